@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+/** The most of one restricted constituent that a finished product may hold, per cent of its mass. */
+final readonly class ConstituentLimit
+{
+    public function __construct(
+        public string $name,
+        public float $leaveOn,
+        public float $rinseOff,
+        public string $source,
+    ) {}
+}

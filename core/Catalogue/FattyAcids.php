@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+use Crown\Measure\Band;
+
+/** The fatty acids of an oil, per cent of all of them. Method page: docs/methods/fatty-acids.md. */
+final readonly class FattyAcids
+{
+    /**
+     * Grams of iodine per 100 g of the triglyceride of each acid (AOCS Cd 1c-85; the ricinoleic and gamma-linolenic
+     * values follow from the molar masses in the same way).
+     */
+    private const IODINE = [
+        'palmitoleic' => 0.950, 'oleic' => 0.860, 'linoleic' => 1.732, 'linolenic' => 2.616, 'gamma-linolenic' => 2.616,
+        'gadoleic' => 0.785, 'erucic' => 0.723, 'ricinoleic' => 0.816, 'punicic' => 2.616,
+    ];
+
+    private const MONO = ['palmitoleic', 'oleic', 'gadoleic', 'erucic', 'ricinoleic'];
+
+    private const POLY = ['linoleic', 'linolenic', 'gamma-linolenic', 'punicic'];
+
+    /** @param array<string, float> $percent keyed by the acid's common name */
+    public function __construct(
+        public array $percent,
+        public string $source,
+    ) {}
+
+    public function known(): bool
+    {
+        return $this->percent !== [];
+    }
+
+    public function sum(): float
+    {
+        return array_sum($this->percent);
+    }
+
+    /** g I2 per 100 g, within 8 %: the spread of harvests around a typical composition. */
+    public function iodineValue(): Band
+    {
+        $value = 0.0;
+        foreach ($this->percent as $acid => $percent) {
+            $value += $percent * (self::IODINE[$acid] ?? 0.0);
+        }
+
+        return Band::within($value, 0.08);
+    }
+
+    public function monounsaturated(): float
+    {
+        return $this->of(self::MONO);
+    }
+
+    public function polyunsaturated(): float
+    {
+        return $this->of(self::POLY);
+    }
+
+    public function saturated(): float
+    {
+        return max(0.0, $this->sum() - $this->monounsaturated() - $this->polyunsaturated());
+    }
+
+    /** @param list<string> $acids */
+    private function of(array $acids): float
+    {
+        return array_sum(array_intersect_key($this->percent, array_flip($acids)));
+    }
+}

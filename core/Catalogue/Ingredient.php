@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+use Crown\Measure\Fact;
+use Crown\Measure\FactSheet;
+use Crown\Measure\Property;
+use Crown\Measure\Substance;
+
+/** One ingredient of the craft, from the reference catalogue or made in the studio. */
+final readonly class Ingredient
+{
+    /**
+     * @param list<string> $synonyms
+     * @param list<string> $allergens
+     * @param array<string, Form> $forms keyed by name
+     * @param array<string, Fact> $constituents per cent, keyed by name (essential oils and steeps that bear them)
+     * @param list<Evidence> $evidence
+     * @param list<string> $cautions
+     * @param list<string> $sources ids of the sources its figures cite
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $inci,
+        public IngredientKind $kind,
+        public array $synonyms,
+        public FactSheet $facts,
+        public FattyAcids $fattyAcids,
+        public SolidFat $solidFat,
+        public Solubility $solubility,
+        public Preservation $preservation,
+        public Advice $pregnancy,
+        public array $allergens,
+        public bool $vegan,
+        public bool $drying,
+        public bool $emulsifies,
+        public array $forms,
+        public array $constituents,
+        public string $dermalReason,
+        public array $evidence,
+        public array $cautions,
+        public string $storage,
+        public array $sources,
+        public float $waterShare = 0.0,
+    ) {}
+
+    /** Stands for a name that was written but not found, so that its line is kept and asked about. */
+    public static function unplaced(string $name): self
+    {
+        return new self(
+            '', $name, '', IngredientKind::Unknown, [], new FactSheet($name, []), new FattyAcids([], ''), SolidFat::liquid(),
+            Solubility::Oil, new Preservation(PreservationKind::None, Solubility::Water), Advice::Ok, [], false, false, false,
+            [], [], '', [], [], '', [],
+        );
+    }
+
+    public function isPlaced(): bool
+    {
+        return $this->kind !== IngredientKind::Unknown;
+    }
+
+    public function isPhototoxic(): bool
+    {
+        return $this->facts->has(Property::PhototoxicMax);
+    }
+
+    /** The facts of one form laid over those of the ingredient; an unknown form leaves them as they are. */
+    public function factsIn(string $form): FactSheet
+    {
+        return isset($this->forms[$form]) ? $this->facts->overlaidWith($this->forms[$form]->facts) : $this->facts;
+    }
+
+    /** What the converter has to know, in the given form ("melted" takes the air out of a chunky butter). */
+    public function substance(string $form): Substance
+    {
+        return new Substance(
+            $this->name,
+            $this->kind === IngredientKind::Butter && $form !== 'melted',
+            $this->kind->isLiquid() && ! in_array($form, ['dried', 'powder', 'seed'], true),
+            $this->factsIn($form),
+        );
+    }
+
+    /** The form meant when none is written: fresh for a fresh plant, dried for a herb, powder for a powder. */
+    public function usualForm(): string
+    {
+        $wanted = match ($this->kind) {
+            IngredientKind::FreshPlant => 'fresh',
+            IngredientKind::DriedHerb => 'dried',
+            IngredientKind::Powder => 'powder',
+            default => '',
+        };
+
+        return isset($this->forms[$wanted]) ? $wanted : (array_key_first($this->forms) ?? '');
+    }
+
+    /**
+     * Fraction of its mass that is free water in the given form. Only what is wet counts: the bound moisture of a dried
+     * herb or of a butter does not feed microbes while it stays in oil.
+     */
+    public function freeWater(string $form): float
+    {
+        if ($this->kind->isPlant()) {
+            return ($form === '' ? $this->usualForm() : $form) === 'fresh' ? $this->factsIn('fresh')->best(Property::Moisture, 0.85) : 0.0;
+        }
+
+        return match ($this->kind) {
+            IngredientKind::Water, IngredientKind::Gel => $this->facts->best(Property::Moisture, 1.0),
+            IngredientKind::WaterActive, IngredientKind::Humectant, IngredientKind::Preservative => $this->facts->best(Property::Moisture, 0.0),
+            IngredientKind::ReadySteep => $this->waterShare,
+            default => 0.0,
+        };
+    }
+}

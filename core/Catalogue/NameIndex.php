@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+/** Finds ingredients by name, INCI name, synonym or slip of the pen. Insides of the room; use Catalogue::search(). */
+final readonly class NameIndex
+{
+    /** Below this a match is not worth offering. */
+    private const FLOOR = 0.55;
+
+    /**
+     * @param array<string, string> $exact normalised name to id
+     * @param array<string, list<string>> $byWord word to normalised names that hold it
+     */
+    private function __construct(
+        private array $exact,
+        private array $byWord,
+    ) {}
+
+    /**
+     * @param array<string, Ingredient> $ingredients
+     *
+     * @throws CatalogueError when two entries claim one name
+     */
+    public static function of(array $ingredients): self
+    {
+        return (new self([], []))->with($ingredients, true);
+    }
+
+    /** @param array<string, Ingredient> $ingredients */
+    public function with(array $ingredients, bool $strict = false): self
+    {
+        $exact = $this->exact;
+        $byWord = $this->byWord;
+        foreach ($ingredients as $ingredient) {
+            foreach ([$ingredient->name, $ingredient->inci, $ingredient->id, ...$ingredient->synonyms] as $i => $name) {
+                $key = self::normalise($name);
+                if ($key === '') {
+                    continue;
+                }
+                $holder = $exact[$key] ?? $ingredient->id;
+                if ($holder !== $ingredient->id) {
+                    // Several grades of one oil share an INCI name; the plainest keeps it. A common name may be claimed only once.
+                    if ($strict && $i !== 1) {
+                        throw CatalogueError::claimedTwice($name, $holder, $ingredient->id);
+                    }
+                    if ($strict && strlen($ingredient->id) < strlen($holder)) {
+                        $exact[$key] = $ingredient->id;
+                    }
+
+                    continue;
+                }
+                if (! isset($exact[$key])) {
+                    $exact[$key] = $ingredient->id;
+                    foreach (array_unique(explode(' ', $key)) as $word) {
+                        $byWord[$word][] = $key;
+                    }
+                }
+            }
+        }
+
+        return new self($exact, $byWord);
+    }
+
+    /** @return array<string, array{float, string}> id to score and matched name, best first */
+    public function search(string $name, int $limit): array
+    {
+        $wanted = self::normalise(mb_substr($name, 0, 80));
+        if ($wanted === '') {
+            return [];
+        }
+        $found = [];
+        $offer = function (string $key, float $score) use (&$found): void {
+            $id = $this->exact[$key];
+            if ($score >= self::FLOOR && $score > ($found[$id][0] ?? 0.0)) {
+                $found[$id] = [$score, $key];
+            }
+        };
+        if (isset($this->exact[$wanted])) {
+            $offer($wanted, 1.0);
+        }
+        $words = explode(' ', $wanted);
+        foreach ($this->candidates($words) as $key) {
+            $offer($key, self::score($wanted, $words, $key));
+        }
+        uasort($found, static fn (array $a, array $b): int => [$b[0], strlen($a[1]), $a[1]] <=> [$a[0], strlen($b[1]), $b[1]]);
+
+        return array_slice($found, 0, $limit, true);
+    }
+
+    /** Lower case, no accents, no punctuation, singular, "oil" and the like kept: they tell an oil from a butter. */
+    public static function normalise(string $name): string
+    {
+        // A name of any script may come in: what is not Latin is left out, not guessed at.
+        $ascii = preg_match('/[^\x00-\x7f]/', $name) === 1 ? transliterator_transliterate('Latin-ASCII; Lower()', $name) : strtolower($name);
+        $plain = preg_replace("/['’`]/u", '', $ascii === false ? mb_strtolower($name) : $ascii) ?? '';
+        $plain = trim(preg_replace('/[^a-z0-9]+/', ' ', $plain) ?? '');
+        $words = array_map(
+            static fn (string $w): string => strlen($w) > 4 && ! str_ends_with($w, 'ss') && ! str_ends_with($w, 'us') && ! str_ends_with($w, 'is') ? rtrim($w, 's') : $w,
+            explode(' ', $plain),
+        );
+
+        return implode(' ', $words);
+    }
+
+    /**
+     * @param list<string> $words
+     *
+     * @return list<string> normalised names that share a word, or nearly a word, with the wanted one
+     */
+    private function candidates(array $words): array
+    {
+        $keys = [];
+        foreach ($words as $word) {
+            $length = strlen($word);
+            foreach ($this->byWord as $known => $names) {
+                $known = (string) $known;
+                $near = $known === $word
+                    || ($length >= 4 && abs(strlen($known) - $length) <= 2 && $known[0] === $word[0] && levenshtein($known, $word) <= ($length >= 7 ? 2 : 1))
+                    || ($length >= 4 && (str_starts_with($known, $word) || str_starts_with($word, $known) && strlen($known) >= 4));
+                if ($near) {
+                    foreach ($names as $name) {
+                        $keys[$name] = true;
+                    }
+                }
+            }
+        }
+        foreach ($this->exact as $key => $id) {
+            $joined = implode('', $words);
+            if (abs(strlen($key) - strlen($joined)) <= 3 && levenshtein(substr(str_replace(' ', '', $key), 0, 60), substr($joined, 0, 60)) <= 2) {
+                $keys[$key] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($keys));
+    }
+
+    /**
+     * Share of the letters of both names that find a partner, word by word; a word that says what kind of thing it is
+     * ("oil", "butter") counts a third, so that "castor" still means castor oil.
+     *
+     * @param list<string> $words
+     */
+    private static function score(string $wanted, array $words, string $key): float
+    {
+        if ($wanted === $key) {
+            return 1.0;
+        }
+        $known = explode(' ', $key);
+        $weight = static fn (string $w): float => strlen($w) * (in_array($w, ['oil', 'butter', 'wax', 'seed', 'leaf', 'powder', 'essential', 'extract', 'of', 'flower'], true) ? 0.33 : 1.0);
+        $matched = 0.0;
+        $left = $known;
+        foreach ($words as $word) {
+            $bestAt = -1;
+            $best = 0.0;
+            foreach ($left as $i => $other) {
+                $likeness = self::likeness($word, $other);
+                if ($likeness > $best) {
+                    [$best, $bestAt] = [$likeness, $i];
+                }
+            }
+            if ($best >= 0.6) {
+                $matched += $best * ($weight($word) + $weight($left[$bestAt]));
+                unset($left[$bestAt]);
+            }
+        }
+        $total = array_sum(array_map($weight, $words)) + array_sum(array_map($weight, $known));
+        $byWord = $total > 0 ? $matched / $total : 0.0;
+        // Words run together or torn apart: "sheabutter", "jo joba".
+        $joined = self::likeness(str_replace(' ', '', $wanted), str_replace(' ', '', $key));
+
+        return min(0.98, max($byWord, $joined >= 0.85 ? $joined - 0.02 : 0.0));
+    }
+
+    private static function likeness(string $a, string $b): float
+    {
+        if ($a === $b) {
+            return 1.0;
+        }
+        $longest = max(strlen($a), strlen($b));
+        if ($longest < 4 || $longest > 80) {
+            return 0.0;
+        }
+
+        return 1.0 - levenshtein($a, $b) / $longest;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+/** What a preservative or antioxidant can do; its range of use and pH are facts of the ingredient. */
+final readonly class Preservation
+{
+    public function __construct(
+        public PreservationKind $kind,
+        public Solubility $solubility,
+    ) {}
+}

@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Console;
+
+use Closure;
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Need;
+use Crown\Exchange\FormulaFile;
+use Crown\Exchange\IngredientFile;
+use Crown\Formula\Assessor;
+use Crown\Formula\Audience;
+use Crown\Formula\Context;
+use Crown\Formula\Finding;
+use Crown\Formula\Formula;
+use Crown\Formula\FormulaError;
+use Crown\Formula\Portion;
+use Crown\Formula\Reading\ReadingError;
+use Crown\Formula\Reading\ReadLine;
+use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\Severity;
+use Crown\Head\AgeBand;
+use Crown\Head\Porosity;
+use Crown\Head\Profile;
+use Crown\Head\Scalp;
+use Crown\Head\Shortlist;
+use Crown\Head\Strand;
+use Crown\Measure\AmountReader;
+use Crown\Measure\Band;
+use Crown\Measure\CannotTell;
+use Crown\Measure\Converter;
+use Crown\Measure\CupSize;
+use Crown\Measure\Kitchen;
+use Crown\Measure\MeasureError;
+use Crown\Measure\Property;
+use Crown\Steep\SteepAdvice;
+use Crown\Steep\SteepError;
+use Crown\Steep\SteepMethod;
+use Crown\Steep\SteepPlan;
+use DateTimeImmutable;
+use JsonSerializable;
+
+/** The core's front door, without web or database: what bin/crown runs. Its JSON is fixed in docs/formats. */
+final readonly class Cli
+{
+    private const HELP = <<<'TEXT'
+        crown convert "<amount>" "<ingredient>" [--form powder] [--cup us|metric|imperial] [--scale 1]
+        crown ingredient "<name>"
+        crown ingredient --need flaking [--strand fine] [--porosity low] [--scalp oily] [--avoid "tree nut"] [--kind carrier-oil] [--limit 20]
+        crown read FILE|-
+        crown assess FILE|- [--audience adult-leave-on] [--storage-c 20] [--scale 1] [--wet-use] [--for-sale]
+        crown steep --plant calendula --form dried --grams 40 --oil "sunflower high oleic" --oil-ml 400 [--jar-ml 700 --diameter-cm 9]
+                    [--method cold-dark] [--celsius 70 --minutes 60] [--start 2027-01-04 | --wanted 2027-02-20] [--shaken daily|never] [--pressed]
+
+        Every command takes --json. Exit 0: done; 1: done, with a finding of severity stop; 2: bad input.
+
+        TEXT;
+
+    /** @param Closure(string): string $read gives the text of a file, or of standard input for "-" */
+    public function __construct(
+        private Catalogue $catalogue,
+        private Closure $read,
+        private string $today,
+    ) {}
+
+    /** @param list<string> $argv without the program's name */
+    public function run(array $argv): Outcome
+    {
+        try {
+            $arguments = Arguments::of(array_slice($argv, 1));
+
+            return match ($argv[0] ?? 'help') {
+                'convert' => $this->convert($arguments),
+                'ingredient' => $arguments->flag('need') || $arguments->text('need', '') !== '' ? $this->need($arguments) : $this->ingredient($arguments),
+                'read' => $this->readRecipe($arguments),
+                'assess' => $this->assess($arguments),
+                'steep' => $this->steep($arguments),
+                'help', '--help', '-h' => new Outcome(0, self::HELP),
+                default => throw UsageError::unknown($argv[0]),
+            };
+        } catch (UsageError|MeasureError|CannotTell|ReadingError|FormulaError|CatalogueError|SteepError $e) {
+            return new Outcome(2, '', str_replace("\n", ' ', $e->getMessage())."\n");
+        }
+    }
+
+    private function convert(Arguments $arguments): Outcome
+    {
+        $amount = AmountReader::read($arguments->word(0, 'an amount'));
+        $ingredient = $this->find($arguments->word(1, 'an ingredient'));
+        $form = $arguments->text('form', $ingredient->usualForm());
+        $substance = $ingredient->substance($form);
+        $grams = (new Converter($this->kitchen($arguments)))->grams($amount, $substance);
+        $millilitres = $ingredient->facts->has(Property::Density20) && ! $ingredient->kind->isPlant()
+            ? (new Converter($this->kitchen($arguments)))->millilitres($grams, $substance)->band
+            : null;
+
+        return $this->done($arguments, [
+            'ingredient' => $ingredient->id,
+            'grams' => $grams->band,
+            'millilitres' => $millilitres,
+            'basis' => $grams->basis->value,
+            'working' => [$grams->working],
+        ], sprintf("%s of %s: %.3g g (%.3g to %.3g), %s.\n%s\n", $amount->written, $ingredient->name, $grams->band->best, $grams->band->low, $grams->band->high, $grams->basis->value, $grams->working->words));
+    }
+
+    private function ingredient(Arguments $arguments): Outcome
+    {
+        $name = $arguments->word(0, 'a name');
+        $match = $this->catalogue->search($name, 1)[0] ?? throw UsageError::nothingNear($name);
+        $sheet = IngredientFile::write($match->ingredient, $this->catalogue, $match->score);
+
+        return $this->done($arguments, $sheet, sprintf("%s (%s), %s. Weight %s, keeps %s months.\n", $match->ingredient->name, $match->ingredient->inci, $match->ingredient->kind->value, json_encode($sheet['weight']), json_encode($sheet['life_months'])));
+    }
+
+    private function need(Arguments $arguments): Outcome
+    {
+        $need = Need::tryFrom($arguments->text('need', '')) ?? throw UsageError::option('need', implode(', ', array_column(Need::cases(), 'value')));
+        $strand = Strand::tryFrom($arguments->text('strand', 'medium')) ?? throw UsageError::option('strand', 'fine, medium, coarse');
+        $porosity = Porosity::tryFrom($arguments->text('porosity', 'normal')) ?? throw UsageError::option('porosity', 'low, normal, high');
+        $scalp = Scalp::tryFrom($arguments->text('scalp', 'calm')) ?? throw UsageError::option('scalp', implode(', ', array_column(Scalp::cases(), 'value')));
+        $kind = $arguments->text('kind', '');
+        if ($kind !== '' && IngredientKind::tryFrom($kind) === null) {
+            throw UsageError::option('kind', implode(', ', array_column(IngredientKind::cases(), 'value')));
+        }
+        $avoid = array_values(array_filter(array_map(trim(...), explode(',', $arguments->text('avoid', '')))));
+        $head = new Profile('this head', $strand, $porosity, $scalp, AgeBand::Over12, false, [], []);
+        $result = (new Shortlist($this->catalogue, $head))->for($need, $avoid, $kind, max(1, (int) $arguments->number('limit', 20)));
+        $text = implode('', array_map(static fn (array $r): string => sprintf("%-26s %5.2f  evidence %d  %s\n", $r['id'], $r['score'], $r['evidence'], implode(' ', $r['reasons'])), $result->ranked));
+
+        return $this->done($arguments, $result, $text);
+    }
+
+    private function readRecipe(Arguments $arguments): Outcome
+    {
+        $recipe = (new RecipeReader($this->catalogue, $this->kitchen($arguments)))->read(($this->read)($arguments->word(0, 'a file, or - for standard input')));
+        $text = implode('', array_map(static fn (ReadLine $l): string => sprintf("%-9s %-26s %-14s %s\n", $l->understood->value, $l->ingredient(), $l->amount, $l->text), $recipe->lines));
+
+        return $this->done($arguments, $recipe, $text);
+    }
+
+    private function assess(Arguments $arguments): Outcome
+    {
+        $kitchen = $this->kitchen($arguments);
+        $formula = $this->formula(($this->read)($arguments->word(0, 'a file, or - for standard input')), $kitchen);
+        if ($arguments->text('audience', '') !== '') {
+            $formula = $formula->withAudience(Audience::tryFrom($arguments->text('audience', '')) ?? throw UsageError::option('audience', implode(', ', array_column(Audience::cases(), 'value'))));
+        }
+        $formula = $formula->withUse(
+            $formula->wetUse || $arguments->flag('wet-use'),
+            $formula->forSale || $arguments->flag('for-sale'),
+            $arguments->number('storage-c', $formula->storageCelsius),
+        );
+        $assessment = Assessor::standard()->assess($formula, new Context($this->catalogue, $kitchen));
+        $lines = implode('', array_map(static fn (Portion $p): string => sprintf("%6.2f %%  %8.2f g  %s\n", $p->percent(), $p->grams->band->best, $p->ingredient->name), $assessment->subject->composition->portions));
+        $findings = implode('', array_map(static fn (Finding $f): string => sprintf("%s: %s\n", $f->severity->value, $f->message), $assessment->findings));
+
+        return $this->done($arguments, $assessment, $lines.$findings, $assessment->hasStop() ? 1 : 0);
+    }
+
+    private function steep(Arguments $arguments): Outcome
+    {
+        $plant = $this->find($arguments->required('plant'));
+        $oil = $this->find($arguments->required('oil'));
+        $density = $oil->facts->best(Property::Density20, 0.92);
+        $method = SteepMethod::tryFrom($arguments->text('method', 'cold-dark')) ?? throw UsageError::option('method', implode(', ', array_column(SteepMethod::cases(), 'value')));
+        $start = $arguments->text('wanted', '') !== '' ? $arguments->date('wanted', $this->today) : $arguments->date('start', $this->today);
+        $plan = static fn (DateTimeImmutable $from): SteepPlan => new SteepPlan(
+            $plant,
+            $arguments->text('form', $plant->usualForm()),
+            $arguments->number('grams', 0.0),
+            $oil,
+            $arguments->number('oil-ml', 0.0) * $density,
+            $method,
+            $from,
+            $arguments->text('shaken', 'daily') !== 'never',
+            $arguments->flag('pressed'),
+            $arguments->number('jar-ml', 0.0),
+            $arguments->number('diameter-cm', 0.0),
+            $arguments->number('celsius', 0.0),
+            $arguments->number('minutes', 0.0),
+        );
+        $steep = $plan($start);
+        if ($arguments->text('wanted', '') !== '') {
+            // Backwards from the day it is wanted: calendar days, not hours.
+            $steep = $plan($start->modify(sprintf('-%d days', (int) $start->diff($steep->readyDay())->format('%a'))));
+        }
+        $advice = SteepAdvice::on($steep);
+        $stop = array_filter($advice, static fn (SteepAdvice $a): bool => $a->severity === Severity::Stop) !== [];
+
+        return $this->done($arguments, [
+            'oil_grams' => Band::exact($steep->oilGrams),
+            'ratio' => round($steep->ratio(), 3),
+            'oil_above_plant_cm' => $steep->oilAbovePlantCm(),
+            'headspace_cm' => $steep->headspaceCm(),
+            'extraction_percent' => $steep->extractionPercent(),
+            'yield_grams' => $steep->yieldGrams(),
+            'water_in_grams' => $steep->waterInGrams(),
+            'age_spent_days' => $steep->ageSpentDays(),
+            'dates' => [
+                'start' => $steep->start->format('Y-m-d'),
+                'stop_shaking' => $steep->stopShaking()->format('Y-m-d'),
+                'strain' => $steep->strainDay()->format('Y-m-d'),
+                'ready' => $steep->readyDay()->format('Y-m-d'),
+            ],
+            'straining' => $steep->straining(),
+            'findings' => $advice,
+        ], sprintf("Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n", $steep->start->format('Y-m-d'), $steep->strainDay()->format('Y-m-d'), $steep->readyDay()->format('Y-m-d'), $steep->yieldGrams()->best, $steep->straining()), $stop ? 1 : 0);
+    }
+
+    private function formula(string $text, Kitchen $kitchen): Formula
+    {
+        if (str_starts_with(ltrim($text), '{')) {
+            $json = json_decode($text, true, 64);
+
+            return is_array($json) ? FormulaFile::read($json) : throw FormulaError::field('the file', 'valid JSON of a formula, or the text of a recipe');
+        }
+
+        return (new RecipeReader($this->catalogue, $kitchen))->read($text)->toFormula();
+    }
+
+    private function find(string $name): Ingredient
+    {
+        return ($this->catalogue->search($name, 1)[0] ?? throw UsageError::nothingNear($name))->ingredient;
+    }
+
+    private function kitchen(Arguments $arguments): Kitchen
+    {
+        return new Kitchen(
+            CupSize::tryFrom($arguments->text('cup', 'us')) ?? throw UsageError::option('cup', 'us, metric, imperial'),
+            $arguments->number('scale', 1.0),
+        );
+    }
+
+    /** @param JsonSerializable|array<string, mixed> $data */
+    private function done(Arguments $arguments, JsonSerializable|array $data, string $text, int $exit = 0): Outcome
+    {
+        return new Outcome($exit, $arguments->flag('json')
+            ? json_encode($data, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n"
+            : $text);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Exchange;
+
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Evidence;
+use Crown\Catalogue\Form;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\PreservationKind;
+use Crown\Measure\Band;
+use Crown\Measure\Fact;
+use Crown\Measure\Property;
+
+/** One ingredient as open JSON: $defs/Ingredient in docs/formats/crown.schema.json. */
+final class IngredientFile
+{
+    /** @return array<string, mixed> */
+    public static function write(Ingredient $i, Catalogue $catalogue, float $score): array
+    {
+        $acids = $i->fattyAcids;
+        $share = static fn (float $percent): ?float => $acids->known() ? round($percent, 2) : null;
+        $best = static fn (Property $p): ?float => $i->facts->has($p) ? $i->facts->get($p)->band->best : null;
+
+        return [
+            'id' => $i->id,
+            'name' => $i->name,
+            'inci' => $i->inci,
+            'kind' => $i->kind->value,
+            'matter' => $i->kind->matter(),
+            'synonyms' => $i->synonyms,
+            'score' => round($score, 3),
+            'density_20c' => self::band($i, Property::Density20),
+            'density_60c' => self::band($i, Property::Density60),
+            'melting_c' => self::band($i, Property::Melting),
+            'iodine_value' => $acids->known() ? $acids->iodineValue() : null,
+            'saturated' => $share($acids->saturated()),
+            'monounsaturated' => $share($acids->monounsaturated()),
+            'polyunsaturated' => $share($acids->polyunsaturated()),
+            'fatty_acids' => (object) $acids->percent,
+            'solid_fat' => $i->solidFat->known() ? (object) $i->solidFat->percent : null,
+            'weight' => $best(Property::Weight),
+            'life_months' => self::band($i, Property::LifeMonths),
+            'allergens' => $i->allergens,
+            'vegan' => $i->vegan,
+            'drying' => $i->drying,
+            'forms' => (object) array_map(static fn (Form $f): object => (object) array_map(static fn (Fact $x): Band => $x->band, $f->facts->all()), $i->forms),
+            'dermal_max' => $best(Property::DermalMax),
+            'dermal_max_reason' => $i->dermalReason === '' ? null : $i->dermalReason,
+            'phototoxic' => $i->isPhototoxic(),
+            'pregnancy' => $i->pregnancy->value,
+            'minimum_age_years' => $best(Property::MinimumAge),
+            'constituents' => (object) array_map(static fn (Fact $f): Band => $f->band, $i->constituents),
+            'preservation' => $i->preservation->kind === PreservationKind::None ? null : [
+                'kind' => $i->preservation->kind->value,
+                'use' => self::band($i, Property::Use),
+                'ph' => self::band($i, Property::Ph),
+                'oil_soluble' => $i->preservation->solubility->value,
+            ],
+            'maximum_addition_c' => $best(Property::MaximumAddition),
+            'needs' => array_map(static fn (Evidence $e): array => ['need' => $e->need->value, 'grade' => $e->grade, 'found' => $e->found, 'source' => $catalogue->source($e->source)], $i->evidence),
+            'cautions' => $i->cautions,
+            'storage' => $i->storage,
+            'sources' => array_map($catalogue->source(...), $i->sources),
+        ];
+    }
+
+    private static function band(Ingredient $i, Property $property): ?Band
+    {
+        return $i->facts->has($property) ? $i->facts->get($property)->band : null;
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+use Crown\Catalogue\SolidFat;
+use Crown\Measure\Property;
+use Crown\Measure\Shares;
+use JsonSerializable;
+
+/** Everything that can be said of a formula. As JSON: $defs/Assessment in docs/formats/crown.schema.json. */
+final readonly class Assessment implements JsonSerializable
+{
+    /** @param list<Finding> $findings worst first */
+    public function __construct(
+        public Examined $subject,
+        public array $findings,
+    ) {}
+
+    public function hasStop(): bool
+    {
+        foreach ($this->findings as $finding) {
+            if ($finding->severity === Severity::Stop) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Share-weighted mean of the weights of the lines that stay on the hair, 1 to 5; 0 when none is known. */
+    public function weightIndex(): float
+    {
+        $sum = $shares = 0.0;
+        foreach ($this->subject->composition->counted() as $portion) {
+            if ($portion->ingredient->facts->has(Property::Weight)) {
+                $sum += $portion->share->best * $portion->ingredient->facts->get(Property::Weight)->band->best;
+                $shares += $portion->share->best;
+            }
+        }
+
+        return $shares > 0.0 ? $sum / $shares : 0.0;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $composition = $this->subject->composition;
+        $texture = $this->subject->texture;
+        $bands = [];
+        foreach (SolidFat::TEMPERATURES as $celsius) {
+            $bands[$celsius] = $texture->solids($celsius);
+        }
+
+        return [
+            'title' => $composition->formula->title,
+            'total_grams' => $composition->totalGrams,
+            'lines' => $this->lines(),
+            'solids' => (object) array_map(static fn (float $s): float => round($s, 3), $texture->curve()),
+            'solids_band' => (object) $bands,
+            'texture' => $texture->class()->value,
+            'texture_label' => $texture->class()->label(),
+            'texture_known' => $texture->unknown === [] && $composition->counted() !== [],
+            'pours_from_c' => $texture->poursFrom(),
+            'essential_oil_percent' => $this->subject->load->percent(),
+            'essential_oil_ceiling' => $composition->formula->audience->essentialOilCeiling(),
+            'water_percent' => $this->subject->water->percent,
+            'water_class' => $this->subject->water->class->value,
+            'water_label' => $this->subject->water->class->label(),
+            'life_months' => $this->subject->life->months,
+            'life_reasons' => $this->subject->life->reasons,
+            'weight_index' => round($this->weightIndex(), 3),
+            'density_20c' => round($composition->density(), 4),
+            'findings' => $this->findings,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function lines(): array
+    {
+        $portions = $this->subject->composition->portions;
+        $shown = Shares::displayed(array_map(static fn (Portion $p): float => $p->share->best, $portions));
+        $lines = [];
+        foreach ($portions as $i => $portion) {
+            $lines[] = [
+                'id' => $portion->line->id,
+                'ingredient' => $portion->ingredient->id === '' ? null : $portion->ingredient->id,
+                'name' => $portion->ingredient->name,
+                'kind' => $portion->ingredient->kind->value,
+                'matter' => $this->matter($portion),
+                'amount' => $portion->line->amount,
+                'form' => $portion->form(),
+                'forms' => array_keys($portion->ingredient->forms),
+                'phase' => $portion->line->phase->value,
+                'grams' => $portion->grams->band,
+                'share' => $portion->share->scaled(100),
+                'shown_percent' => $shown[$i],
+                'basis' => $portion->grams->basis->value,
+                'working' => $portion->grams->working,
+                'problem' => $portion->problem,
+            ];
+        }
+
+        return $lines;
+    }
+
+    /** Butters that are hard at room temperature are drawn as hard fat. */
+    private function matter(Portion $portion): string
+    {
+        $matter = $portion->ingredient->kind->matter();
+
+        return $matter === 'soft-fat' && $portion->ingredient->solidFat->at(25.0) >= 55.0 ? 'hard-fat' : $matter;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+/** Who it is for and where it stays, which sets the ceiling for essential oils. Method page: docs/methods/load.md. */
+enum Audience: string
+{
+    case AdultLeaveOn = 'adult-leave-on';
+    case AdultRinseOff = 'adult-rinse-off';
+    case Face = 'face';
+    case Pregnancy = 'pregnancy';
+    case Child6To12 = 'child-6-12';
+    case Child2To6 = 'child-2-6';
+    case Infant = 'infant';
+
+    /** Highest total of essential oils, per cent of the finished mass, worst case. */
+    public function essentialOilCeiling(): float
+    {
+        return match ($this) {
+            self::AdultLeaveOn => 2.0,
+            self::AdultRinseOff => 3.0,
+            self::Face, self::Pregnancy, self::Child6To12 => 1.0,
+            self::Child2To6 => 0.5,
+            self::Infant => 0.0,
+        };
+    }
+
+    /** The youngest it is meant for, years. */
+    public function youngestYears(): float
+    {
+        return match ($this) {
+            self::Child6To12 => 6.0,
+            self::Child2To6 => 2.0,
+            self::Infant => 0.0,
+            default => 18.0,
+        };
+    }
+
+    public function isRinsedOff(): bool
+    {
+        return $this === self::AdultRinseOff;
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::AdultLeaveOn => 'Adult, left on',
+            self::AdultRinseOff => 'Adult, rinsed off',
+            self::Face => 'Hairline and face',
+            self::Pregnancy => 'Pregnancy or nursing',
+            self::Child6To12 => 'Child of 6 to 12',
+            self::Child2To6 => 'Child of 2 to 6',
+            self::Infant => 'Under 2',
+        };
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+use Crown\Catalogue\Catalogue;
+use JsonSerializable;
+
+/**
+ * A change to a formula as data: what a cure proposes, what a preview shows and an undo takes back.
+ *
+ * As JSON: {"op": …, "lines": {line id: value}} or {"op": "add-line", "ingredient", "amount"} or {"op": "set-wet-use", "value"}.
+ */
+final readonly class Change implements JsonSerializable
+{
+    /** @param array<string, string> $values */
+    private function __construct(
+        private ChangeKind $kind,
+        private array $values,
+    ) {}
+
+    /** @param array<string, string> $amounts amount as written, keyed by line id; "" takes the line out */
+    public static function amounts(array $amounts): self
+    {
+        return new self(ChangeKind::SetAmounts, $amounts);
+    }
+
+    public static function phase(Phase $phase, string ...$lines): self
+    {
+        return new self(ChangeKind::SetPhase, array_fill_keys($lines, $phase->value));
+    }
+
+    public static function form(string $line, string $form): self
+    {
+        return new self(ChangeKind::SetForm, [$line => $form]);
+    }
+
+    public static function ingredient(string $line, string $ingredient): self
+    {
+        return new self(ChangeKind::SetIngredient, [$line => $ingredient]);
+    }
+
+    public static function remove(string ...$lines): self
+    {
+        return new self(ChangeKind::RemoveLines, array_fill_keys($lines, ''));
+    }
+
+    public static function add(string $ingredient, string $amount): self
+    {
+        return new self(ChangeKind::AddLine, ['ingredient' => $ingredient, 'amount' => $amount]);
+    }
+
+    public static function keptDry(): self
+    {
+        return new self(ChangeKind::SetWetUse, ['value' => 'no']);
+    }
+
+    /**
+     * @param array<array-key, mixed> $json
+     *
+     * @throws FormulaError
+     */
+    public static function fromArray(array $json): self
+    {
+        $op = $json['op'] ?? '';
+        $kind = ChangeKind::tryFrom(is_string($op) ? $op : '')
+            ?? throw FormulaError::field('change.op', implode(', ', array_column(ChangeKind::cases(), 'value')));
+        $values = [];
+        foreach ($kind->takesLines() ? (array) ($json['lines'] ?? []) : array_diff_key($json, ['op' => true]) as $key => $value) {
+            $values[(string) $key] = is_string($value) ? $value : throw FormulaError::field('change', 'texts');
+        }
+
+        return new self($kind, $values);
+    }
+
+    /** @throws FormulaError when it names a line that is not there, or a value that is not allowed */
+    public function applyTo(Formula $formula, Catalogue $catalogue): Formula
+    {
+        if ($this->kind === ChangeKind::AddLine) {
+            return $this->added($formula, $catalogue);
+        }
+        if ($this->kind === ChangeKind::SetWetUse) {
+            return $formula->withUse(($this->values['value'] ?? '') === 'yes', $formula->forSale, $formula->storageCelsius);
+        }
+        foreach ($this->values as $id => $value) {
+            $line = $formula->line($id);
+            $formula = match ($this->kind) {
+                ChangeKind::SetAmounts => $value === '' ? self::without($formula, $id) : $formula->replacing($line->withAmount($value)),
+                ChangeKind::SetPhase => $formula->replacing($line->withPhase(Phase::tryFrom($value) ?? throw FormulaError::field('phase', implode(', ', array_column(Phase::cases(), 'value'))))),
+                ChangeKind::SetForm => $formula->replacing($line->withForm($value)),
+                ChangeKind::SetIngredient => $formula->replacing($line->withIngredient($value, $catalogue->get($value)->name, Phase::usualFor($catalogue->get($value)))),
+                default => self::without($formula, $id),
+            };
+        }
+
+        return $formula;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return $this->kind->takesLines()
+            ? ['op' => $this->kind->value, 'lines' => (object) $this->values]
+            : ['op' => $this->kind->value, ...$this->values];
+    }
+
+    private function added(Formula $formula, Catalogue $catalogue): Formula
+    {
+        $ingredient = $catalogue->get($this->values['ingredient'] ?? '');
+        $taken = array_map(static fn (Line $l): string => $l->id, $formula->lines);
+        $n = count($taken) + 1;
+        while (in_array('l'.$n, $taken, true)) {
+            $n++;
+        }
+        $line = new Line('l'.$n, $ingredient->id, $ingredient->name, $this->values['amount'] ?? '', $ingredient->usualForm(), Phase::usualFor($ingredient));
+
+        return $formula->withLines([...$formula->lines, $line]);
+    }
+
+    private static function without(Formula $formula, string $id): Formula
+    {
+        return $formula->withLines(array_values(array_filter($formula->lines, static fn (Line $l): bool => $l->id !== $id)));
+    }
+}

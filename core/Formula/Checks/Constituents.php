@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula\Checks;
+
+use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Check;
+use Crown\Formula\Cure;
+use Crown\Formula\Examined;
+use Crown\Formula\Finding;
+use Crown\Formula\Load;
+use Crown\Formula\Portion;
+use Crown\Formula\Severity;
+use Crown\Measure\Band;
+
+/** Does each restricted constituent, summed over every oil and steep that bears it, stay at or under its limit? */
+final readonly class Constituents implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->context->catalogue->limits() as $limit) {
+            $allowed = $subject->formula()->audience->isRinsedOff() ? $limit->rinseOff : $limit->leaveOn;
+            [$sum, $bearers] = $subject->load->constituent($limit->name, $allowed);
+            if ($sum <= 1.0) {
+                continue;
+            }
+            $oils = array_values(array_filter($bearers, static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil));
+            $findings[] = new Finding(
+                'load.constituent',
+                Severity::Stop,
+                $bearers,
+                sprintf(
+                    '%s from %s comes to %.3g %% at worst; its limit is %g %%.',
+                    ucfirst($limit->name),
+                    implode(' and ', array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $bearers)),
+                    $sum * $allowed,
+                    $allowed,
+                ),
+                [$limit->name.', % at worst' => Band::exact($sum * $allowed), 'limit, %' => Band::exact($allowed)],
+                'load',
+                $oils === [] ? [] : [new Cure('Cut the oils that bring it', Load::scaledBy(0.98 / $sum, $oils))],
+            );
+        }
+
+        return $findings;
+    }
+}

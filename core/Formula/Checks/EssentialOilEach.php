@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula\Checks;
+
+use Crown\Formula\Check;
+use Crown\Formula\Cure;
+use Crown\Formula\Examined;
+use Crown\Formula\Finding;
+use Crown\Formula\Load;
+use Crown\Formula\Severity;
+use Crown\Measure\Band;
+
+/** Is each essential oil under its own dermal maximum, in the worst case? */
+final readonly class EssentialOilEach implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->load->oils as $portion) {
+            $limit = Load::dermalMax($portion);
+            $percent = $portion->share->scaled(100);
+            if ($percent->high <= $limit) {
+                continue;
+            }
+            $findings[] = new Finding(
+                'load.oil',
+                Severity::Stop,
+                [$portion],
+                sprintf(
+                    '%s may be %.2f %% at worst; its dermal maximum is %g %% (%s).',
+                    $portion->ingredient->name,
+                    $percent->high,
+                    $limit,
+                    $portion->ingredient->dermalReason,
+                ),
+                ['share, %' => $percent, 'dermal maximum, %' => Band::exact($limit)],
+                'load',
+                [new Cure(sprintf('Cut %s to the largest safe amount', mb_strtolower($portion->ingredient->name)), $subject->load->reduceTo($limit, [$portion]))],
+            );
+        }
+
+        return $findings;
+    }
+}

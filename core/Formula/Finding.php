@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+use Crown\Measure\Band;
+use JsonSerializable;
+
+/** What a check says: a whole sentence, the figures it rests on, the method that explains the rule, and what would cure it. */
+final readonly class Finding implements JsonSerializable
+{
+    /**
+     * @param list<Portion> $portions the lines it is about
+     * @param array<string, Band> $figures keyed by name, the unit being part of the name
+     * @param list<Cure> $cures
+     */
+    public function __construct(
+        public string $code,
+        public Severity $severity,
+        public array $portions,
+        public string $message,
+        public array $figures,
+        public string $method,
+        public array $cures = [],
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'code' => $this->code,
+            'severity' => $this->severity->value,
+            'subject' => array_values(array_unique(array_map(static fn (Portion $p): string => $p->ingredient->id, $this->portions))),
+            'lines' => array_map(static fn (Portion $p): string => $p->line->id, $this->portions),
+            'message' => $this->message,
+            'figures' => (object) $this->figures,
+            'method' => $this->method,
+            'cures' => $this->cures,
+        ];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+/** A composition as the maker has written it, with what it is meant for. Everything else is computed from it. */
+final readonly class Formula
+{
+    public const MOST_LINES = 300;
+
+    /**
+     * @param list<Line> $lines
+     * @param list<Step> $steps
+     * @param float $storageCelsius where it will stand
+     *
+     * @throws FormulaError
+     */
+    public function __construct(
+        public string $title,
+        public ProductKind $kind,
+        public Audience $audience,
+        public array $lines,
+        public array $steps,
+        public Size $size,
+        public bool $wetUse = false,
+        public bool $forSale = false,
+        public float $storageCelsius = 20.0,
+        public string $notes = '',
+    ) {
+        if (count($lines) > self::MOST_LINES) {
+            throw FormulaError::tooManyLines(count($lines));
+        }
+        if ($storageCelsius < -30.0 || $storageCelsius > 50.0) {
+            throw FormulaError::field('storage_c', 'a temperature from -30 to 50 °C');
+        }
+    }
+
+    /** @param list<Line> $lines */
+    public function withLines(array $lines): self
+    {
+        return new self($this->title, $this->kind, $this->audience, $lines, $this->steps, $this->size, $this->wetUse, $this->forSale, $this->storageCelsius, $this->notes);
+    }
+
+    public function withSize(Size $size): self
+    {
+        return new self($this->title, $this->kind, $this->audience, $this->lines, $this->steps, $size, $this->wetUse, $this->forSale, $this->storageCelsius, $this->notes);
+    }
+
+    public function withAudience(Audience $audience): self
+    {
+        return new self($this->title, $this->kind, $audience, $this->lines, $this->steps, $this->size, $this->wetUse, $this->forSale, $this->storageCelsius, $this->notes);
+    }
+
+    public function withUse(bool $wet, bool $forSale, float $storageCelsius): self
+    {
+        return new self($this->title, $this->kind, $this->audience, $this->lines, $this->steps, $this->size, $wet, $forSale, $storageCelsius, $this->notes);
+    }
+
+    /** @throws FormulaError when there is no such line */
+    public function line(string $id): Line
+    {
+        foreach ($this->lines as $line) {
+            if ($line->id === $id) {
+                return $line;
+            }
+        }
+
+        throw FormulaError::noSuchLine($id);
+    }
+
+    /** The same formula with one line put in the place of the line that has its id. */
+    public function replacing(Line $new): self
+    {
+        $this->line($new->id);
+
+        return $this->withLines(array_map(static fn (Line $l): Line => $l->id === $new->id ? $new : $l, $this->lines));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+/** One ingredient in a formula, with its amount as the maker wrote it. */
+final readonly class Line
+{
+    /**
+     * @param string $id stays with the line through every edit
+     * @param string $ingredient id in the catalogue, or "" when the name was not placed
+     * @param string $name as written
+     * @param string $amount as written; need not be readable yet
+     * @param string $form fresh, dried, powder, seed, melted, or ""
+     */
+    public function __construct(
+        public string $id,
+        public string $ingredient,
+        public string $name,
+        public string $amount,
+        public string $form,
+        public Phase $phase,
+        public bool $locked = false,
+    ) {}
+
+    public function withAmount(string $amount): self
+    {
+        return new self($this->id, $this->ingredient, $this->name, $amount, $this->form, $this->phase, $this->locked);
+    }
+
+    public function withPhase(Phase $phase): self
+    {
+        return new self($this->id, $this->ingredient, $this->name, $this->amount, $this->form, $phase, $this->locked);
+    }
+
+    public function withForm(string $form): self
+    {
+        return new self($this->id, $this->ingredient, $this->name, $this->amount, $form, $this->phase, $this->locked);
+    }
+
+    public function withIngredient(string $id, string $name, Phase $phase): self
+    {
+        return new self($this->id, $id, $name, $this->amount, $this->form, $phase, $this->locked);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+
+/** When a line goes in. */
+enum Phase: string
+{
+    case Melt = 'melt';
+    case Warm = 'warm';
+    case CoolDown = 'cool-down';
+    case WhipIn = 'whip-in';
+    case Water = 'water';
+
+    /** The temperature at which lines of this phase go in, °C: a melt is held at 75, warm oils join it, cool-down waits for 40. */
+    public function celsius(): float
+    {
+        return match ($this) {
+            self::Melt => 75.0,
+            self::Warm => 65.0,
+            self::Water => 70.0,
+            self::CoolDown => 40.0,
+            self::WhipIn => 22.0,
+        };
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Melt => 'Melt',
+            self::Warm => 'Warm oils',
+            self::CoolDown => 'Cool-down',
+            self::WhipIn => 'Whip in',
+            self::Water => 'Water',
+        };
+    }
+
+    /** The phase an ingredient goes in with unless the maker says otherwise. */
+    public static function usualFor(Ingredient $ingredient): self
+    {
+        return match ($ingredient->kind) {
+            IngredientKind::Butter, IngredientKind::Wax, IngredientKind::Emulsifier, IngredientKind::Conditioning => self::Melt,
+            IngredientKind::EssentialOil, IngredientKind::OilActive, IngredientKind::Preservative, IngredientKind::Antioxidant,
+            IngredientKind::WaterActive => self::CoolDown,
+            IngredientKind::Starch => self::WhipIn,
+            IngredientKind::Water, IngredientKind::Gel, IngredientKind::Humectant => self::Water,
+            default => self::Warm,
+        };
+    }
+}

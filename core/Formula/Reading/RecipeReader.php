@@ -1,0 +1,322 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula\Reading;
+
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\NameMatch;
+use Crown\Measure\Amount;
+use Crown\Measure\AmountReader;
+use Crown\Measure\CannotTell;
+use Crown\Measure\Converter;
+use Crown\Measure\Figure;
+use Crown\Measure\Kitchen;
+use Crown\Measure\MeasureError;
+use Crown\Measure\Unit;
+
+/**
+ * Reads a recipe as people scribble it. Every line comes back: as an ingredient line with how surely it was understood,
+ * as steps, or as a note. Method page: docs/methods/reading.md.
+ */
+final readonly class RecipeReader
+{
+    public const MOST_CHARACTERS = 60_000;
+
+    public const MOST_LINES = 600;
+
+    private const SURE = 0.85;
+
+    private const NEAR = 0.62;
+
+    private const START = '(?:about |approx\.? |around |~ ?)?(?:\d|½|⅓|⅔|¼|¾|⅛|(?:a few|half an?|a couple of|one|two|three|four|five|six|a|an) (?:heaped |level )?(?:drops?|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
+
+    /** Words that say how it was bought, not what it is. */
+    private const ADJECTIVES = '/\b(organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced|grated|softened|crushed|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
+
+    public function __construct(
+        private Catalogue $catalogue,
+        private Kitchen $kitchen,
+    ) {}
+
+    /** @throws ReadingError when the text is empty, too long, or not text */
+    public function read(string $text): Recipe
+    {
+        $rows = $this->rows($text);
+        $title = '';
+        $lines = $steps = $notes = [];
+        $inMethod = false;
+        foreach ($rows as $n => $row) {
+            $bare = self::unbulleted($row);
+            $heading = self::heading($bare);
+            if ($heading !== '') {
+                $inMethod = $heading === 'method';
+                $notes[] = $row;
+
+                continue;
+            }
+            if ($n === 0 && $this->looksLikeTitle($bare, count($rows))) {
+                $title = rtrim(trim(self::withoutMarks($bare)), ':');
+
+                continue;
+            }
+            if (Instructions::begins($bare) || ($inMethod && ! $this->looksLikeIngredient($bare)) || self::isProse($bare)) {
+                array_push($steps, ...Instructions::steps($bare));
+
+                continue;
+            }
+            array_push($lines, ...$this->ingredientLines($bare, $row));
+        }
+
+        return new Recipe($title, [...$lines, ...$this->onlyInSteps($steps, $lines)], $steps, $notes);
+    }
+
+    /** @return list<string> */
+    private function rows(string $text): array
+    {
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            throw ReadingError::notText();
+        }
+        if (mb_strlen($text) > self::MOST_CHARACTERS) {
+            throw ReadingError::tooLong(mb_strlen($text));
+        }
+        // Control and direction marks are dropped; they carry nothing a maker meant.
+        $text = preg_replace('/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u', '', $text) ?? '';
+        $rows = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $text) ?: []), static fn (string $r): bool => $r !== ''));
+        if ($rows === []) {
+            throw ReadingError::empty();
+        }
+        if (count($rows) > self::MOST_LINES) {
+            throw ReadingError::tooManyLines(count($rows));
+        }
+
+        return $rows;
+    }
+
+    private static function unbulleted(string $row): string
+    {
+        $row = preg_replace('/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu', '', $row) ?? $row;
+
+        return trim(self::withoutMarks($row));
+    }
+
+    private static function withoutMarks(string $text): string
+    {
+        return str_replace(['**', '__', '`'], '', $text);
+    }
+
+    /** "method", "ingredients", or "" when the row is no heading. */
+    private static function heading(string $row): string
+    {
+        if (preg_match('/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?|procedure|preparation|to make(?: it)?)\s*:?$/iu', $row) === 1) {
+            return 'method';
+        }
+
+        return preg_match('/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe|for the [\p{L} -]{2,30}|phase [a-z0-9])\s*:?$/iu', $row) === 1 ? 'ingredients' : '';
+    }
+
+    private function looksLikeTitle(string $row, int $rows): bool
+    {
+        if ($rows === 1 || preg_match('/^'.self::START.'/iu', $row) === 1 || preg_match('/^equal parts/iu', $row) === 1 || mb_strlen($row) > 120) {
+            return false;
+        }
+        [$name, $amount] = $this->split($row);
+
+        return $amount === '' && ! (($this->matches($name)[0]->score ?? 0.0) >= 0.95) && ! Instructions::begins($row);
+    }
+
+    private function looksLikeIngredient(string $row): bool
+    {
+        if (Instructions::begins($row) || str_word_count($row) > 8) {
+            return false;
+        }
+        [$name, $amount] = $this->split($row);
+
+        return $amount !== '' && ($this->matches($name)[0]->score ?? 0.0) >= self::SURE;
+    }
+
+    /** A sentence rather than a line of a list. */
+    private static function isProse(string $row): bool
+    {
+        return preg_match('/^'.self::START.'/iu', $row) !== 1 && str_word_count($row) >= 9 && preg_match('/[.!?]$/u', $row) === 1;
+    }
+
+    /** @return list<ReadLine> */
+    private function ingredientLines(string $bare, string $row): array
+    {
+        if (preg_match('/^(?:(?<n>[\d.,]+)\s+)?equal (?:parts|amounts|measures)(?: of)?:?\s+(?<list>.+)$/iu', $bare, $m) === 1) {
+            $names = preg_split('/\s*(?:,|;|&|\+|\band\b)\s*/iu', $m['list']) ?: [];
+
+            return array_map(fn (string $name): ReadLine => $this->placed($row, trim($name, ' .'), '1 part'), array_values(array_filter($names, static fn (string $n): bool => trim($n, ' .') !== '')));
+        }
+        $pieces = preg_split('/\s*(?:,|;|\band\b|\bplus\b|\+)\s+(?='.self::START.')/iu', $bare) ?: [$bare];
+        $lines = [];
+        $held = '';
+        foreach ($pieces as $i => $piece) {
+            $whole = $held === '' ? $piece : $held.' + '.$piece;
+            [$name, $amount] = $this->split($whole);
+            if ($name === '' && $i < count($pieces) - 1) {
+                $held = $whole;
+
+                continue;
+            }
+            $held = '';
+            $lines[] = $this->placed(count($pieces) === 1 ? $row : $whole, $name, $amount);
+        }
+
+        return $lines;
+    }
+
+    /**
+     * Takes a line apart into a name and an amount, in either order.
+     *
+     * @return array{string, string}
+     */
+    private function split(string $line): array
+    {
+        try {
+            $leading = AmountReader::leading($line);
+        } catch (MeasureError) {
+            // "-3 g of water", "2000 kg shea": the name is kept, the amount is refused with its own message later.
+            $name = preg_replace('/^\s*-?[\d.,\/]+\s*(?:kg|g|ml|l|oz|lb|tbsp|tsp|cups?|drops?|parts?|%)?\s+/iu', '', $line) ?? $line;
+
+            return [self::cleaned($name), trim(mb_substr($line, 0, max(0, mb_strlen($line) - mb_strlen($name))))];
+        }
+        if ($leading !== false) {
+            $name = self::cleaned($leading->rest);
+            if ($name === '' && $leading->amount->unit === Unit::Piece) {
+                return [self::cleaned(preg_replace('/^[\d\s\/.,-]+/u', '', $line) ?? $line), Amount::number($leading->amount->count->best)];
+            }
+
+            return [$name, $leading->amount->written];
+        }
+        // Name first: the first place from which the rest of the line is an amount.
+        if (preg_match_all('/(?:^|[\s(:=–—-])('.self::START.'|to fill|top up|q\.?s\.?|to 100)/iu', $line, $m, PREG_OFFSET_CAPTURE) > 0) {
+            foreach ($m[1] as [, $offset]) {
+                try {
+                    $tail = AmountReader::leading(substr($line, (int) $offset));
+                } catch (MeasureError) {
+                    continue;
+                }
+                if ($tail !== false && trim($tail->rest, " ).,;\t") === '') {
+                    return [self::cleaned(substr($line, 0, (int) $offset)), $tail->amount->written];
+                }
+            }
+        }
+
+        return [self::cleaned($line), ''];
+    }
+
+    private static function cleaned(string $name): string
+    {
+        $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
+
+        return trim($name, " \t,.;:-–—=(*");
+    }
+
+    private function placed(string $row, string $name, string $amount): ReadLine
+    {
+        $form = self::form($name);
+        $matches = $this->matches($name);
+        $best = $matches[0] ?? false;
+        if ($best === false || $best->score < self::NEAR) {
+            return new ReadLine($row, Understood::No, $name, $amount, $form, $matches, [], sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60)));
+        }
+        $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';
+        [$grams, $doubt] = $this->weigh($amount, $best->ingredient, $form);
+        $gap = $best->score - ($matches[1]->score ?? 0.0);
+        $doubt = match (true) {
+            $doubt !== '' => $doubt,
+            $best->score < self::SURE => sprintf('Is "%s" %s?', $name, mb_strtolower($best->ingredient->name)),
+            $best->score < 0.999 && $gap < 0.04 => sprintf('"%s" may also be %s.', $name, mb_strtolower($matches[1]->ingredient->name)),
+            $this->maybeSteep($best->ingredient, $name, $grams) => sprintf('So much "%s" can hardly be an essential oil. Is it a steeped oil?', $name),
+            default => '',
+        };
+
+        return new ReadLine($row, $doubt === '' ? Understood::Yes : Understood::Doubtful, $name, $amount, $form, $matches, $grams, $doubt);
+    }
+
+    /** @return array{list<Figure>, string} the mass when it can be told, and why not when it cannot */
+    private function weigh(string $amount, Ingredient $ingredient, string $form): array
+    {
+        if ($amount === '') {
+            return [[], 'No amount is given.'];
+        }
+        try {
+            $read = AmountReader::read($amount);
+
+            return $read->unit->isRelative()
+                ? [[], '']
+                : [[(new Converter($this->kitchen))->grams($read, $ingredient->substance($form === '' ? $ingredient->usualForm() : $form))], ''];
+        } catch (MeasureError|CannotTell $e) {
+            return [[], $e->getMessage()];
+        }
+    }
+
+    /** @param list<Figure> $grams */
+    private function maybeSteep(Ingredient $ingredient, string $name, array $grams): bool
+    {
+        return $ingredient->kind === IngredientKind::EssentialOil
+            && $grams !== [] && $grams[0]->band->best > 12.0
+            && preg_match('/\b(essential|eo)\b/iu', $name) !== 1;
+    }
+
+    private static function form(string $name): string
+    {
+        return match (true) {
+            preg_match('/\bmelted\b/iu', $name) === 1 => 'melted',
+            preg_match('/\b(powder(ed)?|ground)\b/iu', $name) === 1 => 'powder',
+            preg_match('/\b(dried|dry)\b/iu', $name) === 1 => 'dried',
+            preg_match('/\b(fresh|sprigs?|juice)\b/iu', $name) === 1 => 'fresh',
+            default => '',
+        };
+    }
+
+    /** @return list<NameMatch> */
+    private function matches(string $name): array
+    {
+        $direct = $this->catalogue->search($name, 4);
+        if (($direct[0]->score ?? 0.0) >= 0.999) {
+            return $direct;
+        }
+        $short = preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name;
+        $short = preg_replace('/,.*$/u', '', $short) ?? $short;
+        $short = preg_replace(self::ADJECTIVES, ' ', $short) ?? $short;
+        $short = preg_replace('/\b(melted|powdered|ground|dried|dry|fresh)\b/iu', ' ', $short) ?? $short;
+        $again = $this->catalogue->search(trim(preg_replace('/\s+/u', ' ', $short) ?? $short), 4);
+
+        return ($again[0]->score ?? 0.0) > ($direct[0]->score ?? 0.0) ? $again : $direct;
+    }
+
+    /**
+     * Ingredients that a sentence adds by amount and that stand in no line: they are asked about, not dropped.
+     *
+     * @param list<\Crown\Formula\Step> $steps
+     * @param list<ReadLine> $lines
+     *
+     * @return list<ReadLine>
+     */
+    private function onlyInSteps(array $steps, array $lines): array
+    {
+        $known = array_map(static fn (ReadLine $l): string => $l->ingredient(), $lines);
+        $found = [];
+        foreach ($steps as $step) {
+            if (preg_match_all('/((?:\d[\d\/.,-]*|a few) (?:drops?|tbsps?|tsps?|teaspoons?|tablespoons?|cups?|g|ml|oz)) (?:of )?([\p{L} -]{3,40})/iu', $step->text, $m, PREG_SET_ORDER) < 1) {
+                continue;
+            }
+            foreach ($m as [, $amount, $words]) {
+                $name = preg_replace('/\b(and|to|in|into|then|with|when|for|over|until)\b.*$/iu', '', $words) ?? $words;
+                $best = $this->matches(trim($name))[0] ?? false;
+                if ($best !== false && $best->score >= self::SURE && ! in_array($best->ingredient->id, $known, true)) {
+                    $known[] = $best->ingredient->id;
+                    $line = $this->placed($step->text, trim($name), $amount);
+                    $found[] = new ReadLine($step->text, Understood::Doubtful, $line->name, $line->amount, $line->form, $line->matches, $line->grams, 'Named only in the method.');
+                }
+            }
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+/** How much is to be made: as written, a mass, or jars to fill. */
+final readonly class Size
+{
+    /** Overfill and process loss where the studio has not learned its own. */
+    public const OVERFILL = 0.03;
+
+    public const LOSS = 0.04;
+
+    private function __construct(
+        public string $mode,
+        public float $grams,
+        public int $jars,
+        public float $millilitres,
+        public float $overfill,
+        public float $loss,
+    ) {}
+
+    public static function asWritten(): self
+    {
+        return new self('as-written', 0.0, 0, 0.0, self::OVERFILL, self::LOSS);
+    }
+
+    /** @throws FormulaError */
+    public static function mass(float $grams): self
+    {
+        if (! is_finite($grams) || $grams <= 0.0 || $grams > 1_000_000.0) {
+            throw FormulaError::batchSize('size.grams', 'a mass above 0 and at most 1,000,000 g');
+        }
+
+        return new self('mass', $grams, 0, 0.0, self::OVERFILL, self::LOSS);
+    }
+
+    /**
+     * @param float $overfill share added so that no jar is short, 0 to 0.5
+     * @param float $loss share that stays in bowl and spout, 0 to 0.9
+     *
+     * @throws FormulaError
+     */
+    public static function jars(int $jars, float $millilitres, float $overfill = self::OVERFILL, float $loss = self::LOSS): self
+    {
+        if ($jars < 1 || $jars > 10_000) {
+            throw FormulaError::batchSize('size.jars', 'between 1 and 10,000 jars');
+        }
+        if (! is_finite($millilitres) || $millilitres < 1.0 || $millilitres > 20_000.0) {
+            throw FormulaError::batchSize('size.millilitres', 'jars of 1 to 20,000 ml');
+        }
+        if ($overfill < 0.0 || $overfill > 0.5 || $loss < 0.0 || $loss > 0.9) {
+            throw FormulaError::batchSize('size.loss', 'an overfill of 0 to 50 % and a loss of 0 to 90 %');
+        }
+
+        return new self('jars', 0.0, $jars, $millilitres, $overfill, $loss);
+    }
+
+    /**
+     * The mass to make, grams; 0 for "as written". jars x volume x (1 + overfill) x density / (1 - loss).
+     *
+     * @param float $density of the blend at 20 °C, g/ml
+     */
+    public function target(float $density): float
+    {
+        return match ($this->mode) {
+            'mass' => $this->grams,
+            'jars' => $this->jars * $this->millilitres * (1 + $this->overfill) * $density / (1 - $this->loss),
+            default => 0.0,
+        };
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Head;
+
+use Crown\Formula\Audience;
+
+enum AgeBand: string
+{
+    case Under2 = 'under-2';
+    case From2To6 = '2-6';
+    case From6To12 = '6-12';
+    case Over12 = 'over-12';
+
+    /** The audience this age imposes; adults keep the formula's own. */
+    public function audience(Audience $otherwise): Audience
+    {
+        return match ($this) {
+            self::Under2 => Audience::Infant,
+            self::From2To6 => Audience::Child2To6,
+            self::From6To12 => Audience::Child6To12,
+            self::Over12 => $otherwise,
+        };
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Measure;
+
+/**
+ * Reads amounts as people write them: "2 tbsp", "½ cup", "1 1/2 heaped tsp", "2-3 drops", "about 20 g", "a few drops",
+ * "18 %", "3 parts", "1 cup + 2 tbsp", "2 tbsp (28 g)", "3 capsules of 500 mg", "to fill", "fill up to 100 g".
+ *
+ * Where an amount is given twice ("1 oz / 28 g") the weighed one counts.
+ */
+final class AmountReader
+{
+    private const FRACTIONS = [
+        '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8',
+        '⅞' => '7/8', '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6',
+    ];
+
+    private const WORDS = [
+        'a few' => '2-5', 'a couple of' => '2', 'a couple' => '2', 'a dozen' => '12', 'several' => '3-6', 'half a' => '1/2', 'half an' => '1/2',
+        'a half' => '1/2', 'half' => '1/2', 'a quarter of a' => '1/4', 'a quarter' => '1/4', 'quarter of a' => '1/4', 'quarter' => '1/4',
+        'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8',
+        'nine' => '9', 'ten' => '10', 'twelve' => '12', 'fifteen' => '15', 'twenty' => '20', 'few' => '2-5', 'an' => '1', 'a' => '1',
+    ];
+
+    /** Longest spellings first within the pattern; the bare letters need the case that cooks give them (T is a tablespoon). */
+    private const UNITS = [
+        'fl oz' => Unit::FluidOunce, 'fl. oz' => Unit::FluidOunce, 'floz' => Unit::FluidOunce, 'fluid ounces' => Unit::FluidOunce,
+        'fluid ounce' => Unit::FluidOunce, 'tablespoons' => Unit::Tablespoon, 'tablespoon' => Unit::Tablespoon,
+        'tablespoonfuls' => Unit::Tablespoon, 'tbsps' => Unit::Tablespoon, 'tbsp' => Unit::Tablespoon, 'tbs' => Unit::Tablespoon,
+        'tblsp' => Unit::Tablespoon, 'tb' => Unit::Tablespoon, 'teaspoons' => Unit::Teaspoon, 'teaspoon' => Unit::Teaspoon,
+        'tsps' => Unit::Teaspoon, 'tsp' => Unit::Teaspoon, 'cups' => Unit::Cup, 'cup' => Unit::Cup, 'cupfuls' => Unit::Cup, 'cupful' => Unit::Cup,
+        'kilograms' => Unit::Kilogram, 'kilogram' => Unit::Kilogram, 'kilos' => Unit::Kilogram, 'kilo' => Unit::Kilogram,
+        'kg' => Unit::Kilogram, 'grams' => Unit::Gram, 'gram' => Unit::Gram, 'grammes' => Unit::Gram, 'gramme' => Unit::Gram,
+        'gms' => Unit::Gram, 'gm' => Unit::Gram, 'gr' => Unit::Gram, 'g' => Unit::Gram, 'ounces' => Unit::Ounce, 'ounce' => Unit::Ounce,
+        'oz' => Unit::Ounce, 'pounds' => Unit::Pound, 'pound' => Unit::Pound, 'lbs' => Unit::Pound, 'lb' => Unit::Pound,
+        'millilitres' => Unit::Millilitre, 'milliliters' => Unit::Millilitre, 'millilitre' => Unit::Millilitre,
+        'milliliter' => Unit::Millilitre, 'mls' => Unit::Millilitre, 'ml' => Unit::Millilitre, 'cc' => Unit::Millilitre,
+        'litres' => Unit::Litre, 'liters' => Unit::Litre, 'litre' => Unit::Litre, 'liter' => Unit::Litre, 'l' => Unit::Litre,
+        'drops' => Unit::Drop, 'drop' => Unit::Drop, 'gtt' => Unit::Drop, 'pinches' => Unit::Pinch, 'pinch' => Unit::Pinch,
+        'capsules' => Unit::Capsule, 'capsule' => Unit::Capsule, 'caps' => Unit::Capsule, 'parts' => Unit::Part, 'part' => Unit::Part,
+        'percent' => Unit::Percent, 'per cent' => Unit::Percent, 'pct' => Unit::Percent, '%' => Unit::Percent,
+        'pieces' => Unit::Piece, 'piece' => Unit::Piece, 'leaves' => Unit::Piece, 'leaf' => Unit::Piece, 'sprigs' => Unit::Piece,
+        'sprig' => Unit::Piece, 'pads' => Unit::Piece, 'pad' => Unit::Piece, 'cloves' => Unit::Piece, 'buds' => Unit::Piece,
+        'stalks' => Unit::Piece, 'stalk' => Unit::Piece, 'whole' => Unit::Piece,
+    ];
+
+    private const FILL = '(?:to fill(?: up)?|fill(?: up)?(?: the rest)?|top(?: it)? up|q\.?\s?s\.?|the rest|remainder|rest)(?:\s+(?:to|with))?(?:\s+(?:100 ?%|(?<fill>[\d.,]+)\s*(?<fillunit>g|grams|ml|kg|oz)))?';
+
+    private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)';
+
+    /**
+     * Reads a text that is an amount and nothing else.
+     *
+     * @throws MeasureError when it cannot be read, is not more than nothing, or is more than a tonne
+     */
+    public static function read(string $text): Amount
+    {
+        if (preg_match('/^\s*-\s*[\d.]/u', $text) === 1) {
+            throw MeasureError::negativeAmount(trim($text));
+        }
+        $leading = self::leading($text);
+        if ($leading === false || trim($leading->rest, " \t.,;:") !== '') {
+            throw MeasureError::unreadableAmount(trim($text));
+        }
+
+        return $leading->amount;
+    }
+
+    /**
+     * Reads the amount at the start of a text and hands back what follows it; false when there is none.
+     *
+     * @throws MeasureError when there is one, but it is not an allowed quantity
+     */
+    public static function leading(string $text): LeadingAmount|false
+    {
+        $plain = self::plain($text);
+        if (preg_match('/^'.self::FILL.'(?![\p{L}])/iu', $plain, $m) === 1) {
+            $target = isset($m['fill'], $m['fillunit'])
+                ? self::value($m['fill']) * (self::UNITS[mb_strtolower($m['fillunit'])] ?? Unit::Gram)->millilitres(CupSize::Metric)
+                  + self::value($m['fill']) * (self::UNITS[mb_strtolower($m['fillunit'])] ?? Unit::Gram)->grams()
+                : 0.0;
+
+            return new LeadingAmount(new Amount(Band::exact($target), Unit::Fill, trim($m[0])), substr($plain, strlen($m[0])));
+        }
+
+        return self::sum($plain);
+    }
+
+    private static function sum(string $plain): LeadingAmount|false
+    {
+        $first = self::single($plain);
+        if ($first === false) {
+            return false;
+        }
+        $amount = $first->amount;
+        $rest = $first->rest;
+        $written = [$amount->written];
+        $also = [];
+        $other = $amount;
+        while (preg_match('/^\s*(\+|plus|and|&|\/|=|\(|,)\s*/iu', $rest, $m) === 1) {
+            $next = self::single(substr($rest, strlen($m[0])));
+            if ($next === false || $next->amount->unit === Unit::Piece && $next->amount->written === Amount::number($next->amount->count->best)) {
+                break;
+            }
+            $rest = $next->rest;
+            if (in_array(mb_strtolower($m[1]), ['+', 'plus', 'and', '&'], true)) {
+                $also[] = $next->amount;
+                $written[] = '+ '.$next->amount->written;
+            } else {
+                // The same quantity said twice: the weighed one wins, then the one measured by volume.
+                $rest = preg_replace('/^\s*\)/u', '', $rest) ?? $rest;
+                $other = $next->amount->unit->isMass() && ! $other->unit->isMass() ? $next->amount : $other;
+                $written[] = '('.$next->amount->written.')';
+            }
+        }
+        $whole = new Amount($other->count, $other->unit, implode(' ', $written), $other->heaped, $other->about, $other->capsuleMilligrams, $also);
+
+        return new LeadingAmount($whole, $rest);
+    }
+
+    private static function single(string $plain): LeadingAmount|false
+    {
+        /** @var string $unitPattern */
+        static $unitPattern = '';
+        if ($unitPattern === '') {
+            $names = array_keys(self::UNITS);
+            usort($names, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+            $unitPattern = implode('|', array_map(static fn (string $n): string => preg_quote($n, '/'), $names));
+        }
+        $pattern = '/^\s*(?<about1>about|approximately|approx\.?|around|roughly|ca\.?|circa|~)?\s*'
+            .'(?<number>'.self::NUMBER.')(?:\s*(?:-|–|—|to|or)\s*(?<upper>'.self::NUMBER.'))?\s*'
+            .'(?<heap>(?:heaped|heaping|rounded|generous|level|scant|flat|large|small|big|full)\s+)*'
+            .'(?:(?<unit>'.$unitPattern.')(?![\p{L}])\.?)?/iu';
+        if (preg_match($pattern, $plain, $m) !== 1) {
+            return false;
+        }
+        $low = self::value($m['number']);
+        $upper = $m['upper'] ?? '';
+        $high = $upper !== '' ? self::value($upper) : $low;
+        if ($high < $low) {
+            [$low, $high] = [$high, $low];
+        }
+        $rest = substr($plain, strlen($m[0]));
+        $name = $m['unit'] ?? '';
+        // Cooks write T for a tablespoon and t for a teaspoon.
+        if ($name === '' && preg_match('/^\s*([Tt])(?:\.|\s|$)/', $rest, $t) === 1) {
+            $unit = $t[1] === 'T' ? Unit::Tablespoon : Unit::Teaspoon;
+            $rest = substr($rest, strlen($t[0]));
+        } else {
+            $unit = self::UNITS[mb_strtolower($name)] ?? Unit::Piece;
+        }
+        $milligrams = 0.0;
+        if ($unit === Unit::Capsule && preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $mg) === 1) {
+            $milligrams = self::value($mg[1]);
+            $rest = substr($rest, strlen($mg[0]));
+        }
+        $heapWord = trim(mb_strtolower($m['heap'] ?? ''));
+        $heaped = in_array($heapWord, ['heaped', 'heaping', 'rounded', 'generous'], true);
+        $written = rtrim(preg_replace('/\s+/', ' ', trim(substr($plain, 0, strlen($plain) - strlen($rest)))) ?? '', '. ');
+        $few = preg_match('/^2-5/', $written) === 1;
+
+        return new LeadingAmount(
+            new Amount(
+                Band::of($low, $few ? 3.0 : ($low + $high) / 2, $high),
+                $unit,
+                $few ? trim('a few '.trim(substr($written, 3))) : $written,
+                $heaped,
+                ($m['about1'] ?? '') !== '',
+                $milligrams,
+            ),
+            $rest,
+        );
+    }
+
+    /** Unicode fractions and number words become figures; spaces and dashes become plain ones. */
+    private static function plain(string $text): string
+    {
+        $text = str_replace(["\u{00a0}", "\u{202f}", "\u{2009}", "\t", '⁄'], [' ', ' ', ' ', ' ', '/'], $text);
+        $text = preg_replace_callback(
+            '/(\d*)\s*(['.implode('', array_keys(self::FRACTIONS)).'])/u',
+            static fn (array $m): string => ($m[1] === '' ? '' : $m[1].' ').self::FRACTIONS[$m[2]].' ',
+            $text,
+        ) ?? $text;
+        $text = trim($text);
+        foreach (self::WORDS as $word => $figure) {
+            $pattern = '/^((?:about|approximately|approx\.?|around|roughly)\s+)?'.$word.'(?=\s+\p{L})/iu';
+            if (preg_match($pattern, $text, $m) === 1) {
+                return ($m[1] ?? '').$figure.substr($text, strlen($m[0]));
+            }
+        }
+
+        return $text;
+    }
+
+    private static function value(string $written): float
+    {
+        $written = trim($written);
+        if (preg_match('/^(?:(\d+)\s+)?(\d+)\/(\d+)$/', $written, $m) === 1) {
+            return (float) $m[1] + ((int) $m[3] === 0 ? 0.0 : (float) $m[2] / (float) $m[3]);
+        }
+        if (preg_match('/^\d{1,3}(,\d{3})+(\.\d+)?$/', $written) === 1) {
+            return (float) str_replace(',', '', $written);
+        }
+
+        return (float) str_replace(',', '.', $written);
+    }
+}

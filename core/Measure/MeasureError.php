@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Measure;
+
+use DomainException;
+
+/** A quantity that cannot be: the message says what was wrong and what is allowed. */
+final class MeasureError extends DomainException
+{
+    public static function disorderedBand(float $low, float $best, float $high): self
+    {
+        return new self(sprintf('A band must rise: low %g, best %g, high %g does not.', $low, $best, $high));
+    }
+
+    public static function notFinite(): self
+    {
+        return new self('A quantity must be an ordinary number; this one is too large to work with.');
+    }
+
+    public static function divisionByNothing(): self
+    {
+        return new self('Cannot divide by a quantity that may be zero.');
+    }
+
+    public static function unreadableAmount(string $text): self
+    {
+        $shown = mb_strlen($text) > 40 ? mb_substr($text, 0, 40).'…' : $text;
+
+        return new self(sprintf(
+            'The amount "%s" could not be read. Write a number and a unit, for example 20 g, 2 tbsp, 1/2 cup, 12 drops, 18 %%, 3 parts or to fill.',
+            $shown,
+        ));
+    }
+
+    public static function negativeAmount(string $text): self
+    {
+        return new self(sprintf('The amount "%s" is negative or zero; an amount must be more than nothing.', $text));
+    }
+
+    public static function enormousAmount(string $text): self
+    {
+        return new self(sprintf('The amount "%s" is more than a tonne; amounts up to 1,000 kg are allowed.', $text));
+    }
+
+    public static function badScale(float $grams): self
+    {
+        return new self(sprintf('A scale resolution of %g g is not allowed; it must be above 0 and at most 100 g.', $grams));
+    }
+
+    public static function badCalibration(): self
+    {
+        return new self('A drop calibration needs a count of drops and a weight, both more than nothing.');
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Measure;
+
+/** The numeric facts that a substance or one of its forms may carry. The value is the key in the catalogue files. */
+enum Property: string
+{
+    /** g/ml at 20 °C (for solids: of the melted fat brought to 20 °C, by volume of the settled solid). */
+    case Density20 = 'density_20c';
+    /** g/ml at 60 °C, melted. */
+    case Density60 = 'density_60c';
+    /** g/ml as it lies in a spoon: powders, pellets, dried herbs. */
+    case BulkDensity = 'bulk_density';
+    /** Grams of one piece: a leaf, a bud, a clove. */
+    case PieceGrams = 'piece_grams';
+    /** Millilitres of one drop of this liquid. */
+    case DropMillilitres = 'drop_ml';
+    /** °C. */
+    case Melting = 'melting_c';
+    /** g of iodine taken up by 100 g. */
+    case IodineValue = 'iodine_value';
+    /** Months unopened at 20 °C in the dark. */
+    case LifeMonths = 'life_months';
+    /** Months after opening at 20 °C in the dark. */
+    case OpenedMonths = 'opened_months';
+    /** Fraction of the mass that is water, 0 to 1. */
+    case Moisture = 'moisture';
+    /** Grams of oil kept per gram of plant after draining. */
+    case Retention = 'retention';
+    /** Grams of oil kept per gram of plant after pressing. */
+    case RetentionPressed = 'retention_pressed';
+    /** 1 (light) to 5 (rich) on the hair. */
+    case Weight = 'weight';
+    /** Per cent of the finished product on skin. */
+    case DermalMax = 'dermal_max';
+    /** Per cent of a leave-on product above which light on the skin is a danger. */
+    case PhototoxicMax = 'phototoxic_max';
+    /** Years. */
+    case MinimumAge = 'minimum_age_years';
+    /** °C above which it should not be added. */
+    case MaximumAddition = 'maximum_addition_c';
+    /** Per cent of the finished product: usual use. */
+    case Use = 'use';
+    /** pH range in which it works. */
+    case Ph = 'ph';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Density20 => 'density at 20 °C',
+            self::Density60 => 'density at 60 °C',
+            self::BulkDensity => 'bulk density',
+            self::PieceGrams => 'mass of one piece',
+            self::DropMillilitres => 'drop volume',
+            self::Melting => 'melting range',
+            self::IodineValue => 'iodine value',
+            self::LifeMonths => 'life unopened',
+            self::OpenedMonths => 'life once opened',
+            self::Moisture => 'moisture',
+            self::Retention => 'oil kept when drained',
+            self::RetentionPressed => 'oil kept when pressed',
+            self::Weight => 'weight on the hair',
+            self::DermalMax => 'dermal maximum',
+            self::PhototoxicMax => 'phototoxic maximum',
+            self::MinimumAge => 'minimum age',
+            self::MaximumAddition => 'highest addition temperature',
+            self::Use => 'range of use',
+            self::Ph => 'pH range',
+        };
+    }
+}

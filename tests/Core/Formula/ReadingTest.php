@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Formula;
+
+use Crown\Formula\Phase;
+use Crown\Formula\ProductKind;
+use Crown\Formula\Reading\ReadingError;
+use Crown\Formula\Reading\ReadLine;
+use Crown\Formula\Reading\Recipe;
+use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\Reading\Understood;
+use Crown\Measure\Kitchen;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Core\CoreTestCase;
+
+final class ReadingTest extends CoreTestCase
+{
+    private static function read(string $text): Recipe
+    {
+        return (new RecipeReader(self::catalogue(), new Kitchen))->read($text);
+    }
+
+    public function test_a_scribbled_recipe(): void
+    {
+        $recipe = self::read(<<<'TEXT'
+            Sunday growth butter
+
+            Ingredients:
+            - 1 cup raw shea butter
+            - 1/2 cup coconut oil, melted
+            * 2 heaped tbsp castor oil
+            Jojoba oil - 3 tbsp
+            rosemary essential oil: 40 drops
+            peppermint (30 drops)
+            2 tbsp fenugreek powder
+            a pinch of unicorn dust
+
+            Method
+            1. Melt everything together at 167F for 20 minutes.
+            2. Cool in the fridge for 1 hour. Whip for 8-10 minutes.
+            TEXT);
+
+        self::assertSame('Sunday growth butter', $recipe->title);
+        self::assertSame(
+            ['shea-butter', 'coconut-oil', 'castor-oil', 'jojoba-oil', 'rosemary-eo', 'peppermint-eo', 'fenugreek', ''],
+            array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
+        );
+        self::assertSame(['1 cup', '1/2 cup', '2 heaped tbsp', '3 tbsp', '40 drops', '30 drops', '2 tbsp', '1 pinch'], array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines));
+        self::assertSame('powder', $recipe->lines[6]->form);
+        self::assertSame(Understood::No, $recipe->lines[7]->understood);
+        self::assertSame(['melt', 'cool', 'whip'], array_map(static fn ($s): string => $s->act, $recipe->steps));
+        self::assertSame([20.0, 60.0, 9.0], array_map(static fn ($s): float => $s->minutes, $recipe->steps));
+        self::assertEqualsWithDelta(75.0, $recipe->steps[0]->celsius, 0.01);
+        // "Melt everything together" puts the essential oil into the heat: kept, so that it can be caught.
+        self::assertSame(Phase::Melt, $recipe->toFormula()->lines[4]->phase);
+        self::assertSame(ProductKind::WhippedButter, $recipe->toFormula()->kind);
+    }
+
+    /** @return iterable<array{string, string, string}> */
+    public static function lines(): iterable
+    {
+        yield ['2 tbsp castor oil', 'castor-oil', '2 tbsp'];
+        yield ['castor oil 2 tbsp', 'castor-oil', '2 tbsp'];
+        yield ['Castor Oil: 2 tbsp.', 'castor-oil', '2 tbsp'];
+        yield ['Castor oil (2 tbsp)', 'castor-oil', '2 tbsp'];
+        yield ['• ½ cup of organic extra virgin olive oil', 'olive-oil', '1/2 cup'];
+        yield ['☐ 3) 20g beeswax pellets', 'beeswax', '20g'];
+        yield ['a few drops of tea tree oil', 'tea-tree-eo', 'a few drops'];
+        yield ['2 tbsp (28 g) mango butter', 'mango-butter', '2 tbsp (28 g)'];
+        yield ['olive oil to fill', 'olive-oil', 'to fill'];
+        yield ['18% kokum butter', 'kokum-butter', '18%'];
+        yield ['**1 oz** cocoa butter', 'cocoa-butter', '1 oz'];
+    }
+
+    #[DataProvider('lines')]
+    public function test_amount_and_name_in_either_order(string $line, string $id, string $amount): void
+    {
+        $read = self::read("My oil\n".$line)->lines[0];
+
+        self::assertSame([$id, $amount, Understood::Yes], [$read->ingredient(), $read->amount, $read->understood]);
+    }
+
+    public function test_equal_parts_become_one_line_each(): void
+    {
+        $recipe = self::read("Blend\nEqual parts of castor, olive and coconut oil");
+
+        self::assertSame(['castor-oil', 'olive-oil', 'coconut-oil'], array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines));
+        self::assertSame(['1 part', '1 part', '1 part'], array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines));
+    }
+
+    public function test_several_ingredients_in_one_line(): void
+    {
+        $recipe = self::read('2 tbsp castor oil, 1 cup olive oil and 10 drops rosemary essential oil');
+
+        self::assertSame(['castor-oil', 'olive-oil', 'rosemary-eo'], array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines));
+    }
+
+    public function test_what_only_the_method_names_is_asked_about(): void
+    {
+        $recipe = self::read("Oil\n100 ml olive oil\nMethod\nStir in 10 drops of peppermint oil and pour into bottles.");
+
+        self::assertSame('peppermint-eo', $recipe->lines[1]->ingredient());
+        self::assertSame(Understood::Doubtful, $recipe->lines[1]->understood);
+    }
+
+    public function test_doubt_is_said(): void
+    {
+        self::assertStringContainsString('steeped oil', self::read("Oil\n1 cup rosemary oil")->lines[0]->doubt);
+        self::assertSame('No amount is given.', self::read("Oil\n100 g olive oil\njojoba oil")->lines[1]->doubt);
+    }
+
+    public function test_nothing_is_dropped(): void
+    {
+        $text = "Title of it\nIngredients\n2 tbsp castor oil\n???\nFor the hair:\nblargle flonk\n<script>alert(1)</script>\n🧴 shine potion 🧴\nMelt it. Pour it.\n-3 g water\n2000 kg shea butter";
+        $recipe = self::read($text);
+        $kept = implode("\n", [$recipe->title, ...array_map(static fn (ReadLine $l): string => $l->text, $recipe->lines), ...array_map(static fn ($s): string => $s->text, $recipe->steps), ...$recipe->notes]);
+
+        foreach (['Title of it', 'castor', '???', 'For the hair:', 'blargle flonk', '<script>', 'shine potion', 'Melt it.', 'Pour it.', '-3 g', '2000 kg'] as $piece) {
+            self::assertStringContainsString($piece, $kept);
+        }
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function unreadable(): iterable
+    {
+        yield 'empty' => ['', 'no text'];
+        yield 'blank' => ["  \n\t\n ", 'no text'];
+        yield 'too long' => [str_repeat('shea butter ', 20_000), 'at most 60,000'];
+        yield 'too many lines' => [str_repeat("a\n", 700), 'at most 600'];
+        yield 'not text' => ["\xff\xfe\xfa", 'plain text'];
+    }
+
+    #[DataProvider('unreadable')]
+    public function test_refuses_what_is_no_recipe(string $text, string $says): void
+    {
+        $this->expectException(ReadingError::class);
+        $this->expectExceptionMessage($says);
+
+        self::read($text);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Steep;
+
+use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Severity;
+use Crown\Measure\Property;
+use Crown\Steep\SteepAdvice;
+use Crown\Steep\SteepError;
+use Crown\Steep\SteepMethod;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\SteepYield;
+use DateTimeImmutable;
+use Tests\Core\CoreTestCase;
+
+final class SteepPlanTest extends CoreTestCase
+{
+    private static function plan(string $plant = 'calendula', string $form = 'dried', float $grams = 40, float $oil = 365, SteepMethod $method = SteepMethod::ColdDark, bool $shaken = true, float $jar = 0, float $wide = 0, string $in = 'olive-oil'): SteepPlan
+    {
+        return new SteepPlan(self::catalogue()->get($plant), $form, $grams, self::catalogue()->get($in), $oil, $method, new DateTimeImmutable('2027-03-10'), $shaken, false, $jar, $wide);
+    }
+
+    public function test_dates_are_calendar_dates_across_the_change_of_clocks(): void
+    {
+        $zone = date_default_timezone_get();
+        date_default_timezone_set('Europe/Berlin');
+        try {
+            $plan = self::plan();
+            self::assertSame('2027-04-07', $plan->strainDay()->format('Y-m-d'));
+            self::assertSame('2027-04-05', $plan->stopShaking()->format('Y-m-d'));
+            self::assertSame('2027-04-08', $plan->readyDay()->format('Y-m-d'));
+        } finally {
+            date_default_timezone_set($zone);
+        }
+    }
+
+    public function test_extraction_is_ninety_per_cent_at_four_weeks(): void
+    {
+        // 1 - exp(-0.082 x 28) = 0.8993; never shaken, k falls to 0.8 of it: 0.8406.
+        self::assertEqualsWithDelta(94.9, self::plan()->extractionPercent()->best, 0.1);
+        self::assertEqualsWithDelta(84.1, self::plan(shaken: false)->extractionPercent()->best, 0.1);
+    }
+
+    public function test_yield_is_less_what_the_plant_keeps(): void
+    {
+        $yield = self::plan()->yieldGrams();
+        self::assertEqualsWithDelta([365 - 80, 365 - 64, 365 - 48], [$yield->low, $yield->best, $yield->high], 1e-9);
+        self::assertSame(0.0, self::plan(grams: 400, oil: 100)->yieldGrams()->low);
+    }
+
+    public function test_age_spent(): void
+    {
+        self::assertEqualsWithDelta(28.0, self::plan()->ageSpentDays()->best, 1e-9);
+        // An hour at 70 °C is 2^5 hours: 1.33 days. Five weeks at 25 °C in the sun: 35 x sqrt 2 x 2.
+        self::assertEqualsWithDelta(32 / 24, self::plan(method: SteepMethod::WaterBath)->ageSpentDays()->best, 1e-9);
+        self::assertEqualsWithDelta(35 * M_SQRT2 * 2, self::plan(method: SteepMethod::SunnySill)->ageSpentDays()->best, 1e-6);
+    }
+
+    public function test_cover_and_headspace(): void
+    {
+        // By hand: 40 g / 0.11 = 363.6 ml of herb; oil 365/0.914 + 40/1.2 = 432.7 ml; 63.62 cm2: 1.09 cm over it, 4.2 cm of air in 700 ml.
+        $plan = self::plan(jar: 700, wide: 9);
+        self::assertEqualsWithDelta(1.09, $plan->oilAbovePlantCm()->best, 0.01);
+        self::assertEqualsWithDelta(4.20, $plan->headspaceCm()->best, 0.01);
+        self::assertContains('steep.cover', array_map(static fn ($a): string => $a->code, SteepAdvice::on($plan)));
+        self::assertSame(Severity::Stop, SteepAdvice::on(self::plan(jar: 300, wide: 9))[0]->severity);
+    }
+
+    public function test_fresh_plants_bring_water_until_it_is_weighed_out(): void
+    {
+        $plan = self::plan('rosemary', 'fresh', 50, 150, SteepMethod::WaterBath);
+        // 50 g x 0.68 x 0.35 = 11.9 g.
+        self::assertEqualsWithDelta(11.9, $plan->waterInGrams()->best, 1e-9);
+
+        $wet = new SteepYield($plan, 130);
+        self::assertEqualsWithDelta(11.9 / 130, $wet->waterShare(), 1e-9);
+        self::assertFalse($wet->isDry());
+        self::assertTrue((new SteepYield($plan, 130, 12))->isDry(), 'the weighing test shows it dry');
+        self::assertSame(0.0, self::plan()->waterInGrams()->high, 'a dried herb brings none');
+        self::assertSame(Severity::Stop, SteepAdvice::on(self::plan('rosemary', 'fresh', 50, 150))[0]->severity);
+    }
+
+    public function test_the_oil_carries_what_happened_to_it(): void
+    {
+        $oil = (new SteepYield(self::plan('clove-bud', 'dried', 10, 100), 90))->ingredient('lot-1', 'Clove in olive');
+
+        self::assertSame(IngredientKind::ReadySteep, $oil->kind);
+        self::assertSame('Olea Europaea Fruit Oil, Eugenia Caryophyllus Bud', $oil->inci);
+        self::assertEqualsWithDelta(18 - 28 / 30.44, $oil->facts->get(Property::LifeMonths)->band->best, 1e-9);
+        // 16 % eugenol in a tenth of the oil's mass of cloves, all of it drawn: 1.6 % at worst.
+        self::assertEqualsWithDelta(1.6, $oil->constituents['eugenol']->band->high, 1e-9);
+        self::assertContains('daisy family', (new SteepYield(self::plan(), 300))->ingredient('lot-2', 'x')->allergens);
+    }
+
+    public function test_refuses_what_cannot_be_steeped(): void
+    {
+        foreach ([fn () => self::plan('beeswax', ''), fn () => self::plan(in: 'water'), fn () => self::plan(form: 'seed'), fn () => self::plan(grams: 0), fn () => self::plan(oil: -1), fn () => new SteepYield(self::plan(), 0), fn () => new SteepYield(self::plan(), 9999)] as $bad) {
+            try {
+                $bad();
+                self::fail('A steep that cannot be was taken.');
+            } catch (SteepError $e) {
+                self::assertNotSame('', $e->field);
+            }
+        }
+    }
+}
