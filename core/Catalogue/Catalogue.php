@@ -68,6 +68,12 @@ final readonly class Catalogue
         return $this->limits;
     }
 
+    /** @return array<string, string> all sources in words, keyed by id */
+    public function sources(): array
+    {
+        return $this->sources;
+    }
+
     /** A source in words: the id itself when it is "estimate" or unknown. */
     public function source(string $id): string
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -26,7 +27,8 @@ final readonly class Life
         $weighed = 0.0;
         $weakest = [];
         foreach ($composition->counted() as $portion) {
-            if (! $portion->ingredient->facts->has(Property::LifeMonths) || $portion->ingredient->kind->isPlant()) {
+            // Only what can go rancid is weighed; what water does is the cap's business.
+            if (! $portion->ingredient->facts->has(Property::LifeMonths) || ! self::oxidises($portion->ingredient->kind)) {
                 continue;
             }
             $life = $portion->ingredient->facts->get(Property::LifeMonths)->band;
@@ -94,6 +96,16 @@ final readonly class Life
         }
 
         return new self($months->atMost($cap), [...$reasons, $why], true);
+    }
+
+    private static function oxidises(IngredientKind $kind): bool
+    {
+        return match ($kind) {
+            IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::Butter, IngredientKind::Wax, IngredientKind::ReadySteep,
+            IngredientKind::EssentialOil, IngredientKind::OilActive, IngredientKind::Emulsifier, IngredientKind::Conditioning,
+            IngredientKind::Antioxidant => true,
+            default => false,
+        };
     }
 
     private static function words(Band $months): string

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use Illuminate\Support\Carbon;
+
+/**
+ * The demo studio's story: two people, three months of work. Told in the makers' own words, through the application's own
+ * addresses, on the days on which it happened.
+ */
+final class Scenario
+{
+    public function __construct(
+        private readonly Maker $amara,
+        private readonly Maker $noor,
+        private readonly Carbon $today,
+    ) {}
+
+    public function play(): void
+    {
+        $this->daysAgo(100);
+        $heads = $this->heads();
+        $steeps = $this->earlySteeps();
+        $formulas = $this->formulas($steeps, $heads);
+        $batches = $this->batches($formulas);
+        $this->routines($heads, $batches);
+        $this->laterSteeps();
+        $this->daysAgo(0);
+        $this->amara->post('batches', ['formula_id' => $formulas['seal']]);
+    }
+
+    private function daysAgo(int $days): void
+    {
+        Carbon::setTestNow($this->today->copy()->subDays($days)->setTime(9, 30));
+    }
+
+    private function date(int $daysAgo): string
+    {
+        return $this->today->copy()->subDays($daysAgo)->toDateString();
+    }
+
+    /** @return array<string, int> */
+    private function heads(): array
+    {
+        $head = fn (array $over): int => $this->amara->post('heads', [
+            'strand' => 'medium', 'porosity' => 'normal', 'scalp' => 'calm', 'age_band' => 'over-12', 'pregnant' => false, 'allergies' => [], 'dislikes' => [], ...$over,
+        ])['id'];
+
+        return [
+            'imani' => $head(['name' => 'Imani', 'strand' => 'coarse', 'porosity' => 'high', 'scalp' => 'dry']),
+            'zuri' => $head(['name' => 'Zuri', 'strand' => 'fine', 'porosity' => 'low', 'scalp' => 'oily', 'dislikes' => ['coconut']]),
+            'tuma' => $head(['name' => 'Little Tuma', 'age_band' => '2-6', 'allergies' => ['tree nut']]),
+            'adaeze' => $head(['name' => 'Adaeze', 'pregnant' => true, 'scalp' => 'itchy']),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function steep(string $name, string $plant, string $form, float $plantGrams, string $oil, float $oilGrams, string $method, int $jar, float $wide, int $daysAgo): array
+    {
+        $this->daysAgo($daysAgo);
+
+        return $this->noor->post('steeps', [
+            'name' => $name, 'plant' => $plant, 'form' => $form, 'plant_grams' => $plantGrams, 'oil' => $oil, 'oil_grams' => $oilGrams,
+            'method' => $method, 'jar_ml' => $jar, 'diameter_cm' => $wide, 'shaken_daily' => $method === 'cold-dark', 'started_on' => $this->date($daysAgo),
+        ]);
+    }
+
+    /** @return array<string, string> ingredient ids of the oils that came of them */
+    private function earlySteeps(): array
+    {
+        $rosemary = $this->steep('Rosemary in olive oil', 'rosemary', 'dried', 60, 'olive-oil', 480, 'cold-dark', 1000, 10, 98);
+        $fresh = $this->steep('Fresh rosemary in jojoba', 'rosemary', 'fresh', 18, 'jojoba-oil', 240, 'water-bath', 500, 8, 72);
+        $this->daysAgo(71);
+        $wet = $this->noor->post('steeps/'.$fresh['id'].'/strain', ['revision' => $fresh['revision'], 'yield_grams' => 228, 'loss_grams' => 3.8]);
+        $this->daysAgo(69);
+        $strained = $this->noor->post('steeps/'.$rosemary['id'].'/strain', ['revision' => $rosemary['revision'], 'yield_grams' => 396, 'loss_grams' => 0]);
+
+        return ['rosemary' => $strained['lot']['ingredient'], 'wet' => $wet['lot']['ingredient']];
+    }
+
+    private function laterSteeps(): void
+    {
+        $running = [
+            [$this->steep('Calendula in high-oleic sunflower', 'calendula', 'dried', 40, 'sunflower-oil-high-oleic', 400, 'cold-dark', 900, 9, 17), 17, [3, 9]],
+            [$this->steep('Fenugreek in sesame', 'fenugreek', 'dried', 45, 'sesame-oil', 360, 'cold-dark', 700, 9, 30), 30, [12]],
+            [$this->steep('Hibiscus in rice bran', 'hibiscus', 'dried', 30, 'rice-bran-oil', 260, 'cold-dark', 600, 8.5, 3), 3, []],
+        ];
+        foreach ($running as [$steep, $days, $missed]) {
+            for ($ago = $days; $ago >= 1; $ago--) {
+                if ($ago >= $days - 25 && ! in_array($ago, $missed, true)) {
+                    $this->daysAgo($ago);
+                    $this->noor->put('steeps/'.$steep['id'].'/shakes', ['date' => $this->date($ago), 'done' => true]);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param array<string, string> $oils
+     * @param array<string, int> $heads
+     *
+     * @return array<string, int>
+     */
+    private function formulas(array $oils, array $heads): array
+    {
+        $ids = [];
+        foreach (Recipes::all() as $key => $recipe) {
+            $this->daysAgo($recipe['days_ago']);
+            $read = $this->amara->post('read', ['text' => $recipe['text']]);
+            $formula = [...$read['formula'], ...$recipe['settings']];
+            foreach ($formula['lines'] as $i => $line) {
+                $steeped = $recipe['steeped'][$line['name']] ?? false;
+                if ($steeped !== false) {
+                    $formula['lines'][$i] = [...$line, 'ingredient' => $oils[$steeped], 'phase' => 'warm'];
+                }
+            }
+            $head = $recipe['head'] === '' ? null : $heads[$recipe['head']];
+            $page = $this->amara->post('formulas', ['formula' => $formula, 'head_id' => $head]);
+            $this->amara->post('formulas/'.$page['id'].'/versions', ['note' => 'As first written']);
+            $ids[$key] = $page['id'];
+        }
+        $this->secondThoughts($ids['cloud']);
+
+        return $ids;
+    }
+
+    /** The whipped butter was too soft in August: a second version with more cocoa butter. */
+    private function secondThoughts(int $id): void
+    {
+        $this->daysAgo(66);
+        $kept = $this->amara->post('formulas/'.$id.'/versions', ['note' => 'Before changing it']);
+        $formula = $kept['formula'];
+        foreach ($formula['lines'] as $i => $line) {
+            if ($line['ingredient'] === 'cocoa-butter') {
+                $formula['lines'][$i]['amount'] = '60 g';
+            }
+        }
+        $this->amara->put('formulas/'.$id, ['revision' => $kept['revision'], 'formula' => $formula, 'head_id' => $kept['head_id']]);
+        $this->amara->post('formulas/'.$id.'/versions', ['note' => 'Too soft in August: cocoa butter up to 60 g']);
+    }
+
+    /**
+     * @param array<string, int> $formulas
+     *
+     * @return array<string, int>
+     */
+    private function batches(array $formulas): array
+    {
+        $made = [];
+        // Each: days ago, jars, jar ml, net grams, how far the weighing strayed, a note.
+        $plan = [
+            'cloud' => [64, 5, 120, 68.0, 1.004, 'Whipped 9 minutes, stood well.'],
+            'scalp' => [58, 4, 30, 25.0, 0.997, ''],
+            'edge' => [45, 6, 15, 14.0, 1.01, 'One tin held back as the sample.'],
+            'child' => [31, 3, 60, 52.0, 1.0, 'For Tuma and two cousins.'],
+            'bar' => [20, 3, 75, 58.0, 0.995, 'Moulds chilled 40 minutes.'],
+            'hot' => [9, 2, 60, 50.0, 1.002, ''],
+        ];
+        foreach ($plan as $key => [$ago, $jars, $ml, $net, $stray, $note]) {
+            $this->daysAgo($ago);
+            $batch = $this->noor->post('batches', ['formula_id' => $formulas[$key]]);
+            foreach ($batch['weighings'] as $i => $w) {
+                $batch = $this->noor->put('batches/'.$batch['id'].'/weighings', [
+                    'revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true,
+                    'grams' => round($w['target_grams'] * ($i === 0 ? $stray : 1.0), $w['target_grams'] < 10 ? 2 : 0),
+                ]);
+            }
+            $done = $this->noor->post('batches/'.$batch['id'].'/finish', ['revision' => $batch['revision'], 'jars' => $jars, 'jar_ml' => $ml, 'net_grams' => $net, 'note' => $note]);
+            $made[$key] = $done['id'];
+        }
+
+        return $made;
+    }
+
+    /**
+     * @param array<string, int> $heads
+     * @param array<string, int> $batches
+     */
+    private function routines(array $heads, array $batches): void
+    {
+        $plans = [
+            ['imani', 'cloud', 2, 4.0, 40, 'Over damp lengths, ends last'],
+            ['tuma', 'child', 1, 2.0, 27, 'A few drops on the parted scalp'],
+            ['zuri', 'scalp', 2, 1.5, 2, 'Parted in four, massaged two minutes'],
+        ];
+        foreach ($plans as [$head, $batch, $perWeek, $grams, $ago, $way]) {
+            $this->daysAgo($ago);
+            $routine = $this->amara->post('routines', ['head_id' => $heads[$head], 'batch_id' => $batches[$batch], 'per_week' => $perWeek, 'grams_per_use' => $grams, 'starts_on' => $this->date($ago), 'way' => $way]);
+            foreach ($routine['days'] as $n => $day) {
+                if ($day['date'] < $this->today->toDateString()) {
+                    Carbon::setTestNow(Carbon::parse($day['date'])->setTime(19, 0));
+                    $this->amara->put('routine-days/'.$day['id'], ['state' => $n % 7 === 6 ? 'skipped' : 'done']);
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formula;
+
+use App\Head\Head;
+use App\Studio\BelongsToStudio;
+use App\Studio\Revised;
+use Crown\Exchange\FormulaFile;
+use Crown\Formula\Formula as Composed;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * A formula as it stands on the bench: saved as it is typed. Kept versions are FormulaVersion.
+ *
+ * @property int $id
+ * @property int $revision
+ * @property int|null $head_id
+ * @property string $title
+ * @property string $kind
+ * @property array<string, mixed> $document a formula file
+ * @property array<string, mixed> $summary what its row in the list shows
+ * @property Carbon $updated_at
+ * @property Head|null $head
+ */
+final class Formula extends Model
+{
+    use BelongsToStudio;
+    use Revised;
+    use SoftDeletes;
+
+    protected $guarded = ['id', 'studio_id'];
+
+    protected $casts = ['document' => 'array', 'summary' => 'array'];
+
+    /** @return BelongsTo<Head, $this> */
+    public function head(): BelongsTo
+    {
+        return $this->belongsTo(Head::class);
+    }
+
+    /** @return HasMany<FormulaVersion, $this> */
+    public function versions(): HasMany
+    {
+        return $this->hasMany(FormulaVersion::class)->orderByDesc('number');
+    }
+
+    public function composed(): Composed
+    {
+        return FormulaFile::read($this->document);
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formula;
+
+use App\Head\Head;
+use App\Support\Pages;
+use App\Support\Refused;
+use App\Support\Speaks;
+use Crown\Exchange\FormulaFile;
+use Crown\Formula\Formula as Composed;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+final class FormulaController
+{
+    public function __construct(private readonly Bench $bench) {}
+
+    #[Speaks('FormulaList', does: 'The studio\'s formulas, last touched first; q finds by title or ingredient')]
+    public function index(Request $request): JsonResponse
+    {
+        $query = Formula::query()->select(['id', 'title', 'kind', 'summary', 'updated_at']);
+        foreach (preg_split('/\s+/', mb_substr($request->string('q')->value(), 0, 80), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            $like = '%'.addcslashes($word, '%_\\').'%';
+            $query->where(static fn ($q) => $q->where('title', 'like', $like)->orWhere('summary->ingredients', 'like', $like));
+        }
+
+        return Pages::answer($query, $request, static fn (Formula $f): array => [
+            'id' => $f->id,
+            'title' => $f->title,
+            'kind' => $f->kind,
+            ...array_diff_key($f->summary, ['ingredients' => true]),
+            'updated_at' => $f->updated_at->toIso8601String(),
+        ]);
+    }
+
+    #[Speaks('FormulaPage', 'FormulaDraft', 201, 'Put a new formula on the bench')]
+    public function store(Request $request): JsonResponse
+    {
+        [$composed, $head] = $this->given($request);
+        $formula = Formula::query()->create($this->bench->row($composed, $head));
+
+        return new JsonResponse($this->page($formula->refresh()), 201);
+    }
+
+    #[Speaks('FormulaPage', does: 'One formula, judged, with its kept versions')]
+    public function show(int $formula): JsonResponse
+    {
+        return new JsonResponse($this->page(self::find($formula)));
+    }
+
+    #[Speaks('FormulaPage', 'FormulaSave', does: 'Save what is on the bench, as it is typed')]
+    public function update(int $formula, Request $request): JsonResponse
+    {
+        $row = self::find($formula);
+        $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
+        [$composed, $head] = $this->given($request);
+        $row->revise((int) $revision, $this->bench->row($composed, $head), fn (Formula $f): array => $this->page($f));
+
+        return new JsonResponse($this->page($row));
+    }
+
+    #[Speaks('', status: 204, does: 'Put a formula away; it can be brought back')]
+    public function destroy(int $formula): JsonResponse
+    {
+        self::find($formula)->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('FormulaPage', does: 'Bring back a formula that was put away')]
+    public function restore(int $formula): JsonResponse
+    {
+        $row = Formula::query()->withTrashed()->with(['head', 'versions'])->findOrFail($formula);
+        $row->restore();
+
+        return new JsonResponse($this->page($row));
+    }
+
+    #[Speaks('FormulaPage', 'VersionDraft', 201, 'Keep the present state as a version')]
+    public function keep(int $formula, Request $request): JsonResponse
+    {
+        $note = $request->validate(['note' => 'present|nullable|string|max:300'])['note'] ?? '';
+        DB::transaction(static function () use ($formula, $note): void {
+            $row = Formula::query()->lockForUpdate()->findOrFail($formula);
+            FormulaVersion::query()->create([
+                'formula_id' => $row->id,
+                'number' => 1 + (int) FormulaVersion::query()->where('formula_id', $row->id)->max('number'),
+                'note' => $note,
+                'document' => $row->document,
+            ]);
+        });
+
+        return new JsonResponse($this->page(self::find($formula)), 201);
+    }
+
+    private static function find(int $id): Formula
+    {
+        return Formula::query()->with(['head', 'versions'])->findOrFail($id);
+    }
+
+    /** @return array{Composed, Head|null} */
+    private function given(Request $request): array
+    {
+        $document = $request->json('formula');
+        if (! is_array($document)) {
+            throw new Refused('formula', 'A formula is needed.');
+        }
+
+        return [FormulaFile::read($document), Head::chosen($request)];
+    }
+
+    /** @return array<string, mixed> */
+    private function page(Formula $formula): array
+    {
+        $formula->loadMissing(['head', 'versions']);
+
+        return [
+            'id' => $formula->id,
+            'revision' => $formula->revision,
+            'formula' => FormulaFile::write($formula->composed()),
+            'head_id' => $formula->head_id,
+            'assessment' => $this->bench->assess($formula->composed(), $formula->head),
+            'versions' => $formula->versions->map(static fn (FormulaVersion $v): array => [
+                'id' => $v->id,
+                'number' => $v->number,
+                'note' => $v->note,
+                'kept_at' => $v->created_at->toIso8601String(),
+                'formula' => FormulaFile::write(FormulaFile::read($v->document)),
+            ])->all(),
+        ];
+    }
+}

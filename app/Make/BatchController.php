@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use App\Formula\Formula;
+use App\Studio\User;
+use App\Support\Pages;
+use App\Support\Refused;
+use App\Support\Speaks;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class BatchController
+{
+    public function __construct(private readonly BatchStore $store) {}
+
+    #[Speaks('BatchList', does: 'Batches, newest first')]
+    public function index(Request $request): JsonResponse
+    {
+        $columns = ['id', 'lot_code', 'title', 'kind', 'state', 'made_on', 'by_name', 'jars', 'net_grams', 'best_before', 'updated_at'];
+
+        return Pages::answer(Batch::query()->select($columns), $request, static fn (Batch $b): array => [
+            'id' => $b->id,
+            'lot_code' => $b->lot_code,
+            'title' => $b->title,
+            'kind' => $b->kind,
+            'state' => $b->state,
+            'made_on' => $b->made_on->toDateString(),
+            'by' => $b->by_name,
+            'jars' => $b->jars,
+            'net_grams' => $b->net_grams,
+            'best_before' => $b->best_before?->toDateString(),
+        ]);
+    }
+
+    #[Speaks('Batch', 'BatchDraft', 201, 'Begin to make a formula')]
+    public function store(Request $request): JsonResponse
+    {
+        $given = $request->validate(['formula_id' => 'required|integer']);
+        /** @var User $user */
+        $user = $request->user();
+        $batch = $this->store->open(Formula::query()->findOrFail((int) $given['formula_id']), $user->name, today());
+
+        return new JsonResponse($this->store->view($batch), 201);
+    }
+
+    #[Speaks('Batch', does: 'One batch: what to gather and weigh, and the record of what was')]
+    public function show(int $batch): JsonResponse
+    {
+        return new JsonResponse($this->store->view(Batch::query()->findOrFail($batch)));
+    }
+
+    #[Speaks('Batch', 'WeighAsk', does: 'Check off what is gathered, or enter what the scale shows')]
+    public function weigh(int $batch, Request $request): JsonResponse
+    {
+        $given = $request->validate([
+            'revision' => 'required|integer|min:1',
+            'line' => 'required|string|max:40',
+            'gathered' => 'required|boolean',
+            'grams' => 'present|nullable|numeric|min:0|max:1000000',
+        ], ['grams.min' => 'A weight is 0 or more; 0 means it was left out.']);
+        $row = $this->open($batch);
+        if (! in_array($given['line'], array_map(static fn ($w): string => $w->line, $this->store->sheet($row)->weighings()), true)) {
+            throw new Refused('line', 'This batch has no such line.');
+        }
+        $weighings = [...$row->weighings, $given['line'] => ['gathered' => (bool) $given['gathered'], 'grams' => $given['grams'] === null ? null : (float) $given['grams']]];
+        $row->revise((int) $given['revision'], ['weighings' => $weighings], fn (Batch $b): array => $this->store->view($b));
+
+        return new JsonResponse($this->store->view($row));
+    }
+
+    #[Speaks('Batch', 'FinishAsk', does: 'Close the batch: it becomes a record with a label')]
+    public function finish(int $batch, Request $request): JsonResponse
+    {
+        $given = $request->validate([
+            'revision' => 'required|integer|min:1',
+            'jars' => 'required|integer|min:1|max:10000',
+            'jar_ml' => 'required|numeric|min:1|max:20000',
+            'net_grams' => 'required|numeric|gt:0|max:100000',
+            'note' => 'present|nullable|string|max:2000',
+        ], ['jars.min' => 'At least one jar was filled.', 'net_grams.gt' => 'The net contents of a jar are more than 0 g.']);
+        $row = $this->open($batch);
+        $columns = $this->store->closed($row, (int) $given['jars'], (float) $given['jar_ml'], (float) $given['net_grams'], $given['note'] ?? '');
+        $row->revise((int) $given['revision'], $columns, fn (Batch $b): array => $this->store->view($b));
+
+        return new JsonResponse($this->store->view($row));
+    }
+
+    private function open(int $id): Batch
+    {
+        $row = Batch::query()->findOrFail($id);
+        if ($row->state === 'done') {
+            throw new Refused('state', 'This batch is done. A record is not changed; make it again instead.', 409);
+        }
+
+        return $row;
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use App\Catalogue\StudioCatalogue;
+use App\Formula\Formula;
+use App\Studio\CurrentStudio;
+use App\Support\Refused;
+use Crown\Exchange\FormulaFile;
+use Crown\Formula\Assessment;
+use Crown\Formula\Assessor;
+use Crown\Formula\Formula as Composed;
+use Crown\Make\Actuals;
+use Crown\Make\MakeSheet;
+use Crown\Make\Task;
+use Crown\Make\Weighing;
+use Crown\Papers\Label;
+use DateTimeImmutable;
+use Illuminate\Support\Carbon;
+
+/** Opens, fills and closes batches; every figure is the core's. */
+final class BatchStore
+{
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+    ) {}
+
+    public function open(Formula $formula, string $by, Carbon $on): Batch
+    {
+        if ($this->assess($formula->composed())->subject->composition->counted() === []) {
+            throw new Refused('formula_id', 'This formula has no line with a mass yet, so there is nothing to weigh.');
+        }
+
+        return Batch::query()->create([
+            'formula_id' => $formula->id,
+            'lot_code' => $this->lotCode($on),
+            'title' => $formula->title,
+            'kind' => $formula->kind,
+            'made_on' => $on,
+            'by_name' => $by,
+            'document' => $formula->document,
+            'weighings' => [],
+        ])->refresh();
+    }
+
+    /**
+     * Closes a batch: what was weighed is judged anew and the label worked out; from here on it is a record.
+     *
+     * @return array<string, mixed> the columns to write
+     */
+    public function closed(Batch $batch, int $jars, float $jarMl, float $netGrams, string $note): array
+    {
+        $grams = [];
+        foreach ($this->sheet($batch)->weighings() as $weighing) {
+            $actual = $batch->weighings[$weighing->line]['grams'] ?? null;
+            if ($actual === null) {
+                throw new Refused('weighings', sprintf('%s has not been weighed yet. Weigh it, or enter 0 if it was left out.', $weighing->name));
+            }
+            $grams[$weighing->line] = (float) $actual;
+        }
+        $actual = $this->assess(Actuals::of($batch->composed(), $grams));
+        if ($actual->subject->composition->counted() === []) {
+            throw new Refused('weighings', 'Nothing was weighed, so there is no batch.');
+        }
+        if ($netGrams * $jars > $actual->subject->composition->totalGrams->high + 1.0) {
+            throw new Refused('net_grams', sprintf('%d jars of %g g come to more than the %.0f g that were weighed.', $jars, $netGrams, $actual->subject->composition->totalGrams->best));
+        }
+        $label = new Label($actual, $batch->lot_code, $netGrams, new DateTimeImmutable($batch->made_on->toDateString()), $this->studio->get()->maker);
+
+        return [
+            'state' => 'done',
+            'jars' => $jars,
+            'jar_ml' => $jarMl,
+            'net_grams' => $netGrams,
+            'note' => $note,
+            'best_before' => $label->bestBefore()->format('Y-m-d'),
+            'actual' => json_decode((string) json_encode($actual), true),
+            'label' => self::words($label, $batch->made_on),
+        ];
+    }
+
+    /** @return array<string, mixed> as $defs/Batch */
+    public function view(Batch $batch): array
+    {
+        return [
+            'id' => $batch->id,
+            'revision' => $batch->revision,
+            'lot_code' => $batch->lot_code,
+            'title' => $batch->title,
+            'kind' => $batch->kind,
+            'formula_id' => $batch->formula_id,
+            'state' => $batch->state,
+            'made_on' => $batch->made_on->toDateString(),
+            'by' => $batch->by_name,
+            'jars' => $batch->jars,
+            'jar_ml' => $batch->jar_ml,
+            'net_grams' => $batch->net_grams,
+            'note' => $batch->note,
+            'formula' => FormulaFile::write($batch->composed()),
+            'weighings' => array_map(static fn (Weighing $w): array => self::weighing($w, $batch->weighings[$w->line] ?? ['gathered' => false, 'grams' => null]), $this->sheet($batch)->weighings()),
+            'tasks' => array_map(static fn (Task $t): array => ['act' => $t->act, 'gate' => $t->gate], $this->sheet($batch)->tasks()),
+            'planned' => $this->assess($batch->composed()),
+            'actual' => $batch->actual,
+            'label' => $batch->label,
+        ];
+    }
+
+    public function sheet(Batch $batch): MakeSheet
+    {
+        return new MakeSheet($this->assess($batch->composed()), $this->studio->get()->kitchen()->scaleGrams);
+    }
+
+    private function assess(Composed $formula): Assessment
+    {
+        return Assessor::standard()->assess($formula, $this->catalogue->context());
+    }
+
+    /** The day and a running number: 261124-1. */
+    private function lotCode(Carbon $on): string
+    {
+        $day = $on->format('ymd');
+        $taken = Batch::query()->where('lot_code', 'like', $day.'-%')->pluck('lot_code')->map(static fn (string $c): int => (int) substr($c, 7))->max() ?? 0;
+
+        return sprintf('%s-%d', $day, $taken + 1);
+    }
+
+    /**
+     * @param array{gathered: bool, grams: float|int|null} $state
+     *
+     * @return array<string, mixed>
+     */
+    private static function weighing(Weighing $w, array $state): array
+    {
+        return [
+            'line' => $w->line,
+            'ingredient' => $w->ingredient,
+            'name' => $w->name,
+            'phase' => $w->phase->value,
+            'phase_label' => $w->phase->label(),
+            'target_grams' => round($w->targetGrams, 3),
+            'tolerance_grams' => round($w->toleranceGrams, 3),
+            'gathered' => $state['gathered'],
+            'actual_grams' => $state['grams'],
+            'within' => $state['grams'] === null ? null : $w->isWithin((float) $state['grams']),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function words(Label $label, Carbon $made): array
+    {
+        return [
+            'name' => $label->name(),
+            'ingredients' => $label->ingredients(),
+            'contains' => $label->contains(),
+            'net_grams' => $label->netGrams,
+            'lot' => $label->lot,
+            'made_on' => $made->toDateString(),
+            'best_before' => $label->bestBefore()->format('Y-m-d'),
+            'opened_months' => $label->openedMonths(),
+            'directions' => $label->directions(),
+            'cautions' => $label->cautions(),
+            'maker' => $label->maker,
+        ];
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rhythm;
+
+use App\Head\Head;
+use App\Make\Batch;
+use App\Studio\BelongsToStudio;
+use App\Studio\Revised;
+use Crown\Rhythm\Routine as Plan;
+use DateTimeImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One finished batch used on one head.
+ *
+ * @property int $id
+ * @property int $revision
+ * @property int $head_id
+ * @property int $batch_id
+ * @property string $state patch, running or stopped
+ * @property int $per_week
+ * @property int $weeks
+ * @property float $grams_per_use
+ * @property string $way
+ * @property Carbon $starts_on
+ * @property Head $head
+ * @property Batch $batch
+ * @property \Illuminate\Database\Eloquent\Collection<int, RoutineDay> $days
+ */
+final class Routine extends Model
+{
+    use BelongsToStudio;
+    use Revised;
+
+    protected $guarded = ['id', 'studio_id'];
+
+    protected $casts = ['grams_per_use' => 'float', 'starts_on' => 'date'];
+
+    /** @return BelongsTo<Head, $this> */
+    public function head(): BelongsTo
+    {
+        return $this->belongsTo(Head::class);
+    }
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
+    }
+
+    /** @return HasMany<RoutineDay, $this> */
+    public function days(): HasMany
+    {
+        return $this->hasMany(RoutineDay::class)->orderBy('date')->orderBy('id');
+    }
+
+    public function plan(): Plan
+    {
+        return new Plan(new DateTimeImmutable($this->starts_on->toDateString()), $this->per_week, $this->weeks, $this->grams_per_use, $this->batch->net_grams);
+    }
+}

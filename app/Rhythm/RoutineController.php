@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rhythm;
+
+use App\Formula\Bench;
+use App\Head\Head;
+use App\Make\Batch;
+use App\Support\Pages;
+use App\Support\Refused;
+use App\Support\Speaks;
+use Crown\Formula\Finding;
+use Crown\Rhythm\Act;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+final class RoutineController
+{
+    public function __construct(private readonly Bench $bench) {}
+
+    #[Speaks('RoutineList', does: 'Who uses what, and how often')]
+    public function index(Request $request): JsonResponse
+    {
+        return Pages::answer(Routine::query()->with(['head', 'batch', 'days']), $request, fn (Routine $r): array => $this->view($r, false));
+    }
+
+    #[Speaks('Routine', 'RoutineDraft', 201, 'Plan how a finished batch is used on a head; a patch test comes first')]
+    public function store(Request $request): JsonResponse
+    {
+        $given = $request->validate([
+            'head_id' => 'required|integer',
+            'batch_id' => 'required|integer',
+            'per_week' => 'required|integer|min:1|max:7',
+            'grams_per_use' => 'required|numeric|gt:0|max:500',
+            'starts_on' => 'required|date_format:Y-m-d',
+            'way' => 'present|nullable|string|max:200',
+        ], ['per_week.max' => 'At most 7 applications a week.', 'grams_per_use.gt' => 'An application uses more than 0 g.']);
+        $head = Head::query()->findOrFail((int) $given['head_id']);
+        $batch = Batch::query()->findOrFail((int) $given['batch_id']);
+        if ($batch->state !== 'done') {
+            throw new Refused('batch_id', 'Only a finished batch can be used: finish making it first.');
+        }
+        $routine = DB::transaction(static function () use ($given, $head, $batch): Routine {
+            $routine = Routine::query()->create([...$given, 'way' => $given['way'] ?? '', 'head_id' => $head->id, 'batch_id' => $batch->id])->refresh()->load('batch');
+            foreach ($routine->plan()->days() as $day) {
+                RoutineDay::query()->create(['routine_id' => $routine->id, 'date' => $day->date->format('Y-m-d'), 'act' => $day->act->value]);
+            }
+
+            return $routine;
+        });
+
+        return new JsonResponse($this->found($routine->id), 201);
+    }
+
+    #[Speaks('Routine', does: 'One routine with its days')]
+    public function show(int $routine): JsonResponse
+    {
+        return new JsonResponse($this->found($routine));
+    }
+
+    #[Speaks('Routine', 'RoutineTick', does: 'Tick a day: done, skipped, reacted, or planned again')]
+    public function tick(int $day, Request $request): JsonResponse
+    {
+        $state = $request->validate(['state' => 'required|in:planned,done,skipped,reacted'])['state'];
+        $id = DB::transaction(static function () use ($day, $state): int {
+            $row = RoutineDay::query()->lockForUpdate()->findOrFail($day);
+            $routine = Routine::query()->lockForUpdate()->findOrFail($row->routine_id);
+            self::mayTick($row, $routine, $state);
+            $row->update(['state' => $state]);
+            if ($row->kind() === Act::PatchReading) {
+                $routine->update(['state' => match ($state) {
+                    'done' => 'running',
+                    'reacted' => 'stopped',
+                    default => 'patch',
+                }]);
+            }
+
+            return $routine->id;
+        });
+
+        return new JsonResponse($this->found($id));
+    }
+
+    private static function mayTick(RoutineDay $day, Routine $routine, string $state): void
+    {
+        $act = $day->kind();
+        if ($state === 'reacted' && $act !== Act::PatchReading) {
+            throw new Refused('state', 'A reaction is recorded at the reading of the patch test.');
+        }
+        if ($act === Act::PatchReading && $state === 'done' && ! $routine->days()->where('act', Act::PatchTest->value)->where('state', 'done')->exists()) {
+            throw new Refused('state', 'Tick the patch test itself first; its reading comes 48 hours later.');
+        }
+        if ($act === Act::Application && $state === 'done' && $routine->state !== 'running') {
+            throw new Refused('state', $routine->state === 'stopped'
+                ? 'This routine was stopped because the patch test showed a reaction.'
+                : 'Wait for the patch test: read it first, 48 hours after it was put on.');
+        }
+        if ($state === 'done' && $day->date->isAfter(today())) {
+            throw new Refused('state', 'This day has not come yet.');
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function found(int $id): array
+    {
+        return $this->view(Routine::query()->with(['head', 'batch', 'days'])->findOrFail($id), true);
+    }
+
+    /** @return array<string, mixed> */
+    private function view(Routine $routine, bool $whole): array
+    {
+        $plan = $routine->plan();
+        $best = $routine->batch->best_before;
+
+        return [
+            'id' => $routine->id,
+            'revision' => $routine->revision,
+            'head' => $routine->head->name,
+            'head_id' => $routine->head_id,
+            'product' => $routine->batch->title,
+            'batch_id' => $routine->batch_id,
+            'state' => $routine->state,
+            'per_week' => $routine->per_week,
+            'grams_per_use' => $routine->grams_per_use,
+            'grams_in_jar' => $routine->batch->net_grams,
+            'starts_on' => $routine->starts_on->toDateString(),
+            'empty_on' => $plan->emptyOn()->format('Y-m-d'),
+            'best_before' => $best?->toDateString() ?? '',
+            'worth_making_grams' => $best === null ? 0.0 : $plan->gramsUntil($best->toDateTimeImmutable()),
+            'uses_in_jar' => $plan->usesInJar(),
+            'way' => $routine->way,
+            'days' => $routine->days->map(static fn (RoutineDay $d): array => [
+                'id' => $d->id,
+                'date' => $d->date->toDateString(),
+                'act' => $d->act,
+                'words' => $d->kind()->words($routine->batch->title),
+                'state' => $d->state,
+            ])->all(),
+            'cautions' => [
+                'One new thing at a time: two weeks before the next.',
+                'A change in length cannot be told before about three months, in shedding before six to twelve weeks.',
+                'Sudden or patchy loss, pain, sores or a spreading rash: see a clinician first.',
+            ],
+            'fit' => $whole ? array_values(array_filter(
+                $this->bench->assess($routine->batch->composed(), $routine->head)->findings,
+                static fn (Finding $f): bool => $f->severity->rank() < 2,
+            )) : [],
+        ];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rhythm;
+
+use App\Studio\BelongsToStudio;
+use Crown\Rhythm\Act;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One thing to do for a routine on one day.
+ *
+ * @property int $id
+ * @property int $routine_id
+ * @property Carbon $date
+ * @property string $act
+ * @property string $state planned, done, skipped or reacted
+ * @property Routine $routine
+ */
+final class RoutineDay extends Model
+{
+    use BelongsToStudio;
+
+    protected $guarded = ['id', 'studio_id'];
+
+    protected $casts = ['date' => 'date'];
+
+    /** @return BelongsTo<Routine, $this> */
+    public function routine(): BelongsTo
+    {
+        return $this->belongsTo(Routine::class);
+    }
+
+    public function kind(): Act
+    {
+        return Act::from($this->act);
+    }
+}

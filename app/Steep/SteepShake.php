@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steep;
+
+use App\Studio\BelongsToStudio;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * One day on which a jar was shaken.
+ *
+ * @property int $id
+ * @property int $steep_id
+ * @property Carbon $date
+ */
+final class SteepShake extends Model
+{
+    use BelongsToStudio;
+
+    protected $guarded = ['id', 'studio_id'];
+
+    protected $casts = ['date' => 'date'];
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studio;
+
+use Illuminate\Contracts\Auth\Factory as Auth;
+use LogicException;
+
+/** The studio on whose behalf something is done: that of the signed-in person, or one entered by a command. */
+final class CurrentStudio
+{
+    private ?Studio $entered = null;
+
+    public function __construct(private readonly Auth $auth) {}
+
+    /** Fails closed: without a studio no row can be read or written. */
+    public function get(): Studio
+    {
+        $user = $this->auth->guard('web')->user();
+
+        return $this->entered ?? ($user instanceof User ? $user->studio : throw new LogicException('No studio has been entered.'));
+    }
+
+    /** Works as this studio from here on: for commands, which have no signed-in person. */
+    public function enter(Studio $studio): void
+    {
+        $this->entered = $studio;
+    }
+
+    public function leave(): void
+    {
+        $this->entered = null;
+    }
+}

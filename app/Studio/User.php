@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studio;
+
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * @property int $id
+ * @property int $studio_id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property Studio $studio
+ */
+final class User extends Authenticatable
+{
+    protected $guarded = ['id'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected $casts = ['password' => 'hashed'];
+
+    /** @return BelongsTo<Studio, $this> */
+    public function studio(): BelongsTo
+    {
+        return $this->belongsTo(Studio::class);
+    }
+}

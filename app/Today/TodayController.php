@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today;
+
+use App\Catalogue\StudioCatalogue;
+use App\Make\Batch;
+use App\Rhythm\Routine;
+use App\Rhythm\RoutineDay;
+use App\Steep\Steep;
+use App\Steep\SteepShake;
+use App\Steep\SteepStore;
+use App\Support\Speaks;
+use Crown\Rhythm\Act;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Carbon;
+
+/** What needs hands now, and the shelf of what is under way. */
+final class TodayController
+{
+    /** Older applications that were never ticked are past doing. */
+    private const DAYS_BACK = 3;
+
+    #[Speaks('Today', does: 'What needs hands now')]
+    public function __invoke(StudioCatalogue $catalogue): JsonResponse
+    {
+        $today = today();
+        [$steepItems, $steepShelf] = $this->steeps($catalogue, $today);
+        [$routineItems, $routineShelf] = $this->routines($today);
+        $items = [...$steepItems, ...$this->batches(), ...$routineItems];
+        usort($items, static fn (array $a, array $b): int => [$a['date'], $a['words']] <=> [$b['date'], $b['words']]);
+
+        return new JsonResponse(['date' => $today->toDateString(), 'items' => $items, 'shelf' => [...$steepShelf, ...$routineShelf]]);
+    }
+
+    /** @return array{list<array<string, mixed>>, list<array<string, mixed>>} */
+    private function steeps(StudioCatalogue $catalogue, Carbon $today): array
+    {
+        $items = $shelf = [];
+        $all = $catalogue->get();
+        foreach (Steep::query()->with('shakes')->where('state', 'running')->orderBy('started_on')->limit(200)->get() as $steep) {
+            $plan = SteepStore::plan($steep, $all);
+            $place = '/steeps/'.$steep->id;
+            $strain = $plan->strainDay()->format('Y-m-d');
+            $stop = $plan->stopShaking()->format('Y-m-d');
+            if ($today->toDateString() >= $strain) {
+                $items[] = self::item('strain', $steep->id, $strain, $strain < $today->toDateString(), sprintf('Strain %s.', $steep->name), $place);
+            } elseif ($today->toDateString() === $stop && ! $plan->method->isHeated()) {
+                $items[] = self::item('stop-shaking', $steep->id, $stop, false, sprintf('Leave %s to settle from today: no more shaking.', $steep->name), $place);
+            } elseif ($steep->shaken_daily && $today->toDateString() < $stop && ! $steep->shakes->contains(static fn (SteepShake $s): bool => $s->date->isSameDay($today))) {
+                $items[] = self::item('shake', $steep->id, $today->toDateString(), false, sprintf('Shake %s.', $steep->name), $place, [
+                    'url' => '/api/steeps/'.$steep->id.'/shakes',
+                    'body' => ['date' => $today->toDateString(), 'done' => true],
+                ]);
+            }
+            $day = max(0, (int) $steep->started_on->diffInDays($today, false));
+            $shelf[] = [
+                'name' => $steep->name,
+                'place' => $place,
+                'kind' => 'steep',
+                'from' => $steep->started_on->toDateString(),
+                'to' => $strain,
+                'fill' => min(1.0, $day / max(1, $plan->method->days())),
+                'words' => sprintf('day %d of %d', min($day, $plan->method->days()), $plan->method->days()),
+                'matter' => 'plant',
+            ];
+        }
+
+        return [$items, $shelf];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function batches(): array
+    {
+        return array_values(Batch::query()->where('state', 'open')->orderBy('made_on')->limit(50)->get(['id', 'title', 'lot_code', 'made_on'])
+            ->map(static fn (Batch $b): array => self::item('batch', $b->id, $b->made_on->toDateString(), false, sprintf('Finish making %s (lot %s).', $b->title, $b->lot_code), '/make/'.$b->id))
+            ->all());
+    }
+
+    /** @return array{list<array<string, mixed>>, list<array<string, mixed>>} */
+    private function routines(Carbon $today): array
+    {
+        $items = $shelf = [];
+        $due = RoutineDay::query()->with(['routine.head', 'routine.batch'])->where('state', 'planned')
+            ->whereBetween('date', [$today->copy()->subDays(self::DAYS_BACK)->toDateString(), $today->toDateString()])
+            ->orderBy('date')->limit(200)->get();
+        foreach ($due as $day) {
+            $waits = $day->kind() === Act::Application && $day->routine->state !== 'running';
+            if ($waits || $day->routine->state === 'stopped') {
+                continue;
+            }
+            $words = sprintf('%s: %s', $day->routine->head->name, lcfirst($day->kind()->words($day->routine->batch->title)));
+            $items[] = self::item($day->act, $day->id, $day->date->toDateString(), $day->date->isBefore($today), $words, '/rhythm/'.$day->routine_id,
+                $day->kind() === Act::PatchReading ? null : ['url' => '/api/routine-days/'.$day->id, 'body' => ['state' => 'done']]);
+        }
+        foreach (Routine::query()->with(['head', 'batch'])->where('state', 'running')->orderBy('id')->limit(50)->get() as $routine) {
+            $empty = $routine->plan()->emptyOn()->format('Y-m-d');
+            $span = max(1, (int) $routine->starts_on->diffInDays($empty, false));
+            $shelf[] = [
+                'name' => sprintf('%s, %s', $routine->batch->title, $routine->head->name),
+                'place' => '/rhythm/'.$routine->id,
+                'kind' => 'routine',
+                'from' => $routine->starts_on->toDateString(),
+                'to' => $empty,
+                'fill' => 1.0 - min(1.0, max(0.0, $routine->starts_on->diffInDays($today, false) / $span)),
+                'words' => sprintf('empty on %s', Carbon::parse($empty)->format('j M')),
+                'matter' => 'liquid',
+            ];
+        }
+
+        return [$items, $shelf];
+    }
+
+    /**
+     * @param array<string, mixed>|null $tick
+     *
+     * @return array<string, mixed>
+     */
+    private static function item(string $kind, int $id, string $date, bool $overdue, string $words, string $place, ?array $tick = null): array
+    {
+        return ['key' => $kind.'-'.$id, 'date' => $date, 'overdue' => $overdue, 'words' => $words, 'kind' => $kind, 'place' => $place, 'tick' => $tick];
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Support\AnswerErrors;
+use App\Support\SecurityHeaders;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        // What a maker types is kept to the letter; a half-written amount is an amount, not nothing.
+        $middleware->trimStrings(except: [static fn (): bool => true]);
+        $middleware->convertEmptyStringsToNull(except: [static fn (): bool => true]);
+        // Same origin only: nothing of ours is called from another site.
+        $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->statefulApi();
+        $middleware->redirectGuestsTo('/sign-in');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        AnswerErrors::register($exceptions);
+    })
+    ->create();

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'lifetime' => (int) env('SESSION_LIFETIME', 10080),
+    'expire_on_close' => false,
+    'encrypt' => false,
+    'table' => 'sessions',
+    'lottery' => [2, 100],
+    'cookie' => 'honest_crown_session',
+    'path' => '/',
+    'domain' => null,
+    // Behind TLS the web server sets this; on loopback there is none.
+    'secure' => env('SESSION_SECURE_COOKIE', false),
+    'http_only' => true,
+    'same_site' => 'lax',
+    'serialization' => 'json',
+];

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Catalogue\IngredientController;
+use App\Formula\EvaluationController;
+use App\Formula\FormulaController;
+use App\Head\HeadController;
+use App\Make\BatchController;
+use App\Pantry\LotController;
+use App\Papers\LabelController;
+use App\Rhythm\RoutineController;
+use App\Steep\SteepController;
+use App\Studio\SessionController;
+use App\Support\Idempotent;
+use App\Today\TodayController;
+use Illuminate\Support\Facades\Route;
+
+Route::pattern('formula', '[0-9]{1,18}');
+Route::pattern('head', '[0-9]{1,18}');
+Route::pattern('steep', '[0-9]{1,18}');
+Route::pattern('batch', '[0-9]{1,18}');
+Route::pattern('routine', '[0-9]{1,18}');
+Route::pattern('day', '[0-9]{1,18}');
+
+Route::controller(SessionController::class)->group(function (): void {
+    Route::get('session', 'show')->name('session.show');
+    Route::post('sign-in', 'signIn')->middleware('throttle:sign-in')->name('session.sign-in');
+    Route::post('demo', 'demo')->middleware('throttle:30,1')->name('session.demo');
+});
+
+Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
+    Route::controller(SessionController::class)->group(function (): void {
+        Route::post('sign-out', 'signOut')->name('session.sign-out');
+        Route::put('password', 'password')->middleware('throttle:10,1')->name('session.password');
+        Route::put('studio', 'update')->name('studio.update');
+    });
+    Route::get('today', TodayController::class)->name('today');
+    Route::get('ingredients', [IngredientController::class, 'index'])->name('ingredients.index');
+    Route::get('ingredients/{ingredient}', [IngredientController::class, 'show'])->name('ingredients.show');
+    Route::controller(EvaluationController::class)->group(function (): void {
+        Route::post('evaluate', 'evaluate')->name('evaluate');
+        Route::post('cure', 'cure')->name('cure');
+        Route::post('read', 'read')->name('read');
+    });
+    Route::controller(FormulaController::class)->group(function (): void {
+        Route::get('formulas', 'index')->name('formulas.index');
+        Route::post('formulas', 'store')->name('formulas.store');
+        Route::get('formulas/{formula}', 'show')->name('formulas.show');
+        Route::put('formulas/{formula}', 'update')->name('formulas.update');
+        Route::delete('formulas/{formula}', 'destroy')->name('formulas.destroy');
+        Route::post('formulas/{formula}/restore', 'restore')->name('formulas.restore');
+        Route::post('formulas/{formula}/versions', 'keep')->name('formulas.keep');
+    });
+    Route::controller(HeadController::class)->group(function (): void {
+        Route::get('heads', 'index')->name('heads.index');
+        Route::post('heads', 'store')->name('heads.store');
+        Route::get('heads/{head}', 'show')->name('heads.show');
+        Route::put('heads/{head}', 'update')->name('heads.update');
+        Route::delete('heads/{head}', 'destroy')->name('heads.destroy');
+    });
+    Route::controller(SteepController::class)->group(function (): void {
+        Route::get('steeps', 'index')->name('steeps.index');
+        Route::post('steeps/plan', 'plan')->name('steeps.plan');
+        Route::post('steeps', 'store')->name('steeps.store');
+        Route::get('steeps/{steep}', 'show')->name('steeps.show');
+        Route::put('steeps/{steep}/shakes', 'shake')->name('steeps.shake');
+        Route::post('steeps/{steep}/strain', 'strain')->name('steeps.strain');
+    });
+    Route::get('lots', [LotController::class, 'index'])->name('lots.index');
+    Route::controller(BatchController::class)->group(function (): void {
+        Route::get('batches', 'index')->name('batches.index');
+        Route::post('batches', 'store')->name('batches.store');
+        Route::get('batches/{batch}', 'show')->name('batches.show');
+        Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
+        Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
+    });
+    Route::get('batches/{batch}/label.pdf', [LabelController::class, 'pdf'])->name('batches.label');
+    Route::controller(RoutineController::class)->group(function (): void {
+        Route::get('routines', 'index')->name('routines.index');
+        Route::post('routines', 'store')->name('routines.store');
+        Route::get('routines/{routine}', 'show')->name('routines.show');
+        Route::put('routine-days/{day}', 'tick')->name('routines.tick');
+    });
+});
