@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
+import CommandLine from './ui/CommandLine.vue';
+import KeysHelp from './ui/KeysHelp.vue';
+import NoticeBar from './ui/NoticeBar.vue';
+import MatterPatterns from './jar/MatterPatterns.vue';
+import { onKey, useActs } from './ui/acts';
+import { useSession } from './ui/session';
+import { theme, turnTheme } from './ui/theme';
+
+const places = [
+    ['today', 'Today'],
+    ['formulas', 'Formulas'],
+    ['steeps', 'Steeps'],
+    ['make', 'Make'],
+    ['pantry', 'Pantry'],
+    ['heads', 'Heads'],
+    ['rhythm', 'Rhythm'],
+    ['papers', 'Papers'],
+] as const;
+
+const session = useSession();
+const route = useRoute();
+const router = useRouter();
+const finding = ref(false);
+const helping = ref(false);
+const inside = computed(() => session.signedIn && route.name !== 'sign-in');
+
+function here(name: string): boolean {
+    return name === 'today' ? route.path === '/' : route.path.startsWith(`/${name}`);
+}
+
+useActs([
+    { label: 'Go to today', key: 't', run: () => void router.push('/') },
+    { label: 'Go to formulas', key: 'f', run: () => void router.push('/formulas') },
+    { label: 'Paste a recipe', key: 'p', run: () => void router.push('/formulas/paste') },
+    { label: 'Start a steep', key: 's', run: () => void router.push('/steeps/start') },
+    { label: 'Describe a head', key: 'h', run: () => void router.push('/heads/new') },
+    { label: 'Make or see batches', key: 'm', run: () => void router.push('/make') },
+    { label: 'Light or dark', key: 'd', run: turnTheme },
+    { label: 'Show the keys', key: '?', run: () => (helping.value = true) },
+]);
+
+function keys(event: KeyboardEvent): void {
+    if (!inside.value) return;
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        finding.value = true;
+        return;
+    }
+    onKey(event);
+}
+onMounted(() => window.addEventListener('keydown', keys));
+onBeforeUnmount(() => window.removeEventListener('keydown', keys));
+</script>
+
+<template>
+    <MatterPatterns />
+    <RouterView v-if="!inside" />
+    <div v-else class="min-h-screen md:grid md:grid-cols-[8.5rem_1fr]">
+        <a href="#place" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-raised focus:p-3">Skip to the place</a>
+        <nav aria-label="Places" class="no-print border-rule flex flex-col md:sticky md:top-0 md:h-screen md:border-r">
+            <RouterLink
+                to="/"
+                class="text-ink hidden px-4 pt-4 pb-5 font-head text-[19px] leading-[1.05] font-extrabold no-underline md:block"
+            >
+                Honest
+                <br />
+                Crown
+            </RouterLink>
+            <ul class="flex overflow-x-auto md:block md:overflow-visible">
+                <li v-for="[name, word] in places" :key="name">
+                    <RouterLink
+                        :to="name === 'today' ? '/' : `/${name}`"
+                        :aria-current="here(name) ? 'page' : undefined"
+                        class="block px-4 py-3 font-head text-[17px] no-underline md:py-1.5"
+                        :class="here(name) ? 'text-lead font-bold rail-here' : 'text-ink'"
+                    >
+                        {{ word }}
+                    </RouterLink>
+                </li>
+            </ul>
+            <div class="mt-auto hidden px-4 pb-4 text-[13px] md:block">
+                <RouterLink to="/studio" class="text-quiet block">{{ session.studio?.name ?? 'Studio' }}</RouterLink>
+                <button type="button" class="text-quiet mt-1 underline underline-offset-2" @click="turnTheme">
+                    {{ theme === 'dark' ? 'Light' : 'Dark' }}
+                </button>
+            </div>
+        </nav>
+        <div class="min-w-0">
+            <header class="no-print flex items-center gap-3 px-4 pt-3 md:px-6">
+                <button type="button" class="border-rule text-quiet flex-1 border-b py-1.5 text-left" @click="finding = true">
+                    Find or do anything
+                    <kbd class="ml-2 hidden text-[12px] md:inline">Ctrl K</kbd>
+                </button>
+                <button type="button" class="act-quiet" aria-label="Show the keys" @click="helping = true">?</button>
+                <RouterLink to="/studio" class="act-quiet md:hidden">Studio</RouterLink>
+            </header>
+            <main id="place" tabindex="-1" class="px-4 pt-4 pb-10 outline-none md:px-6">
+                <RouterView :key="route.path" />
+            </main>
+        </div>
+        <CommandLine v-model:open="finding" />
+        <KeysHelp v-model:open="helping" />
+        <NoticeBar />
+    </div>
+</template>
+
+<style scoped>
+.rail-here {
+    box-shadow: inset 4px 0 0 var(--lead);
+}
+@media (max-width: 767px) {
+    .rail-here {
+        box-shadow: inset 0 -3px 0 var(--lead);
+    }
+}
+</style>

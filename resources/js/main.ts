@@ -1,0 +1,22 @@
+import '../css/app.css';
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { Problem } from './api/client';
+import { router } from './router';
+import { applyTheme } from './ui/theme';
+
+applyTheme();
+
+const client = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 5_000,
+            refetchOnWindowFocus: true,
+            retry: (count, error) => count < 3 && error instanceof Problem && error.passes,
+        },
+    },
+});
+
+createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: client }).use(router).mount('#app');

@@ -1,0 +1,332 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask, onceKey, type Schemas } from '../../api/client';
+import JarView from '../../jar/JarView.vue';
+import TextureRibbon from '../../jar/TextureRibbon.vue';
+import { useActs } from '../../ui/acts';
+import { tell, tellProblem } from '../../ui/notice';
+import { AUDIENCES, KINDS, num, sayMonths, shortDate } from '../../ui/words';
+import FindingsList from './FindingsList.vue';
+import LinesTable from './LinesTable.vue';
+import { useBench } from './useBench';
+
+const props = defineProps<{ page: Schemas['FormulaPage'] }>();
+const emit = defineEmits<{ gone: [] }>();
+const bench = useBench(props.page);
+const { formula, assessment, status, versions, canUndo, canRedo, theirs, refusal, headId } = bench;
+const router = useRouter();
+const client = useQueryClient();
+const lit = ref('');
+const note = ref('');
+const lines = ref<InstanceType<typeof LinesTable> | null>(null);
+const heads = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
+
+const PHASE_ORDER = ['melt', 'water', 'warm', 'cool-down', 'whip-in'];
+const bands = computed(() =>
+    [...assessment.value.lines]
+        .sort((a, b) => PHASE_ORDER.indexOf(a.phase) - PHASE_ORDER.indexOf(b.phase))
+        .map((l) => ({ id: l.id, name: l.name, percent: l.shown_percent, matter: l.matter })),
+);
+const jarWords = computed(
+    () =>
+        `A jar cut open: ${
+            bands.value
+                .filter((b) => b.percent > 0)
+                .map((b) => `${b.name} ${b.percent} %`)
+                .join(', ') || 'empty'
+        }.`,
+);
+const saved = computed(
+    () =>
+        ({
+            saved: 'Saved',
+            waiting: 'Not saved yet',
+            saving: 'Saving…',
+            away: 'Not saved yet: the application does not answer. It is tried again by itself.',
+            overtaken: 'Not saved: someone changed this formula',
+            refused: 'Not saved: see below',
+        })[status.value],
+);
+const count = (severity: string): number => assessment.value.findings.filter((f) => f.severity === severity).length;
+
+const sizeMode = computed(() => formula.value.size.mode);
+function setSize(mode: string): void {
+    bench.edit('size', (draft) => {
+        draft.size =
+            mode === 'mass'
+                ? { mode: 'mass', grams: Math.max(1, Math.round(assessment.value.total_grams.best) || 100) }
+                : mode === 'jars'
+                  ? { mode: 'jars', jars: 4, millilitres: 100, overfill: 0.03, loss: 0.04 }
+                  : { mode: 'as-written' };
+    });
+}
+function setNumber(field: 'grams' | 'jars' | 'millilitres', event: Event): void {
+    const value = Number((event.target as HTMLInputElement).value);
+    if (!Number.isFinite(value) || value <= 0) return;
+    bench.edit(`size ${field}`, (draft) => (draft.size[field] = field === 'jars' ? Math.max(1, Math.round(value)) : value));
+}
+function setText(field: 'title' | 'kind' | 'audience', value: string): void {
+    bench.edit(field, (draft) => Object.assign(draft, { [field]: value }));
+}
+
+async function make(): Promise<void> {
+    if (!(await bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
+    try {
+        const batch = await ask<'Batch'>('POST', '/api/batches', { formula_id: props.page.id }, { key: onceKey() });
+        await client.invalidateQueries({ queryKey: ['batches'] });
+        await router.push(`/make/${batch.id}`);
+    } catch (e) {
+        tellProblem(e);
+    }
+}
+async function keep(): Promise<void> {
+    await bench.keep(note.value);
+    note.value = '';
+}
+async function putAway(): Promise<void> {
+    await bench.flush();
+    try {
+        await ask('DELETE', `/api/formulas/${props.page.id}`);
+        emit('gone');
+        await router.push('/formulas');
+        tell(`"${formula.value.title}" was put away.`, {
+            undo: () =>
+                void ask('POST', `/api/formulas/${props.page.id}/restore`)
+                    .then(() => client.invalidateQueries({ queryKey: ['formulas'] }))
+                    .catch(tellProblem),
+        });
+    } catch (e) {
+        tellProblem(e);
+    }
+}
+function back(version: Schemas['VersionRow']): void {
+    bench.replace(version.formula, `version ${version.number}`);
+    tell(`Version ${version.number} is back on the bench.`, { undo: bench.undo });
+}
+useActs([
+    { label: 'Make this formula', key: 'b', run: () => void make() },
+    { label: 'Add a line', key: 'a', run: () => void lines.value?.add() },
+    { label: 'Undo', key: 'u', run: bench.undo },
+    { label: 'Redo', key: 'r', run: bench.redo },
+]);
+</script>
+
+<template>
+    <div>
+        <div class="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+            <div class="min-w-0 flex-1">
+                <input
+                    class="bare -ml-1.5 font-head !text-[28px] leading-none font-bold"
+                    :value="formula.title"
+                    aria-label="Title"
+                    maxlength="200"
+                    @input="setText('title', ($event.target as HTMLInputElement).value)"
+                />
+                <h1 class="sr-only">{{ formula.title }}</h1>
+                <p class="quiet pl-px text-[13px]" role="status">{{ saved }}</p>
+            </div>
+            <div class="no-print flex items-center">
+                <button type="button" class="act-quiet" :disabled="!canUndo" @click="bench.undo">Undo</button>
+                <button type="button" class="act-quiet" :disabled="!canRedo" @click="bench.redo">Redo</button>
+                <button type="button" class="act-quiet" @click="putAway">Put away</button>
+                <button type="button" class="act ml-2" @click="make">Make it</button>
+            </div>
+        </div>
+
+        <div v-if="theirs" role="alert" class="bg-caution-wash mb-4 rounded p-3">
+            <p class="font-semibold">Someone changed this formula since you opened it. Yours is kept on this screen.</p>
+            <button type="button" class="act-quiet" @click="bench.takeTheirs">Take theirs (undo brings yours back)</button>
+            <button type="button" class="act-quiet" @click="bench.keepMine">Keep mine over theirs</button>
+        </div>
+        <p v-if="refusal" role="alert" class="said-stop mb-3 font-semibold">{{ refusal }}</p>
+
+        <div class="grid gap-x-6 gap-y-6 lg:grid-cols-[190px_minmax(0,1fr)] xl:grid-cols-[190px_minmax(0,1fr)_292px]">
+            <div>
+                <JarView :bands="bands" :label="jarWords" :lit="lit" @light="lit = $event" />
+                <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-[14px]">
+                    <dt class="quiet">Water</dt>
+                    <dd :class="assessment.water_class === 'D' ? 'said-stop font-semibold' : ''">
+                        {{ assessment.water_label }} ({{ assessment.water_class }})
+                    </dd>
+                    <dt class="quiet">Keeps</dt>
+                    <dd :title="assessment.life_reasons.join(' ')">
+                        <span class="fig fig-estimated">{{ sayMonths(assessment.life_months.best) }}</span>
+                    </dd>
+                    <dt class="quiet">Weight</dt>
+                    <dd>
+                        <span class="fig fig-estimated">
+                            {{ assessment.weight_index > 0 ? num(assessment.weight_index, 1) : 'cannot tell' }}
+                        </span>
+                        <span class="unit">of 5</span>
+                    </dd>
+                    <dt class="quiet">Scent</dt>
+                    <dd>
+                        <span class="fig fig-estimated">{{ num(assessment.essential_oil_percent.best) }}</span>
+                        <span class="unit">
+                            %, may be {{ num(assessment.essential_oil_percent.high) }} of {{ num(assessment.essential_oil_ceiling) }}
+                        </span>
+                    </dd>
+                </dl>
+            </div>
+
+            <div class="min-w-0">
+                <div class="mb-3 grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
+                    <label>
+                        <span class="label">Product</span>
+                        <select class="field" :value="formula.kind" @change="setText('kind', ($event.target as HTMLSelectElement).value)">
+                            <option v-for="(word, kind) in KINDS" :key="kind" :value="kind">{{ word }}</option>
+                        </select>
+                    </label>
+                    <label>
+                        <span class="label">For</span>
+                        <select
+                            class="field"
+                            :value="formula.audience"
+                            @change="setText('audience', ($event.target as HTMLSelectElement).value)"
+                        >
+                            <option v-for="(word, audience) in AUDIENCES" :key="audience" :value="audience">{{ word }}</option>
+                        </select>
+                    </label>
+                    <label>
+                        <span class="label">On the head of</span>
+                        <select
+                            class="field"
+                            :value="headId ?? ''"
+                            @change="bench.chooseHead(Number(($event.target as HTMLSelectElement).value) || null)"
+                        >
+                            <option value="">nobody in particular</option>
+                            <option v-for="head in heads.data.value?.items ?? []" :key="head.id" :value="head.id">{{ head.name }}</option>
+                        </select>
+                    </label>
+                    <div>
+                        <label>
+                            <span class="label">Batch size</span>
+                            <select class="field" :value="sizeMode" @change="setSize(($event.target as HTMLSelectElement).value)">
+                                <option value="as-written">as written</option>
+                                <option value="mass">a mass</option>
+                                <option value="jars">jars to fill</option>
+                            </select>
+                        </label>
+                        <div v-if="sizeMode !== 'as-written'" class="mt-1 flex items-center gap-1.5">
+                            <template v-if="sizeMode === 'mass'">
+                                <input
+                                    class="field"
+                                    type="number"
+                                    min="1"
+                                    step="any"
+                                    :value="formula.size.grams"
+                                    aria-label="Batch mass in grams"
+                                    @input="setNumber('grams', $event)"
+                                />
+                                <span class="unit">g</span>
+                            </template>
+                            <template v-else>
+                                <input
+                                    class="field"
+                                    type="number"
+                                    min="1"
+                                    :value="formula.size.jars"
+                                    aria-label="How many jars"
+                                    @input="setNumber('jars', $event)"
+                                />
+                                <span>×</span>
+                                <input
+                                    class="field"
+                                    type="number"
+                                    min="1"
+                                    step="any"
+                                    :value="formula.size.millilitres"
+                                    aria-label="Millilitres in a jar"
+                                    @input="setNumber('millilitres', $event)"
+                                />
+                                <span class="unit">ml</span>
+                            </template>
+                        </div>
+                    </div>
+                </div>
+                <p class="no-print mb-3 flex flex-wrap gap-x-5 text-[14px]">
+                    <label class="inline-flex items-center gap-2">
+                        <input
+                            type="checkbox"
+                            :checked="formula.wet_use"
+                            @change="bench.edit('wet', (d) => (d.wet_use = ($event.target as HTMLInputElement).checked))"
+                        />
+                        Meets wet fingers or a shower
+                    </label>
+                    <label class="inline-flex items-center gap-2">
+                        <input
+                            type="checkbox"
+                            :checked="formula.for_sale"
+                            @change="bench.edit('sale', (d) => (d.for_sale = ($event.target as HTMLInputElement).checked))"
+                        />
+                        For sale (local law is yours to check first)
+                    </label>
+                </p>
+                <LinesTable ref="lines" :bench="bench" :lit="lit" @light="lit = $event" />
+            </div>
+
+            <section aria-label="Findings" class="lg:col-span-2 xl:col-span-1">
+                <h2 class="mb-2">
+                    Findings
+                    <span class="quiet text-[14px] font-normal">
+                        {{ count('stop') }} stop, {{ count('caution') }} caution, {{ count('note') }} note
+                    </span>
+                </h2>
+                <div
+                    class="xl:max-h-[calc(100vh-19rem)] xl:overflow-y-auto xl:pr-2"
+                    tabindex="0"
+                    role="group"
+                    aria-label="Findings, worst first"
+                >
+                    <FindingsList :findings="assessment.findings" :preview="bench.preview" @cure="bench.cure" @light="lit = $event" />
+                </div>
+            </section>
+        </div>
+
+        <div class="bg-ground border-rule mt-4 border-t pt-2 pb-1 xl:sticky xl:bottom-0 xl:z-10">
+            <TextureRibbon :assessment="assessment" />
+        </div>
+
+        <div class="mt-8 grid gap-8 md:grid-cols-2">
+            <section>
+                <h2>Kept versions</h2>
+                <form class="no-print mt-2 flex gap-2" @submit.prevent="keep">
+                    <input
+                        v-model="note"
+                        class="field"
+                        maxlength="300"
+                        aria-label="What changed"
+                        placeholder="What changed, in your words"
+                    />
+                    <button class="act shrink-0">Keep this</button>
+                </form>
+                <ol class="mt-3">
+                    <li v-for="version in versions" :key="version.id" class="row-line flex items-baseline justify-between gap-3 py-1.5">
+                        <span>
+                            <strong>{{ version.number }}</strong>
+                            {{ version.note || 'without a note' }}
+                        </span>
+                        <span class="quiet shrink-0 text-[13px]">
+                            {{ shortDate(version.kept_at) }}
+                            <button type="button" class="act-quiet" @click="back(version)">Bring back</button>
+                        </span>
+                    </li>
+                </ol>
+                <p v-if="versions.length === 0" class="quiet mt-2">No version is kept yet. Keep one before you try something.</p>
+            </section>
+            <section>
+                <h2>Method</h2>
+                <ol v-if="formula.steps.length > 0" class="mt-2 list-decimal space-y-1 pl-5">
+                    <li v-for="(step, i) in formula.steps" :key="i">{{ step.text }}</li>
+                </ol>
+                <p v-else class="quiet mt-2">No steps were written. "Make it" works them out from the phases.</p>
+                <h2 class="mt-5">Why it keeps so long</h2>
+                <ol class="mt-2 list-decimal space-y-1 pl-5">
+                    <li v-for="reason in assessment.life_reasons" :key="reason">{{ reason }}</li>
+                </ol>
+            </section>
+        </div>
+    </div>
+</template>

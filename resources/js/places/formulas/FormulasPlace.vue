@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask, onceKey } from '../../api/client';
+import JarView from '../../jar/JarView.vue';
+import { useActs } from '../../ui/acts';
+import { tellProblem } from '../../ui/notice';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { KINDS, sayDate, sayMonths } from '../../ui/words';
+
+const router = useRouter();
+const wanted = ref('');
+const query = useInfiniteQuery({
+    queryKey: ['formulas', wanted],
+    queryFn: ({ pageParam }) => ask<'FormulaList'>('GET', `/api/formulas?q=${encodeURIComponent(wanted.value)}&cursor=${pageParam}`),
+    initialPageParam: '',
+    getNextPageParam: (last) => last.next ?? undefined,
+    placeholderData: keepPreviousData,
+});
+const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? []);
+
+async function fresh(): Promise<void> {
+    try {
+        const page = await ask<'FormulaPage'>(
+            'POST',
+            '/api/formulas',
+            {
+                formula: {
+                    format: 'honest-crown/formula',
+                    title: 'New formula',
+                    kind: 'hair-oil',
+                    audience: 'adult-leave-on',
+                    wet_use: false,
+                    for_sale: false,
+                    storage_c: 20,
+                    size: { mode: 'as-written' },
+                    lines: [{ id: 'l1', ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }],
+                    steps: [],
+                    notes: '',
+                },
+                head_id: null,
+            },
+            { key: onceKey() },
+        );
+        await query.refetch();
+        await router.push(`/formulas/${page.id}`);
+    } catch (e) {
+        tellProblem(e);
+    }
+}
+useActs([{ label: 'New formula', key: 'n', run: () => void fresh() }]);
+</script>
+
+<template>
+    <div>
+        <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
+            <h1>Formulas</h1>
+            <div class="flex items-center gap-1">
+                <button type="button" class="act-quiet" @click="fresh">New, from nothing</button>
+                <RouterLink to="/formulas/paste" class="act">Paste a recipe</RouterLink>
+            </div>
+        </div>
+        <label class="mb-3 block max-w-md">
+            <span class="label">Find by title or ingredient</span>
+            <input v-model="wanted" type="search" class="field" maxlength="80" />
+        </label>
+        <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="your formulas" @again="query.refetch">
+            <ul>
+                <li v-for="row in rows" :key="row.id" class="row-line">
+                    <RouterLink
+                        :to="`/formulas/${row.id}`"
+                        class="text-ink grid grid-cols-[44px_1fr] items-center gap-x-4 py-2.5 no-underline hover:bg-lead-wash sm:grid-cols-[44px_minmax(0,1fr)_13rem_9rem_10rem]"
+                    >
+                        <JarView
+                            small
+                            :width="34"
+                            :height="52"
+                            :bands="row.bands.map((b, i) => ({ id: String(i), name: '', ...b }))"
+                            :label="`Jar of ${row.title}`"
+                        />
+                        <span>
+                            <span class="font-head text-[18px] leading-tight font-semibold">{{ row.title }}</span>
+                            <span class="quiet block text-[13px]">
+                                {{ KINDS[row.kind] }}, {{ row.lines }} {{ row.lines === 1 ? 'line' : 'lines' }}, touched
+                                {{ sayDate(row.updated_at) }}
+                            </span>
+                        </span>
+                        <span class="hidden sm:block">{{ row.texture }}</span>
+                        <span class="hidden sm:block">
+                            <span class="quiet text-[13px]">keeps</span>
+                            {{ sayMonths(row.life_months) }}
+                        </span>
+                        <span class="hidden text-right sm:block">
+                            <span v-if="row.stops > 0" class="said-stop font-semibold">{{ row.stops }} to stop for</span>
+                            <span v-else-if="row.cautions > 0" class="said-caution font-semibold">{{ row.cautions }} to decide</span>
+                            <span v-else class="text-good font-semibold">in order</span>
+                        </span>
+                    </RouterLink>
+                </li>
+            </ul>
+            <button v-if="query.hasNextPage.value" type="button" class="act-quiet mt-3" @click="query.fetchNextPage()">Show more</button>
+            <div v-if="rows.length === 0" class="mt-6 max-w-prose">
+                <template v-if="wanted">
+                    <p>No formula has "{{ wanted }}" in its title or lines.</p>
+                    <button type="button" class="act-quiet -ml-2.5" @click="wanted = ''">Show all</button>
+                </template>
+                <template v-else>
+                    <p>A formula is what a recipe truly is: shares, texture, how long it keeps, and what speaks against it.</p>
+                    <p class="mt-2">
+                        Paste one as you have it, spoons, drops and all, for example "180 g shea butter, 3 tbsp jojoba oil, 12 drops
+                        lavender".
+                    </p>
+                </template>
+            </div>
+        </WaitOrProblem>
+    </div>
+</template>

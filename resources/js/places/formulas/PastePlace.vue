@@ -1,0 +1,261 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { useQueryClient } from '@tanstack/vue-query';
+import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { tellProblem } from '../../ui/notice';
+import { fixed, KINDS, num } from '../../ui/words';
+import FindingsList from './FindingsList.vue';
+import IngredientPick from './IngredientPick.vue';
+
+const KEPT = 'pasted-recipe';
+const EXAMPLE = `Sunday scalp oil
+1/2 cup jojoba oil
+3 heaped tbsp casto oil
+a few drops of rosemary essential oil
+1 tsp vitamin e
+
+Method
+Stir together without heat. Pour into a dropper bottle.`;
+
+interface Settled {
+    ingredient: string;
+    name: string;
+    form: string;
+    phase: Schemas['FormulaLine']['phase'];
+}
+
+const router = useRouter();
+const client = useQueryClient();
+const text = ref(sessionStorage.getItem(KEPT) ?? '');
+const answer = shallowRef<Schemas['ReadAnswer'] | null>(null);
+const judged = shallowRef<Schemas['Assessment'] | null>(null);
+const problem = ref('');
+// What the maker settled, by the text of the line, so that it outlives further typing.
+const settled = ref<Record<string, Settled>>({});
+const amounts = ref<Record<string, string>>({});
+const busy = ref(false);
+let turn = 0;
+let timer = 0;
+
+async function read(): Promise<void> {
+    const mine = ++turn;
+    if (text.value.trim() === '') {
+        answer.value = null;
+        problem.value = '';
+        return;
+    }
+    try {
+        const got = await ask<'ReadAnswer'>('POST', '/api/read', { text: text.value });
+        if (mine !== turn) return;
+        answer.value = got;
+        judged.value = got.assessment;
+        problem.value = '';
+        if (Object.keys(settled.value).length + Object.keys(amounts.value).length > 0) await judge();
+    } catch (e) {
+        if (mine === turn) problem.value = e instanceof Problem ? e.message : 'This could not be read. Your text is kept.';
+    }
+}
+watch(
+    text,
+    (now) => {
+        sessionStorage.setItem(KEPT, now);
+        window.clearTimeout(timer);
+        timer = window.setTimeout(() => void read(), 120);
+    },
+    { immediate: true },
+);
+onBeforeUnmount(() => window.clearTimeout(timer));
+
+const lines = computed(() => answer.value?.reading.lines ?? []);
+const formula = computed<Schemas['Formula'] | null>(() => {
+    const read = answer.value?.formula;
+    if (!read) return null;
+    return {
+        ...read,
+        lines: read.lines.map((line, i) => {
+            const key = lines.value[i]?.text ?? '';
+            return { ...line, ...(settled.value[key] ?? {}), amount: amounts.value[key] ?? line.amount };
+        }),
+    };
+});
+const doubtful = computed(() => lines.value.filter((l) => !sure(l)).length);
+
+function sure(line: Schemas['ReadLine']): boolean {
+    return line.understood === 'yes' || settled.value[line.text] !== undefined;
+}
+async function judge(): Promise<void> {
+    if (!formula.value) return;
+    const mine = turn;
+    const got = await ask<'Evaluation'>('POST', '/api/evaluate', { formula: formula.value, head_id: null }).catch(() => null);
+    if (got && mine === turn) judged.value = got.assessment;
+}
+async function settle(line: Schemas['ReadLine'], id: string): Promise<void> {
+    const found = await ask<'IngredientList'>('GET', `/api/ingredients?q=${encodeURIComponent(id)}`).catch(() => ({ items: [] }));
+    const row = found.items.find((i) => i.id === id);
+    if (row) settleOn(line, row);
+}
+function settleOn(line: Schemas['ReadLine'], row: Schemas['IngredientRow']): void {
+    settled.value = {
+        ...settled.value,
+        [line.text]: { ingredient: row.id, name: row.name, form: line.form ?? row.usual_form, phase: row.usual_phase },
+    };
+    void judge();
+}
+function amount(line: Schemas['ReadLine'], event: Event): void {
+    amounts.value = { ...amounts.value, [line.text]: (event.target as HTMLInputElement).value };
+    void judge();
+}
+async function become(): Promise<void> {
+    if (!formula.value) return;
+    busy.value = true;
+    try {
+        const page = await ask<'FormulaPage'>('POST', '/api/formulas', { formula: formula.value, head_id: null }, { key: onceKey() });
+        sessionStorage.removeItem(KEPT);
+        await client.invalidateQueries({ queryKey: ['formulas'] });
+        await router.push(`/formulas/${page.id}`);
+    } catch (e) {
+        tellProblem(e);
+    } finally {
+        busy.value = false;
+    }
+}
+async function cure(_label: string, change: Schemas['Change']): Promise<void> {
+    if (!formula.value) return;
+    busy.value = true;
+    try {
+        const cured = await ask<'Evaluation'>('POST', '/api/cure', { formula: formula.value, head_id: null, change });
+        const page = await ask<'FormulaPage'>('POST', '/api/formulas', { formula: cured.formula, head_id: null }, { key: onceKey() });
+        sessionStorage.removeItem(KEPT);
+        await router.push(`/formulas/${page.id}`);
+    } catch (e) {
+        tellProblem(e);
+    } finally {
+        busy.value = false;
+    }
+}
+</script>
+
+<template>
+    <div>
+        <h1 class="mb-1">Paste a recipe</h1>
+        <p class="quiet mb-4 max-w-prose">
+            As you have it: spoons, drops, "a handful of this", the method too. Nothing is dropped; what is not sure is asked.
+        </p>
+        <div class="grid gap-8 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+            <div>
+                <label class="label" for="recipe">The recipe's text</label>
+                <textarea
+                    id="recipe"
+                    v-model="text"
+                    class="field h-[58vh] min-h-64 font-text leading-relaxed"
+                    spellcheck="false"
+                    :placeholder="EXAMPLE"
+                />
+                <div class="mt-1 flex justify-between">
+                    <button v-if="text === ''" type="button" class="act-quiet -ml-2.5" @click="text = EXAMPLE">Try the example</button>
+                    <button v-else type="button" class="act-quiet -ml-2.5" @click="text = ''">Clear</button>
+                </div>
+                <p v-if="problem" class="said-stop mt-2 font-semibold" role="alert">{{ problem }}</p>
+            </div>
+            <div aria-live="polite">
+                <template v-if="answer && formula">
+                    <div class="flex flex-wrap items-baseline justify-between gap-3">
+                        <div>
+                            <h2 class="!text-[22px]">{{ formula.title }}</h2>
+                            <p class="quiet text-[13px]">
+                                {{ KINDS[formula.kind] }}, {{ num(judged?.total_grams.best ?? 0) }} g.
+                                {{ doubtful === 0 ? 'Every line was understood.' : `${doubtful} of ${lines.length} lines to settle.` }}
+                            </p>
+                        </div>
+                        <button type="button" class="act" :disabled="busy || lines.length === 0" @click="become">
+                            Put it on the bench
+                        </button>
+                    </div>
+                    <ol class="mt-3">
+                        <li
+                            v-for="(line, i) in lines"
+                            :key="`${i}-${line.text}`"
+                            class="row-line py-1.5"
+                            :class="sure(line) ? '' : 'bg-caution-wash -mx-2 rounded px-2'"
+                        >
+                            <div class="grid grid-cols-[minmax(0,1fr)_auto_4rem] items-baseline gap-3">
+                                <span class="font-semibold">
+                                    {{ settled[line.text]?.name ?? line.name }}
+                                    <span v-if="line.form" class="quiet font-normal">{{ line.form }}</span>
+                                </span>
+                                <input
+                                    class="bare !w-36 text-right"
+                                    :value="amounts[line.text] ?? line.amount ?? ''"
+                                    :aria-label="`Amount of ${line.name}`"
+                                    maxlength="120"
+                                    @input="amount(line, $event)"
+                                />
+                                <span class="text-right">
+                                    {{ fixed(judged?.lines[i]?.shown_percent ?? 0, 1) }}
+                                    <span class="unit">%</span>
+                                </span>
+                            </div>
+                            <template v-if="!sure(line)">
+                                <p class="said-caution text-[13px]">{{ line.doubt }} You wrote "{{ line.text }}".</p>
+                                <div class="flex flex-wrap items-center gap-x-1">
+                                    <button
+                                        v-if="line.ingredient"
+                                        type="button"
+                                        class="act-quiet -ml-2.5"
+                                        @click="settle(line, line.ingredient)"
+                                    >
+                                        Yes, {{ line.name }}
+                                    </button>
+                                    <button
+                                        v-for="other in line.alternatives.slice(0, 3)"
+                                        :key="other.id"
+                                        type="button"
+                                        class="act-quiet"
+                                        @click="settle(line, other.id)"
+                                    >
+                                        {{ other.name }}
+                                    </button>
+                                    <div class="w-56">
+                                        <IngredientPick
+                                            name=""
+                                            :label="`Another ingredient for ${line.text}`"
+                                            placed
+                                            @choose="settleOn(line, $event)"
+                                        />
+                                    </div>
+                                </div>
+                            </template>
+                        </li>
+                    </ol>
+                    <section v-if="judged" class="mt-5">
+                        <h2 class="mb-2">What it truly is</h2>
+                        <FindingsList :findings="judged.findings" @cure="cure" />
+                    </section>
+                    <section v-if="answer.reading.steps.length > 0" class="mt-5">
+                        <h2>Steps</h2>
+                        <ol class="mt-1 list-decimal pl-5">
+                            <li v-for="(step, i) in answer.reading.steps" :key="i">
+                                {{ step.text }}
+                                <span class="quiet text-[13px]">
+                                    {{ step.act }}{{ step.minutes ? `, ${num(step.minutes)} min` : ''
+                                    }}{{ step.celsius !== null ? `, ${num(step.celsius)} °C` : '' }}
+                                </span>
+                            </li>
+                        </ol>
+                    </section>
+                    <p v-if="answer.reading.notes.length > 0" class="quiet mt-4 text-[13px]">
+                        Kept as notes: {{ answer.reading.notes.join(' / ') }}
+                    </p>
+                </template>
+                <div v-else-if="!problem" class="max-w-prose">
+                    <h2>What was understood</h2>
+                    <p class="mt-2">
+                        Each line will stand here with its ingredient, its amount and its true share, and beneath them what is wrong with
+                        the whole and how to cure it.
+                    </p>
+                </div>
+            </div>
+        </div>
+    </div>
+</template>

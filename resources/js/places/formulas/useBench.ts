@@ -1,0 +1,249 @@
+import { onBeforeUnmount, ref, shallowRef } from 'vue';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { tell, tellProblem } from '../../ui/notice';
+
+type Formula = Schemas['Formula'];
+type Page = Schemas['FormulaPage'];
+
+const JUDGE_AFTER = 40;
+const SAVE_AFTER = 500;
+const RETRY_AFTER = 3000;
+/** Edits to one thing within this time are one step of undo. */
+const ONE_STEP = 900;
+
+/** A copy of its own, also of what Vue has wrapped. */
+function copyOf(formula: Formula): Formula {
+    return JSON.parse(JSON.stringify(formula)) as Formula;
+}
+
+/**
+ * A formula on the bench: what is typed stays as it is typed, is judged on every change, and is saved behind it.
+ *
+ * An answer to an earlier edit that arrives late is dropped; a save that fails is sent again; a save that someone else
+ * has overtaken is asked about, never forced.
+ */
+export function useBench(page: Page) {
+    const formula = ref<Formula>(copyOf(page.formula));
+    const headId = ref<number | null>(page.head_id);
+    const assessment = shallowRef(page.assessment);
+    const versions = shallowRef(page.versions);
+    const status = ref<'saved' | 'waiting' | 'saving' | 'away' | 'overtaken' | 'refused'>('saved');
+    const refusal = ref('');
+    const theirs = shallowRef<Page | null>(null);
+
+    let revision = page.revision;
+    let judged = 0;
+    let asked = 0;
+    let abort: AbortController | null = null;
+    let judgeTimer = 0;
+    let saveTimer = 0;
+    let saving: Promise<void> | null = null;
+    let unsaved = false;
+
+    const past: string[] = [];
+    const future: string[] = [];
+    const canUndo = ref(false);
+    const canRedo = ref(false);
+    let lastStep = { what: '', at: 0 };
+
+    function state(): string {
+        return JSON.stringify({ formula: formula.value, headId: headId.value });
+    }
+    function steps(): void {
+        canUndo.value = past.length > 0;
+        canRedo.value = future.length > 0;
+    }
+
+    async function judge(): Promise<void> {
+        const mine = ++asked;
+        abort?.abort();
+        abort = new AbortController();
+        try {
+            const answer = await ask<'Evaluation'>(
+                'POST',
+                '/api/evaluate',
+                { formula: formula.value, head_id: headId.value },
+                { signal: abort.signal },
+            );
+            if (mine > judged) {
+                judged = mine;
+                assessment.value = answer.assessment;
+                if (status.value === 'refused') status.value = 'waiting';
+                refusal.value = '';
+            }
+        } catch (e) {
+            if (e instanceof Problem && e.status === 422 && mine === asked) refusal.value = e.message;
+        }
+    }
+
+    async function save(): Promise<void> {
+        window.clearTimeout(saveTimer);
+        if (saving) {
+            // One save at a time: each carries the revision that the one before it brought.
+            await saving;
+            if (!unsaved) return;
+        }
+        if (status.value === 'overtaken') return;
+        unsaved = false;
+        status.value = 'saving';
+        saving = (async () => {
+            try {
+                const answer = await ask<'FormulaPage'>('PUT', `/api/formulas/${page.id}`, {
+                    revision,
+                    formula: formula.value,
+                    head_id: headId.value,
+                });
+                revision = answer.revision;
+                versions.value = answer.versions;
+                status.value = unsaved ? 'waiting' : 'saved';
+            } catch (e) {
+                unsaved = true;
+                if (e instanceof Problem && e.status === 409) {
+                    theirs.value = e.current as Page;
+                    status.value = 'overtaken';
+                } else if (e instanceof Problem && e.status === 422) {
+                    status.value = 'refused';
+                    refusal.value = e.message;
+                } else {
+                    status.value = 'away';
+                    saveTimer = window.setTimeout(() => void save(), RETRY_AFTER);
+                }
+            } finally {
+                saving = null;
+            }
+        })();
+        await saving;
+    }
+
+    function changed(): void {
+        unsaved = true;
+        if (status.value !== 'overtaken') status.value = 'waiting';
+        window.clearTimeout(judgeTimer);
+        window.clearTimeout(saveTimer);
+        judgeTimer = window.setTimeout(() => void judge(), JUDGE_AFTER);
+        saveTimer = window.setTimeout(() => void save(), SAVE_AFTER);
+    }
+
+    /** Changes the formula in place; `what` names the thing, so that typing in one field is one step of undo. */
+    function edit(what: string, change: (draft: Formula) => void): void {
+        const now = Date.now();
+        if (lastStep.what !== what || now - lastStep.at > ONE_STEP) {
+            past.push(state());
+            if (past.length > 200) past.shift();
+            future.length = 0;
+        }
+        lastStep = { what, at: now };
+        change(formula.value);
+        steps();
+        changed();
+    }
+
+    function travel(from: string[], to: string[]): void {
+        const kept = from.pop();
+        if (kept === undefined) return;
+        to.push(state());
+        const back = JSON.parse(kept) as { formula: Formula; headId: number | null };
+        formula.value = back.formula;
+        headId.value = back.headId;
+        lastStep = { what: '', at: 0 };
+        steps();
+        changed();
+    }
+    const undo = (): void => travel(past, future);
+    const redo = (): void => travel(future, past);
+
+    function replace(next: Formula, what: string): void {
+        edit(what, () => (formula.value = copyOf(next)));
+    }
+
+    function chooseHead(id: number | null): void {
+        edit('head', () => (headId.value = id));
+    }
+
+    /** What a cure would do, without doing it. */
+    async function preview(change: Schemas['Change']): Promise<Schemas['Evaluation'] | null> {
+        try {
+            return await ask<'Evaluation'>('POST', '/api/cure', { formula: formula.value, head_id: headId.value, change });
+        } catch (e) {
+            tellProblem(e);
+            return null;
+        }
+    }
+
+    async function cure(label: string, change: Schemas['Change']): Promise<void> {
+        const answer = await preview(change);
+        if (!answer) return;
+        replace(answer.formula, `cure ${label}`);
+        assessment.value = answer.assessment;
+        tell(`${label}: done.`, { undo });
+    }
+
+    async function keep(note: string): Promise<void> {
+        await flush();
+        try {
+            const answer = await ask<'FormulaPage'>('POST', `/api/formulas/${page.id}/versions`, { note });
+            versions.value = answer.versions;
+            tell(`Kept as version ${answer.versions[0]?.number ?? ''}.`);
+        } catch (e) {
+            tellProblem(e);
+        }
+    }
+
+    /** Saves what is not saved yet, and waits for it. */
+    async function flush(): Promise<boolean> {
+        if (unsaved || saving) await save();
+        return status.value === 'saved';
+    }
+
+    function takeTheirs(): void {
+        const newer = theirs.value;
+        if (!newer) return;
+        revision = newer.revision;
+        theirs.value = null;
+        status.value = 'waiting';
+        replace(newer.formula, 'theirs');
+    }
+
+    function keepMine(): void {
+        if (!theirs.value) return;
+        revision = theirs.value.revision;
+        theirs.value = null;
+        status.value = 'waiting';
+        unsaved = true;
+        void save();
+    }
+
+    function leaving(event: BeforeUnloadEvent): void {
+        if (unsaved) event.preventDefault();
+    }
+    window.addEventListener('beforeunload', leaving);
+    onBeforeUnmount(() => {
+        window.removeEventListener('beforeunload', leaving);
+        if (unsaved && status.value !== 'overtaken') void save();
+    });
+
+    return {
+        formula,
+        headId,
+        assessment,
+        versions,
+        status,
+        refusal,
+        theirs,
+        canUndo,
+        canRedo,
+        edit,
+        undo,
+        redo,
+        replace,
+        chooseHead,
+        preview,
+        cure,
+        keep,
+        flush,
+        takeTheirs,
+        keepMine,
+    };
+}
+
+export type Bench = ReturnType<typeof useBench>;

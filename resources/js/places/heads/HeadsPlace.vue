@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { ask } from '../../api/client';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { AUDIENCES, fixed } from '../../ui/words';
+
+const { data, isPending, error, refetch } = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
+</script>
+
+<template>
+    <div>
+        <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
+            <h1>Heads</h1>
+            <RouterLink to="/heads/new" class="act">Describe a head</RouterLink>
+        </div>
+        <WaitOrProblem :pending="isPending" :error="error" what="the heads" @again="refetch">
+            <ul v-if="data && data.items.length > 0">
+                <li v-for="head in data.items" :key="head.id" class="row-line">
+                    <RouterLink
+                        :to="`/heads/${head.id}`"
+                        class="text-ink grid gap-x-4 py-3 no-underline hover:bg-lead-wash sm:grid-cols-[minmax(0,1fr)_15rem_15rem]"
+                    >
+                        <span>
+                            <span class="font-head text-[18px] font-semibold">{{ head.name }}</span>
+                            <span class="quiet block text-[13px]">
+                                {{ head.strand }} strands, {{ head.porosity }} porosity, {{ head.scalp }} scalp
+                            </span>
+                        </span>
+                        <span>
+                            <span class="quiet text-[13px]">weight that suits</span>
+                            {{ fixed(head.weight_lengths.low, 1) }} to {{ fixed(head.weight_lengths.high, 1) }}
+                        </span>
+                        <span class="sm:text-right">
+                            {{ AUDIENCES[head.audience] }}
+                            <span v-if="head.allergies.length > 0" class="said-stop block text-[13px] font-semibold">
+                                allergic to {{ head.allergies.join(', ') }}
+                            </span>
+                        </span>
+                    </RouterLink>
+                </li>
+            </ul>
+            <p v-else class="max-w-prose">
+                A head is a person whose hair you care for. Its strands, porosity and scalp say how rich a product may be; its age and
+                allergies set what must not be in it. For example "Imani: coarse, high porosity, dry scalp".
+            </p>
+        </WaitOrProblem>
+    </div>
+</template>

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { ask } from '../../api/client';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import BatchCounter from './BatchCounter.vue';
+import BatchRecord from './BatchRecord.vue';
+
+const props = defineProps<{ id: string }>();
+const { data, isPending, error, refetch } = useQuery({
+    queryKey: ['batch', props.id],
+    queryFn: () => ask<'Batch'>('GET', `/api/batches/${props.id}`),
+});
+</script>
+
+<template>
+    <WaitOrProblem :pending="isPending" :error="error" what="the batch" @again="refetch">
+        <template v-if="data">
+            <BatchRecord v-if="data.state === 'done'" :batch="data" />
+            <BatchCounter v-else :batch="data" />
+        </template>
+    </WaitOrProblem>
+</template>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Schemas } from '../../api/client';
+import JarView from '../../jar/JarView.vue';
+import { fixed, KINDS, num, sayDate } from '../../ui/words';
+import LabelPreview from '../papers/LabelPreview.vue';
+
+const props = defineProps<{ batch: Schemas['Batch'] }>();
+const actual = computed(() => new Map((props.batch.actual?.lines ?? []).map((l) => [l.id, l])));
+const planned = computed(() => new Map(props.batch.planned.lines.map((l) => [l.id, l])));
+const bands = computed(() =>
+    (props.batch.actual?.lines ?? []).map((l) => ({ id: l.id, name: l.name, percent: l.shown_percent, matter: l.matter })),
+);
+const total = computed(() => props.batch.actual?.total_grams.best ?? 0);
+const rest = computed(() => total.value - props.batch.jars * props.batch.net_grams);
+function printIt(): void {
+    window.print();
+}
+</script>
+
+<template>
+    <div>
+        <div class="flex flex-wrap items-end justify-between gap-3">
+            <div>
+                <p class="quiet">
+                    Lot {{ batch.lot_code }}, {{ KINDS[batch.kind]?.toLowerCase() }}, made {{ sayDate(batch.made_on) }} by {{ batch.by }}
+                </p>
+                <h1>{{ batch.title }}</h1>
+            </div>
+            <div class="no-print">
+                <RouterLink v-if="batch.formula_id" :to="`/formulas/${batch.formula_id}`" class="act-quiet">Its formula</RouterLink>
+                <button type="button" class="act-quiet" @click="printIt">Print the record</button>
+                <a :href="`/api/batches/${batch.id}/label.pdf`" target="_blank" class="act">Label as PDF</a>
+            </div>
+        </div>
+        <div class="mt-6 grid gap-8 lg:grid-cols-[190px_minmax(0,1fr)_minmax(0,21rem)]">
+            <JarView :bands="bands" :label="`What was truly weighed for ${batch.title}`" />
+            <div>
+                <table class="w-full">
+                    <caption class="mb-2 text-left font-head text-[17px] font-semibold">What was truly weighed</caption>
+                    <thead>
+                        <tr class="quiet border-rule border-b text-[13px]">
+                            <th scope="col" class="text-left font-normal">Ingredient</th>
+                            <th scope="col" class="text-right font-normal">Target</th>
+                            <th scope="col" class="text-right font-normal">Weighed</th>
+                            <th scope="col" class="text-right font-normal">Planned</th>
+                            <th scope="col" class="text-right font-normal">Share</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        <tr v-for="w in batch.weighings" :key="w.line" class="row-line">
+                            <th scope="row" class="py-1.5 text-left font-normal">{{ w.name }}</th>
+                            <td class="quiet text-right">{{ fixed(w.target_grams, 2) }}</td>
+                            <td class="text-right">
+                                <span class="fig fig-measured" :class="w.within === false ? 'said-caution' : ''">
+                                    {{ fixed(w.actual_grams ?? 0, 2) }}
+                                </span>
+                                <span class="unit">g</span>
+                            </td>
+                            <td class="quiet text-right">{{ fixed(planned.get(w.line)?.shown_percent ?? 0, 1) }}</td>
+                            <td class="text-right">
+                                {{ fixed(actual.get(w.line)?.shown_percent ?? 0, 1) }}
+                                <span class="unit">%</span>
+                            </td>
+                        </tr>
+                    </tbody>
+                    <tfoot>
+                        <tr class="font-semibold">
+                            <th scope="row" class="py-1.5 text-left">In all</th>
+                            <td />
+                            <td class="text-right">
+                                {{ fixed(total, 2) }}
+                                <span class="unit">g</span>
+                            </td>
+                            <td />
+                            <td class="text-right">
+                                100.0
+                                <span class="unit">%</span>
+                            </td>
+                        </tr>
+                    </tfoot>
+                </table>
+                <p class="mt-4">
+                    {{ batch.jars }} jars of {{ num(batch.jar_ml) }} ml with
+                    <span class="fig fig-measured">{{ num(batch.net_grams) }}</span>
+                    <span class="unit">g</span>
+                    each; {{ num(Math.max(0, rest)) }} g ({{ fixed(total > 0 ? (Math.max(0, rest) / total) * 100 : 0, 1) }} %) stayed in
+                    bowl, spout or the sample.
+                </p>
+                <p v-if="batch.note" class="mt-3">
+                    <span class="quiet">Note.</span>
+                    {{ batch.note }}
+                </p>
+            </div>
+            <div>
+                <h2 class="mb-2">Label of one jar</h2>
+                <LabelPreview v-if="batch.label" :label="batch.label" />
+            </div>
+        </div>
+    </div>
+</template>

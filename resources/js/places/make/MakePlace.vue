@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { useInfiniteQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { ask } from '../../api/client';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { KINDS, num, sayDate } from '../../ui/words';
+
+const query = useInfiniteQuery({
+    queryKey: ['batches'],
+    queryFn: ({ pageParam }) => ask<'BatchList'>('GET', `/api/batches?cursor=${pageParam}`),
+    initialPageParam: '',
+    getNextPageParam: (last) => last.next ?? undefined,
+});
+const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? []);
+</script>
+
+<template>
+    <div>
+        <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
+            <h1>Make</h1>
+            <RouterLink to="/formulas" class="act">Choose a formula to make</RouterLink>
+        </div>
+        <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="your batches" @again="query.refetch">
+            <ul>
+                <li v-for="batch in rows" :key="batch.id" class="row-line">
+                    <RouterLink
+                        :to="`/make/${batch.id}`"
+                        class="text-ink grid grid-cols-[6.5rem_1fr] items-center gap-x-4 py-3 no-underline hover:bg-lead-wash sm:grid-cols-[6.5rem_minmax(0,1fr)_12rem_13rem]"
+                    >
+                        <!-- A row of filled jars; an open batch is empty glass. -->
+                        <svg
+                            width="104"
+                            height="40"
+                            viewBox="0 0 104 40"
+                            role="img"
+                            :aria-label="batch.state === 'done' ? `${batch.jars} jars` : 'not filled yet'"
+                        >
+                            <g v-for="n in Math.min(6, Math.max(1, batch.jars))" :key="n" :transform="`translate(${(n - 1) * 17} 4)`">
+                                <rect x="2" y="0" width="11" height="4" fill="var(--ink)" />
+                                <rect
+                                    x="0.8"
+                                    y="6"
+                                    width="13.4"
+                                    height="28"
+                                    rx="2"
+                                    :fill="batch.state === 'done' ? 'url(#matter-liquid)' : 'var(--raised)'"
+                                    stroke="var(--glass)"
+                                    stroke-width="1.4"
+                                />
+                            </g>
+                        </svg>
+                        <span>
+                            <span class="font-head text-[18px] leading-tight font-semibold">{{ batch.title }}</span>
+                            <span class="quiet block text-[13px]">{{ KINDS[batch.kind] }}, lot {{ batch.lot_code }}, {{ batch.by }}</span>
+                        </span>
+                        <span class="hidden sm:block">
+                            {{ batch.state === 'done' ? `${batch.jars} × ${num(batch.net_grams)} g` : 'being made' }}
+                        </span>
+                        <span class="hidden text-right sm:block" :class="batch.state === 'open' ? 'said-caution font-semibold' : 'quiet'">
+                            {{ batch.state === 'open' ? 'go on with it' : `best before ${sayDate(batch.best_before ?? '')}` }}
+                        </span>
+                    </RouterLink>
+                </li>
+            </ul>
+            <button v-if="query.hasNextPage.value" type="button" class="act-quiet mt-3" @click="query.fetchNextPage()">Show more</button>
+            <p v-if="rows.length === 0" class="max-w-prose">
+                Nothing has been made yet. Open a formula and press "Make it": you gather, weigh line by line, and the record keeps what the
+                scale truly showed.
+            </p>
+        </WaitOrProblem>
+    </div>
+</template>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { ask } from '../../api/client';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { num, sayDate } from '../../ui/words';
+
+const { data, isPending, error, refetch } = useQuery({
+    queryKey: ['batches', 'papers'],
+    queryFn: () => ask<'BatchList'>('GET', '/api/batches'),
+});
+const done = computed(() => data.value?.items.filter((b) => b.state === 'done') ?? []);
+</script>
+
+<template>
+    <div>
+        <h1 class="mb-1">Papers</h1>
+        <p class="quiet mb-4 max-w-prose">
+            A label for one jar and a record for each finished batch. Before anything is sold, cosmetics law, a safety assessment and
+            notification are yours to check with the authorities and qualified people where you live.
+        </p>
+        <WaitOrProblem :pending="isPending" :error="error" what="the papers" @again="refetch">
+            <ul v-if="done.length > 0">
+                <li
+                    v-for="batch in done"
+                    :key="batch.id"
+                    class="row-line grid items-center gap-x-4 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto_auto]"
+                >
+                    <span>
+                        <span class="font-head text-[18px] font-semibold">{{ batch.title }}</span>
+                        <span class="quiet block text-[13px]">
+                            lot {{ batch.lot_code }}, {{ batch.jars }} × {{ num(batch.net_grams) }} g
+                        </span>
+                    </span>
+                    <span class="quiet text-[14px]">best before {{ sayDate(batch.best_before ?? '') }}</span>
+                    <a :href="`/api/batches/${batch.id}/label.pdf`" target="_blank" class="act-quiet">Label as PDF</a>
+                    <RouterLink :to="`/make/${batch.id}`" class="act-quiet">Batch record</RouterLink>
+                </li>
+            </ul>
+            <p v-else>No batch is finished yet. When one is, its label and its record stand here.</p>
+        </WaitOrProblem>
+    </div>
+</template>

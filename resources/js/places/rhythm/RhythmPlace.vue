@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed, reactive, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask, onceKey, Problem } from '../../api/client';
+import FormProblem from '../../ui/FormProblem.vue';
+import { tellProblem } from '../../ui/notice';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { sayDate, todayDate } from '../../ui/words';
+
+const router = useRouter();
+const client = useQueryClient();
+const { data, isPending, error, refetch } = useQuery({ queryKey: ['routines'], queryFn: () => ask<'RoutineList'>('GET', '/api/routines') });
+const heads = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
+const batches = useQuery({ queryKey: ['batches', 'papers'], queryFn: () => ask<'BatchList'>('GET', '/api/batches') });
+const done = computed(() => batches.data.value?.items.filter((b) => b.state === 'done') ?? []);
+const errors = ref<Record<string, string[]>>({});
+const draft = reactive({ head_id: 0, batch_id: 0, per_week: 2, grams_per_use: 3, starts_on: todayDate(), way: '' });
+const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
+
+async function plan(): Promise<void> {
+    errors.value = {};
+    if (draft.head_id === 0) errors.value['head_id'] = ['Choose whose head it is for.'];
+    if (draft.batch_id === 0) errors.value['batch_id'] = ['Choose what is used.'];
+    if (Object.keys(errors.value).length > 0) return;
+    try {
+        const routine = await ask<'Routine'>('POST', '/api/routines', draft, { key: onceKey() });
+        await client.invalidateQueries();
+        await router.push(`/rhythm/${routine.id}`);
+    } catch (e) {
+        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        else tellProblem(e);
+    }
+}
+</script>
+
+<template>
+    <div>
+        <h1 class="mb-4">Rhythm</h1>
+        <div class="grid gap-10 lg:grid-cols-[minmax(0,1fr)_minmax(0,22rem)]">
+            <WaitOrProblem :pending="isPending" :error="error" what="the routines" @again="refetch">
+                <ul v-if="data && data.items.length > 0">
+                    <li v-for="routine in data.items" :key="routine.id" class="row-line">
+                        <RouterLink
+                            :to="`/rhythm/${routine.id}`"
+                            class="text-ink grid gap-x-4 py-3 no-underline hover:bg-lead-wash sm:grid-cols-[minmax(0,1fr)_16rem]"
+                        >
+                            <span>
+                                <span class="font-head text-[18px] font-semibold">{{ routine.head }}: {{ routine.product }}</span>
+                                <span class="quiet block text-[13px]">
+                                    {{ routine.per_week === 1 ? 'once' : `${routine.per_week} times` }} a week{{
+                                        routine.way ? `, ${routine.way}` : ''
+                                    }}
+                                </span>
+                                <span
+                                    class="mt-1.5 flex gap-1"
+                                    :aria-label="`${routine.days.filter((d) => d.state === 'done').length} of ${routine.days.length} days done`"
+                                    role="img"
+                                >
+                                    <span
+                                        v-for="day in routine.days"
+                                        :key="day.id"
+                                        class="h-3 w-3 rounded-full border"
+                                        :style="{
+                                            borderColor: 'var(--lead)',
+                                            background:
+                                                day.state === 'done'
+                                                    ? 'var(--lead)'
+                                                    : day.state === 'reacted'
+                                                      ? 'var(--stop)'
+                                                      : 'transparent',
+                                            opacity: day.state === 'skipped' ? 0.35 : 1,
+                                        }"
+                                    />
+                                </span>
+                            </span>
+                            <span class="sm:text-right">
+                                <span
+                                    :class="
+                                        routine.state === 'stopped'
+                                            ? 'said-stop font-semibold'
+                                            : routine.state === 'patch'
+                                              ? 'said-caution font-semibold'
+                                              : ''
+                                    "
+                                >
+                                    {{ STATES[routine.state] }}
+                                </span>
+                                <span class="quiet block text-[13px]">jar empty {{ sayDate(routine.empty_on) }}</span>
+                            </span>
+                        </RouterLink>
+                    </li>
+                </ul>
+                <p v-else class="max-w-prose">
+                    A routine is one finished batch on one head. It begins with a patch test; nothing is applied before that is read. For
+                    example: Imani, the cloud butter, twice a week.
+                </p>
+            </WaitOrProblem>
+            <form class="space-y-3" @submit.prevent="plan">
+                <h2>Plan a routine</h2>
+                <label class="block">
+                    <span class="label">Whose head</span>
+                    <select v-model.number="draft.head_id" class="field">
+                        <option :value="0">choose</option>
+                        <option v-for="head in heads.data.value?.items ?? []" :key="head.id" :value="head.id">{{ head.name }}</option>
+                    </select>
+                </label>
+                <FormProblem :errors="errors" field="head_id" />
+                <label class="block">
+                    <span class="label">What is used</span>
+                    <select v-model.number="draft.batch_id" class="field">
+                        <option :value="0">choose a finished batch</option>
+                        <option v-for="batch in done" :key="batch.id" :value="batch.id">{{ batch.title }}, lot {{ batch.lot_code }}</option>
+                    </select>
+                </label>
+                <FormProblem :errors="errors" field="batch_id" />
+                <div class="grid grid-cols-2 gap-3">
+                    <label>
+                        <span class="label">Times a week</span>
+                        <input v-model.number="draft.per_week" type="number" min="1" max="7" class="field" />
+                    </label>
+                    <label>
+                        <span class="label">Grams each time</span>
+                        <input v-model.number="draft.grams_per_use" type="number" min="0" step="any" class="field" />
+                    </label>
+                </div>
+                <FormProblem :errors="errors" field="per_week" />
+                <FormProblem :errors="errors" field="grams_per_use" />
+                <label class="block">
+                    <span class="label">Patch test on</span>
+                    <input v-model="draft.starts_on" type="date" class="field" />
+                </label>
+                <label class="block">
+                    <span class="label">Way of using it (optional)</span>
+                    <input v-model="draft.way" class="field" maxlength="200" />
+                </label>
+                <button class="act">Plan it, patch test first</button>
+            </form>
+        </div>
+    </div>
+</template>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { ask, type Schemas } from '../../api/client';
+import JarView from '../../jar/JarView.vue';
+import { tell, tellProblem } from '../../ui/notice';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { daysFromToday, num, sayDate } from '../../ui/words';
+
+const props = defineProps<{ id: string }>();
+const client = useQueryClient();
+const { data, isPending, error, refetch } = useQuery({
+    queryKey: ['routine', props.id],
+    queryFn: () => ask<'Routine'>('GET', `/api/routines/${props.id}`),
+});
+const used = computed(
+    () => (data.value?.days ?? []).filter((d) => d.act === 'application' && d.state === 'done').length * (data.value?.grams_per_use ?? 0),
+);
+const left = computed(() => Math.max(0, 1 - used.value / Math.max(0.1, data.value?.grams_in_jar ?? 1)));
+
+async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['state']): Promise<void> {
+    const before = day.state;
+    try {
+        client.setQueryData(['routine', props.id], await ask<'Routine'>('PUT', `/api/routine-days/${day.id}`, { state }));
+        await client.invalidateQueries({ queryKey: ['today'] });
+        await client.invalidateQueries({ queryKey: ['routines'] });
+        if (before !== state) tell('Noted.', { undo: () => void tick({ ...day, state }, before) });
+    } catch (e) {
+        tellProblem(e);
+    }
+}
+</script>
+
+<template>
+    <WaitOrProblem :pending="isPending" :error="error" what="the routine" @again="refetch">
+        <div v-if="data" class="grid gap-8 lg:grid-cols-[150px_minmax(0,1fr)_minmax(0,20rem)]">
+            <div>
+                <JarView
+                    :width="150"
+                    :height="260"
+                    :bands="[{ id: 'rest', name: 'left', percent: 100, matter: 'liquid' }]"
+                    :fill="left"
+                    :label="`About ${num(left * 100, 0)} % of the jar is left`"
+                />
+                <p class="mt-2 text-[14px]">
+                    about
+                    <span class="fig fig-estimated">{{ num(Math.max(0, data.grams_in_jar - used), 0) }}</span>
+                    <span class="unit">g of {{ num(data.grams_in_jar) }} left</span>
+                </p>
+            </div>
+            <div>
+                <h1>{{ data.head }}: {{ data.product }}</h1>
+                <p class="quiet mt-1">
+                    {{ data.per_week === 1 ? 'Once' : `${data.per_week} times` }} a week, {{ num(data.grams_per_use) }} g each time{{
+                        data.way ? `. ${data.way}` : ''
+                    }}
+                </p>
+                <p v-if="data.state === 'stopped'" class="bg-stop-wash said-stop mt-3 rounded p-3 font-semibold">
+                    Stopped: the patch test showed a reaction. Wash it off; if it does not calm down, see a clinician.
+                </p>
+                <ol class="mt-5">
+                    <li
+                        v-for="day in data.days"
+                        :key="day.id"
+                        class="row-line flex flex-wrap items-center gap-x-4 gap-y-1 py-2"
+                        :class="day.state === 'skipped' ? 'quiet' : ''"
+                    >
+                        <span class="w-48 shrink-0">{{ sayDate(day.date) }}</span>
+                        <span class="min-w-52 flex-1">{{ day.words }}</span>
+                        <span
+                            v-if="day.state !== 'planned'"
+                            class="font-semibold"
+                            :class="day.state === 'reacted' ? 'said-stop' : day.state === 'done' ? 'text-good' : 'quiet'"
+                        >
+                            {{ day.act === 'patch-reading' && day.state === 'done' ? 'calm' : day.state }}
+                            <button
+                                type="button"
+                                class="act-quiet"
+                                :aria-label="`Take back ${day.state}, ${sayDate(day.date)}`"
+                                @click="tick(day, 'planned')"
+                            >
+                                Take back
+                            </button>
+                        </span>
+                        <span v-else-if="daysFromToday(day.date) <= 0">
+                            <template v-if="day.act === 'patch-reading'">
+                                <button type="button" class="act-quiet" @click="tick(day, 'done')">Skin is calm</button>
+                                <button type="button" class="act-quiet act-stop" @click="tick(day, 'reacted')">It reacted</button>
+                            </template>
+                            <template v-else>
+                                <button type="button" class="act-quiet" @click="tick(day, 'done')">Done</button>
+                                <button v-if="day.act === 'application'" type="button" class="act-quiet" @click="tick(day, 'skipped')">
+                                    Skipped
+                                </button>
+                            </template>
+                        </span>
+                    </li>
+                </ol>
+            </div>
+            <div>
+                <dl class="grid grid-cols-[8rem_1fr] gap-x-3 gap-y-1.5">
+                    <dt class="quiet">Jar is empty</dt>
+                    <dd>{{ sayDate(data.empty_on) }}</dd>
+                    <dt class="quiet">Best before</dt>
+                    <dd>{{ data.best_before ? sayDate(data.best_before) : 'cannot tell' }}</dd>
+                    <dt class="quiet">Worth making</dt>
+                    <dd>
+                        <span class="fig fig-estimated">{{ num(data.worth_making_grams, 0) }}</span>
+                        <span class="unit">g at this rhythm</span>
+                    </dd>
+                </dl>
+                <ul class="mt-5 space-y-2">
+                    <li
+                        v-for="finding in data.fit"
+                        :key="finding.code + finding.lines.join()"
+                        class="border-l-4 pl-3"
+                        :style="{ borderColor: `var(--${finding.severity})` }"
+                    >
+                        {{ finding.message }}
+                    </li>
+                </ul>
+                <ul class="quiet mt-5 space-y-1.5 text-[14px]">
+                    <li v-for="caution in data.cautions" :key="caution">{{ caution }}</li>
+                </ul>
+            </div>
+        </div>
+    </WaitOrProblem>
+</template>

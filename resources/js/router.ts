@@ -1,0 +1,100 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useSession } from './ui/session';
+
+export const router = createRouter({
+    history: createWebHistory(),
+    scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+    routes: [
+        {
+            path: '/sign-in',
+            name: 'sign-in',
+            component: () => import('./places/studio/SignIn.vue'),
+            meta: { open: true, title: 'Sign in' },
+        },
+        { path: '/', name: 'today', component: () => import('./places/today/TodayPlace.vue'), meta: { title: 'Today' } },
+        {
+            path: '/formulas',
+            name: 'formulas',
+            component: () => import('./places/formulas/FormulasPlace.vue'),
+            meta: { title: 'Formulas' },
+        },
+        {
+            path: '/formulas/paste',
+            name: 'paste',
+            component: () => import('./places/formulas/PastePlace.vue'),
+            meta: { title: 'Paste a recipe' },
+        },
+        {
+            path: '/formulas/:id(\\d+)',
+            name: 'formula',
+            component: () => import('./places/formulas/FormulaPlace.vue'),
+            props: true,
+            meta: { title: 'Formula' },
+        },
+        { path: '/steeps', name: 'steeps', component: () => import('./places/steeps/SteepsPlace.vue'), meta: { title: 'Steeps' } },
+        {
+            path: '/steeps/start',
+            name: 'start-steep',
+            component: () => import('./places/steeps/StartSteep.vue'),
+            meta: { title: 'Start a steep' },
+        },
+        {
+            path: '/steeps/:id(\\d+)',
+            name: 'steep',
+            component: () => import('./places/steeps/SteepPlace.vue'),
+            props: true,
+            meta: { title: 'Steep' },
+        },
+        { path: '/make', name: 'make', component: () => import('./places/make/MakePlace.vue'), meta: { title: 'Make' } },
+        {
+            path: '/make/:id(\\d+)',
+            name: 'batch',
+            component: () => import('./places/make/BatchPlace.vue'),
+            props: true,
+            meta: { title: 'Batch' },
+        },
+        { path: '/pantry', name: 'pantry', component: () => import('./places/pantry/PantryPlace.vue'), meta: { title: 'Pantry' } },
+        {
+            path: '/pantry/:id',
+            name: 'ingredient',
+            component: () => import('./places/pantry/IngredientPlace.vue'),
+            props: true,
+            meta: { title: 'Ingredient' },
+        },
+        { path: '/heads', name: 'heads', component: () => import('./places/heads/HeadsPlace.vue'), meta: { title: 'Heads' } },
+        {
+            path: '/heads/:id(\\d+|new)',
+            name: 'head',
+            component: () => import('./places/heads/HeadPlace.vue'),
+            props: true,
+            meta: { title: 'Head' },
+        },
+        { path: '/rhythm', name: 'rhythm', component: () => import('./places/rhythm/RhythmPlace.vue'), meta: { title: 'Rhythm' } },
+        {
+            path: '/rhythm/:id(\\d+)',
+            name: 'routine',
+            component: () => import('./places/rhythm/RoutinePlace.vue'),
+            props: true,
+            meta: { title: 'Routine' },
+        },
+        { path: '/papers', name: 'papers', component: () => import('./places/papers/PapersPlace.vue'), meta: { title: 'Papers' } },
+        { path: '/studio', name: 'studio', component: () => import('./places/studio/StudioPlace.vue'), meta: { title: 'Studio' } },
+        { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./places/studio/NowherePlace.vue'), meta: { title: 'Not here' } },
+    ],
+});
+
+router.beforeEach(async (to) => {
+    const session = useSession();
+    try {
+        await session.load();
+    } catch {
+        // The page itself says that the application does not answer.
+    }
+    if (!session.signedIn && !to.meta['open']) return { name: 'sign-in', query: { to: to.fullPath } };
+    if (session.signedIn && to.name === 'sign-in') return { name: 'today' };
+    return true;
+});
+
+router.afterEach((to) => {
+    document.title = `${String(to.meta['title'] ?? '')} · Honest Crown`;
+});

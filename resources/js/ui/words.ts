@@ -1,0 +1,79 @@
+/** Numbers and dates as people say them. Nothing here computes; it only puts what the core said into words. */
+
+export function num(value: number, digits?: number): string {
+    const d = digits ?? (Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2);
+    return value.toLocaleString('en', { minimumFractionDigits: 0, maximumFractionDigits: d });
+}
+
+export function fixed(value: number, digits: number): string {
+    return value.toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits });
+}
+
+function asDay(date: string): Date {
+    return new Date(`${date.slice(0, 10)}T00:00:00Z`);
+}
+
+export function todayDate(): string {
+    return new Date().toISOString().slice(0, 10);
+}
+
+export function daysFromToday(date: string, today = todayDate()): number {
+    return Math.round((asDay(date).getTime() - asDay(today).getTime()) / 86_400_000);
+}
+
+/** "today", "tomorrow", "in 3 days, Friday", "4 days ago", "14 March 2027". */
+export function sayDate(date: string, today = todayDate()): string {
+    const days = daysFromToday(date, today);
+    const weekday = asDay(date).toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' });
+    if (days === 0) return 'today';
+    if (days === 1) return 'tomorrow';
+    if (days === -1) return 'yesterday';
+    if (days > 1 && days <= 13) return `in ${days} days, ${weekday}`;
+    if (days < -1 && days >= -13) return `${-days} days ago, ${weekday}`;
+    return asDay(date).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+}
+
+export function shortDate(date: string): string {
+    return asDay(date).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+}
+
+/** "9 days", "2.5 months", "2 years". */
+export function sayMonths(months: number): string {
+    if (months <= 0) return 'cannot tell';
+    if (months < 1.5) return `${Math.round(months * 30.44)} days`;
+    if (months < 24) return `${num(months, months < 6 ? 1 : 0)} months`;
+    return `${num(months / 12, 1)} years`;
+}
+
+export const KINDS: Record<string, string> = {
+    'scalp-oil': 'Scalp oil',
+    'hair-oil': 'Hair oil',
+    'sealing-oil': 'Sealing oil',
+    'hot-oil': 'Hot-oil treatment',
+    balm: 'Pomade or balm',
+    'whipped-butter': 'Whipped butter',
+    'stirred-butter': 'Stirred butter',
+    'conditioner-bar': 'Conditioner bar',
+    'rinse-out-balm': 'Rinse-out balm',
+    emulsion: 'Emulsion',
+};
+
+export const AUDIENCES: Record<string, string> = {
+    'adult-leave-on': 'Adult, left on',
+    'adult-rinse-off': 'Adult, rinsed off',
+    face: 'Hairline and face',
+    pregnancy: 'Pregnancy or nursing',
+    'child-6-12': 'Child of 6 to 12',
+    'child-2-6': 'Child of 2 to 6',
+    infant: 'Under 2',
+};
+
+export const PHASES: Record<string, string> = {
+    melt: 'Melt',
+    warm: 'Warm oils',
+    'cool-down': 'Cool-down',
+    'whip-in': 'Whip in',
+    water: 'Water',
+};
+
+export const SEVERITIES: Record<string, string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
