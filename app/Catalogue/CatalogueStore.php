@@ -15,7 +15,8 @@ final class CatalogueStore
     public function __construct(
         private readonly string $directory,
         private readonly string $cache,
-    ) {}
+    ) {
+    }
 
     public function reference(): Catalogue
     {

@@ -16,7 +16,8 @@ final class StudioCatalogue
     public function __construct(
         private readonly CatalogueStore $store,
         private readonly CurrentStudio $studio,
-    ) {}
+    ) {
+    }
 
     public function get(): Catalogue
     {

@@ -14,11 +14,12 @@ use RuntimeException;
 /** A person of the demo studio, who does everything through the same addresses as the screens do. */
 final class Maker
 {
-    public function __construct(private readonly User $user) {}
+    public function __construct(private readonly User $user)
+    {
+    }
 
     /**
-     * @param array<string, mixed> $body
-     *
+     * @param  array<string, mixed>  $body
      * @return array<string, mixed>
      */
     public function post(string $path, array $body): array
@@ -27,8 +28,7 @@ final class Maker
     }
 
     /**
-     * @param array<string, mixed> $body
-     *
+     * @param  array<string, mixed>  $body
      * @return array<string, mixed>
      */
     public function put(string $path, array $body): array
@@ -37,8 +37,7 @@ final class Maker
     }
 
     /**
-     * @param array<string, mixed> $body
-     *
+     * @param  array<string, mixed>  $body
      * @return array<string, mixed>
      */
     private function send(string $method, string $path, array $body): array

@@ -111,9 +111,8 @@ final class Recipes
     }
 
     /**
-     * @param array<string, mixed> $settings
-     * @param array<string, string> $steeped line name to the steep whose oil it means
-     *
+     * @param  array<string, mixed>  $settings
+     * @param  array<string, string>  $steeped line name to the steep whose oil it means
      * @return array{days_ago: int, text: string, head: string, settings: array<string, mixed>, steeped: array<string, string>}
      */
     private static function recipe(int $daysAgo, string $head, array $settings, string $text, array $steeped = []): array

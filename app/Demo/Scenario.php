@@ -16,7 +16,8 @@ final class Scenario
         private readonly Maker $amara,
         private readonly Maker $noor,
         private readonly Carbon $today,
-    ) {}
+    ) {
+    }
 
     public function play(): void
     {
@@ -98,9 +99,8 @@ final class Scenario
     }
 
     /**
-     * @param array<string, string> $oils
-     * @param array<string, int> $heads
-     *
+     * @param  array<string, string>  $oils
+     * @param  array<string, int>  $heads
      * @return array<string, int>
      */
     private function formulas(array $oils, array $heads): array
@@ -142,8 +142,7 @@ final class Scenario
     }
 
     /**
-     * @param array<string, int> $formulas
-     *
+     * @param  array<string, int>  $formulas
      * @return array<string, int>
      */
     private function batches(array $formulas): array
@@ -175,8 +174,8 @@ final class Scenario
     }
 
     /**
-     * @param array<string, int> $heads
-     * @param array<string, int> $batches
+     * @param  array<string, int>  $heads
+     * @param  array<string, int>  $batches
      */
     private function routines(array $heads, array $batches): void
     {

@@ -18,7 +18,9 @@ use Crown\Head\HeadCheck;
 /** Where a formula is judged: with the studio's catalogue and kitchen, and for one head when one is chosen. */
 final class Bench
 {
-    public function __construct(private readonly StudioCatalogue $catalogue) {}
+    public function __construct(private readonly StudioCatalogue $catalogue)
+    {
+    }
 
     public function assess(Composed $formula, ?Head $head): Assessment
     {
@@ -55,7 +57,6 @@ final class Bench
             'water_class' => $assessment->subject->water->class->value,
             'life_months' => round($assessment->subject->life->months->best, 2),
             'bands' => $bands,
-            'ingredients' => implode(' ', array_map(static fn (Portion $p): string => $p->ingredient->name, $assessment->subject->composition->portions)),
         ];
     }
 
@@ -66,12 +67,15 @@ final class Bench
      */
     public function row(Composed $formula, ?Head $head): array
     {
+        $assessment = $this->assess($formula, $head);
+
         return [
             'title' => $formula->title,
             'kind' => $formula->kind->value,
             'head_id' => $head?->id,
+            'ingredients' => mb_substr(implode(' ', array_map(static fn (Portion $p): string => $p->ingredient->name, $assessment->subject->composition->portions)), 0, 10_000),
             'document' => FormulaFile::write($formula),
-            'summary' => $this->summary($this->assess($formula, $head)),
+            'summary' => $this->summary($assessment),
         ];
     }
 }

@@ -22,7 +22,8 @@ final class EvaluationController
     public function __construct(
         private readonly Bench $bench,
         private readonly StudioCatalogue $catalogue,
-    ) {}
+    ) {
+    }
 
     #[Speaks('Evaluation', 'FormulaDraft', does: 'Judge a draft')]
     public function evaluate(Request $request): JsonResponse

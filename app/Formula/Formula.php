@@ -23,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $head_id
  * @property string $title
  * @property string $kind
+ * @property string $ingredients names, to be found by
  * @property array<string, mixed> $document a formula file
  * @property array<string, mixed> $summary what its row in the list shows
  * @property Carbon $updated_at

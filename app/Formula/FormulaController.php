@@ -16,7 +16,9 @@ use Illuminate\Support\Facades\DB;
 
 final class FormulaController
 {
-    public function __construct(private readonly Bench $bench) {}
+    public function __construct(private readonly Bench $bench)
+    {
+    }
 
     #[Speaks('FormulaList', does: 'The studio\'s formulas, last touched first; q finds by title or ingredient')]
     public function index(Request $request): JsonResponse
@@ -24,14 +26,14 @@ final class FormulaController
         $query = Formula::query()->select(['id', 'title', 'kind', 'summary', 'updated_at']);
         foreach (preg_split('/\s+/', mb_substr($request->string('q')->value(), 0, 80), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             $like = '%'.addcslashes($word, '%_\\').'%';
-            $query->where(static fn ($q) => $q->where('title', 'like', $like)->orWhere('summary->ingredients', 'like', $like));
+            $query->where(static fn ($q) => $q->where('title', 'like', $like)->orWhere('ingredients', 'like', $like));
         }
 
         return Pages::answer($query, $request, static fn (Formula $f): array => [
             'id' => $f->id,
             'title' => $f->title,
             'kind' => $f->kind,
-            ...array_diff_key($f->summary, ['ingredients' => true]),
+            ...$f->summary,
             'updated_at' => $f->updated_at->toIso8601String(),
         ]);
     }

@@ -14,7 +14,9 @@ use Illuminate\Http\Request;
 
 final class BatchController
 {
-    public function __construct(private readonly BatchStore $store) {}
+    public function __construct(private readonly BatchStore $store)
+    {
+    }
 
     #[Speaks('BatchList', does: 'Batches, newest first')]
     public function index(Request $request): JsonResponse

@@ -26,7 +26,8 @@ final class BatchStore
     public function __construct(
         private readonly StudioCatalogue $catalogue,
         private readonly CurrentStudio $studio,
-    ) {}
+    ) {
+    }
 
     public function open(Formula $formula, string $by, Carbon $on): Batch
     {
@@ -128,8 +129,7 @@ final class BatchStore
     }
 
     /**
-     * @param array{gathered: bool, grams: float|int|null} $state
-     *
+     * @param  array{gathered: bool, grams: float|int|null}  $state
      * @return array<string, mixed>
      */
     private static function weighing(Weighing $w, array $state): array

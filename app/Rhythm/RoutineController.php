@@ -18,7 +18,9 @@ use Illuminate\Support\Facades\DB;
 
 final class RoutineController
 {
-    public function __construct(private readonly Bench $bench) {}
+    public function __construct(private readonly Bench $bench)
+    {
+    }
 
     #[Speaks('RoutineList', does: 'Who uses what, and how often')]
     public function index(Request $request): JsonResponse

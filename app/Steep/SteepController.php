@@ -17,7 +17,9 @@ use Illuminate\Validation\Rule;
 
 final class SteepController
 {
-    public function __construct(private readonly StudioCatalogue $catalogue) {}
+    public function __construct(private readonly StudioCatalogue $catalogue)
+    {
+    }
 
     #[Speaks('SteepList', does: 'Every jar that is or was steeping')]
     public function index(Request $request): JsonResponse

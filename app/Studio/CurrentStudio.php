@@ -12,7 +12,9 @@ final class CurrentStudio
 {
     private ?Studio $entered = null;
 
-    public function __construct(private readonly Auth $auth) {}
+    public function __construct(private readonly Auth $auth)
+    {
+    }
 
     /** Fails closed: without a studio no row can be read or written. */
     public function get(): Studio

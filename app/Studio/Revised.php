@@ -18,8 +18,8 @@ trait Revised
     /**
      * Writes the changes if nobody has written since the given revision, in one statement.
      *
-     * @param array<string, mixed> $changes
-     * @param Closure(static): array<string, mixed> $present the newer state, for whoever comes too late
+     * @param  array<string, mixed>  $changes
+     * @param  Closure(static): array<string, mixed>  $present the newer state, for whoever comes too late
      *
      * @throws StaleWrite
      */

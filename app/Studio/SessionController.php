@@ -15,7 +15,9 @@ use Illuminate\Support\Facades\Hash;
 /** Signing in and out, the password, and what the studio measures with. */
 final class SessionController
 {
-    public function __construct(private readonly CatalogueStore $catalogue) {}
+    public function __construct(private readonly CatalogueStore $catalogue)
+    {
+    }
 
     #[Speaks('Session', does: 'Who is signed in')]
     public function show(): JsonResponse

@@ -18,8 +18,8 @@ final class Pages
     /**
      * @template T of Model
      *
-     * @param Builder<T> $query
-     * @param Closure(T): array<string, mixed> $row
+     * @param  Builder<T>  $query
+     * @param  Closure(T): array<string, mixed>  $row
      */
     public static function answer(Builder $query, Request $request, Closure $row): JsonResponse
     {

@@ -15,5 +15,6 @@ final readonly class Speaks
         public string $takes = '',
         public int $status = 200,
         public string $does = '',
-    ) {}
+    ) {
+    }
 }

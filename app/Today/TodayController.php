@@ -113,8 +113,7 @@ final class TodayController
     }
 
     /**
-     * @param array<string, mixed>|null $tick
-     *
+     * @param  array<string, mixed>|null  $tick
      * @return array<string, mixed>
      */
     private static function item(string $kind, int $id, string $date, bool $overdue, string $words, string $place, ?array $tick = null): array

@@ -8,21 +8,22 @@ namespace Crown\Catalogue;
 final readonly class Catalogue
 {
     /**
-     * @param array<string, Ingredient> $ingredients keyed by id
-     * @param array<string, ConstituentLimit> $limits keyed by constituent
-     * @param array<string, string> $sources keyed by id
+     * @param  array<string, Ingredient>  $ingredients keyed by id
+     * @param  array<string, ConstituentLimit>  $limits keyed by constituent
+     * @param  array<string, string>  $sources keyed by id
      */
     private function __construct(
         private array $ingredients,
         private array $limits,
         private array $sources,
         private NameIndex $names,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param array<string, Ingredient> $ingredients
-     * @param array<string, ConstituentLimit> $limits
-     * @param array<string, string> $sources
+     * @param  array<string, Ingredient>  $ingredients
+     * @param  array<string, ConstituentLimit>  $limits
+     * @param  array<string, string>  $sources
      *
      * @throws CatalogueError when two entries claim one name
      */

@@ -14,7 +14,9 @@ use JsonException;
 /** Reads data/catalogue/*.json and data/*.json: the only input and output in core. The format is in docs/catalogue.md. */
 final readonly class CatalogueReader
 {
-    public function __construct(private string $directory) {}
+    public function __construct(private string $directory)
+    {
+    }
 
     /** @throws CatalogueError naming the file and the key */
     public function read(): Catalogue
@@ -46,8 +48,8 @@ final readonly class CatalogueReader
     /**
      * One entry, from its decoded file.
      *
-     * @param array<array-key, mixed> $json
-     * @param array<string, mixed> $sources
+     * @param  array<array-key, mixed>  $json
+     * @param  array<string, mixed>  $sources
      *
      * @throws CatalogueError
      */
@@ -116,8 +118,8 @@ final readonly class CatalogueReader
     }
 
     /**
-     * @param array<string, mixed> $sources
-     * @param list<string> $cited
+     * @param  array<string, mixed>  $sources
+     * @param  list<string>  $cited
      */
     private function solidFat(IngredientKind $kind, Entry $solid, array $sources, array &$cited): SolidFat
     {
@@ -136,8 +138,8 @@ final readonly class CatalogueReader
     }
 
     /**
-     * @param array<string, mixed> $sources
-     * @param list<string> $cited
+     * @param  array<string, mixed>  $sources
+     * @param  list<string>  $cited
      */
     private function facts(Entry $entry, string $key, string $name, array $sources, array &$cited): FactSheet
     {
@@ -145,8 +147,8 @@ final readonly class CatalogueReader
     }
 
     /**
-     * @param array<string, mixed> $sources
-     * @param list<string> $cited
+     * @param  array<string, mixed>  $sources
+     * @param  list<string>  $cited
      */
     private function factsOf(Entry $table, string $name, array $sources, array &$cited): FactSheet
     {
@@ -162,8 +164,8 @@ final readonly class CatalogueReader
     }
 
     /**
-     * @param array<string, mixed> $sources
-     * @param list<string> $cited
+     * @param  array<string, mixed>  $sources
+     * @param  list<string>  $cited
      */
     private function fact(Entry $row, array $sources, array &$cited): Fact
     {
@@ -188,8 +190,8 @@ final readonly class CatalogueReader
     }
 
     /**
-     * @param array<string, mixed> $sources
-     * @param list<string> $also
+     * @param  array<string, mixed>  $sources
+     * @param  list<string>  $also
      */
     private function source(Entry $entry, string $key, array $sources, array $also = ['estimate']): string
     {

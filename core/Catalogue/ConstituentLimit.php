@@ -12,5 +12,6 @@ final readonly class ConstituentLimit
         public float $leaveOn,
         public float $rinseOff,
         public string $source,
-    ) {}
+    ) {
+    }
 }

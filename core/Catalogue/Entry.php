@@ -7,12 +7,13 @@ namespace Crown\Catalogue;
 /** A decoded JSON object that knows which file and key it stands at, so that every complaint can name both. */
 final readonly class Entry
 {
-    /** @param array<array-key, mixed> $values */
+    /** @param  array<array-key, mixed>  $values */
     public function __construct(
         public string $file,
         private array $values,
         public string $path = '',
-    ) {}
+    ) {
+    }
 
     public function isEmpty(): bool
     {

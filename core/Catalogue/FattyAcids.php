@@ -22,11 +22,12 @@ final readonly class FattyAcids
 
     private const POLY = ['linoleic', 'linolenic', 'gamma-linolenic', 'punicic'];
 
-    /** @param array<string, float> $percent keyed by the acid's common name */
+    /** @param  array<string, float>  $percent keyed by the acid's common name */
     public function __construct(
         public array $percent,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public function known(): bool
     {
@@ -64,7 +65,7 @@ final readonly class FattyAcids
         return max(0.0, $this->sum() - $this->monounsaturated() - $this->polyunsaturated());
     }
 
-    /** @param list<string> $acids */
+    /** @param  list<string>  $acids */
     private function of(array $acids): float
     {
         return array_sum(array_intersect_key($this->percent, array_flip($acids)));

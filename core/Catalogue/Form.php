@@ -12,5 +12,6 @@ final readonly class Form
     public function __construct(
         public string $name,
         public FactSheet $facts,
-    ) {}
+    ) {
+    }
 }

@@ -13,13 +13,13 @@ use Crown\Measure\Substance;
 final readonly class Ingredient
 {
     /**
-     * @param list<string> $synonyms
-     * @param list<string> $allergens
-     * @param array<string, Form> $forms keyed by name
-     * @param array<string, Fact> $constituents per cent, keyed by name (essential oils and steeps that bear them)
-     * @param list<Evidence> $evidence
-     * @param list<string> $cautions
-     * @param list<string> $sources ids of the sources its figures cite
+     * @param  list<string>  $synonyms
+     * @param  list<string>  $allergens
+     * @param  array<string, Form>  $forms keyed by name
+     * @param  array<string, Fact>  $constituents per cent, keyed by name (essential oils and steeps that bear them)
+     * @param  list<Evidence>  $evidence
+     * @param  list<string>  $cautions
+     * @param  list<string>  $sources ids of the sources its figures cite
      */
     public function __construct(
         public string $id,
@@ -45,7 +45,8 @@ final readonly class Ingredient
         public string $storage,
         public array $sources,
         public float $waterShare = 0.0,
-    ) {}
+    ) {
+    }
 
     /** Stands for a name that was written but not found, so that its line is kept and asked about. */
     public static function unplaced(string $name): self

@@ -11,16 +11,17 @@ final readonly class NameIndex
     private const FLOOR = 0.55;
 
     /**
-     * @param array<string, string> $exact normalised name to id
-     * @param array<string, list<string>> $byWord word to normalised names that hold it
+     * @param  array<string, string>  $exact normalised name to id
+     * @param  array<string, list<string>>  $byWord word to normalised names that hold it
      */
     private function __construct(
         private array $exact,
         private array $byWord,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param array<string, Ingredient> $ingredients
+     * @param  array<string, Ingredient>  $ingredients
      *
      * @throws CatalogueError when two entries claim one name
      */
@@ -29,7 +30,7 @@ final readonly class NameIndex
         return (new self([], []))->with($ingredients, true);
     }
 
-    /** @param array<string, Ingredient> $ingredients */
+    /** @param  array<string, Ingredient>  $ingredients */
     public function with(array $ingredients, bool $strict = false): self
     {
         $exact = $this->exact;
@@ -106,8 +107,7 @@ final readonly class NameIndex
     }
 
     /**
-     * @param list<string> $words
-     *
+     * @param  list<string>  $words
      * @return list<string> normalised names that share a word, or nearly a word, with the wanted one
      */
     private function candidates(array $words): array
@@ -141,7 +141,7 @@ final readonly class NameIndex
      * Share of the letters of both names that find a partner, word by word; a word that says what kind of thing it is
      * ("oil", "butter") counts a third, so that "castor" still means castor oil.
      *
-     * @param list<string> $words
+     * @param  list<string>  $words
      */
     private static function score(string $wanted, array $words, string $key): float
     {

@@ -11,5 +11,6 @@ final readonly class NameMatch
         public Ingredient $ingredient,
         public float $score,
         public string $matched,
-    ) {}
+    ) {
+    }
 }

@@ -10,5 +10,6 @@ final readonly class Preservation
     public function __construct(
         public PreservationKind $kind,
         public Solubility $solubility,
-    ) {}
+    ) {
+    }
 }

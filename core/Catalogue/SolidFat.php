@@ -11,14 +11,15 @@ final readonly class SolidFat
     public const TEMPERATURES = [10, 20, 25, 30, 35, 40];
 
     /**
-     * @param array<int, float> $percent keyed by °C, falling as it gets warmer; empty when it is not known
-     * @param float $structure how much firmer a blend is made by one part of this than by one part of solid fat
+     * @param  array<int, float>  $percent keyed by °C, falling as it gets warmer; empty when it is not known
+     * @param  float  $structure how much firmer a blend is made by one part of this than by one part of solid fat
      */
     public function __construct(
         public array $percent,
         public float $structure,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public static function liquid(): self
     {

@@ -12,12 +12,14 @@ final readonly class Arguments
     private const FLAGS = ['json', 'wet-use', 'for-sale', 'pressed'];
 
     /**
-     * @param list<string> $words
-     * @param array<string, string> $options
+     * @param  list<string>  $words
+     * @param  array<string, string>  $options
      */
-    private function __construct(public array $words, private array $options) {}
+    private function __construct(public array $words, private array $options)
+    {
+    }
 
-    /** @param list<string> $argv without the program's name */
+    /** @param  list<string>  $argv without the program's name */
     public static function of(array $argv): self
     {
         $words = $options = [];

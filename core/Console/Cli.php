@@ -60,14 +60,15 @@ final readonly class Cli
 
         TEXT;
 
-    /** @param Closure(string): string $read gives the text of a file, or of standard input for "-" */
+    /** @param  Closure(string): string  $read gives the text of a file, or of standard input for "-" */
     public function __construct(
         private Catalogue $catalogue,
         private Closure $read,
         private string $today,
-    ) {}
+    ) {
+    }
 
-    /** @param list<string> $argv without the program's name */
+    /** @param  list<string>  $argv without the program's name */
     public function run(array $argv): Outcome
     {
         try {
@@ -235,7 +236,7 @@ final readonly class Cli
         );
     }
 
-    /** @param JsonSerializable|array<string, mixed> $data */
+    /** @param  JsonSerializable|array<string, mixed>  $data */
     private function done(Arguments $arguments, JsonSerializable|array $data, string $text, int $exit = 0): Outcome
     {
         return new Outcome($exit, $arguments->flag('json')

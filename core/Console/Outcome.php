@@ -11,5 +11,6 @@ final readonly class Outcome
         public int $exit,
         public string $output,
         public string $error = '',
-    ) {}
+    ) {
+    }
 }

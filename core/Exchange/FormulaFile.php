@@ -50,7 +50,7 @@ final class FormulaFile
     }
 
     /**
-     * @param array<array-key, mixed> $json
+     * @param  array<array-key, mixed>  $json
      *
      * @throws FormulaError naming the field and what is allowed
      */
@@ -82,7 +82,7 @@ final class FormulaFile
         };
     }
 
-    /** @param array<array-key, mixed> $json */
+    /** @param  array<array-key, mixed>  $json */
     private static function size(array $json): Size
     {
         return match ($json['mode'] ?? 'as-written') {
@@ -113,8 +113,8 @@ final class FormulaFile
             $lines[] = new Line(
                 $id,
                 $ingredient,
-                self::text($row, 'name', 200, $ingredient),
-                self::text($row, 'amount', 120, ''),
+                self::text($row, 'name', Line::LONGEST_NAME, $ingredient),
+                self::text($row, 'amount', Line::LONGEST_AMOUNT, ''),
                 self::text($row, 'form', 20, ''),
                 Phase::tryFrom(self::text($row, 'phase', 20, 'warm')) ?? throw FormulaError::field('lines.'.$i.'.phase', implode(', ', array_column(Phase::cases(), 'value'))),
                 self::flag($row, 'locked'),
@@ -143,7 +143,7 @@ final class FormulaFile
         return $steps;
     }
 
-    /** @param array<array-key, mixed> $json */
+    /** @param  array<array-key, mixed>  $json */
     private static function text(array $json, string $key, int $most, string $fallback): string
     {
         $value = $json[$key] ?? $fallback;
@@ -154,7 +154,7 @@ final class FormulaFile
         return $value;
     }
 
-    /** @param array<array-key, mixed> $json */
+    /** @param  array<array-key, mixed>  $json */
     private static function number(array $json, string $key, float $fallback): float
     {
         $value = $json[$key] ?? $fallback;
@@ -162,7 +162,7 @@ final class FormulaFile
         return is_int($value) || is_float($value) ? (float) $value : throw FormulaError::field($key, 'a number');
     }
 
-    /** @param array<array-key, mixed> $json */
+    /** @param  array<array-key, mixed>  $json */
     private static function flag(array $json, string $key): bool
     {
         $value = $json[$key] ?? false;

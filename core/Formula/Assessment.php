@@ -12,11 +12,12 @@ use JsonSerializable;
 /** Everything that can be said of a formula. As JSON: $defs/Assessment in docs/formats/crown.schema.json. */
 final readonly class Assessment implements JsonSerializable
 {
-    /** @param list<Finding> $findings worst first */
+    /** @param  list<Finding>  $findings worst first */
     public function __construct(
         public Examined $subject,
         public array $findings,
-    ) {}
+    ) {
+    }
 
     public function hasStop(): bool
     {

@@ -7,8 +7,10 @@ namespace Crown\Formula;
 /** Asks every check of a formula. A pure function of the formula and its context: no clock, no chance, no globals. */
 final readonly class Assessor
 {
-    /** @param list<Check> $checks */
-    private function __construct(private array $checks) {}
+    /** @param  list<Check>  $checks */
+    private function __construct(private array $checks)
+    {
+    }
 
     public static function standard(): self
     {
@@ -29,6 +31,7 @@ final readonly class Assessor
             new Checks\ShortLife,
             new Checks\Allergens,
             new Checks\DryingOil,
+            new Checks\ForSale,
         ]);
     }
 

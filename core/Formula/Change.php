@@ -14,13 +14,14 @@ use JsonSerializable;
  */
 final readonly class Change implements JsonSerializable
 {
-    /** @param array<string, string> $values */
+    /** @param  array<string, string>  $values */
     private function __construct(
         private ChangeKind $kind,
         private array $values,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, string> $amounts amount as written, keyed by line id; "" takes the line out */
+    /** @param  array<string, string>  $amounts amount as written, keyed by line id; "" takes the line out */
     public static function amounts(array $amounts): self
     {
         return new self(ChangeKind::SetAmounts, $amounts);
@@ -57,7 +58,7 @@ final readonly class Change implements JsonSerializable
     }
 
     /**
-     * @param array<array-key, mixed> $json
+     * @param  array<array-key, mixed>  $json
      *
      * @throws FormulaError
      */

@@ -27,15 +27,16 @@ final readonly class Composition
     private const NOMINAL = 100.0;
 
     /**
-     * @param list<Portion> $portions in the formula's order, also those whose mass cannot be told
-     * @param list<string> $problems about the whole
+     * @param  list<Portion>  $portions in the formula's order, also those whose mass cannot be told
+     * @param  list<string>  $problems about the whole
      */
     private function __construct(
         public Formula $formula,
         public array $portions,
         public Band $totalGrams,
         public array $problems,
-    ) {}
+    ) {
+    }
 
     public static function of(Formula $formula, Context $context): self
     {
@@ -76,7 +77,7 @@ final readonly class Composition
     /**
      * Share of some portions taken together, worst cases against all the others.
      *
-     * @param list<Portion> $group
+     * @param  list<Portion>  $group
      */
     public function shareOf(array $group): Band
     {
@@ -102,10 +103,9 @@ final readonly class Composition
     /**
      * Gives shares, parts and "to fill" their grams.
      *
-     * @param array<int, Amount> $amounts
-     * @param array<int, Figure> $masses those weighed or measured out
-     * @param array<int, string> $problems
-     *
+     * @param  array<int, Amount>  $amounts
+     * @param  array<int, Figure>  $masses those weighed or measured out
+     * @param  array<int, string>  $problems
      * @return array{array<int, Figure>, array<int, string>, list<string>}
      */
     private static function placeRelative(array $amounts, array $masses, array $problems, Size $size, float $scale): array
@@ -187,11 +187,11 @@ final readonly class Composition
     /**
      * Scales everything to the size wanted and works out the shares.
      *
-     * @param array<int, Ingredient> $ingredients
-     * @param array<int, Amount> $amounts
-     * @param array<int, Figure> $masses
-     * @param array<int, string> $problems
-     * @param list<string> $whole
+     * @param  array<int, Ingredient>  $ingredients
+     * @param  array<int, Amount>  $amounts
+     * @param  array<int, Figure>  $masses
+     * @param  array<int, string>  $problems
+     * @param  list<string>  $whole
      */
     private static function sized(Formula $formula, Context $context, array $ingredients, array $amounts, array $masses, array $problems, array $whole): self
     {
@@ -216,11 +216,11 @@ final readonly class Composition
     }
 
     /**
-     * @param array<int, Ingredient> $ingredients
-     * @param array<int, Amount> $amounts
-     * @param array<int, Figure> $masses
-     * @param array<int, string> $problems
-     * @param list<string> $whole
+     * @param  array<int, Ingredient>  $ingredients
+     * @param  array<int, Amount>  $amounts
+     * @param  array<int, Figure>  $masses
+     * @param  array<int, string>  $problems
+     * @param  list<string>  $whole
      */
     private static function built(Formula $formula, array $ingredients, array $amounts, array $masses, array $problems, array $whole): self
     {

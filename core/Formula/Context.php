@@ -13,5 +13,6 @@ final readonly class Context
     public function __construct(
         public Catalogue $catalogue,
         public Kitchen $kitchen,
-    ) {}
+    ) {
+    }
 }

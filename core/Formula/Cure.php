@@ -12,7 +12,8 @@ final readonly class Cure implements JsonSerializable
     public function __construct(
         public string $label,
         public Change $change,
-    ) {}
+    ) {
+    }
 
     /** @return array{label: string, change: Change} */
     public function jsonSerialize(): array

@@ -14,7 +14,8 @@ final readonly class Examined
         public Load $load,
         public WaterLedger $water,
         public Life $life,
-    ) {}
+    ) {
+    }
 
     public static function of(Composition $composition, Context $context): self
     {

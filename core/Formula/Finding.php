@@ -11,9 +11,9 @@ use JsonSerializable;
 final readonly class Finding implements JsonSerializable
 {
     /**
-     * @param list<Portion> $portions the lines it is about
-     * @param array<string, Band> $figures keyed by name, the unit being part of the name
-     * @param list<Cure> $cures
+     * @param  list<Portion>  $portions the lines it is about
+     * @param  array<string, Band>  $figures keyed by name, the unit being part of the name
+     * @param  list<Cure>  $cures
      */
     public function __construct(
         public string $code,
@@ -23,7 +23,8 @@ final readonly class Finding implements JsonSerializable
         public array $figures,
         public string $method,
         public array $cures = [],
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

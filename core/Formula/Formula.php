@@ -10,9 +10,9 @@ final readonly class Formula
     public const MOST_LINES = 300;
 
     /**
-     * @param list<Line> $lines
-     * @param list<Step> $steps
-     * @param float $storageCelsius where it will stand
+     * @param  list<Line>  $lines
+     * @param  list<Step>  $steps
+     * @param  float  $storageCelsius where it will stand
      *
      * @throws FormulaError
      */
@@ -36,7 +36,7 @@ final readonly class Formula
         }
     }
 
-    /** @param list<Line> $lines */
+    /** @param  list<Line>  $lines */
     public function withLines(array $lines): self
     {
         return new self($this->title, $this->kind, $this->audience, $lines, $this->steps, $this->size, $this->wetUse, $this->forSale, $this->storageCelsius, $this->notes);

@@ -14,12 +14,13 @@ final readonly class Life
 {
     private const DAYS_PER_MONTH = 30.44;
 
-    /** @param list<string> $reasons whole sentences, in the order in which they were applied */
+    /** @param  list<string>  $reasons whole sentences, in the order in which they were applied */
     private function __construct(
         public Band $months,
         public array $reasons,
         public bool $capped,
-    ) {}
+    ) {
+    }
 
     public static function of(Composition $composition, WaterLedger $water): self
     {
@@ -63,8 +64,7 @@ final readonly class Life
     }
 
     /**
-     * @param list<string> $reasons
-     *
+     * @param  list<string>  $reasons
      * @return array{Band, list<string>}
      */
     private static function withAntioxidant(Composition $composition, Band $months, array $reasons): array
@@ -81,7 +81,7 @@ final readonly class Life
         return [$months, $reasons];
     }
 
-    /** @param list<string> $reasons */
+    /** @param  list<string>  $reasons */
     private static function capped(Composition $composition, WaterLedger $water, Band $months, array $reasons): self
     {
         $preserved = Preservative::of($composition)->fits($water->class);

@@ -7,12 +7,17 @@ namespace Crown\Formula;
 /** One ingredient in a formula, with its amount as the maker wrote it. */
 final readonly class Line
 {
+    /** Characters. */
+    public const LONGEST_NAME = 200;
+
+    public const LONGEST_AMOUNT = 120;
+
     /**
-     * @param string $id stays with the line through every edit
-     * @param string $ingredient id in the catalogue, or "" when the name was not placed
-     * @param string $name as written
-     * @param string $amount as written; need not be readable yet
-     * @param string $form fresh, dried, powder, seed, melted, or ""
+     * @param  string  $id stays with the line through every edit
+     * @param  string  $ingredient id in the catalogue, or "" when the name was not placed
+     * @param  string  $name as written
+     * @param  string  $amount as written; need not be readable yet
+     * @param  string  $form fresh, dried, powder, seed, melted, or ""
      */
     public function __construct(
         public string $id,
@@ -22,7 +27,8 @@ final readonly class Line
         public string $form,
         public Phase $phase,
         public bool $locked = false,
-    ) {}
+    ) {
+    }
 
     public function withAmount(string $amount): self
     {

@@ -13,11 +13,12 @@ use Crown\Measure\Unit;
 /** The essential oils of a composition against what an audience may bear. Method page: docs/methods/load.md. */
 final readonly class Load
 {
-    /** @param list<Portion> $oils */
+    /** @param  list<Portion>  $oils */
     private function __construct(
         private Composition $composition,
         public array $oils,
-    ) {}
+    ) {
+    }
 
     public static function of(Composition $composition): self
     {
@@ -34,8 +35,8 @@ final readonly class Load
      * The change that brings these oils to at most a ceiling in the worst case, keeping their proportions as nearly as
      * whole drops allow. A line left with nothing is taken out.
      *
-     * @param list<Portion> $oils
-     * @param float $ceiling per cent of the finished mass
+     * @param  list<Portion>  $oils
+     * @param  float  $ceiling per cent of the finished mass
      */
     public function reduceTo(float $ceiling, array $oils): Change
     {
@@ -52,7 +53,7 @@ final readonly class Load
         return self::scaledBy($factor, $oils);
     }
 
-    /** @param list<Portion> $oils */
+    /** @param  list<Portion>  $oils */
     public static function scaledBy(float $factor, array $oils): Change
     {
         $amounts = [];
@@ -95,8 +96,7 @@ final readonly class Load
     /**
      * The sum over all lines that bear a constituent of share x content / limit, worst case; over 1 is too much.
      *
-     * @param float $limit per cent of the finished mass
-     *
+     * @param  float  $limit per cent of the finished mass
      * @return array{float, list<Portion>} the sum and the lines that bear it
      */
     public function constituent(string $name, float $limit): array

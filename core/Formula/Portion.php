@@ -13,10 +13,10 @@ use Crown\Measure\Figure;
 final readonly class Portion
 {
     /**
-     * @param list<Amount> $amount the amount when it could be read, else empty
-     * @param Figure $grams zero when it cannot be told
-     * @param Band $share fraction of the whole, 0 to 1
-     * @param string $problem why the mass cannot be told; "" when it can
+     * @param  list<Amount>  $amount the amount when it could be read, else empty
+     * @param  Figure  $grams zero when it cannot be told
+     * @param  Band  $share fraction of the whole, 0 to 1
+     * @param  string  $problem why the mass cannot be told; "" when it can
      */
     public function __construct(
         public Line $line,
@@ -25,7 +25,8 @@ final readonly class Portion
         public Figure $grams,
         public Band $share,
         public string $problem,
-    ) {}
+    ) {
+    }
 
     public function counts(): bool
     {

@@ -11,8 +11,10 @@ use Crown\Measure\Property;
 /** The preservatives of a composition, and whether one of them fits the class of water it meets. */
 final readonly class Preservative
 {
-    /** @param list<Portion> $lines */
-    private function __construct(public array $lines) {}
+    /** @param  list<Portion>  $lines */
+    private function __construct(public array $lines)
+    {
+    }
 
     public static function of(Composition $composition): self
     {

@@ -19,7 +19,8 @@ final readonly class Size
         public float $millilitres,
         public float $overfill,
         public float $loss,
-    ) {}
+    ) {
+    }
 
     public static function asWritten(): self
     {
@@ -37,8 +38,8 @@ final readonly class Size
     }
 
     /**
-     * @param float $overfill share added so that no jar is short, 0 to 0.5
-     * @param float $loss share that stays in bowl and spout, 0 to 0.9
+     * @param  float  $overfill share added so that no jar is short, 0 to 0.5
+     * @param  float  $loss share that stays in bowl and spout, 0 to 0.9
      *
      * @throws FormulaError
      */
@@ -60,7 +61,7 @@ final readonly class Size
     /**
      * The mass to make, grams; 0 for "as written". jars x volume x (1 + overfill) x density / (1 - loss).
      *
-     * @param float $density of the blend at 20 °C, g/ml
+     * @param  float  $density of the blend at 20 °C, g/ml
      */
     public function target(float $density): float
     {

@@ -13,7 +13,8 @@ final readonly class Step
         public float $minutes,
         public float $celsius,
         public bool $heatSaid = false,
-    ) {}
+    ) {
+    }
 
     public function saysTemperature(): bool
     {

@@ -16,11 +16,12 @@ final readonly class Texture
     /** Relative half-width of a solid-fat curve read from a handbook for another harvest. */
     private const SPREAD = 0.12;
 
-    /** @param list<Portion> $unknown melted lines whose solid-fat curve is not known */
+    /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
     private function __construct(
         private Composition $composition,
         public array $unknown,
-    ) {}
+    ) {
+    }
 
     public static function of(Composition $composition): self
     {

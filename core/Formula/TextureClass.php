@@ -15,7 +15,7 @@ enum TextureClass: string
     case Stick = 'stick';
     case Bar = 'bar';
 
-    /** @param float $solids effective solids in per cent; may exceed 100 with much wax */
+    /** @param  float  $solids effective solids in per cent; may exceed 100 with much wax */
     public static function ofSolids(float $solids): self
     {
         return match (true) {

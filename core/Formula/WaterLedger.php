@@ -6,7 +6,6 @@ namespace Crown\Formula;
 
 use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Band;
-use Crown\Measure\Shares;
 
 /** Which line brings how much water, and the class that results. Method page: docs/methods/water.md. */
 final readonly class WaterLedger
@@ -21,15 +20,16 @@ final readonly class WaterLedger
     private const LEAST_EMULSIFIER = 2.0;
 
     /**
-     * @param list<Portion> $bearers lines that bring water
-     * @param Band $percent water, per cent of the finished mass
+     * @param  list<Portion>  $bearers lines that bring water
+     * @param  Band  $percent water, per cent of the finished mass
      */
     private function __construct(
         public array $bearers,
         public Band $percent,
         public WaterClass $class,
         public float $emulsifierPercent,
-    ) {}
+    ) {
+    }
 
     public static function of(Composition $composition): self
     {

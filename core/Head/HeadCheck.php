@@ -18,7 +18,9 @@ use Crown\Measure\Property;
 /** Does a formula suit one head: its allergies, its dislikes, its weight, its scalp? */
 final readonly class HeadCheck implements Check
 {
-    public function __construct(private Profile $head) {}
+    public function __construct(private Profile $head)
+    {
+    }
 
     public function examine(Examined $subject): array
     {

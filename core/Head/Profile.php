@@ -12,8 +12,8 @@ use Crown\Measure\Band;
 final readonly class Profile
 {
     /**
-     * @param list<string> $allergies allergen names or ingredient names
-     * @param list<string> $dislikes ingredient names
+     * @param  list<string>  $allergies allergen names or ingredient names
+     * @param  list<string>  $dislikes ingredient names
      */
     public function __construct(
         public string $name,
@@ -24,7 +24,8 @@ final readonly class Profile
         public bool $pregnant,
         public array $allergies,
         public array $dislikes,
-    ) {}
+    ) {
+    }
 
     /**
      * The weight index that suits: fine 1.5 to 2.6, medium 2.2 to 3.4, coarse 2.8 to 4.4; low porosity -0.3, high +0.3;

@@ -19,11 +19,12 @@ final readonly class Shortlist
     public function __construct(
         private Catalogue $catalogue,
         private Profile $head,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param list<string> $avoid allergens or ingredient names to leave out
-     * @param string $kind only this kind; "" for all
+     * @param  list<string>  $avoid allergens or ingredient names to leave out
+     * @param  string  $kind only this kind; "" for all
      */
     public function for(Need $need, array $avoid, string $kind, int $limit): ShortlistResult
     {

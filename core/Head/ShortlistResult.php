@@ -10,10 +10,12 @@ use JsonSerializable;
 final readonly class ShortlistResult implements JsonSerializable
 {
     /**
-     * @param list<array{id: string, score: float, evidence: int, reasons: list<string>}> $ranked
-     * @param list<array{id: string, reason: string}> $leftOut
+     * @param  list<array{id: string, score: float, evidence: int, reasons: list<string>}>  $ranked
+     * @param  list<array{id: string, reason: string}>  $leftOut
      */
-    public function __construct(public array $ranked, public array $leftOut) {}
+    public function __construct(public array $ranked, public array $leftOut)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

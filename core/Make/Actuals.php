@@ -14,7 +14,7 @@ use Crown\Measure\Amount;
 final readonly class Actuals
 {
     /**
-     * @param array<string, float> $grams by line id
+     * @param  array<string, float>  $grams by line id
      *
      * @throws FormulaError for a mass that is negative, or a line that is not in the formula
      */

@@ -16,7 +16,8 @@ final readonly class MakeSheet
     public function __construct(
         private Assessment $assessment,
         private float $scaleGrams,
-    ) {}
+    ) {
+    }
 
     /**
      * Lines in the order in which they are weighed: phase by phase, each with its target and tolerance in grams.

@@ -16,7 +16,8 @@ final readonly class Weighing
         public Phase $phase,
         public float $targetGrams,
         public float $toleranceGrams,
-    ) {}
+    ) {
+    }
 
     public function isWithin(float $grams): bool
     {

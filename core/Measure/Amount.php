@@ -8,12 +8,12 @@ namespace Crown\Measure;
 final readonly class Amount
 {
     /**
-     * @param Band $count how many of the unit; a written range gives the band its ends
-     * @param bool $heaped 1.5 times level, within 25 %
-     * @param bool $about adds 10 % to the half-width
-     * @param float $capsuleMilligrams powder in one capsule, 0 when it was not said
-     * @param list<Amount> $also further parts to be added ("1 cup + 2 tbsp")
-     * @param string $written the maker's own words
+     * @param  Band  $count how many of the unit; a written range gives the band its ends
+     * @param  bool  $heaped 1.5 times level, within 25 %
+     * @param  bool  $about adds 10 % to the half-width
+     * @param  float  $capsuleMilligrams powder in one capsule, 0 when it was not said
+     * @param  list<Amount>  $also further parts to be added ("1 cup + 2 tbsp")
+     * @param  string  $written the maker's own words
      *
      * @throws MeasureError for nothing, less than nothing, or more than a tonne
      */

@@ -18,7 +18,8 @@ final readonly class Band implements JsonSerializable
         public float $low,
         public float $best,
         public float $high,
-    ) {}
+    ) {
+    }
 
     /** @throws MeasureError when the three do not rise or are not finite */
     public static function of(float $low, float $best, float $high): self

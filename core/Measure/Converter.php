@@ -19,7 +19,9 @@ final readonly class Converter
 
     private const HEAPED = 1.5;
 
-    public function __construct(private Kitchen $kitchen) {}
+    public function __construct(private Kitchen $kitchen)
+    {
+    }
 
     /**
      * @throws CannotTell when the substance lacks what this unit needs, or the amount is a proportion of a whole

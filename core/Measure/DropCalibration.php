@@ -8,9 +8,9 @@ namespace Crown\Measure;
 final readonly class DropCalibration
 {
     /**
-     * @param int $drops how many were counted
-     * @param float $grams what they weighed
-     * @param float $scaleGrams resolution of the scale they were weighed on
+     * @param  int  $drops how many were counted
+     * @param  float  $grams what they weighed
+     * @param  float  $scaleGrams resolution of the scale they were weighed on
      *
      * @throws MeasureError
      */

@@ -12,7 +12,8 @@ final readonly class Fact
     public function __construct(
         public Band $band,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public function isEstimate(): bool
     {

@@ -7,11 +7,12 @@ namespace Crown\Measure;
 /** The numeric facts known of one substance. Ask has() before get(), or let "cannot tell" travel up. */
 final readonly class FactSheet
 {
-    /** @param array<string, Fact> $facts keyed by Property value */
+    /** @param  array<string, Fact>  $facts keyed by Property value */
     public function __construct(
         private string $substance,
         private array $facts,
-    ) {}
+    ) {
+    }
 
     public function has(Property $property): bool
     {

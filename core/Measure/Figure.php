@@ -14,7 +14,8 @@ final readonly class Figure implements JsonSerializable
         public string $unit,
         public Basis $basis,
         public Working $working,
-    ) {}
+    ) {
+    }
 
     /** @return array{low: float, best: float, high: float, unit: string, basis: string, working: Working} */
     public function jsonSerialize(): array

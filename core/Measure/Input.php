@@ -14,7 +14,8 @@ final readonly class Input implements JsonSerializable
         public Band $value,
         public string $unit,
         public string $source,
-    ) {}
+    ) {
+    }
 
     /** @return array{name: string, value: Band, unit: string, source: string} */
     public function jsonSerialize(): array

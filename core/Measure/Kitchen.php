@@ -8,7 +8,7 @@ namespace Crown\Measure;
 final readonly class Kitchen
 {
     /**
-     * @param array<string, DropCalibration> $calibrations keyed by substance name
+     * @param  array<string, DropCalibration>  $calibrations keyed by substance name
      *
      * @throws MeasureError when the scale's resolution is not above 0 and at most 100 g
      */

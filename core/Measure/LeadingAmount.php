@@ -10,5 +10,6 @@ final readonly class LeadingAmount
     public function __construct(
         public Amount $amount,
         public string $rest,
-    ) {}
+    ) {
+    }
 }

@@ -11,8 +11,7 @@ final class Shares
      * The exact worst cases: a line is at its highest share when it is at its own high end and every other line at its
      * low end, and the other way round. Best is m_i / sum(m).
      *
-     * @param list<Band> $masses grams
-     *
+     * @param  list<Band>  $masses grams
      * @return list<Band> fractions, 0 to 1; all zero when the whole is nothing
      */
     public static function of(array $masses): array
@@ -30,8 +29,8 @@ final class Shares
     /**
      * The share of a group of lines taken together, worst cases against all lines outside it.
      *
-     * @param list<Band> $group grams
-     * @param list<Band> $others grams
+     * @param  list<Band>  $group grams
+     * @param  list<Band>  $others grams
      */
     public static function ofGroup(array $group, array $others): Band
     {
@@ -46,8 +45,7 @@ final class Shares
      * Rounds fractions to per cent so that the column adds up to exactly 100 (largest remainders get the odd tenths).
      * For display only; never fed back.
      *
-     * @param list<float> $fractions
-     *
+     * @param  list<float>  $fractions
      * @return list<float> per cent
      */
     public static function displayed(array $fractions, int $decimals = 1): array

@@ -7,7 +7,9 @@ namespace Crown\Measure;
 /** A temperature, held in degrees Celsius. */
 final readonly class Temperature
 {
-    private function __construct(public float $celsius) {}
+    private function __construct(public float $celsius)
+    {
+    }
 
     public static function celsius(float $degrees): self
     {

@@ -13,12 +13,13 @@ use JsonSerializable;
  */
 final readonly class Working implements JsonSerializable
 {
-    /** @param list<Input> $inputs */
+    /** @param  list<Input>  $inputs */
     public function __construct(
         public string $method,
         public string $words,
         public array $inputs,
-    ) {}
+    ) {
+    }
 
     /** @return array{method: string, words: string, inputs: list<Input>} */
     public function jsonSerialize(): array

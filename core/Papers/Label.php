@@ -32,7 +32,8 @@ final readonly class Label
         public float $netGrams,
         public DateTimeImmutable $made,
         public string $maker,
-    ) {}
+    ) {
+    }
 
     public function name(): string
     {

@@ -16,11 +16,10 @@ final readonly class Routine
     public const MOST_PER_WEEK = 7;
 
     /**
-     * @param DateTimeImmutable $start the day of the patch test
-     * @param int $perWeek applications a week, 1 to 7
-     * @param int $weeks how many weeks are planned ahead, 1 to 52
-     * @param float $gramsPerUse
-     * @param float $gramsInJar what there is to use up
+     * @param  DateTimeImmutable  $start the day of the patch test
+     * @param  int  $perWeek applications a week, 1 to 7
+     * @param  int  $weeks how many weeks are planned ahead, 1 to 52
+     * @param  float  $gramsInJar what there is to use up
      *
      * @throws RoutineError
      */

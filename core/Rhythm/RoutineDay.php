@@ -9,5 +9,7 @@ use DateTimeImmutable;
 /** One thing to do on one calendar day. */
 final readonly class RoutineDay
 {
-    public function __construct(public DateTimeImmutable $date, public Act $act) {}
+    public function __construct(public DateTimeImmutable $date, public Act $act)
+    {
+    }
 }

@@ -15,7 +15,8 @@ final readonly class SteepAdvice implements JsonSerializable
         public string $code,
         public Severity $severity,
         public string $message,
-    ) {}
+    ) {
+    }
 
     /** @return list<self> worst first */
     public static function on(SteepPlan $plan): array

@@ -20,10 +20,9 @@ final readonly class SteepPlan
     public const LEAST_COVER = 2.5;
 
     /**
-     * @param float $plantGrams as it goes into the jar
-     * @param float $oilGrams
-     * @param float $jarMillilitres 0 when the jar is not known
-     * @param float $diameterCm inner width, 0 when it is not known
+     * @param  float  $plantGrams as it goes into the jar
+     * @param  float  $jarMillilitres 0 when the jar is not known
+     * @param  float  $diameterCm inner width, 0 when it is not known
      *
      * @throws SteepError
      */

@@ -13,7 +13,6 @@ use Crown\Catalogue\SolidFat;
 use Crown\Catalogue\Solubility;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
-use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 
 /** What came out of a steep: an oil that carries its water, its age and its plant's constituents. */
@@ -25,8 +24,8 @@ final readonly class SteepYield
     private const DAYS_PER_MONTH = 30.44;
 
     /**
-     * @param float $grams of oil that were had, measured
-     * @param float $lossGrams the bowl before heating less the bowl after: water driven off; 0 when it was not weighed
+     * @param  float  $grams of oil that were had, measured
+     * @param  float  $lossGrams the bowl before heating less the bowl after: water driven off; 0 when it was not weighed
      */
     public function __construct(
         private SteepPlan $plan,

@@ -36,6 +36,8 @@ return new class extends Migration
             $table->foreignId('head_id')->nullable()->constrained()->nullOnDelete();
             $table->string('title', 200);
             $table->string('kind', 30);
+            // Names of its ingredients, to be found by; kept apart so that the search ignores case and accents.
+            $table->text('ingredients');
             $table->json('document');
             $table->json('summary');
             $table->softDeletes();

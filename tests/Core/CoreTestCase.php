@@ -29,7 +29,7 @@ abstract class CoreTestCase extends TestCase
         return $catalogue ??= (new CatalogueReader(dirname(__DIR__, 2).'/data'))->read();
     }
 
-    /** @param array<string, string> $lines amount by ingredient id; "fresh:" before an id names the form */
+    /** @param  array<string, string>  $lines amount by ingredient id; "fresh:" before an id names the form */
     protected static function formula(array $lines, ProductKind $kind = ProductKind::HairOil, Audience $audience = Audience::AdultLeaveOn, bool $wetUse = false): Formula
     {
         $built = [];

@@ -12,7 +12,6 @@ use Crown\Formula\Check;
 use Crown\Formula\Cure;
 use Crown\Formula\Examined;
 use Crown\Formula\Finding;
-use Crown\Formula\Portion;
 use Crown\Formula\Severity;
 use Crown\Measure\Band;
 use Crown\Measure\Property;

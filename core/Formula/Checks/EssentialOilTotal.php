@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Crown\Formula\Checks;
 
 use Crown\Formula\Audience;
+use Crown\Formula\Change;
 use Crown\Formula\Check;
 use Crown\Formula\Cure;
-use Crown\Formula\Change;
 use Crown\Formula\Examined;
 use Crown\Formula\Finding;
 use Crown\Formula\Portion;

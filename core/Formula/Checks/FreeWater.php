@@ -59,8 +59,7 @@ final readonly class FreeWater implements Check
     }
 
     /**
-     * @param list<Portion> $bearers
-     *
+     * @param  list<Portion>  $bearers
      * @return list<Cure>
      */
     private function cures(array $bearers): array

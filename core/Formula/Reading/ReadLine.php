@@ -12,13 +12,13 @@ use JsonSerializable;
 final readonly class ReadLine implements JsonSerializable
 {
     /**
-     * @param string $text the line as it was pasted
-     * @param string $name what was taken to be the ingredient's name
-     * @param string $amount what was taken to be the amount; "" when there is none
-     * @param string $form fresh, dried, powder, seed, melted, or ""
-     * @param list<NameMatch> $matches best first
-     * @param list<Figure> $grams one figure when the mass can be told, else empty
-     * @param string $doubt why it is not sure, as a sentence; "" when it is
+     * @param  string  $text the line as it was pasted
+     * @param  string  $name what was taken to be the ingredient's name
+     * @param  string  $amount what was taken to be the amount; "" when there is none
+     * @param  string  $form fresh, dried, powder, seed, melted, or ""
+     * @param  list<NameMatch>  $matches best first
+     * @param  list<Figure>  $grams one figure when the mass can be told, else empty
+     * @param  string  $doubt why it is not sure, as a sentence; "" when it is
      */
     public function __construct(
         public string $text,
@@ -29,7 +29,8 @@ final readonly class ReadLine implements JsonSerializable
         public array $matches,
         public array $grams,
         public string $doubt,
-    ) {}
+    ) {
+    }
 
     /** The id of the best match, or "" when nothing is near enough. */
     public function ingredient(): string

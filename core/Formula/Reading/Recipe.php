@@ -17,16 +17,17 @@ use JsonSerializable;
 final readonly class Recipe implements JsonSerializable
 {
     /**
-     * @param list<ReadLine> $lines
-     * @param list<Step> $steps
-     * @param list<string> $notes headings and remarks that are neither
+     * @param  list<ReadLine>  $lines
+     * @param  list<Step>  $steps
+     * @param  list<string>  $notes headings and remarks that are neither
      */
     public function __construct(
         public string $title,
         public array $lines,
         public array $steps,
         public array $notes,
-    ) {}
+    ) {
+    }
 
     /** The recipe as a formula: lines that were not placed keep their written name. */
     public function toFormula(): Formula

@@ -8,6 +8,7 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\NameMatch;
+use Crown\Formula\Line;
 use Crown\Measure\Amount;
 use Crown\Measure\AmountReader;
 use Crown\Measure\CannotTell;
@@ -39,7 +40,8 @@ final readonly class RecipeReader
     public function __construct(
         private Catalogue $catalogue,
         private Kitchen $kitchen,
-    ) {}
+    ) {
+    }
 
     /** @throws ReadingError when the text is empty, too long, or not text */
     public function read(string $text): Recipe
@@ -218,6 +220,9 @@ final readonly class RecipeReader
 
     private function placed(string $row, string $name, string $amount): ReadLine
     {
+        // Longer than anybody writes a name or an amount: the row itself is kept whole, what is made of it is cut.
+        $name = mb_substr($name, 0, Line::LONGEST_NAME);
+        $amount = mb_strlen($amount) > Line::LONGEST_AMOUNT ? '' : $amount;
         $form = self::form($name);
         $matches = $this->matches($name);
         $best = $matches[0] ?? false;
@@ -255,7 +260,7 @@ final readonly class RecipeReader
         }
     }
 
-    /** @param list<Figure> $grams */
+    /** @param  list<Figure>  $grams */
     private function maybeSteep(Ingredient $ingredient, string $name, array $grams): bool
     {
         return $ingredient->kind === IngredientKind::EssentialOil
@@ -293,9 +298,8 @@ final readonly class RecipeReader
     /**
      * Ingredients that a sentence adds by amount and that stand in no line: they are asked about, not dropped.
      *
-     * @param list<\Crown\Formula\Step> $steps
-     * @param list<ReadLine> $lines
-     *
+     * @param  list<\Crown\Formula\Step>  $steps
+     * @param  list<ReadLine>  $lines
      * @return list<ReadLine>
      */
     private function onlyInSteps(array $steps, array $lines): array

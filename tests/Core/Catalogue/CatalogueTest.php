@@ -131,7 +131,7 @@ final class CatalogueTest extends CoreTestCase
         yield 'a grade of 7' => [['needs' => ['itch' => ['grade' => 7, 'found' => 'x', 'source' => 'tradition']]] + $good, 'needs.itch.grade'];
     }
 
-    /** @param array<string, mixed> $json */
+    /** @param  array<string, mixed>  $json */
     #[DataProvider('brokenEntries')]
     public function test_refuses_a_wrong_file_naming_file_and_key(array $json, string $says): void
     {

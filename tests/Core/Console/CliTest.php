@@ -17,7 +17,7 @@ final class CliTest extends CoreTestCase
 {
     private const RECIPE = "Test oil\n100 ml olive oil\n60 drops rosemary essential oil\n1/2 cup fresh hibiscus\n";
 
-    /** @param list<string> $argv */
+    /** @param  list<string>  $argv */
     private static function run_(array $argv, string $input = self::RECIPE): Outcome
     {
         return (new Cli(self::catalogue(), static fn (string $path): string => $input, '2027-01-04'))->run($argv);
@@ -37,7 +37,7 @@ final class CliTest extends CoreTestCase
         yield 'steep' => [['steep', '--plant', 'calendula', '--form', 'dried', '--grams', '40', '--oil', 'sunflower high oleic', '--oil-ml', '400', '--jar-ml', '900', '--diameter-cm', '9', '--json'], 'SteepPlan', 0];
     }
 
-    /** @param list<string> $argv */
+    /** @param  list<string>  $argv */
     #[DataProvider('commands')]
     public function test_json_keeps_to_its_schema(array $argv, string $schema, int $exit): void
     {
@@ -67,7 +67,7 @@ final class CliTest extends CoreTestCase
         yield 'no such need' => [['ingredient', '--need', 'world peace'], '', '--need'];
     }
 
-    /** @param list<string> $argv */
+    /** @param  list<string>  $argv */
     #[DataProvider('mistakes')]
     public function test_bad_input_is_one_clear_line(array $argv, string $input, string $says): void
     {

@@ -217,4 +217,12 @@ final class ChecksTest extends CoreTestCase
         $formula = self::formula(['shea-butter' => '2 cups', 'castor-oil' => '3 tbsp', 'rosemary-eo' => 'a few drops']);
         self::assertSame(json_encode(self::assess($formula)), json_encode(self::assess($formula)));
     }
+
+    public function test_selling_points_to_the_law_and_to_a_challenge_test(): void
+    {
+        $dry = self::formula(['olive-oil' => '100 g'])->withUse(false, true, 20.0);
+        self::assertSame(['sale.law'], self::codes(self::assess($dry)));
+        $milk = self::formula(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '73 g', 'phenoxyethanol-ehg' => '0.9 %'])->withUse(false, true, 20.0);
+        self::assertContains('sale.challenge-test', self::codes(self::assess($milk)));
+    }
 }

@@ -23,8 +23,8 @@ use Tests\Core\CoreTestCase;
 final class HeadTest extends CoreTestCase
 {
     /**
-     * @param list<string> $allergies
-     * @param list<string> $dislikes
+     * @param  list<string>  $allergies
+     * @param  list<string>  $dislikes
      */
     private static function head(Strand $strand = Strand::Medium, Porosity $porosity = Porosity::Normal, AgeBand $age = AgeBand::Over12, bool $pregnant = false, array $allergies = [], array $dislikes = [], Scalp $scalp = Scalp::Calm): Profile
     {

@@ -177,7 +177,7 @@ defineExpose({ add });
                     <td class="text-right whitespace-nowrap">
                         <span
                             v-if="worst.get(line.id) && worst.get(line.id) !== 'note'"
-                            class="text-[13px] font-bold"
+                            class="ml-1.5 text-[13px] font-bold"
                             :class="`said-${worst.get(line.id)}`"
                             :title="worst.get(line.id)"
                         >

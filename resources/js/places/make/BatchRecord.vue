@@ -41,24 +41,24 @@ function printIt(): void {
                     <thead>
                         <tr class="quiet border-rule border-b text-[13px]">
                             <th scope="col" class="text-left font-normal">Ingredient</th>
-                            <th scope="col" class="text-right font-normal">Target</th>
-                            <th scope="col" class="text-right font-normal">Weighed</th>
-                            <th scope="col" class="text-right font-normal">Planned</th>
-                            <th scope="col" class="text-right font-normal">Share</th>
+                            <th scope="col" class="pl-3 text-right font-normal">Target</th>
+                            <th scope="col" class="pl-3 text-right font-normal">Weighed</th>
+                            <th scope="col" class="pl-3 text-right font-normal">Planned</th>
+                            <th scope="col" class="pl-3 text-right font-normal">Share</th>
                         </tr>
                     </thead>
                     <tbody>
                         <tr v-for="w in batch.weighings" :key="w.line" class="row-line">
                             <th scope="row" class="py-1.5 text-left font-normal">{{ w.name }}</th>
-                            <td class="quiet text-right">{{ fixed(w.target_grams, 2) }}</td>
-                            <td class="text-right">
+                            <td class="quiet pl-3 text-right">{{ fixed(w.target_grams, 2) }}</td>
+                            <td class="pl-3 text-right whitespace-nowrap">
                                 <span class="fig fig-measured" :class="w.within === false ? 'said-caution' : ''">
                                     {{ fixed(w.actual_grams ?? 0, 2) }}
                                 </span>
                                 <span class="unit">g</span>
                             </td>
-                            <td class="quiet text-right">{{ fixed(planned.get(w.line)?.shown_percent ?? 0, 1) }}</td>
-                            <td class="text-right">
+                            <td class="quiet pl-3 text-right">{{ fixed(planned.get(w.line)?.shown_percent ?? 0, 1) }}</td>
+                            <td class="pl-3 text-right whitespace-nowrap">
                                 {{ fixed(actual.get(w.line)?.shown_percent ?? 0, 1) }}
                                 <span class="unit">%</span>
                             </td>
@@ -68,12 +68,12 @@ function printIt(): void {
                         <tr class="font-semibold">
                             <th scope="row" class="py-1.5 text-left">In all</th>
                             <td />
-                            <td class="text-right">
+                            <td class="pl-3 text-right whitespace-nowrap">
                                 {{ fixed(total, 2) }}
                                 <span class="unit">g</span>
                             </td>
                             <td />
-                            <td class="text-right">
+                            <td class="pl-3 text-right whitespace-nowrap">
                                 100.0
                                 <span class="unit">%</span>
                             </td>

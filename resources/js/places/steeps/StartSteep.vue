@@ -174,7 +174,17 @@ async function start(): Promise<void> {
                     <dt class="quiet">Drawn</dt>
                     <dd><HonestFigure :band="plan.extraction_percent" unit="%" basis="estimated" show-band what="Extraction" /></dd>
                     <dt class="quiet">Water brought in</dt>
-                    <dd><HonestFigure :band="plan.water_in_grams" unit="g" basis="estimated" show-band what="Water" /></dd>
+                    <dd>
+                        <HonestFigure
+                            v-if="plan.water_in_grams.high > 0"
+                            :band="plan.water_in_grams"
+                            unit="g"
+                            basis="estimated"
+                            show-band
+                            what="Water"
+                        />
+                        <template v-else>none, it is dry</template>
+                    </dd>
                     <dt class="quiet">Costs its life</dt>
                     <dd><HonestFigure :band="plan.age_spent_days" unit="days" basis="estimated" show-band what="Age spent" /></dd>
                 </dl>

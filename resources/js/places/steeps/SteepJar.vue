@@ -16,6 +16,7 @@ const oilCm = computed(() => Math.max(0, Math.min(heightCm.value, heightCm.value
 const plantCm = computed(() => Math.max(0, oilCm.value - props.plan.oil_above_plant_cm.best));
 const oilY = computed(() => inner.value.bottom - oilCm.value * perCm.value);
 const plantY = computed(() => inner.value.bottom - plantCm.value * perCm.value);
+const clip = computed(() => (props.small ? 'steep-small' : 'steep-large'));
 const words = computed(() =>
     known.value
         ? `${props.name}: plant to ${num(plantCm.value, 1)} cm, oil ${num(props.plan.oil_above_plant_cm.best, 1)} cm above it, ${num(props.plan.headspace_cm.best, 1)} cm of air.`
@@ -26,26 +27,39 @@ const words = computed(() =>
 <template>
     <svg :width="W" :height="H" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="words">
         <rect :x="W * 0.1" y="1" :width="W * 0.8" :height="small ? 6 : 20" :rx="small ? 1.5 : 4" fill="var(--ink)" />
-        <rect x="2" :y="inner.top" :width="W - 4" :height="inner.bottom - inner.top" fill="var(--raised)" />
-        <template v-if="known">
-            <rect
-                x="2"
-                :y="oilY"
-                :width="W - 4"
-                :height="inner.bottom - oilY"
-                fill="url(#matter-liquid)"
-                class="transition-all duration-150"
-            />
-            <rect
-                x="2"
-                :y="plantY"
-                :width="W - 4"
-                :height="inner.bottom - plantY"
-                fill="url(#matter-plant)"
-                class="transition-all duration-150"
-            />
-            <line x1="2" :x2="W - 2" :y1="oilY" :y2="oilY" stroke="var(--matter-line)" :stroke-width="small ? 1 : 2" />
-        </template>
+        <defs>
+            <clipPath :id="clip">
+                <rect x="2" :y="inner.top" :width="W - 4" :height="inner.bottom - inner.top" :rx="small ? 4 : 12" />
+            </clipPath>
+        </defs>
+        <path
+            :d="`M${W * 0.16} ${inner.top} V${small ? 6 : 20} H${W * 0.84} V${inner.top}`"
+            fill="none"
+            stroke="var(--glass)"
+            :stroke-width="small ? 1.5 : 2.5"
+        />
+        <g :clip-path="`url(#${clip})`">
+            <rect x="2" :y="inner.top" :width="W - 4" :height="inner.bottom - inner.top" fill="var(--raised)" />
+            <template v-if="known">
+                <rect
+                    x="2"
+                    :y="oilY"
+                    :width="W - 4"
+                    :height="inner.bottom - oilY"
+                    fill="url(#matter-liquid)"
+                    class="transition-all duration-150"
+                />
+                <rect
+                    x="2"
+                    :y="plantY"
+                    :width="W - 4"
+                    :height="inner.bottom - plantY"
+                    fill="url(#matter-plant)"
+                    class="transition-all duration-150"
+                />
+                <line x1="2" :x2="W - 2" :y1="oilY" :y2="oilY" stroke="var(--matter-line)" :stroke-width="small ? 1 : 2" />
+            </template>
+        </g>
         <text v-else-if="!small" :x="W / 2" :y="H / 2" text-anchor="middle" font-size="13" fill="var(--quiet)">jar not measured</text>
         <rect
             x="2"

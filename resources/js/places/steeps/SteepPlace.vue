@@ -110,33 +110,43 @@ async function strain(): Promise<void> {
                     <p class="quiet mt-1">In a formula, type "{{ data.lot.name }}" as the ingredient.</p>
                 </section>
 
-                <form v-else class="mt-6 max-w-md" @submit.prevent="strain">
-                    <h2>Strain it</h2>
-                    <p class="mt-1">{{ data.plan.straining }}</p>
-                    <label class="mt-3 block">
-                        <span class="label">Oil that came out, grams</span>
-                        <input v-model="yieldGrams" inputmode="decimal" class="field" required :aria-invalid="!!errors['yield_grams']" />
-                    </label>
-                    <FormProblem :errors="errors" field="yield_grams" />
-                    <div v-if="data.plan.water_in_grams.high > 0" class="mt-3">
-                        <p class="text-[14px]">
-                            Oil does not evaporate here: what the bowl loses is water. Without this weighing the water counts as still
-                            there.
-                        </p>
-                        <div class="mt-1 grid grid-cols-2 gap-3">
-                            <label>
-                                <span class="label">Bowl before heating, g</span>
-                                <input v-model="before" inputmode="decimal" class="field" />
-                            </label>
-                            <label>
-                                <span class="label">Bowl after, g</span>
-                                <input v-model="after" inputmode="decimal" class="field" />
-                            </label>
+                <details v-else class="mt-6 max-w-md" :open="data.state === 'due'">
+                    <summary class="cursor-pointer font-head text-[17px] font-semibold">
+                        {{ data.state === 'due' ? 'Strain it' : 'Strain it before its day' }}
+                    </summary>
+                    <form @submit.prevent="strain">
+                        <p class="mt-1">{{ data.plan.straining }}</p>
+                        <label class="mt-3 block">
+                            <span class="label">Oil that came out, grams</span>
+                            <input
+                                v-model="yieldGrams"
+                                inputmode="decimal"
+                                class="field"
+                                required
+                                :aria-invalid="!!errors['yield_grams']"
+                            />
+                        </label>
+                        <FormProblem :errors="errors" field="yield_grams" />
+                        <div v-if="data.plan.water_in_grams.high > 0" class="mt-3">
+                            <p class="text-[14px]">
+                                Oil does not evaporate here: what the bowl loses is water. Without this weighing the water counts as still
+                                there.
+                            </p>
+                            <div class="mt-1 grid grid-cols-2 gap-3">
+                                <label>
+                                    <span class="label">Bowl before heating, g</span>
+                                    <input v-model="before" inputmode="decimal" class="field" />
+                                </label>
+                                <label>
+                                    <span class="label">Bowl after, g</span>
+                                    <input v-model="after" inputmode="decimal" class="field" />
+                                </label>
+                            </div>
+                            <FormProblem :errors="errors" field="loss_grams" />
                         </div>
-                        <FormProblem :errors="errors" field="loss_grams" />
-                    </div>
-                    <button class="act mt-3">Record the yield</button>
-                </form>
+                        <button class="act mt-3">Record the yield</button>
+                    </form>
+                </details>
             </div>
             <div>
                 <dl class="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-1.5">
@@ -149,7 +159,17 @@ async function strain(): Promise<void> {
                     <dt class="quiet">Drawn by then</dt>
                     <dd><HonestFigure :band="data.plan.extraction_percent" unit="%" basis="estimated" show-band what="Extraction" /></dd>
                     <dt class="quiet">Water brought in</dt>
-                    <dd><HonestFigure :band="data.plan.water_in_grams" unit="g" basis="estimated" show-band what="Water" /></dd>
+                    <dd>
+                        <HonestFigure
+                            v-if="data.plan.water_in_grams.high > 0"
+                            :band="data.plan.water_in_grams"
+                            unit="g"
+                            basis="estimated"
+                            show-band
+                            what="Water"
+                        />
+                        <template v-else>none, it is dry</template>
+                    </dd>
                     <dt class="quiet">Costs its life</dt>
                     <dd><HonestFigure :band="data.plan.age_spent_days" unit="days" basis="estimated" what="Age" /></dd>
                     <dt class="quiet">Ready</dt>

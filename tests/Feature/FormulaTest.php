@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class FormulaTest extends StudioTestCase
+{
+    public function test_a_pasted_recipe_becomes_a_formula_with_versions(): void
+    {
+        $page = $this->formula();
+        self::assertSame('Light oil', $page['formula']['title']);
+        $this->got('FormulaPage', 'POST', 'formulas/'.$page['id'].'/versions', ['note' => 'first']);
+        $formula = $page['formula'];
+        $formula['lines'][0]['amount'] = '60 g';
+        $this->got('FormulaPage', 'PUT', 'formulas/'.$page['id'], ['revision' => $page['revision'], 'formula' => $formula, 'head_id' => null]);
+        $kept = $this->got('FormulaPage', 'POST', 'formulas/'.$page['id'].'/versions', ['note' => '']);
+
+        self::assertSame([2, 1], array_column($kept['versions'], 'number'));
+        self::assertSame('80 g', $kept['versions'][1]['formula']['lines'][0]['amount'], 'a kept version does not change');
+    }
+
+    public function test_what_is_typed_is_kept_to_the_letter(): void
+    {
+        $page = $this->formula();
+        $formula = $page['formula'];
+        $formula['lines'][0]['amount'] = '2 tb ';
+        $formula['lines'][1]['amount'] = '';
+        $saved = $this->got('FormulaPage', 'PUT', 'formulas/'.$page['id'], ['revision' => $page['revision'], 'formula' => $formula, 'head_id' => null]);
+
+        self::assertSame(['2 tb ', ''], array_slice(array_column($saved['formula']['lines'], 'amount'), 0, 2));
+        self::assertSame('No amount is given yet.', $saved['assessment']['lines'][1]['problem']);
+    }
+
+    public function test_two_people_never_overwrite_each_other_in_silence(): void
+    {
+        $page = $this->formula();
+        $first = ['title' => 'Hers'] + $page['formula'];
+        $second = ['title' => 'His'] + $page['formula'];
+        $this->got('FormulaPage', 'PUT', 'formulas/'.$page['id'], ['revision' => $page['revision'], 'formula' => $first, 'head_id' => null]);
+        $late = $this->ask('PUT', 'formulas/'.$page['id'], ['revision' => $page['revision'], 'formula' => $second, 'head_id' => null])->assertStatus(409);
+
+        self::assertSame('Hers', $late->json('current.formula.title'));
+        self::assertSame('Hers', $this->got('FormulaPage', 'GET', 'formulas/'.$page['id'])['formula']['title']);
+    }
+
+    public function test_a_post_sent_twice_is_done_once(): void
+    {
+        $body = ['formula' => $this->read('100 g olive oil'), 'head_id' => null];
+        $key = ['Idempotency-Key' => 'abcdef-12345678'];
+        $first = $this->ask('POST', 'formulas', $body, headers: $key)->assertCreated();
+        $again = $this->ask('POST', 'formulas', $body, headers: $key)->assertCreated()->assertHeader('Idempotent-Replay', 'true');
+
+        self::assertSame($first->json('id'), $again->json('id'));
+        self::assertCount(1, $this->got('FormulaList', 'GET', 'formulas')['items']);
+        $this->ask('POST', 'heads', $body, headers: $key)->assertStatus(409);
+        $this->ask('POST', 'formulas', ['formula' => 3], headers: ['Idempotency-Key' => 'abcdef-9999'])->assertStatus(422);
+        $this->ask('POST', 'formulas', $body, headers: ['Idempotency-Key' => 'abcdef-9999'])->assertCreated();
+    }
+
+    public function test_cures_are_applied_by_the_core_and_judged(): void
+    {
+        $formula = $this->read("Oil\n90 g olive oil\n90 drops rosemary essential oil");
+        $judged = $this->got('Evaluation', 'POST', 'evaluate', ['formula' => $formula, 'head_id' => null]);
+        $finding = array_values(array_filter($judged['assessment']['findings'], static fn (array $f): bool => $f['code'] === 'load.total'))[0];
+        $cured = $this->got('Evaluation', 'POST', 'cure', ['formula' => $formula, 'head_id' => null, 'change' => $finding['cures'][0]['change']]);
+
+        self::assertNotContains('load.total', array_column($cured['assessment']['findings'], 'code'));
+        $this->ask('POST', 'cure', ['formula' => $formula, 'head_id' => null, 'change' => ['op' => 'explode']])->assertStatus(422);
+        $this->ask('POST', 'cure', ['formula' => $formula, 'head_id' => null, 'change' => ['op' => 'set-amounts', 'lines' => ['nowhere' => '1 g']]])->assertStatus(422);
+    }
+
+    public function test_a_head_judges_too(): void
+    {
+        $child = $this->headOf('Tuma', '2-6');
+        $page = $this->formula("Oil\n90 g sesame oil\n20 drops peppermint oil", $child['id']);
+        $codes = array_column($page['assessment']['findings'], 'code');
+
+        self::assertSame([], array_diff(['head.allergy', 'child.avoid', 'load.total'], $codes));
+        $this->ask('DELETE', 'heads/'.$child['id'])->assertNoContent();
+        self::assertNull($this->got('FormulaPage', 'GET', 'formulas/'.$page['id'])['head_id']);
+    }
+
+    public function test_the_list_finds_by_title_and_ingredient(): void
+    {
+        $this->formula("Cloud\n100 g shea butter");
+        $this->formula("100 % \"odd\" oil_\n100 g olive oil");
+        $titles = fn (string $q): array => array_column($this->got('FormulaList', 'GET', 'formulas?q='.urlencode($q))['items'], 'title');
+
+        self::assertSame(['Cloud'], $titles('shea'));
+        self::assertSame(['Cloud'], $titles('clo'));
+        self::assertSame([], $titles('%'.'zz'));
+        self::assertCount(2, $titles(''));
+    }
+
+    public function test_long_lists_are_paged_by_cursor(): void
+    {
+        for ($n = 0; $n < 55; $n++) {
+            $this->ask('POST', 'formulas', ['formula' => ['title' => 'F'.$n], 'head_id' => null])->assertCreated();
+        }
+        $first = $this->got('FormulaList', 'GET', 'formulas');
+        $second = $this->got('FormulaList', 'GET', 'formulas?cursor='.$first['next']);
+
+        self::assertCount(50, $first['items']);
+        self::assertCount(5, $second['items']);
+        self::assertSame([], array_intersect(array_column($first['items'], 'id'), array_column($second['items'], 'id')));
+    }
+
+    public function test_what_was_put_away_comes_back(): void
+    {
+        $page = $this->formula();
+        $this->ask('DELETE', 'formulas/'.$page['id'])->assertNoContent();
+        $this->ask('GET', 'formulas/'.$page['id'])->assertNotFound();
+        self::assertSame($page['formula'], $this->got('FormulaPage', 'POST', 'formulas/'.$page['id'].'/restore')['formula']);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function hostileTexts(): iterable
+    {
+        yield 'emoji' => ["🧴✨\n2 tbsp 🥥 oil\n💧💧💧"];
+        yield 'right to left' => ["زيت الشعر\n٢ ملعقة زيت الخروع\n2 tbsp زيت castor oil"];
+        yield 'markup' => ["<script>alert(1)</script>\n2 tbsp <img src=x onerror=alert(1)>\n& &lt; ' \""];
+        yield 'negative and enormous' => ["Oil\n-3 g olive oil\n99999999999999999999999 g shea butter\n1e400 g castor\n0 drops tea tree"];
+        yield 'only water' => ["Water\n100 g water"];
+        yield 'quotes' => ["Ann's \"best\" 'oil'; DROP TABLE formulas;--\n1 cup o'live oil"];
+        yield 'three hundred lines' => ["Long\n".implode("\n", array_map(static fn (int $n): string => $n.' g olive oil', range(1, 299)))];
+        yield 'one long word' => [str_repeat('a', 50_000)];
+        yield 'many numbers' => [str_repeat("1/2/3/4 1-2-3 ½½½ g\n", 200)];
+        yield 'brackets' => [str_repeat('((((', 500)."\n".str_repeat('2 g (', 200)];
+        yield 'division by nothing' => ["Oil\n1/0 cup olive oil\n5 g jojoba"];
+    }
+
+    #[DataProvider('hostileTexts')]
+    public function test_hostile_text_gets_a_clear_answer(string $text): void
+    {
+        $answer = $this->got('ReadAnswer', 'POST', 'read', ['text' => $text]);
+        $page = $this->got('FormulaPage', 'POST', 'formulas', ['formula' => $answer['formula'], 'head_id' => null]);
+
+        self::assertSame($answer['formula']['lines'], $page['formula']['lines']);
+    }
+
+    public function test_impossible_input_is_refused_by_field(): void
+    {
+        foreach ([['text' => ''], ['text' => str_repeat('oil ', 50_000)], ['text' => 42], []] as $body) {
+            $this->ask('POST', 'read', $body)->assertStatus(422)->assertJsonStructure(['message', 'errors' => ['text']]);
+        }
+        $lines = array_fill(0, 301, ['ingredient' => 'olive-oil', 'amount' => '1 g']);
+        foreach ([['lines' => array_map(static fn (array $l, int $i): array => $l + ['id' => 'x'.$i], $lines, array_keys($lines))], ['title' => str_repeat('x', 500)], ['kind' => 'potion'], ['lines' => 'none'], ['size' => ['mode' => 'mass', 'grams' => -4]]] as $formula) {
+            $this->ask('POST', 'evaluate', ['formula' => $formula])->assertStatus(422)->assertJsonStructure(['message', 'errors']);
+        }
+        $this->ask('POST', 'evaluate', ['formula' => null])->assertStatus(422);
+        $this->ask('PUT', 'formulas/'.$this->formula()['id'], ['formula' => []])->assertStatus(422)->assertJsonValidationErrors('revision');
+    }
+}

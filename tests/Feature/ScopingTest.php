@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+
+final class ScopingTest extends StudioTestCase
+{
+    /** Addresses whose only parameter is a name of the catalogue, which belongs to everyone. */
+    private const OPEN = ['api/ingredients/{ingredient}'];
+
+    public function test_another_studios_ids_answer_404_on_every_route(): void
+    {
+        $batch = $this->batch();
+        $routine = $this->got('Routine', 'POST', 'routines', ['head_id' => $this->headOf()['id'], 'batch_id' => $batch['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => today()->toDateString(), 'way' => '']);
+        $ids = ['formula' => $this->formula()['id'], 'head' => $routine['head_id'], 'steep' => $this->steep()['id'], 'batch' => $batch['id'], 'routine' => $routine['id'], 'day' => $routine['days'][0]['id']];
+        $bodies = [
+            'PUT' => ['revision' => 1, 'formula' => ['title' => 'Stolen'], 'head_id' => null, 'state' => 'done', 'date' => today()->toDateString(), 'done' => true, 'line' => 'l1', 'gathered' => true, 'grams' => 1, 'name' => 'Stolen', 'strand' => 'fine', 'porosity' => 'low', 'scalp' => 'calm', 'age_band' => 'over-12', 'pregnant' => false, 'allergies' => [], 'dislikes' => []],
+            'POST' => ['revision' => 1, 'note' => '', 'yield_grams' => 5, 'loss_grams' => 0, 'jars' => 1, 'jar_ml' => 10, 'net_grams' => 5],
+        ];
+        $before = $this->fingerprint();
+        $tried = 0;
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $names = $route->parameterNames();
+            if (! str_starts_with($route->uri(), 'api/') || $names === [] || in_array($route->uri(), self::OPEN, true)) {
+                continue;
+            }
+            self::assertArrayHasKey($names[0], $ids, 'Teach this test about '.$route->uri());
+            $path = substr(str_replace('{'.$names[0].'}', (string) $ids[$names[0]], $route->uri()), 4);
+            foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                $this->ask($method, $path, $bodies[$method] ?? [], $this->stranger)->assertStatus(404);
+                $tried++;
+            }
+        }
+        self::assertGreaterThanOrEqual(17, $tried);
+        self::assertSame($before, $this->fingerprint(), 'nothing was changed on the way');
+    }
+
+    public function test_another_studios_ids_in_a_body_are_not_found_either(): void
+    {
+        $head = $this->headOf();
+        $batch = $this->batch();
+        $this->ask('POST', 'evaluate', ['formula' => ['title' => 'x'], 'head_id' => $head['id']], $this->stranger)->assertStatus(404);
+        $this->ask('POST', 'batches', ['formula_id' => $batch['formula_id']], $this->stranger)->assertStatus(404);
+        $this->ask('POST', 'routines', ['head_id' => $head['id'], 'batch_id' => $batch['id'], 'per_week' => 1, 'grams_per_use' => 1, 'starts_on' => today()->toDateString(), 'way' => ''], $this->stranger)->assertStatus(404);
+    }
+
+    public function test_lists_show_only_ones_own(): void
+    {
+        $this->batch();
+        $this->headOf();
+        $this->steep();
+        foreach (['formulas', 'heads', 'steeps', 'batches', 'lots', 'routines'] as $list) {
+            self::assertSame([], $this->ask('GET', $list, [], $this->stranger)->assertOk()->json('items'), $list);
+        }
+        self::assertSame([], $this->ask('GET', 'today', [], $this->stranger)->json('items'));
+    }
+
+    private function fingerprint(): string
+    {
+        $rows = [];
+        foreach (['formulas', 'formula_versions', 'heads', 'steeps', 'steep_shakes', 'lots', 'batches', 'routines', 'routine_days'] as $table) {
+            $rows[$table] = DB::table($table)->orderBy('id')->get()->toJson();
+        }
+
+        return sha1((string) json_encode($rows));
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Studio\Studio;
+use App\Studio\User;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+
+/** Two studios on MariaDB; every successful answer is held to the published schema. */
+abstract class StudioTestCase extends TestCase
+{
+    use RefreshDatabase;
+
+    protected User $amara;
+
+    protected User $stranger;
+
+    public function createApplication(): Application
+    {
+        /** @var Application $app */
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->amara = $this->person('amara@loft.example');
+        $this->stranger = $this->person('stranger@elsewhere.example');
+    }
+
+    protected function person(string $email): User
+    {
+        $studio = Studio::query()->create(['name' => 'Studio of '.$email, 'maker' => 'Made here']);
+
+        return User::query()->create(['studio_id' => $studio->id, 'name' => strtok($email, '@'), 'email' => $email, 'password' => 'correct horse battery'])->load('studio');
+    }
+
+    /**
+     * As one of the two, from the application's own pages.
+     *
+     * @param  array<string, mixed>  $body
+     * @param  array<string, string>  $headers
+     */
+    protected function ask(string $method, string $path, array $body = [], ?User $as = null, array $headers = []): TestResponse
+    {
+        $this->app?->forgetScopedInstances();
+        // One browser is one person: a session that changes hands is refused, and rightly.
+        $this->flushSession();
+        $person = User::query()->with('studio')->findOrFail(($as ?? $this->amara)->id);
+
+        return $this->actingAs($person, 'web')->withHeaders(['Referer' => url('/'), ...$headers])->json($method, '/api/'.$path, $body);
+    }
+
+    /**
+     * Asks, expects success, and holds the answer to its schema.
+     *
+     * @param  array<string, mixed>  $body
+     * @return array<string, mixed>
+     */
+    protected function got(string $schema, string $method, string $path, array $body = [], ?User $as = null): array
+    {
+        $response = $this->ask($method, $path, $body, $as);
+        self::assertTrue($response->isSuccessful(), $method.' '.$path.' answered '.$response->getStatusCode().': '.mb_substr((string) $response->getContent(), 0, 600));
+        $this->keepsTo($schema, (string) $response->getContent());
+
+        return (array) json_decode((string) $response->getContent(), true);
+    }
+
+    protected function keepsTo(string $schema, string $json): void
+    {
+        $validator = new Validator;
+        $validator->resolver()?->registerFile('https://honest-crown.example/crown.schema.json', dirname(__DIR__, 2).'/docs/formats/crown.schema.json');
+        $result = $validator->validate(json_decode($json), (object) ['$ref' => 'https://honest-crown.example/crown.schema.json#/$defs/'.$schema]);
+        $error = $result->error();
+        self::assertTrue($result->isValid(), $schema.': '.($error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error))));
+    }
+
+    /** @return array<string, mixed> a formula file as the paste screen would make it */
+    protected function read(string $text): array
+    {
+        return $this->got('ReadAnswer', 'POST', 'read', ['text' => $text])['formula'];
+    }
+
+    /** @return array<string, mixed> a kept formula's page */
+    protected function formula(string $text = "Light oil\n80 g jojoba oil\n20 g olive oil\n1 g vitamin e", ?int $head = null): array
+    {
+        return $this->got('FormulaPage', 'POST', 'formulas', ['formula' => $this->read($text), 'head_id' => $head]);
+    }
+
+    /** @return array<string, mixed> */
+    protected function headOf(string $name = 'Imani', string $age = 'over-12'): array
+    {
+        return $this->got('Head', 'POST', 'heads', ['name' => $name, 'strand' => 'coarse', 'porosity' => 'high', 'scalp' => 'dry', 'age_band' => $age, 'pregnant' => false, 'allergies' => ['sesame'], 'dislikes' => []]);
+    }
+
+    /** @return array<string, mixed> */
+    protected function steep(string $plant = 'rosemary', string $form = 'dried', string $start = '', string $method = 'cold-dark'): array
+    {
+        return $this->got('Steep', 'POST', 'steeps', ['name' => '', 'plant' => $plant, 'form' => $form, 'plant_grams' => 40, 'oil' => 'olive-oil', 'oil_grams' => 360, 'method' => $method, 'jar_ml' => 700, 'diameter_cm' => 9, 'shaken_daily' => true, 'started_on' => $start === '' ? today()->toDateString() : $start]);
+    }
+
+    /** @return array<string, mixed> a finished batch */
+    protected function batch(float $off = 0.0): array
+    {
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        foreach ($batch['weighings'] as $i => $w) {
+            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true, 'grams' => $w['target_grams'] + ($i === 0 ? $off : 0)]);
+        }
+
+        return $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', ['revision' => $batch['revision'], 'jars' => 3, 'jar_ml' => 30, 'net_grams' => 27, 'note' => '']);
+    }
+}

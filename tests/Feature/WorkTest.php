@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Demo\Recipes;
+use App\Make\Batch;
+use App\Studio\Studio;
+use Illuminate\Support\Carbon;
+use Symfony\Component\Process\Process;
+
+final class WorkTest extends StudioTestCase
+{
+    public function test_a_batch_keeps_what_was_truly_weighed(): void
+    {
+        $batch = $this->batch(20.0);
+        self::assertSame('done', $batch['state']);
+        self::assertSame(100.0, (float) $batch['weighings'][0]['actual_grams']);
+        self::assertFalse($batch['weighings'][0]['within']);
+        // 100 of 121 g instead of 80 of 101.
+        self::assertEqualsWithDelta(100 / 121 * 100, $batch['actual']['lines'][0]['share']['best'], 0.01);
+
+        $formula = $this->got('FormulaPage', 'GET', 'formulas/'.$batch['formula_id']);
+        $changed = ['title' => 'Something else', 'lines' => []] + $formula['formula'];
+        $this->got('FormulaPage', 'PUT', 'formulas/'.$formula['id'], ['revision' => $formula['revision'], 'formula' => $changed, 'head_id' => null]);
+        self::assertSame($batch, $this->got('Batch', 'GET', 'batches/'.$batch['id']), 'later edits never change a record');
+        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => 'l1', 'gathered' => true, 'grams' => 1])->assertStatus(409);
+    }
+
+    public function test_a_batch_is_not_closed_before_it_is_weighed(): void
+    {
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        $finish = ['revision' => $batch['revision'], 'jars' => 1, 'jar_ml' => 30, 'net_grams' => 20, 'note' => ''];
+        self::assertStringContainsString('has not been weighed yet', (string) $this->ask('POST', 'batches/'.$batch['id'].'/finish', $finish)->assertStatus(422)->json('errors.weighings.0'));
+        $this->ask('GET', 'batches/'.$batch['id'].'/label.pdf')->assertStatus(409);
+        foreach ($batch['weighings'] as $w) {
+            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true, 'grams' => $w['target_grams']]);
+        }
+        $this->ask('POST', 'batches/'.$batch['id'].'/finish', ['revision' => $batch['revision'], 'jars' => 9, 'jar_ml' => 100, 'net_grams' => 90, 'note' => ''])->assertStatus(422)->assertJsonStructure(['errors' => ['net_grams']]);
+        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => 1, 'line' => 'l1', 'gathered' => true, 'grams' => 5])->assertStatus(409)->assertJsonPath('current.id', $batch['id']);
+        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => 'l1', 'gathered' => true, 'grams' => -5])->assertStatus(422);
+    }
+
+    public function test_lot_codes_count_within_the_day(): void
+    {
+        $this->batch();
+        self::assertStringEndsWith('-2', $this->batch()['lot_code']);
+    }
+
+    public function test_the_label_is_printed_with_its_words(): void
+    {
+        $batch = $this->batch();
+        $pdf = (string) $this->ask('GET', 'batches/'.$batch['id'].'/label.pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $reader = new Process(['pdftotext', '-layout', '-', '-'], null, null, $pdf);
+        $text = (string) preg_replace('/\s+/', ' ', $reader->mustRun()->getOutput());
+
+        foreach (['Light oil', 'Simmondsia Chinensis Seed Oil, Olea Europaea Fruit Oil, Tocopherol', $batch['lot_code'], '27 g', $batch['label']['best_before'], 'Patch test first', 'Made here'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        self::assertStringNotContainsString('http', $pdf === '' ? 'http' : $text);
+    }
+
+    public function test_a_steep_is_shaken_strained_and_becomes_an_ingredient(): void
+    {
+        $steep = $this->steep(start: today()->subDays(3)->toDateString());
+        $today = today()->toDateString();
+        self::assertContains('shake', array_column($this->got('Today', 'GET', 'today')['items'], 'kind'));
+        $this->got('Steep', 'PUT', 'steeps/'.$steep['id'].'/shakes', ['date' => $today, 'done' => true]);
+        $shaken = $this->got('Steep', 'PUT', 'steeps/'.$steep['id'].'/shakes', ['date' => $today, 'done' => true]);
+        self::assertCount(1, array_filter($shaken['shakes'], static fn (array $s): bool => $s['done']));
+        self::assertNotContains('shake', array_column($this->got('Today', 'GET', 'today')['items'], 'kind'));
+        $this->ask('PUT', 'steeps/'.$steep['id'].'/shakes', ['date' => today()->addDay()->toDateString(), 'done' => true])->assertStatus(422);
+
+        $strained = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => 295, 'loss_grams' => 0]);
+        self::assertTrue($strained['lot']['dry']);
+        $this->ask('POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'] + 1, 'yield_grams' => 295, 'loss_grams' => 0])->assertStatus(409);
+        $found = $this->got('IngredientList', 'GET', 'ingredients?q='.urlencode('rosemary leaf in olive oil'))['items'][0];
+        self::assertSame($strained['lot']['ingredient'], $found['id']);
+        $this->got('Ingredient', 'GET', 'ingredients/'.$found['id']);
+        self::assertNotContains($found['id'], array_column($this->ask('GET', 'ingredients', [], $this->stranger)->json('items'), 'id'));
+    }
+
+    public function test_a_formula_carries_the_water_of_its_steep(): void
+    {
+        $steep = $this->steep('rosemary', 'fresh', method: 'water-bath');
+        $wet = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => 330, 'loss_grams' => 8.5]);
+        self::assertFalse($wet['lot']['dry']);
+        // 40 g x 0.68 x 0.35 = 9.52 g brought in, 8.5 driven off: 1.02 of 330 g.
+        self::assertEqualsWithDelta(0.309, $wet['lot']['water_percent'], 0.001);
+        $formula = ['title' => 'Garden oil', 'lines' => [['ingredient' => $wet['lot']['ingredient'], 'amount' => '100 g']]];
+        $judged = $this->got('Evaluation', 'POST', 'evaluate', ['formula' => $formula, 'head_id' => null]);
+        self::assertSame('C', $judged['assessment']['water_class']);
+        self::assertContains('water.trace', array_column($judged['assessment']['findings'], 'code'));
+    }
+
+    public function test_a_steep_that_cannot_be_is_refused_by_field(): void
+    {
+        $good = ['name' => '', 'plant' => 'rosemary', 'form' => 'dried', 'plant_grams' => 40, 'oil' => 'olive-oil', 'oil_grams' => 360, 'method' => 'cold-dark', 'jar_ml' => 0, 'diameter_cm' => 0, 'shaken_daily' => true, 'started_on' => today()->toDateString()];
+        $this->got('SteepPlan', 'POST', 'steeps/plan', $good);
+        foreach (['plant_grams' => -1, 'oil_grams' => 0, 'method' => 'magic', 'started_on' => 'soon', 'form' => 'liquid', 'oil' => 'water'] as $field => $value) {
+            $this->ask('POST', 'steeps', [$field => $value] + $good)->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
+        }
+        $this->ask('POST', 'steeps', ['plant' => 'unicorn'] + $good)->assertStatus(422);
+    }
+
+    public function test_applications_wait_for_the_patch_test(): void
+    {
+        $start = today()->subDays(4)->toDateString();
+        $routine = $this->got('Routine', 'POST', 'routines', ['head_id' => $this->headOf()['id'], 'batch_id' => $this->batch()['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => $start, 'way' => '']);
+        [$test, $reading, $first] = $routine['days'];
+        $tick = fn (array $day, string $state) => $this->ask('PUT', 'routine-days/'.$day['id'], ['state' => $state]);
+
+        $tick($first, 'done')->assertStatus(422)->assertJsonPath('errors.state.0', 'Wait for the patch test: read it first, 48 hours after it was put on.');
+        $tick($reading, 'done')->assertStatus(422);
+        self::assertNotContains('application', array_column($this->got('Today', 'GET', 'today')['items'], 'kind'));
+        $tick($test, 'done')->assertOk();
+        $tick($reading, 'done')->assertOk()->assertJsonPath('state', 'running');
+        self::assertContains('application', array_column($this->got('Today', 'GET', 'today')['items'], 'kind'));
+        $tick($first, 'done')->assertOk();
+        $tick($routine['days'][5], 'done')->assertStatus(422)->assertJsonPath('errors.state.0', 'This day has not come yet.');
+        $tick($first, 'reacted')->assertStatus(422);
+        $tick($reading, 'reacted')->assertOk()->assertJsonPath('state', 'stopped');
+        $tick($first, 'done')->assertStatus(422);
+    }
+
+    public function test_an_unfinished_batch_cannot_be_used(): void
+    {
+        $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        $this->ask('POST', 'routines', ['head_id' => $this->headOf()['id'], 'batch_id' => $open['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => today()->toDateString(), 'way' => ''])->assertStatus(422)->assertJsonStructure(['errors' => ['batch_id']]);
+    }
+
+    public function test_a_head_is_changed_with_its_revision(): void
+    {
+        $head = $this->headOf();
+        $changed = $this->got('Head', 'PUT', 'heads/'.$head['id'], ['allergies' => []] + $head);
+        self::assertSame([], $changed['allergies']);
+        $this->ask('PUT', 'heads/'.$head['id'], $head)->assertStatus(409)->assertJsonPath('current.revision', 2);
+        $this->ask('POST', 'heads', ['name' => '', 'strand' => 'wiry'] + $head)->assertStatus(422)->assertJsonValidationErrors(['name', 'strand']);
+    }
+
+    public function test_the_demo_studio_is_loaded_once_and_reset_alone(): void
+    {
+        $mine = $this->formula();
+        $this->artisan('crown:demo')->assertSuccessful();
+        $demo = Studio::query()->where('demo', true)->firstOrFail();
+        $count = static fn (string $table): int => \Illuminate\Support\Facades\DB::table($table)->where('studio_id', Studio::query()->where('demo', true)->value('id'))->count();
+        self::assertSame(count(Recipes::all()), $count('formulas'));
+        self::assertGreaterThanOrEqual(6, $count('batches'));
+        $this->artisan('crown:demo')->assertSuccessful();
+        self::assertSame($demo->id, Studio::query()->where('demo', true)->value('id'));
+        $this->artisan('crown:demo', ['--fresh' => true])->assertSuccessful();
+        self::assertNotSame($demo->id, Studio::query()->where('demo', true)->value('id'));
+        self::assertSame($mine['formula'], $this->got('FormulaPage', 'GET', 'formulas/'.$mine['id'])['formula'], 'nobody else is touched');
+        self::assertFalse(Carbon::hasTestNow());
+        self::assertSame(0, Batch::query()->count());
+    }
+}
