@@ -8,7 +8,6 @@ use App\Formula\FormulaController;
 use App\Head\HeadController;
 use App\Make\BatchController;
 use App\Pantry\LotController;
-use App\Papers\LabelController;
 use App\Rhythm\RoutineController;
 use App\Steep\SteepController;
 use App\Studio\SessionController;
@@ -75,7 +74,6 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
         Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
     });
-    Route::get('batches/{batch}/label.pdf', [LabelController::class, 'pdf'])->name('batches.label');
     Route::controller(RoutineController::class)->group(function (): void {
         Route::get('routines', 'index')->name('routines.index');
         Route::post('routines', 'store')->name('routines.store');

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Papers\LabelController;
 use Illuminate\Support\Facades\Route;
+
+// Papers are opened from the address line too, where no page of ours is the referrer: they go by the session alone.
+Route::get('/papers/batches/{batch}/label.pdf', [LabelController::class, 'pdf'])->middleware('auth:web')->whereNumber('batch')->name('batches.label');
 
 // Every place has its own address; the one page behind them all finds its place itself.
 Route::get('/{place?}', fn () => view('app'))->where('place', '^(?!api/|sanctum/|build/).*$')->name('app');

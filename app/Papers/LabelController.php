@@ -6,7 +6,6 @@ namespace App\Papers;
 
 use App\Make\Batch;
 use App\Support\Refused;
-use App\Support\Speaks;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Illuminate\Contracts\View\Factory;
@@ -17,7 +16,6 @@ final class LabelController
 {
     private const MM = 72 / 25.4;
 
-    #[Speaks('pdf', does: 'The label of one jar of a finished batch')]
     public function pdf(int $batch, Factory $views): Response
     {
         $row = Batch::query()->findOrFail($batch);

@@ -74,7 +74,6 @@ final class OpenApiCommand extends Command
         $problem = static fn (string $when): array => ['description' => $when, 'content' => $json('Problem')];
         $content = match ($speaks->answers) {
             '' => [],
-            'pdf' => ['content' => ['application/pdf' => ['schema' => ['type' => 'string', 'format' => 'binary']]]],
             default => ['content' => $json($speaks->answers)],
         };
         $operation = [

@@ -59,8 +59,9 @@ final class SessionTest extends StudioTestCase
 
     public function test_without_signing_in_nothing_is_told(): void
     {
-        foreach (['today', 'formulas', 'ingredients', 'batches/1/label.pdf'] as $path) {
-            $this->getJson('/api/'.$path)->assertStatus(401);
+        $this->get('/papers/batches/1/label.pdf')->assertRedirect('/sign-in');
+        foreach (['/api/today', '/api/formulas', '/api/ingredients'] as $path) {
+            $this->getJson($path)->assertStatus(401);
         }
         $this->post_('evaluate', [])->assertStatus(401);
     }

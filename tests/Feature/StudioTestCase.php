@@ -58,7 +58,7 @@ abstract class StudioTestCase extends TestCase
         $this->flushSession();
         $person = User::query()->with('studio')->findOrFail(($as ?? $this->amara)->id);
 
-        return $this->actingAs($person, 'web')->withHeaders(['Referer' => url('/'), ...$headers])->json($method, '/api/'.$path, $body);
+        return $this->actingAs($person, 'web')->withHeaders(['Referer' => url('/'), ...$headers])->json($method, str_starts_with($path, '/') ? $path : '/api/'.$path, $body);
     }
 
     /**

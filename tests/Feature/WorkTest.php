@@ -33,7 +33,7 @@ final class WorkTest extends StudioTestCase
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
         $finish = ['revision' => $batch['revision'], 'jars' => 1, 'jar_ml' => 30, 'net_grams' => 20, 'note' => ''];
         self::assertStringContainsString('has not been weighed yet', (string) $this->ask('POST', 'batches/'.$batch['id'].'/finish', $finish)->assertStatus(422)->json('errors.weighings.0'));
-        $this->ask('GET', 'batches/'.$batch['id'].'/label.pdf')->assertStatus(409);
+        $this->ask('GET', '/papers/batches/'.$batch['id'].'/label.pdf')->assertStatus(409);
         foreach ($batch['weighings'] as $w) {
             $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true, 'grams' => $w['target_grams']]);
         }
@@ -51,7 +51,7 @@ final class WorkTest extends StudioTestCase
     public function test_the_label_is_printed_with_its_words(): void
     {
         $batch = $this->batch();
-        $pdf = (string) $this->ask('GET', 'batches/'.$batch['id'].'/label.pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $pdf = (string) $this->ask('GET', '/papers/batches/'.$batch['id'].'/label.pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
         $reader = new Process(['pdftotext', '-layout', '-', '-'], null, null, $pdf);
         $text = (string) preg_replace('/\s+/', ' ', $reader->mustRun()->getOutput());
 

@@ -56,6 +56,14 @@ watch(open, (is) => {
     if (is) text.value = '';
 });
 
+/** Enter takes the best hit when none was moved to. */
+function first(event: KeyboardEvent): void {
+    if ((event.target as HTMLElement).getAttribute('aria-activedescendant')) return;
+    event.preventDefault();
+    event.stopPropagation();
+    choose(hits.value[0] ?? null);
+}
+
 function choose(hit: Hit | null): void {
     if (!hit) return;
     open.value = false;
@@ -65,7 +73,7 @@ function choose(hit: Hit | null): void {
 
 <template>
     <UiDialog :open="open" title="Find or do anything" @close="open = false">
-        <Combobox :model-value="null" nullable @update:model-value="choose">
+        <Combobox as="div" :model-value="null" nullable @update:model-value="choose" @keydown.enter.capture="first">
             <ComboboxInput
                 class="field text-lg"
                 aria-label="Find or do anything"

@@ -23,6 +23,15 @@ async function search(text: string): Promise<void> {
     if (mine === turn) items.value = answer.items;
 }
 
+/** Enter takes the best match when none was moved to. */
+function first(event: KeyboardEvent): void {
+    const best = items.value[0];
+    if (!best || (event.target as HTMLElement).getAttribute('aria-activedescendant')) return;
+    event.preventDefault();
+    event.stopPropagation();
+    choose(best);
+}
+
 function choose(row: Schemas['IngredientRow'] | null): void {
     if (!row) return;
     items.value = [];
@@ -31,7 +40,7 @@ function choose(row: Schemas['IngredientRow'] | null): void {
 </script>
 
 <template>
-    <Combobox :model-value="null" nullable as="div" class="relative" @update:model-value="choose">
+    <Combobox :model-value="null" nullable as="div" class="relative" @update:model-value="choose" @keydown.enter.capture="first">
         <ComboboxInput
             :class="[bare ? 'bare' : 'field', placed ? '' : 'text-caution font-semibold']"
             :display-value="() => name"

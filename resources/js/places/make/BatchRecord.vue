@@ -30,7 +30,7 @@ function printIt(): void {
             <div class="no-print">
                 <RouterLink v-if="batch.formula_id" :to="`/formulas/${batch.formula_id}`" class="act-quiet">Its formula</RouterLink>
                 <button type="button" class="act-quiet" @click="printIt">Print the record</button>
-                <a :href="`/api/batches/${batch.id}/label.pdf`" target="_blank" class="act">Label as PDF</a>
+                <a :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act">Label as PDF</a>
             </div>
         </div>
         <div class="mt-6 grid gap-8 lg:grid-cols-[190px_minmax(0,1fr)_minmax(0,21rem)]">

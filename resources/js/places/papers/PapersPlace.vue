@@ -33,7 +33,7 @@ const done = computed(() => data.value?.items.filter((b) => b.state === 'done') 
                         </span>
                     </span>
                     <span class="quiet text-[14px]">best before {{ sayDate(batch.best_before ?? '') }}</span>
-                    <a :href="`/api/batches/${batch.id}/label.pdf`" target="_blank" class="act-quiet">Label as PDF</a>
+                    <a :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act-quiet">Label as PDF</a>
                     <RouterLink :to="`/make/${batch.id}`" class="act-quiet">Batch record</RouterLink>
                 </li>
             </ul>

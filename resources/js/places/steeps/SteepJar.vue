@@ -60,7 +60,7 @@ const words = computed(() =>
                 <line x1="2" :x2="W - 2" :y1="oilY" :y2="oilY" stroke="var(--matter-line)" :stroke-width="small ? 1 : 2" />
             </template>
         </g>
-        <text v-else-if="!small" :x="W / 2" :y="H / 2" text-anchor="middle" font-size="13" fill="var(--quiet)">jar not measured</text>
+        <text v-if="!known && !small" :x="W / 2" :y="H / 2" text-anchor="middle" font-size="13" fill="var(--quiet)">jar not measured</text>
         <rect
             x="2"
             :y="inner.top"

@@ -73,7 +73,7 @@ async function tick(item: Schemas['TodayItem']): Promise<void> {
                 }}
             </h1>
 
-            <section v-if="data.shelf.length > 0" class="mt-6" aria-label="The shelf">
+            <section v-if="data.shelf.length > 0" class="mt-6 overflow-hidden pr-2" aria-label="The shelf">
                 <div class="relative" :style="{ height: `${data.shelf.length * 44 + 34}px` }">
                     <div v-for="mark in ticks" :key="mark.words" class="absolute inset-y-0" :style="{ left: `${mark.at}%` }">
                         <div class="h-full w-px" :style="{ background: mark.words === 'today' ? 'var(--lead)' : 'var(--rule)' }" />

@@ -1,0 +1,92 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { enter, expect, test } from './studio';
+
+async function first(page: Page, place: string): Promise<string> {
+    await page.goto(`/${place}`);
+    const link = page
+        .locator(`main a[href^="/${place}/"]`)
+        .filter({ has: page.locator('.font-head') })
+        .first();
+    return (await link.getAttribute('href')) ?? '';
+}
+
+async function clean(page: Page, what: string): Promise<void> {
+    await page.waitForLoadState('networkidle');
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+        violations.map((v) => `${what}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`),
+        what,
+    ).toEqual([]);
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+    test(`axe finds nothing on any screen, ${scheme}`, async ({ browser }) => {
+        test.setTimeout(120_000);
+        const page = await (await browser.newContext({ colorScheme: scheme, viewport: { width: 1280, height: 800 } })).newPage();
+        await page.goto('/sign-in');
+        await expect(page.getByRole('button', { name: 'Enter the demo studio' })).toBeVisible();
+        await clean(page, 'sign-in');
+        await enter(page);
+        const places = [
+            '/',
+            '/formulas',
+            '/formulas/paste',
+            '/steeps',
+            '/steeps/start',
+            '/make',
+            '/pantry',
+            '/pantry/rosemary-eo',
+            '/heads',
+            '/heads/new',
+            '/rhythm',
+            '/papers',
+            '/studio',
+            '/nowhere',
+        ];
+        for (const place of ['formulas', 'steeps', 'make', 'heads', 'rhythm']) places.push(await first(page, place));
+        for (const place of places) {
+            await page.goto(place);
+            await expect(page.getByRole('heading').first()).toBeVisible();
+            await clean(page, place);
+        }
+        await page.keyboard.press('Control+k');
+        await expect(page.getByRole('combobox', { name: 'Find or do anything' })).toBeVisible();
+        await clean(page, 'the line that finds');
+    });
+}
+
+test('counter screens fit a phone and have large targets', async ({ browser }) => {
+    const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+    await enter(page);
+    await page.goto('/make');
+    await page
+        .getByRole('link', { name: /Braid sealing oil/ })
+        .first()
+        .click();
+    await page.getByRole('tab', { name: 'Weigh' }).click();
+    const figure = page.getByText(/^\d+\.\d$/).first();
+    await expect(figure).toBeVisible();
+    expect(await figure.evaluate((e) => parseFloat(getComputedStyle(e).fontSize))).toBeGreaterThanOrEqual(72);
+    expect((await page.getByRole('button', { name: 'Weighed' }).boundingBox())?.height).toBeGreaterThanOrEqual(56);
+    for (const place of ['/', '/make', page.url(), '/steeps', await first(page, 'steeps')]) {
+        await page.goto(place);
+        await page.waitForLoadState('networkidle');
+        expect(await page.evaluate(() => document.documentElement.scrollWidth), `${place} does not scroll sideways`).toBeLessThanOrEqual(
+            390,
+        );
+    }
+    await clean(page, 'steep on a phone');
+});
+
+test('nothing is fetched from anywhere else', async ({ page }) => {
+    const outside: string[] = [];
+    page.on('request', (r) => {
+        if (!r.url().startsWith(new URL(page.url() === 'about:blank' ? r.url() : page.url()).origin) && !r.url().startsWith('data:'))
+            outside.push(r.url());
+    });
+    await enter(page);
+    await page.goto('/formulas');
+    await page.waitForLoadState('networkidle');
+    expect(outside).toEqual([]);
+});

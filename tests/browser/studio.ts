@@ -1,0 +1,27 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** A page that fails its test when a script on it fails. */
+export const test = base.extend<{ page: Page }>({
+    page: async ({ page }, use) => {
+        const failures: string[] = [];
+        page.on('pageerror', (e) => failures.push(e.message));
+        await use(page);
+        expect(failures, 'errors of scripts on the page').toEqual([]);
+    },
+});
+
+export { expect };
+
+export async function enter(page: Page): Promise<void> {
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: 'Enter the demo studio' }).click();
+    await expect(page.getByRole('heading', { name: 'Needs hands now' })).toBeVisible();
+}
+
+/** Pastes a recipe and puts it on the bench. */
+export async function onBench(page: Page, text: string): Promise<void> {
+    await page.goto('/formulas/paste');
+    await page.getByLabel("The recipe's text").fill(text);
+    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await expect(page).toHaveURL(/\/formulas\/\d+$/);
+}
