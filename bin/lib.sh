@@ -2,7 +2,9 @@
 set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
-VAR="$ROOT/var"
+# A test that kills its database brings a folder and an environment file of its own.
+VAR="${CROWN_VAR:-$ROOT/var}"
+ENVFILE="${CROWN_ENV:-.env}"
 mkdir -p "$VAR/stamps" "$VAR/log"
 
 say() { printf '%s\n' "· $*"; }
@@ -84,15 +86,15 @@ random() { head -c 18 /dev/urandom | base64 | tr -d '/+=' ; }
 
 # The environment file is written once, with a key and passwords of its own.
 ensure_env() {
-    [ -f .env ] && return
-    say "Writing .env"
+    [ -f "$ENVFILE" ] && return
+    say "Writing $ENVFILE"
     sed -e "s|^APP_KEY=.*|APP_KEY=base64:$(head -c 32 /dev/urandom | base64)|" \
         -e "s|^DB_PORT=.*|DB_PORT=$(free_port 33117)|" \
-        -e "s|^DB_PASSWORD=.*|DB_PASSWORD=$(random)|" .env.example > .env
-    chmod 600 .env
+        -e "s|^DB_PASSWORD=.*|DB_PASSWORD=$(random)|" .env.example > "$ENVFILE"
+    chmod 600 "$ENVFILE"
 }
 
-env_of() { sed -n "s/^$1=//p" .env | head -n 1 | tr -d '"'; }
+env_of() { sed -n "s/^$1=//p" "$ENVFILE" | head -n 1 | tr -d '"'; }
 
 db_alive() { mariadb --no-defaults -h 127.0.0.1 -P "$(env_of DB_PORT)" -u "$(env_of DB_USERNAME)" -p"$(env_of DB_PASSWORD)" -e 'SELECT 1' >/dev/null 2>&1; }
 
@@ -121,7 +123,7 @@ ensure_db() {
     fi
     if port_taken "$port"; then
         port="$(free_port $((port + 1)))"
-        sed -i "s/^DB_PORT=.*/DB_PORT=$port/" .env
+        sed -i "s/^DB_PORT=.*/DB_PORT=$port/" "$ENVFILE"
         say "The database's port was taken; using $port"
     fi
     say "Starting MariaDB on port $port"
@@ -151,9 +153,10 @@ SQL
 
 stop_db() { [ -f "$VAR/db/crown.pid" ] && kill "$(cat "$VAR/db/crown.pid")" 2>/dev/null || true; }
 
-# serve PORT LOGNAME: PHP's own server with four workers, in a process group of its own, its id in var/LOGNAME.pid
+# serve PORT LOGNAME: PHP's own server with four workers, in a process group of its own, its id in var/LOGNAME.pid.
+# It is started anew after every change, so it need not look at the files' times again.
 serve() {
-    PHP_CLI_SERVER_WORKERS=4 setsid php -q -d opcache.enable_cli=1 -d expose_php=0 -d upload_max_filesize=4M -S "127.0.0.1:$1" -t public bin/router.php \
+    PHP_CLI_SERVER_WORKERS=4 setsid php -q -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 -d expose_php=0 -d upload_max_filesize=4M -S "127.0.0.1:$1" -t public bin/router.php \
         </dev/null >"$VAR/log/$2.log" 2>&1 &
     echo $! > "$VAR/$2.pid"
     for _ in $(seq 1 100); do port_taken "$1" && return; sleep 0.1; done

@@ -3,11 +3,12 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'database'),
+    // Files: a session is read and written on every request, and costs the database nothing so.
+    'driver' => env('SESSION_DRIVER', 'file'),
+    'files' => storage_path('framework/sessions'),
     'lifetime' => (int) env('SESSION_LIFETIME', 10080),
     'expire_on_close' => false,
     'encrypt' => false,
-    'table' => 'sessions',
     'lottery' => [2, 100],
     'cookie' => 'honest_crown_session',
     'path' => '/',

@@ -93,7 +93,6 @@ test('the bench is worked by keyboard', async ({ page }) => {
     await expect(page.getByRole('combobox', { name: 'Ingredient of line without a name' })).toBeFocused();
     await page.keyboard.type('mangp buter');
     await expect(page.getByRole('option', { name: /Mango butter/ })).toBeVisible();
-    await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
     const added = page.getByLabel('Amount of Mango butter');
     await added.fill('10 g');
@@ -102,7 +101,6 @@ test('the bench is worked by keyboard', async ({ page }) => {
     await page.keyboard.press('Control+k');
     await page.keyboard.type('cloud');
     await expect(page.getByRole('option', { name: /Cloud butter/ })).toBeVisible();
-    await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Cloud butter');
     await page.locator('main').focus();

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Part of bin/bench. Prints medians and 95th percentiles against the budgets of docs/architecture.md.
+ *   php bin/bench.php core          the core alone
+ *   php bin/bench.php http URL      the application, with 8 clients
+ */
+
+use Crown\Catalogue\CatalogueReader;
+use Crown\Formula\Assessor;
+use Crown\Formula\Context;
+use Crown\Formula\Reading\RecipeReader;
+use Crown\Measure\Kitchen;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+
+const RECIPE = "Bench butter\n1 cup shea butter\n40 g cocoa butter\n1/2 cup coconut oil\n3 tbsp castor oil\n80 g jojoba oil\n2 tbsp argan oil\n2 tbsp avocado oil\n1 tbsp baobab oil\n20 g candelilla wax\n1 tbsp arrowroot\n1 tsp vitamin e\n20 drops lavender essential oil\n10 drops rosemary essential oil\n5 drops lemon essential oil\n2 tbsp grapeseed oil";
+
+$row = static function (string $what, array $milliseconds, string $budget): void {
+    sort($milliseconds);
+    $at = static fn (float $share): float => $milliseconds[(int) floor($share * (count($milliseconds) - 1))];
+    printf("  %-52s median %8.2f ms   p95 %8.2f ms   budget %s\n", $what, $at(0.5), $at(0.95), $budget);
+};
+$time = static function (callable $work, int $times): array {
+    $work();
+    $taken = [];
+    for ($n = 0; $n < $times; $n++) {
+        $start = hrtime(true);
+        $work();
+        $taken[] = (hrtime(true) - $start) / 1e6;
+    }
+
+    return $taken;
+};
+
+if (($argv[1] ?? '') === 'core') {
+    $catalogue = (new CatalogueReader(dirname(__DIR__).'/data'))->read();
+    $context = new Context($catalogue, new Kitchen);
+    $reader = new RecipeReader($catalogue, new Kitchen);
+    $formula = $reader->read(RECIPE)->toFormula();
+    $row('assessment of a 15-line formula, warm', $time(static fn () => Assessor::standard()->assess($formula, $context), 500), '1 ms');
+    $row('the same, written as JSON', $time(static fn () => json_encode(Assessor::standard()->assess($formula, $context)), 500), '-');
+    $row('reading a 16-line recipe', $time(static fn () => $reader->read(RECIPE), 60), '-');
+    $row('search with slips of the pen', $time(static fn () => $catalogue->search('rosmary esential oil'), 200), '20 ms');
+    exit;
+}
+
+$url = (string) ($argv[2] ?? '');
+$jar = tempnam(sys_get_temp_dir(), 'bench');
+$handle = static function (string $method, string $path, ?string $body) use ($url, $jar): CurlHandle {
+    $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($jar), $m) === 1 ? urldecode($m[1]) : '';
+    $curl = curl_init($url.$path);
+    curl_setopt_array($curl, [
+        CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Referer: '.$url.'/', 'X-XSRF-TOKEN: '.$token],
+    ]);
+
+    return $curl;
+};
+$once = static function (string $method, string $path, ?string $body = null) use ($handle): string {
+    $curl = $handle($method, $path, $body);
+    $answer = (string) curl_exec($curl);
+    curl_close($curl);
+
+    return $answer;
+};
+$clients = static function (string $method, string $path, ?string $body, int $each, int $count) use ($handle): array {
+    $multi = curl_multi_init();
+    $left = array_fill(0, $count, $each);
+    $taken = [];
+    $start = static function (int $client) use ($multi, $handle, $method, $path, $body): void {
+        $curl = $handle($method, $path, $body);
+        curl_setopt($curl, CURLOPT_PRIVATE, (string) $client);
+        curl_multi_add_handle($multi, $curl);
+    };
+    for ($client = 0; $client < $count; $client++) {
+        $start($client);
+    }
+    do {
+        curl_multi_exec($multi, $running);
+        curl_multi_select($multi, 0.05);
+        while ($done = curl_multi_info_read($multi)) {
+            $curl = $done['handle'];
+            if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) !== 200) {
+                fwrite(STDERR, 'Answered '.curl_getinfo($curl, CURLINFO_RESPONSE_CODE).': '.mb_substr((string) curl_multi_getcontent($curl), 0, 200)."\n");
+                exit(1);
+            }
+            $taken[] = curl_getinfo($curl, CURLINFO_TOTAL_TIME) * 1000;
+            $client = (int) curl_getinfo($curl, CURLINFO_PRIVATE);
+            curl_multi_remove_handle($multi, $curl);
+            if (--$left[$client] > 0) {
+                $start($client);
+            }
+        }
+    } while ($running > 0 || array_sum($left) > 0);
+
+    return $taken;
+};
+
+$once('GET', '/sanctum/csrf-cookie');
+$once('POST', '/api/demo', '{}');
+$formula = json_decode($once('POST', '/api/read', json_encode(['text' => RECIPE])), true)['formula'];
+$evaluate = json_encode(['formula' => $formula, 'head_id' => null]);
+$row('POST /api/evaluate, 15 lines, 8 clients', $clients('POST', '/api/evaluate', $evaluate, 40, 8), '30 ms at p95');
+$row('POST /api/evaluate, 15 lines, 1 client', $clients('POST', '/api/evaluate', $evaluate, 60, 1), '-');
+$row('POST /api/read, 16 lines, 1 client', $clients('POST', '/api/read', json_encode(['text' => RECIPE]), 30, 1), '300 ms on the page');
+foreach (['/api/formulas', '/api/batches', '/api/today', '/api/routines', '/api/steeps', '/'] as $path) {
+    $row('GET '.$path.', 1 client', $clients('GET', $path, null, 30, 1), '60 ms at p95');
+}
+unlink($jar);
