@@ -225,4 +225,17 @@ final class ChecksTest extends CoreTestCase
         $milk = self::formula(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '73 g', 'phenoxyethanol-ehg' => '0.9 %'])->withUse(false, true, 20.0);
         self::assertContains('sale.challenge-test', self::codes(self::assess($milk)));
     }
+
+    public function test_every_rule_and_working_has_its_page(): void
+    {
+        $assessment = self::assess(self::formula(['shea-butter' => '1 cup', 'sweet-almond-oil' => '10 %', 'flaxseed-oil' => 'about 30 g', 'water' => '10 g', 'amla' => '3 g', 'clove-bud-eo' => '90 drops', 'vitamin-e' => '0.5 g', 'unicorn dust' => '5 g', 'potassium-sorbate' => '9 g'], ProductKind::Balm, wetUse: true)->withUse(true, true, 20.0));
+        $pages = [
+            ...array_map(static fn ($f): string => $f->method, $assessment->findings),
+            ...array_map(static fn ($p): string => $p->grams->working->method, $assessment->subject->composition->portions),
+        ];
+        self::assertGreaterThan(6, count(array_unique($pages)));
+        foreach (array_unique($pages) as $page) {
+            self::assertFileExists(dirname(__DIR__, 3).'/docs/methods/'.$page.'.md');
+        }
+    }
 }
