@@ -169,5 +169,7 @@ stop_serving() {
     pid="$(cat "$f")"
     # Only a server of ours: the id may have been given to another process since.
     if grep -qs 'bin/router.php' "/proc/$pid/cmdline"; then kill -TERM -- "-$pid" 2>/dev/null || true; fi
+    # Its port is free only when every worker has gone.
+    for _ in $(seq 1 50); do kill -0 -- "-$pid" 2>/dev/null || break; sleep 0.1; done
     rm -f "$f"
 }

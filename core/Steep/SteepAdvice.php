@@ -39,10 +39,10 @@ final readonly class SteepAdvice implements JsonSerializable
             if ($plan->headspaceCm()->best < 0.0) {
                 $advice[] = new self('steep.jar', Severity::Stop, 'The jar is too small for this much plant and oil.');
             } elseif ($plan->headspaceCm()->best < SteepPlan::LEAST_COVER) {
-                $advice[] = new self('steep.jar', Severity::Caution, sprintf('Only %s cm of air over the oil; leave 2.5 cm.', $words($plan->headspaceCm()->best)));
+                $advice[] = new self('steep.jar', Severity::Caution, sprintf('Only %.1f cm of air over the oil; leave 2.5 cm.', $plan->headspaceCm()->best));
             }
             if ($plan->oilAbovePlantCm()->best < SteepPlan::LEAST_COVER) {
-                $advice[] = new self('steep.cover', Severity::Caution, sprintf('Only %s cm of oil over the plant; it needs 2.5 cm.', $words($plan->oilAbovePlantCm()->best)));
+                $advice[] = new self('steep.cover', Severity::Caution, sprintf('Only %.1f cm of oil over the plant; it needs 2.5 cm.', $plan->oilAbovePlantCm()->best));
             }
         }
         if ($plan->pressed && $plan->form !== 'dried') {

@@ -85,7 +85,7 @@ const clip = computed(() => `jar-${Math.round(props.width)}-${Math.round(props.h
                     opacity=".7"
                 />
                 <text
-                    v-if="!small && band.h >= 17"
+                    v-if="!small && band.name !== '' && band.h >= 17"
                     :x="inner.x + 10"
                     :y="band.y + band.h / 2 + 4.5"
                     font-size="12.5"

@@ -49,7 +49,7 @@ const area = computed(() => {
 });
 const words = computed(() =>
     props.assessment.texture_known
-        ? `At 25 °C a ${props.assessment.texture_label}: effective solids ${num(props.assessment.solids['25'])} %, estimated.`
+        ? `At 25 °C ${props.assessment.texture_label}, effective solids ${num(props.assessment.solids['25'])} %, estimated.`
         : 'Cannot tell the texture yet.',
 );
 </script>

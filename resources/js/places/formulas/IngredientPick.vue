@@ -45,6 +45,7 @@ function choose(row: Schemas['IngredientRow'] | null): void {
             :class="[bare ? 'bare' : 'field', placed ? '' : 'text-caution font-semibold']"
             :display-value="() => name"
             :aria-label="label"
+            :placeholder="bare ? '' : 'Name an ingredient'"
             autocomplete="off"
             spellcheck="false"
             maxlength="200"

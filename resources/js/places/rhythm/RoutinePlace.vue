@@ -38,7 +38,7 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                 <JarView
                     :width="150"
                     :height="260"
-                    :bands="[{ id: 'rest', name: 'left', percent: 100, matter: 'liquid' }]"
+                    :bands="[{ id: 'rest', name: '', percent: 100, matter: 'liquid' }]"
                     :fill="left"
                     :label="`About ${num(left * 100, 0)} % of the jar is left`"
                 />
