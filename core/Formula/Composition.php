@@ -204,15 +204,29 @@ final readonly class Composition
         }
         $factor = $target / $written->totalGrams->best;
         $half = $context->kitchen->scaleGrams / 2;
-        $batch = array_map(static fn (Figure $f): Figure => new Figure(
+        $batch = [];
+        foreach ($masses as $i => $figure) {
             // What is weighed is weighed anew at the batch's size: half the resolution counts there, not scaled with it.
-            $f->basis === Basis::Measured ? Band::of(max(0.0, ($f->band->low + $half) * $factor - $half), $f->band->best * $factor, ($f->band->high - $half) * $factor + $half) : $f->band->scaled($factor),
-            'g',
-            $f->basis,
-            new Working($f->working->method, $f->working->words.' Scaled to the batch.', [...$f->working->inputs, new Input('scaled by', Band::exact($factor), '', 'batch size')]),
-        ), $masses);
+            $weighed = $figure->basis === Basis::Measured ? self::written($amounts[$i])->scaled($factor) : Band::exact(0.0);
+            $batch[$i] = new Figure(
+                $figure->basis === Basis::Measured ? Band::of(max(0.0, $weighed->low - $half), $weighed->best, $weighed->high + $half) : $figure->band->scaled($factor),
+                'g',
+                $figure->basis,
+                new Working($figure->working->method, $figure->working->words.' Scaled to the batch.', [...$figure->working->inputs, new Input('scaled by', Band::exact($factor), '', 'batch size')]),
+            );
+        }
 
         return self::built($formula, $ingredients, $amounts, $batch, $problems, $whole);
+    }
+
+    /** Grams of a weighed amount as it was written, without the scale's half-width. */
+    private static function written(Amount $amount): Band
+    {
+        return array_reduce(
+            $amount->also,
+            static fn (Band $sum, Amount $more): Band => $sum->plus(self::written($more)),
+            $amount->count->scaled($amount->unit->grams()),
+        );
     }
 
     /**

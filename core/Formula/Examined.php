@@ -21,7 +21,7 @@ final readonly class Examined
     {
         $water = WaterLedger::of($composition);
 
-        return new self($composition, $context, Texture::of($composition), Load::of($composition), $water, Life::of($composition, $water));
+        return new self($composition, $context, Texture::of($composition), Load::of($composition, $context->kitchen->scaleGrams), $water, Life::of($composition, $water));
     }
 
     public function formula(): Formula

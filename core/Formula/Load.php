@@ -17,12 +17,14 @@ final readonly class Load
     private function __construct(
         private Composition $composition,
         public array $oils,
+        private float $scaleGrams,
     ) {
     }
 
-    public static function of(Composition $composition): self
+    /** @param  float  $scaleGrams resolution of the scale on which a cure's amounts will be weighed */
+    public static function of(Composition $composition, float $scaleGrams): self
     {
-        return new self($composition, $composition->ofKind(IngredientKind::EssentialOil));
+        return new self($composition, $composition->ofKind(IngredientKind::EssentialOil), $scaleGrams);
     }
 
     /** All essential oils together, per cent of the finished mass. */
@@ -50,22 +52,22 @@ final readonly class Load
         // hi f / (hi f + others) = ceiling, solved for f.
         $factor = $high > 0.0 ? min(1.0, $fraction * $others / ($high * (1 - $fraction))) : 1.0;
 
-        return self::scaledBy($factor, $oils);
+        return $this->scaledBy($factor, $oils);
     }
 
     /** @param  list<Portion>  $oils */
-    public static function scaledBy(float $factor, array $oils): Change
+    public function scaledBy(float $factor, array $oils): Change
     {
         $amounts = [];
         foreach ($oils as $portion) {
-            $amounts[$portion->line->id] = self::fewer($portion, $factor);
+            $amounts[$portion->line->id] = $this->fewer($portion, $factor);
         }
 
         return Change::amounts($amounts);
     }
 
     /** The amount times a factor of at most 1, rounded down to what can be measured: whole drops, hundredths of a gram or per cent. */
-    private static function fewer(Portion $portion, float $factor): string
+    private function fewer(Portion $portion, float $factor): string
     {
         $amount = $portion->amount[0];
         if ($amount->unit === Unit::Drop && $amount->also === []) {
@@ -76,7 +78,8 @@ final readonly class Load
         $down = static fn (float $x): float => floor($x * 100 + 1e-9) / 100;
         // The uncertainty of weighing stays as wide when there is less: it comes off the mass that is allowed at worst.
         $band = $portion->grams->band;
-        $left = max(0.0, $band->high * $factor - ($band->high - $band->best)) / $band->best;
+        $half = max($band->high - $band->best, $this->scaleGrams / 2);
+        $left = max(0.0, $band->high * $factor - $half) / $band->best;
         if ($amount->unit === Unit::Percent) {
             $percent = $down($amount->count->best * $left);
 

@@ -9,7 +9,6 @@ use Crown\Formula\Check;
 use Crown\Formula\Cure;
 use Crown\Formula\Examined;
 use Crown\Formula\Finding;
-use Crown\Formula\Load;
 use Crown\Formula\Portion;
 use Crown\Formula\Severity;
 use Crown\Measure\Band;
@@ -40,7 +39,7 @@ final readonly class Constituents implements Check
                 ),
                 [$limit->name.', % at worst' => Band::exact($sum * $allowed), 'limit, %' => Band::exact($allowed)],
                 'load',
-                $oils === [] ? [] : [new Cure('Cut the oils that bring it', Load::scaledBy(0.98 / $sum, $oils))],
+                $oils === [] ? [] : [new Cure('Cut the oils that bring it', $subject->load->scaledBy(0.98 / $sum, $oils))],
             );
         }
 

@@ -7,14 +7,12 @@ namespace Crown\Formula\Checks;
 use Crown\Catalogue\PreservationKind;
 use Crown\Formula\Change;
 use Crown\Formula\Check;
-use Crown\Formula\Composition;
 use Crown\Formula\Cure;
 use Crown\Formula\Examined;
 use Crown\Formula\Finding;
 use Crown\Formula\Portion;
 use Crown\Formula\Preservative;
 use Crown\Formula\Severity;
-use Crown\Formula\Size;
 use Crown\Formula\WaterClass;
 use Crown\Measure\Amount;
 use Crown\Measure\Band;
@@ -93,20 +91,18 @@ final readonly class Preservation implements Check
                 );
             }
             if (! Preservative::inRange($portion)) {
-                $findings[] = $this->doseFinding($subject, $portion);
+                $findings[] = self::doseFinding($portion);
             }
         }
 
         return $findings;
     }
 
-    private function doseFinding(Examined $subject, Portion $portion): Finding
+    private static function doseFinding(Portion $portion): Finding
     {
         $use = $portion->ingredient->facts->get(Property::Use)->band;
         $percent = $portion->percent();
         $base = $percent >= 100.0 ? $percent : $percent / (100 - $percent) * 100;
-        $others = $subject->composition->totalGrams->best - $portion->grams->band->best;
-        $grams = $others * $use->best / (100 - $use->best);
 
         return new Finding(
             'preservative.dose',
@@ -122,10 +118,8 @@ final readonly class Preservation implements Check
             ),
             ['share of the finished mass, %' => $portion->share->scaled(100), 'on the base, %' => Band::exact($base), 'range, %' => $use],
             'preservation',
-            [new Cure(
-                sprintf('Dose it at %g %% of the finished mass', $use->best),
-                Change::amounts([$portion->line->id => $portion->line->amount !== '' && str_contains($portion->line->amount, '%') ? Amount::percent($use->best)->written : Amount::grams(round($grams / self::scaled($subject), 2))->written]),
-            )],
+            // As a share, so that it stays right whatever the batch becomes.
+            [new Cure(sprintf('Dose it at %g %% of the finished mass', $use->best), Change::amounts([$portion->line->id => Amount::percent($use->best)->written]))],
         );
     }
 
@@ -133,17 +127,5 @@ final readonly class Preservation implements Check
     private static function dose(Examined $subject, string $id): string
     {
         return Amount::percent($subject->context->catalogue->get($id)->facts->best(Property::Use, 1.0))->written;
-    }
-
-    /** How many times the written amounts the batch is, so that a cure is given in written terms. */
-    private static function scaled(Examined $subject): float
-    {
-        $target = $subject->formula()->size->target($subject->composition->density());
-        if ($target <= 0.0) {
-            return 1.0;
-        }
-        $written = Composition::of($subject->formula()->withSize(Size::asWritten()), $subject->context)->totalGrams->best;
-
-        return $written > 0.0 ? $target / $written : 1.0;
     }
 }
