@@ -118,7 +118,7 @@ final readonly class NameIndex
             foreach ($this->byWord as $known => $names) {
                 $known = (string) $known;
                 $near = $known === $word
-                    || ($length >= 4 && abs(strlen($known) - $length) <= 2 && $known[0] === $word[0] && levenshtein($known, $word) <= ($length >= 7 ? 2 : 1))
+                    || ($length >= 4 && abs(strlen($known) - $length) <= 2 && $known[0] === $word[0] && self::distance($known, $word) <= ($length >= 7 ? 2 : 1))
                     || ($length >= 4 && (str_starts_with($known, $word) || str_starts_with($word, $known) && strlen($known) >= 4));
                 if ($near) {
                     foreach ($names as $name) {
@@ -184,6 +184,14 @@ final readonly class NameIndex
             return 0.0;
         }
 
-        return 1.0 - levenshtein($a, $b) / $longest;
+        return 1.0 - self::distance($a, $b) / $longest;
+    }
+
+    /** Letters to change, add or drop; two letters that changed places are one slip, not two. */
+    private static function distance(string $a, string $b): int
+    {
+        $distance = levenshtein($a, $b);
+
+        return $distance === 2 && strlen($a) === strlen($b) && count_chars($a, 1) === count_chars($b, 1) ? 1 : $distance;
     }
 }

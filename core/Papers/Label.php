@@ -80,7 +80,9 @@ final readonly class Label
     {
         $months = $this->assessment->subject->life->months->low;
         foreach ($this->assessment->subject->composition->counted() as $portion) {
-            if ($portion->share->best >= 0.05 && $portion->ingredient->facts->has(Property::OpenedMonths)) {
+            // A preserved water phase keeps as the whole does, not as the bottle of water it came from.
+            $watery = $portion->ingredient->kind === IngredientKind::Water || $portion->ingredient->kind === IngredientKind::Gel;
+            if (! $watery && $portion->share->best >= 0.05 && $portion->ingredient->facts->has(Property::OpenedMonths)) {
                 $months = min($months, $portion->ingredient->facts->get(Property::OpenedMonths)->band->best);
             }
         }

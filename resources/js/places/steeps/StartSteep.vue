@@ -4,9 +4,9 @@ import { reactive, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, onceKey, Problem, type Schemas } from '../../api/client';
 import FormProblem from '../../ui/FormProblem.vue';
-import HonestFigure from '../../ui/HonestFigure.vue';
-import { fixed, sayDate, todayDate } from '../../ui/words';
+import { todayDate } from '../../ui/words';
 import IngredientPick from '../formulas/IngredientPick.vue';
+import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
 
 const router = useRouter();
@@ -162,42 +162,7 @@ async function start(): Promise<void> {
             </div>
             <SteepJar v-if="plan" :plan="plan" :jar-ml="draft.jar_ml" :diameter-cm="draft.diameter_cm" :name="plantName" />
             <div v-if="plan" aria-live="polite">
-                <dl class="grid grid-cols-[9rem_1fr] gap-x-4 gap-y-1.5">
-                    <dt class="quiet">Charge</dt>
-                    <dd>1 to {{ fixed(plan.ratio, 1) }}</dd>
-                    <dt class="quiet">Strain</dt>
-                    <dd>{{ sayDate(plan.dates.strain) }}</dd>
-                    <dt class="quiet">Ready</dt>
-                    <dd>{{ sayDate(plan.dates.ready) }}</dd>
-                    <dt class="quiet">Comes out</dt>
-                    <dd><HonestFigure :band="plan.yield_grams" unit="g" basis="estimated" show-band what="Yield" /></dd>
-                    <dt class="quiet">Drawn</dt>
-                    <dd><HonestFigure :band="plan.extraction_percent" unit="%" basis="estimated" show-band what="Extraction" /></dd>
-                    <dt class="quiet">Water brought in</dt>
-                    <dd>
-                        <HonestFigure
-                            v-if="plan.water_in_grams.high > 0"
-                            :band="plan.water_in_grams"
-                            unit="g"
-                            basis="estimated"
-                            show-band
-                            what="Water"
-                        />
-                        <template v-else>none, it is dry</template>
-                    </dd>
-                    <dt class="quiet">Costs its life</dt>
-                    <dd><HonestFigure :band="plan.age_spent_days" unit="days" basis="estimated" show-band what="Age spent" /></dd>
-                </dl>
-                <ul class="mt-4 space-y-2">
-                    <li
-                        v-for="advice in plan.findings"
-                        :key="advice.code"
-                        class="border-l-4 pl-3"
-                        :style="{ borderColor: advice.severity === 'note' ? 'var(--rule)' : `var(--${advice.severity})` }"
-                    >
-                        {{ advice.message }}
-                    </li>
-                </ul>
+                <SteepFigures :plan="plan" />
                 <p class="mt-4">{{ plan.straining }}</p>
             </div>
         </form>

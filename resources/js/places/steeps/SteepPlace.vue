@@ -3,10 +3,10 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { ask, onceKey, Problem } from '../../api/client';
 import FormProblem from '../../ui/FormProblem.vue';
-import HonestFigure from '../../ui/HonestFigure.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num, sayDate, shortDate } from '../../ui/words';
+import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
 
 const props = defineProps<{ id: string }>();
@@ -149,42 +149,7 @@ async function strain(): Promise<void> {
                 </details>
             </div>
             <div>
-                <dl class="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-1.5">
-                    <dt class="quiet">Charge</dt>
-                    <dd>
-                        1 to {{ num(data.plan.ratio, 1) }}, usual 1 to {{ num(data.usual_ratio.low) }} to {{ num(data.usual_ratio.high) }}
-                    </dd>
-                    <dt class="quiet">Comes out</dt>
-                    <dd><HonestFigure :band="data.plan.yield_grams" unit="g" basis="estimated" show-band what="Yield" /></dd>
-                    <dt class="quiet">Drawn by then</dt>
-                    <dd><HonestFigure :band="data.plan.extraction_percent" unit="%" basis="estimated" show-band what="Extraction" /></dd>
-                    <dt class="quiet">Water brought in</dt>
-                    <dd>
-                        <HonestFigure
-                            v-if="data.plan.water_in_grams.high > 0"
-                            :band="data.plan.water_in_grams"
-                            unit="g"
-                            basis="estimated"
-                            show-band
-                            what="Water"
-                        />
-                        <template v-else>none, it is dry</template>
-                    </dd>
-                    <dt class="quiet">Costs its life</dt>
-                    <dd><HonestFigure :band="data.plan.age_spent_days" unit="days" basis="estimated" what="Age" /></dd>
-                    <dt class="quiet">Ready</dt>
-                    <dd>{{ sayDate(data.plan.dates.ready) }}</dd>
-                </dl>
-                <ul class="mt-4 space-y-2">
-                    <li
-                        v-for="advice in data.plan.findings"
-                        :key="advice.code"
-                        class="border-l-4 pl-3"
-                        :style="{ borderColor: advice.severity === 'note' ? 'var(--rule)' : `var(--${advice.severity})` }"
-                    >
-                        {{ advice.message }}
-                    </li>
-                </ul>
+                <SteepFigures :plan="data.plan" :usual="data.usual_ratio" />
             </div>
         </div>
     </WaitOrProblem>

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Catalogue;
+
+use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\NameIndex;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Core\CoreTestCase;
+
+final class NamesTest extends CoreTestCase
+{
+    /** @return iterable<string, array{string, string}> as a maker may write it, and what is meant */
+    public static function written(): iterable
+    {
+        $table = [
+            'castor-oil' => ['castor', 'Castor Oil', 'CASTOR OIL', 'caster oil', 'castor seed oil', 'cold pressed castor oil', 'huile de ricin', 'Rizinusöl'],
+            'black-castor-oil' => ['black castor oil', 'roasted castor oil', 'dark castor oil'],
+            'jojoba-oil' => ['jojoba', 'jojoba oil', 'jojobba', 'golden jojoba', 'jo joba oil'],
+            'olive-oil' => ['olive oil', 'extra virgin olive oil', 'EVOO', 'olive', 'oliv oil'],
+            'coconut-oil' => ['coconut', 'virgin coconut oil', 'coconut  oil', 'cocnut oil', 'Kokosöl'],
+            'fractionated-coconut-oil' => ['MCT oil', 'fractionated coconut oil', 'caprylic/capric triglyceride'],
+            'sunflower-oil-high-oleic' => ['high oleic sunflower oil', 'sunflower oil high oleic', 'HO sunflower oil'],
+            'sweet-almond-oil' => ['almond oil', 'sweet almond', 'sweet almnd oil'],
+            'shea-butter' => ['shea', 'raw shea butter', 'sheabutter', 'karité', 'shae butter'],
+            'mango-butter' => ['mango butter', 'mangp butter', 'mango seed butter'],
+            'cupuacu-butter' => ['cupuaçu butter', 'cupuacu', 'cupuassu butter'],
+            'beeswax' => ['bees wax', 'beeswax pellets', 'yellow beeswax', 'Bienenwachs'],
+            'candelilla-wax' => ['candelilla', 'candellila wax', 'candelila wax'],
+            'fenugreek' => ['methi', 'fenugreek seeds', 'fenugrek seed'],
+            'hibiscus' => ['hibiscus', 'hibiscus flowers', 'hibiscus petals', 'hibiscuss'],
+            'nettle' => ['stinging nettle', 'nettle leaves', 'Brennnessel'],
+            'aloe-gel' => ['aloe vera gel', 'aloe gel', 'aloe vera juice'],
+            'amla' => ['amla', 'indian gooseberry', 'amla powder'],
+            'rosemary-eo' => ['rosemary essential oil', 'rosemary oil', 'rosmary essential oil', 'rosemary eo'],
+            'rosemary' => ['rosemary', 'dried rosemary', 'rosemary leaves'],
+            'peppermint-eo' => ['peppermint', 'peppermint oil', 'pepermint essential oil'],
+            'tea-tree-eo' => ['tea tree', 'teatree oil', 'ti tree oil'],
+            'vitamin-e' => ['vitamin e', 'Vit E', 'tocopherol', 'vitamin e oil', 'mixed tocopherols'],
+            'dimethyl-sulfone' => ['MSM', 'msm powder', 'methylsulfonylmethane'],
+            'btms-25' => ['BTMS', 'btms-25', 'behentrimonium methosulfate'],
+            'glycerine' => ['glycerin', 'glycerol', 'vegetable glycerine', 'glycerene'],
+            'water' => ['water', 'distilled water', 'aqua'],
+            'saw-palmetto' => ['saw palmetto', 'saw palmeto powder'],
+            'arrowroot' => ['arrowroot', 'arrow root powder', 'arrowroot starch'],
+        ];
+        foreach ($table as $id => $names) {
+            foreach ($names as $name) {
+                yield $name => [$name, $id];
+            }
+        }
+    }
+
+    #[DataProvider('written')]
+    public function test_the_best_match_is_what_is_meant(string $name, string $id): void
+    {
+        $matches = self::catalogue()->search($name);
+
+        self::assertSame($id, $matches[0]->ingredient->id ?? 'nothing');
+        self::assertGreaterThanOrEqual(0.62, $matches[0]->score);
+    }
+
+    public function test_every_name_of_every_entry_finds_it(): void
+    {
+        foreach (self::catalogue()->all() as $ingredient) {
+            foreach ([$ingredient->id, $ingredient->name, ...$ingredient->synonyms] as $name) {
+                $found = self::catalogue()->search($name, 1)[0];
+                self::assertSame([$ingredient->id, 1.0], [$found->ingredient->id, $found->score], $name);
+            }
+        }
+    }
+
+    public function test_one_wrong_letter_still_finds_long_names(): void
+    {
+        foreach (self::catalogue()->all() as $ingredient) {
+            $plain = NameIndex::normalise($ingredient->name);
+            if (strlen($plain) < 10) {
+                continue;
+            }
+            $slip = substr_replace($plain, $plain[4] === 'x' ? 'y' : 'x', 4, 1);
+            $ids = array_map(static fn ($m): string => $m->ingredient->id, self::catalogue()->search($slip, 3));
+            self::assertContains($ingredient->id, $ids, $slip);
+        }
+    }
+
+    public function test_matches_come_best_first_and_no_more_than_asked(): void
+    {
+        $matches = self::catalogue()->search('rosemary', 3);
+        self::assertCount(3, $matches);
+        $scores = array_map(static fn ($m): float => $m->score, $matches);
+        $sorted = $scores;
+        rsort($sorted);
+        self::assertSame($sorted, $scores);
+    }
+
+    public function test_a_common_name_belongs_to_one_entry(): void
+    {
+        $castor = self::catalogue()->get('castor-oil');
+        $this->expectException(CatalogueError::class);
+        $this->expectExceptionMessage('claimed by both');
+        NameIndex::of(['castor-oil' => $castor, 'other' => (static fn ($i) => new \Crown\Catalogue\Ingredient('other', 'Castor oil', 'Other', ...array_slice(array_values(get_object_vars($i)), 3)))($castor)]);
+    }
+
+    public function test_names_are_compared_without_accents_case_or_plural(): void
+    {
+        foreach (['Cupuaçu Butters' => 'cupuacu butter', "Bee's wax" => 'bees wax', '  SHEA--butter ' => 'shea butter', 'Hibiscus' => 'hibiscus', '🧴' => ''] as $written => $plain) {
+            self::assertSame($plain, NameIndex::normalise($written));
+        }
+    }
+}
