@@ -25,7 +25,7 @@ final class RoutineController
     #[Speaks('RoutineList', does: 'Who uses what, and how often')]
     public function index(Request $request): JsonResponse
     {
-        return Pages::answer(Routine::query()->with(['head', 'batch', 'days']), $request, fn (Routine $r): array => $this->view($r, false));
+        return Pages::answer(Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days']), $request, fn (Routine $r): array => $this->view($r, false));
     }
 
     #[Speaks('Routine', 'RoutineDraft', 201, 'Plan how a finished batch is used on a head; a patch test comes first')]

@@ -82,7 +82,7 @@ final class TodayController
     private function routines(Carbon $today): array
     {
         $items = $shelf = [];
-        $due = RoutineDay::query()->with(['routine.head', 'routine.batch'])->where('state', 'planned')
+        $due = RoutineDay::query()->with(['routine.head', 'routine.'.Routine::BATCH_IN_SHORT])->where('state', 'planned')
             ->whereBetween('date', [$today->copy()->subDays(self::DAYS_BACK)->toDateString(), $today->toDateString()])
             ->orderBy('date')->limit(200)->get();
         foreach ($due as $day) {
@@ -94,7 +94,7 @@ final class TodayController
             $items[] = self::item($day->act, $day->id, $day->date->toDateString(), $day->date->isBefore($today), $words, '/rhythm/'.$day->routine_id,
                 $day->kind() === Act::PatchReading ? null : ['url' => '/api/routine-days/'.$day->id, 'body' => ['state' => 'done']]);
         }
-        foreach (Routine::query()->with(['head', 'batch'])->where('state', 'running')->orderBy('id')->limit(50)->get() as $routine) {
+        foreach (Routine::query()->with(['head', Routine::BATCH_IN_SHORT])->where('state', 'running')->orderBy('id')->limit(50)->get() as $routine) {
             $empty = $routine->plan()->emptyOn()->format('Y-m-d');
             $span = max(1, (int) $routine->starts_on->diffInDays($empty, false));
             $shelf[] = [
