@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App;
 
+use App\Catalogue\CatalogueCommand;
 use App\Catalogue\CatalogueStore;
 use App\Demo\DemoCommand;
 use App\Studio\CurrentStudio;
@@ -20,14 +21,14 @@ final class CrownServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentStudio::class);
-        $this->app->singleton(CatalogueStore::class, static fn (): CatalogueStore => new CatalogueStore(base_path('data'), storage_path('framework/cache')));
+        $this->app->singleton(CatalogueStore::class, static fn (): CatalogueStore => new CatalogueStore(base_path('data'), storage_path('framework/cache/catalogue.php')));
     }
 
     public function boot(): void
     {
         Model::preventLazyLoading(! $this->app->isProduction());
         Model::preventSilentlyDiscardingAttributes();
-        $this->commands([OpenApiCommand::class, DemoCommand::class]);
+        $this->commands([CatalogueCommand::class, OpenApiCommand::class, DemoCommand::class]);
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(5)
             ->by(mb_strtolower($request->string('email')->value()).'|'.$request->ip())
             ->response(static fn (Request $request, array $headers): JsonResponse => new JsonResponse([

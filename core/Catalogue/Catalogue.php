@@ -4,32 +4,21 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-/** All ingredients at hand: the reference ones, and those that a studio adds with with(). */
+/** All ingredients at hand: the reference ones, and those that a studio adds with with() or corrects with corrected(). */
 final readonly class Catalogue
 {
     /**
-     * @param  array<string, Ingredient>  $ingredients keyed by id
+     * @param  array<string, Ingredient>  $studio the studio's own and corrected ones, which lie over the shelf
      * @param  array<string, ConstituentLimit>  $limits keyed by constituent
      * @param  array<string, string>  $sources keyed by id
      */
-    private function __construct(
-        private array $ingredients,
+    public function __construct(
+        private Shelf $shelf,
+        private array $studio,
         private array $limits,
         private array $sources,
         private NameIndex $names,
     ) {
-    }
-
-    /**
-     * @param  array<string, Ingredient>  $ingredients
-     * @param  array<string, ConstituentLimit>  $limits
-     * @param  array<string, string>  $sources
-     *
-     * @throws CatalogueError when two entries claim one name
-     */
-    public static function of(array $ingredients, array $limits, array $sources): self
-    {
-        return new self($ingredients, $limits, $sources, NameIndex::of($ingredients));
     }
 
     /** The same catalogue with a studio's own ingredients beside the reference ones. */
@@ -43,24 +32,43 @@ final readonly class Catalogue
             $added[$ingredient->id] = $ingredient;
         }
 
-        return new self([...$this->ingredients, ...$added], $this->limits, $this->sources, $this->names->with($added));
+        return new self($this->shelf, [...$this->studio, ...$added], $this->limits, $this->sources, $this->names->with($added));
+    }
+
+    /** The same catalogue with a studio's figures in place of the reference ones. A correction of what is not there is left aside. */
+    public function corrected(Correction ...$corrections): self
+    {
+        $changed = [];
+        foreach ($corrections as $correction) {
+            if ($this->has($correction->ingredient)) {
+                $changed[$correction->ingredient] = ($changed[$correction->ingredient] ?? $this->get($correction->ingredient))->corrected($correction);
+            }
+        }
+
+        return $changed === [] ? $this : new self($this->shelf, [...$this->studio, ...$changed], $this->limits, $this->sources, $this->names);
     }
 
     public function has(string $id): bool
     {
-        return isset($this->ingredients[$id]);
+        return isset($this->studio[$id]) || $this->shelf->has($id);
     }
 
     /** @throws CatalogueError when there is none */
     public function get(string $id): Ingredient
     {
-        return $this->ingredients[$id] ?? throw CatalogueError::unknown($id);
+        return $this->studio[$id] ?? $this->shelf->get($id);
+    }
+
+    /** The reference entry, whatever the studio has put over it. @throws CatalogueError when there is none */
+    public function reference(string $id): Ingredient
+    {
+        return $this->shelf->get($id);
     }
 
     /** @return array<string, Ingredient> */
     public function all(): array
     {
-        return $this->ingredients;
+        return [...$this->shelf->all(), ...$this->studio];
     }
 
     /** @return array<string, ConstituentLimit> */
@@ -75,7 +83,7 @@ final readonly class Catalogue
         return $this->sources;
     }
 
-    /** A source in words: the id itself when it is "estimate" or unknown. */
+    /** A source in words: the id itself when it is "estimate" or the studio's own. */
     public function source(string $id): string
     {
         return $this->sources[$id] ?? $id;
@@ -90,7 +98,7 @@ final readonly class Catalogue
     {
         $matches = [];
         foreach ($this->names->search($name, $limit) as $id => [$score, $matched]) {
-            $matches[] = new NameMatch($this->ingredients[$id], $score, $matched);
+            $matches[] = new NameMatch($this->get($id), $score, $matched);
         }
 
         return $matches;

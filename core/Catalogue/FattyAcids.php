@@ -11,16 +11,17 @@ final readonly class FattyAcids
 {
     /**
      * Grams of iodine per 100 g of the triglyceride of each acid (AOCS Cd 1c-85; the ricinoleic and gamma-linolenic
-     * values follow from the molar masses in the same way).
+     * and the rarer acids' values follow from the molar masses in the same way).
      */
     private const IODINE = [
         'palmitoleic' => 0.950, 'oleic' => 0.860, 'linoleic' => 1.732, 'linolenic' => 2.616, 'gamma-linolenic' => 2.616,
-        'gadoleic' => 0.785, 'erucic' => 0.723, 'ricinoleic' => 0.816, 'punicic' => 2.616,
+        'gadoleic' => 0.785, 'erucic' => 0.723, 'nervonic' => 0.665, 'ricinoleic' => 0.816, 'punicic' => 2.616, 'eleostearic' => 2.616,
+        'stearidonic' => 3.512, 'docosadienoic' => 1.454,
     ];
 
-    private const MONO = ['palmitoleic', 'oleic', 'gadoleic', 'erucic', 'ricinoleic'];
+    private const MONO = ['palmitoleic', 'oleic', 'gadoleic', 'erucic', 'nervonic', 'ricinoleic'];
 
-    private const POLY = ['linoleic', 'linolenic', 'gamma-linolenic', 'punicic'];
+    private const POLY = ['linoleic', 'linolenic', 'gamma-linolenic', 'stearidonic', 'punicic', 'eleostearic', 'docosadienoic'];
 
     /** @param  array<string, float>  $percent keyed by the acid's common name */
     public function __construct(
@@ -37,6 +38,12 @@ final readonly class FattyAcids
     public function sum(): float
     {
         return array_sum($this->percent);
+    }
+
+    /** Per cent of one acid; 0 when it is not named. */
+    public function share(string $acid): float
+    {
+        return $this->percent[$acid] ?? 0.0;
     }
 
     /** g I2 per 100 g, within 8 %: the spread of harvests around a typical composition. */

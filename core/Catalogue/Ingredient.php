@@ -45,6 +45,9 @@ final readonly class Ingredient
         public string $storage,
         public array $sources,
         public float $waterShare = 0.0,
+        public OnHair $onHair = new OnHair,
+        public Precautions $precautions = new Precautions,
+        public Provenance $provenance = new Provenance,
     ) {
     }
 
@@ -56,6 +59,54 @@ final readonly class Ingredient
             Solubility::Oil, new Preservation(PreservationKind::None, Solubility::Water), Advice::Ok, [], false, false, false,
             [], [], '', [], [], '', [],
         );
+    }
+
+    /** The same ingredient with a studio's figures laid over its own, marked as such. */
+    public function corrected(Correction ...$corrections): self
+    {
+        $facts = $this->facts;
+        $forms = $this->forms;
+        foreach ($corrections as $correction) {
+            if ($correction->form === '') {
+                $facts = $facts->with($correction->property, $correction->fact());
+            } else {
+                $known = $forms[$correction->form]->facts ?? new FactSheet($this->name, []);
+                $forms[$correction->form] = new Form($correction->form, $known->with($correction->property, $correction->fact()));
+            }
+        }
+
+        return new self(
+            $this->id, $this->name, $this->inci, $this->kind, $this->synonyms, $facts, $this->fattyAcids, $this->solidFat, $this->solubility,
+            $this->preservation, $this->pregnancy, $this->allergens, $this->vegan, $this->drying, $this->emulsifies, $forms, $this->constituents,
+            $this->dermalReason, $this->evidence, $this->cautions, $this->storage, $this->sources, $this->waterShare, $this->onHair,
+            $this->precautions, new Provenance($this->provenance->origin, [...$this->provenance->corrections, ...array_values($corrections)]),
+        );
+    }
+
+    /**
+     * What is known of this ingredient for one need.
+     *
+     * @return list<Evidence> one, or none
+     */
+    public function evidenceFor(Need $need): array
+    {
+        return array_values(array_filter($this->evidence, static fn (Evidence $e): bool => $e->need === $need));
+    }
+
+    /** Whether a written allergy, dislike or exclusion means this ingredient: by allergen, or by whole words of its names. */
+    public function answersTo(string $word): bool
+    {
+        $wanted = NameIndex::normalise($word);
+        if ($wanted === '') {
+            return false;
+        }
+        foreach ([...$this->allergens, $this->name, $this->inci, $this->id, ...$this->synonyms] as $name) {
+            if (preg_match('/\b'.preg_quote($wanted, '/').'\b/', NameIndex::normalise($name)) === 1) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function isPlaced(): bool

@@ -7,16 +7,21 @@ namespace Crown\Catalogue;
 /** Finds ingredients by name, INCI name, synonym or slip of the pen. Insides of the room; use Catalogue::search(). */
 final readonly class NameIndex
 {
+    /** Words that say what kind of thing it is, not which. */
+    private const GENERIC = ['oil', 'butter', 'wax', 'seed', 'leaf', 'powder', 'essential', 'extract', 'of', 'flower', 'root', 'dried', 'fresh', 'water'];
+
     /** Below this a match is not worth offering. */
     private const FLOOR = 0.55;
 
     /**
      * @param  array<string, string>  $exact normalised name to id
-     * @param  array<string, list<string>>  $byWord word to normalised names that hold it
+     * @param  array<string, array<string, list<string>>>  $byWord first letter to word to normalised names that hold it
+     * @param  array<string, array<string, list<string>>>  $joined first letter to name without spaces to normalised names
      */
     private function __construct(
         private array $exact,
         private array $byWord,
+        private array $joined,
     ) {
     }
 
@@ -27,7 +32,19 @@ final readonly class NameIndex
      */
     public static function of(array $ingredients): self
     {
-        return (new self([], []))->with($ingredients, true);
+        return (new self([], [], []))->with($ingredients, true);
+    }
+
+    /** @param  array{exact: array<string, string>, byWord: array<string, array<string, list<string>>>, joined: array<string, array<string, list<string>>>}  $pack what pack() gave */
+    public static function packed(array $pack): self
+    {
+        return new self($pack['exact'], $pack['byWord'], $pack['joined']);
+    }
+
+    /** @return array{exact: array<string, string>, byWord: array<string, array<string, list<string>>>, joined: array<string, array<string, list<string>>>} */
+    public function pack(): array
+    {
+        return ['exact' => $this->exact, 'byWord' => $this->byWord, 'joined' => $this->joined];
     }
 
     /** @param  array<string, Ingredient>  $ingredients */
@@ -35,6 +52,7 @@ final readonly class NameIndex
     {
         $exact = $this->exact;
         $byWord = $this->byWord;
+        $joined = $this->joined;
         foreach ($ingredients as $ingredient) {
             foreach ([$ingredient->name, $ingredient->inci, $ingredient->id, ...$ingredient->synonyms] as $i => $name) {
                 $key = self::normalise($name);
@@ -56,13 +74,14 @@ final readonly class NameIndex
                 if (! isset($exact[$key])) {
                     $exact[$key] = $ingredient->id;
                     foreach (array_unique(explode(' ', $key)) as $word) {
-                        $byWord[$word][] = $key;
+                        $byWord[self::letter($word)][$word][] = $key;
                     }
+                    $joined[self::letter($key)][str_replace(' ', '', $key)][] = $key;
                 }
             }
         }
 
-        return new self($exact, $byWord);
+        return new self($exact, $byWord, $joined);
     }
 
     /** @return array<string, array{float, string}> id to score and matched name, best first */
@@ -113,12 +132,15 @@ final readonly class NameIndex
     private function candidates(array $words): array
     {
         $keys = [];
-        foreach ($words as $word) {
+        // "Lavender oil" looks where lavender stands, not at every oil.
+        $telling = array_diff($words, self::GENERIC);
+        foreach ($telling === [] ? $words : $telling as $word) {
             $length = strlen($word);
-            foreach ($this->byWord as $known => $names) {
+            // A slip in the first letter is not looked for: it would cost a look at every word.
+            foreach ($this->byWord[self::letter($word)] ?? [] as $known => $names) {
                 $known = (string) $known;
                 $near = $known === $word
-                    || ($length >= 4 && abs(strlen($known) - $length) <= 2 && $known[0] === $word[0] && self::distance($known, $word) <= ($length >= 7 ? 2 : 1))
+                    || ($length >= 4 && abs(strlen($known) - $length) <= 2 && self::distance($known, $word) <= ($length >= 7 ? 2 : 1))
                     || ($length >= 4 && (str_starts_with($known, $word) || str_starts_with($word, $known) && strlen($known) >= 4));
                 if ($near) {
                     foreach ($names as $name) {
@@ -127,10 +149,13 @@ final readonly class NameIndex
                 }
             }
         }
-        foreach ($this->exact as $key => $id) {
-            $joined = implode('', $words);
-            if (abs(strlen($key) - strlen($joined)) <= 3 && levenshtein(substr(str_replace(' ', '', $key), 0, 60), substr($joined, 0, 60)) <= 2) {
-                $keys[$key] = true;
+        $wanted = substr(implode('', $words), 0, 60);
+        foreach ($this->joined[self::letter($wanted)] ?? [] as $joined => $names) {
+            $joined = (string) $joined;
+            if (abs(strlen($joined) - strlen($wanted)) <= 2 && levenshtein($joined, $wanted) <= 2) {
+                foreach ($names as $name) {
+                    $keys[$name] = true;
+                }
             }
         }
 
@@ -149,7 +174,7 @@ final readonly class NameIndex
             return 1.0;
         }
         $known = explode(' ', $key);
-        $weight = static fn (string $w): float => strlen($w) * (in_array($w, ['oil', 'butter', 'wax', 'seed', 'leaf', 'powder', 'essential', 'extract', 'of', 'flower'], true) ? 0.33 : 1.0);
+        $weight = static fn (string $w): float => strlen($w) * (in_array($w, self::GENERIC, true) ? 0.33 : 1.0);
         $matched = 0.0;
         $left = $known;
         foreach ($words as $word) {
@@ -172,6 +197,12 @@ final readonly class NameIndex
         $joined = self::likeness(str_replace(' ', '', $wanted), str_replace(' ', '', $key));
 
         return min(0.98, max($byWord, $joined >= 0.85 ? $joined - 0.02 : 0.0));
+    }
+
+    /** A key that PHP keeps a text, also for a digit. */
+    private static function letter(string $word): string
+    {
+        return $word === '' ? '' : 'l'.$word[0];
     }
 
     private static function likeness(string $a, string $b): float

@@ -7,9 +7,11 @@ namespace Crown\Catalogue;
 /** What a preservative or antioxidant can do; its range of use and pH are facts of the ingredient. */
 final readonly class Preservation
 {
+    /** @param  list<LegalLimit>  $law none or one */
     public function __construct(
         public PreservationKind $kind,
         public Solubility $solubility,
+        public array $law = [],
     ) {
     }
 }

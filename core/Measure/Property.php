@@ -31,6 +31,10 @@ enum Property: string
     case Retention = 'retention';
     /** Grams of oil kept per gram of plant after pressing. */
     case RetentionPressed = 'retention_pressed';
+    /** Fraction of a fresh plant's water that it gives up into the oil: whole 0.1, chopped 0.35, blended 0.8. */
+    case Release = 'release';
+    /** What a second draw of the same charge gives, as a fraction of the first. */
+    case Reuse = 'reuse';
     /** 1 (light) to 5 (rich) on the hair. */
     case Weight = 'weight';
     /** Per cent of the finished product on skin. */
@@ -61,6 +65,8 @@ enum Property: string
             self::Moisture => 'moisture',
             self::Retention => 'oil kept when drained',
             self::RetentionPressed => 'oil kept when pressed',
+            self::Release => 'water given up',
+            self::Reuse => 'second draw against the first',
             self::Weight => 'weight on the hair',
             self::DermalMax => 'dermal maximum',
             self::PhototoxicMax => 'phototoxic maximum',

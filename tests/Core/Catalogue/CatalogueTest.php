@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Catalogue;
 
 use Crown\Catalogue\CatalogueError;
-use Crown\Catalogue\CatalogueReader;
+use Crown\Catalogue\EntryReader;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Property;
@@ -138,6 +138,6 @@ final class CatalogueTest extends CoreTestCase
         $this->expectException(CatalogueError::class);
         $this->expectExceptionMessageMatches('/^test-oil\.json: .*'.preg_quote($says, '/').'/');
 
-        (new CatalogueReader('nowhere'))->ingredient('test-oil.json', $json, []);
+        (new EntryReader([]))->ingredient('test-oil.json', $json);
     }
 }

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+use Crown\Measure\Band;
+use Crown\Measure\Fact;
+use Crown\Measure\Property;
+
+/** A studio's own figure in place of the catalogue's, with where it comes from. The reference stays as it is. */
+final readonly class Correction
+{
+    /** Properties that a studio may correct: physical facts, never a safety limit. */
+    public const ALLOWED = [
+        Property::Density20, Property::Density60, Property::BulkDensity, Property::PieceGrams, Property::DropMillilitres, Property::Melting,
+        Property::LifeMonths, Property::OpenedMonths, Property::Moisture, Property::Retention, Property::RetentionPressed,
+        Property::Release, Property::Reuse, Property::Weight,
+    ];
+
+    private const LONGEST_SOURCE = 200;
+
+    /**
+     * @param  string  $form fresh, dried, cut, powder, seed; "" for the ingredient itself
+     * @param  string  $source in the studio's words: "our scale, three bottles", a supplier's sheet
+     *
+     * @throws CatalogueError
+     */
+    public function __construct(
+        public string $ingredient,
+        public string $form,
+        public Property $property,
+        public Band $band,
+        public string $source,
+    ) {
+        if (! in_array($property, self::ALLOWED, true)) {
+            throw CatalogueError::wrong($ingredient, $property->value, 'a physical figure: '.implode(', ', array_map(static fn (Property $p): string => $p->value, self::ALLOWED)).'. Safety limits are not corrected here');
+        }
+        if (trim($source) === '' || mb_strlen($source) > self::LONGEST_SOURCE) {
+            throw CatalogueError::wrong($ingredient, 'source', sprintf('where the figure comes from, in 1 to %d characters', self::LONGEST_SOURCE));
+        }
+        [$least, $most] = self::range($property);
+        if ($band->low < $least || $band->high > $most) {
+            throw CatalogueError::wrong($ingredient, $property->value, sprintf('%s from %g to %g', $property->label(), $least, $most));
+        }
+    }
+
+    public function fact(): Fact
+    {
+        return new Fact($this->band, 'studio: '.$this->source);
+    }
+
+    /** @return array{float, float} in the property's own unit: nonsense is kept out, not what is unusual */
+    public static function range(Property $property): array
+    {
+        return match ($property) {
+            Property::Density20, Property::Density60 => [0.5, 3.0],
+            Property::BulkDensity => [0.01, 3.0],
+            Property::PieceGrams => [0.001, 5000.0],
+            Property::DropMillilitres => [0.01, 0.2],
+            Property::Melting => [-60.0, 150.0],
+            Property::LifeMonths, Property::OpenedMonths => [0.01, 240.0],
+            Property::Moisture, Property::Release, Property::Reuse => [0.0, 1.0],
+            Property::Retention, Property::RetentionPressed => [0.0, 10.0],
+            Property::Weight => [1.0, 5.0],
+            default => [-INF, INF],
+        };
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+/** The most of a preservative that law allows, in the unit in which law counts it: often the acid, where the salt is weighed. */
+final readonly class LegalLimit
+{
+    /**
+     * @param  float  $maximum per cent of the finished product, as $countedAs
+     * @param  float  $share grams of $countedAs in one gram of what is weighed, above 0 to 1
+     */
+    public function __construct(
+        public float $maximum,
+        public string $countedAs,
+        public float $share,
+        public string $source,
+    ) {
+        if ($share <= 0.0 || $share > 1.0 || $maximum <= 0.0) {
+            throw CatalogueError::wrong('a preservative', 'preservation.law', 'a maximum above 0 and a share above 0 and at most 1');
+        }
+    }
+
+    /** Per cent of the finished product of what is weighed, at which law's limit is reached. */
+    public function weighedMaximum(): float
+    {
+        return $this->maximum / $this->share;
+    }
+}
