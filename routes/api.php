@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Catalogue\IngredientController;
+use App\Catalogue\OwnIngredientController;
 use App\Formula\EvaluationController;
 use App\Formula\FormulaController;
+use App\Head\AdviceController;
 use App\Head\HeadController;
 use App\Make\BatchController;
 use App\Pantry\LotController;
@@ -21,6 +23,9 @@ Route::pattern('steep', '[0-9]{1,18}');
 Route::pattern('batch', '[0-9]{1,18}');
 Route::pattern('routine', '[0-9]{1,18}');
 Route::pattern('day', '[0-9]{1,18}');
+Route::pattern('own', '[0-9]{1,18}');
+Route::pattern('figure', '[0-9]{1,18}');
+Route::pattern('mark', '[0-9]{1,18}');
 
 Route::controller(SessionController::class)->group(function (): void {
     Route::get('session', 'show')->name('session.show');
@@ -35,8 +40,20 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('studio', 'update')->name('studio.update');
     });
     Route::get('today', TodayController::class)->name('today');
-    Route::get('ingredients', [IngredientController::class, 'index'])->name('ingredients.index');
-    Route::get('ingredients/{ingredient}', [IngredientController::class, 'show'])->name('ingredients.show');
+    Route::controller(IngredientController::class)->group(function (): void {
+        Route::get('ingredients', 'index')->name('ingredients.index');
+        Route::get('ingredients/compare', 'compare')->name('ingredients.compare');
+        Route::get('ingredients/{ingredient}', 'show')->name('ingredients.show');
+    });
+    Route::controller(OwnIngredientController::class)->group(function (): void {
+        Route::post('own-ingredients', 'store')->name('own.store');
+        Route::put('own-ingredients/{own}', 'update')->name('own.update');
+        Route::delete('own-ingredients/{own}', 'destroy')->name('own.destroy');
+        Route::put('ingredients/{ingredient}/figures', 'correct')->name('ingredients.correct');
+        Route::delete('own-figures/{figure}', 'uncorrect')->name('ingredients.uncorrect');
+        Route::put('ingredients/{ingredient}/cupboard', 'stock')->name('ingredients.stock');
+        Route::delete('ingredients/{ingredient}/cupboard', 'unstock')->name('ingredients.unstock');
+    });
     Route::controller(EvaluationController::class)->group(function (): void {
         Route::post('evaluate', 'evaluate')->name('evaluate');
         Route::post('cure', 'cure')->name('cure');
@@ -57,7 +74,14 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::get('heads/{head}', 'show')->name('heads.show');
         Route::put('heads/{head}', 'update')->name('heads.update');
         Route::delete('heads/{head}', 'destroy')->name('heads.destroy');
+        Route::post('heads/{head}/marks', 'mark')->name('heads.mark');
+        Route::delete('head-marks/{mark}', 'unmark')->name('heads.unmark');
+        Route::get('heads/{head}/export', 'export')->name('heads.export');
+        Route::get('head-guide', 'guide')->name('heads.guide');
+        Route::post('head-guide', 'suggest')->name('heads.suggest');
     });
+    Route::get('heads/{head}/advice', [AdviceController::class, 'show'])->name('heads.advice');
+    Route::post('heads/{head}/formula', [AdviceController::class, 'formula'])->name('heads.formula');
     Route::controller(SteepController::class)->group(function (): void {
         Route::get('steeps', 'index')->name('steeps.index');
         Route::post('steeps/plan', 'plan')->name('steeps.plan');

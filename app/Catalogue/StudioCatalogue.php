@@ -10,7 +10,7 @@ use App\Studio\CurrentStudio;
 use Crown\Catalogue\Catalogue;
 use Crown\Formula\Context;
 
-/** The reference catalogue with the studio's own steeped oils beside it. */
+/** The reference catalogue with the studio's own ingredients, figures and steeped oils over it. */
 final class StudioCatalogue
 {
     public function __construct(
@@ -21,7 +21,10 @@ final class StudioCatalogue
 
     public function get(): Catalogue
     {
-        $catalogue = $this->store->reference();
+        $reference = $this->store->reference();
+        $catalogue = $reference
+            ->with(...OwnIngredient::query()->orderBy('id')->get()->map(static fn (OwnIngredient $own) => $own->ingredient($reference))->all())
+            ->corrected(...OwnFigure::query()->orderBy('id')->get()->map(static fn (OwnFigure $figure) => $figure->correction())->all());
         // In the order in which they were made, so that a steep made in a steep finds its oil.
         foreach (Lot::query()->with('steep')->orderBy('id')->get() as $lot) {
             $plan = SteepStore::plan($lot->steep, $catalogue);
@@ -29,6 +32,15 @@ final class StudioCatalogue
         }
 
         return $catalogue;
+    }
+
+    /** @return list<string> ids of what is at hand: what stands in the cupboard, and the oils steeped here */
+    public function atHand(): array
+    {
+        return [
+            ...CupboardItem::query()->orderBy('ingredient')->pluck('ingredient')->all(),
+            ...Lot::query()->orderBy('id')->pluck('id')->map(static fn (int $id): string => 'lot-'.$id)->all(),
+        ];
     }
 
     public function context(): Context

@@ -23,6 +23,8 @@ final class Scenario
     {
         $this->daysAgo(100);
         $heads = $this->heads();
+        $this->daysAgo(100);
+        $this->cupboard();
         $steeps = $this->earlySteeps();
         $formulas = $this->formulas($steeps, $heads);
         $batches = $this->batches($formulas);
@@ -45,16 +47,40 @@ final class Scenario
     /** @return array<string, int> */
     private function heads(): array
     {
-        $head = fn (array $over): int => $this->amara->post('heads', [
-            'strand' => 'medium', 'porosity' => 'normal', 'scalp' => 'calm', 'age_band' => 'over-12', 'pregnant' => false, 'allergies' => [], 'dislikes' => [], ...$over,
-        ])['id'];
-
-        return [
-            'imani' => $head(['name' => 'Imani', 'strand' => 'coarse', 'porosity' => 'high', 'scalp' => 'dry']),
-            'zuri' => $head(['name' => 'Zuri', 'strand' => 'fine', 'porosity' => 'low', 'scalp' => 'oily', 'dislikes' => ['coconut']]),
-            'tuma' => $head(['name' => 'Little Tuma', 'age_band' => '2-6', 'allergies' => ['tree nut']]),
-            'adaeze' => $head(['name' => 'Adaeze', 'pregnant' => true, 'scalp' => 'itchy']),
+        $head = fn (array $what): int => $this->amara->post('heads', $what)['id'];
+        $ids = [
+            'imani' => $head(['name' => 'Imani', 'strand' => 'coarse', 'porosity' => 'high', 'density' => 'thick', 'curl' => 'coily', 'scalp' => 'dry', 'age_band' => 'over-12', 'wants' => ['sealing', 'dry-lengths', 'length-retention'], 'style' => 'braids', 'wash_every_days' => 10, 'hardness' => 'hard']),
+            'zuri' => $head(['name' => 'Zuri', 'strand' => 'fine', 'porosity' => 'low', 'density' => 'middling', 'curl' => 'curly', 'scalp' => 'oily', 'age_band' => 'over-12', 'dislikes' => [['what' => 'coconut', 'season' => 'cold']], 'wants' => ['shedding', 'frizz'], 'style' => 'loose', 'wash_every_days' => 4]),
+            'tuma' => $head(['name' => 'Little Tuma', 'strand' => 'medium', 'porosity' => 'normal', 'scalp' => 'calm', 'age_band' => '2-6', 'allergies' => ['tree nut'], 'wants' => ['child-gentle', 'slip']]),
+            'adaeze' => $head(['name' => 'Adaeze', 'strand' => 'medium', 'porosity' => 'normal', 'curl' => 'coily', 'scalp' => 'itchy', 'age_band' => 'over-12', 'pregnant' => true, 'wants' => ['itch', 'dry-scalp'], 'conditions' => ['asthma']]),
         ];
+        $marks = [
+            ['zuri', 95, ['crown' => 'oily', 'hairline' => 'oily', 'temple-left' => 'thinning', 'temple-right' => 'thinning', 'nape' => 'calm', 'top' => 'oily']],
+            ['zuri', 40, ['crown' => 'calm', 'top' => 'calm']],
+            ['zuri', 6, ['temple-right' => 'calm', 'back' => 'calm', 'side-left' => 'calm', 'side-right' => 'calm']],
+            ['adaeze', 20, ['nape' => 'itchy', 'back' => 'itchy', 'crown' => 'dry']],
+        ];
+        foreach ($marks as [$who, $ago, $zones]) {
+            $this->daysAgo($ago);
+            foreach ($zones as $zone => $state) {
+                $this->amara->post('heads/'.$ids[$who].'/marks', ['zone' => $zone, 'state' => $state, 'on' => $this->date($ago), 'note' => '']);
+            }
+        }
+
+        return $ids;
+    }
+
+    /** What stands in the studio's cupboard, an oil of their own, and a figure they weighed themselves. */
+    private function cupboard(): void
+    {
+        foreach (['olive-oil', 'castor-oil', 'jojoba-oil', 'sunflower-oil-high-oleic', 'grapeseed-oil', 'squalane', 'argan-oil', 'shea-butter', 'cocoa-butter', 'mango-butter', 'candelilla-wax', 'btms-25', 'cetyl-alcohol', 'vitamin-e', 'rosemary-eo', 'peppermint-eo', 'lavender-eo', 'clove-bud-eo', 'rosemary', 'calendula', 'hibiscus', 'nettle', 'fenugreek', 'saw-palmetto', 'sweet-almond-oil', 'arrowroot', 'panthenol'] as $id) {
+            $this->amara->put('ingredients/'.$id.'/cupboard', []);
+        }
+        $this->noor->put('ingredients/shea-butter/figures', ['form' => '', 'property' => 'life_months', 'low' => 12, 'best' => 15, 'high' => 18, 'source' => 'three of our own sacks']);
+        $this->noor->post('own-ingredients', [
+            'name' => 'Market castor oil', 'inci' => 'Ricinus Communis Seed Oil', 'kind' => 'carrier-oil', 'like' => 'castor-oil', 'synonyms' => ['market castor'], 'allergens' => [], 'vegan' => true,
+            'figures' => [['form' => '', 'property' => 'life_months', 'low' => 9, 'best' => 12, 'high' => 18, 'source' => 'it smelled old after a year']],
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,8 @@ namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
 use App\Head\Head;
+use App\Studio\CurrentStudio;
+use App\Support\Refused;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Assessment;
 use Crown\Formula\Assessor;
@@ -13,25 +15,58 @@ use Crown\Formula\Finding;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\Portion;
 use Crown\Formula\Severity;
+use Crown\Head\Fit;
 use Crown\Head\HeadCheck;
+use Crown\Head\Porosity;
+use Crown\Head\Profile;
+use Crown\Head\Strand;
+use Illuminate\Support\Carbon;
 
 /** Where a formula is judged: with the studio's catalogue and kitchen, and for one head when one is chosen. */
 final class Bench
 {
-    public function __construct(private readonly StudioCatalogue $catalogue)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+    ) {
     }
 
-    public function assess(Composed $formula, ?Head $head): Assessment
+    /** @param  Profile|null  $profile the head, or the type of hair, it is judged for */
+    public function assess(Composed $formula, ?Profile $profile): Assessment
     {
         $assessor = Assessor::standard();
-        if ($head !== null) {
-            $profile = $head->profile();
-            $assessor = $assessor->with(new HeadCheck($profile));
+        if ($profile !== null) {
+            $assessor = $assessor->with(new HeadCheck($profile, $this->studio->get()->season(Carbon::now())));
             $formula = $profile->judging($formula);
         }
 
         return $assessor->assess($formula, $this->catalogue->context());
+    }
+
+    /**
+     * What a formula is for: one head, or a type of hair that is nobody's in particular.
+     *
+     * @param  array<array-key, mixed>|null  $hair {"strand": …, "porosity": …}
+     */
+    public static function profile(?Head $head, ?array $hair): ?Profile
+    {
+        if ($head !== null || $hair === null) {
+            return $head?->profile();
+        }
+        $enum = static fn (string $key): string => is_string($hair[$key] ?? null) ? $hair[$key] : 'not-known';
+
+        return Profile::hairType(
+            Strand::tryFrom($enum('strand')) ?? throw new Refused('hair.strand', 'Allowed: '.implode(', ', array_column(Strand::cases(), 'value')).'.'),
+            Porosity::tryFrom($enum('porosity')) ?? throw new Refused('hair.porosity', 'Allowed: '.implode(', ', array_column(Porosity::cases(), 'value')).'.'),
+        );
+    }
+
+    /** @return array{assessment: Assessment, fit: Fit|null} */
+    public function judged(Composed $formula, ?Profile $profile): array
+    {
+        $assessment = $this->assess($formula, $profile);
+
+        return ['assessment' => $assessment, 'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject)];
     }
 
     /**
@@ -63,16 +98,18 @@ final class Bench
     /**
      * The columns of a formula's row for a composed formula.
      *
+     * @param  array<array-key, mixed>|null  $hair
      * @return array<string, mixed>
      */
-    public function row(Composed $formula, ?Head $head): array
+    public function row(Composed $formula, ?Head $head, ?array $hair = null): array
     {
-        $assessment = $this->assess($formula, $head);
+        $assessment = $this->assess($formula, self::profile($head, $hair));
 
         return [
             'title' => $formula->title,
             'kind' => $formula->kind->value,
             'head_id' => $head?->id,
+            'hair' => $head === null ? $hair : null,
             'ingredients' => mb_substr(implode(' ', array_map(static fn (Portion $p): string => $p->ingredient->name, $assessment->subject->composition->portions)), 0, 10_000),
             'document' => FormulaFile::write($formula),
             'summary' => $this->summary($assessment),

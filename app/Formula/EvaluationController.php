@@ -61,6 +61,11 @@ final class EvaluationController
 
     private function judged(Composed $formula, Request $request): JsonResponse
     {
-        return new JsonResponse(['formula' => FormulaFile::write($formula), 'assessment' => $this->bench->assess($formula, Head::chosen($request))]);
+        $hair = $request->json('hair');
+
+        return new JsonResponse([
+            'formula' => FormulaFile::write($formula),
+            ...$this->bench->judged($formula, Bench::profile(Head::chosen($request), is_array($hair) ? $hair : null)),
+        ]);
     }
 }

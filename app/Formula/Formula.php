@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $revision
  * @property int|null $head_id
+ * @property array{strand: string, porosity: string}|null $hair the type of hair it is for, when no head is chosen
  * @property string $title
  * @property string $kind
  * @property string $ingredients names, to be found by
@@ -37,7 +38,7 @@ final class Formula extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['document' => 'array', 'summary' => 'array'];
+    protected $casts = ['document' => 'array', 'summary' => 'array', 'hair' => 'array'];
 
     /** @return BelongsTo<Head, $this> */
     public function head(): BelongsTo

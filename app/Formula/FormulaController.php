@@ -41,8 +41,7 @@ final class FormulaController
     #[Speaks('FormulaPage', 'FormulaDraft', 201, 'Put a new formula on the bench')]
     public function store(Request $request): JsonResponse
     {
-        [$composed, $head] = $this->given($request);
-        $formula = Formula::query()->create($this->bench->row($composed, $head));
+        $formula = Formula::query()->create($this->bench->row(...$this->given($request)));
 
         return new JsonResponse($this->page($formula->refresh()), 201);
     }
@@ -58,8 +57,7 @@ final class FormulaController
     {
         $row = self::find($formula);
         $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
-        [$composed, $head] = $this->given($request);
-        $row->revise((int) $revision, $this->bench->row($composed, $head), fn (Formula $f): array => $this->page($f));
+        $row->revise((int) $revision, $this->bench->row(...$this->given($request)), fn (Formula $f): array => $this->page($f));
 
         return new JsonResponse($this->page($row));
     }
@@ -75,7 +73,7 @@ final class FormulaController
     #[Speaks('FormulaPage', does: 'Bring back a formula that was put away')]
     public function restore(int $formula): JsonResponse
     {
-        $row = Formula::query()->withTrashed()->with(['head', 'versions'])->findOrFail($formula);
+        $row = Formula::query()->withTrashed()->with(['head.marks', 'versions'])->findOrFail($formula);
         $row->restore();
 
         return new JsonResponse($this->page($row));
@@ -100,10 +98,10 @@ final class FormulaController
 
     private static function find(int $id): Formula
     {
-        return Formula::query()->with(['head', 'versions'])->findOrFail($id);
+        return Formula::query()->with(['head.marks', 'versions'])->findOrFail($id);
     }
 
-    /** @return array{Composed, Head|null} */
+    /** @return array{Composed, Head|null, array<array-key, mixed>|null} */
     private function given(Request $request): array
     {
         $document = $request->json('formula');
@@ -111,20 +109,23 @@ final class FormulaController
             throw new Refused('formula', 'A formula is needed.');
         }
 
-        return [FormulaFile::read($document), Head::chosen($request)];
+        $hair = $request->json('hair');
+
+        return [FormulaFile::read($document), Head::chosen($request), is_array($hair) ? $hair : null];
     }
 
     /** @return array<string, mixed> */
     private function page(Formula $formula): array
     {
-        $formula->loadMissing(['head', 'versions']);
+        $formula->loadMissing(['head.marks', 'versions']);
 
         return [
             'id' => $formula->id,
             'revision' => $formula->revision,
             'formula' => FormulaFile::write($formula->composed()),
             'head_id' => $formula->head_id,
-            'assessment' => $this->bench->assess($formula->composed(), $formula->head),
+            'hair' => $formula->hair,
+            ...$this->bench->judged($formula->composed(), Bench::profile($formula->head, $formula->hair)),
             'versions' => $formula->versions->map(static fn (FormulaVersion $v): array => [
                 'id' => $v->id,
                 'number' => $v->number,

@@ -6,13 +6,23 @@ namespace App\Head;
 
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use Crown\Catalogue\Condition;
+use Crown\Catalogue\Need;
 use Crown\Head\AgeBand;
+use Crown\Head\CrownMap;
+use Crown\Head\Dislike;
 use Crown\Head\Porosity;
 use Crown\Head\Profile;
 use Crown\Head\Scalp;
+use Crown\Head\Season;
+use Crown\Head\Sign;
 use Crown\Head\Strand;
+use Crown\Head\Style;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 
 /**
  * A person whose hair is cared for.
@@ -22,11 +32,22 @@ use Illuminate\Http\Request;
  * @property string $name
  * @property string $strand
  * @property string $porosity
+ * @property string $density
+ * @property string $curl
  * @property string $scalp
  * @property string $age_band
  * @property bool $pregnant
  * @property list<string> $allergies
- * @property list<string> $dislikes
+ * @property list<array{what: string, season: string}> $dislikes
+ * @property list<string> $wants
+ * @property list<string> $conditions
+ * @property list<string> $signs
+ * @property string $style
+ * @property string $hardness
+ * @property int $wash_every_days 0 when it is not known
+ * @property string $note
+ * @property Carbon $updated_at
+ * @property Collection<int, HeadMark> $marks
  */
 final class Head extends Model
 {
@@ -35,14 +56,28 @@ final class Head extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['pregnant' => 'bool', 'allergies' => 'array', 'dislikes' => 'array'];
+    protected $casts = [
+        'pregnant' => 'bool', 'allergies' => 'array', 'dislikes' => 'array', 'wants' => 'array', 'conditions' => 'array', 'signs' => 'array',
+        'wash_every_days' => 'int',
+    ];
 
     /** The head a request has chosen by head_id, if any. One of another studio is not found. */
     public static function chosen(Request $request): ?self
     {
         $id = $request->json('head_id');
 
-        return is_int($id) ? self::query()->findOrFail($id) : null;
+        return is_int($id) ? self::query()->with('marks')->findOrFail($id) : null;
+    }
+
+    /** @return HasMany<HeadMark, $this> */
+    public function marks(): HasMany
+    {
+        return $this->hasMany(HeadMark::class)->orderBy('on_date')->orderBy('id');
+    }
+
+    public function crownMap(): CrownMap
+    {
+        return new CrownMap(array_values($this->marks->map(static fn (HeadMark $m) => $m->mark())->all()));
     }
 
     public function profile(): Profile
@@ -51,11 +86,15 @@ final class Head extends Model
             $this->name,
             Strand::from($this->strand),
             Porosity::from($this->porosity),
-            Scalp::from($this->scalp),
+            $this->crownMap()->scalp(Carbon::now()->toDateTimeImmutable(), Scalp::from($this->scalp)),
             AgeBand::from($this->age_band),
             $this->pregnant,
             $this->allergies,
-            $this->dislikes,
+            array_map(static fn (array $d): Dislike => new Dislike($d['what'], Season::from($d['season'])), $this->dislikes),
+            array_map(Need::from(...), $this->wants),
+            array_map(Condition::from(...), $this->conditions),
+            array_map(Sign::from(...), $this->signs),
+            Style::from($this->style),
         );
     }
 }

@@ -4,35 +4,53 @@ declare(strict_types=1);
 
 namespace App\Head;
 
+use App\Rhythm\Routine;
 use App\Support\Pages;
 use App\Support\Speaks;
-use Crown\Formula\Audience;
+use Crown\Catalogue\Condition;
+use Crown\Catalogue\Need;
 use Crown\Head\AgeBand;
+use Crown\Head\Curl;
+use Crown\Head\Density;
+use Crown\Head\Guide;
+use Crown\Head\Hardness;
 use Crown\Head\Porosity;
 use Crown\Head\Scalp;
+use Crown\Head\Season;
+use Crown\Head\Sign;
 use Crown\Head\Strand;
+use Crown\Head\Style;
+use Crown\Head\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 
 final class HeadController
 {
+    /** What a head is until it is said otherwise: only its name must be known. */
+    private const UNKNOWN = [
+        'strand' => 'not-known', 'porosity' => 'not-known', 'density' => 'not-known', 'curl' => 'not-known', 'scalp' => 'not-known',
+        'age_band' => 'not-known', 'pregnant' => false, 'allergies' => [], 'dislikes' => [], 'wants' => [], 'conditions' => [], 'signs' => [],
+        'style' => 'not-known', 'hardness' => 'not-known', 'wash_every_days' => 0, 'note' => '',
+    ];
+
     #[Speaks('HeadList', does: 'The heads this studio cares for')]
     public function index(Request $request): JsonResponse
     {
-        return Pages::answer(Head::query(), $request, self::view(...));
+        return Pages::answer(Head::query()->with('marks'), $request, HeadView::of(...));
     }
 
     #[Speaks('Head', 'HeadDraft', 201, 'Describe a new head')]
     public function store(Request $request): JsonResponse
     {
-        return new JsonResponse(self::view(Head::query()->create($this->given($request))->refresh()), 201);
+        return new JsonResponse(HeadView::of(Head::query()->create([...self::UNKNOWN, ...$this->given($request)])->refresh()), 201);
     }
 
     #[Speaks('Head', does: 'One head')]
     public function show(int $head): JsonResponse
     {
-        return new JsonResponse(self::view(Head::query()->findOrFail($head)));
+        return new JsonResponse(HeadView::of(Head::query()->findOrFail($head)));
     }
 
     #[Speaks('Head', 'HeadSave', does: 'Change what is known of a head')]
@@ -40,9 +58,9 @@ final class HeadController
     {
         $row = Head::query()->findOrFail($head);
         $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
-        $row->revise((int) $revision, $this->given($request), self::view(...));
+        $row->revise((int) $revision, $this->given($request), HeadView::of(...));
 
-        return new JsonResponse(self::view($row));
+        return new JsonResponse(HeadView::of($row));
     }
 
     #[Speaks('', status: 204, does: 'Delete a head and everything kept of it')]
@@ -53,42 +71,94 @@ final class HeadController
         return new JsonResponse(null, 204);
     }
 
-    /** @return array<string, mixed> */
-    private function given(Request $request): array
+    #[Speaks('Head', 'MarkDraft', 201, 'Mark the state of one zone of the scalp')]
+    public function mark(int $head, Request $request): JsonResponse
     {
-        return $request->validate([
-            'name' => 'required|string|max:120',
-            'strand' => ['required', Rule::enum(Strand::class)],
-            'porosity' => ['required', Rule::enum(Porosity::class)],
-            'scalp' => ['required', Rule::enum(Scalp::class)],
-            'age_band' => ['required', Rule::enum(AgeBand::class)],
-            'pregnant' => 'required|boolean',
-            'allergies' => 'present|array|max:40',
-            'allergies.*' => 'string|max:80',
-            'dislikes' => 'present|array|max:40',
-            'dislikes.*' => 'string|max:80',
-        ], ['name.required' => 'A head needs a name, so that you know whose it is.']);
+        $row = Head::query()->findOrFail($head);
+        $given = $request->validate([
+            'zone' => ['required', Rule::enum(Zone::class)],
+            'state' => ['required', Rule::enum(Scalp::class)],
+            'on' => 'required|date_format:Y-m-d|before_or_equal:tomorrow',
+            'note' => 'present|nullable|string|max:300',
+        ]);
+        HeadMark::query()->create(['head_id' => $row->id, 'zone' => $given['zone'], 'state' => $given['state'], 'on_date' => $given['on'], 'note' => $given['note'] ?? '']);
+
+        return new JsonResponse(HeadView::of($row->unsetRelation('marks')), 201);
+    }
+
+    #[Speaks('Head', does: 'Take back a mark')]
+    public function unmark(int $mark): JsonResponse
+    {
+        $row = HeadMark::query()->findOrFail($mark);
+        $head = Head::query()->findOrFail($row->head_id);
+        $row->delete();
+
+        return new JsonResponse(HeadView::of($head));
+    }
+
+    #[Speaks('HeadExport', does: 'Everything kept of one head, to take away')]
+    public function export(int $head): JsonResponse
+    {
+        $row = Head::query()->with('marks')->findOrFail($head);
+        $routines = Routine::query()->with([Routine::BATCH_IN_SHORT, 'days'])->where('head_id', $row->id)->orderBy('id')->get();
+
+        return new JsonResponse([
+            'format' => 'honest-crown/head',
+            'exported_on' => Carbon::now()->toDateString(),
+            'head' => HeadView::of($row),
+            'routines' => $routines->map(static fn (Routine $r): array => [
+                'product' => $r->batch->title,
+                'starts_on' => $r->starts_on->toDateString(),
+                'per_week' => $r->per_week,
+                'way' => $r->way,
+                'days' => $r->days->map(static fn ($d): array => ['date' => $d->date->toDateString(), 'act' => $d->act, 'state' => $d->state])->all(),
+            ])->all(),
+        ], 200, ['Content-Disposition' => 'attachment; filename="head.json"']);
+    }
+
+    #[Speaks('Guide', does: 'Simple observations that find strand, porosity and scalp')]
+    public function guide(): JsonResponse
+    {
+        return new JsonResponse(['questions' => array_map(static fn ($q): array => ['id' => $q->id, 'trait' => $q->trait, 'asks' => $q->asks, 'answers' => array_map(static fn ($a): array => ['id' => $a->id, 'words' => $a->words], $q->answers), 'limits' => $q->limits], Guide::questions())]);
+    }
+
+    #[Speaks('GuideAnswer', 'GuideAsk', does: 'What the answers speak for')]
+    public function suggest(Request $request): JsonResponse
+    {
+        $given = $request->validate(['answers' => 'present|array|max:40', 'answers.*' => 'string|max:40'])['answers'];
+
+        return new JsonResponse(['suggestions' => Guide::suggest($given)]);
     }
 
     /** @return array<string, mixed> */
-    private static function view(Head $head): array
+    private function given(Request $request): array
     {
-        $profile = $head->profile();
+        $enum = static fn (string $class): array => ['sometimes', Rule::enum($class)];
 
-        return [
-            'id' => $head->id,
-            'revision' => $head->revision,
-            'name' => $head->name,
-            'strand' => $head->strand,
-            'porosity' => $head->porosity,
-            'scalp' => $head->scalp,
-            'age_band' => $head->age_band,
-            'pregnant' => $head->pregnant,
-            'allergies' => $head->allergies,
-            'dislikes' => $head->dislikes,
-            'weight_lengths' => $profile->weightTarget(false),
-            'weight_scalp' => $profile->weightTarget(true),
-            'audience' => $profile->audience(Audience::AdultLeaveOn)->value,
-        ];
+        return $request->validate([
+            'name' => 'required|string|max:120',
+            'strand' => $enum(Strand::class),
+            'porosity' => $enum(Porosity::class),
+            'density' => $enum(Density::class),
+            'curl' => $enum(Curl::class),
+            'scalp' => $enum(Scalp::class),
+            'age_band' => $enum(AgeBand::class),
+            'pregnant' => 'sometimes|boolean',
+            'allergies' => 'sometimes|array|max:40',
+            'allergies.*' => 'string|max:80',
+            'dislikes' => 'sometimes|array|max:40',
+            'dislikes.*.what' => 'required|string|max:80',
+            'dislikes.*.season' => ['required', Rule::enum(Season::class)],
+            'wants' => 'sometimes|array|max:17',
+            'wants.*' => Rule::enum(Need::class),
+            'conditions' => 'sometimes|array|max:20',
+            'conditions.*' => Rule::enum(Condition::class),
+            'signs' => 'sometimes|array|max:10',
+            'signs.*' => Rule::enum(Sign::class),
+            'style' => $enum(Style::class),
+            'hardness' => $enum(Hardness::class),
+            'wash_every_days' => 'sometimes|integer|between:0,60',
+            'note' => 'sometimes|nullable|string|max:2000',
+        ], ['name.required' => 'A head needs a name, so that you know whose it is.', 'wash_every_days.between' => 'Days between washes: 0 (not known) to 60.']);
     }
 }

@@ -146,7 +146,7 @@ final class RoutineController
                 'Sudden or patchy loss, pain, sores or a spreading rash: see a clinician first.',
             ],
             'fit' => $whole ? array_values(array_filter(
-                $this->bench->assess($routine->batch->composed(), $routine->head)->findings,
+                $this->bench->assess($routine->batch->composed(), $routine->head->profile())->findings,
                 static fn (Finding $f): bool => $f->severity->rank() < 2,
             )) : [],
         ];

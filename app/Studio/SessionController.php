@@ -101,6 +101,7 @@ final class SessionController
             'maker' => 'present|string|max:200',
             'cup' => 'required|in:us,metric,imperial',
             'scale_grams' => 'required|numeric|gt:0|max:100',
+            'southern' => 'required|boolean',
         ], ['scale_grams.gt' => 'The scale\'s resolution must be above 0 and at most 100 g.']));
 
         return $this->show();
@@ -109,7 +110,7 @@ final class SessionController
     /** @return array<string, mixed> */
     private static function studio(Studio $studio): array
     {
-        return ['name' => $studio->name, 'cup' => $studio->cup, 'scale_grams' => $studio->scale_grams, 'maker' => $studio->maker];
+        return ['name' => $studio->name, 'cup' => $studio->cup, 'scale_grams' => $studio->scale_grams, 'maker' => $studio->maker, 'southern' => $studio->southern];
     }
 
     /** A request that does not come from our own pages has no session to sign in to. */

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use Crown\Head\Season;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
  * The people and things of one workshop. Every other row belongs to one.
@@ -18,17 +20,23 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $cup
  * @property float $scale_grams
  * @property bool $demo
+ * @property bool $southern whether its winter is in June
  */
 final class Studio extends Model
 {
     protected $guarded = ['id'];
 
-    protected $casts = ['scale_grams' => 'float', 'demo' => 'bool'];
+    protected $casts = ['scale_grams' => 'float', 'demo' => 'bool', 'southern' => 'bool'];
 
     /** @return HasMany<User, $this> */
     public function users(): HasMany
     {
         return $this->hasMany(User::class);
+    }
+
+    public function season(Carbon $day): Season
+    {
+        return Season::on($day->toDateTimeImmutable(), $this->southern);
     }
 
     /** What this studio measures with. */

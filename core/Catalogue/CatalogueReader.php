@@ -13,18 +13,12 @@ final readonly class CatalogueReader
     {
     }
 
-    /** @throws CatalogueError naming the file and the key */
-    public function read(): Catalogue
-    {
-        return $this->pack()->open();
-    }
-
     /**
      * Reads and checks every file, and every name against every other.
      *
      * @throws CatalogueError naming the file and the key
      */
-    public function pack(): Pack
+    public function read(): Catalogue
     {
         $sources = array_map(static fn (mixed $s): string => is_string($s) ? $s : throw CatalogueError::wrong('sources.json', 'a source', 'a text in quotes'), $this->table('sources.json'));
         $limits = [];
@@ -34,22 +28,20 @@ final readonly class CatalogueReader
             if (! isset($sources[$source]) && $source !== 'estimate') {
                 throw CatalogueError::sourceless('constituents.json', $name, $source);
             }
-            $limits[$name] = ['leave_on' => $entry->number('leave_on'), 'rinse_off' => $entry->number('rinse_off'), 'source' => $source];
+            $limits[$name] = new ConstituentLimit($name, $entry->number('leave_on'), $entry->number('rinse_off'), $source);
         }
         $files = glob($this->directory.'/catalogue/*.json');
         if ($files === false || $files === []) {
             throw CatalogueError::unreadable($this->directory);
         }
         $reader = new EntryReader($sources);
-        $entries = $ingredients = [];
+        $ingredients = [];
         foreach ($files as $path) {
-            $entry = $this->decode($path);
-            $ingredient = $reader->ingredient(basename($path), $entry);
-            $entries[$ingredient->id] = $entry;
+            $ingredient = $reader->ingredient(basename($path), $this->decode($path));
             $ingredients[$ingredient->id] = $ingredient;
         }
 
-        return new Pack($entries, $limits, $sources, NameIndex::of($ingredients)->pack());
+        return new Catalogue(Shelf::of($ingredients), [], $limits, $sources, NameIndex::of($ingredients));
     }
 
     /** @return array<string, mixed> */

@@ -18,7 +18,7 @@ final readonly class NameIndex
      * @param  array<string, array<string, list<string>>>  $byWord first letter to word to normalised names that hold it
      * @param  array<string, array<string, list<string>>>  $joined first letter to name without spaces to normalised names
      */
-    private function __construct(
+    public function __construct(
         private array $exact,
         private array $byWord,
         private array $joined,
@@ -33,18 +33,6 @@ final readonly class NameIndex
     public static function of(array $ingredients): self
     {
         return (new self([], [], []))->with($ingredients, true);
-    }
-
-    /** @param  array{exact: array<string, string>, byWord: array<string, array<string, list<string>>>, joined: array<string, array<string, list<string>>>}  $pack what pack() gave */
-    public static function packed(array $pack): self
-    {
-        return new self($pack['exact'], $pack['byWord'], $pack['joined']);
-    }
-
-    /** @return array{exact: array<string, string>, byWord: array<string, array<string, list<string>>>, joined: array<string, array<string, list<string>>>} */
-    public function pack(): array
-    {
-        return ['exact' => $this->exact, 'byWord' => $this->byWord, 'joined' => $this->joined];
     }
 
     /** @param  array<string, Ingredient>  $ingredients */

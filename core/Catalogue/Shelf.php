@@ -7,40 +7,40 @@ namespace Crown\Catalogue;
 use Closure;
 
 /**
- * The reference entries, each made an Ingredient when it is first asked for: a request that judges ten lines builds ten, not
- * three hundred. Insides of the room; use Catalogue.
+ * The reference entries, each made when it is first asked for: a request that judges ten lines makes ten, not three hundred.
  */
 final class Shelf
 {
     /** @var array<string, Ingredient> */
-    private array $built = [];
+    private array $made = [];
 
-    /**
-     * @param  array<string, array<array-key, mixed>>  $entries decoded files, keyed by id
-     * @param  Closure(string, array<array-key, mixed>): Ingredient  $build
-     */
-    public function __construct(
-        private readonly array $entries,
-        private readonly Closure $build,
-    ) {
+    /** @param  array<string, Closure(): Ingredient>  $makers keyed by id */
+    public function __construct(private readonly array $makers)
+    {
+    }
+
+    /** @param  array<string, Ingredient>  $ingredients keyed by id */
+    public static function of(array $ingredients): self
+    {
+        return new self(array_map(static fn (Ingredient $i): Closure => static fn (): Ingredient => $i, $ingredients));
     }
 
     public function has(string $id): bool
     {
-        return isset($this->entries[$id]);
+        return isset($this->makers[$id]);
     }
 
     /** @throws CatalogueError when there is none */
     public function get(string $id): Ingredient
     {
-        return $this->built[$id] ??= isset($this->entries[$id]) ? ($this->build)($id.'.json', $this->entries[$id]) : throw CatalogueError::unknown($id);
+        return $this->made[$id] ??= ($this->makers[$id] ?? throw CatalogueError::unknown($id))();
     }
 
     /** @return array<string, Ingredient> */
     public function all(): array
     {
         $all = [];
-        foreach (array_keys($this->entries) as $id) {
+        foreach (array_keys($this->makers) as $id) {
             $all[$id] = $this->get($id);
         }
 

@@ -128,7 +128,7 @@ final readonly class Cli
             throw UsageError::option('kind', implode(', ', array_column(IngredientKind::cases(), 'value')));
         }
         $avoid = array_values(array_filter(array_map(trim(...), explode(',', $arguments->text('avoid', '')))));
-        $head = new Profile('this head', $strand, $porosity, $scalp, AgeBand::Over12, false, [], []);
+        $head = new Profile('this head', $strand, $porosity, $scalp, AgeBand::Over12);
         $result = (new Shortlist($this->catalogue, $head))->for($need, $avoid, $kind, max(1, (int) $arguments->number('limit', 20)));
         $text = implode('', array_map(static fn (array $r): string => sprintf("%-26s %5.2f  evidence %d  %s\n", $r['id'], $r['score'], $r['evidence'], implode(' ', $r['reasons'])), $result->ranked));
 

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Crown\Exchange;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Condition;
+use Crown\Catalogue\Correction;
 use Crown\Catalogue\Evidence;
 use Crown\Catalogue\Form;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\LegalLimit;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
+use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 
 /** One ingredient as open JSON: $defs/Ingredient in docs/formats/crown.schema.json. */
@@ -50,6 +54,13 @@ final class IngredientFile
             'dermal_max_reason' => $i->dermalReason === '' ? null : $i->dermalReason,
             'phototoxic' => $i->isPhototoxic(),
             'pregnancy' => $i->pregnancy->value,
+            'pregnancy_reason' => $i->precautions->pregnancyReason,
+            'age_reason' => $i->precautions->ageReason,
+            'ask_first' => array_map(static fn (Condition $c): string => $c->label(), $i->precautions->askFirst),
+            'action' => $i->onHair->action->value,
+            'feel' => $i->onHair->feel,
+            'origin' => $i->provenance->origin->value,
+            'corrected' => array_map(static fn (Correction $c): string => trim($c->form.' '.$c->property->label()), $i->provenance->corrections),
             'minimum_age_years' => $best(Property::MinimumAge),
             'constituents' => (object) array_map(static fn (Fact $f): Band => $f->band, $i->constituents),
             'preservation' => $i->preservation->kind === PreservationKind::None ? null : [
@@ -57,13 +68,35 @@ final class IngredientFile
                 'use' => self::band($i, Property::Use),
                 'ph' => self::band($i, Property::Ph),
                 'oil_soluble' => $i->preservation->solubility->value,
+                'law' => array_map(static fn (LegalLimit $l): array => ['maximum' => $l->maximum, 'counted_as' => $l->countedAs, 'weighed_maximum' => round($l->weighedMaximum(), 3), 'source' => $catalogue->source($l->source)], $i->preservation->law)[0] ?? null,
             ],
             'maximum_addition_c' => $best(Property::MaximumAddition),
-            'needs' => array_map(static fn (Evidence $e): array => ['need' => $e->need->value, 'grade' => $e->grade, 'found' => $e->found, 'source' => $catalogue->source($e->source)], $i->evidence),
+            'needs' => array_map(static fn (Evidence $e): array => [...self::evidence($e), 'source' => $catalogue->source($e->source)], $i->evidence),
+            'figures' => self::figures($i, $catalogue),
             'cautions' => $i->cautions,
             'storage' => $i->storage,
             'sources' => array_map($catalogue->source(...), $i->sources),
         ];
+    }
+
+    /** @return array{need: string, label: string, grade: int, found: string, on: string, route: string, source: string} */
+    public static function evidence(Evidence $e): array
+    {
+        return ['need' => $e->need->value, 'label' => $e->need->label(), 'grade' => $e->grade, 'found' => $e->found, 'on' => $e->on, 'route' => $e->route->value, 'source' => $e->source];
+    }
+
+    /** @return list<array<string, mixed>> every figure with its source in words */
+    private static function figures(Ingredient $i, Catalogue $catalogue): array
+    {
+        $rows = [];
+        $sheets = ['' => $i->facts, ...array_map(static fn (Form $f): FactSheet => $f->facts, $i->forms)];
+        foreach ($sheets as $form => $sheet) {
+            foreach ($sheet->all() as $key => $fact) {
+                $rows[] = ['form' => $form, 'property' => $key, 'label' => Property::from($key)->label(), 'unit' => Property::from($key)->unit(), 'value' => $fact->band, 'estimate' => $fact->isEstimate(), 'source' => $catalogue->source($fact->source)];
+            }
+        }
+
+        return $rows;
     }
 
     private static function band(Ingredient $i, Property $property): ?Band

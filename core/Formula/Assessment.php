@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 use Crown\Catalogue\SolidFat;
-use Crown\Measure\Property;
 use Crown\Measure\Shares;
 use JsonSerializable;
 
@@ -28,20 +27,6 @@ final readonly class Assessment implements JsonSerializable
         }
 
         return false;
-    }
-
-    /** Share-weighted mean of the weights of the lines that stay on the hair, 1 to 5; 0 when none is known. */
-    public function weightIndex(): float
-    {
-        $sum = $shares = 0.0;
-        foreach ($this->subject->composition->counted() as $portion) {
-            if ($portion->ingredient->facts->has(Property::Weight)) {
-                $sum += $portion->share->best * $portion->ingredient->facts->get(Property::Weight)->band->best;
-                $shares += $portion->share->best;
-            }
-        }
-
-        return $shares > 0.0 ? $sum / $shares : 0.0;
     }
 
     /** @return array<string, mixed> */
@@ -71,7 +56,7 @@ final readonly class Assessment implements JsonSerializable
             'water_label' => $this->subject->water->class->label(),
             'life_months' => $this->subject->life->months,
             'life_reasons' => $this->subject->life->reasons,
-            'weight_index' => round($this->weightIndex(), 3),
+            'weight_index' => round($this->subject->weightIndex(), 3),
             'density_20c' => round($composition->density(), 4),
             'findings' => $this->findings,
         ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Measure\Property;
+
 /** What checks look at: the composition and everything computed of it once. */
 final readonly class Examined
 {
@@ -22,6 +24,20 @@ final readonly class Examined
         $water = WaterLedger::of($composition);
 
         return new self($composition, $context, Texture::of($composition), Load::of($composition, $context->kitchen->scaleGrams), $water, Life::of($composition, $water));
+    }
+
+    /** Share-weighted mean of the weights of the lines that stay on the hair, 1 to 5; 0 when none is known. */
+    public function weightIndex(): float
+    {
+        $sum = $shares = 0.0;
+        foreach ($this->composition->counted() as $portion) {
+            if ($portion->ingredient->facts->has(Property::Weight)) {
+                $sum += $portion->share->best * $portion->ingredient->facts->get(Property::Weight)->band->best;
+                $shares += $portion->share->best;
+            }
+        }
+
+        return $shares > 0.0 ? $sum / $shares : 0.0;
     }
 
     public function formula(): Formula

@@ -57,6 +57,11 @@ final readonly class Formula
         return new self($this->title, $this->kind, $this->audience, $this->lines, $this->steps, $this->size, $wet, $forSale, $storageCelsius, $this->notes);
     }
 
+    public function withNotes(string $notes): self
+    {
+        return new self($this->title, $this->kind, $this->audience, $this->lines, $this->steps, $this->size, $this->wetUse, $this->forSale, $this->storageCelsius, $notes);
+    }
+
     /** @throws FormulaError when there is no such line */
     public function line(string $id): Line
     {

@@ -8,19 +8,31 @@ use Crown\Formula\Audience;
 
 enum AgeBand: string
 {
+    case NotKnown = 'not-known';
     case Under2 = 'under-2';
     case From2To6 = '2-6';
     case From6To12 = '6-12';
     case Over12 = 'over-12';
 
-    /** The audience this age imposes; adults keep the formula's own. */
+    /** The audience this age imposes; adults, and an age that is not known, keep the formula's own. */
     public function audience(Audience $otherwise): Audience
     {
         return match ($this) {
             self::Under2 => Audience::Infant,
             self::From2To6 => Audience::Child2To6,
             self::From6To12 => Audience::Child6To12,
-            self::Over12 => $otherwise,
+            self::Over12, self::NotKnown => $otherwise,
+        };
+    }
+
+    /** The youngest it can be, years. Over 12 may still be 13. */
+    public function youngestYears(): float
+    {
+        return match ($this) {
+            self::Under2 => 0.0,
+            self::From2To6 => 2.0,
+            self::From6To12 => 6.0,
+            self::Over12, self::NotKnown => 18.0,
         };
     }
 }

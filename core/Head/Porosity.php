@@ -9,4 +9,10 @@ enum Porosity: string
     case Low = 'low';
     case Normal = 'normal';
     case High = 'high';
+    case NotKnown = 'not-known';
+
+    public function words(): string
+    {
+        return $this === self::NotKnown ? 'porosity not yet known' : $this->value.' porosity';
+    }
 }

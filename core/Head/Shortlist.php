@@ -7,7 +7,9 @@ namespace Crown\Head;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Evidence;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
+use Crown\Catalogue\Route;
 use Crown\Measure\Property;
 
 /** Which ingredients serve a need on this head, evidence first. Method page: docs/methods/fit.md. */
@@ -19,49 +21,106 @@ final readonly class Shortlist
     public function __construct(
         private Catalogue $catalogue,
         private Profile $head,
+        private Season $season = Season::Any,
     ) {
     }
 
     /**
-     * @param  list<string>  $avoid allergens or ingredient names to leave out
+     * @param  list<string>  $avoid allergens or ingredient names to leave out besides the head's own
      * @param  string  $kind only this kind; "" for all
      */
     public function for(Need $need, array $avoid, string $kind, int $limit): ShortlistResult
     {
         $ranked = $leftOut = [];
-        $onScalp = in_array($need, [Need::DryScalp, Need::Flaking, Need::Itch, Need::OilyScalp, Need::Shedding, Need::ThinEdges], true);
-        $target = $this->head->weightTarget($onScalp);
+        $target = $this->head->weightTarget($need->isOfScalp());
+        $suitability = new Suitability($this->head, $this->season);
         foreach ($this->catalogue->all() as $ingredient) {
-            $evidence = self::evidence($ingredient, $need);
+            $evidence = $ingredient->evidenceFor($need);
             if ($evidence === [] || ($kind !== '' && $ingredient->kind->value !== $kind)) {
                 continue;
             }
-            $refused = array_values(array_filter($avoid, static fn (string $a): bool => in_array(mb_strtolower($a), array_map(mb_strtolower(...), [...$ingredient->allergens, $ingredient->name, $ingredient->id, ...$ingredient->synonyms]), true)));
-            if ($refused !== []) {
-                $leftOut[] = ['id' => $ingredient->id, 'reason' => sprintf('Bears %s.', $refused[0])];
+            $against = $this->against($ingredient, $evidence[0], $avoid, $suitability);
+            if ($against !== []) {
+                $leftOut[] = ['id' => $ingredient->id, 'name' => $ingredient->name, 'reason' => $against[0]];
 
                 continue;
             }
-            $reasons = [$evidence[0]->found];
-            $score = (float) $evidence[0]->grade;
-            if ($ingredient->facts->has(Property::Weight) && ! $ingredient->kind->isPlant()) {
-                $weight = $ingredient->facts->get(Property::Weight)->band->best;
-                $off = max(0.0, $weight - $target->high, $target->low - $weight);
+            $score = (float) $evidence[0]->worth();
+            $reasons = [self::sentence($evidence[0])];
+            $off = $this->outside($ingredient, $target->low, $target->high);
+            if ($off > 0.0) {
                 $score -= self::WEIGHT_COST * $off;
-                if ($off > 0.0) {
-                    $reasons[] = sprintf('Its weight %g lies outside %.1f to %.1f, which suits this hair.', $weight, $target->low, $target->high);
-                }
+                $reasons[] = sprintf('Its weight %g lies outside %.1f to %.1f, which suits this hair.', $ingredient->facts->best(Property::Weight, 0.0), $target->low, $target->high);
             }
-            $ranked[] = ['id' => $ingredient->id, 'score' => round($score, 3), 'evidence' => $evidence[0]->grade, 'reasons' => $reasons];
+            $ranked[] = [
+                'id' => $ingredient->id, 'name' => $ingredient->name, 'kind' => $ingredient->kind->value, 'matter' => $ingredient->kind->matter(),
+                'score' => round($score, 3), 'evidence' => $evidence[0]->grade, 'route' => $evidence[0]->route->value, 'reasons' => $reasons,
+            ];
         }
-        usort($ranked, static fn (array $a, array $b): int => [$b['score'], $a['id']] <=> [$a['score'], $b['id']]);
+        usort($ranked, static fn (array $a, array $b): int => [$b['score'], $b['evidence'], $a['id']] <=> [$a['score'], $a['evidence'], $b['id']]);
 
-        return new ShortlistResult(array_slice($ranked, 0, $limit), $leftOut);
+        return new ShortlistResult(array_slice($ranked, 0, $limit), $leftOut, $this->first($ranked, $need));
     }
 
-    /** @return list<Evidence> the one for this need, or none */
-    private static function evidence(Ingredient $ingredient, Need $need): array
+    /**
+     * @param  list<string>  $avoid
+     * @return list<string>
+     */
+    private function against(Ingredient $ingredient, Evidence $evidence, array $avoid, Suitability $suitability): array
     {
-        return array_values(array_filter($ingredient->evidence, static fn (Evidence $e): bool => $e->need === $need));
+        $refused = array_values(array_filter($avoid, $ingredient->answersTo(...)));
+
+        return match (true) {
+            $refused !== [] => [sprintf('Bears %s.', $refused[0])],
+            $evidence->grade === 0 => ['No basis was found. '.$evidence->found],
+            default => $suitability->against($ingredient),
+        };
+    }
+
+    /** Weight steps outside the band; 0 for what has none or does not stay on the hair. */
+    private function outside(Ingredient $ingredient, float $low, float $high): float
+    {
+        if ($ingredient->kind->isPlant() || ! $ingredient->facts->has(Property::Weight)) {
+            return 0.0;
+        }
+        $weight = $ingredient->facts->get(Property::Weight)->band->best;
+
+        return max(0.0, $weight - $high, $low - $weight);
+    }
+
+    private static function sentence(Evidence $evidence): string
+    {
+        $on = $evidence->on === '' ? '' : sprintf(' Tried on: %s.', lcfirst($evidence->on));
+
+        return match (true) {
+            $evidence->route === Route::Eaten => sprintf('%s%s It was swallowed, not rubbed in.', $evidence->found, $on),
+            $evidence->grade === Evidence::TRADITION => 'By tradition: '.lcfirst($evidence->found),
+            default => $evidence->found.$on,
+        };
+    }
+
+    /**
+     * What to try first: the best that is one plain thing by itself, so that what it does can be told. An oil to rub in, or
+     * one herb to steep in one oil; never an essential oil.
+     *
+     * @param  list<array{id: string, name: string, kind: string, matter: string, score: float, evidence: int, route: string, reasons: list<string>}>  $ranked
+     */
+    private function first(array $ranked, Need $need): string
+    {
+        foreach ($ranked as $row) {
+            $ingredient = $this->catalogue->get($row['id']);
+            $plain = in_array($ingredient->kind, [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep], true);
+            if ($plain && $ingredient->cautions === []) {
+                return sprintf('Try %s alone first, for two weeks: one new thing at a time tells what it does.', mb_strtolower($ingredient->name));
+            }
+        }
+        foreach ($ranked as $row) {
+            $ingredient = $this->catalogue->get($row['id']);
+            if ($ingredient->kind === IngredientKind::DriedHerb && $ingredient->cautions === [] && $need->isOfScalp()) {
+                return sprintf('Try a plain steep of %s in one oil first, for two weeks: one new thing at a time tells what it does.', mb_strtolower($ingredient->name));
+            }
+        }
+
+        return 'Nothing here can be tried plainly by itself: begin with one light oil and add one thing at a time, two weeks each.';
     }
 }

@@ -9,4 +9,10 @@ enum Strand: string
     case Fine = 'fine';
     case Medium = 'medium';
     case Coarse = 'coarse';
+    case NotKnown = 'not-known';
+
+    public function words(): string
+    {
+        return $this === self::NotKnown ? 'strands not yet known' : $this->value.' strands';
+    }
 }

@@ -76,4 +76,22 @@ enum Property: string
             self::Ph => 'pH range',
         };
     }
+
+    /** As it is shown after a figure; "" for a plain number. */
+    public function unit(): string
+    {
+        return match ($this) {
+            self::Density20, self::Density60, self::BulkDensity => 'g/ml',
+            self::PieceGrams => 'g',
+            self::DropMillilitres => 'ml',
+            self::Melting, self::MaximumAddition => '°C',
+            self::LifeMonths, self::OpenedMonths => 'months',
+            self::Retention, self::RetentionPressed => 'g/g',
+            self::Weight => 'of 5',
+            self::DermalMax, self::PhototoxicMax, self::Use => '%',
+            self::MinimumAge => 'years',
+            self::IodineValue => 'g/100 g',
+            self::Moisture, self::Release, self::Reuse, self::Ph => '',
+        };
+    }
 }

@@ -10,16 +10,20 @@ use Illuminate\Support\Facades\Route;
 final class ScopingTest extends StudioTestCase
 {
     /** Addresses whose only parameter is a name of the catalogue, which belongs to everyone. */
-    private const OPEN = ['api/ingredients/{ingredient}', '{place?}'];
+    private const OPEN = ['api/ingredients/{ingredient}', 'api/ingredients/{ingredient}/figures', 'api/ingredients/{ingredient}/cupboard', '{place?}'];
 
     public function test_another_studios_ids_answer_404_on_every_route(): void
     {
         $batch = $this->batch();
         $routine = $this->got('Routine', 'POST', 'routines', ['head_id' => $this->headOf()['id'], 'batch_id' => $batch['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => today()->toDateString(), 'way' => '']);
-        $ids = ['formula' => $this->formula()['id'], 'head' => $routine['head_id'], 'steep' => $this->steep()['id'], 'batch' => $batch['id'], 'routine' => $routine['id'], 'day' => $routine['days'][0]['id']];
+        $head = $this->got('Head', 'POST', 'heads/'.$routine['head_id'].'/marks', ['zone' => 'crown', 'state' => 'dry', 'on' => today()->toDateString(), 'note' => '']);
+        $own = $this->got('OwnKept', 'POST', 'own-ingredients', ['name' => 'Our oil', 'inci' => '', 'kind' => 'carrier-oil', 'like' => 'olive-oil', 'synonyms' => [], 'allergens' => [], 'vegan' => true, 'figures' => []]);
+        $this->ask('PUT', 'ingredients/olive-oil/figures', ['form' => '', 'property' => 'weight', 'low' => 3, 'best' => 3, 'high' => 3, 'source' => 'felt'])->assertNoContent();
+        $figure = $this->ask('GET', 'ingredients/olive-oil')->json('own_figures.0.id');
+        $ids = ['mark' => $head['marks'][0]['id'], 'own' => $own['id'], 'figure' => $figure, 'formula' => $this->formula()['id'], 'head' => $routine['head_id'], 'steep' => $this->steep()['id'], 'batch' => $batch['id'], 'routine' => $routine['id'], 'day' => $routine['days'][0]['id']];
         $bodies = [
-            'PUT' => ['revision' => 1, 'formula' => ['title' => 'Stolen'], 'head_id' => null, 'state' => 'done', 'date' => today()->toDateString(), 'done' => true, 'line' => 'l1', 'gathered' => true, 'grams' => 1, 'name' => 'Stolen', 'strand' => 'fine', 'porosity' => 'low', 'scalp' => 'calm', 'age_band' => 'over-12', 'pregnant' => false, 'allergies' => [], 'dislikes' => []],
-            'POST' => ['revision' => 1, 'note' => '', 'yield_grams' => 5, 'loss_grams' => 0, 'jars' => 1, 'jar_ml' => 10, 'net_grams' => 5],
+            'PUT' => ['revision' => 1, 'formula' => ['title' => 'Stolen'], 'head_id' => null, 'state' => 'done', 'date' => today()->toDateString(), 'done' => true, 'line' => 'l1', 'gathered' => true, 'grams' => 1, 'name' => 'Stolen', 'strand' => 'fine', 'porosity' => 'low', 'scalp' => 'calm', 'age_band' => 'over-12', 'pregnant' => false, 'allergies' => [], 'dislikes' => [], 'inci' => '', 'kind' => 'carrier-oil', 'like' => '', 'synonyms' => [], 'vegan' => true, 'figures' => []],
+            'POST' => ['revision' => 1, 'note' => '', 'yield_grams' => 5, 'loss_grams' => 0, 'jars' => 1, 'jar_ml' => 10, 'net_grams' => 5, 'zone' => 'nape', 'on' => today()->toDateString(), 'kind' => 'hair-oil', 'ingredients' => []],
         ];
         $before = $this->fingerprint();
         $tried = 0;
@@ -35,7 +39,7 @@ final class ScopingTest extends StudioTestCase
                 $tried++;
             }
         }
-        self::assertGreaterThanOrEqual(17, $tried);
+        self::assertGreaterThanOrEqual(25, $tried);
         self::assertSame($before, $this->fingerprint(), 'nothing was changed on the way');
     }
 
@@ -62,7 +66,7 @@ final class ScopingTest extends StudioTestCase
     private function fingerprint(): string
     {
         $rows = [];
-        foreach (['formulas', 'formula_versions', 'heads', 'steeps', 'steep_shakes', 'lots', 'batches', 'routines', 'routine_days'] as $table) {
+        foreach (['formulas', 'formula_versions', 'heads', 'steeps', 'steep_shakes', 'lots', 'batches', 'routines', 'routine_days', 'head_marks', 'own_ingredients', 'own_figures', 'cupboard_items'] as $table) {
             $rows[$table] = DB::table($table)->orderBy('id')->get()->toJson();
         }
 

@@ -100,7 +100,7 @@ abstract class StudioTestCase extends TestCase
     /** @return array<string, mixed> */
     protected function headOf(string $name = 'Imani', string $age = 'over-12'): array
     {
-        return $this->got('Head', 'POST', 'heads', ['name' => $name, 'strand' => 'coarse', 'porosity' => 'high', 'scalp' => 'dry', 'age_band' => $age, 'pregnant' => false, 'allergies' => ['sesame'], 'dislikes' => []]);
+        return $this->got('Head', 'POST', 'heads', ['name' => $name, 'strand' => 'coarse', 'porosity' => 'high', 'scalp' => 'dry', 'age_band' => $age, 'pregnant' => false, 'allergies' => ['sesame'], 'dislikes' => [['what' => 'coconut', 'season' => 'cold']], 'wants' => ['sealing']]);
     }
 
     /** @return array<string, mixed> */

@@ -77,7 +77,7 @@ final class WorkTest extends StudioTestCase
         $this->ask('POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'] + 1, 'yield_grams' => 295, 'loss_grams' => 0])->assertStatus(409);
         $found = $this->got('IngredientList', 'GET', 'ingredients?q='.urlencode('rosemary leaf in olive oil'))['items'][0];
         self::assertSame($strained['lot']['ingredient'], $found['id']);
-        $this->got('Ingredient', 'GET', 'ingredients/'.$found['id']);
+        $this->got('IngredientPage', 'GET', 'ingredients/'.$found['id']);
         self::assertNotContains($found['id'], array_column($this->ask('GET', 'ingredients', [], $this->stranger)->json('items'), 'id'));
     }
 

@@ -195,6 +195,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/head-guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Simple observations that find strand, porosity and scalp */
+        get: operations["heads.guide"];
+        put?: never;
+        /** What the answers speak for */
+        post: operations["heads.suggest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/head-marks/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back a mark */
+        delete: operations["heads.unmark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/heads": {
         parameters: {
             query?: never;
@@ -232,6 +267,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/heads/{head}/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which ingredients serve the needs of a head, which to leave out and why, what to try first */
+        get: operations["heads.advice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{head}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything kept of one head, to take away */
+        get: operations["heads.export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{head}/formula": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a first version for this head on the bench */
+        post: operations["heads.formula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{head}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Mark the state of one zone of the scalp */
+        post: operations["heads.mark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ingredients": {
         parameters: {
             query?: never;
@@ -239,8 +342,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Find ingredients by name; all of them without one */
+        /** Find ingredients by name, or by what they must be */
         get: operations["ingredients.index"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two to four ingredients side by side, with how each differs from the first */
+        get: operations["ingredients.compare"];
         put?: never;
         post?: never;
         delete?: never;
@@ -256,9 +376,44 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One ingredient with all its figures and sources */
+        /** One ingredient with all its figures and sources, where it is used and what could stand in for it */
         get: operations["ingredients.show"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/{ingredient}/cupboard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that an ingredient stands in the cupboard */
+        put: operations["ingredients.stock"];
+        post?: never;
+        /** Say that an ingredient is not in the cupboard any more */
+        delete: operations["ingredients.unstock"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/{ingredient}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put one's own figure over the catalogue's */
+        put: operations["ingredients.correct"];
         post?: never;
         delete?: never;
         options?: never;
@@ -278,6 +433,58 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-figures/{figure}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Go back to the catalogue's figure */
+        delete: operations["ingredients.uncorrect"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write an ingredient of one's own */
+        post: operations["own.store"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-ingredients/{own}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change an ingredient of one's own */
+        put: operations["own.update"];
+        post?: never;
+        /** Take out an ingredient of one's own that no formula uses */
+        delete: operations["own.destroy"];
         options?: never;
         head?: never;
         patch?: never;
@@ -571,9 +778,14 @@ export interface components {
             working: components["schemas"]["Working"][];
         };
         Evidence: {
-            need: string;
+            /** @enum {string} */
+            need: "dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle";
+            label: string;
             grade: number;
             found: string;
+            on: string;
+            /** @enum {string} */
+            route: "applied" | "eaten" | "laboratory";
             source: string;
         };
         Ingredient: {
@@ -624,24 +836,47 @@ export interface components {
                 ph: components["schemas"]["Band"] | null;
                 /** @enum {string} */
                 oil_soluble: "yes" | "no" | "dispersible";
+                law: {
+                    maximum: number;
+                    counted_as: string;
+                    weighed_maximum: number;
+                    source: string;
+                } | null;
             } | null;
             maximum_addition_c: number | null;
             needs: components["schemas"]["Evidence"][];
             cautions: string[];
             storage: string;
             sources: string[];
+            pregnancy_reason: string;
+            age_reason: string;
+            ask_first: string[];
+            /** @enum {string} */
+            action: "penetrating" | "partly-penetrating" | "sealing" | "conditioning" | "none";
+            feel: string;
+            /** @enum {string} */
+            origin: "reference" | "own" | "steeped";
+            corrected: string[];
+            figures: components["schemas"]["KnownFigure"][];
         };
         Shortlist: {
             ranked: {
                 id: string;
+                name: string;
+                kind: string;
+                matter: string;
                 score: number;
                 evidence: number;
+                /** @enum {string} */
+                route: "applied" | "eaten" | "laboratory";
                 reasons: string[];
             }[];
             left_out: {
                 id: string;
+                name: string;
                 reason: string;
             }[];
+            first: string;
         };
         ReadLine: {
             text: string;
@@ -843,6 +1078,7 @@ export interface components {
             cup: "us" | "metric" | "imperial";
             scale_grams: number;
             maker: string;
+            southern: boolean;
         };
         FormulaRow: {
             id: number;
@@ -880,10 +1116,13 @@ export interface components {
             head_id: number | null;
             assessment: components["schemas"]["Assessment"];
             versions: components["schemas"]["VersionRow"][];
+            fit: components["schemas"]["Fit"] | null;
+            hair: components["schemas"]["Hair"] | null;
         };
         Evaluation: {
             formula: components["schemas"]["Formula"];
             assessment: components["schemas"]["Assessment"];
+            fit: components["schemas"]["Fit"] | null;
         };
         ReadAnswer: {
             reading: components["schemas"]["Reading"];
@@ -901,6 +1140,21 @@ export interface components {
             usual_form: string;
             /** @enum {string} */
             usual_phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
+            weight: number | null;
+            life_months: number | null;
+            /** @enum {string} */
+            action: "penetrating" | "partly-penetrating" | "sealing" | "conditioning" | "none";
+            feel: string;
+            allergens: string[];
+            vegan: boolean;
+            /** @enum {string} */
+            pregnancy: "ok" | "caution" | "avoid";
+            pregnancy_reason: string;
+            /** @enum {string} */
+            origin: "reference" | "own" | "steeped";
+            corrected: boolean;
+            at_hand: boolean;
+            serves: components["schemas"]["Evidence"][];
         };
         IngredientList: {
             items: components["schemas"]["IngredientRow"][];
@@ -910,20 +1164,52 @@ export interface components {
             revision: number;
             name: string;
             /** @enum {string} */
-            strand: "fine" | "medium" | "coarse";
+            strand: "fine" | "medium" | "coarse" | "not-known";
             /** @enum {string} */
-            porosity: "low" | "normal" | "high";
+            porosity: "low" | "normal" | "high" | "not-known";
             /** @enum {string} */
-            scalp: "calm" | "dry" | "oily" | "flaking" | "itchy" | "alarming";
+            density: "not-known" | "thin" | "middling" | "thick";
             /** @enum {string} */
-            age_band: "under-2" | "2-6" | "6-12" | "over-12";
+            curl: "not-known" | "straight" | "wavy" | "curly" | "coily";
+            /** @enum {string} */
+            scalp: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
+            /** @enum {string} */
+            age_band: "not-known" | "under-2" | "2-6" | "6-12" | "over-12";
             pregnant: boolean;
             allergies: string[];
-            dislikes: string[];
+            dislikes: {
+                what: string;
+                /** @enum {string} */
+                season: "any" | "cold" | "warm";
+            }[];
+            wants: ("dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle")[];
+            conditions: ("epilepsy" | "asthma" | "blood-pressure" | "bleeding" | "hormones" | "thyroid" | "liver" | "g6pd" | "medicines")[];
+            signs: ("sudden-loss" | "patchy-loss" | "pain" | "sores" | "fever" | "spreading-rash")[];
+            /** @enum {string} */
+            style: "not-known" | "loose" | "tied" | "braids" | "locs" | "covered" | "short";
+            /** @enum {string} */
+            hardness: "not-known" | "soft" | "hard";
+            wash_every_days: number;
+            note: string;
+            /** @enum {string} */
+            scalp_now: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
             weight_lengths: components["schemas"]["Band"];
             weight_scalp: components["schemas"]["Band"];
             /** @enum {string} */
             audience: "adult-leave-on" | "adult-rinse-off" | "face" | "pregnancy" | "child-6-12" | "child-2-6" | "infant";
+            red_flags: string[];
+            needs: {
+                /** @enum {string} */
+                need: "dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle";
+                label: string;
+            }[];
+            zones: {
+                /** @enum {string} */
+                zone: "hairline" | "temple-left" | "temple-right" | "top" | "crown" | "side-left" | "side-right" | "back" | "nape";
+                /** @enum {string} */
+                state: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
+            }[];
+            marks: components["schemas"]["HeadMark"][];
         };
         HeadList: {
             items: components["schemas"]["Head"][];
@@ -1136,16 +1422,19 @@ export interface components {
         FormulaDraft: {
             formula: components["schemas"]["Formula"];
             head_id: number | null;
+            hair?: components["schemas"]["Hair"] | null;
         };
         FormulaSave: {
             revision: number;
             formula: components["schemas"]["Formula"];
             head_id: number | null;
+            hair?: components["schemas"]["Hair"] | null;
         };
         CureAsk: {
             formula: components["schemas"]["Formula"];
             head_id: number | null;
             change: components["schemas"]["Change"];
+            hair?: components["schemas"]["Hair"] | null;
         };
         ReadAsk: {
             text: string;
@@ -1156,31 +1445,65 @@ export interface components {
         HeadDraft: {
             name: string;
             /** @enum {string} */
-            strand: "fine" | "medium" | "coarse";
+            strand?: "fine" | "medium" | "coarse" | "not-known";
             /** @enum {string} */
-            porosity: "low" | "normal" | "high";
+            porosity?: "low" | "normal" | "high" | "not-known";
             /** @enum {string} */
-            scalp: "calm" | "dry" | "oily" | "flaking" | "itchy" | "alarming";
+            density?: "not-known" | "thin" | "middling" | "thick";
             /** @enum {string} */
-            age_band: "under-2" | "2-6" | "6-12" | "over-12";
-            pregnant: boolean;
-            allergies: string[];
-            dislikes: string[];
+            curl?: "not-known" | "straight" | "wavy" | "curly" | "coily";
+            /** @enum {string} */
+            scalp?: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
+            /** @enum {string} */
+            age_band?: "not-known" | "under-2" | "2-6" | "6-12" | "over-12";
+            pregnant?: boolean;
+            allergies?: string[];
+            dislikes?: {
+                what: string;
+                /** @enum {string} */
+                season: "any" | "cold" | "warm";
+            }[];
+            wants?: ("dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle")[];
+            conditions?: ("epilepsy" | "asthma" | "blood-pressure" | "bleeding" | "hormones" | "thyroid" | "liver" | "g6pd" | "medicines")[];
+            signs?: ("sudden-loss" | "patchy-loss" | "pain" | "sores" | "fever" | "spreading-rash")[];
+            /** @enum {string} */
+            style?: "not-known" | "loose" | "tied" | "braids" | "locs" | "covered" | "short";
+            /** @enum {string} */
+            hardness?: "not-known" | "soft" | "hard";
+            wash_every_days?: number;
+            note?: string;
         };
         HeadSave: {
             revision: number;
             name: string;
             /** @enum {string} */
-            strand: "fine" | "medium" | "coarse";
+            strand?: "fine" | "medium" | "coarse" | "not-known";
             /** @enum {string} */
-            porosity: "low" | "normal" | "high";
+            porosity?: "low" | "normal" | "high" | "not-known";
             /** @enum {string} */
-            scalp: "calm" | "dry" | "oily" | "flaking" | "itchy" | "alarming";
+            density?: "not-known" | "thin" | "middling" | "thick";
             /** @enum {string} */
-            age_band: "under-2" | "2-6" | "6-12" | "over-12";
-            pregnant: boolean;
-            allergies: string[];
-            dislikes: string[];
+            curl?: "not-known" | "straight" | "wavy" | "curly" | "coily";
+            /** @enum {string} */
+            scalp?: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
+            /** @enum {string} */
+            age_band?: "not-known" | "under-2" | "2-6" | "6-12" | "over-12";
+            pregnant?: boolean;
+            allergies?: string[];
+            dislikes?: {
+                what: string;
+                /** @enum {string} */
+                season: "any" | "cold" | "warm";
+            }[];
+            wants?: ("dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle")[];
+            conditions?: ("epilepsy" | "asthma" | "blood-pressure" | "bleeding" | "hormones" | "thyroid" | "liver" | "g6pd" | "medicines")[];
+            signs?: ("sudden-loss" | "patchy-loss" | "pain" | "sores" | "fever" | "spreading-rash")[];
+            /** @enum {string} */
+            style?: "not-known" | "loose" | "tied" | "braids" | "locs" | "covered" | "short";
+            /** @enum {string} */
+            hardness?: "not-known" | "soft" | "hard";
+            wash_every_days?: number;
+            note?: string;
         };
         SteepDraft: {
             name: string;
@@ -1232,6 +1555,218 @@ export interface components {
         RoutineTick: {
             /** @enum {string} */
             state: "planned" | "done" | "skipped" | "reacted";
+        };
+        KnownFigure: {
+            form: string;
+            property: string;
+            label: string;
+            unit: string;
+            value: components["schemas"]["Band"];
+            estimate: boolean;
+            source: string;
+        };
+        Difference: {
+            about: string;
+            message: string;
+        };
+        StandIn: {
+            id: string;
+            name: string;
+            matter: string;
+            nearness: number;
+            changes: components["schemas"]["Difference"][];
+        };
+        OwnFigureDraft: {
+            form: string;
+            property: string;
+            low: number;
+            best: number;
+            high: number;
+            source: string;
+        };
+        OwnFigure: {
+            id: number;
+            form: string;
+            property: string;
+            label: string;
+            value: components["schemas"]["Band"];
+            source: string;
+        };
+        OwnDraft: {
+            name: string;
+            inci: string;
+            kind: string;
+            like: string;
+            synonyms: string[];
+            allergens: string[];
+            vegan: boolean;
+            figures: components["schemas"]["OwnFigureDraft"][];
+        };
+        OwnSave: {
+            revision: number;
+            name: string;
+            inci: string;
+            kind: string;
+            like: string;
+            synonyms: string[];
+            allergens: string[];
+            vegan: boolean;
+            figures: components["schemas"]["OwnFigureDraft"][];
+        };
+        OwnHeld: {
+            id: number;
+            revision: number;
+            name: string;
+            inci: string;
+            kind: string;
+            like: string;
+            synonyms: string[];
+            allergens: string[];
+            vegan: boolean;
+            figures: components["schemas"]["OwnFigureDraft"][];
+        };
+        OwnKept: {
+            id: number;
+            revision: number;
+            ingredient: components["schemas"]["Ingredient"];
+        };
+        IngredientPage: {
+            ingredient: components["schemas"]["Ingredient"];
+            in_cupboard: boolean;
+            used_in: {
+                id: number;
+                title: string;
+                kind: string;
+            }[];
+            stand_ins: components["schemas"]["StandIn"][];
+            own_figures: components["schemas"]["OwnFigure"][];
+            own: components["schemas"]["OwnHeld"] | null;
+        };
+        Comparison: {
+            ingredients: components["schemas"]["Ingredient"][];
+            differences: components["schemas"]["Difference"][][];
+        };
+        HeadMark: {
+            id: number;
+            /** @enum {string} */
+            zone: "hairline" | "temple-left" | "temple-right" | "top" | "crown" | "side-left" | "side-right" | "back" | "nape";
+            /** @enum {string} */
+            state: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
+            on: string;
+            note: string;
+        };
+        MarkDraft: {
+            /** @enum {string} */
+            zone: "hairline" | "temple-left" | "temple-right" | "top" | "crown" | "side-left" | "side-right" | "back" | "nape";
+            /** @enum {string} */
+            state: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
+            on: string;
+            note: string;
+        };
+        HeadExport: {
+            format: string;
+            exported_on: string;
+            head: components["schemas"]["Head"];
+            routines: {
+                product: string;
+                starts_on: string;
+                per_week: number;
+                way: string;
+                days: {
+                    date: string;
+                    act: string;
+                    state: string;
+                }[];
+            }[];
+        };
+        Guide: {
+            questions: {
+                id: string;
+                /** @enum {string} */
+                trait: "strand" | "porosity" | "scalp";
+                asks: string;
+                answers: {
+                    id: string;
+                    words: string;
+                }[];
+                limits: string;
+            }[];
+        };
+        GuideAsk: {
+            answers: {
+                [key: string]: string;
+            };
+        };
+        GuideAnswer: {
+            suggestions: {
+                /** @enum {string} */
+                trait: "strand" | "porosity" | "scalp";
+                value: string;
+                why: string;
+            }[];
+        };
+        HeadAdvice: {
+            red_flags: string[];
+            at_hand: string[];
+            needs: {
+                /** @enum {string} */
+                need: "dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle";
+                label: string;
+                ranked: {
+                    id: string;
+                    name: string;
+                    kind: string;
+                    matter: string;
+                    score: number;
+                    evidence: number;
+                    /** @enum {string} */
+                    route: "applied" | "eaten" | "laboratory";
+                    reasons: string[];
+                }[];
+                left_out: {
+                    id: string;
+                    name: string;
+                    reason: string;
+                }[];
+                first: string;
+            }[];
+        };
+        FirstFormulaAsk: {
+            kind: string;
+            ingredients: string[];
+        };
+        FirstFormulaMade: {
+            id: number;
+            remarks: string[];
+        };
+        Fit: {
+            name: string;
+            weight_index: number;
+            weight_target: components["schemas"]["Band"];
+            stays: boolean;
+            suits: boolean;
+            services: {
+                /** @enum {string} */
+                need: "dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle";
+                label: string;
+                asked: boolean;
+                points: number;
+                lines: {
+                    line: string;
+                    name: string;
+                    points: number;
+                    grade: number;
+                    /** @enum {string} */
+                    route: "applied" | "eaten" | "laboratory";
+                    found: string;
+                }[];
+            }[];
+        };
+        Hair: {
+            /** @enum {string} */
+            strand: "fine" | "medium" | "coarse" | "not-known";
+            /** @enum {string} */
+            porosity: "low" | "normal" | "high" | "not-known";
         };
     };
     responses: never;
@@ -1993,6 +2528,153 @@ export interface operations {
             };
         };
     };
+    "heads.guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Guide"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "heads.suggest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GuideAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideAnswer"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "heads.unmark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mark: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Head"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "heads.index": {
         parameters: {
             query?: never;
@@ -2240,6 +2922,210 @@ export interface operations {
             };
         };
     };
+    "heads.advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                head: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeadAdvice"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "heads.export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                head: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeadExport"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "heads.formula": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                head: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstFormulaAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstFormulaMade"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "heads.mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                head: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Head"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "ingredients.index": {
         parameters: {
             query?: never;
@@ -2256,6 +3142,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientList"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "ingredients.compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
                 };
             };
             /** @description Not in this studio */
@@ -2304,8 +3237,153 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Ingredient"];
+                    "application/json": components["schemas"]["IngredientPage"];
                 };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "ingredients.stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "ingredients.unstock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "ingredients.correct": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnFigureDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not in this studio */
             404: {
@@ -2353,6 +3431,204 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LotList"];
                 };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "ingredients.uncorrect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                figure: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "own.store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnKept"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "own.update": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                own: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnSave"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnKept"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "own.destroy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                own: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not in this studio */
             404: {

@@ -12,6 +12,7 @@ use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Severity;
 use Crown\Head\AgeBand;
+use Crown\Head\Dislike;
 use Crown\Head\HeadCheck;
 use Crown\Head\Porosity;
 use Crown\Head\Profile;
@@ -24,7 +25,7 @@ final class HeadTest extends CoreTestCase
 {
     /**
      * @param  list<string>  $allergies
-     * @param  list<string>  $dislikes
+     * @param  list<Dislike>  $dislikes
      */
     private static function head(Strand $strand = Strand::Medium, Porosity $porosity = Porosity::Normal, AgeBand $age = AgeBand::Over12, bool $pregnant = false, array $allergies = [], array $dislikes = [], Scalp $scalp = Scalp::Calm): Profile
     {
@@ -52,7 +53,7 @@ final class HeadTest extends CoreTestCase
 
     public function test_allergy_stops_and_dislike_cautions(): void
     {
-        $assessment = self::judge(self::head(allergies: ['tree nut'], dislikes: ['Coconut']), self::formula(['sweet-almond-oil' => '50 g', 'coconut-oil' => '50 g']));
+        $assessment = self::judge(self::head(allergies: ['tree nut'], dislikes: [new Dislike('Coconut')]), self::formula(['sweet-almond-oil' => '50 g', 'coconut-oil' => '50 g']));
 
         self::assertSame(Severity::Stop, self::finding($assessment, 'head.allergy')->severity);
         self::assertSame(Severity::Caution, self::finding($assessment, 'head.dislike')->severity);
@@ -77,7 +78,7 @@ final class HeadTest extends CoreTestCase
         $result = (new Shortlist(self::catalogue(), self::head()))->for(Need::Sealing, ['bee product'], '', 5);
 
         self::assertLessThanOrEqual(5, count($result->ranked));
-        self::assertContains(['id' => 'beeswax', 'reason' => 'Bears bee product.'], $result->leftOut);
+        self::assertContains(['id' => 'beeswax', 'name' => 'Beeswax', 'reason' => 'Bears bee product.'], $result->leftOut);
         self::assertNotContains('beeswax', array_column($result->ranked, 'id'));
         self::assertSame('coconut-oil', (new Shortlist(self::catalogue(), self::head()))->for(Need::Breakage, [], 'carrier-oil', 5)->ranked[0]['id']);
     }

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Studio\BelongsToStudio;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * An ingredient that stands in the studio's cupboard.
+ *
+ * @property int $id
+ * @property string $ingredient
+ */
+final class CupboardItem extends Model
+{
+    use BelongsToStudio;
+
+    protected $guarded = ['id', 'studio_id'];
+}

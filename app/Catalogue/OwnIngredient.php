@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Studio\BelongsToStudio;
+use App\Studio\Revised;
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Correction;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\OwnEntry;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * An ingredient the studio wrote itself.
+ *
+ * @property int $id
+ * @property int $revision
+ * @property string $name
+ * @property array{name: string, inci: string, kind: string, like: string, synonyms: list<string>, allergens: list<string>, vegan: bool, figures: list<array{form: string, property: string, low: float|int, best: float|int, high: float|int, source: string}>} $document
+ */
+final class OwnIngredient extends Model
+{
+    use BelongsToStudio;
+    use Revised;
+
+    protected $guarded = ['id', 'studio_id'];
+
+    protected $casts = ['document' => 'array'];
+
+    /** The id under which formulas name it. */
+    public function ingredientId(): string
+    {
+        return 'own-'.$this->id;
+    }
+
+    public function ingredient(Catalogue $catalogue): Ingredient
+    {
+        return self::entry($this->ingredientId(), $this->document, $catalogue)->ingredient();
+    }
+
+    /** @param  array<string, mixed>  $draft as the request's rules have let it through */
+    public static function entry(string $id, array $draft, Catalogue $catalogue): OwnEntry
+    {
+        return new OwnEntry(
+            $id,
+            $draft['name'],
+            $draft['inci'],
+            IngredientKind::from($draft['kind']),
+            // What it was like may have left the reference since.
+            $catalogue->has($draft['like']) ? [$catalogue->get($draft['like'])] : [],
+            $draft['synonyms'],
+            $draft['allergens'],
+            $draft['vegan'],
+            array_map(static fn (array $f): Correction => new Correction($id, $f['form'], Property::from($f['property']), Band::of((float) $f['low'], (float) $f['best'], (float) $f['high']), $f['source']), $draft['figures']),
+        );
+    }
+}

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Formula\Formula;
+use App\Support\Refused;
+use App\Support\Speaks;
+use Crown\Catalogue\Correction;
+use Crown\Catalogue\IngredientKind;
+use Crown\Exchange\IngredientFile;
+use Crown\Measure\Property;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+
+/** The studio's own ingredients and figures, and what stands in its cupboard. The reference is never touched. */
+final class OwnIngredientController
+{
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CatalogueStore $reference,
+    ) {
+    }
+
+    #[Speaks('OwnKept', 'OwnDraft', 201, 'Write an ingredient of one\'s own')]
+    public function store(Request $request): JsonResponse
+    {
+        $draft = $this->given($request);
+        $own = OwnIngredient::query()->create(['name' => $draft['name'], 'document' => $draft]);
+
+        return new JsonResponse($this->kept($own->refresh()), 201);
+    }
+
+    #[Speaks('OwnKept', 'OwnSave', does: 'Change an ingredient of one\'s own')]
+    public function update(int $own, Request $request): JsonResponse
+    {
+        $row = OwnIngredient::query()->findOrFail($own);
+        $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
+        $draft = $this->given($request, $own);
+        $row->revise((int) $revision, ['name' => $draft['name'], 'document' => $draft], $this->kept(...));
+
+        return new JsonResponse($this->kept($row));
+    }
+
+    #[Speaks('', status: 204, does: 'Take out an ingredient of one\'s own that no formula uses')]
+    public function destroy(int $own): JsonResponse
+    {
+        $row = OwnIngredient::query()->findOrFail($own);
+        $used = Formula::query()->where('document', 'like', '%"ingredient":"'.$row->ingredientId().'"%')->first(['id', 'title']);
+        if ($used !== null) {
+            throw new Refused('ingredient', sprintf('"%s" uses it. Take it out there first.', $used->title));
+        }
+        $row->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('', 'OwnFigureDraft', 204, 'Put one\'s own figure over the catalogue\'s')]
+    public function correct(string $ingredient, Request $request): JsonResponse
+    {
+        $found = IngredientController::find($ingredient, $this->catalogue->get());
+        $given = $request->validate([
+            'form' => ['present', 'string', 'max:20', Rule::in(['', ...array_keys($found->forms)])],
+            'property' => ['required', Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED))],
+            ...self::bandRules(''),
+            'source' => 'required|string|max:200',
+        ], ['source.required' => 'Say where the figure comes from, for example "our scale, three bottles".']);
+        $row = new OwnFigure(['ingredient' => $ingredient, ...$given]);
+        // What core refuses must not be kept.
+        $row->correction();
+        OwnFigure::query()->updateOrCreate(
+            ['ingredient' => $ingredient, 'form' => $given['form'], 'property' => $given['property']],
+            ['low' => $given['low'], 'best' => $given['best'], 'high' => $given['high'], 'source' => $given['source']],
+        );
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('', status: 204, does: 'Go back to the catalogue\'s figure')]
+    public function uncorrect(int $figure): JsonResponse
+    {
+        OwnFigure::query()->findOrFail($figure)->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('', status: 204, does: 'Say that an ingredient stands in the cupboard')]
+    public function stock(string $ingredient): JsonResponse
+    {
+        IngredientController::find($ingredient, $this->catalogue->get());
+        CupboardItem::query()->firstOrCreate(['ingredient' => $ingredient]);
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('', status: 204, does: 'Say that an ingredient is not in the cupboard any more')]
+    public function unstock(string $ingredient): JsonResponse
+    {
+        IngredientController::find($ingredient, $this->catalogue->get());
+        CupboardItem::query()->where('ingredient', $ingredient)->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    /** @return array<string, mixed> */
+    private function kept(OwnIngredient $own): array
+    {
+        $all = $this->catalogue->get();
+
+        return ['id' => $own->id, 'revision' => $own->revision, 'ingredient' => IngredientFile::write($all->get($own->ingredientId()), $all, 1.0)];
+    }
+
+    /** @return array<string, mixed> */
+    private function given(Request $request, int $except = 0): array
+    {
+        $draft = $request->validate([
+            'name' => ['required', 'string', 'max:120', Rule::unique('own_ingredients', 'name')->where('studio_id', $request->user()?->studio_id)->ignore($except)],
+            'inci' => 'present|string|max:200',
+            'kind' => ['required', Rule::enum(IngredientKind::class)],
+            'like' => 'present|string|max:80',
+            'synonyms' => 'present|array|max:20',
+            'synonyms.*' => 'string|max:80',
+            'allergens' => 'present|array|max:20',
+            'allergens.*' => 'string|max:80',
+            'vegan' => 'required|boolean',
+            'figures' => 'present|array|max:40',
+            'figures.*.form' => 'present|string|max:20',
+            'figures.*.property' => ['required', Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED))],
+            ...self::bandRules('figures.*.'),
+            'figures.*.source' => 'required|string|max:200',
+        ], ['name.required' => 'An ingredient needs a name.', 'name.unique' => 'You have an ingredient of this name already.', 'figures.*.source.required' => 'Say where the figure comes from.']);
+        $reference = $this->reference->reference();
+        if ($draft['like'] !== '' && ! $reference->has($draft['like'])) {
+            throw new Refused('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
+        }
+        OwnIngredient::entry('own-0', $draft, $reference);
+
+        return $draft;
+    }
+
+    /** @return array<string, string> */
+    private static function bandRules(string $before): array
+    {
+        return [$before.'low' => 'required|numeric|lte:'.$before.'best', $before.'best' => 'required|numeric', $before.'high' => 'required|numeric|gte:'.$before.'best'];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Head;
+
+use App\Catalogue\StudioCatalogue;
+use App\Formula\Bench;
+use App\Formula\Formula;
+use App\Studio\CurrentStudio;
+use App\Support\Refused;
+use App\Support\Speaks;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Need;
+use Crown\Formula\ProductKind;
+use Crown\Head\FirstFormula;
+use Crown\Head\Shortlist;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Validation\Rule;
+
+/** From a head to what may go into its jar. */
+final class AdviceController
+{
+    private const MOST = 12;
+
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+    ) {
+    }
+
+    #[Speaks('HeadAdvice', does: 'Which ingredients serve the needs of a head, which to leave out and why, what to try first')]
+    public function show(int $head, Request $request): JsonResponse
+    {
+        $row = Head::query()->with('marks')->findOrFail($head);
+        $given = $request->validate(['need' => ['nullable', Rule::enum(Need::class)], 'kind' => ['nullable', Rule::enum(IngredientKind::class)]]);
+        $profile = $row->profile();
+        $needs = isset($given['need']) ? [Need::from($given['need'])] : $profile->needs();
+        $shortlist = new Shortlist($this->catalogue->get(), $profile, $this->studio->get()->season(Carbon::now()));
+        $atHand = $this->catalogue->atHand();
+
+        return new JsonResponse([
+            'red_flags' => $profile->redFlags(),
+            'at_hand' => $atHand,
+            'needs' => array_map(static fn (Need $need): array => [
+                'need' => $need->value,
+                'label' => $need->label(),
+                ...$shortlist->for($need, [], $given['kind'] ?? '', self::MOST)->jsonSerialize(),
+            ], $needs),
+        ]);
+    }
+
+    #[Speaks('FirstFormulaMade', 'FirstFormulaAsk', 201, 'Put a first version for this head on the bench')]
+    public function formula(int $head, Request $request, Bench $bench): JsonResponse
+    {
+        $row = Head::query()->with('marks')->findOrFail($head);
+        $given = $request->validate(['kind' => ['required', Rule::enum(ProductKind::class)], 'ingredients' => 'present|array|max:20', 'ingredients.*' => 'string|max:80']);
+        $profile = $row->profile();
+        if ($profile->redFlags() !== []) {
+            throw new Refused('head', sprintf('A clinician should see %s first: %s.', $row->name, implode(', ', $profile->redFlags())));
+        }
+        $first = (new FirstFormula($this->catalogue->get(), $profile, $this->studio->get()->season(Carbon::now())))->make(ProductKind::from($given['kind']), $given['ingredients']);
+        $formula = Formula::query()->create($bench->row($first->formula, $row));
+
+        return new JsonResponse(['id' => $formula->id, 'remarks' => $first->remarks], 201);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Head;
+
+enum Curl: string
+{
+    case NotKnown = 'not-known';
+    case Straight = 'straight';
+    case Wavy = 'wavy';
+    case Curly = 'curly';
+    case Coily = 'coily';
+}

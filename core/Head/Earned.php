@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Head;
+
+use Crown\Catalogue\Evidence;
+use Crown\Formula\Portion;
+
+/** What one line earns for one need. */
+final readonly class Earned
+{
+    public function __construct(
+        public Portion $portion,
+        public Evidence $evidence,
+        public float $points,
+    ) {
+    }
+}

@@ -1,0 +1,332 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Head;
+
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\Evidence;
+use Crown\Catalogue\HairAction;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Audience;
+use Crown\Formula\Formula;
+use Crown\Formula\Line;
+use Crown\Formula\Phase;
+use Crown\Formula\ProductKind;
+use Crown\Formula\Size;
+use Crown\Measure\Amount;
+use Crown\Measure\Property;
+
+/**
+ * A sensible first version of a product for one head, from chosen ingredients: a skeleton of its kind, filled with what was
+ * chosen and with plain staples, its weight brought into the head's target. Method page: docs/methods/fit.md.
+ */
+final readonly class FirstFormula
+{
+    /** Grams of the first batch. */
+    private const BATCH = 100.0;
+
+    /** Plain things that are easily had, lightest first, from which gaps are filled. */
+    private const OILS = ['squalane', 'grapeseed-oil', 'jojoba-oil', 'sunflower-oil-high-oleic', 'sweet-almond-oil', 'apricot-kernel-oil', 'argan-oil', 'olive-oil', 'avocado-oil', 'castor-oil'];
+
+    private const BUTTERS = ['mango-butter', 'shea-butter', 'kokum-butter', 'cocoa-butter'];
+
+    private const WAXES = ['candelilla-wax', 'rice-bran-wax', 'berry-wax'];
+
+    /** Shares of the fat part that several chosen oils get, by their rank, before the weight is brought into target. */
+    private const RANKS = [[1.0], [0.6, 0.4], [0.5, 0.3, 0.2], [0.4, 0.3, 0.2, 0.1]];
+
+    public function __construct(
+        private Catalogue $catalogue,
+        private Profile $head,
+        private Season $season = Season::Any,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $chosen ingredient ids, in the order of preference
+     * @return FirstVersion the formula with its reasons, line by line, in its notes as well
+     */
+    public function make(ProductKind $kind, array $chosen): FirstVersion
+    {
+        $audience = $this->head->audience($kind->isRinsed() ? Audience::AdultRinseOff : Audience::AdultLeaveOn);
+        [$usable, $remarks] = $this->usable($chosen);
+        $wanted = static fn (IngredientKind ...$kinds): array => array_values(array_filter($usable, static fn (Ingredient $i): bool => in_array($i->kind, $kinds, true)));
+        $parts = $this->skeleton($kind);
+        $draft = [];
+        $left = 100.0;
+        foreach (['conditioner' => IngredientKind::Conditioning, 'wax' => IngredientKind::Wax, 'butter' => IngredientKind::Butter] as $part => $of) {
+            if (($parts[$part] ?? 0.0) > 0.0) {
+                $given = $wanted($of);
+                $fillers = match ($part) {
+                    'butter' => self::BUTTERS,
+                    'wax' => self::WAXES,
+                    default => ['btms-25'],
+                };
+                foreach ($this->shared($given === [] ? $this->staples($fillers, 1) : array_slice($given, 0, 3), $parts[$part]) as [$ingredient, $percent]) {
+                    $draft[] = [$ingredient, $percent, $given === [] ? self::filler($part) : $this->reason($ingredient)];
+                    $left -= $percent;
+                }
+            }
+        }
+        foreach ($this->smallParts($kind, $audience, $wanted) as [$ingredient, $percent, $why]) {
+            $draft[] = [$ingredient, $percent, $why];
+            $left -= $percent;
+        }
+        $oils = array_slice($wanted(IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep), 0, 4);
+        foreach ($this->oils($oils, $left, $draft, $kind) as $row) {
+            $draft[] = $row;
+        }
+        foreach ($usable as $plant) {
+            if ($plant->kind->isPlant()) {
+                $remarks[] = sprintf('%s is a plant: steep it in one of the oils first, and the steeped oil can take that oil\'s place.', $plant->name);
+            }
+        }
+
+        return $this->written($kind, $audience, $draft, $remarks);
+    }
+
+    /**
+     * @param  list<string>  $chosen
+     * @return array{list<Ingredient>, list<string>}
+     */
+    private function usable(array $chosen): array
+    {
+        $suitability = new Suitability($this->head, $this->season);
+        $usable = $remarks = [];
+        foreach (array_unique($chosen) as $id) {
+            $ingredient = $this->catalogue->has($id) ? $this->catalogue->get($id) : throw CatalogueError::unknown($id);
+            $against = $suitability->against($ingredient);
+            if ($against === []) {
+                $usable[] = $ingredient;
+            } else {
+                $remarks[] = sprintf('%s was left out: %s', $ingredient->name, $against[0]);
+            }
+        }
+
+        return [$usable, $remarks];
+    }
+
+    /** @return array<string, float> per cent of the whole for each part; oils take what is left */
+    private function skeleton(ProductKind $kind): array
+    {
+        return match ($kind) {
+            ProductKind::Balm => ['wax' => 14.0, 'butter' => 22.0],
+            ProductKind::WhippedButter => ['butter' => 62.0],
+            ProductKind::StirredButter => ['butter' => 50.0],
+            ProductKind::ConditionerBar => ['conditioner' => 50.0, 'butter' => 28.0],
+            ProductKind::RinseOutBalm => ['conditioner' => 18.0, 'butter' => 34.0],
+            ProductKind::Emulsion, ProductKind::ScalpOil, ProductKind::HairOil, ProductKind::SealingOil, ProductKind::HotOil => [],
+        };
+    }
+
+    /**
+     * The lines that are not fat: antioxidant, starch, scent, preservative, water.
+     *
+     * @param  callable(IngredientKind...): list<Ingredient>  $wanted
+     * @return list<array{Ingredient, float, string}>
+     */
+    private function smallParts(ProductKind $kind, Audience $audience, callable $wanted): array
+    {
+        $rows = [];
+        $add = function (string $id, float $percent, string $why) use (&$rows): void {
+            $rows[] = [$this->catalogue->get($id), $percent, $why];
+        };
+        if ($kind === ProductKind::ConditionerBar) {
+            $add('cetyl-alcohol', 15.0, 'Hardens the bar and helps its slip.');
+            $add('caprylyl-glycol-phenoxyethanol', 1.0, 'It meets water in use: an oil-soluble broad preservative.');
+        }
+        if ($kind === ProductKind::RinseOutBalm) {
+            $add('cetyl-alcohol', 8.0, 'Gives body.');
+            $add('caprylyl-glycol-phenoxyethanol', 1.0, 'It meets water in use: an oil-soluble broad preservative.');
+        }
+        if ($kind === ProductKind::Emulsion) {
+            $add('water', 74.0, 'The water of the emulsion, boiled or distilled.');
+            $add('emulsifying-wax', 6.0, 'Holds oil and water together.');
+            $add('glycerine', 3.0, 'Holds water on the hair.');
+            $add('phenoxyethanol-ehg', 1.0, 'Water feeds microbes: a broad preservative, within its pH. For sale a challenge test comes first.');
+        }
+        if ($kind === ProductKind::WhippedButter) {
+            $add('arrowroot', 4.0, 'Takes the grease out of the feel; sift it in last.');
+        }
+        $add('vitamin-e', 0.5, 'An antioxidant: keeps the oils longer. It preserves nothing.');
+        $scents = $wanted(IngredientKind::EssentialOil);
+        $ceiling = $audience->essentialOilCeiling() / 2;
+        foreach ($scents as $scent) {
+            $percent = floor(min($ceiling / count($scents), $scent->facts->best(Property::DermalMax, 100.0) / 2) * 100) / 100;
+            if ($percent > 0.0) {
+                $rows[] = [$scent, $percent, $this->reason($scent).' Half of what is allowed: begin low.'];
+            }
+        }
+        foreach ($wanted(IngredientKind::OilActive) as $active) {
+            $rows[] = [$active, min(5.0, $active->facts->best(Property::Use, 2.0)), $this->reason($active)];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * The oils, so shared that the weight index of all that stays on the hair comes into the head's target.
+     *
+     * @param  list<Ingredient>  $oils chosen
+     * @param  float  $percent what is left for oils
+     * @param  list<array{Ingredient, float, string}>  $others already in the draft
+     * @return list<array{Ingredient, float, string}>
+     */
+    private function oils(array $oils, float $percent, array $others, ProductKind $kind): array
+    {
+        $given = $oils !== [];
+        if (! $given) {
+            $oils = $this->staples($kind === ProductKind::SealingOil ? ['jojoba-oil', ...self::OILS] : ['sunflower-oil-high-oleic', ...self::OILS], 1);
+        }
+        $rows = array_map(fn (array $row): array => [$row[0], $row[1], $given ? $this->reason($row[0]) : 'A plain base that many heads bear.'], $this->shared($oils, $percent));
+        if ($kind->isRinsed()) {
+            return $rows;
+        }
+        $target = $this->head->weightTarget($kind->goesOnScalp());
+        $index = self::index([...$others, ...$rows]);
+        $light = $index > $target->high;
+        if ($index === 0.0 || $target->contains($index)) {
+            return $rows;
+        }
+        $aim = $light ? $target->high - 0.1 : $target->low + 0.1;
+        $fillers = $this->staples($light ? self::OILS : array_reverse(self::OILS), 1);
+        if ($fillers === []) {
+            return $rows;
+        }
+        // The filler takes a part of the oils' place: how much, so that the index meets the aim; at most three quarters.
+        $with = self::index([...$others, [$fillers[0], $percent, '']]);
+        $part = $with === $index ? 0.0 : max(0.0, min(0.75, ($aim - $index) / ($with - $index)));
+        $rows = array_map(static fn (array $row): array => [$row[0], $row[1] * (1 - $part), $row[2]], $rows);
+        $rows[] = [$fillers[0], $percent * $part, sprintf('%s it to the weight that suits this hair (%.1f to %.1f).', $light ? 'Lightens' : 'Brings', $target->low, $target->high)];
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<array{Ingredient, float, string}>  $draft
+     * @param  list<string>  $remarks
+     */
+    private function written(ProductKind $kind, Audience $audience, array $draft, array $remarks): FirstVersion
+    {
+        $merged = [];
+        foreach ($draft as [$ingredient, $percent, $why]) {
+            $known = $merged[$ingredient->id] ?? [$ingredient, 0.0, $why];
+            $merged[$ingredient->id] = [$ingredient, $known[1] + $percent, $known[2]];
+        }
+        // The largest oil is the one "to fill": it takes up what rounding leaves.
+        $filling = '';
+        foreach ($merged as $id => [$ingredient, $percent]) {
+            if ($ingredient->kind->isLiquid() && $percent > ($merged[$filling][1] ?? 0.0)) {
+                $filling = $id;
+            }
+        }
+        $lines = $reasons = [];
+        foreach ($merged as $id => [$ingredient, $percent, $why]) {
+            $rounded = round($percent, $percent < 5.0 ? 2 : 0);
+            if ($id !== $filling && $rounded <= 0.0) {
+                continue;
+            }
+            $line = new Line('l'.(count($lines) + 1), $ingredient->id, $ingredient->name, $id === $filling ? 'to fill' : Amount::percent($rounded)->written, '', Phase::usualFor($ingredient));
+            $lines[] = $line;
+            $reasons[$line->id] = $why;
+        }
+        $notes = array_map(static fn (Line $l): string => sprintf('%s: %s', $l->name, $reasons[$l->id]), $lines);
+
+        return new FirstVersion(
+            new Formula(
+                sprintf('%s for %s', $kind->label(), $this->head->name),
+                $kind,
+                $audience,
+                $lines,
+                [],
+                Size::mass(self::BATCH),
+                $kind === ProductKind::ConditionerBar || $kind === ProductKind::RinseOutBalm,
+                false,
+                20.0,
+                implode("\n", ['Why these lines', ...$notes, ...$remarks]),
+            ),
+            $reasons,
+            $remarks,
+        );
+    }
+
+    /**
+     * @param  list<Ingredient>  $ingredients
+     * @return list<array{Ingredient, float}>
+     */
+    private function shared(array $ingredients, float $percent): array
+    {
+        $shares = self::RANKS[max(0, min(3, count($ingredients) - 1))];
+
+        return array_map(static fn (Ingredient $i, int $n): array => [$i, $percent * ($shares[$n] ?? 0.0)], $ingredients, array_keys($ingredients));
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<Ingredient> the first of them that nothing speaks against
+     */
+    private function staples(array $ids, int $most): array
+    {
+        $suitability = new Suitability($this->head, $this->season);
+        $fit = array_filter(array_map($this->catalogue->get(...), array_values(array_unique($ids))), static fn (Ingredient $i): bool => $suitability->against($i) === []);
+
+        return array_slice(array_values($fit), 0, $most);
+    }
+
+    private function reason(Ingredient $ingredient): string
+    {
+        $serving = [];
+        foreach ($this->head->needs() as $need) {
+            foreach ($ingredient->evidenceFor($need) as $evidence) {
+                if ($evidence->worth() > 0) {
+                    $serving[] = sprintf('%s (%s)', $need->label(), self::grade($evidence));
+                }
+            }
+        }
+        $action = match ($ingredient->onHair->action) {
+            HairAction::Penetrating => 'goes into the fibre',
+            HairAction::PartlyPenetrating => 'goes partly into the fibre',
+            HairAction::Sealing => 'seals',
+            HairAction::Conditioning => 'eases combing',
+            HairAction::None => 'scents',
+        };
+
+        return $serving === [] ? sprintf('Chosen; it %s.', $action) : sprintf('For %s; it %s.', implode(', ', $serving), $action);
+    }
+
+    private static function grade(Evidence $evidence): string
+    {
+        return match ($evidence->worth()) {
+            4 => 'well established',
+            3 => 'trials on people',
+            2 => 'laboratory or animals',
+            default => 'by tradition',
+        };
+    }
+
+    private static function filler(string $part): string
+    {
+        return match ($part) {
+            'butter' => 'A plain butter for body.',
+            'wax' => 'Makes it stand.',
+            default => 'The conditioning agent that gives slip.',
+        };
+    }
+
+    /** @param  list<array{Ingredient, float, string}>  $rows */
+    private static function index(array $rows): float
+    {
+        $sum = $shares = 0.0;
+        foreach ($rows as [$ingredient, $percent]) {
+            if ($ingredient->facts->has(Property::Weight)) {
+                $sum += $percent * $ingredient->facts->best(Property::Weight, 0.0);
+                $shares += $percent;
+            }
+        }
+
+        return $shares > 0.0 ? $sum / $shares : 0.0;
+    }
+}
