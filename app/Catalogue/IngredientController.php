@@ -19,6 +19,10 @@ use Crown\Catalogue\StandIns;
 use Crown\Catalogue\Wanted;
 use Crown\Exchange\IngredientFile;
 use Crown\Formula\Phase;
+use Crown\Head\Porosity;
+use Crown\Head\Profile;
+use Crown\Head\Strand;
+use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -108,6 +112,8 @@ final class IngredientController
             'evidence' => 'nullable|integer|between:0,4',
             'lightest' => 'nullable|numeric|between:1,5',
             'heaviest' => 'nullable|numeric|between:1,5',
+            'strand' => ['nullable', Rule::enum(Strand::class)],
+            'porosity' => ['nullable', Rule::enum(Porosity::class)],
             'action' => 'nullable|string|max:100',
             'without' => 'nullable|string|max:300',
             'vegan' => 'nullable|boolean',
@@ -119,12 +125,16 @@ final class IngredientController
         $kinds = array_map(static fn (string $k): IngredientKind => IngredientKind::tryFrom($k) ?? throw new Refused('kind', 'Allowed: '.implode(', ', array_column(IngredientKind::cases(), 'value')).'.'), self::words($text('kind')));
         $actions = array_map(static fn (string $a): HairAction => HairAction::tryFrom($a) ?? throw new Refused('action', 'Allowed: '.implode(', ', array_column(HairAction::cases(), 'value')).'.'), self::words($text('action')));
 
+        // A type of hair asks for the weights that suit its lengths.
+        $hair = Profile::hairType(Strand::tryFrom($text('strand')) ?? Strand::NotKnown, Porosity::tryFrom($text('porosity')) ?? Porosity::NotKnown);
+        $suits = $text('strand').$text('porosity') === '' ? Band::of(1.0, 3.0, 5.0) : $hair->weightTarget(false)->atLeast(1.0)->atMost(5.0);
+
         return new Wanted(
             $kinds,
             $text('need') === '' ? [] : [Need::from($text('need'))],
             (int) ($given['evidence'] ?? 0),
-            (float) ($given['lightest'] ?? 1.0),
-            (float) ($given['heaviest'] ?? 5.0),
+            max($suits->low, (float) ($given['lightest'] ?? 1.0)),
+            min($suits->high, (float) ($given['heaviest'] ?? 5.0)),
             $actions,
             self::words($text('without')),
             $request->boolean('vegan'),

@@ -66,7 +66,7 @@ final readonly class Wanted
 
         return ($this->kinds === [] || in_array($i->kind, $this->kinds, true))
             && ($this->needs === [] || self::worth($i, $this->needs[0]) >= max(1, $this->evidence))
-            && (! $bounded || $weight > 0.0 && $weight >= $this->lightest && $weight <= $this->heaviest)
+            && (! $bounded || $weight > 0.0 && $weight >= $this->lightest - 1e-9 && $weight <= $this->heaviest + 1e-9)
             && ($this->actions === [] || in_array($i->onHair->action, $this->actions, true))
             && (! $this->vegan || $i->vegan)
             && (! $this->onlyAmong || in_array($i->id, $this->among, true))

@@ -196,9 +196,9 @@ final readonly class FirstFormula
         if ($fillers === []) {
             return $rows;
         }
-        // The filler takes a part of the oils' place: how much, so that the index meets the aim; at most three quarters.
+        // The filler takes a part of the oils' place: how much, so that the index meets the aim; at most nine tenths.
         $with = self::index([...$others, [$fillers[0], $percent, '']]);
-        $part = $with === $index ? 0.0 : max(0.0, min(0.75, ($aim - $index) / ($with - $index)));
+        $part = $with === $index ? 0.0 : max(0.0, min(0.9, ($aim - $index) / ($with - $index)));
         $rows = array_map(static fn (array $row): array => [$row[0], $row[1] * (1 - $part), $row[2]], $rows);
         $rows[] = [$fillers[0], $percent * $part, sprintf('%s it to the weight that suits this hair (%.1f to %.1f).', $light ? 'Lightens' : 'Brings', $target->low, $target->high)];
 

@@ -110,7 +110,7 @@ final readonly class Shortlist
         foreach ($ranked as $row) {
             $ingredient = $this->catalogue->get($row['id']);
             $plain = in_array($ingredient->kind, [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep], true);
-            if ($plain && $ingredient->cautions === []) {
+            if ($plain && $ingredient->cautions === [] && $ingredient->waterShare <= 0.0) {
                 return sprintf('Try %s alone first, for two weeks: one new thing at a time tells what it does.', mb_strtolower($ingredient->name));
             }
         }

@@ -55,6 +55,19 @@ export const router = createRouter({
         },
         { path: '/pantry', name: 'pantry', component: () => import('./places/pantry/PantryPlace.vue'), meta: { title: 'Pantry' } },
         {
+            path: '/pantry/compare',
+            name: 'compare',
+            component: () => import('./places/pantry/ComparePlace.vue'),
+            meta: { title: 'Side by side' },
+        },
+        {
+            path: '/pantry/own/:id(new|own-\\d+)',
+            name: 'own-ingredient',
+            component: () => import('./places/pantry/OwnPlace.vue'),
+            props: true,
+            meta: { title: 'An ingredient of your own' },
+        },
+        {
             path: '/pantry/:id',
             name: 'ingredient',
             component: () => import('./places/pantry/IngredientPlace.vue'),

@@ -22,7 +22,7 @@ async function clean(page: Page, what: string): Promise<void> {
 
 for (const scheme of ['light', 'dark'] as const) {
     test(`axe finds nothing on any screen, ${scheme}`, async ({ browser }) => {
-        test.setTimeout(120_000);
+        test.setTimeout(240_000);
         const page = await (await browser.newContext({ colorScheme: scheme, viewport: { width: 1280, height: 800 } })).newPage();
         await page.goto('/sign-in');
         await expect(page.getByRole('button', { name: 'Enter the demo studio' })).toBeVisible();
@@ -37,6 +37,10 @@ for (const scheme of ['light', 'dark'] as const) {
             '/make',
             '/pantry',
             '/pantry/rosemary-eo',
+            '/pantry/shea-butter',
+            '/pantry?need=itch',
+            '/pantry/compare?ids=shea-butter,mango-butter',
+            '/pantry/own/new?like=castor-oil',
             '/heads',
             '/heads/new',
             '/rhythm',

@@ -14,6 +14,7 @@ test('from sign-in to label and rhythm', async ({ page }) => {
     await expect(page.getByText('A head needs a name')).toBeVisible();
     await page.getByLabel('Name, or what you call this head').fill('Wanjiru');
     await page.getByText('fine: hardly felt').click();
+    await page.getByText('low: water beads').click();
     await page.getByLabel(/Allergies/).fill('sesame');
     await page.getByRole('button', { name: 'Keep this head' }).click();
     await expect(page.getByRole('heading', { name: 'What suits Wanjiru' })).toBeVisible();

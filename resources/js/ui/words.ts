@@ -77,3 +77,78 @@ export const PHASES: Record<string, string> = {
 };
 
 export const SEVERITIES: Record<string, string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
+
+export const NEEDS: Record<string, string> = {
+    'dry-lengths': 'dry lengths',
+    'dry-scalp': 'dry scalp',
+    flaking: 'flaking',
+    itch: 'itch',
+    'oily-scalp': 'oily scalp',
+    breakage: 'breakage and split ends',
+    'thin-edges': 'thin edges',
+    shedding: 'shedding',
+    'length-retention': 'keeping length',
+    dullness: 'dullness',
+    frizz: 'frizz',
+    slip: 'slip for detangling',
+    'over-processed': 'over-processed hair',
+    sealing: 'sealing in moisture',
+    'protective-styles': 'braids and protective styles',
+    'first-grey': 'first grey',
+    'child-gentle': "a child's gentle care",
+};
+
+export const GRADES = ['no basis found', 'traditional use', 'laboratory or animals', 'trials on people', 'well established'];
+
+export const INGREDIENT_KINDS: Record<string, string> = {
+    'carrier-oil': 'carrier oil',
+    'liquid-wax-ester': 'liquid wax ester',
+    butter: 'butter',
+    wax: 'wax',
+    'fresh-plant': 'fresh plant',
+    'dried-herb': 'dried herb',
+    powder: 'powder',
+    'ready-steep': 'steeped oil',
+    'essential-oil': 'essential oil',
+    'oil-soluble-active': 'oil-soluble active',
+    'water-soluble-active': 'water-soluble active',
+    emulsifier: 'emulsifier',
+    'conditioning-agent': 'conditioning agent',
+    humectant: 'humectant',
+    preservative: 'preservative',
+    antioxidant: 'antioxidant',
+    starch: 'starch or clay',
+    water: 'water or hydrosol',
+    gel: 'gel',
+};
+
+export const ACTIONS: Record<string, string> = {
+    penetrating: 'goes into the fibre',
+    'partly-penetrating': 'goes partly into the fibre',
+    sealing: 'seals the surface',
+    conditioning: 'settles and eases combing',
+    none: '',
+};
+
+export const SCALPS: Record<string, string> = {
+    'not-known': 'not known',
+    calm: 'calm',
+    dry: 'dry',
+    oily: 'oily',
+    flaking: 'flaking',
+    itchy: 'itchy',
+    thinning: 'thinner than it was',
+    alarming: 'sores, pain, bare patch',
+};
+
+export const ZONES: Record<string, string> = {
+    hairline: 'hairline',
+    'temple-left': 'left temple',
+    'temple-right': 'right temple',
+    top: 'top',
+    crown: 'crown',
+    'side-left': 'left side',
+    'side-right': 'right side',
+    back: 'back',
+    nape: 'nape',
+};

@@ -9,13 +9,14 @@ import { useActs } from '../../ui/acts';
 import { tell, tellProblem } from '../../ui/notice';
 import { AUDIENCES, KINDS, num, sayMonths, shortDate } from '../../ui/words';
 import FindingsList from './FindingsList.vue';
+import FitPanel from './FitPanel.vue';
 import LinesTable from './LinesTable.vue';
 import { useBench } from './useBench';
 
 const props = defineProps<{ page: Schemas['FormulaPage'] }>();
 const emit = defineEmits<{ gone: [] }>();
 const bench = useBench(props.page);
-const { formula, assessment, status, versions, canUndo, canRedo, theirs, refusal, headId } = bench;
+const { formula, assessment, status, versions, canUndo, canRedo, theirs, refusal, headId, hair, fit } = bench;
 const router = useRouter();
 const client = useQueryClient();
 const lit = ref('');
@@ -67,8 +68,15 @@ function setNumber(field: 'grams' | 'jars' | 'millilitres', event: Event): void 
     if (!Number.isFinite(value) || value <= 0) return;
     bench.edit(`size ${field}`, (draft) => (draft.size[field] = field === 'jars' ? Math.max(1, Math.round(value)) : value));
 }
-function setText(field: 'title' | 'kind' | 'audience', value: string): void {
+function setText(field: 'title' | 'kind' | 'audience' | 'notes', value: string): void {
     bench.edit(field, (draft) => Object.assign(draft, { [field]: value }));
+}
+
+const HAIR_TYPES = ['fine', 'medium', 'coarse'].flatMap((s) => ['low', 'normal', 'high'].map((p) => `${s} ${p}`));
+function chooseFor(value: string): void {
+    const [strand, porosity] = value.split(' ');
+    if (porosity) bench.chooseFor(null, { strand, porosity } as Schemas['Hair']);
+    else bench.chooseFor(Number(value) || null, null);
 }
 
 async function make(): Promise<void> {
@@ -193,11 +201,14 @@ useActs([
                         <span class="label">On the head of</span>
                         <select
                             class="field"
-                            :value="headId ?? ''"
-                            @change="bench.chooseHead(Number(($event.target as HTMLSelectElement).value) || null)"
+                            :value="headId ?? (hair ? `${hair.strand} ${hair.porosity}` : '')"
+                            @change="chooseFor(($event.target as HTMLSelectElement).value)"
                         >
                             <option value="">nobody in particular</option>
                             <option v-for="head in heads.data.value?.items ?? []" :key="head.id" :value="head.id">{{ head.name }}</option>
+                            <optgroup label="a type of hair">
+                                <option v-for="type in HAIR_TYPES" :key="type" :value="type">{{ type.replace(' ', ', ') }} porosity</option>
+                            </optgroup>
                         </select>
                     </label>
                     <div>
@@ -291,6 +302,7 @@ useActs([
 
         <div class="mt-8 grid gap-8 md:grid-cols-2">
             <section>
+                <FitPanel v-if="fit" class="mb-6" :fit="fit" @light="lit = $event" />
                 <h2>Kept versions</h2>
                 <form class="no-print mt-2 flex gap-2" @submit.prevent="keep">
                     <input
@@ -322,6 +334,16 @@ useActs([
                     <li v-for="(step, i) in formula.steps" :key="i">{{ step.text }}</li>
                 </ol>
                 <p v-else class="quiet mt-2">No steps were written. "Make it" works them out from the phases.</p>
+                <label class="mt-5 block">
+                    <span class="mb-2 block font-head text-[17px] font-semibold">Notes</span>
+                    <textarea
+                        class="field"
+                        rows="6"
+                        maxlength="20000"
+                        :value="formula.notes"
+                        @input="setText('notes', ($event.target as HTMLTextAreaElement).value)"
+                    ></textarea>
+                </label>
                 <h2 class="mt-5">Why it keeps so long</h2>
                 <ol class="mt-2 list-decimal space-y-1 pl-5">
                     <li v-for="reason in assessment.life_reasons" :key="reason">{{ reason }}</li>

@@ -25,7 +25,9 @@ function copyOf(formula: Formula): Formula {
 export function useBench(page: Page) {
     const formula = ref<Formula>(copyOf(page.formula));
     const headId = ref<number | null>(page.head_id);
+    const hair = ref<Schemas['Hair'] | null>(page.hair);
     const assessment = shallowRef(page.assessment);
+    const fit = shallowRef(page.fit);
     const versions = shallowRef(page.versions);
     const status = ref<'saved' | 'waiting' | 'saving' | 'away' | 'overtaken' | 'refused'>('saved');
     const refusal = ref('');
@@ -47,7 +49,7 @@ export function useBench(page: Page) {
     let lastStep = { what: '', at: 0 };
 
     function state(): string {
-        return JSON.stringify({ formula: formula.value, headId: headId.value });
+        return JSON.stringify({ formula: formula.value, headId: headId.value, hair: hair.value });
     }
     function steps(): void {
         canUndo.value = past.length > 0;
@@ -62,12 +64,13 @@ export function useBench(page: Page) {
             const answer = await ask<'Evaluation'>(
                 'POST',
                 '/api/evaluate',
-                { formula: formula.value, head_id: headId.value },
+                { formula: formula.value, head_id: headId.value, hair: hair.value },
                 { signal: abort.signal },
             );
             if (mine > judged) {
                 judged = mine;
                 assessment.value = answer.assessment;
+                fit.value = answer.fit;
                 if (status.value === 'refused') status.value = 'waiting';
                 refusal.value = '';
             }
@@ -92,6 +95,7 @@ export function useBench(page: Page) {
                     revision,
                     formula: formula.value,
                     head_id: headId.value,
+                    hair: hair.value,
                 });
                 revision = answer.revision;
                 versions.value = answer.versions;
@@ -142,9 +146,10 @@ export function useBench(page: Page) {
         const kept = from.pop();
         if (kept === undefined) return;
         to.push(state());
-        const back = JSON.parse(kept) as { formula: Formula; headId: number | null };
+        const back = JSON.parse(kept) as { formula: Formula; headId: number | null; hair: Schemas['Hair'] | null };
         formula.value = back.formula;
         headId.value = back.headId;
+        hair.value = back.hair;
         lastStep = { what: '', at: 0 };
         steps();
         changed();
@@ -156,14 +161,22 @@ export function useBench(page: Page) {
         edit(what, () => (formula.value = copyOf(next)));
     }
 
-    function chooseHead(id: number | null): void {
-        edit('head', () => (headId.value = id));
+    function chooseFor(id: number | null, type: Schemas['Hair'] | null): void {
+        edit('head', () => {
+            headId.value = id;
+            hair.value = type;
+        });
     }
 
     /** What a cure would do, without doing it. */
     async function preview(change: Schemas['Change']): Promise<Schemas['Evaluation'] | null> {
         try {
-            return await ask<'Evaluation'>('POST', '/api/cure', { formula: formula.value, head_id: headId.value, change });
+            return await ask<'Evaluation'>('POST', '/api/cure', {
+                formula: formula.value,
+                head_id: headId.value,
+                hair: hair.value,
+                change,
+            });
         } catch (e) {
             tellProblem(e);
             return null;
@@ -175,6 +188,7 @@ export function useBench(page: Page) {
         if (!answer) return;
         replace(answer.formula, `cure ${label}`);
         assessment.value = answer.assessment;
+        fit.value = answer.fit;
         tell(`${label}: done.`, { undo });
     }
 
@@ -225,6 +239,8 @@ export function useBench(page: Page) {
     return {
         formula,
         headId,
+        hair,
+        fit,
         assessment,
         versions,
         status,
@@ -236,7 +252,7 @@ export function useBench(page: Page) {
         undo,
         redo,
         replace,
-        chooseHead,
+        chooseFor,
         preview,
         cure,
         keep,

@@ -10,7 +10,7 @@ import { useSession } from '../../ui/session';
 const session = useSession();
 const router = useRouter();
 const client = useQueryClient();
-const studio = reactive<Schemas['Studio']>({ ...(session.studio ?? { name: '', cup: 'us', scale_grams: 1, maker: '' }) });
+const studio = reactive<Schemas['Studio']>({ ...(session.studio ?? { name: '', cup: 'us', scale_grams: 1, maker: '', southern: false }) });
 const current = ref('');
 const fresh = ref('');
 const errors = ref<Record<string, string[]>>({});
@@ -79,6 +79,10 @@ const leave = (): Promise<void> =>
                 </label>
             </div>
             <FormProblem :errors="errors" field="scale_grams" />
+            <label class="flex items-center gap-2">
+                <input v-model="studio.southern" type="checkbox" />
+                South of the equator: the cold months are April to September
+            </label>
             <button class="act">Save</button>
         </form>
         <form class="mt-10 space-y-3" @submit.prevent="change">

@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query';
+import { onMounted, reactive, ref, shallowRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import FormProblem from '../../ui/FormProblem.vue';
+import { tell, tellProblem } from '../../ui/notice';
+import { INGREDIENT_KINDS } from '../../ui/words';
+
+const props = defineProps<{ id: string }>();
+const route = useRoute();
+const router = useRouter();
+const client = useQueryClient();
+const held = shallowRef<Schemas['OwnHeld'] | null>(null);
+const like = shallowRef<Schemas['Ingredient'] | null>(null);
+const synonyms = ref('');
+const allergens = ref('');
+const errors = ref<Record<string, string[]>>({});
+const draft = reactive<Schemas['OwnDraft']>({
+    name: '',
+    inci: '',
+    kind: 'carrier-oil',
+    like: '',
+    synonyms: [],
+    allergens: [],
+    vegan: true,
+    figures: [],
+});
+const PROPERTIES: Record<string, string> = {
+    weight: 'weight on the hair, 1 to 5',
+    life_months: 'life unopened, months',
+    opened_months: 'life once opened, months',
+    density_20c: 'density at 20 °C, g/ml',
+    bulk_density: 'bulk density, g/ml',
+    melting_c: 'melting range, °C',
+    drop_ml: 'drop volume, ml',
+    piece_grams: 'mass of one piece, g',
+};
+
+onMounted(async () => {
+    try {
+        const other = String(route.query['like'] ?? '');
+        if (props.id !== 'new') {
+            const page = await ask<'IngredientPage'>('GET', `/api/ingredients/${props.id}`);
+            held.value = page.own ?? null;
+            if (page.own) {
+                for (const key of Object.keys(draft)) Object.assign(draft, { [key]: page.own[key as keyof Schemas['OwnDraft']] });
+            }
+        } else if (other !== '') {
+            draft.like = other;
+        }
+        if (draft.like !== '') {
+            like.value = (await ask<'IngredientPage'>('GET', `/api/ingredients/${draft.like}`)).ingredient;
+            if (props.id === 'new')
+                Object.assign(draft, {
+                    kind: like.value.kind,
+                    inci: like.value.inci,
+                    allergens: like.value.allergens,
+                    vegan: like.value.vegan,
+                });
+        }
+        synonyms.value = draft.synonyms.join(', ');
+        allergens.value = draft.allergens.join(', ');
+    } catch (e) {
+        tellProblem(e);
+    }
+});
+const words = (text: string): string[] =>
+    text
+        .split(',')
+        .map((w) => w.trim())
+        .filter((w) => w !== '');
+const add = (): void => void draft.figures.push({ form: '', property: 'weight', low: 2, best: 2, high: 2, source: '' });
+
+async function save(): Promise<void> {
+    errors.value = {};
+    const body = { ...draft, synonyms: words(synonyms.value), allergens: words(allergens.value) };
+    try {
+        const kept = held.value
+            ? await ask<'OwnKept'>('PUT', `/api/own-ingredients/${held.value.id}`, { ...body, revision: held.value.revision })
+            : await ask<'OwnKept'>('POST', '/api/own-ingredients', body, { key: onceKey() });
+        await client.invalidateQueries();
+        await router.push(`/pantry/${kept.ingredient.id}`);
+        tell(`${draft.name} is kept beside the catalogue.`);
+    } catch (e) {
+        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        else tellProblem(e);
+    }
+}
+</script>
+
+<template>
+    <form class="max-w-2xl" @submit.prevent="save">
+        <h1 class="mb-2">{{ held ? 'Change your ingredient' : 'An ingredient of your own' }}</h1>
+        <p v-if="like" class="mb-4">
+            Like
+            <RouterLink :to="`/pantry/${like.id}`">{{ like.name }}</RouterLink>
+            : what you do not say here is taken over from it, with its sources.
+        </p>
+        <p v-else class="quiet mb-4 max-w-prose">
+            Of a kind alone little is known, and what cannot be told is asked about where it is needed. If it is like something in the
+            catalogue, open that and choose "Mine is like this, but …".
+        </p>
+        <label class="block">
+            <span class="label">Name</span>
+            <input v-model="draft.name" class="field" maxlength="120" :aria-invalid="!!errors['name']" />
+        </label>
+        <FormProblem :errors="errors" field="name" />
+        <div class="mt-3 grid gap-4 sm:grid-cols-2">
+            <label class="block">
+                <span class="label">INCI name, from its paper</span>
+                <input v-model="draft.inci" class="field" maxlength="200" />
+            </label>
+            <label class="block">
+                <span class="label">Kind</span>
+                <select v-model="draft.kind" class="field" :disabled="!!like">
+                    <template v-for="(word, kind) in INGREDIENT_KINDS" :key="kind">
+                        <option v-if="kind !== 'ready-steep'" :value="kind">{{ word }}</option>
+                    </template>
+                </select>
+            </label>
+            <label class="block">
+                <span class="label">Also called, with commas between</span>
+                <input v-model="synonyms" class="field" />
+            </label>
+            <label class="block">
+                <span class="label">Allergens, with commas between</span>
+                <input v-model="allergens" class="field" />
+            </label>
+        </div>
+        <FormProblem :errors="errors" field="ingredient" />
+        <FormProblem :errors="errors" field="like" />
+        <label class="mt-3 flex items-center gap-2">
+            <input v-model="draft.vegan" type="checkbox" />
+            Vegan
+        </label>
+        <h2 class="mt-6">Figures that you know better</h2>
+        <div
+            v-for="(f, n) in draft.figures"
+            :key="n"
+            class="row-line grid gap-2 py-2 sm:grid-cols-[minmax(0,1fr)_5rem_5rem_5rem_minmax(0,1fr)_2rem]"
+        >
+            <label>
+                <span class="sr-only">Figure</span>
+                <select v-model="f.property" class="field">
+                    <option v-for="(word, property) in PROPERTIES" :key="property" :value="property">{{ word }}</option>
+                </select>
+            </label>
+            <input
+                v-for="end in ['low', 'best', 'high'] as const"
+                :key="end"
+                v-model.number="f[end]"
+                type="number"
+                step="any"
+                class="field"
+                :aria-label="{ low: 'at least', best: 'best', high: 'at most' }[end]"
+            />
+            <input v-model="f.source" class="field" maxlength="200" placeholder="where it comes from" aria-label="Where it comes from" />
+            <button type="button" class="act-quiet" aria-label="Take this figure out" @click="draft.figures.splice(n, 1)">×</button>
+            <div class="sm:col-span-6">
+                <FormProblem :errors="errors" :field="`figures.${n}.low`" />
+                <FormProblem :errors="errors" :field="`figures.${n}.high`" />
+                <FormProblem :errors="errors" :field="`figures.${n}.source`" />
+            </div>
+        </div>
+        <button type="button" class="act-quiet -ml-2.5" @click="add">Add a figure</button>
+        <div class="mt-5 flex gap-3">
+            <button class="act">Keep it</button>
+            <RouterLink to="/pantry" class="act-quiet">Leave it</RouterLink>
+        </div>
+    </form>
+</template>

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Catalogue;
+
+use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\Correction;
+use Crown\Catalogue\Difference;
+use Crown\Catalogue\Evidence;
+use Crown\Catalogue\HairAction;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\LegalLimit;
+use Crown\Catalogue\Need;
+use Crown\Catalogue\Origin;
+use Crown\Catalogue\OwnEntry;
+use Crown\Catalogue\Route;
+use Crown\Catalogue\StandIns;
+use Crown\Catalogue\Wanted;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Core\CoreTestCase;
+
+final class ChoosingTest extends CoreTestCase
+{
+    public function test_nearness_as_worked_on_the_method_page(): void
+    {
+        $shea = self::catalogue()->get('shea-butter');
+        $mango = self::catalogue()->get('mango-butter');
+        $texture = sqrt(array_sum(array_map(static fn (int $t): float => ($shea->solidFat->at($t) - $mango->solidFat->at($t)) ** 2, [10, 20, 25, 30, 35, 40])) / 6) / 60;
+        $weight = 0.7 / 2.5;
+        $common = 0.0;
+        foreach ($shea->fattyAcids->percent as $acid => $percent) {
+            $common += min($percent, $mango->fattyAcids->share($acid));
+        }
+        $makeUp = 1 - $common / max($shea->fattyAcids->sum(), $mango->fattyAcids->sum());
+        // Both serve sealing and dry lengths by tradition, both seal, both keep 24 months.
+        $expected = 1 - sqrt((3 * $texture ** 2 + 2 * $weight ** 2 + 2 * $makeUp ** 2) / (3 + 2 + 2 + 1.5 + 1 + 0.5));
+
+        self::assertEqualsWithDelta($expected, StandIns::nearness($shea, $mango), 1e-9);
+        self::assertSame(1.0, StandIns::nearness($shea, $shea));
+        self::assertEqualsWithDelta(StandIns::nearness($shea, $mango), StandIns::nearness($mango, $shea), 0.03, 'nearly the same both ways');
+    }
+
+    public function test_stand_ins_are_of_the_family_nearest_first_and_without_what_is_shunned(): void
+    {
+        $found = (new StandIns(self::catalogue()))->for(self::catalogue()->get('sweet-almond-oil'), ['tree nut'], 8);
+
+        self::assertNotSame([], $found);
+        $last = 1.0;
+        foreach ($found as $standIn) {
+            self::assertLessThanOrEqual($last, $standIn->nearness);
+            $last = $standIn->nearness;
+            self::assertNotContains('tree nut', $standIn->ingredient->allergens);
+        }
+        self::assertSame('candelilla-wax', (new StandIns(self::catalogue()))->for(self::catalogue()->get('beeswax'))[0]->ingredient->id);
+        foreach ((new StandIns(self::catalogue()))->for(self::catalogue()->get('potassium-sorbate')) as $standIn) {
+            self::assertSame(IngredientKind::Preservative, $standIn->ingredient->kind);
+        }
+    }
+
+    public function test_differences_are_said_as_what_would_change(): void
+    {
+        $said = array_map(static fn (Difference $d): string => $d->message, Difference::between(self::catalogue()->get('beeswax'), self::catalogue()->get('candelilla-wax')));
+        self::assertContains('Free of bee product.', $said);
+        self::assertContains('Vegan.', $said);
+        self::assertSame([], Difference::between(self::catalogue()->get('olive-oil'), self::catalogue()->get('olive-oil')));
+        $life = array_map(static fn (Difference $d): string => $d->message, Difference::between(self::catalogue()->get('olive-oil'), self::catalogue()->get('flaxseed-oil')));
+        self::assertContains('Keeps 6 months instead of 18.', $life);
+    }
+
+    public function test_what_was_eaten_counts_at_most_as_tradition(): void
+    {
+        self::assertSame(1, (new Evidence(Need::Shedding, 3, 'x.', 'people', Route::Eaten, 'estimate'))->worth());
+        self::assertSame(3, (new Evidence(Need::Shedding, 3, 'x.', 'people', Route::Applied, 'estimate'))->worth());
+        self::assertSame(0.25, (new Evidence(Need::Shedding, 1, 'x.', '', Route::Applied, 'tradition'))->strength());
+    }
+
+    public function test_wanted_filters_and_orders(): void
+    {
+        $light = (new Wanted(actions: [HairAction::Sealing], heaviest: 2.3, by: Wanted::BY_WEIGHT))->in(self::catalogue());
+        $weights = array_map(static fn ($i): float => $i->facts->best(Property::Weight, 0), $light);
+        $sorted = $weights;
+        sort($sorted);
+        self::assertSame($sorted, $weights);
+        self::assertLessThanOrEqual(2.3, max($weights));
+        foreach ((new Wanted(needs: [Need::Itch], evidence: 3))->in(self::catalogue()) as $i) {
+            self::assertGreaterThanOrEqual(3, $i->evidenceFor(Need::Itch)[0]->worth(), $i->id);
+        }
+        self::assertSame(['honey'], array_map(static fn ($i): string => $i->id, (new Wanted(among: ['honey'], onlyAmong: true))->in(self::catalogue())));
+        self::assertSame([], (new Wanted(among: ['honey'], onlyAmong: true, vegan: true))->in(self::catalogue()));
+        self::assertCount(count(self::catalogue()->all()), (new Wanted)->in(self::catalogue()));
+    }
+
+    public function test_a_correction_lies_over_the_reference_and_leaves_it_as_it_is(): void
+    {
+        $corrected = self::catalogue()->corrected(
+            new Correction('olive-oil', '', Property::Density20, Band::of(0.93, 0.94, 0.95), 'our scale'),
+            new Correction('nettle', 'dried', Property::BulkDensity, Band::exact(0.2), 'our jar'),
+            new Correction('gone', '', Property::Weight, Band::exact(2), 'x'),
+        );
+        self::assertSame(0.94, $corrected->get('olive-oil')->facts->best(Property::Density20, 0));
+        self::assertSame('studio: our scale', $corrected->get('olive-oil')->facts->get(Property::Density20)->source);
+        self::assertSame(0.2, $corrected->get('nettle')->factsIn('dried')->best(Property::BulkDensity, 0));
+        self::assertCount(1, $corrected->get('olive-oil')->provenance->corrections);
+        self::assertSame(0.914, $corrected->reference('olive-oil')->facts->best(Property::Density20, 0));
+        self::assertSame('olive-oil', $corrected->search('olive oil')[0]->ingredient->id);
+    }
+
+    /** @return iterable<string, array{Property, Band, string}> */
+    public static function wrongCorrections(): iterable
+    {
+        yield 'a safety limit' => [Property::DermalMax, Band::exact(50), 'me'];
+        yield 'a weightless oil' => [Property::Density20, Band::exact(0.01), 'me'];
+        yield 'a weight of 9' => [Property::Weight, Band::exact(9), 'me'];
+        yield 'without a source' => [Property::Weight, Band::exact(2), ' '];
+    }
+
+    #[DataProvider('wrongCorrections')]
+    public function test_a_wrong_correction_is_refused(Property $property, Band $band, string $source): void
+    {
+        $this->expectException(CatalogueError::class);
+        new Correction('olive-oil', '', $property, $band, $source);
+    }
+
+    public function test_an_entry_of_ones_own_takes_over_what_it_is_like(): void
+    {
+        $own = (new OwnEntry('own-1', 'Market castor', '', IngredientKind::CarrierOil, [self::catalogue()->get('castor-oil')], ['market'], ['sesame'], true, [new Correction('own-1', '', Property::LifeMonths, Band::exact(12), 'smelled old')]))->ingredient();
+        self::assertSame(Origin::Own, $own->provenance->origin);
+        self::assertSame(12.0, $own->facts->best(Property::LifeMonths, 0));
+        self::assertSame(5.0, $own->facts->best(Property::Weight, 0));
+        self::assertSame(['sesame'], $own->allergens);
+        $bare = (new OwnEntry('own-2', 'Strange butter', '', IngredientKind::Butter, [], [], [], true, []))->ingredient();
+        self::assertFalse($bare->solidFat->known(), 'of a kind alone its texture cannot be told');
+        self::assertSame('own-1', self::catalogue()->with($own)->search('market castor')[0]->ingredient->id);
+    }
+
+    public function test_an_entry_of_another_kind_or_without_a_name_is_refused(): void
+    {
+        foreach ([['', IngredientKind::CarrierOil, []], ['X', IngredientKind::ReadySteep, []], ['X', IngredientKind::Butter, [self::catalogue()->get('castor-oil')]]] as [$name, $kind, $like]) {
+            try {
+                new OwnEntry('own-1', $name, '', $kind, $like, [], [], true, []);
+                self::fail('must be refused');
+            } catch (CatalogueError $e) {
+                self::assertStringContainsString('Allowed', $e->getMessage());
+            }
+        }
+        $this->expectException(CatalogueError::class);
+        new LegalLimit(0.6, 'sorbic acid', 0.0, 'estimate');
+    }
+}
