@@ -13,7 +13,21 @@ const router = useRouter();
 const client = useQueryClient();
 
 /** What is looked for lives in the address, so that a look can be sent and gone back to. */
-const FIELDS = ['q', 'kind', 'need', 'evidence', 'strand', 'porosity', 'action', 'without', 'vegan', 'at_hand', 'pregnancy', 'by'] as const;
+const FIELDS = [
+    'q',
+    'kind',
+    'need',
+    'evidence',
+    'strand',
+    'porosity',
+    'heaviest',
+    'action',
+    'without',
+    'vegan',
+    'at_hand',
+    'pregnancy',
+    'by',
+] as const;
 type Field = (typeof FIELDS)[number];
 const wanted = computed(() => Object.fromEntries(FIELDS.map((f) => [f, String(route.query[f] ?? '')])) as Record<Field, string>);
 const picked = computed(() =>
@@ -156,6 +170,15 @@ function pick(id: string): void {
                         </select>
                     </label>
                 </div>
+                <label class="block">
+                    <span class="label">No heavier than</span>
+                    <select class="field" :value="wanted.heaviest" @change="look({ heaviest: ($event.target as HTMLSelectElement).value })">
+                        <option value="">any weight</option>
+                        <option value="1.5">1.5, hardly felt</option>
+                        <option value="2.5">2.5, light</option>
+                        <option value="3.5">3.5, medium</option>
+                    </select>
+                </label>
                 <label class="block">
                     <span class="label">On the hair it</span>
                     <select class="field" :value="wanted.action" @change="look({ action: ($event.target as HTMLSelectElement).value })">
