@@ -156,6 +156,10 @@ stop_db() { [ -f "$VAR/db/crown.pid" ] && kill "$(cat "$VAR/db/crown.pid")" 2>/d
 # serve PORT LOGNAME: PHP's own server with four workers, in a process group of its own, its id in var/LOGNAME.pid.
 # It is started anew after every change, so it need not look at the files' times again.
 serve() {
+    # Configuration and routes are cached for this server alone, in a folder of its own: the tests never look there.
+    local -x APP_CONFIG_CACHE="$VAR/$2/config.php" APP_ROUTES_CACHE="$VAR/$2/routes.php" APP_EVENTS_CACHE="$VAR/$2/events.php"
+    mkdir -p "$VAR/$2"
+    php artisan config:cache --quiet && php artisan route:cache --quiet && php artisan event:cache --quiet || fail "The configuration could not be prepared; see storage/logs"
     PHP_CLI_SERVER_WORKERS=4 setsid php -q -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 -d expose_php=0 -d upload_max_filesize=4M -S "127.0.0.1:$1" -t public bin/router.php \
         </dev/null >"$VAR/log/$2.log" 2>&1 &
     echo $! > "$VAR/$2.pid"
