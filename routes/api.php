@@ -11,7 +11,9 @@ use App\Head\HeadController;
 use App\Make\BatchController;
 use App\Pantry\LotController;
 use App\Rhythm\RoutineController;
+use App\Steep\PhotoController;
 use App\Steep\SteepController;
+use App\Steep\SteepEventController;
 use App\Studio\SessionController;
 use App\Support\Idempotent;
 use App\Today\TodayController;
@@ -26,6 +28,9 @@ Route::pattern('day', '[0-9]{1,18}');
 Route::pattern('own', '[0-9]{1,18}');
 Route::pattern('figure', '[0-9]{1,18}');
 Route::pattern('mark', '[0-9]{1,18}');
+Route::pattern('event', '[0-9]{1,18}');
+Route::pattern('photo', '[0-9]{1,18}');
+Route::pattern('lot', '[0-9]{1,18}');
 
 Route::controller(SessionController::class)->group(function (): void {
     Route::get('session', 'show')->name('session.show');
@@ -89,8 +94,14 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::get('steeps/{steep}', 'show')->name('steeps.show');
         Route::put('steeps/{steep}/shakes', 'shake')->name('steeps.shake');
         Route::post('steeps/{steep}/strain', 'strain')->name('steeps.strain');
+        Route::post('steeps/{steep}/spoil', 'spoil')->name('steeps.spoil');
     });
+    Route::post('steeps/{steep}/events', [SteepEventController::class, 'store'])->name('steeps.record');
+    Route::delete('steep-events/{event}', [SteepEventController::class, 'destroy'])->name('steeps.unrecord');
+    Route::post('steeps/{steep}/photos', [PhotoController::class, 'store'])->name('steeps.photo');
+    Route::delete('steep-photos/{photo}', [PhotoController::class, 'destroy'])->name('steeps.unphoto');
     Route::get('lots', [LotController::class, 'index'])->name('lots.index');
+    Route::put('lots/{lot}/withdrawn', [LotController::class, 'withdraw'])->name('lots.withdraw');
     Route::controller(BatchController::class)->group(function (): void {
         Route::get('batches', 'index')->name('batches.index');
         Route::post('batches', 'store')->name('batches.store');

@@ -26,8 +26,8 @@ final class StudioCatalogue
             ->with(...OwnIngredient::query()->orderBy('id')->get()->map(static fn (OwnIngredient $own) => $own->ingredient($reference))->all())
             ->corrected(...OwnFigure::query()->orderBy('id')->get()->map(static fn (OwnFigure $figure) => $figure->correction())->all());
         // In the order in which they were made, so that a steep made in a steep finds its oil.
-        foreach (Lot::query()->with('steep')->orderBy('id')->get() as $lot) {
-            $plan = SteepStore::plan($lot->steep, $catalogue);
+        foreach (Lot::query()->with('steep.events')->orderBy('id')->get() as $lot) {
+            $plan = SteepStore::plan($lot->steep, $catalogue, $lot->made_on);
             $catalogue = $catalogue->with($lot->yield($plan)->ingredient($lot->ingredientId(), $lot->name));
         }
 
@@ -39,7 +39,7 @@ final class StudioCatalogue
     {
         return [
             ...CupboardItem::query()->orderBy('ingredient')->pluck('ingredient')->all(),
-            ...Lot::query()->orderBy('id')->pluck('id')->map(static fn (int $id): string => 'lot-'.$id)->all(),
+            ...Lot::query()->where('withdrawn', '')->orderBy('id')->pluck('id')->map(static fn (int $id): string => 'lot-'.$id)->all(),
         ];
     }
 

@@ -83,36 +83,79 @@ final class Scenario
         ]);
     }
 
-    /** @return array<string, mixed> */
-    private function steep(string $name, string $plant, string $form, float $plantGrams, string $oil, float $oilGrams, string $method, int $jar, float $wide, int $daysAgo): array
+    /**
+     * @param  list<array{0: string, 1: string, 2: string, 3?: string, 4?: int}>  $herbs ingredient, form, amount, preparation, draw
+     * @param  list<array{0: string, 1: string}>  $oils ingredient, amount
+     * @param  array<string, mixed>  $over
+     * @return array<string, mixed>
+     */
+    private function steep(string $name, array $herbs, array $oils, string $method, int $jar, float $wide, int $daysAgo, array $over = []): array
     {
         $this->daysAgo($daysAgo);
 
         return $this->noor->post('steeps', [
-            'name' => $name, 'plant' => $plant, 'form' => $form, 'plant_grams' => $plantGrams, 'oil' => $oil, 'oil_grams' => $oilGrams,
-            'method' => $method, 'jar_ml' => $jar, 'diameter_cm' => $wide, 'shaken_daily' => $method === 'cold-dark', 'started_on' => $this->date($daysAgo),
+            'name' => $name,
+            'herbs' => array_map(static fn (array $h): array => ['ingredient' => $h[0], 'form' => $h[1], 'amount' => $h[2], 'preparation' => $h[3] ?? 'none', 'draw' => $h[4] ?? 1, 'cost' => null], $herbs),
+            'oils' => array_map(static fn (array $o): array => ['ingredient' => $o[0], 'amount' => $o[1], 'cost' => null], $oils),
+            'water_grams' => 0, 'method' => $method, 'celsius' => 0, 'minutes' => 0, 'days' => 0, 'jar_ml' => $jar, 'diameter_cm' => $wide, 'mouth_cm' => 0,
+            'shaken_daily' => in_array($method, ['cold-dark', 'sunny-sill'], true), 'pressed' => false, 'started_on' => $this->date($daysAgo), ...$over,
         ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $steep
+     * @param  array<string, mixed>  $event
+     * @return array<string, mixed>
+     */
+    private function happened(array $steep, int $daysAgo, array $event): array
+    {
+        $this->daysAgo($daysAgo);
+
+        return $this->noor->post('steeps/'.$steep['id'].'/events', ['on' => $this->date($daysAgo), 'note' => '', ...$event]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $steep
+     * @param  array<string, mixed>  $over
+     * @return array<string, mixed>
+     */
+    private function strained(array $steep, int $daysAgo, float $grams, array $over = []): array
+    {
+        $this->daysAgo($daysAgo);
+
+        return $this->noor->post('steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => $grams, 'loss_grams' => 0, ...$over]);
     }
 
     /** @return array<string, string> ingredient ids of the oils that came of them */
     private function earlySteeps(): array
     {
-        $rosemary = $this->steep('Rosemary in olive oil', 'rosemary', 'dried', 60, 'olive-oil', 480, 'cold-dark', 1000, 10, 98);
-        $fresh = $this->steep('Fresh rosemary in jojoba', 'rosemary', 'fresh', 18, 'jojoba-oil', 240, 'water-bath', 500, 8, 72);
-        $this->daysAgo(71);
-        $wet = $this->noor->post('steeps/'.$fresh['id'].'/strain', ['revision' => $fresh['revision'], 'yield_grams' => 228, 'loss_grams' => 3.8]);
-        $this->daysAgo(69);
-        $strained = $this->noor->post('steeps/'.$rosemary['id'].'/strain', ['revision' => $rosemary['revision'], 'yield_grams' => 396, 'loss_grams' => 0]);
+        $rosemary = $this->steep('Rosemary in olive oil', [['rosemary', 'dried', '60 g']], [['olive-oil', '480 g']], 'cold-dark', 1000, 10, 98, [
+            'herbs' => [['ingredient' => 'rosemary', 'form' => 'dried', 'preparation' => 'none', 'amount' => '60 g', 'draw' => 1, 'cost' => 2.40]],
+            'oils' => [['ingredient' => 'olive-oil', 'amount' => '480 g', 'cost' => 4.30]],
+        ]);
+        $rosemary = $this->happened($rosemary, 85, ['kind' => 'note', 'colour' => 'green gold', 'smell' => 'clear rosemary', 'note' => 'Some sprigs floated; pushed them under.']);
+        $fresh = $this->steep('Fresh rosemary in jojoba', [['rosemary', 'fresh', '18 g', 'chopped']], [['jojoba-oil', '240 g']], 'water-bath', 500, 8, 72);
+        $fresh = $this->happened($fresh, 72, ['kind' => 'bowl', 'before' => 612.0, 'after' => 608.2]);
+        $fresh = $this->happened($fresh, 72, ['kind' => 'sign', 'sign' => 'The bubbling has stopped: the water is gone.']);
+        $wet = $this->strained($fresh, 71, 228);
+        $done = $this->strained($rosemary, 69, 396, ['herb' => 'kept', 'note' => 'Cloudy at first, clear after a day.']);
+        $again = $this->steep('Rosemary, second draw', [['rosemary', 'dried', '60 g', 'none', 2]], [['sunflower-oil-high-oleic', '360 g']], 'cold-dark', 1000, 10, 69, ['days' => 21]);
+        $this->happened($again, 48, ['kind' => 'settling']);
+        $this->happened($this->strained($again, 47, 341), 44, ['kind' => 'ready']);
+        $this->happened($wet, 69, ['kind' => 'ready']);
+        $this->happened($done, 67, ['kind' => 'ready']);
 
-        return ['rosemary' => $strained['lot']['ingredient'], 'wet' => $wet['lot']['ingredient']];
+        return ['rosemary' => $done['lot']['ingredient'], 'wet' => $wet['lot']['ingredient']];
     }
 
     private function laterSteeps(): void
     {
         $running = [
-            [$this->steep('Calendula in high-oleic sunflower', 'calendula', 'dried', 40, 'sunflower-oil-high-oleic', 400, 'cold-dark', 900, 9, 17), 17, [3, 9]],
-            [$this->steep('Fenugreek in sesame', 'fenugreek', 'dried', 45, 'sesame-oil', 360, 'cold-dark', 700, 9, 30), 30, [12]],
-            [$this->steep('Hibiscus in rice bran', 'hibiscus', 'dried', 30, 'rice-bran-oil', 260, 'cold-dark', 600, 8.5, 3), 3, []],
+            [$this->steep('Calendula in high-oleic sunflower', [['calendula', 'dried', '40 g']], [['sunflower-oil-high-oleic', '400 g']], 'cold-dark', 900, 9, 17), 17, [3, 9]],
+            [$this->steep('Fenugreek in sesame', [['fenugreek', 'seed', '45 g', 'crushed']], [['sesame-oil', '360 g']], 'cold-dark', 700, 9, 30), 30, [12]],
+            [$this->steep('Hibiscus in rice bran', [['hibiscus', 'dried', '30 g']], [['rice-bran-oil', '260 g']], 'cold-dark', 600, 8.5, 3), 3, []],
+            [$this->steep('Nettle and horsetail in two oils', [['nettle', 'cut', '25 g'], ['horsetail', 'cut', '20 g']], [['olive-oil', '300 g'], ['jojoba-oil', '100 g']], 'cold-dark', 750, 9, 12), 12, [1, 2, 3, 4]],
+            [$this->steep('Amla powder in coconut', [['amla', 'powder', '30 g', 'bagged']], [['coconut-oil', '330 g']], 'cold-dark', 600, 8.5, 27), 27, []],
         ];
         foreach ($running as [$steep, $days, $missed]) {
             for ($ago = $days; $ago >= 1; $ago--) {
@@ -122,6 +165,15 @@ final class Scenario
                 }
             }
         }
+        // A forgotten herb went in in week one, the jar stood in the sun for a while, some was taken out.
+        $nettle = $running[3][0];
+        $this->happened($nettle, 6, ['kind' => 'herb', 'ingredient' => 'rosemary', 'form' => 'dried', 'preparation' => 'none', 'amount' => '10 g', 'note' => 'Forgotten on the first day.']);
+        $this->happened($running[0][0], 8, ['kind' => 'note', 'colour' => 'orange', 'smell' => 'of hay']);
+        $this->happened($running[0][0], 5, ['kind' => 'drawn', 'grams' => 40, 'note' => 'For a patch test.']);
+        $this->happened($running[4][0], 1, ['kind' => 'settling']);
+        $onion = $this->steep('Fresh onion in olive oil', [['onion', 'fresh', '60 g', 'chopped']], [['olive-oil', '200 g']], 'cold-dark', 400, 8, 14);
+        $this->daysAgo(9);
+        $this->noor->post('steeps/'.$onion['id'].'/spoil', ['revision' => $onion['revision'], 'reason' => 'Fizzing and a sour smell']);
     }
 
     /**

@@ -6,11 +6,13 @@ namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
+use App\Papers\LabelWords;
 use App\Studio\CurrentStudio;
 use App\Support\Refused;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Assessment;
 use Crown\Formula\Assessor;
+use Crown\Formula\Finding;
 use Crown\Formula\Formula as Composed;
 use Crown\Make\Actuals;
 use Crown\Make\MakeSheet;
@@ -79,7 +81,7 @@ final class BatchStore
             'note' => $note,
             'best_before' => $label->bestBefore()->format('Y-m-d'),
             'actual' => json_decode((string) json_encode($actual), true),
-            'label' => self::words($label, $batch->made_on),
+            'label' => LabelWords::of($label, $batch->made_on),
         ];
     }
 
@@ -106,7 +108,20 @@ final class BatchStore
             'planned' => $this->assess($batch->composed()),
             'actual' => $batch->actual,
             'label' => $batch->label,
+            'withdrawn' => $this->withdrawn($batch),
         ];
+    }
+
+    /**
+     * Why it must not be used: an oil in it went bad or was thrown away since.
+     *
+     * @return list<string>
+     */
+    private function withdrawn(Batch $batch): array
+    {
+        $found = array_filter($this->assess($batch->composed())->findings, static fn (Finding $f): bool => $f->code === 'lot.withdrawn');
+
+        return array_values(array_map(static fn (Finding $f): string => $f->message, $found));
     }
 
     public function sheet(Batch $batch): MakeSheet
@@ -145,24 +160,6 @@ final class BatchStore
             'gathered' => $state['gathered'],
             'actual_grams' => $state['grams'],
             'within' => $state['grams'] === null ? null : $w->isWithin((float) $state['grams']),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function words(Label $label, Carbon $made): array
-    {
-        return [
-            'name' => $label->name(),
-            'ingredients' => $label->ingredients(),
-            'contains' => $label->contains(),
-            'net_grams' => $label->netGrams,
-            'lot' => $label->lot,
-            'made_on' => $made->toDateString(),
-            'best_before' => $label->bestBefore()->format('Y-m-d'),
-            'opened_months' => $label->openedMonths(),
-            'directions' => $label->directions(),
-            'cautions' => $label->cautions(),
-            'maker' => $label->maker,
         ];
     }
 }

@@ -8,6 +8,7 @@ use App\Steep\Steep;
 use App\Studio\BelongsToStudio;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
+use Crown\Steep\WaterChoice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -22,7 +23,10 @@ use Illuminate\Support\Carbon;
  * @property float $loss_grams
  * @property Carbon $made_on
  * @property Carbon $best_before
- * @property bool $spoiled
+ * @property int|null $event_id of the draw, when it was not strained
+ * @property string $choice what was done about water
+ * @property string $withdrawn why it must not be used any more; "" while it may
+ * @property Carbon|null $withdrawn_on
  * @property Steep $steep
  */
 final class Lot extends Model
@@ -31,7 +35,9 @@ final class Lot extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['grams' => 'float', 'loss_grams' => 'float', 'made_on' => 'date', 'best_before' => 'date', 'spoiled' => 'bool'];
+    protected $casts = ['grams' => 'float', 'loss_grams' => 'float', 'made_on' => 'date', 'best_before' => 'date', 'withdrawn_on' => 'date'];
+
+    protected $attributes = ['choice' => 'kept', 'withdrawn' => ''];
 
     /** @return BelongsTo<Steep, $this> */
     public function steep(): BelongsTo
@@ -45,9 +51,15 @@ final class Lot extends Model
         return 'lot-'.$this->id;
     }
 
+    /** The code on its label. */
+    public function code(): string
+    {
+        return sprintf('S%d-%d', $this->steep_id, $this->id);
+    }
+
     public function yield(SteepPlan $plan): SteepYield
     {
-        return new SteepYield($plan, $this->grams, $this->loss_grams);
+        return new SteepYield($plan, $this->grams, $this->loss_grams, WaterChoice::from($this->choice), $this->withdrawn);
     }
 
     /** @return array<string, mixed> */
@@ -65,7 +77,10 @@ final class Lot extends Model
             'made_on' => $this->made_on->toDateString(),
             'best_before' => $this->best_before->toDateString(),
             'steep_id' => $this->steep_id,
-            'spoiled' => $this->spoiled,
+            'code' => $this->code(),
+            'drawn' => $this->event_id !== null,
+            'withdrawn' => $this->withdrawn,
+            'withdrawn_on' => $this->withdrawn_on?->toDateString(),
         ];
     }
 }

@@ -6,18 +6,44 @@ namespace App\Pantry;
 
 use App\Catalogue\StudioCatalogue;
 use App\Steep\SteepStore;
+use App\Steep\SteepView;
 use App\Support\Pages;
 use App\Support\Speaks;
+use Crown\Catalogue\Catalogue;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 final class LotController
 {
-    #[Speaks('LotList', does: 'Steeped oils on the shelf')]
-    public function index(Request $request, StudioCatalogue $catalogue): JsonResponse
+    public function __construct(private readonly StudioCatalogue $catalogue)
     {
-        $all = $catalogue->get();
+    }
 
-        return Pages::answer(Lot::query()->with('steep'), $request, static fn (Lot $l): array => $l->view(SteepStore::plan($l->steep, $all)));
+    #[Speaks('LotList', does: 'Steeped oils on the shelf')]
+    public function index(Request $request): JsonResponse
+    {
+        $all = $this->catalogue->get();
+
+        return Pages::answer(Lot::query()->with('steep.events'), $request, fn (Lot $l): array => self::view($l, $all));
+    }
+
+    #[Speaks('LotWithdrawn', 'WithdrawAsk', does: 'Say that a steeped oil went bad or was thrown away, or take that back: everything that uses it is warned')]
+    public function withdraw(int $lot, Request $request): JsonResponse
+    {
+        $row = Lot::query()->with('steep.events')->findOrFail($lot);
+        $given = $request->validate(['reason' => 'present|nullable|string|max:200']);
+        $reason = trim($given['reason'] ?? '');
+        $row->update([
+            'withdrawn' => $reason === '' ? '' : sprintf('%s (%s).', rtrim($reason, '. '), today()->format('j F Y')),
+            'withdrawn_on' => $reason === '' ? null : today()->toDateString(),
+        ]);
+
+        return new JsonResponse(['lot' => self::view($row, $this->catalogue->get()), 'warned' => SteepView::usedIn([$row->ingredientId()])]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function view(Lot $lot, Catalogue $catalogue): array
+    {
+        return $lot->view(SteepStore::plan($lot->steep, $catalogue, $lot->made_on));
     }
 }

@@ -7,31 +7,27 @@ namespace App\Steep;
 use App\Pantry\Lot;
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
 /**
- * One jar of plant in oil.
+ * One jar of plants in oils.
  *
  * @property int $id
+ * @property int $studio_id
  * @property int $revision
  * @property string $name
- * @property string $plant
- * @property string $form
- * @property float $plant_grams
- * @property string $oil
- * @property float $oil_grams
- * @property string $method
- * @property float $jar_ml
- * @property float $diameter_cm
- * @property bool $shaken_daily
- * @property bool $pressed
+ * @property array{herbs: list<array{ingredient: string, form: string, preparation: string, amount: string, grams: float, draw: int, cost: float|null}>, oils: list<array{ingredient: string, amount: string, grams: float, cost: float|null}>, water_grams: float, method: string, celsius: float, minutes: float, days: int, jar_ml: float, diameter_cm: float, mouth_cm: float, shaken_daily: bool, pressed: bool} $document
  * @property Carbon $started_on
+ * @property Carbon|null $strained_on
  * @property string $state running, strained or spoiled
- * @property Lot|null $lot
- * @property \Illuminate\Database\Eloquent\Collection<int, SteepShake> $shakes
+ * @property string $reason why it was given up
+ * @property Collection<int, Lot> $lots
+ * @property Collection<int, SteepShake> $shakes
+ * @property Collection<int, SteepEvent> $events
+ * @property Collection<int, SteepPhoto> $photos
  */
 final class Steep extends Model
 {
@@ -40,12 +36,9 @@ final class Steep extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $attributes = ['pressed' => false, 'state' => 'running', 'name' => ''];
+    protected $attributes = ['state' => 'running', 'name' => '', 'reason' => ''];
 
-    protected $casts = [
-        'plant_grams' => 'float', 'oil_grams' => 'float', 'jar_ml' => 'float', 'diameter_cm' => 'float', 'shaken_daily' => 'bool',
-        'pressed' => 'bool', 'started_on' => 'date', 'strained_on' => 'date',
-    ];
+    protected $casts = ['document' => 'array', 'started_on' => 'date', 'strained_on' => 'date'];
 
     /** @return HasMany<SteepShake, $this> */
     public function shakes(): HasMany
@@ -53,9 +46,21 @@ final class Steep extends Model
         return $this->hasMany(SteepShake::class)->orderBy('date');
     }
 
-    /** @return HasOne<Lot, $this> */
-    public function lot(): HasOne
+    /** @return HasMany<SteepEvent, $this> in the order in which they happened */
+    public function events(): HasMany
     {
-        return $this->hasOne(Lot::class);
+        return $this->hasMany(SteepEvent::class)->orderBy('on_date')->orderBy('id');
+    }
+
+    /** @return HasMany<Lot, $this> what was drawn, and what was strained */
+    public function lots(): HasMany
+    {
+        return $this->hasMany(Lot::class)->orderBy('id');
+    }
+
+    /** @return HasMany<SteepPhoto, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(SteepPhoto::class)->orderBy('on_date')->orderBy('id');
     }
 }

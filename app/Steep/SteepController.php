@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
+use App\Pantry\Lot;
+use App\Studio\CurrentStudio;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
+use Crown\Steep\MethodTable;
+use Crown\Steep\Preparation;
 use Crown\Steep\SteepMethod;
+use Crown\Steep\Timing;
+use Crown\Steep\WaterChoice;
+use DateTimeImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -17,8 +24,10 @@ use Illuminate\Validation\Rule;
 
 final class SteepController
 {
-    public function __construct(private readonly StudioCatalogue $catalogue)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+    ) {
     }
 
     #[Speaks('SteepList', does: 'Every jar that is or was steeping')]
@@ -26,28 +35,44 @@ final class SteepController
     {
         $all = $this->catalogue->get();
 
-        return Pages::answer(Steep::query()->with(['shakes', 'lot']), $request, static fn (Steep $s): array => SteepStore::view($s, $all));
+        return Pages::answer(Steep::query()->with(['shakes', 'lots', 'events']), $request, static fn (Steep $s): array => SteepView::row($s, $all));
     }
 
-    #[Speaks('SteepPlan', 'SteepDraft', does: 'Work out a steep without starting it')]
+    #[Speaks('SteepPlanned', 'SteepAsk', does: 'Work out a steep without starting it: figures, all methods side by side, and whether it fits the day wanted')]
     public function plan(Request $request): JsonResponse
     {
-        return new JsonResponse(SteepStore::figures(SteepStore::plan($this->given($request), $this->catalogue->get())));
+        $steep = $this->given($request);
+        $all = $this->catalogue->get();
+        $wanted = $request->validate(['wanted' => 'nullable|date_format:Y-m-d'])['wanted'] ?? null;
+        $learned = SteepStore::learned($steep, $all);
+        $plan = SteepStore::plan($steep, $all, null, $learned);
+        $today = new DateTimeImmutable(today()->toDateString());
+        $day = $wanted === null ? null : new DateTimeImmutable($wanted);
+
+        return new JsonResponse([
+            'plan' => [...SteepView::figures($plan), 'methods' => MethodTable::for($plan, $today, $day)],
+            'usual_ratio' => $plan->usualRatio(),
+            'herb_grams' => array_map(static fn (array $h): float => round((float) $h['grams'], 2), $steep->document['herbs']),
+            'oil_grams' => array_map(static fn (array $o): float => round((float) $o['grams'], 2), $steep->document['oils']),
+            'days_range' => $plan->method->daysRange(),
+            'timing' => Timing::of($plan, $today, $day),
+            'learned' => $learned === [] ? null : $learned[0],
+            'name' => $this->nameOf($plan->plant()->name, $plan->oil()->name),
+        ]);
     }
 
     #[Speaks('Steep', 'SteepDraft', 201, 'Start a steep')]
     public function store(Request $request): JsonResponse
     {
         $steep = $this->given($request);
-        $catalogue = $this->catalogue->get();
-        $plan = SteepStore::plan($steep, $catalogue);
-        $steep->name = $steep->name !== '' ? $steep->name : sprintf('%s in %s', $plan->plant->name, mb_strtolower($plan->oil->name));
+        $plan = SteepStore::plan($steep, $this->catalogue->get());
+        $steep->name = $steep->name !== '' ? $steep->name : $this->nameOf($plan->plant()->name, $plan->oil()->name);
         $steep->save();
 
         return new JsonResponse($this->view($steep->id), 201);
     }
 
-    #[Speaks('Steep', does: 'One steep with its plan, its shakes and what came of it')]
+    #[Speaks('Steep', does: 'One steep with its plan, its log and what came of it')]
     public function show(int $steep): JsonResponse
     {
         return new JsonResponse($this->view($steep));
@@ -57,9 +82,12 @@ final class SteepController
     public function shake(int $steep, Request $request): JsonResponse
     {
         $given = $request->validate(['date' => 'required|date_format:Y-m-d', 'done' => 'required|boolean']);
-        $row = Steep::query()->findOrFail($steep);
+        $row = $this->running($steep, 'date');
         $date = Carbon::parse($given['date']);
-        SteepStore::mayShake($row, SteepStore::plan($row, $this->catalogue->get()), $date);
+        $stop = SteepStore::plan($row, $this->catalogue->get())->stopShaking()->format('Y-m-d');
+        if ($date->lessThan($row->started_on) || $date->greaterThan(today()) || $date->greaterThan($stop)) {
+            throw new Refused('date', sprintf('A shake can be ticked from %s to today, and no later than %s, when it is left to settle.', $row->started_on->toDateString(), $stop));
+        }
         if ($given['done']) {
             SteepShake::query()->firstOrCreate(['steep_id' => $row->id, 'date' => $date->toDateString()]);
         } else {
@@ -76,44 +104,92 @@ final class SteepController
             'revision' => 'required|integer|min:1',
             'yield_grams' => 'required|numeric|gt:0',
             'loss_grams' => 'required|numeric|min:0',
+            'choice' => ['sometimes', Rule::enum(WaterChoice::class)],
+            'herb' => 'sometimes|in:kept,composted',
+            'note' => 'sometimes|nullable|string|max:500',
         ], ['yield_grams.gt' => 'Weigh what came out: more than 0 g.']);
         $catalogue = $this->catalogue->get();
         DB::transaction(function () use ($steep, $given, $catalogue): void {
-            $row = Steep::query()->findOrFail($steep);
-            if ($row->state !== 'running') {
-                throw new Refused('yield_grams', 'This steep has been strained already.', 409);
-            }
-            $plan = SteepStore::plan($row, $catalogue);
-            SteepStore::strain($row, $plan, (float) $given['yield_grams'], (float) $given['loss_grams'], today());
+            $row = $this->running($steep, 'yield_grams');
+            $plan = SteepStore::plan($row, $catalogue, today());
+            SteepStore::lot($row, $plan, (float) $given['yield_grams'], (float) $given['loss_grams'], WaterChoice::from($given['choice'] ?? 'kept'), today());
+            SteepEvent::query()->create([
+                'steep_id' => $row->id, 'kind' => 'note', 'on_date' => today(), 'data' => ['colour' => '', 'smell' => ''],
+                'note' => trim(sprintf('Strained. %s %s', ($given['herb'] ?? 'composted') === 'kept' ? 'The herb is kept for another draw.' : 'The herb is composted.', $given['note'] ?? '')),
+            ]);
             $row->revise((int) $given['revision'], ['state' => 'strained', 'strained_on' => today()->toDateString()], fn (Steep $s): array => $this->view($s->id));
         });
 
         return new JsonResponse($this->view($steep));
     }
 
-    /** A steep as the maker describes it, not yet kept. */
+    #[Speaks('Steep', 'SpoilAsk', does: 'Give a jar up: mould, a bad smell. Every oil drawn from it is withdrawn')]
+    public function spoil(int $steep, Request $request): JsonResponse
+    {
+        Steep::query()->findOrFail($steep);
+        $given = $request->validate(['revision' => 'required|integer|min:1', 'reason' => 'required|string|max:200'], ['reason.required' => 'Say what was found: mould, a sour smell, fizzing.']);
+        DB::transaction(function () use ($steep, $given): void {
+            $row = Steep::query()->findOrFail($steep);
+            $reason = sprintf('%s (%s).', rtrim($given['reason'], '. '), today()->format('j F Y'));
+            $row->revise((int) $given['revision'], ['state' => 'spoiled', 'reason' => $reason], fn (Steep $s): array => $this->view($s->id));
+            Lot::query()->where('steep_id', $row->id)->where('withdrawn', '')->update(['withdrawn' => $reason, 'withdrawn_on' => today()->toDateString()]);
+        });
+
+        return new JsonResponse($this->view($steep));
+    }
+
+    /** @throws Refused when there is nothing left to do in it */
+    private function running(int $id, string $field): Steep
+    {
+        $row = Steep::query()->with(['shakes', 'lots', 'events'])->findOrFail($id);
+        if ($row->state !== 'running') {
+            throw new Refused($field, $row->state === 'spoiled' ? 'This jar was given up.' : 'This steep has been strained already.', 409);
+        }
+
+        return $row;
+    }
+
+    private function nameOf(string $plant, string $oil): string
+    {
+        return sprintf('%s in %s', $plant, mb_strtolower($oil));
+    }
+
+    /** A steep as the maker describes it, its amounts in grams, not yet kept. */
     private function given(Request $request): Steep
     {
         $given = $request->validate([
             'name' => 'present|nullable|string|max:200',
-            'plant' => 'required|string|max:80',
-            'form' => 'required|string|max:20',
-            'plant_grams' => 'required|numeric|gt:0|max:100000',
-            'oil' => 'required|string|max:80',
-            'oil_grams' => 'required|numeric|gt:0|max:100000',
+            'herbs' => 'required|array|min:1|max:12',
+            'herbs.*.ingredient' => 'required|string|max:80',
+            'herbs.*.form' => 'required|string|max:20',
+            'herbs.*.preparation' => ['required', Rule::enum(Preparation::class)],
+            'herbs.*.amount' => 'required|string|max:120',
+            'herbs.*.draw' => 'required|integer|between:1,3',
+            'herbs.*.cost' => 'present|nullable|numeric|min:0|max:100000',
+            'oils' => 'required|array|min:1|max:12',
+            'oils.*.ingredient' => 'required|string|max:80',
+            'oils.*.amount' => 'required|string|max:120',
+            'oils.*.cost' => 'present|nullable|numeric|min:0|max:100000',
+            'water_grams' => 'required|numeric|min:0|max:10000',
             'method' => ['required', Rule::enum(SteepMethod::class)],
+            'celsius' => 'required|numeric|min:0|max:150',
+            'minutes' => 'required|numeric|min:0|max:1440',
+            'days' => 'required|integer|min:0|max:400',
             'jar_ml' => 'required|numeric|min:0|max:100000',
             'diameter_cm' => 'required|numeric|min:0|max:100',
+            'mouth_cm' => 'required|numeric|min:0|max:100',
             'shaken_daily' => 'required|boolean',
+            'pressed' => 'required|boolean',
             'started_on' => 'required|date_format:Y-m-d',
-        ], ['plant_grams.gt' => 'The plant needs a mass above 0 g.', 'oil_grams.gt' => 'The oil needs a mass above 0 g.']);
+        ], ['herbs.required' => 'A steep needs at least one plant.', 'oils.required' => 'A steep needs at least one oil.', 'herbs.*.amount.required' => 'How much of this plant?', 'oils.*.amount.required' => 'How much of this oil?']);
+        $document = SteepStore::resolved(array_diff_key($given, ['name' => 1, 'started_on' => 1]), $this->catalogue->get(), $this->studio->get()->kitchen(), new DateTimeImmutable($given['started_on']));
 
-        return new Steep([...$given, 'name' => $given['name'] ?? '']);
+        return new Steep(['name' => $given['name'] ?? '', 'started_on' => $given['started_on'], 'document' => $document]);
     }
 
     /** @return array<string, mixed> */
     private function view(int $id): array
     {
-        return SteepStore::view(Steep::query()->with(['shakes', 'lot'])->findOrFail($id), $this->catalogue->get());
+        return SteepView::page(Steep::query()->with(['shakes', 'lots', 'events', 'photos'])->findOrFail($id), $this->catalogue->get());
     }
 }

@@ -5,144 +5,159 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Pantry\Lot;
-use App\Support\Refused;
 use Crown\Catalogue\Catalogue;
-use Crown\Measure\Band;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
-use Crown\Steep\SteepAdvice;
+use Crown\Steep\Draw;
+use Crown\Steep\Herb;
+use Crown\Steep\Learned;
+use Crown\Steep\Pour;
+use Crown\Steep\Preparation;
+use Crown\Steep\Quantity;
+use Crown\Steep\Stay;
+use Crown\Steep\SteepError;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
+use Crown\Steep\Vessel;
+use Crown\Steep\WaterChoice;
+use Crown\Steep\Weighing;
 use DateTimeImmutable;
 use Illuminate\Support\Carbon;
 
 /** Turns rows into plans and back; all figures are the core's. */
 final class SteepStore
 {
-    private const DAYS_PER_MONTH = 30.44;
-
-    public static function plan(Steep $steep, Catalogue $catalogue): SteepPlan
+    /**
+     * The jar as it is by a day: its charge, and all that happened to it until then.
+     *
+     * @param  list<\Crown\Measure\Band>  $learned
+     */
+    public static function plan(Steep $steep, Catalogue $catalogue, ?Carbon $until = null, array $learned = []): SteepPlan
     {
+        $d = $steep->document;
+        $start = new DateTimeImmutable($steep->started_on->toDateString());
+        $herbs = array_map(static fn (array $h): Herb => new Herb($catalogue->get($h['ingredient']), $h['form'], (float) $h['grams'], $start, Preparation::from($h['preparation']), (int) $h['draw']), $d['herbs']);
+        $pours = array_map(static fn (array $o): Pour => new Pour($catalogue->get($o['ingredient']), (float) $o['grams'], $start), $d['oils']);
+        $stays = [new Stay(SteepMethod::from($d['method']), $start)];
+        $draws = $weighings = [];
+        foreach ($steep->exists ? $steep->events : [] as $event) {
+            if ($until !== null && $event->on_date->greaterThan($until)) {
+                continue;
+            }
+            $day = new DateTimeImmutable($event->on_date->toDateString());
+            match ($event->kind) {
+                'herb' => $herbs[] = new Herb($catalogue->get($event->text('ingredient')), $event->text('form'), $event->grams(), $day, Preparation::from($event->text('preparation'))),
+                'oil' => $pours[] = new Pour($catalogue->get($event->text('ingredient')), $event->grams(), $day),
+                'moved' => $stays[] = new Stay(SteepMethod::from($event->text('method')), $day),
+                'drawn' => $draws[] = new Draw($event->grams(), $day),
+                'bowl' => $weighings[] = new Weighing((float) $event->data['before'], (float) $event->data['after']),
+                default => null,
+            };
+        }
+        // What was strained stood as long as it truly stood.
+        $end = $until ?? $steep->strained_on;
+        $stood = $end === null ? (int) $d['days'] : max(1, (int) $steep->started_on->diffInDays($end, false));
+
         return new SteepPlan(
-            $catalogue->get($steep->plant),
-            $steep->form,
-            $steep->plant_grams,
-            $catalogue->get($steep->oil),
-            $steep->oil_grams,
-            SteepMethod::from($steep->method),
-            new DateTimeImmutable($steep->started_on->toDateString()),
-            $steep->shaken_daily,
-            $steep->pressed,
-            $steep->jar_ml,
-            $steep->diameter_cm,
+            $herbs, $pours, $stays, new Vessel((float) $d['jar_ml'], (float) $d['diameter_cm'], (float) $d['mouth_cm']), (bool) $d['shaken_daily'], (bool) $d['pressed'],
+            (float) $d['celsius'], (float) $d['minutes'], min(400, $stood), (float) $d['water_grams'], $draws, $weighings, $learned,
         );
     }
 
-    /** Records the yield: the steep is strained and its oil becomes a lot. */
-    public static function strain(Steep $steep, SteepPlan $plan, float $grams, float $loss, Carbon $on): Lot
+    /**
+     * A draft with its amounts turned into grams. An oil "to cover" is worked out from the jar.
+     *
+     * @param  array<string, mixed>  $draft as the request's rules have let it through
+     * @return array<string, mixed> the steep's document
+     *
+     * @throws SteepError
+     */
+    public static function resolved(array $draft, Catalogue $catalogue, Kitchen $kitchen, DateTimeImmutable $start): array
     {
-        $ingredient = (new SteepYield($plan, $grams, $loss))->ingredient('lot', $steep->name);
+        foreach ($draft['herbs'] as $i => $herb) {
+            $plant = self::find($catalogue, $herb['ingredient'], "herbs.$i.ingredient");
+            if ($plant->kind === IngredientKind::EssentialOil) {
+                throw SteepError::said("herbs.$i.ingredient", $plant->name.' is no plant to steep: put it into the finished oil, cool, by drops.');
+            }
+            if (! $plant->kind->isPlant()) {
+                throw SteepError::said("herbs.$i.ingredient", $plant->name.' is not a plant, so it cannot be steeped.');
+            }
+            $draft['herbs'][$i]['grams'] = Quantity::grams("herbs.$i.amount", $herb['amount'], $plant, $herb['form'], $kitchen);
+        }
+        $herbs = array_map(static fn (array $h): Herb => new Herb($catalogue->get($h['ingredient']), $h['form'], $h['grams'], $start, Preparation::from($h['preparation']), (int) $h['draw']), $draft['herbs']);
+        $vessel = new Vessel((float) $draft['jar_ml'], (float) $draft['diameter_cm'], (float) $draft['mouth_cm']);
+        $pours = $covers = [];
+        foreach ($draft['oils'] as $i => $oil) {
+            $found = self::find($catalogue, $oil['ingredient'], "oils.$i.ingredient");
+            if (mb_strtolower(trim($oil['amount'])) === Quantity::COVER) {
+                $covers[$i] = $found;
+
+                continue;
+            }
+            $draft['oils'][$i]['grams'] = Quantity::grams("oils.$i.amount", $oil['amount'], $found, '', $kitchen);
+            $pours[] = new Pour($found, $draft['oils'][$i]['grams'], $start);
+        }
+        foreach ($covers as $i => $found) {
+            if ($vessel->diameterCm <= 0.0) {
+                throw SteepError::said("oils.$i.amount", 'To say how much covers the herb, the jar\'s inner width must be known.');
+            }
+            // A drop stands for the oil itself, so that a jar can be asked what it lacks.
+            $grams = (new SteepPlan($herbs, [...$pours, new Pour($found, 0.001, $start)], [new Stay(SteepMethod::from($draft['method']), $start)], $vessel))->gramsToCover($found);
+            $draft['oils'][$i]['grams'] = max(1.0, round($grams));
+            $pours[] = new Pour($found, $draft['oils'][$i]['grams'], $start);
+        }
+
+        return $draft;
+    }
+
+    /**
+     * What past steeps of the same plant, form and strainer kept, if the studio has strained it twice.
+     *
+     * @return list<\Crown\Measure\Band>
+     */
+    public static function learned(Steep $steep, Catalogue $catalogue): array
+    {
+        $herb = $steep->document['herbs'][0];
+        $kept = [];
+        $past = Steep::query()->with(['events', 'lots'])->where('state', 'strained')->whereKeyNot($steep->id ?? 0)
+            ->where('document', 'like', '%"ingredient":"'.$herb['ingredient'].'"%')->orderByDesc('strained_on')->limit(20)->get();
+        foreach ($past as $other) {
+            $d = $other->document;
+            $same = count($d['herbs']) === 1 && $d['herbs'][0]['ingredient'] === $herb['ingredient'] && $d['herbs'][0]['form'] === $herb['form'] && $d['pressed'] === $steep->document['pressed'] && $d['herbs'][0]['draw'] === 1;
+            $lot = $other->lots->firstWhere('event_id', null);
+            if ($same && $lot !== null) {
+                $kept[] = $lot->yield(self::plan($other, $catalogue))->keptPerGram();
+            }
+        }
+
+        return count($steep->document['herbs']) === 1 ? Learned::retention($kept) : [];
+    }
+
+    /** The oil that came out becomes a lot: all of it when it is strained, a part of it when some was drawn. */
+    public static function lot(Steep $steep, SteepPlan $plan, float $grams, float $loss, WaterChoice $choice, Carbon $on, ?SteepEvent $event = null): Lot
+    {
+        $ingredient = (new SteepYield($plan, $grams, $loss, $choice))->ingredient('lot', $steep->name);
         $months = $ingredient->facts->has(Property::LifeMonths) ? $ingredient->facts->get(Property::LifeMonths)->band->low : 3.0;
         // Traces of water cap the life of the oil itself at three months.
         $months = $ingredient->waterShare > 0.0 ? min($months, 3.0) : $months;
 
         return Lot::query()->create([
             'steep_id' => $steep->id,
-            'name' => $steep->name,
+            'event_id' => $event?->id,
+            'name' => $event === null ? $steep->name : sprintf('%s, drawn %s', $steep->name, $on->format('j M')),
             'grams' => $grams,
             'loss_grams' => $loss,
+            'choice' => $choice->value,
             'made_on' => $on,
-            'best_before' => $on->copy()->addDays((int) floor($months * self::DAYS_PER_MONTH)),
+            'best_before' => $on->copy()->addDays((int) floor($months * SteepYield::DAYS_PER_MONTH)),
         ]);
     }
 
-    /** @return array<string, mixed> */
-    public static function view(Steep $steep, Catalogue $catalogue): array
+    private static function find(Catalogue $catalogue, string $id, string $field): Ingredient
     {
-        $plan = self::plan($steep, $catalogue);
-        $today = today();
-        $days = $plan->method->days();
-        $day = (int) min($days, max(0, $steep->started_on->diffInDays($steep->strained_on ?? $today, false)));
-        $due = $steep->state === 'running' && $today->greaterThanOrEqualTo($plan->strainDay()->format('Y-m-d'));
-
-        return [
-            'id' => $steep->id,
-            'revision' => $steep->revision,
-            'name' => $steep->name,
-            'plant' => $plan->plant->name,
-            'plant_id' => $steep->plant,
-            'oil' => $plan->oil->name,
-            'oil_id' => $steep->oil,
-            'form' => $steep->form,
-            'plant_grams' => $steep->plant_grams,
-            'oil_grams' => $steep->oil_grams,
-            'method' => $steep->method,
-            'method_label' => $plan->method->label(),
-            'jar_ml' => $steep->jar_ml,
-            'diameter_cm' => $steep->diameter_cm,
-            'shaken_daily' => $steep->shaken_daily,
-            'state' => $due ? 'due' : $steep->state,
-            'plan' => self::figures($plan),
-            'usual_ratio' => $plan->usualRatio(),
-            'shakes' => self::shakes($steep, $plan, $today),
-            'day' => $day,
-            'days' => $days,
-            'lot' => $steep->lot?->view($plan),
-        ];
-    }
-
-    /** @return array<string, mixed> as $defs/SteepPlan */
-    public static function figures(SteepPlan $plan): array
-    {
-        return [
-            'oil_grams' => Band::exact($plan->oilGrams),
-            'ratio' => round($plan->ratio(), 3),
-            'oil_above_plant_cm' => $plan->oilAbovePlantCm(),
-            'headspace_cm' => $plan->headspaceCm(),
-            'extraction_percent' => $plan->extractionPercent(),
-            'yield_grams' => $plan->yieldGrams(),
-            'water_in_grams' => $plan->waterInGrams(),
-            'age_spent_days' => $plan->ageSpentDays(),
-            'dates' => [
-                'start' => $plan->start->format('Y-m-d'),
-                'stop_shaking' => $plan->stopShaking()->format('Y-m-d'),
-                'strain' => $plan->strainDay()->format('Y-m-d'),
-                'ready' => $plan->readyDay()->format('Y-m-d'),
-            ],
-            'straining' => $plan->straining(),
-            'findings' => SteepAdvice::on($plan),
-        ];
-    }
-
-    /** A shake on a day on which there is one to do, or none. */
-    public static function mayShake(Steep $steep, SteepPlan $plan, Carbon $date): void
-    {
-        if ($steep->state !== 'running') {
-            throw new Refused('date', 'This steep has been strained; there is nothing left to shake.', 409);
-        }
-        if ($date->lessThan($steep->started_on) || $date->greaterThan(today()) || $date->greaterThan($plan->stopShaking()->format('Y-m-d'))) {
-            throw new Refused('date', sprintf('A shake can be ticked from %s to today, and no later than %s, when it is left to settle.', $steep->started_on->toDateString(), $plan->stopShaking()->format('Y-m-d')));
-        }
-    }
-
-    /**
-     * The last fortnight of shakes, done or not, up to the day on which it is left to settle.
-     *
-     * @return list<array{date: string, done: bool}>
-     */
-    private static function shakes(Steep $steep, SteepPlan $plan, Carbon $today): array
-    {
-        if (! $steep->shaken_daily || $plan->method->isHeated()) {
-            return [];
-        }
-        $done = $steep->shakes->map(static fn (SteepShake $s): string => $s->date->toDateString())->flip();
-        $last = min($today->toDateString(), $plan->stopShaking()->modify('-1 day')->format('Y-m-d'));
-        $from = max($steep->started_on->toDateString(), Carbon::parse($last)->subDays(13)->toDateString());
-        $days = [];
-        for ($date = Carbon::parse($from); $date->toDateString() <= $last; $date->addDay()) {
-            $days[] = ['date' => $date->toDateString(), 'done' => $done->has($date->toDateString())];
-        }
-
-        return $days;
+        return $catalogue->has($id) ? $catalogue->get($id) : throw SteepError::said($field, 'Choose an ingredient of the catalogue.');
     }
 }

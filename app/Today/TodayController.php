@@ -9,8 +9,8 @@ use App\Make\Batch;
 use App\Rhythm\Routine;
 use App\Rhythm\RoutineDay;
 use App\Steep\Steep;
-use App\Steep\SteepShake;
 use App\Steep\SteepStore;
+use App\Steep\SteepView;
 use App\Support\Speaks;
 use Crown\Rhythm\Act;
 use Illuminate\Http\JsonResponse;
@@ -39,32 +39,35 @@ final class TodayController
     {
         $items = $shelf = [];
         $all = $catalogue->get();
-        foreach (Steep::query()->with('shakes')->where('state', 'running')->orderBy('started_on')->limit(200)->get() as $steep) {
+        $running = Steep::query()->with(['shakes', 'lots', 'events'])->where('state', 'running')->orderBy('started_on')->limit(200)->get();
+        $ready = Steep::query()->with(['shakes', 'lots', 'events'])->where('state', 'strained')->where('strained_on', '>=', $today->copy()->subDays(30)->toDateString())
+            ->whereDoesntHave('events', static fn ($q) => $q->where('kind', 'ready'))->orderBy('strained_on')->limit(50)->get();
+        foreach ([...$running, ...$ready] as $steep) {
             $plan = SteepStore::plan($steep, $all);
             $place = '/steeps/'.$steep->id;
-            $strain = $plan->strainDay()->format('Y-m-d');
-            $stop = $plan->stopShaking()->format('Y-m-d');
-            if ($today->toDateString() >= $strain) {
-                $items[] = self::item('strain', $steep->id, $strain, $strain < $today->toDateString(), sprintf('Strain %s.', $steep->name), $place);
-            } elseif ($today->toDateString() === $stop && ! $plan->method->isHeated()) {
-                $items[] = self::item('stop-shaking', $steep->id, $stop, false, sprintf('Leave %s to settle from today: no more shaking.', $steep->name), $place);
-            } elseif ($steep->shaken_daily && $today->toDateString() < $stop && ! $steep->shakes->contains(static fn (SteepShake $s): bool => $s->date->isSameDay($today))) {
-                $items[] = self::item('shake', $steep->id, $today->toDateString(), false, sprintf('Shake %s.', $steep->name), $place, [
-                    'url' => '/api/steeps/'.$steep->id.'/shakes',
-                    'body' => ['date' => $today->toDateString(), 'done' => true],
-                ]);
+            $next = SteepView::next($steep, $plan, $today);
+            $event = ['kind' => $next['kind'] === 'ready' ? 'ready' : 'settling', 'on' => $today->toDateString(), 'note' => ''];
+            $tick = match ($next['kind']) {
+                'shake' => ['method' => 'PUT', 'url' => '/api/steeps/'.$steep->id.'/shakes', 'body' => ['date' => $today->toDateString(), 'done' => true]],
+                'stop-shaking', 'ready' => ['method' => 'POST', 'url' => '/api/steeps/'.$steep->id.'/events', 'body' => $event],
+                default => null,
+            };
+            if (in_array($next['kind'], ['shake', 'stop-shaking', 'strain', 'ready'], true) && $next['on'] <= $today->toDateString()) {
+                $items[] = self::item($next['kind'], $steep->id, $next['on'], $next['overdue'], sprintf('%s: %s', $steep->name, lcfirst($next['words'])), $next['kind'] === 'strain' ? $place.'/strain' : $place, $tick);
             }
-            $day = max(0, (int) $steep->started_on->diffInDays($today, false));
-            $shelf[] = [
-                'name' => $steep->name,
-                'place' => $place,
-                'kind' => 'steep',
-                'from' => $steep->started_on->toDateString(),
-                'to' => $strain,
-                'fill' => min(1.0, $day / max(1, $plan->method->days())),
-                'words' => sprintf('day %d of %d', min($day, $plan->method->days()), $plan->method->days()),
-                'matter' => 'plant',
-            ];
+            if ($steep->state === 'running') {
+                $day = max(0, (int) $steep->started_on->diffInDays($today, false));
+                $shelf[] = [
+                    'name' => $steep->name,
+                    'place' => $place,
+                    'kind' => 'steep',
+                    'from' => $steep->started_on->toDateString(),
+                    'to' => $plan->strainDay()->format('Y-m-d'),
+                    'fill' => min(1.0, $day / max(1, $plan->standsDays())),
+                    'words' => sprintf('day %d of %d', min($day, $plan->standsDays()), $plan->standsDays()),
+                    'matter' => 'plant',
+                ];
+            }
         }
 
         return [$items, $shelf];
@@ -92,7 +95,7 @@ final class TodayController
             }
             $words = sprintf('%s: %s', $day->routine->head->name, lcfirst($day->kind()->words($day->routine->batch->title)));
             $items[] = self::item($day->act, $day->id, $day->date->toDateString(), $day->date->isBefore($today), $words, '/rhythm/'.$day->routine_id,
-                $day->kind() === Act::PatchReading ? null : ['url' => '/api/routine-days/'.$day->id, 'body' => ['state' => 'done']]);
+                $day->kind() === Act::PatchReading ? null : ['method' => 'PUT', 'url' => '/api/routine-days/'.$day->id, 'body' => ['state' => 'done']]);
         }
         foreach (Routine::query()->with(['head', Routine::BATCH_IN_SHORT])->where('state', 'running')->orderBy('id')->limit(50)->get() as $routine) {
             $empty = $routine->plan()->emptyOn()->format('Y-m-d');

@@ -79,7 +79,7 @@ final readonly class Ingredient
             $this->id, $this->name, $this->inci, $this->kind, $this->synonyms, $facts, $this->fattyAcids, $this->solidFat, $this->solubility,
             $this->preservation, $this->pregnancy, $this->allergens, $this->vegan, $this->drying, $this->emulsifies, $forms, $this->constituents,
             $this->dermalReason, $this->evidence, $this->cautions, $this->storage, $this->sources, $this->waterShare, $this->onHair,
-            $this->precautions, new Provenance($this->provenance->origin, [...$this->provenance->corrections, ...array_values($corrections)]),
+            $this->precautions, new Provenance($this->provenance->origin, [...$this->provenance->corrections, ...array_values($corrections)], $this->provenance->withdrawn, $this->provenance->parents),
         );
     }
 

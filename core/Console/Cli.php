@@ -37,10 +37,13 @@ use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
 use Crown\Measure\Property;
+use Crown\Steep\MethodTable;
+use Crown\Steep\Signs;
 use Crown\Steep\SteepAdvice;
 use Crown\Steep\SteepError;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
+use Crown\Steep\Straining;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -169,14 +172,14 @@ final readonly class Cli
         $density = $oil->facts->best(Property::Density20, 0.92);
         $method = SteepMethod::tryFrom($arguments->text('method', 'cold-dark')) ?? throw UsageError::option('method', implode(', ', array_column(SteepMethod::cases(), 'value')));
         $start = $arguments->text('wanted', '') !== '' ? $arguments->date('wanted', $this->today) : $arguments->date('start', $this->today);
-        $plan = static fn (DateTimeImmutable $from): SteepPlan => new SteepPlan(
+        $steep = SteepPlan::of(
             $plant,
             $arguments->text('form', $plant->usualForm()),
             $arguments->number('grams', 0.0),
             $oil,
             $arguments->number('oil-ml', 0.0) * $density,
             $method,
-            $from,
+            $start,
             $arguments->text('shaken', 'daily') !== 'never',
             $arguments->flag('pressed'),
             $arguments->number('jar-ml', 0.0),
@@ -184,16 +187,14 @@ final readonly class Cli
             $arguments->number('celsius', 0.0),
             $arguments->number('minutes', 0.0),
         );
-        $steep = $plan($start);
         if ($arguments->text('wanted', '') !== '') {
-            // Backwards from the day it is wanted: calendar days, not hours.
-            $steep = $plan($start->modify(sprintf('-%d days', (int) $start->diff($steep->readyDay())->format('%a'))));
+            $steep = $steep->readyOn($start);
         }
         $advice = SteepAdvice::on($steep);
         $stop = array_filter($advice, static fn (SteepAdvice $a): bool => $a->severity === Severity::Stop) !== [];
 
         return $this->done($arguments, [
-            'oil_grams' => Band::exact($steep->oilGrams),
+            'oil_grams' => Band::exact($steep->oilGrams()),
             'ratio' => round($steep->ratio(), 3),
             'oil_above_plant_cm' => $steep->oilAbovePlantCm(),
             'headspace_cm' => $steep->headspaceCm(),
@@ -207,9 +208,11 @@ final readonly class Cli
                 'strain' => $steep->strainDay()->format('Y-m-d'),
                 'ready' => $steep->readyDay()->format('Y-m-d'),
             ],
-            'straining' => $steep->straining(),
+            'straining' => Straining::inShort($steep),
+            'signs' => Signs::of($steep),
+            'methods' => MethodTable::for($steep, new DateTimeImmutable($this->today), null),
             'findings' => $advice,
-        ], sprintf("Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n", $steep->start->format('Y-m-d'), $steep->strainDay()->format('Y-m-d'), $steep->readyDay()->format('Y-m-d'), $steep->yieldGrams()->best, $steep->straining()), $stop ? 1 : 0);
+        ], sprintf("Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n", $steep->start->format('Y-m-d'), $steep->strainDay()->format('Y-m-d'), $steep->readyDay()->format('Y-m-d'), $steep->yieldGrams()->best, Straining::inShort($steep)), $stop ? 1 : 0);
     }
 
     private function formula(string $text, Kitchen $kitchen): Formula

@@ -19,6 +19,12 @@ final class SteepError extends DomainException
         return new self($field, sprintf('%s is not allowed as it is. Allowed: %s.', $field, $allowed));
     }
 
+    /** What another room said, for one field. */
+    public static function said(string $field, string $message): self
+    {
+        return new self($field, $message);
+    }
+
     public static function notAPlant(string $name): self
     {
         return new self('plant', sprintf('%s is not a plant, so it cannot be steeped.', $name));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-/** The ways of drawing a plant into oil. Method page: docs/methods/steeps.md. */
+/** The schools of drawing a plant into oil. Method page: docs/methods/steeps.md. */
 enum SteepMethod: string
 {
     case ColdDark = 'cold-dark';
@@ -12,29 +12,52 @@ enum SteepMethod: string
     case WaterBath = 'water-bath';
     case HotJar = 'hot-jar';
     case DirectHeat = 'direct-heat';
+    case BlendHeat = 'blend-heat';
+    /** Cold and dark, the herb left in, oil taken as it is needed. */
+    case LeaveIn = 'leave-in';
 
-    /** Days it stands by default: 28 cold and dark (14 to 56), 35 on the sill, one for the heated ways. */
+    /** Days it stands by default: 28 cold and dark (14 to 56), 35 on the sill, 56 left in, one for the heated ways. */
     public function days(): int
     {
         return match ($this) {
             self::ColdDark => 28,
             self::SunnySill => 35,
+            self::LeaveIn => 56,
             default => 1,
+        };
+    }
+
+    /** @return array{int, int} the fewest and the most days that make sense */
+    public function daysRange(): array
+    {
+        return match ($this) {
+            self::ColdDark => [14, 56],
+            self::SunnySill => [28, 42],
+            self::LeaveIn => [28, 180],
+            default => [1, 1],
         };
     }
 
     public function isHeated(): bool
     {
-        return $this !== self::ColdDark && $this !== self::SunnySill;
+        return match ($this) {
+            self::WaterBath, self::HotJar, self::DirectHeat, self::BlendHeat => true,
+            default => false,
+        };
     }
 
-    /** Temperature it is held at, °C. */
+    public function isInSun(): bool
+    {
+        return $this === self::SunnySill;
+    }
+
+    /** Temperature it is held at, °C. The closed jar cools as it stands: 60 stands for the hour. */
     public function celsius(): float
     {
         return match ($this) {
-            self::ColdDark => 20.0,
+            self::ColdDark, self::LeaveIn => 20.0,
             self::SunnySill => 25.0,
-            self::WaterBath => 70.0,
+            self::WaterBath, self::BlendHeat => 70.0,
             self::HotJar => 60.0,
             self::DirectHeat => 90.0,
         };
@@ -44,8 +67,8 @@ enum SteepMethod: string
     public function minutes(): float
     {
         return match ($this) {
-            self::WaterBath => 60.0,
-            self::HotJar => 60.0,
+            self::WaterBath, self::HotJar => 60.0,
+            self::BlendHeat => 45.0,
             self::DirectHeat => 10.0,
             default => 0.0,
         };
@@ -59,6 +82,34 @@ enum SteepMethod: string
             self::WaterBath => 'Water bath',
             self::HotJar => 'Closed jar in hot water',
             self::DirectHeat => 'Gentle direct heat',
+            self::BlendHeat => 'Blend, then heat',
+            self::LeaveIn => 'Leave the herb in',
+        };
+    }
+
+    /** How much hands and eyes it asks for. */
+    public function watching(): string
+    {
+        return match ($this) {
+            self::ColdDark => 'a shake a day',
+            self::SunnySill => 'a shake a day, and a look at the lid for mist',
+            self::LeaveIn => 'a shake now and then; the herb must stay under the oil',
+            self::WaterBath => 'stay beside it for the hour',
+            self::HotJar => 'pour once, and leave it',
+            self::DirectHeat => 'stir without a pause',
+            self::BlendHeat => 'blend, then stay beside it',
+        };
+    }
+
+    /** 1 least to 5 most: what can go wrong for hands and oil. */
+    public function risk(): int
+    {
+        return match ($this) {
+            self::ColdDark => 1,
+            self::SunnySill, self::LeaveIn => 2,
+            self::HotJar, self::WaterBath => 3,
+            self::BlendHeat => 4,
+            self::DirectHeat => 5,
         };
     }
 }

@@ -5,35 +5,49 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Catalogue\Advice;
+use Crown\Catalogue\Condition;
+use Crown\Catalogue\Evidence;
+use Crown\Catalogue\FattyAcids;
+use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\OnHair;
+use Crown\Catalogue\Origin;
+use Crown\Catalogue\Precautions;
 use Crown\Catalogue\Preservation;
 use Crown\Catalogue\PreservationKind;
+use Crown\Catalogue\Provenance;
 use Crown\Catalogue\SolidFat;
 use Crown\Catalogue\Solubility;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
+use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 
-/** What came out of a steep: an oil that carries its water, its age and its plant's constituents. */
+/** What came out of a steep: an oil that carries its water, its age, its parents and its plants' constituents. */
 final readonly class SteepYield
 {
-    /** Under this share of the oil what is left counts as dry. */
-    private const DRY = 0.001;
+    public const DAYS_PER_MONTH = 30.44;
 
-    private const DAYS_PER_MONTH = 30.44;
+    /** Facts of a blend of oils that are the mean of its parts, by mass. */
+    private const MEANS = [Property::Density20, Property::Density60, Property::Weight];
 
     /**
      * @param  float  $grams of oil that were had, measured
-     * @param  float  $lossGrams the bowl before heating less the bowl after: water driven off; 0 when it was not weighed
+     * @param  float  $lossGrams more water driven off than the plan's own weighings say; 0 when there is none
+     * @param  string  $withdrawn why it must not be used any more; "" while it may
+     *
+     * @throws SteepError
      */
     public function __construct(
         private SteepPlan $plan,
         private float $grams,
         private float $lossGrams = 0.0,
+        private WaterChoice $choice = WaterChoice::Kept,
+        private string $withdrawn = '',
     ) {
-        if ($grams <= 0.0 || $grams > $plan->oilGrams * 1.5) {
-            throw SteepError::field('yield_grams', sprintf('more than 0 and at most %g g, half again the oil that went in', $plan->oilGrams * 1.5));
+        if ($grams <= 0.0 || $grams > $plan->oilGrams() * 1.5) {
+            throw SteepError::field('yield_grams', sprintf('more than 0 and at most %g g, half again the oil that went in', $plan->oilGrams() * 1.5));
         }
         if ($lossGrams < 0.0) {
             throw SteepError::field('loss_grams', 'zero or more');
@@ -43,18 +57,23 @@ final readonly class SteepYield
     /** Grams of water still counted: brought in less driven off, worst case kept in the band. */
     public function waterLeftGrams(): Band
     {
-        return $this->plan->waterInGrams()->minus(Band::exact($this->lossGrams))->atLeast(0.0);
+        return $this->plan->waterLeftGrams()->minus(Band::exact($this->lossGrams))->atLeast(0.0);
     }
 
     /**
      * Share of the oil that is water, 0 to 1. Without the weighing all the water brought in still counts; with it, what is
-     * left must be under 0.1 % of the oil to count as dry.
+     * left must be under 0.1 % of the oil to count as dry. Free water that was drawn or frozen off leaves traces: it was not
+     * shown dry.
      */
     public function waterShare(): float
     {
         $share = $this->waterLeftGrams()->best / $this->grams;
 
-        return $share < self::DRY ? 0.0 : min(0.9, $share);
+        return match (true) {
+            $share < SteepPlan::DRY => 0.0,
+            $this->choice !== WaterChoice::Kept => SteepPlan::DRY,
+            default => min(0.9, $share),
+        };
     }
 
     public function isDry(): bool
@@ -62,59 +81,194 @@ final readonly class SteepYield
         return $this->waterShare() === 0.0;
     }
 
+    /** What was had against what was foretold, per cent of the oil that could come. */
+    public function recovered(): float
+    {
+        return 100 * $this->grams / max(1e-9, $this->plan->oilLeftGrams());
+    }
+
+    /** Grams of oil that stayed per gram of plant: what the studio learns from. */
+    public function keptPerGram(): float
+    {
+        return max(0.0, $this->plan->oilLeftGrams() - $this->grams) / $this->plan->plantGrams();
+    }
+
     /** The oil as an ingredient that any formula can use. */
     public function ingredient(string $id, string $name): Ingredient
     {
-        $oil = $this->plan->oil;
-        $plant = $this->plan->plant;
+        $pours = $this->plan->pours;
+        $oil = $this->plan->oil();
+        $plants = array_map(static fn (Herb $h): Ingredient => $h->plant, $this->plan->herbs);
+        $oils = array_map(static fn (Pour $p): Ingredient => $p->oil, $pours);
+        $all = [...$oils, ...$plants];
         $facts = $oil->facts;
-        if ($facts->has(Property::LifeMonths)) {
-            $spent = $this->plan->ageSpentDays()->scaled(1 / self::DAYS_PER_MONTH);
-            $left = $facts->get(Property::LifeMonths)->band->minus($spent)->atLeast(0.25);
-            $facts = $facts->with(Property::LifeMonths, new Fact($left, Fact::ESTIMATE));
+        foreach (self::MEANS as $property) {
+            $facts = $this->mean($facts, $property);
+        }
+        if ($oil->facts->has(Property::LifeMonths)) {
+            $facts = $facts->with(Property::LifeMonths, new Fact($this->plan->lifeLeftMonths(), Fact::ESTIMATE));
+        }
+        $advice = array_map(static fn (Ingredient $i): Advice => $i->pregnancy, $all);
+        $reasons = array_filter(array_map(static fn (Ingredient $i): string => $i->precautions->pregnancyReason, $all));
+        $withdrawn = $this->withdrawn;
+        foreach ($all as $parent) {
+            if ($withdrawn === '' && $parent->provenance->withdrawn !== '') {
+                $withdrawn = sprintf('Made from %s. %s', $parent->name, $parent->provenance->withdrawn);
+            }
         }
 
         return new Ingredient(
             $id,
             $name,
-            $oil->inci.', '.$plant->inci,
+            implode(', ', array_unique(array_map(static fn (Ingredient $i): string => $i->inci, $all))),
             IngredientKind::ReadySteep,
             [],
             $facts,
-            $oil->fattyAcids,
-            SolidFat::liquid(),
+            $this->acids(),
+            $this->solidFat(),
             Solubility::Oil,
             new Preservation(PreservationKind::None, Solubility::Water),
-            $plant->pregnancy === Advice::Ok ? $oil->pregnancy : $plant->pregnancy,
-            array_values(array_unique([...$oil->allergens, ...$plant->allergens])),
-            $oil->vegan && $plant->vegan,
-            $oil->drying,
+            in_array(Advice::Avoid, $advice, true) ? Advice::Avoid : (in_array(Advice::Caution, $advice, true) ? Advice::Caution : Advice::Ok),
+            self::gathered($all, static fn (Ingredient $i): array => $i->allergens),
+            array_filter($all, static fn (Ingredient $i): bool => ! $i->vegan) === [],
+            array_filter($oils, static fn (Ingredient $i): bool => $i->drying) !== [],
             false,
             [],
-            $this->constituents($plant),
+            $this->constituents(),
             '',
-            $plant->evidence,
-            [...$oil->cautions, ...$plant->cautions],
+            $this->evidence($plants),
+            self::gathered($all, static fn (Ingredient $i): array => $i->cautions),
             $oil->storage,
             [],
             $this->waterShare(),
+            new OnHair($oil->onHair->action === HairAction::None ? HairAction::Sealing : $oil->onHair->action, $oil->onHair->source, $oil->onHair->feel),
+            new Precautions(implode(' ', array_unique($reasons)), '', $this->conditions($all)),
+            new Provenance(Origin::Steeped, [], $withdrawn, array_map(static fn (Ingredient $i): string => $i->id, $all)),
         );
     }
 
     /**
-     * Per cent of each restricted constituent in the oil: what the plant holds, as far as it was drawn, worst case all of it.
+     * @param  list<Ingredient>  $all
+     * @param  callable(Ingredient): list<string>  $of
+     * @return list<string> each once
+     */
+    private static function gathered(array $all, callable $of): array
+    {
+        $found = [];
+        foreach ($all as $ingredient) {
+            foreach ($of($ingredient) as $word) {
+                $found[$word] = $word;
+            }
+        }
+
+        return array_values($found);
+    }
+
+    private function mean(FactSheet $facts, Property $property): FactSheet
+    {
+        $low = $best = $high = 0.0;
+        foreach ($this->plan->pours as $pour) {
+            if (! $pour->oil->facts->has($property)) {
+                return $facts;
+            }
+            $band = $pour->oil->facts->get($property)->band;
+            $share = $pour->grams / $this->plan->oilGrams();
+            [$low, $best, $high] = [$low + $share * $band->low, $best + $share * $band->best, $high + $share * $band->high];
+        }
+
+        return count($this->plan->pours) === 1 ? $facts : $facts->with($property, new Fact(Band::of($low, $best, max($best, $high)), Fact::ESTIMATE));
+    }
+
+    private function acids(): FattyAcids
+    {
+        if (count($this->plan->pours) === 1) {
+            return $this->plan->oil()->fattyAcids;
+        }
+        $percent = [];
+        foreach ($this->plan->pours as $pour) {
+            if (! $pour->oil->fattyAcids->known()) {
+                return new FattyAcids([], '');
+            }
+            foreach ($pour->oil->fattyAcids->percent as $acid => $share) {
+                $percent[$acid] = ($percent[$acid] ?? 0.0) + $share * $pour->grams / $this->plan->oilGrams();
+            }
+        }
+
+        return new FattyAcids($percent, Fact::ESTIMATE);
+    }
+
+    /** An oil that sets in the cold still does so with a herb in it. */
+    private function solidFat(): SolidFat
+    {
+        $percent = array_fill_keys(SolidFat::TEMPERATURES, 0.0);
+        foreach ($this->plan->pours as $pour) {
+            foreach (SolidFat::TEMPERATURES as $celsius) {
+                $percent[$celsius] += $pour->oil->solidFat->at((float) $celsius) * $pour->oil->solidFat->structure * $pour->grams / $this->plan->oilGrams();
+            }
+        }
+
+        return new SolidFat($percent, 1.0, Fact::ESTIMATE);
+    }
+
+    /**
+     * Per cent of each restricted constituent in the oil: what the plants hold, as far as it was drawn, worst case all of it;
+     * and what an oil that was itself steeped brings along.
      *
      * @return array<string, Fact>
      */
-    private function constituents(Ingredient $plant): array
+    private function constituents(): array
     {
         $drawn = $this->plan->extractionPercent()->scaled(0.01);
-        $facts = [];
-        foreach ($plant->constituents as $name => $fact) {
-            $inPlant = $fact->band->scaled($this->plan->plantGrams / $this->plan->oilGrams);
-            $facts[$name] = new Fact($inPlant->times(Band::of($drawn->low, $drawn->best, 1.0)), Fact::ESTIMATE);
+        $bands = [];
+        $add = static function (string $name, Band $band) use (&$bands): void {
+            $bands[$name] = ($bands[$name] ?? Band::exact(0.0))->plus($band);
+        };
+        foreach ($this->plan->herbs as $herb) {
+            foreach ($herb->plant->constituents as $name => $fact) {
+                $add($name, $fact->band->scaled($herb->grams * $herb->reach() / $this->plan->oilGrams())->times(Band::of(min(1.0, $drawn->low), min(1.0, $drawn->best), 1.0)));
+            }
+        }
+        foreach ($this->plan->pours as $pour) {
+            foreach ($pour->oil->constituents as $name => $fact) {
+                $add($name, $fact->band->scaled($pour->grams / $this->plan->oilGrams()));
+            }
         }
 
-        return $facts;
+        return array_map(static fn (Band $b): Fact => new Fact($b, Fact::ESTIMATE), $bands);
+    }
+
+    /**
+     * What the plants and the oils are known for, each need once, the better known first.
+     *
+     * @param  list<Ingredient>  $plants
+     * @return list<Evidence>
+     */
+    private function evidence(array $plants): array
+    {
+        $best = [];
+        foreach ([...$plants, ...array_map(static fn (Pour $p): Ingredient => $p->oil, $this->plan->pours)] as $ingredient) {
+            foreach ($ingredient->evidence as $evidence) {
+                $known = $best[$evidence->need->value] ?? $evidence;
+                $best[$evidence->need->value] = $evidence->worth() > $known->worth() ? $evidence : $known;
+            }
+        }
+
+        return array_values($best);
+    }
+
+    /**
+     * @param  list<Ingredient>  $all
+     * @return list<Condition>
+     */
+    private function conditions(array $all): array
+    {
+        $found = [];
+        foreach ($all as $ingredient) {
+            foreach ($ingredient->precautions->askFirst as $condition) {
+                $found[$condition->value] = $condition;
+            }
+        }
+
+        return array_values($found);
     }
 }

@@ -9,6 +9,7 @@ use App\Studio\User;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -103,10 +104,44 @@ abstract class StudioTestCase extends TestCase
         return $this->got('Head', 'POST', 'heads', ['name' => $name, 'strand' => 'coarse', 'porosity' => 'high', 'scalp' => 'dry', 'age_band' => $age, 'pregnant' => false, 'allergies' => ['sesame'], 'dislikes' => [['what' => 'coconut', 'season' => 'cold']], 'wants' => ['sealing']]);
     }
 
+    /**
+     * @param  array<string, mixed>  $over
+     * @return array<string, mixed> a steep as it would be asked for
+     */
+    protected static function steepDraft(string $plant = 'rosemary', string $form = 'dried', string $start = '', string $method = 'cold-dark', array $over = []): array
+    {
+        return [
+            'name' => '',
+            'herbs' => [['ingredient' => $plant, 'form' => $form, 'preparation' => $form === 'fresh' ? 'chopped' : 'none', 'amount' => '40 g', 'draw' => 1, 'cost' => null]],
+            'oils' => [['ingredient' => 'olive-oil', 'amount' => '360 g', 'cost' => null]],
+            'water_grams' => 0, 'method' => $method, 'celsius' => 0, 'minutes' => 0, 'days' => 0, 'jar_ml' => 700, 'diameter_cm' => 9, 'mouth_cm' => 0,
+            'shaken_daily' => true, 'pressed' => false, 'started_on' => $start === '' ? today()->toDateString() : $start, ...$over,
+        ];
+    }
+
     /** @return array<string, mixed> */
     protected function steep(string $plant = 'rosemary', string $form = 'dried', string $start = '', string $method = 'cold-dark'): array
     {
-        return $this->got('Steep', 'POST', 'steeps', ['name' => '', 'plant' => $plant, 'form' => $form, 'plant_grams' => 40, 'oil' => 'olive-oil', 'oil_grams' => 360, 'method' => $method, 'jar_ml' => 700, 'diameter_cm' => 9, 'shaken_daily' => true, 'started_on' => $start === '' ? today()->toDateString() : $start]);
+        return $this->got('Steep', 'POST', 'steeps', self::steepDraft($plant, $form, $start, $method));
+    }
+
+    /** A small PNG. */
+    protected static function picture(int $width = 40, int $height = 30): string
+    {
+        $image = imagecreatetruecolor($width, $height);
+        ob_start();
+        imagepng($image);
+
+        return (string) ob_get_clean();
+    }
+
+    protected function asPicture(int $steep, string $bytes, ?User $as = null): TestResponse
+    {
+        $this->app?->forgetScopedInstances();
+        $this->flushSession();
+        $person = User::query()->with('studio')->findOrFail(($as ?? $this->amara)->id);
+
+        return $this->actingAs($person, 'web')->withHeaders(['Referer' => url('/')])->post('/api/steeps/'.$steep.'/photos', ['photo' => UploadedFile::fake()->createWithContent('jar.png', $bytes)], ['Accept' => 'application/json']);
     }
 
     /** @return array<string, mixed> a finished batch */

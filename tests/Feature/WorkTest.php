@@ -96,12 +96,27 @@ final class WorkTest extends StudioTestCase
 
     public function test_a_steep_that_cannot_be_is_refused_by_field(): void
     {
-        $good = ['name' => '', 'plant' => 'rosemary', 'form' => 'dried', 'plant_grams' => 40, 'oil' => 'olive-oil', 'oil_grams' => 360, 'method' => 'cold-dark', 'jar_ml' => 0, 'diameter_cm' => 0, 'shaken_daily' => true, 'started_on' => today()->toDateString()];
-        $this->got('SteepPlan', 'POST', 'steeps/plan', $good);
-        foreach (['plant_grams' => -1, 'oil_grams' => 0, 'method' => 'magic', 'started_on' => 'soon', 'form' => 'liquid', 'oil' => 'water'] as $field => $value) {
-            $this->ask('POST', 'steeps', [$field => $value] + $good)->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
+        $good = self::steepDraft();
+        $this->got('SteepPlanned', 'POST', 'steeps/plan', $good);
+        $herb = $good['herbs'][0];
+        $oil = $good['oils'][0];
+        $wrong = [
+            'herbs.0.amount' => ['herbs' => [['amount' => 'some'] + $herb]],
+            'herbs.0.ingredient' => ['herbs' => [['ingredient' => 'unicorn'] + $herb]],
+            'herbs' => ['herbs' => []],
+            'oils' => ['oils' => []],
+            'oils.0.amount' => ['oils' => [['amount' => '0 g'] + $oil]],
+            'oil' => ['oils' => [['ingredient' => 'water'] + $oil]],
+            'form' => ['herbs' => [['form' => 'liquid'] + $herb]],
+            'method' => ['method' => 'magic'],
+            'started_on' => ['started_on' => 'soon'],
+            'preparation' => ['herbs' => [['preparation' => 'bagged'] + $herb]],
+        ];
+        foreach ($wrong as $field => $over) {
+            $answer = $this->ask('POST', 'steeps', [...$good, ...$over])->assertStatus(422);
+            self::assertArrayHasKey($field, $answer->json('errors'), $field.': '.$answer->getContent());
         }
-        $this->ask('POST', 'steeps', ['plant' => 'unicorn'] + $good)->assertStatus(422);
+        self::assertStringContainsString('cool, by drops', (string) $this->ask('POST', 'steeps', [...$good, 'herbs' => [['ingredient' => 'rosemary-eo'] + $herb]])->assertStatus(422)->json('message'));
     }
 
     public function test_applications_wait_for_the_patch_test(): void

@@ -438,6 +438,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lots/{lot}/withdrawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that a steeped oil went bad or was thrown away, or take that back: everything that uses it is warned */
+        put: operations["lots.withdraw"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own-figures/{figure}": {
         parameters: {
             query?: never;
@@ -627,6 +644,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/steep-events/{event}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back what was recorded */
+        delete: operations["steeps.unrecord"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/steep-photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take out a picture */
+        delete: operations["steeps.unphoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/steeps": {
         parameters: {
             query?: never;
@@ -654,7 +705,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Work out a steep without starting it */
+        /** Work out a steep without starting it: figures, all methods side by side, and whether it fits the day wanted */
         post: operations["steeps.plan"];
         delete?: never;
         options?: never;
@@ -669,10 +720,44 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One steep with its plan, its shakes and what came of it */
+        /** One steep with its plan, its log and what came of it */
         get: operations["steeps.show"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/steeps/{steep}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Record what happened to a jar */
+        post: operations["steeps.record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/steeps/{steep}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a picture of a jar, on this machine */
+        post: operations["steeps.photo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -690,6 +775,23 @@ export interface paths {
         /** Tick or untick the shake of a day */
         put: operations["steeps.shake"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/steeps/{steep}/spoil": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Give a jar up: mould, a bad smell. Every oil drawn from it is withdrawn */
+        post: operations["steeps.spoil"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1045,6 +1147,7 @@ export interface components {
             stop_shaking: string;
             strain: string;
             ready: string;
+            best_before?: string;
         };
         SteepPlan: {
             oil_grams: components["schemas"]["Band"];
@@ -1058,6 +1161,8 @@ export interface components {
             dates: components["schemas"]["SteepDates"];
             straining: string;
             findings: components["schemas"]["Advice"][];
+            signs: string[];
+            methods: components["schemas"]["MethodTable"];
         };
         Session: {
             signed_in: boolean;
@@ -1224,26 +1329,69 @@ export interface components {
             revision: number;
             name: string;
             plant: string;
-            plant_id: string;
             oil: string;
-            oil_id: string;
-            form: string;
-            plant_grams: number;
-            oil_grams: number;
+            herbs: {
+                ingredient: string;
+                name: string;
+                form: string;
+                /** @enum {string} */
+                preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+                grams: number;
+                draw: number;
+                since: string;
+            }[];
+            oils: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                since: string;
+            }[];
             /** @enum {string} */
-            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat";
+            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
             method_label: string;
             jar_ml: number;
             diameter_cm: number;
             shaken_daily: boolean;
             /** @enum {string} */
             state: "running" | "due" | "strained" | "spoiled";
+            reason: string;
             plan: components["schemas"]["SteepPlan"];
-            usual_ratio: components["schemas"]["Band"];
-            shakes: components["schemas"]["SteepDay"][];
             day: number;
             days: number;
+            drawn_now_percent: components["schemas"]["Band"];
+            oil_left_grams: number;
+            next: {
+                /** @enum {string} */
+                kind: "shake" | "stop-shaking" | "settling" | "strain" | "ready" | "waiting" | "done" | "spoiled";
+                on: string;
+                overdue: boolean;
+                words: string;
+            };
+            shakes: components["schemas"]["SteepDay"][];
             lot: components["schemas"]["Lot"] | null;
+            lots: components["schemas"]["Lot"][];
+            usual_ratio: components["schemas"]["Band"];
+            learned: components["schemas"]["Band"] | null;
+            water_left_grams: components["schemas"]["Band"];
+            dry: boolean;
+            signs: string[];
+            strain_steps: components["schemas"]["StrainStep"][];
+            events: components["schemas"]["SteepEvent"][];
+            photos: {
+                id: number;
+                on: string;
+                width: number;
+                height: number;
+            }[];
+            measured: {
+                yield_grams: number;
+                kept_per_gram: number;
+                recovered_percent: number;
+                foretold_grams: components["schemas"]["Band"];
+            } | null;
+            cost: number | null;
+            used_in: components["schemas"]["UsedIn"][];
+            draft: components["schemas"]["SteepDraft"];
         };
         Lot: {
             id: number;
@@ -1255,10 +1403,13 @@ export interface components {
             made_on: string;
             best_before: string;
             steep_id: number;
-            spoiled: boolean;
+            code: string;
+            drawn: boolean;
+            withdrawn: string;
+            withdrawn_on: string | null;
         };
         SteepList: {
-            items: components["schemas"]["Steep"][];
+            items: components["schemas"]["SteepRow"][];
             next: string | null;
         };
         LotList: {
@@ -1317,6 +1468,7 @@ export interface components {
             planned: components["schemas"]["Assessment"];
             actual: components["schemas"]["Assessment"] | null;
             label: components["schemas"]["LabelWords"] | null;
+            withdrawn: string[];
         };
         BatchRow: {
             id: number;
@@ -1384,6 +1536,8 @@ export interface components {
                 body: {
                     [key: string]: unknown;
                 };
+                /** @enum {string} */
+                method: "PUT" | "POST";
             } | null;
         };
         ShelfItem: {
@@ -1507,16 +1661,19 @@ export interface components {
         };
         SteepDraft: {
             name: string;
-            plant: string;
-            form: string;
-            plant_grams: number;
-            oil: string;
-            oil_grams: number;
+            herbs: components["schemas"]["HerbDraft"][];
+            oils: components["schemas"]["OilDraft"][];
+            water_grams: number;
             /** @enum {string} */
-            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat";
+            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            celsius: number;
+            minutes: number;
+            days: number;
             jar_ml: number;
             diameter_cm: number;
+            mouth_cm: number;
             shaken_daily: boolean;
+            pressed: boolean;
             started_on: string;
         };
         ShakeAsk: {
@@ -1527,6 +1684,11 @@ export interface components {
             revision: number;
             yield_grams: number;
             loss_grams: number;
+            /** @enum {string} */
+            choice?: "kept" | "drawn-off" | "frozen-poured";
+            /** @enum {string} */
+            herb?: "kept" | "composted";
+            note?: string | null;
         };
         BatchDraft: {
             formula_id: number;
@@ -1767,6 +1929,175 @@ export interface components {
             strand: "fine" | "medium" | "coarse" | "not-known";
             /** @enum {string} */
             porosity: "low" | "normal" | "high" | "not-known";
+        };
+        MethodRow: {
+            /** @enum {string} */
+            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            label: string;
+            days: number;
+            minutes: number;
+            celsius: number;
+            extraction_percent: components["schemas"]["Band"];
+            age_spent_days: components["schemas"]["Band"];
+            life_left_months: components["schemas"]["Band"];
+            water_in_grams: components["schemas"]["Band"];
+            drives_water_off: boolean;
+            risk: number;
+            watching: string;
+            ready: string;
+            in_time: boolean;
+        };
+        MethodTable: {
+            /** @enum {string} */
+            recommended: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            why: string;
+            rows: components["schemas"]["MethodRow"][];
+        };
+        HerbDraft: {
+            ingredient: string;
+            form: string;
+            /** @enum {string} */
+            preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+            amount: string;
+            draw: number;
+            cost: number | null;
+        };
+        OilDraft: {
+            ingredient: string;
+            amount: string;
+            cost: number | null;
+        };
+        SteepAsk: {
+            name: string;
+            herbs: components["schemas"]["HerbDraft"][];
+            oils: components["schemas"]["OilDraft"][];
+            water_grams: number;
+            /** @enum {string} */
+            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            celsius: number;
+            minutes: number;
+            days: number;
+            jar_ml: number;
+            diameter_cm: number;
+            mouth_cm: number;
+            shaken_daily: boolean;
+            pressed: boolean;
+            started_on: string;
+            wanted?: string | null;
+        };
+        Timing: {
+            fits: boolean;
+            message: string;
+            latest_start: string;
+        };
+        SteepPlanned: {
+            plan: components["schemas"]["SteepPlan"];
+            usual_ratio: components["schemas"]["Band"];
+            herb_grams: number[];
+            oil_grams: number[];
+            days_range: number[];
+            timing: components["schemas"]["Timing"];
+            learned: components["schemas"]["Band"] | null;
+            name: string;
+        };
+        UsedIn: {
+            /** @enum {string} */
+            kind: "formula" | "batch";
+            id: number;
+            title: string;
+        };
+        LotWithdrawn: {
+            lot: components["schemas"]["Lot"];
+            warned: components["schemas"]["UsedIn"][];
+        };
+        WithdrawAsk: {
+            reason: string | null;
+        };
+        SteepRow: {
+            id: number;
+            revision: number;
+            name: string;
+            plant: string;
+            oil: string;
+            herbs: {
+                ingredient: string;
+                name: string;
+                form: string;
+                /** @enum {string} */
+                preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+                grams: number;
+                draw: number;
+                since: string;
+            }[];
+            oils: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                since: string;
+            }[];
+            /** @enum {string} */
+            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            method_label: string;
+            jar_ml: number;
+            diameter_cm: number;
+            shaken_daily: boolean;
+            /** @enum {string} */
+            state: "running" | "due" | "strained" | "spoiled";
+            reason: string;
+            plan: components["schemas"]["SteepPlan"];
+            day: number;
+            days: number;
+            drawn_now_percent: components["schemas"]["Band"];
+            oil_left_grams: number;
+            next: {
+                /** @enum {string} */
+                kind: "shake" | "stop-shaking" | "settling" | "strain" | "ready" | "waiting" | "done" | "spoiled";
+                on: string;
+                overdue: boolean;
+                words: string;
+            };
+            shakes: components["schemas"]["SteepDay"][];
+            lot: components["schemas"]["Lot"] | null;
+            lots: components["schemas"]["Lot"][];
+        };
+        SteepEvent: {
+            id: number;
+            /** @enum {string} */
+            kind: "note" | "weighed" | "moved" | "herb" | "oil" | "drawn" | "bowl" | "sign" | "settling" | "ready";
+            on: string;
+            words: string;
+            note: string;
+        };
+        StrainStep: {
+            id: string;
+            does: string;
+            why: string;
+            fewest_hours: number;
+            most_hours: number;
+        };
+        SpoilAsk: {
+            revision: number;
+            reason: string;
+        };
+        SteepEventDraft: {
+            /** @enum {string} */
+            kind: "note" | "weighed" | "moved" | "herb" | "oil" | "drawn" | "bowl" | "sign" | "settling" | "ready";
+            on: string;
+            note: string | null;
+            colour?: string | null;
+            smell?: string | null;
+            sign?: string;
+            grams?: number;
+            before?: number;
+            after?: number;
+            /** @enum {string} */
+            method?: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            ingredient?: string;
+            form?: string;
+            /** @enum {string} */
+            preparation?: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+            amount?: string;
+            keep?: boolean;
         };
     };
     responses: never;
@@ -3461,6 +3792,59 @@ export interface operations {
             };
         };
     };
+    "lots.withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotWithdrawn"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "ingredients.uncorrect": {
         parameters: {
             query?: never;
@@ -4106,6 +4490,104 @@ export interface operations {
             };
         };
     };
+    "steeps.unrecord": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                event: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Steep"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "steeps.unphoto": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Steep"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "steeps.index": {
         parameters: {
             query?: never;
@@ -4213,7 +4695,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SteepDraft"];
+                "application/json": components["schemas"]["SteepAsk"];
             };
         };
         responses: {
@@ -4223,7 +4705,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SteepPlan"];
+                    "application/json": components["schemas"]["SteepPlanned"];
                 };
             };
             /** @description Not in this studio */
@@ -4304,6 +4786,108 @@ export interface operations {
             };
         };
     };
+    "steeps.record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                steep: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SteepEventDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Steep"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "steeps.photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                steep: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Steep"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "steeps.shake": {
         parameters: {
             query?: never;
@@ -4316,6 +4900,59 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShakeAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Steep"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "steeps.spoil": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                steep: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpoilAsk"];
             };
         };
         responses: {

@@ -67,7 +67,7 @@ final class LabelWordsTest extends CoreTestCase
 
     public function test_a_steeped_oil_is_named_as_oil_and_plant_with_its_allergens(): void
     {
-        $plan = new SteepPlan(self::catalogue()->get('calendula'), 'dried', 40, self::catalogue()->get('sweet-almond-oil'), 320, SteepMethod::ColdDark, new DateTimeImmutable('2027-01-01'));
+        $plan = SteepPlan::of(self::catalogue()->get('calendula'), 'dried', 40, self::catalogue()->get('sweet-almond-oil'), 320, SteepMethod::ColdDark, new DateTimeImmutable('2027-01-01'));
         $lot = (new SteepYield($plan, 250))->ingredient('lot-1', 'Calendula in almond');
         $formula = new Formula('Soft oil', ProductKind::HairOil, Audience::AdultLeaveOn, [
             new Line('l1', 'lot-1', 'Calendula in almond', '30 g', '', Phase::Warm),

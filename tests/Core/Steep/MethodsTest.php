@@ -7,6 +7,7 @@ namespace Tests\Core\Steep;
 use Crown\Steep\SteepAdvice;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
+use Crown\Steep\Straining;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
@@ -15,7 +16,7 @@ final class MethodsTest extends CoreTestCase
 {
     private static function plan(SteepMethod $method, string $plant = 'rosemary', string $form = 'dried', float $oilGrams = 280, string $oil = 'olive-oil', bool $pressed = false): SteepPlan
     {
-        return new SteepPlan(self::catalogue()->get($plant), $form, 40, self::catalogue()->get($oil), $oilGrams, $method, new DateTimeImmutable('2027-02-20'), true, $pressed);
+        return SteepPlan::of(self::catalogue()->get($plant), $form, 40, self::catalogue()->get($oil), $oilGrams, $method, new DateTimeImmutable('2027-02-20'), true, $pressed);
     }
 
     /** @return iterable<string, array{SteepMethod, string, float, float}> strain day, days of age at 20 °C, per cent drawn */
@@ -48,8 +49,8 @@ final class MethodsTest extends CoreTestCase
         self::assertGreaterThan($leaf->extractionPercent()->best, $powder->extractionPercent()->best);
         self::assertEqualsWithDelta(280 - 40 * 1.3, $powder->yieldGrams()->best, 1e-9);
         self::assertSame('2027-02-23', $powder->readyDay()->format('Y-m-d'), 'two days to settle');
-        self::assertStringContainsString('36 to 48 hours', $powder->straining());
-        self::assertStringContainsString('without pressing', self::plan(SteepMethod::WaterBath, form: 'fresh')->straining());
+        self::assertStringContainsString('36 to 48 hours', Straining::inShort($powder));
+        self::assertStringContainsString('Do not press', Straining::inShort(self::plan(SteepMethod::WaterBath, form: 'fresh')));
     }
 
     /** @return iterable<string, array{SteepPlan, list<string>, list<string>}> codes that must stand, and that must not */
@@ -96,7 +97,7 @@ final class MethodsTest extends CoreTestCase
 
     public function test_what_the_maker_says_of_heat_and_time_counts(): void
     {
-        $plan = new SteepPlan(self::catalogue()->get('rosemary'), 'dried', 40, self::catalogue()->get('olive-oil'), 280, SteepMethod::WaterBath, new DateTimeImmutable('2027-02-20'), celsius: 80, minutes: 120);
+        $plan = SteepPlan::of(self::catalogue()->get('rosemary'), 'dried', 40, self::catalogue()->get('olive-oil'), 280, SteepMethod::WaterBath, new DateTimeImmutable('2027-02-20'), celsius: 80, minutes: 120);
 
         // Two hours at 80 °C: 2 x 2^6 = 128 hours.
         self::assertEqualsWithDelta(128 / 24, $plan->ageSpentDays()->best, 1e-9);

@@ -19,7 +19,7 @@ final class SteepPlanTest extends CoreTestCase
 {
     private static function plan(string $plant = 'calendula', string $form = 'dried', float $grams = 40, float $oil = 365, SteepMethod $method = SteepMethod::ColdDark, bool $shaken = true, float $jar = 0, float $wide = 0, string $in = 'olive-oil'): SteepPlan
     {
-        return new SteepPlan(self::catalogue()->get($plant), $form, $grams, self::catalogue()->get($in), $oil, $method, new DateTimeImmutable('2027-03-10'), $shaken, false, $jar, $wide);
+        return SteepPlan::of(self::catalogue()->get($plant), $form, $grams, self::catalogue()->get($in), $oil, $method, new DateTimeImmutable('2027-03-10'), $shaken, false, $jar, $wide);
     }
 
     public function test_dates_are_calendar_dates_across_the_change_of_clocks(): void

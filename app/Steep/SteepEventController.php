@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steep;
+
+use App\Catalogue\StudioCatalogue;
+use App\Studio\CurrentStudio;
+use App\Support\Refused;
+use App\Support\Speaks;
+use Crown\Steep\Preparation;
+use Crown\Steep\Quantity;
+use Crown\Steep\SteepError;
+use Crown\Steep\SteepMethod;
+use Crown\Steep\WaterChoice;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+
+/** What happens to a jar while it stands: recorded, and everything worked out anew. */
+final class SteepEventController
+{
+    /** What may still be recorded once it is strained. */
+    private const AFTERWARDS = ['ready', 'note'];
+
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+    ) {
+    }
+
+    #[Speaks('Steep', 'SteepEventDraft', 201, 'Record what happened to a jar')]
+    public function store(int $steep, Request $request): JsonResponse
+    {
+        $row = Steep::query()->with(['events', 'lots'])->findOrFail($steep);
+        $given = $request->validate([
+            'kind' => ['required', Rule::in(SteepEvent::KINDS)],
+            'on' => 'required|date_format:Y-m-d|before_or_equal:today|after_or_equal:'.$row->started_on->toDateString(),
+            'note' => 'present|nullable|string|max:500',
+            'colour' => 'sometimes|nullable|string|max:80',
+            'smell' => 'sometimes|nullable|string|max:80',
+            'sign' => 'required_if:kind,sign|string|max:200',
+            'grams' => 'required_if:kind,weighed,drawn|numeric|gt:0|max:100000',
+            'before' => 'required_if:kind,bowl|numeric|gt:0|max:100000',
+            'after' => 'required_if:kind,bowl|numeric|gt:0|lte:before',
+            'method' => ['required_if:kind,moved', Rule::enum(SteepMethod::class)],
+            'ingredient' => 'required_if:kind,herb,oil|string|max:80',
+            'form' => 'required_if:kind,herb|string|max:20',
+            'preparation' => ['required_if:kind,herb', Rule::enum(Preparation::class)],
+            'amount' => 'required_if:kind,herb,oil|string|max:120',
+            'keep' => 'sometimes|boolean',
+        ], ['on.after_or_equal' => 'It was not started yet on that day.', 'on.before_or_equal' => 'That day has not come yet.', 'after.lte' => 'The bowl cannot weigh more after heating than before.', 'grams.required_if' => 'Weigh it: how many grams?']);
+        if ($row->state !== 'running' && ! in_array($given['kind'], self::AFTERWARDS, true)) {
+            throw new Refused('kind', 'This jar is not running any more.', 409);
+        }
+        DB::transaction(function () use ($row, $given): void {
+            $event = SteepEvent::query()->create([
+                'steep_id' => $row->id, 'kind' => $given['kind'], 'on_date' => $given['on'], 'note' => $given['note'] ?? '', 'data' => (object) $this->data($given),
+            ]);
+            $fresh = $row->load('events');
+            // A plan that cannot be worked out any more is refused, and nothing of it is kept.
+            $plan = SteepStore::plan($fresh, $this->catalogue->get());
+            if ($plan->oilLeftGrams() <= 0.0) {
+                throw SteepError::said('grams', 'There is not so much oil in the jar. Strain it instead.');
+            }
+            if ($given['kind'] === 'drawn' && ($given['keep'] ?? true)) {
+                $on = Carbon::parse($given['on']);
+                SteepStore::lot($fresh, SteepStore::plan($fresh, $this->catalogue->get(), $on), $event->grams(), 0.0, WaterChoice::Kept, $on, $event);
+            }
+            $row->touch();
+        });
+
+        return new JsonResponse($this->view($row->id), 201);
+    }
+
+    #[Speaks('Steep', does: 'Take back what was recorded')]
+    public function destroy(int $event): JsonResponse
+    {
+        $row = SteepEvent::query()->findOrFail($event);
+        $steep = Steep::query()->findOrFail($row->steep_id);
+        if ($steep->state !== 'running' && ! in_array($row->kind, self::AFTERWARDS, true)) {
+            throw new Refused('kind', 'What led to a strained oil is not changed any more.', 409);
+        }
+        $row->delete();
+
+        return new JsonResponse($this->view($steep->id));
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return array<string, mixed>
+     */
+    private function data(array $given): array
+    {
+        if ($given['kind'] === 'herb' || $given['kind'] === 'oil') {
+            $all = $this->catalogue->get();
+            if (! $all->has($given['ingredient'])) {
+                throw new Refused('ingredient', 'Choose an ingredient of the catalogue.');
+            }
+            $given['grams'] = Quantity::grams('amount', $given['amount'], $all->get($given['ingredient']), $given['form'] ?? '', $this->studio->get()->kitchen());
+        }
+
+        return array_diff_key($given, ['kind' => 1, 'on' => 1, 'note' => 1, 'keep' => 1]);
+    }
+
+    /** @return array<string, mixed> */
+    private function view(int $id): array
+    {
+        return SteepView::page(Steep::query()->with(['shakes', 'lots', 'events', 'photos'])->findOrFail($id), $this->catalogue->get());
+    }
+}

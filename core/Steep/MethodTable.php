@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Steep;
+
+use Crown\Measure\Property;
+use DateTimeImmutable;
+use JsonSerializable;
+
+/** All the schools side by side for one charge, with a recommendation and its reason. Method page: docs/methods/steeps.md. */
+final readonly class MethodTable implements JsonSerializable
+{
+    /**
+     * @param  list<SteepPlan>  $plans one by each method
+     * @param  DateTimeImmutable|null  $wanted the day it must be ready, if there is one
+     */
+    private function __construct(
+        private array $plans,
+        private DateTimeImmutable $today,
+        private ?DateTimeImmutable $wanted,
+    ) {
+    }
+
+    public static function for(SteepPlan $plan, DateTimeImmutable $today, ?DateTimeImmutable $wanted): self
+    {
+        return new self(array_map($plan->by(...), SteepMethod::cases()), $today, $wanted);
+    }
+
+    /** Whether a way, begun today, is ready by the day wanted. */
+    public function makesIt(SteepPlan $plan): bool
+    {
+        return $this->wanted === null || $plan->startingOn($this->today)->readyDay() <= $this->wanted;
+    }
+
+    /** @return array{SteepMethod, string} what is recommended, and why */
+    public function recommended(): array
+    {
+        $fresh = $this->plans[0]->hasFresh();
+        $short = $this->plans[0]->oil()->facts->best(Property::LifeMonths, 12.0) <= 6.0;
+        [$first, $why] = match (true) {
+            $fresh => [SteepMethod::WaterBath, 'A fresh plant brings water. Dry or wilt it first, and cold and dark is best; if it must be fresh, the water bath with the bowl weighed before and after.'],
+            $short => [SteepMethod::WaterBath, 'This oil keeps too short a time for weeks of standing; an hour of warmth costs it little more than a day.'],
+            default => [SteepMethod::ColdDark, 'It costs the least of the oil\'s life for what it draws, and needs no watching.'],
+        };
+        foreach ($this->plans as $plan) {
+            if ($plan->method === $first && $this->makesIt($plan)) {
+                return [$first, $why];
+            }
+        }
+        foreach ($this->plans as $plan) {
+            if ($plan->method === SteepMethod::WaterBath && $this->makesIt($plan)) {
+                return [SteepMethod::WaterBath, 'Weeks of standing would be ready too late; the water bath is ready in time.'];
+            }
+        }
+
+        return [$first, 'Nothing is ready by the day wanted. This is the best for a later day.'];
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        [$method, $why] = $this->recommended();
+
+        return [
+            'recommended' => $method->value,
+            'why' => $why,
+            'rows' => array_map(fn (SteepPlan $p): array => [
+                'method' => $p->method->value,
+                'label' => $p->method->label(),
+                'days' => $p->standsDays(),
+                'minutes' => $p->method->minutes(),
+                'celsius' => $p->method->celsius(),
+                'extraction_percent' => $p->extractionPercent(),
+                'age_spent_days' => $p->ageSpentDays(),
+                'life_left_months' => $p->lifeLeftMonths(),
+                'water_in_grams' => $p->waterInGrams(),
+                'drives_water_off' => $p->method->isHeated() && $p->method !== SteepMethod::HotJar,
+                'risk' => $p->method->risk(),
+                'watching' => $p->method->watching(),
+                'ready' => $p->startingOn($this->today)->readyDay()->format('Y-m-d'),
+                'in_time' => $this->makesIt($p),
+            ], $this->plans),
+        ];
+    }
+}
