@@ -80,7 +80,7 @@ final class SteepStore
         foreach ($draft['herbs'] as $i => $herb) {
             $plant = self::find($catalogue, $herb['ingredient'], "herbs.$i.ingredient");
             if ($plant->kind === IngredientKind::EssentialOil) {
-                throw SteepError::said("herbs.$i.ingredient", $plant->name.' is no plant to steep: put it into the finished oil, cool, by drops.');
+                throw SteepError::scent("herbs.$i.ingredient", $plant->name);
             }
             if (! $plant->kind->isPlant()) {
                 throw SteepError::said("herbs.$i.ingredient", $plant->name.' is not a plant, so it cannot be steeped.');
@@ -106,7 +106,7 @@ final class SteepStore
             }
             // A drop stands for the oil itself, so that a jar can be asked what it lacks.
             $grams = (new SteepPlan($herbs, [...$pours, new Pour($found, 0.001, $start)], [new Stay(SteepMethod::from($draft['method']), $start)], $vessel))->gramsToCover($found);
-            $draft['oils'][$i]['grams'] = max(1.0, round($grams));
+            $draft['oils'][$i]['grams'] = max(1.0, ceil($grams));
             $pours[] = new Pour($found, $draft['oils'][$i]['grams'], $start);
         }
 

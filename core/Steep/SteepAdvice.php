@@ -95,7 +95,7 @@ final readonly class SteepAdvice implements JsonSerializable
         } elseif ($air < $plan->wantedAirCm()) {
             $advice[] = new self('steep.jar', Severity::Caution, sprintf('Only %.1f cm of air over the oil; leave %.1f cm%s.', $air, $plan->wantedAirCm(), $plan->hasFresh() ? ', for a fresh plant swells' : ''));
         }
-        if ($plan->oilAbovePlantCm()->best < SteepPlan::LEAST_COVER) {
+        if (round($plan->oilAbovePlantCm()->best, 1) < SteepPlan::LEAST_COVER) {
             $more = $plan->gramsToCover($plan->oil());
             $advice[] = new self('steep.cover', Severity::Caution, sprintf('Only %.1f cm of oil over the plant; it needs 2.5 cm. About %s g more of %s would cover it.', $plan->oilAbovePlantCm()->best, Amount::number(round($more)), mb_strtolower($plan->oil()->name)));
         }
@@ -138,12 +138,6 @@ final readonly class SteepAdvice implements JsonSerializable
         }
 
         return $advice;
-    }
-
-    /** For an essential oil that someone means to put in before the heat. */
-    public static function scentBeforeHeat(string $name): self
-    {
-        return new self('steep.scent', Severity::Caution, sprintf('%s goes off with the heat: put it into the finished oil, cool, by drops.', $name));
     }
 
     /** @return array{code: string, severity: string, message: string} */

@@ -25,6 +25,11 @@ final class SteepError extends DomainException
         return new self($field, $message);
     }
 
+    public static function scent(string $field, string $name): self
+    {
+        return new self($field, sprintf('%s is no plant to steep, and heat drives it off: put it into the finished oil, cool, by drops.', $name));
+    }
+
     public static function notAPlant(string $name): self
     {
         return new self('plant', sprintf('%s is not a plant, so it cannot be steeped.', $name));

@@ -45,6 +45,13 @@ export const router = createRouter({
             props: true,
             meta: { title: 'Steep' },
         },
+        {
+            path: '/steeps/:id(\\d+)/strain',
+            name: 'strain',
+            component: () => import('./places/steeps/StrainDay.vue'),
+            props: true,
+            meta: { title: 'Strain day' },
+        },
         { path: '/make', name: 'make', component: () => import('./places/make/MakePlace.vue'), meta: { title: 'Make' } },
         {
             path: '/make/:id(\\d+)',

@@ -37,9 +37,15 @@ async function send(
         await csrf;
     }
     const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') };
-    if (body !== undefined) headers['Content-Type'] = 'application/json';
+    const form = body instanceof FormData;
+    if (body !== undefined && !form) headers['Content-Type'] = 'application/json';
     if (options.key) headers['Idempotency-Key'] = options.key;
-    return fetch(path, { method, headers, body: body === undefined ? null : JSON.stringify(body), signal: options.signal ?? null });
+    return fetch(path, {
+        method,
+        headers,
+        body: body === undefined ? null : form ? body : JSON.stringify(body),
+        signal: options.signal ?? null,
+    });
 }
 
 /** Asks the API. `Name` is the schema that the answer keeps to; the API's own tests hold it to that. */

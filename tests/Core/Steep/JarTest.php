@@ -258,7 +258,7 @@ final class JarTest extends CoreTestCase
         self::assertContains('steep.mouth', self::codesOf(self::jar(vessel: new Vessel(900, 9, 3))));
         $fresh = SteepAdvice::on(self::jar([self::herb('rosemary', 'fresh')]));
         self::assertSame([Severity::Stop, 'steep.fresh-cold'], [$fresh[0]->severity, $fresh[0]->code]);
-        self::assertStringContainsString('by drops', SteepAdvice::scentBeforeHeat('Lavender')->message);
+        self::assertStringContainsString('heat drives it off', SteepError::scent('herbs.0.ingredient', 'Lavender')->getMessage());
     }
 
     public function test_signs_are_offered_for_heated_steeps_only(): void

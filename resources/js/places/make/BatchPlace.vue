@@ -15,6 +15,10 @@ const { data, isPending, error, refetch } = useQuery({
 <template>
     <WaitOrProblem :pending="isPending" :error="error" what="the batch" @again="refetch">
         <template v-if="data">
+            <div v-if="data.withdrawn.length > 0" class="bg-stop-wash said-stop mb-4 rounded p-3 font-semibold" role="alert">
+                <p>Do not use this batch.</p>
+                <p v-for="why in data.withdrawn" :key="why">{{ why }}</p>
+            </div>
             <BatchRecord v-if="data.state === 'done'" :batch="data" />
             <BatchCounter v-else :batch="data" />
         </template>

@@ -1,68 +1,142 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
-import { reactive, ref, shallowRef, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { ask, onceKey, Problem, type Schemas } from '../../api/client';
 import FormProblem from '../../ui/FormProblem.vue';
-import { todayDate } from '../../ui/words';
+import { tellProblem } from '../../ui/notice';
+import { num, todayDate } from '../../ui/words';
 import IngredientPick from '../formulas/IngredientPick.vue';
+import DateStrip from './DateStrip.vue';
+import MethodsTable from './MethodsTable.vue';
 import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
 
+type Draft = Schemas['SteepDraft'];
 const router = useRouter();
+const route = useRoute();
 const client = useQueryClient();
-const plantName = ref('Calendula flower');
-const oilName = ref('High-oleic sunflower oil');
-const forms = ref<string[]>(['dried', 'fresh']);
-const draft = reactive<Schemas['SteepDraft']>({
+/** Names and forms beside the draft, which holds only what is sent. */
+const herbs = ref([{ name: 'Calendula flower', forms: ['dried', 'fresh', 'powder'] }]);
+const oils = ref([{ name: 'High-oleic sunflower oil' }]);
+const wanted = ref('');
+const draft = reactive<Draft>({
     name: '',
-    plant: 'calendula',
-    form: 'dried',
-    plant_grams: 40,
-    oil: 'sunflower-oil-high-oleic',
-    oil_grams: 320,
+    herbs: [{ ingredient: 'calendula', form: 'dried', preparation: 'none', amount: '40 g', draw: 1, cost: null }],
+    oils: [{ ingredient: 'sunflower-oil-high-oleic', amount: 'to cover', cost: null }],
+    water_grams: 0,
     method: 'cold-dark',
+    celsius: 0,
+    minutes: 0,
+    days: 0,
     jar_ml: 750,
     diameter_cm: 9,
+    mouth_cm: 7,
     shaken_daily: true,
+    pressed: false,
     started_on: todayDate(),
 });
-const METHODS: Record<Schemas['SteepDraft']['method'], string> = {
-    'cold-dark': 'Cold and dark, four weeks',
-    'sunny-sill': 'Sunny sill, five weeks',
-    'water-bath': 'Water bath, an hour at 70 °C',
-    'hot-jar': 'Closed jar in hot water, an hour',
-    'direct-heat': 'Gentle direct heat, ten minutes',
+const PREPARATIONS: Record<string, string> = {
+    none: 'as it is',
+    chopped: 'chopped',
+    crushed: 'crushed',
+    blended: 'blended with the oil',
+    toasted: 'toasted',
+    bagged: 'in a closed bag',
 };
-const plan = shallowRef<Schemas['SteepPlan'] | null>(null);
+const planned = shallowRef<Schemas['SteepPlanned'] | null>(null);
 const errors = ref<Record<string, string[]>>({});
 const busy = ref(false);
 let turn = 0;
 
+/** Core names a single plant's faults by their own words; here they belong to the first row. */
+const ALIASES: Record<string, string> = {
+    plant: 'herbs.0.ingredient',
+    form: 'herbs.0.form',
+    plant_grams: 'herbs.0.amount',
+    oil: 'oils.0.ingredient',
+    oil_grams: 'oils.0.amount',
+    preparation: 'herbs.0.form',
+};
+function take(problem: Problem): void {
+    const found: Record<string, string[]> = {};
+    for (const [field, said] of Object.entries(problem.errors)) found[ALIASES[field] ?? field] = said;
+    errors.value = Object.keys(found).length > 0 ? found : { form: [problem.message] };
+}
 watch(
-    draft,
+    [draft, wanted],
     async () => {
         const mine = ++turn;
         try {
-            const answer = await ask<'SteepPlan'>('POST', '/api/steeps/plan', draft);
+            const answer = await ask<'SteepPlanned'>('POST', '/api/steeps/plan', { ...draft, wanted: wanted.value || null });
             if (mine !== turn) return;
-            plan.value = answer;
+            planned.value = answer;
             errors.value = {};
         } catch (e) {
-            if (mine === turn && e instanceof Problem) errors.value = Object.keys(e.errors).length > 0 ? e.errors : { form: [e.message] };
+            if (mine === turn && e instanceof Problem) take(e);
         }
     },
     { immediate: true },
 );
-function plant(row: Schemas['IngredientRow']): void {
-    plantName.value = row.name;
-    forms.value = row.forms.length > 0 ? row.forms : [''];
-    Object.assign(draft, { plant: row.id, form: row.usual_form || forms.value[0] });
+onMounted(async () => {
+    const again = String(route.query['again'] ?? '');
+    if (!/^\d+$/.test(again)) return;
+    try {
+        const past = await ask<'Steep'>('GET', `/api/steeps/${again}`);
+        const second = route.query['draw'] === 'next';
+        herbs.value = past.draft.herbs.map((h) => ({
+            name: past.herbs.find((x) => x.ingredient === h.ingredient)?.name ?? h.ingredient,
+            forms: [h.form],
+        }));
+        oils.value = past.draft.oils.map((o) => ({ name: past.oils.find((x) => x.ingredient === o.ingredient)?.name ?? o.ingredient }));
+        Object.assign(draft, {
+            ...(JSON.parse(JSON.stringify(past.draft)) as Draft),
+            name: '',
+            started_on: todayDate(),
+            herbs: past.draft.herbs.map((h) => ({
+                ingredient: h.ingredient,
+                form: h.form,
+                preparation: h.preparation,
+                amount: h.amount,
+                cost: h.cost,
+                draw: second ? Math.min(3, h.draw + 1) : h.draw,
+            })),
+            oils: past.draft.oils.map((o) => ({ ingredient: o.ingredient, amount: o.amount, cost: o.cost })),
+        });
+    } catch (e) {
+        tellProblem(e);
+    }
+});
+function plant(n: number, row: Schemas['IngredientRow']): void {
+    herbs.value[n] = { name: row.name, forms: row.forms.length > 0 ? row.forms : [''] };
+    const herb = draft.herbs[n];
+    if (!herb) return;
+    const form = row.usual_form || row.forms[0] || '';
+    Object.assign(herb, { ingredient: row.id, form, preparation: form === 'fresh' ? 'chopped' : 'none' });
 }
-function oil(row: Schemas['IngredientRow']): void {
-    oilName.value = row.name;
-    draft.oil = row.id;
+function oil(n: number, row: Schemas['IngredientRow']): void {
+    oils.value[n] = { name: row.name };
+    const pour = draft.oils[n];
+    if (pour) pour.ingredient = row.id;
 }
+function addHerb(): void {
+    herbs.value.push({ name: 'Rosemary leaf', forms: ['dried', 'fresh', 'powder', 'cut'] });
+    draft.herbs.push({ ingredient: 'rosemary', form: 'dried', preparation: 'none', amount: '10 g', draw: 1, cost: null });
+}
+function addOil(): void {
+    oils.value.push({ name: 'Jojoba oil' });
+    draft.oils.push({ ingredient: 'jojoba-oil', amount: draft.diameter_cm > 0 ? 'to cover' : '100 g', cost: null });
+}
+function drop(list: 'herbs' | 'oils', n: number): void {
+    draft[list].splice(n, 1);
+    (list === 'herbs' ? herbs.value : oils.value).splice(n, 1);
+}
+/** Empty is not known, which is not nothing. */
+function price(event: Event): number | null {
+    const text = (event.target as HTMLInputElement).value;
+    return text === '' || !(Number(text) >= 0) ? null : Number(text);
+}
+const jarName = computed(() => herbs.value.map((h) => h.name).join(' and '));
 async function start(): Promise<void> {
     busy.value = true;
     try {
@@ -70,7 +144,7 @@ async function start(): Promise<void> {
         await client.invalidateQueries();
         await router.push(`/steeps/${steep.id}`);
     } catch (e) {
-        if (e instanceof Problem) errors.value = Object.keys(e.errors).length > 0 ? e.errors : { form: [e.message] };
+        if (e instanceof Problem) take(e);
     } finally {
         busy.value = false;
     }
@@ -80,90 +154,215 @@ async function start(): Promise<void> {
 <template>
     <div>
         <h1 class="mb-4">Start a steep</h1>
-        <form class="grid gap-8 lg:grid-cols-[minmax(0,22rem)_170px_minmax(0,1fr)]" @submit.prevent="start">
-            <div class="space-y-3">
-                <div>
-                    <span class="label">Plant</span>
-                    <IngredientPick :name="plantName" label="Plant" placed @choose="plant" />
-                    <FormProblem :errors="errors" field="plant" />
-                </div>
-                <div class="grid grid-cols-2 gap-3">
-                    <label>
-                        <span class="label">Form</span>
-                        <select v-model="draft.form" class="field">
-                            <option v-for="form in forms" :key="form" :value="form">{{ form }}</option>
-                        </select>
-                    </label>
-                    <label>
-                        <span class="label">Plant, grams</span>
-                        <input
-                            v-model.number="draft.plant_grams"
-                            type="number"
-                            min="0"
-                            step="any"
-                            class="field"
-                            :aria-invalid="!!errors['plant_grams']"
-                        />
-                    </label>
-                </div>
-                <FormProblem :errors="errors" field="plant_grams" />
-                <FormProblem :errors="errors" field="form" />
-                <div class="grid grid-cols-2 gap-3">
-                    <div>
-                        <span class="label">Oil</span>
-                        <IngredientPick :name="oilName" label="Oil" placed @choose="oil" />
+        <form @submit.prevent="start">
+            <div class="grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,25rem)_170px_minmax(0,1fr)]">
+                <div class="space-y-3">
+                    <fieldset>
+                        <legend class="label">Plants</legend>
+                        <div
+                            v-for="(herb, n) in draft.herbs"
+                            :key="n"
+                            class="row-line grid grid-cols-[minmax(0,1fr)_6.5rem_1.6rem] gap-x-2 gap-y-1 pb-2"
+                        >
+                            <IngredientPick
+                                :name="herbs[n]?.name ?? ''"
+                                :label="n === 0 ? 'Plant' : `Plant ${n + 1}`"
+                                placed
+                                @choose="plant(n, $event)"
+                            />
+                            <input
+                                v-model="herb.amount"
+                                class="field"
+                                maxlength="120"
+                                :aria-label="`How much of ${herbs[n]?.name}`"
+                                :aria-invalid="!!errors[`herbs.${n}.amount`]"
+                            />
+                            <button
+                                v-if="draft.herbs.length > 1"
+                                type="button"
+                                class="act-quiet !px-1"
+                                :aria-label="`Take out ${herbs[n]?.name}`"
+                                @click="drop('herbs', n)"
+                            >
+                                ×
+                            </button>
+                            <span v-else></span>
+                            <span class="col-span-3 flex flex-wrap items-center gap-2 text-[13px]">
+                                <select v-model="herb.form" class="bare !w-auto" :aria-label="`Form of ${herbs[n]?.name}`">
+                                    <option v-for="form in herbs[n]?.forms ?? []" :key="form" :value="form">{{ form }}</option>
+                                </select>
+                                <select v-model="herb.preparation" class="bare !w-auto" :aria-label="`What was done to ${herbs[n]?.name}`">
+                                    <option v-for="(word, value) in PREPARATIONS" :key="value" :value="value">{{ word }}</option>
+                                </select>
+                                <select v-model.number="herb.draw" class="bare !w-auto" :aria-label="`Which draw of ${herbs[n]?.name}`">
+                                    <option :value="1">first draw</option>
+                                    <option :value="2">second draw</option>
+                                    <option :value="3">third draw</option>
+                                </select>
+                                <span v-if="planned && !/^[\d.,]+ ?g$/.test(herb.amount)" class="quiet">
+                                    is {{ num(planned.herb_grams[n] ?? 0) }} g
+                                </span>
+                                <label class="ml-auto inline-flex items-center gap-1">
+                                    <span class="quiet">cost</span>
+                                    <input
+                                        class="field !min-h-7 !w-20 !py-0"
+                                        type="number"
+                                        min="0"
+                                        step="any"
+                                        :value="herb.cost ?? ''"
+                                        :aria-label="`What the ${herbs[n]?.name} cost`"
+                                        @input="herb.cost = price($event)"
+                                    />
+                                </label>
+                            </span>
+                            <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.ingredient`" />
+                            <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.amount`" />
+                            <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.form`" />
+                        </div>
+                        <button type="button" class="act-quiet -ml-2.5" @click="addHerb">Another plant in the jar</button>
+                    </fieldset>
+                    <fieldset>
+                        <legend class="label">Oils</legend>
+                        <div
+                            v-for="(pour, n) in draft.oils"
+                            :key="n"
+                            class="row-line grid grid-cols-[minmax(0,1fr)_6.5rem_1.6rem] gap-x-2 gap-y-1 pb-2"
+                        >
+                            <IngredientPick
+                                :name="oils[n]?.name ?? ''"
+                                :label="n === 0 ? 'Oil' : `Oil ${n + 1}`"
+                                placed
+                                @choose="oil(n, $event)"
+                            />
+                            <input
+                                v-model="pour.amount"
+                                class="field"
+                                maxlength="120"
+                                :aria-label="`How much ${oils[n]?.name}`"
+                                :aria-invalid="!!errors[`oils.${n}.amount`]"
+                            />
+                            <button
+                                v-if="draft.oils.length > 1"
+                                type="button"
+                                class="act-quiet !px-1"
+                                :aria-label="`Take out ${oils[n]?.name}`"
+                                @click="drop('oils', n)"
+                            >
+                                ×
+                            </button>
+                            <span v-else></span>
+                            <span class="col-span-3 flex items-center gap-2 text-[13px]">
+                                <span v-if="planned && !/^[\d.,]+ ?g$/.test(pour.amount)" class="quiet">
+                                    is {{ num(planned.oil_grams[n] ?? 0) }} g
+                                </span>
+                                <label class="ml-auto inline-flex items-center gap-1">
+                                    <span class="quiet">cost</span>
+                                    <input
+                                        class="field !min-h-7 !w-20 !py-0"
+                                        type="number"
+                                        min="0"
+                                        step="any"
+                                        :value="pour.cost ?? ''"
+                                        :aria-label="`What the ${oils[n]?.name} cost`"
+                                        @input="pour.cost = price($event)"
+                                    />
+                                </label>
+                            </span>
+                            <FormProblem class="col-span-3" :errors="errors" :field="`oils.${n}.ingredient`" />
+                            <FormProblem class="col-span-3" :errors="errors" :field="`oils.${n}.amount`" />
+                        </div>
+                        <button type="button" class="act-quiet -ml-2.5" @click="addOil">Another oil</button>
+                        <p class="quiet text-[13px]">
+                            "to cover" works out what covers the herb; "412 - 180 g" is a bottle weighed full and empty; "24 capsules of 400
+                            mg" counts powder.
+                        </p>
+                    </fieldset>
+                    <FormProblem :errors="errors" field="herbs" />
+                    <FormProblem :errors="errors" field="oils" />
+                    <div class="grid grid-cols-3 gap-3">
+                        <label>
+                            <span class="label">Jar, ml</span>
+                            <input v-model.number="draft.jar_ml" type="number" min="0" step="any" class="field" />
+                        </label>
+                        <label>
+                            <span class="label">Inner width, cm</span>
+                            <input v-model.number="draft.diameter_cm" type="number" min="0" step="any" class="field" />
+                        </label>
+                        <label>
+                            <span class="label">Mouth, cm</span>
+                            <input v-model.number="draft.mouth_cm" type="number" min="0" step="any" class="field" />
+                        </label>
                     </div>
-                    <label>
-                        <span class="label">Oil, grams</span>
-                        <input
-                            v-model.number="draft.oil_grams"
-                            type="number"
-                            min="0"
-                            step="any"
-                            class="field"
-                            :aria-invalid="!!errors['oil_grams']"
-                        />
+                    <FormProblem :errors="errors" field="jar_ml" />
+                    <div class="flex flex-wrap gap-x-5 gap-y-1">
+                        <label class="flex min-h-8 items-center gap-2">
+                            <input v-model="draft.shaken_daily" type="checkbox" />
+                            Shaken daily
+                        </label>
+                        <label class="flex min-h-8 items-center gap-2">
+                            <input v-model="draft.pressed" type="checkbox" />
+                            Pressed when strained
+                        </label>
+                    </div>
+                    <div class="grid grid-cols-2 gap-3">
+                        <label>
+                            <span class="label">Water or gel added, g</span>
+                            <input v-model.number="draft.water_grams" type="number" min="0" step="any" class="field" />
+                        </label>
+                        <label>
+                            <span class="label">Wanted by (optional)</span>
+                            <input v-model="wanted" type="date" class="field" />
+                        </label>
+                    </div>
+                    <p
+                        v-if="planned && planned.timing.message"
+                        :class="planned.timing.fits ? 'text-good' : 'said-caution font-semibold'"
+                        role="status"
+                    >
+                        {{ planned.timing.message }}
+                        <button
+                            v-if="planned.timing.fits && wanted"
+                            type="button"
+                            class="act-quiet"
+                            @click="draft.started_on = planned.timing.latest_start"
+                        >
+                            Begin then
+                        </button>
+                    </p>
+                    <label class="block">
+                        <span class="label">Its name (optional)</span>
+                        <input v-model="draft.name" class="field" maxlength="200" :placeholder="planned?.name ?? ''" />
                     </label>
+                    <FormProblem :errors="errors" field="form" />
+                    <FormProblem :errors="errors" field="started_on" />
+                    <button class="act" :disabled="busy">Start it</button>
                 </div>
-                <FormProblem :errors="errors" field="oil" />
-                <FormProblem :errors="errors" field="oil_grams" />
-                <label class="block">
-                    <span class="label">Method</span>
-                    <select v-model="draft.method" class="field">
-                        <option v-for="(word, method) in METHODS" :key="method" :value="method">{{ word }}</option>
-                    </select>
-                </label>
-                <div class="grid grid-cols-2 gap-3">
-                    <label>
-                        <span class="label">Jar, ml</span>
-                        <input v-model.number="draft.jar_ml" type="number" min="0" step="any" class="field" />
-                    </label>
-                    <label>
-                        <span class="label">Inner width, cm</span>
-                        <input v-model.number="draft.diameter_cm" type="number" min="0" step="any" class="field" />
-                    </label>
+                <SteepJar v-if="planned" :plan="planned.plan" :jar-ml="draft.jar_ml" :diameter-cm="draft.diameter_cm" :name="jarName" />
+                <div v-if="planned" aria-live="polite">
+                    <SteepFigures :plan="planned.plan" :usual="planned.usual_ratio" :learned="planned.learned" />
+                    <p class="mt-4">{{ planned.plan.straining }}</p>
                 </div>
-                <div class="grid grid-cols-2 items-end gap-3">
-                    <label>
-                        <span class="label">Start</span>
-                        <input v-model="draft.started_on" type="date" class="field" />
-                    </label>
-                    <label class="flex min-h-9 items-center gap-2">
-                        <input v-model="draft.shaken_daily" type="checkbox" />
-                        Shaken daily
-                    </label>
-                </div>
-                <FormProblem :errors="errors" field="started_on" />
-                <label class="block">
-                    <span class="label">Its name (optional)</span>
-                    <input v-model="draft.name" class="field" maxlength="200" :placeholder="`${plantName} in ${oilName.toLowerCase()}`" />
-                </label>
-                <button class="act" :disabled="busy">Start it</button>
             </div>
-            <SteepJar v-if="plan" :plan="plan" :jar-ml="draft.jar_ml" :diameter-cm="draft.diameter_cm" :name="plantName" />
-            <div v-if="plan" aria-live="polite">
-                <SteepFigures :plan="plan" />
-                <p class="mt-4">{{ plan.straining }}</p>
+            <div v-if="planned" class="mt-6 space-y-6">
+                <section>
+                    <h2 class="mb-1">Its days</h2>
+                    <DateStrip
+                        :start="planned.plan.dates.start"
+                        :stop-shaking="planned.plan.dates.stop_shaking"
+                        :strain="planned.plan.dates.strain"
+                        :ready="planned.plan.dates.ready"
+                        :best-before="planned.plan.dates.best_before ?? ''"
+                        :range="planned.days_range"
+                        :wanted="wanted"
+                        @start="draft.started_on = $event"
+                        @days="draft.days = $event"
+                    />
+                </section>
+                <MethodsTable
+                    :table="planned.plan.methods"
+                    :chosen="draft.method"
+                    @choose="Object.assign(draft, { method: $event, days: 0 })"
+                />
             </div>
         </form>
     </div>

@@ -4,23 +4,23 @@ import HonestFigure from '../../ui/HonestFigure.vue';
 import { num, sayDate } from '../../ui/words';
 
 /** What a steep comes to, each figure with its band, and what speaks against it. */
-defineProps<{ plan: Schemas['SteepPlan']; usual?: Schemas['Band'] }>();
+defineProps<{ plan: Schemas['SteepPlan']; usual?: Schemas['Band']; learned?: Schemas['Band'] | null }>();
 </script>
 
 <template>
     <div>
         <dl class="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-1.5">
             <dt class="quiet">Charge</dt>
-            <dd>
-                1 to {{ num(plan.ratio, 1) }}
-                <template v-if="usual">, usual 1 to {{ num(usual.low) }} to {{ num(usual.high) }}</template>
-            </dd>
+            <dd>1 to {{ num(plan.ratio, 1) }}{{ usual ? `, usual 1 to ${num(usual.low, 1)} to ${num(usual.high, 1)}` : '' }}</dd>
             <dt class="quiet">Strain</dt>
             <dd>{{ sayDate(plan.dates.strain) }}</dd>
             <dt class="quiet">Ready</dt>
             <dd>{{ sayDate(plan.dates.ready) }}</dd>
             <dt class="quiet">Comes out</dt>
-            <dd><HonestFigure :band="plan.yield_grams" unit="g" basis="estimated" show-band what="Yield" /></dd>
+            <dd>
+                <HonestFigure :band="plan.yield_grams" unit="g" basis="estimated" show-band what="Yield" />
+                <span v-if="learned" class="quiet block text-[13px]">as your own past steeps kept {{ num(learned.best) }} g a gram</span>
+            </dd>
             <dt class="quiet">Drawn by then</dt>
             <dd><HonestFigure :band="plan.extraction_percent" unit="%" basis="estimated" show-band what="Extraction" /></dd>
             <dt class="quiet">Water brought in</dt>

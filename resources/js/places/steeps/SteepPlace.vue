@@ -1,156 +1,551 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { ref } from 'vue';
-import { ask, onceKey, Problem } from '../../api/client';
+import { computed, reactive, ref } from 'vue';
+import { ask, type Schemas } from '../../api/client';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import UiDialog from '../../ui/UiDialog.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { num, sayDate, shortDate } from '../../ui/words';
+import { num, sayDate, shortDate, todayDate } from '../../ui/words';
+import IngredientPick from '../formulas/IngredientPick.vue';
 import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
+import { useSteep } from './useSteep';
 
 const props = defineProps<{ id: string }>();
-const client = useQueryClient();
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['steep', props.id],
-    queryFn: () => ask<'Steep'>('GET', `/api/steeps/${props.id}`),
-});
-const yieldGrams = ref('');
-const before = ref('');
-const after = ref('');
-const errors = ref<Record<string, string[]>>({});
+const { data, isPending, error, refetch, errors, act, record, unrecord, shake } = useSteep(props.id);
 
-async function shake(date: string, done: boolean): Promise<void> {
-    try {
-        client.setQueryData(['steep', props.id], await ask<'Steep'>('PUT', `/api/steeps/${props.id}/shakes`, { date, done }));
-        await client.invalidateQueries({ queryKey: ['today'] });
-    } catch (e) {
-        tellProblem(e);
-    }
-}
-async function strain(): Promise<void> {
+const doing = ref<'' | 'note' | 'weighed' | 'drawn' | 'moved' | 'herb' | 'oil' | 'bowl' | 'spoil' | 'withdraw'>('');
+const form = reactive({
+    colour: '',
+    smell: '',
+    note: '',
+    grams: '',
+    before: '',
+    after: '',
+    method: 'sunny-sill',
+    ingredient: '',
+    name: '',
+    form: 'dried',
+    forms: ['dried'],
+    preparation: 'none',
+    amount: '',
+    reason: '',
+});
+const ACTS = computed(() => {
+    const s = data.value;
+    if (!s || s.state === 'spoiled') return [];
+    const running = s.state === 'running' || s.state === 'due';
+    return [
+        ['note', 'Colour and smell'],
+        ...(running
+            ? [
+                  ['bowl', 'Weigh the bowl'],
+                  ['weighed', 'Weigh the jar'],
+                  ['drawn', 'Take some out'],
+                  ['moved', 'Move it'],
+                  ['herb', 'Add a herb'],
+                  ['oil', 'Top up'],
+              ]
+            : []),
+        ...(running ? [['spoil', 'It has spoiled']] : []),
+    ] as [typeof doing.value, string][];
+});
+const today = todayDate();
+const shaken = computed(() => data.value?.shakes.find((s) => s.date === today));
+const PLACES: Record<string, string> = {
+    'cold-dark': 'cold and dark',
+    'sunny-sill': 'the sunny sill',
+    'leave-in': 'cold and dark, the herb left in',
+    'water-bath': 'a water bath, now',
+};
+
+function open(what: typeof doing.value): void {
+    Object.assign(form, {
+        colour: '',
+        smell: '',
+        note: '',
+        grams: '',
+        before: '',
+        after: '',
+        amount: '',
+        reason: '',
+        ingredient: '',
+        name: '',
+    });
     errors.value = {};
-    const loss = before.value !== '' && after.value !== '' ? Number(before.value) - Number(after.value) : 0;
-    if (loss < 0) {
-        errors.value = { loss_grams: ['The bowl cannot weigh more after heating than before.'] };
+    doing.value = what;
+}
+function pick(row: Schemas['IngredientRow']): void {
+    Object.assign(form, {
+        ingredient: row.id,
+        name: row.name,
+        forms: row.forms.length > 0 ? row.forms : [''],
+        form: row.usual_form || row.forms[0] || '',
+    });
+}
+const SAID: Record<string, string> = {
+    note: 'Noted.',
+    weighed: 'Weighed.',
+    drawn: 'Taken out; it stands in the pantry.',
+    moved: 'Moved.',
+    herb: 'Added.',
+    oil: 'Topped up.',
+    bowl: 'The loss counts as water driven off.',
+};
+async function submit(): Promise<void> {
+    const what = doing.value;
+    if (what === '') return;
+    if (what === 'spoil' || what === 'withdraw') {
+        const done =
+            what === 'spoil'
+                ? await act(() =>
+                      ask<'Steep'>('POST', `/api/steeps/${props.id}/spoil`, { revision: data.value?.revision, reason: form.reason }),
+                  )
+                : await withdraw(form.reason);
+        if (done) doing.value = '';
         return;
     }
+    const fields: Record<string, unknown> = {
+        note: { colour: form.colour, smell: form.smell },
+        weighed: { grams: Number(form.grams) },
+        drawn: { grams: Number(form.grams) },
+        moved: { method: form.method },
+        herb: { ingredient: form.ingredient, form: form.form, preparation: form.preparation, amount: form.amount },
+        oil: { ingredient: form.ingredient, amount: form.amount },
+        bowl: { before: Number(form.before), after: Number(form.after) },
+    }[what];
+    if (await record({ kind: what, note: form.note, ...fields }, SAID[what] ?? 'Recorded.')) doing.value = '';
+}
+async function withdraw(reason: string): Promise<boolean> {
+    const lot = data.value?.lots.at(-1);
+    if (!lot) return false;
     try {
-        client.setQueryData(
-            ['steep', props.id],
-            await ask<'Steep'>(
-                'POST',
-                `/api/steeps/${props.id}/strain`,
-                { revision: data.value?.revision, yield_grams: Number(yieldGrams.value), loss_grams: loss },
-                { key: onceKey() },
-            ),
+        const answer = await ask<'LotWithdrawn'>('PUT', `/api/lots/${lot.id}/withdrawn`, { reason });
+        await refetch();
+        tell(
+            reason === ''
+                ? 'It may be used again.'
+                : answer.warned.length > 0
+                  ? `Warned: ${answer.warned.map((w) => w.title).join(', ')}.`
+                  : 'Nothing uses it.',
+            reason === '' ? {} : { undo: () => void withdraw('') },
         );
-        await client.invalidateQueries();
-        tell('Strained. Its oil is an ingredient now.');
+        return true;
     } catch (e) {
-        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
-        else tellProblem(e);
+        tellProblem(e);
+        return false;
     }
 }
+
+/** A picture is made small before it leaves the phone; the server reads it as a picture and writes it anew. */
+async function photograph(event: Event): Promise<void> {
+    const input = event.target as HTMLInputElement;
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    let blob: Blob = file;
+    try {
+        const picture = await createImageBitmap(file);
+        const scale = Math.min(1, 1600 / Math.max(picture.width, picture.height));
+        const canvas = document.createElement('canvas');
+        canvas.width = Math.round(picture.width * scale);
+        canvas.height = Math.round(picture.height * scale);
+        canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+        blob = await new Promise<Blob>((resolve) => canvas.toBlob((b) => resolve(b ?? file), 'image/jpeg', 0.85));
+    } catch {
+        // What cannot be read as a picture here is sent as it is; the server says what is wrong with it.
+    }
+    const body = new FormData();
+    body.append('photo', blob, 'jar.jpg');
+    const steep = await act(() => ask<'Steep'>('POST', `/api/steeps/${props.id}/photos`, body));
+    if (steep) tell('The picture is kept on this machine.');
+    else if (errors.value['photo']) tell(errors.value['photo'][0] ?? '', { stop: true });
+}
+const unphoto = (id: number): Promise<unknown> => act(() => ask<'Steep'>('DELETE', `/api/steep-photos/${id}`));
 </script>
 
 <template>
     <WaitOrProblem :pending="isPending" :error="error" what="the steep" @again="refetch">
-        <div v-if="data" class="grid gap-8 lg:grid-cols-[170px_minmax(0,1fr)_minmax(0,22rem)]">
-            <SteepJar :plan="data.plan" :jar-ml="data.jar_ml" :diameter-cm="data.diameter_cm" :name="data.name" />
-            <div>
-                <h1>{{ data.name }}</h1>
-                <p class="quiet mt-1">
-                    {{ num(data.plant_grams) }} g {{ data.form }} {{ data.plant.toLowerCase() }} in {{ num(data.oil_grams) }} g
-                    {{ data.oil.toLowerCase() }}, {{ data.method_label.toLowerCase() }}
-                </p>
-                <p class="mt-3 text-[18px]" :class="data.state === 'due' ? 'said-caution font-semibold' : ''">
-                    <template v-if="data.state === 'running'">
-                        Day {{ data.day }} of {{ data.days }}. Strain it {{ sayDate(data.plan.dates.strain) }}.
+        <div v-if="data">
+            <div class="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+                <div class="min-w-0">
+                    <h1>{{ data.name }}</h1>
+                    <p class="quiet mt-1">
+                        {{ data.herbs.map((h) => `${num(h.grams)} g ${h.form} ${h.name.toLowerCase()}`).join(', ') }} in
+                        {{ data.oils.map((o) => `${num(o.grams)} g ${o.name.toLowerCase()}`).join(', ') }};
+                        {{ data.method_label.toLowerCase() }}
+                    </p>
+                </div>
+                <div class="flex flex-wrap">
+                    <RouterLink :to="`/steeps/start?again=${id}`" class="act-quiet">Do it again</RouterLink>
+                    <RouterLink v-if="data.state === 'strained'" :to="`/steeps/start?again=${id}&draw=next`" class="act-quiet">
+                        Draw the herb once more
+                    </RouterLink>
+                    <RouterLink v-if="data.state === 'running' || data.state === 'due'" :to="`/steeps/${id}/strain`" class="act">
+                        Strain day
+                    </RouterLink>
+                </div>
+            </div>
+            <p v-if="data.state === 'spoiled'" class="bg-stop-wash said-stop mb-4 rounded p-3 font-semibold" role="alert">
+                Given up: {{ data.reason }} Throw oil and herb away, and wash the jar hot.
+            </p>
+            <div
+                v-for="lot in data.lots.filter((l) => l.withdrawn)"
+                :key="lot.id"
+                class="bg-stop-wash said-stop mb-4 rounded p-3"
+                role="alert"
+            >
+                <p class="font-semibold">{{ lot.name }} must not be used: {{ lot.withdrawn }}</p>
+                <p v-if="data.used_in.length > 0">
+                    It is in
+                    <template v-for="(u, n) in data.used_in" :key="u.kind + u.id">
+                        {{ n > 0 ? ', ' : '' }}
+                        <RouterLink :to="u.kind === 'formula' ? `/formulas/${u.id}` : `/make/${u.id}`">{{ u.title }}</RouterLink>
                     </template>
-                    <template v-else-if="data.state === 'due'">Strain it now: it was due {{ sayDate(data.plan.dates.strain) }}.</template>
-                    <template v-else>Strained.</template>
+                    .
                 </p>
+                <button v-if="data.state !== 'spoiled'" type="button" class="act-quiet -ml-2.5" @click="withdraw('')">
+                    That was a mistake
+                </button>
+            </div>
 
-                <section v-if="data.shakes.length > 0 && data.state === 'running'" class="mt-6">
-                    <h2>Shakes</h2>
-                    <div class="mt-2 flex flex-wrap gap-2">
+            <div class="grid gap-x-8 gap-y-6 lg:grid-cols-[170px_minmax(0,1fr)_minmax(0,22rem)]">
+                <div class="flex flex-wrap items-start gap-4 lg:block">
+                    <SteepJar :plan="data.plan" :jar-ml="data.jar_ml" :diameter-cm="data.diameter_cm" :name="data.name" />
+                    <p class="mt-2">
+                        <strong>day {{ data.day }} of {{ data.days }}</strong>
+                        <br />
+                        about
+                        <span class="fig fig-estimated">{{ num(data.drawn_now_percent.best, 0) }}</span>
+                        <span class="unit">
+                            % drawn, {{ num(data.drawn_now_percent.low, 0) }} to {{ num(data.drawn_now_percent.high, 0) }}
+                        </span>
+                    </p>
+                </div>
+                <div class="order-first min-w-0 lg:order-none">
+                    <section v-if="data.state === 'running' || data.state === 'due' || data.next.kind === 'ready'">
+                        <p class="font-head text-[22px] leading-tight font-semibold" :class="data.next.overdue ? 'said-caution' : ''">
+                            {{ data.next.words }}
+                        </p>
+                        <div class="mt-3 flex flex-wrap gap-3">
+                            <button
+                                v-if="shaken && data.next.kind !== 'stop-shaking'"
+                                type="button"
+                                class="counter-act grow sm:grow-0"
+                                :aria-pressed="shaken.done"
+                                @click="shake(today, !shaken.done)"
+                            >
+                                {{ shaken.done ? 'Shaken today ✓' : 'Shaken today' }}
+                            </button>
+                            <button
+                                v-if="data.next.kind === 'stop-shaking'"
+                                type="button"
+                                class="counter-act grow sm:grow-0"
+                                @click="record({ kind: 'settling' }, 'Left to settle.')"
+                            >
+                                Left to settle
+                            </button>
+                            <button
+                                v-if="data.next.kind === 'ready'"
+                                type="button"
+                                class="counter-act grow sm:grow-0"
+                                @click="record({ kind: 'ready' }, 'Put away.')"
+                            >
+                                Put away
+                            </button>
+                            <RouterLink
+                                v-if="data.next.kind === 'strain'"
+                                :to="`/steeps/${id}/strain`"
+                                class="counter-act grow no-underline sm:grow-0"
+                            >
+                                Strain it
+                            </RouterLink>
+                        </div>
+                    </section>
+                    <section v-if="data.measured && data.lot" class="mb-5">
+                        <h2>What came out</h2>
+                        <dl class="mt-1 grid grid-cols-[9rem_1fr] gap-x-3 gap-y-1">
+                            <dt class="quiet">Measured</dt>
+                            <dd>
+                                <span class="fig fig-measured">{{ num(data.measured.yield_grams) }}</span>
+                                <span class="unit">g</span>
+                                , {{ num(data.measured.recovered_percent, 0) }} % of the oil
+                            </dd>
+                            <dt class="quiet">Foretold</dt>
+                            <dd>
+                                <span class="fig fig-estimated">{{ num(data.measured.foretold_grams.best) }}</span>
+                                <span class="unit">
+                                    g, {{ num(data.measured.foretold_grams.low) }} to {{ num(data.measured.foretold_grams.high) }}
+                                </span>
+                            </dd>
+                            <dt class="quiet">The herb kept</dt>
+                            <dd>
+                                <span class="fig fig-measured">{{ num(data.measured.kept_per_gram) }}</span>
+                                <span class="unit">g a gram</span>
+                            </dd>
+                            <dt class="quiet">Water</dt>
+                            <dd :class="data.lot.dry ? 'text-good' : 'said-caution font-semibold'">
+                                {{ data.lot.dry ? 'Counts as dry.' : `${num(data.lot.water_percent)} % counted: it bears water.` }}
+                            </dd>
+                            <dt class="quiet">Best before</dt>
+                            <dd>{{ sayDate(data.lot.best_before) }}</dd>
+                            <template v-if="data.cost !== null">
+                                <dt class="quiet">Cost what went in</dt>
+                                <dd>
+                                    <span class="fig fig-measured">{{ num(data.cost) }}</span>
+                                    <span class="unit">in all, {{ num((data.cost / data.lot.grams) * 100) }} for 100 g</span>
+                                </dd>
+                            </template>
+                        </dl>
+                        <p class="mt-2 flex flex-wrap gap-x-2">
+                            <a :href="`/papers/lots/${data.lot.id}/label.pdf`" target="_blank" class="act-quiet -ml-2.5">
+                                Its label as PDF
+                            </a>
+                            <button v-if="!data.lot.withdrawn" type="button" class="act-quiet act-stop" @click="open('withdraw')">
+                                It went bad, or was thrown away
+                            </button>
+                        </p>
+                    </section>
+
+                    <div class="no-print mt-4 flex flex-wrap gap-2">
                         <button
-                            v-for="day in data.shakes"
-                            :key="day.date"
+                            v-for="[what, words] in ACTS"
+                            :key="what"
                             type="button"
-                            class="min-h-14 min-w-14 rounded border-2 px-2 text-[13px]"
-                            :class="day.done ? 'bg-lead text-on-lead border-lead' : 'border-rule'"
-                            :aria-pressed="day.done"
-                            :aria-label="`Shaken ${sayDate(day.date)}`"
-                            @click="shake(day.date, !day.done)"
+                            class="border-rule min-h-14 rounded border px-3.5 font-semibold lg:min-h-9"
+                            :class="what === 'spoil' ? 'said-stop' : 'text-lead'"
+                            @click="open(what)"
                         >
-                            {{ shortDate(day.date) }}
-                            <span class="block font-bold">{{ day.done ? 'done' : '·' }}</span>
+                            {{ words }}
                         </button>
+                        <label
+                            v-if="ACTS.length > 0"
+                            class="border-rule text-lead flex min-h-14 cursor-pointer items-center rounded border px-3.5 font-semibold has-focus-visible:outline-2 lg:min-h-9"
+                        >
+                            Photograph it
+                            <input type="file" accept="image/*" capture="environment" class="sr-only" @change="photograph" />
+                        </label>
                     </div>
-                    <p class="quiet mt-2 text-[13px]">Stop shaking {{ sayDate(data.plan.dates.stop_shaking) }}, so that it settles.</p>
-                </section>
+                    <div v-if="data.signs.length > 0 && (data.state === 'running' || data.state === 'due')" class="mt-4">
+                        <h2>Signs that it is done</h2>
+                        <p class="quiet text-[13px]">Tap what you see. They are signs, not promises.</p>
+                        <div class="mt-1 flex flex-wrap gap-2">
+                            <button
+                                v-for="sign in data.signs"
+                                :key="sign"
+                                type="button"
+                                class="border-rule min-h-10 rounded border px-3 text-left"
+                                @click="record({ kind: 'sign', sign }, 'Recorded.')"
+                            >
+                                {{ sign }}
+                            </button>
+                        </div>
+                    </div>
 
-                <section v-if="data.lot" class="mt-6">
-                    <h2>What came out</h2>
-                    <p class="mt-1">
-                        <span class="fig fig-measured">{{ num(data.lot.grams) }}</span>
-                        <span class="unit">g</span>
-                        against {{ num(data.plan.yield_grams.best) }} g foreseen ({{ num(data.plan.yield_grams.low) }} to
-                        {{ num(data.plan.yield_grams.high) }}). Best before {{ sayDate(data.lot.best_before) }}.
-                    </p>
-                    <p class="mt-1" :class="data.lot.dry ? 'text-good font-semibold' : 'said-caution font-semibold'">
-                        {{
-                            data.lot.dry
-                                ? 'Counts as dry.'
-                                : `Holds traces of water: ${num(data.lot.water_percent)} %. Every formula that uses it carries them.`
-                        }}
-                    </p>
-                    <p class="quiet mt-1">In a formula, type "{{ data.lot.name }}" as the ingredient.</p>
-                </section>
+                    <section v-if="data.shakes.length > 0" class="mt-6">
+                        <h2>Shakes</h2>
+                        <ul class="mt-1 flex flex-wrap gap-1.5">
+                            <li v-for="s in data.shakes" :key="s.date">
+                                <button
+                                    type="button"
+                                    class="border-rule min-h-10 min-w-14 rounded border px-2 text-[13px]"
+                                    :class="s.done ? 'bg-lead-wash font-semibold' : 'quiet'"
+                                    :aria-pressed="s.done"
+                                    :disabled="data.state === 'strained' || data.state === 'spoiled'"
+                                    @click="shake(s.date, !s.done)"
+                                >
+                                    {{ shortDate(s.date) }}
+                                    <span class="block" aria-hidden="true">{{ s.done ? '✓' : '–' }}</span>
+                                </button>
+                            </li>
+                        </ul>
+                    </section>
 
-                <details v-else class="mt-6 max-w-md" :open="data.state === 'due'">
-                    <summary class="cursor-pointer font-head text-[17px] font-semibold">
-                        {{ data.state === 'due' ? 'Strain it' : 'Strain it before its day' }}
-                    </summary>
-                    <form @submit.prevent="strain">
-                        <p class="mt-1">{{ data.plan.straining }}</p>
-                        <label class="mt-3 block">
-                            <span class="label">Oil that came out, grams</span>
+                    <section class="mt-6">
+                        <h2>What happened to it</h2>
+                        <ol v-if="data.events.length > 0" class="mt-1">
+                            <li
+                                v-for="e in data.events"
+                                :key="e.id"
+                                class="row-line grid grid-cols-[4.5rem_minmax(0,1fr)_auto] items-baseline gap-x-3 py-1.5"
+                            >
+                                <span class="quiet">{{ shortDate(e.on) }}</span>
+                                <span>
+                                    {{ e.words }}
+                                    <span v-if="e.note" class="quiet block text-[14px]">{{ e.note }}</span>
+                                </span>
+                                <button
+                                    type="button"
+                                    class="act-quiet !min-h-0 !py-0 text-[13px]"
+                                    :aria-label="`Take back: ${e.words}`"
+                                    @click="unrecord(e.id)"
+                                >
+                                    take back
+                                </button>
+                            </li>
+                        </ol>
+                        <p v-else class="quiet mt-1">
+                            Nothing but standing. What you note, add, take out or move stands here, and the figures follow.
+                        </p>
+                    </section>
+                    <section v-if="data.photos.length > 0" class="mt-6">
+                        <h2>Pictures</h2>
+                        <ul class="mt-2 flex flex-wrap gap-3">
+                            <li v-for="p in data.photos" :key="p.id" class="text-[13px]">
+                                <img
+                                    :src="`/photos/${p.id}`"
+                                    :alt="`${data.name} on ${shortDate(p.on)}`"
+                                    class="h-32 rounded"
+                                    :width="(p.width / p.height) * 128"
+                                    height="128"
+                                />
+                                {{ shortDate(p.on) }}
+                                <button type="button" class="act-quiet !min-h-0 !py-0 text-[13px]" @click="unphoto(p.id)">take out</button>
+                            </li>
+                        </ul>
+                    </section>
+                </div>
+                <div>
+                    <SteepFigures :plan="data.plan" :usual="data.usual_ratio" :learned="data.learned" />
+                    <section v-if="data.lots.length > 0" class="mt-6">
+                        <h2>Its oil in the pantry</h2>
+                        <ul class="mt-1">
+                            <li v-for="lot in data.lots" :key="lot.id" class="row-line py-1.5">
+                                <RouterLink :to="`/pantry/${lot.ingredient}`" class="font-semibold">{{ lot.name }}</RouterLink>
+                                <span class="quiet block text-[13px]">
+                                    {{ lot.code }}, {{ num(lot.grams) }} g, best before {{ sayDate(lot.best_before) }}
+                                </span>
+                            </li>
+                        </ul>
+                    </section>
+                    <section v-if="data.used_in.length > 0" class="mt-6">
+                        <h2>Made from it</h2>
+                        <ul class="mt-1">
+                            <li v-for="u in data.used_in" :key="u.kind + u.id">
+                                <RouterLink :to="u.kind === 'formula' ? `/formulas/${u.id}` : `/make/${u.id}`">{{ u.title }}</RouterLink>
+                                <span class="quiet text-[13px]">{{ u.kind }}</span>
+                            </li>
+                        </ul>
+                    </section>
+                </div>
+            </div>
+
+            <UiDialog
+                :open="doing !== ''"
+                :title="doing === 'withdraw' ? 'Why must it not be used?' : (ACTS.find(([w]) => w === doing)?.[1] ?? '')"
+                @close="doing = ''"
+            >
+                <form class="space-y-3" @submit.prevent="submit">
+                    <template v-if="doing === 'note'">
+                        <label class="block">
+                            <span class="label">Colour</span>
+                            <input v-model="form.colour" class="field min-h-12" maxlength="80" placeholder="green gold" />
+                        </label>
+                        <label class="block">
+                            <span class="label">Smell</span>
+                            <input v-model="form.smell" class="field min-h-12" maxlength="80" placeholder="of hay" />
+                        </label>
+                    </template>
+                    <template v-if="doing === 'weighed' || doing === 'drawn'">
+                        <label class="block">
+                            <span class="label">{{ doing === 'drawn' ? 'Oil taken out, grams' : 'The jar weighs, grams' }}</span>
                             <input
-                                v-model="yieldGrams"
+                                v-model="form.grams"
+                                type="number"
+                                min="0"
+                                step="any"
                                 inputmode="decimal"
-                                class="field"
-                                required
-                                :aria-invalid="!!errors['yield_grams']"
+                                class="field min-h-12 text-xl"
                             />
                         </label>
-                        <FormProblem :errors="errors" field="yield_grams" />
-                        <div v-if="data.plan.water_in_grams.high > 0" class="mt-3">
-                            <p class="text-[14px]">
-                                Oil does not evaporate here: what the bowl loses is water. Without this weighing the water counts as still
-                                there.
-                            </p>
-                            <div class="mt-1 grid grid-cols-2 gap-3">
-                                <label>
-                                    <span class="label">Bowl before heating, g</span>
-                                    <input v-model="before" inputmode="decimal" class="field" />
-                                </label>
-                                <label>
-                                    <span class="label">Bowl after, g</span>
-                                    <input v-model="after" inputmode="decimal" class="field" />
-                                </label>
-                            </div>
-                            <FormProblem :errors="errors" field="loss_grams" />
+                        <FormProblem :errors="errors" field="grams" />
+                    </template>
+                    <template v-if="doing === 'bowl'">
+                        <p class="quiet">Oil does not evaporate at these temperatures: what the bowl loses is water driven off.</p>
+                        <label class="block">
+                            <span class="label">Before heating, grams</span>
+                            <input
+                                v-model="form.before"
+                                type="number"
+                                min="0"
+                                step="any"
+                                inputmode="decimal"
+                                class="field min-h-12 text-xl"
+                            />
+                        </label>
+                        <FormProblem :errors="errors" field="before" />
+                        <label class="block">
+                            <span class="label">After heating, grams</span>
+                            <input
+                                v-model="form.after"
+                                type="number"
+                                min="0"
+                                step="any"
+                                inputmode="decimal"
+                                class="field min-h-12 text-xl"
+                            />
+                        </label>
+                        <FormProblem :errors="errors" field="after" />
+                    </template>
+                    <label v-if="doing === 'moved'" class="block">
+                        <span class="label">It stands from today in</span>
+                        <select v-model="form.method" class="field min-h-12">
+                            <option v-for="(word, value) in PLACES" :key="value" :value="value">{{ word }}</option>
+                        </select>
+                    </label>
+                    <template v-if="doing === 'herb' || doing === 'oil'">
+                        <div>
+                            <span class="label">{{ doing === 'herb' ? 'Plant' : 'Oil' }}</span>
+                            <IngredientPick :name="form.name" :label="doing === 'herb' ? 'Plant' : 'Oil'" placed @choose="pick" />
                         </div>
-                        <button class="act mt-3">Record the yield</button>
-                    </form>
-                </details>
-            </div>
-            <div>
-                <SteepFigures :plan="data.plan" :usual="data.usual_ratio" />
-            </div>
+                        <FormProblem :errors="errors" field="ingredient" />
+                        <FormProblem :errors="errors" field="plant" />
+                        <FormProblem :errors="errors" field="oil" />
+                        <label class="block">
+                            <span class="label">How much</span>
+                            <input v-model="form.amount" class="field" maxlength="120" placeholder="10 g" />
+                        </label>
+                        <FormProblem :errors="errors" field="amount" />
+                        <div v-if="doing === 'herb'" class="grid grid-cols-2 gap-3">
+                            <label>
+                                <span class="label">Form</span>
+                                <select v-model="form.form" class="field">
+                                    <option v-for="f in form.forms" :key="f" :value="f">{{ f }}</option>
+                                </select>
+                            </label>
+                            <label>
+                                <span class="label">Done to it</span>
+                                <select v-model="form.preparation" class="field">
+                                    <option value="none">as it is</option>
+                                    <option value="chopped">chopped</option>
+                                    <option value="crushed">crushed</option>
+                                </select>
+                            </label>
+                        </div>
+                        <FormProblem :errors="errors" field="form" />
+                    </template>
+                    <template v-if="doing === 'spoil' || doing === 'withdraw'">
+                        <label class="block">
+                            <span class="label">What was found (mould, a sour smell, fizzing, spilt)</span>
+                            <input v-model="form.reason" class="field min-h-12" maxlength="200" />
+                        </label>
+                        <FormProblem :errors="errors" field="reason" />
+                        <p v-if="doing === 'spoil'">The jar is closed for good, and every oil drawn from it is withdrawn.</p>
+                        <p v-else>Every formula and batch that used it is warned. This can be taken back.</p>
+                    </template>
+                    <label v-if="!['spoil', 'withdraw'].includes(doing)" class="block">
+                        <span class="label">Note (optional)</span>
+                        <input v-model="form.note" class="field" maxlength="500" />
+                    </label>
+                    <FormProblem :errors="errors" field="on" />
+                    <div class="flex gap-3">
+                        <button class="counter-act">
+                            {{ doing === 'spoil' ? 'Give the jar up' : doing === 'withdraw' ? 'Withdraw it' : 'Record it' }}
+                        </button>
+                        <button type="button" class="act-quiet" @click="doing = ''">Leave it</button>
+                    </div>
+                </form>
+            </UiDialog>
         </div>
     </WaitOrProblem>
 </template>

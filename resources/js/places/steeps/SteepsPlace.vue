@@ -1,12 +1,32 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { ask } from '../../api/client';
+import { computed } from 'vue';
+import { ask, type Schemas } from '../../api/client';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { num, sayDate } from '../../ui/words';
+import { daysFromToday, num, sayDate, shortDate, todayDate } from '../../ui/words';
 import SteepJar from './SteepJar.vue';
 
 const { data, isPending, error, refetch } = useQuery({ queryKey: ['steeps'], queryFn: () => ask<'SteepList'>('GET', '/api/steeps') });
-const STATES = { running: 'steeping', due: 'strain it now', strained: 'strained', spoiled: 'spoiled, do not use' };
+const today = todayDate();
+const running = computed(() =>
+    (data.value?.items ?? [])
+        .filter((s) => s.state === 'running' || s.state === 'due')
+        .sort((a, b) => a.plan.dates.strain.localeCompare(b.plan.dates.strain)),
+);
+const past = computed(() => (data.value?.items ?? []).filter((s) => s.state === 'strained' || s.state === 'spoiled'));
+/** One scale for the whole shelf, so that jars can be told apart by where they stand in time. */
+const span = computed(() => {
+    const days = running.value.flatMap((s) => [daysFromToday(s.plan.dates.start), daysFromToday(s.plan.dates.ready)]);
+    return { from: Math.min(-7, ...days), to: Math.max(14, ...days) + 2 };
+});
+const at = (date: string): number => ((daysFromToday(date, today) - span.value.from) / (span.value.to - span.value.from)) * 100;
+function tone(s: Schemas['SteepRow']): string {
+    return s.next.overdue
+        ? 'said-caution font-semibold'
+        : ['shake', 'stop-shaking', 'strain', 'ready'].includes(s.next.kind)
+          ? 'text-lead font-semibold'
+          : 'quiet';
+}
 </script>
 
 <template>
@@ -16,37 +36,112 @@ const STATES = { running: 'steeping', due: 'strain it now', strained: 'strained'
             <RouterLink to="/steeps/start" class="act">Start a steep</RouterLink>
         </div>
         <WaitOrProblem :pending="isPending" :error="error" what="your steeps" @again="refetch">
-            <ul v-if="data && data.items.length > 0">
-                <li v-for="steep in data.items" :key="steep.id" class="row-line">
-                    <RouterLink
-                        :to="`/steeps/${steep.id}`"
-                        class="text-ink grid grid-cols-[46px_1fr] items-center gap-5 py-3 no-underline hover:bg-lead-wash sm:grid-cols-[46px_minmax(0,1fr)_14rem_11rem]"
-                    >
-                        <SteepJar small :plan="steep.plan" :jar-ml="steep.jar_ml" :diameter-cm="steep.diameter_cm" :name="steep.name" />
-                        <span>
-                            <span class="font-head text-[18px] leading-tight font-semibold">{{ steep.name }}</span>
-                            <span class="quiet block text-[13px]">
-                                {{ num(steep.plant_grams) }} g {{ steep.form }} in {{ num(steep.oil_grams) }} g,
-                                {{ steep.method_label.toLowerCase() }}
-                            </span>
-                        </span>
-                        <span class="hidden sm:block">
-                            <template v-if="steep.state === 'running'">
-                                day {{ steep.day }} of {{ steep.days }}, strain {{ sayDate(steep.plan.dates.strain) }}
-                            </template>
-                            <template v-else-if="steep.lot">{{ num(steep.lot.grams) }} g came out</template>
-                            <template v-else>was due {{ sayDate(steep.plan.dates.strain) }}</template>
-                        </span>
-                        <span
-                            class="hidden text-right font-semibold sm:block"
-                            :class="steep.state === 'due' ? 'said-caution' : steep.lot && !steep.lot.dry ? 'said-caution' : 'quiet'"
+            <section v-if="running.length > 0" aria-label="The shelf">
+                <ul>
+                    <li v-for="s in running" :key="s.id" class="row-line">
+                        <RouterLink
+                            :to="s.next.kind === 'strain' ? `/steeps/${s.id}/strain` : `/steeps/${s.id}`"
+                            class="text-ink grid min-h-14 grid-cols-[46px_minmax(0,1fr)] items-center gap-x-4 gap-y-1 py-2 no-underline hover:bg-lead-wash lg:grid-cols-[46px_minmax(0,17rem)_minmax(0,1fr)_13rem]"
                         >
-                            {{ steep.lot && !steep.lot.dry ? 'holds traces of water' : STATES[steep.state] }}
-                        </span>
-                    </RouterLink>
-                </li>
-            </ul>
-            <div v-else class="max-w-prose">
+                            <SteepJar small :plan="s.plan" :jar-ml="s.jar_ml" :diameter-cm="s.diameter_cm" :name="s.name" />
+                            <span>
+                                <span class="font-head text-[17px] leading-tight font-semibold">{{ s.name }}</span>
+                                <span class="quiet block text-[13px]">
+                                    day {{ s.day }} of {{ s.days }}, {{ s.method_label.toLowerCase() }}; about
+                                    {{ num(s.drawn_now_percent.best, 0) }} % drawn
+                                </span>
+                            </span>
+                            <svg
+                                viewBox="0 0 100 12"
+                                preserveAspectRatio="none"
+                                class="col-span-2 hidden h-7 w-full lg:col-span-1 lg:block"
+                                aria-hidden="true"
+                            >
+                                <line x1="0" x2="100" y1="6" y2="6" stroke="var(--rule)" stroke-width=".5" />
+                                <rect
+                                    :x="at(s.plan.dates.start)"
+                                    :width="at(s.plan.dates.strain) - at(s.plan.dates.start)"
+                                    y="3"
+                                    height="6"
+                                    fill="none"
+                                    stroke="var(--glass)"
+                                    stroke-width=".4"
+                                    vector-effect="non-scaling-stroke"
+                                />
+                                <rect
+                                    :x="at(s.plan.dates.start)"
+                                    :width="Math.max(0, Math.min(at(today), at(s.plan.dates.strain)) - at(s.plan.dates.start))"
+                                    y="3"
+                                    height="6"
+                                    fill="var(--matter-plant)"
+                                />
+                                <line
+                                    :x1="at(today)"
+                                    :x2="at(today)"
+                                    y1="0"
+                                    y2="12"
+                                    stroke="var(--ink)"
+                                    stroke-width="1.5"
+                                    vector-effect="non-scaling-stroke"
+                                />
+                                <line
+                                    :x1="at(s.plan.dates.ready)"
+                                    :x2="at(s.plan.dates.ready)"
+                                    y1="2"
+                                    y2="10"
+                                    stroke="var(--lead)"
+                                    stroke-width="2"
+                                    vector-effect="non-scaling-stroke"
+                                />
+                            </svg>
+                            <span class="col-span-2 lg:col-span-1 lg:text-right" :class="tone(s)">{{ s.next.words }}</span>
+                        </RouterLink>
+                    </li>
+                </ul>
+                <p class="quiet mt-1 hidden text-[13px] lg:block">
+                    The dark line is today, {{ shortDate(today) }}; the blue one is the day it is ready.
+                </p>
+            </section>
+            <section v-if="past.length > 0" class="mt-8">
+                <h2>Strained, or given up</h2>
+                <ul>
+                    <li v-for="s in past" :key="s.id" class="row-line">
+                        <RouterLink
+                            :to="`/steeps/${s.id}`"
+                            class="text-ink grid gap-x-4 py-2 no-underline hover:bg-lead-wash sm:grid-cols-[minmax(0,1fr)_10rem_14rem]"
+                        >
+                            <span>
+                                <span class="font-semibold">{{ s.name }}</span>
+                                <span class="quiet block text-[13px]">{{ s.method_label.toLowerCase() }}</span>
+                            </span>
+                            <span>
+                                <template v-if="s.lot">
+                                    <span class="fig fig-measured">{{ num(s.lot.grams) }}</span>
+                                    <span class="unit">g</span>
+                                </template>
+                            </span>
+                            <span
+                                class="sm:text-right"
+                                :class="
+                                    s.state === 'spoiled' || s.lot?.withdrawn
+                                        ? 'said-stop font-semibold'
+                                        : s.lot && !s.lot.dry
+                                          ? 'said-caution font-semibold'
+                                          : 'quiet'
+                                "
+                            >
+                                <template v-if="s.state === 'spoiled'">{{ s.reason }}</template>
+                                <template v-else-if="s.lot?.withdrawn">must not be used: {{ s.lot.withdrawn }}</template>
+                                <template v-else-if="s.next.kind === 'ready'">{{ s.next.words }}</template>
+                                <template v-else-if="s.lot">
+                                    {{ s.lot.dry ? '' : 'holds traces of water; ' }}best before {{ sayDate(s.lot.best_before) }}
+                                </template>
+                            </span>
+                        </RouterLink>
+                    </li>
+                </ul>
+            </section>
+            <div v-if="data && data.items.length === 0" class="max-w-prose">
                 <p>
                     A steep is a plant drawn into oil for weeks or an hour. It tells you when to shake, when to strain, how much comes out
                     and whether it holds water.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import { ask, onceKey, type Schemas } from '../../api/client';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, sayDate, shortDate } from '../../ui/words';
@@ -44,12 +44,18 @@ const ticks = computed(() => {
 async function tick(item: Schemas['TodayItem']): Promise<void> {
     if (!item.tick) return;
     try {
-        await ask('PUT', item.tick.url, item.tick.body);
+        const answer = await ask<'Steep'>(item.tick.method, item.tick.url, item.tick.body, { key: onceKey() });
         await client.invalidateQueries();
-        const back = item.kind === 'shake' ? { ...(item.tick.body as object), done: false } : { state: 'planned' };
+        const url = item.tick.url;
+        const takeBack = (): Promise<unknown> =>
+            item.kind === 'shake'
+                ? ask('PUT', url, { ...(item.tick?.body as object), done: false })
+                : item.tick?.method === 'POST'
+                  ? ask('DELETE', `/api/steep-events/${Math.max(...answer.events.map((e) => e.id))}`)
+                  : ask('PUT', url, { state: 'planned' });
         tell('Ticked.', {
             undo: () =>
-                void ask('PUT', item.tick?.url ?? '', back)
+                void takeBack()
                     .then(() => client.invalidateQueries())
                     .catch(tellProblem),
         });
