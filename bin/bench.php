@@ -12,7 +12,12 @@ use Crown\Catalogue\CatalogueReader;
 use Crown\Formula\Assessor;
 use Crown\Formula\Context;
 use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\Solving\Candidate;
+use Crown\Formula\Solving\Demand;
+use Crown\Formula\Solving\Goal;
+use Crown\Formula\Solving\Solver;
 use Crown\Measure\Kitchen;
+use Crown\Measure\Property;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
@@ -44,6 +49,13 @@ if (($argv[1] ?? '') === 'core') {
     $row('the same, written as JSON', $time(static fn () => json_encode(Assessor::standard()->assess($formula, $context)), 500), '-');
     $row('reading a 16-line recipe', $time(static fn () => $reader->read(RECIPE), 60), '-');
     $row('search with slips of the pen', $time(static fn () => $catalogue->search('rosmary esential oil'), 200), '20 ms');
+    $fats = array_slice(array_values(array_filter($catalogue->all(), static fn ($i): bool => $i->solidFat->known() && $i->facts->has(Property::Weight) && ! $i->kind->isPlant())), 0, 60);
+    $candidates = array_map(static fn ($i): Candidate => new Candidate($i, 0.0, 100.0, 0.0, 1.0), $fats);
+    $demands = [new Demand('solids', 15, 35), new Demand('solids', -INF, 60, at: 10), new Demand('solids', 2, INF, at: 30), new Demand('weight', 2, 3.4), new Demand('saturated', 10, 50), new Demand('polyunsaturated', -INF, 25), new Demand('life', 14), new Demand('load', -INF, 1), new Demand('dermal'), new Demand('need', 10, INF, 'sealing'), new Demand('need', 5, INF, 'frizz')];
+    for ($k = 0; count($demands) < 30; $k++) {
+        $demands[] = new Demand('share', 0, 60, implode('+', array_map(static fn ($i): string => $i->id, array_slice($fats, $k * 3, 4))));
+    }
+    $row('solver, 60 candidates and 30 demands', $time(static fn () => Solver::solve($candidates, $demands, [Goal::Nearest]), 20), '100 ms');
     exit;
 }
 

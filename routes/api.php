@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Catalogue\IngredientController;
 use App\Catalogue\OwnIngredientController;
+use App\Formula\DesignController;
 use App\Formula\EvaluationController;
 use App\Formula\FormulaController;
 use App\Head\AdviceController;
@@ -64,6 +65,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('cure', 'cure')->name('cure');
         Route::post('read', 'read')->name('read');
     });
+    Route::post('design', DesignController::class)->name('design');
     Route::controller(FormulaController::class)->group(function (): void {
         Route::get('formulas', 'index')->name('formulas.index');
         Route::post('formulas', 'store')->name('formulas.store');

@@ -7,6 +7,7 @@ namespace App\Support;
 use Crown\Catalogue\CatalogueError;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Reading\ReadingError;
+use Crown\Formula\Solving\SolveError;
 use Crown\Measure\MeasureError;
 use Crown\Rhythm\RoutineError;
 use Crown\Steep\SteepError;
@@ -23,7 +24,7 @@ final class AnswerErrors
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([FormulaError::class, SteepError::class, RoutineError::class, ReadingError::class, MeasureError::class, CatalogueError::class, StaleWrite::class, Refused::class]);
+        $exceptions->dontReport([FormulaError::class, SteepError::class, RoutineError::class, ReadingError::class, MeasureError::class, CatalogueError::class, SolveError::class, StaleWrite::class, Refused::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $field = static fn (string $field, string $message, int $status = 422): JsonResponse => new JsonResponse(['message' => $message, 'errors' => [$field => [$message]]], $status);
 
@@ -31,6 +32,7 @@ final class AnswerErrors
         $exceptions->render(static fn (Refused $e) => $field($e->field, $e->getMessage(), $e->status));
         $exceptions->render(static fn (ReadingError $e) => $field('text', $e->getMessage()));
         $exceptions->render(static fn (MeasureError $e) => $field('amount', $e->getMessage()));
+        $exceptions->render(static fn (SolveError $e) => $field('demands', $e->getMessage()));
         $exceptions->render(static fn (CatalogueError $e) => $field('ingredient', $e->getMessage()));
         $exceptions->render(static fn (StaleWrite $e) => new JsonResponse(['message' => $e->getMessage(), 'current' => $e->current], 409));
         $exceptions->render(static function (NotFoundHttpException $e, Request $request): ?JsonResponse {

@@ -10,6 +10,7 @@ use Crown\Catalogue\CatalogueError;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
+use Crown\Exchange\DemandFile;
 use Crown\Exchange\FormulaFile;
 use Crown\Exchange\IngredientFile;
 use Crown\Formula\Assessor;
@@ -23,6 +24,7 @@ use Crown\Formula\Reading\ReadingError;
 use Crown\Formula\Reading\ReadLine;
 use Crown\Formula\Reading\RecipeReader;
 use Crown\Formula\Severity;
+use Crown\Formula\Solving\SolveError;
 use Crown\Head\AgeBand;
 use Crown\Head\Porosity;
 use Crown\Head\Profile;
@@ -59,6 +61,8 @@ final readonly class Cli
         crown steep --plant calendula --form dried --grams 40 --oil "sunflower high oleic" --oil-ml 400 [--jar-ml 700 --diameter-cm 9]
                     [--method cold-dark] [--celsius 70 --minutes 60] [--start 2027-01-04 | --wanted 2027-02-20] [--shaken daily|never] [--pressed]
 
+        crown solve FILE|-     (a demand file: docs/formats)
+
         Every command takes --json. Exit 0: done; 1: done, with a finding of severity stop; 2: bad input.
 
         TEXT;
@@ -83,10 +87,11 @@ final readonly class Cli
                 'read' => $this->readRecipe($arguments),
                 'assess' => $this->assess($arguments),
                 'steep' => $this->steep($arguments),
+                'solve' => $this->solve($arguments),
                 'help', '--help', '-h' => new Outcome(0, self::HELP),
                 default => throw UsageError::unknown($argv[0]),
             };
-        } catch (UsageError|MeasureError|CannotTell|ReadingError|FormulaError|CatalogueError|SteepError $e) {
+        } catch (UsageError|MeasureError|CannotTell|ReadingError|FormulaError|CatalogueError|SteepError|SolveError $e) {
             return new Outcome(2, '', str_replace("\n", ' ', $e->getMessage())."\n");
         }
     }
@@ -213,6 +218,17 @@ final readonly class Cli
             'methods' => MethodTable::for($steep, new DateTimeImmutable($this->today), null),
             'findings' => $advice,
         ], sprintf("Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n", $steep->start->format('Y-m-d'), $steep->strainDay()->format('Y-m-d'), $steep->readyDay()->format('Y-m-d'), $steep->yieldGrams()->best, Straining::inShort($steep)), $stop ? 1 : 0);
+    }
+
+    private function solve(Arguments $arguments): Outcome
+    {
+        $json = json_decode(($this->read)($arguments->word(0, 'a demand file, or - for standard input')), true, 32);
+        $answer = DemandFile::solve(is_array($json) ? $json : throw SolveError::field('the file', 'valid JSON of demands'), $this->catalogue);
+        $text = $answer->status === 'impossible'
+            ? sprintf("Impossible together: %s.\n%s", implode('; ', $answer->conflict), implode('', array_map(static fn (array $r): string => sprintf("Would give way: %s, to %g.\n", $r['demand'], $r['to']), $answer->relax)))
+            : implode('', array_map(static fn (string $id, float $share): string => sprintf("%6.2f %%  %s\n", $share, $id), array_keys($answer->shares), $answer->shares)).sprintf("%s; bound by: %s\n", $answer->status, $answer->binding === [] ? 'nothing' : implode('; ', $answer->binding));
+
+        return $this->done($arguments, $answer, $text);
     }
 
     private function formula(string $text, Kitchen $kitchen): Formula

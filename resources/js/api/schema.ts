@@ -107,6 +107,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/design": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Solve a formula for wishes in a maker's words, shown as demands that can be edited */
+        post: operations["design"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/evaluate": {
         parameters: {
             query?: never;
@@ -2099,6 +2116,83 @@ export interface components {
             amount?: string;
             keep?: boolean;
         };
+        Demand: {
+            /** @enum {string} */
+            kind: "solids" | "weight" | "saturated" | "monounsaturated" | "polyunsaturated" | "life" | "cost" | "load" | "dermal" | "constituent" | "need" | "share";
+            min?: number;
+            max?: number;
+            of?: string;
+            at?: number;
+        };
+        Demands: {
+            ingredients: {
+                id: string;
+                min?: number;
+                max?: number;
+                now?: number;
+                price?: number;
+                stock?: number;
+            }[];
+            demands?: components["schemas"]["Demand"][];
+            goal?: ("cheapest" | "service" | "nearest" | "lasting" | "lightest") | ("cheapest" | "service" | "nearest" | "lasting" | "lightest")[];
+            most_ingredients?: number;
+            batch_grams?: number;
+            serves?: ("dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle")[];
+            without?: string[];
+            parts?: boolean;
+        };
+        SolveAnswer: {
+            /** @enum {string} */
+            status: "optimal" | "found" | "impossible";
+            shares: {
+                [key: string]: number;
+            };
+            objective: number;
+            binding: string[];
+            conflict: string[];
+            relax: {
+                demand: string;
+                by: number;
+                to: number;
+            }[];
+            parts: {
+                [key: string]: number;
+            };
+        };
+        ShownDemand: {
+            /** @enum {string} */
+            kind: "solids" | "weight" | "saturated" | "monounsaturated" | "polyunsaturated" | "life" | "cost" | "load" | "dermal" | "constituent" | "need" | "share";
+            min: number | null;
+            max: number | null;
+            of: string;
+            at: number;
+            words: string;
+        };
+        DesignAsk: {
+            formula: components["schemas"]["Formula"];
+            head_id: number | null;
+            hair?: components["schemas"]["Hair"] | null;
+            wishes: {
+                /** @enum {string} */
+                kind: "softer" | "firmer" | "lighter" | "richer" | "keeps-longer" | "without" | "use-up" | "safe-for" | "fewer";
+                of: string | null;
+            }[];
+            demands?: {
+                /** @enum {string} */
+                kind: "solids" | "weight" | "saturated" | "monounsaturated" | "polyunsaturated" | "life" | "cost" | "load" | "dermal" | "constituent" | "need" | "share";
+                min?: number | null;
+                max?: number | null;
+                of?: string;
+                at?: number;
+            }[] | null;
+            most_ingredients?: number | null;
+        };
+        DesignAnswer: {
+            demands: components["schemas"]["ShownDemand"][];
+            answer: components["schemas"]["SolveAnswer"];
+            formula: components["schemas"]["Formula"] | null;
+            assessment: components["schemas"]["Assessment"] | null;
+        };
     };
     responses: never;
     parameters: never;
@@ -2428,6 +2522,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    design: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DesignAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignAnswer"];
                 };
             };
             /** @description Not in this studio */

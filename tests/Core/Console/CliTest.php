@@ -37,6 +37,16 @@ final class CliTest extends CoreTestCase
         yield 'steep' => [['steep', '--plant', 'calendula', '--form', 'dried', '--grams', '40', '--oil', 'sunflower high oleic', '--oil-ml', '400', '--jar-ml', '900', '--diameter-cm', '9', '--json'], 'SteepPlan', 0];
     }
 
+    public function test_solve_prints_its_schema_and_refuses_nonsense(): void
+    {
+        $file = (string) json_encode(['ingredients' => [['id' => 'shea-butter', 'now' => 60], ['id' => 'jojoba-oil', 'now' => 40]], 'demands' => [['kind' => 'solids', 'min' => 18, 'max' => 20]]]);
+        $outcome = self::run_(['solve', '-', '--json'], $file);
+        self::assertSame(0, $outcome->exit, $outcome->error);
+        self::assertSame('optimal', json_decode($outcome->output)->status);
+        self::assertStringContainsString('bound by', self::run_(['solve', '-'], $file)->output);
+        self::assertSame(2, self::run_(['solve', '-'], 'not json')->exit);
+    }
+
     /** @param  list<string>  $argv */
     #[DataProvider('commands')]
     public function test_json_keeps_to_its_schema(array $argv, string $schema, int $exit): void

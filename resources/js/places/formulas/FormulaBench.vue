@@ -8,6 +8,7 @@ import TextureRibbon from '../../jar/TextureRibbon.vue';
 import { useActs } from '../../ui/acts';
 import { tell, tellProblem } from '../../ui/notice';
 import { AUDIENCES, KINDS, num, sayMonths, shortDate } from '../../ui/words';
+import DesignPanel from './DesignPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
 import LinesTable from './LinesTable.vue';
@@ -299,6 +300,8 @@ useActs([
         <div class="bg-ground border-rule mt-4 border-t pt-2 pb-1 xl:sticky xl:bottom-0 xl:z-10">
             <TextureRibbon :assessment="assessment" />
         </div>
+
+        <DesignPanel class="no-print mt-8" :bench="bench" />
 
         <div class="mt-8 grid gap-8 md:grid-cols-2">
             <section>

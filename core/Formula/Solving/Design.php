@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula\Solving;
+
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\StandIns;
+use Crown\Formula\Audience;
+use Crown\Formula\Examined;
+use Crown\Formula\Formula;
+use Crown\Formula\Line;
+use Crown\Formula\Phase;
+use Crown\Formula\Portion;
+use Crown\Formula\Size;
+use Crown\Measure\Amount;
+use Crown\Measure\Property;
+
+/**
+ * Wishes in a maker's words, turned into demands that are shown, solved near the present formula, and written as a new one.
+ * Method page: docs/methods/solver.md.
+ */
+final readonly class Design
+{
+    /** How far a wish goes when it says no more: a quarter softer, a third firmer, 0.4 of weight, a third longer. */
+    private const SOFTER = 0.75;
+
+    private const FIRMER = 1.33;
+
+    private const WEIGHT = 0.4;
+
+    private const LONGER = 1.33;
+
+    /** What may move; everything else keeps its share. */
+    private const FATS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep, IngredientKind::Butter, IngredientKind::Wax, IngredientKind::EssentialOil];
+
+    private const STAND_INS = 3;
+
+    /** @param  list<array{Wish, string}>  $wishes each with what it is of, or "" */
+    public function __construct(
+        private Examined $subject,
+        private Catalogue $catalogue,
+        private array $wishes,
+    ) {
+    }
+
+    /** @return list<Demand> to be shown, and changed if need be */
+    public function demands(): array
+    {
+        $demands = [];
+        foreach ($this->wishes as [$wish, $of]) {
+            $solids = $this->subject->texture->solids(25.0)->best;
+            $weight = $this->subject->weightIndex();
+            $demand = match ($wish) {
+                Wish::Softer => [new Demand('solids', -INF, round($solids * self::SOFTER, 1))],
+                Wish::Firmer => [new Demand('solids', round(max(4.0, $solids * self::FIRMER), 1), INF)],
+                Wish::Lighter => $weight > 0.0 ? [new Demand('weight', -INF, round($weight - self::WEIGHT, 1))] : [],
+                Wish::Richer => $weight > 0.0 ? [new Demand('weight', round($weight + self::WEIGHT, 1), INF)] : [],
+                Wish::KeepsLonger => [new Demand('life', round($this->life() * self::LONGER, 1), INF)],
+                Wish::UseUp => $this->catalogue->has($of) ? [new Demand('share', max(15.0, round($this->shareOf($of) + 10.0, 1)), INF, $of)] : throw SolveError::field('wishes.of', 'an ingredient to use up'),
+                Wish::SafeFor => [new Demand('load', -INF, $this->audience($of)->essentialOilCeiling()), new Demand('dermal')],
+                Wish::Without, Wish::Fewer => [],
+            };
+            array_push($demands, ...$demand);
+        }
+        // What is not wished otherwise stays about as it is, so that one wish does not turn a butter into an oil.
+        $asked = array_map(static fn (Demand $d): string => $d->kind, $demands);
+        if (! in_array('solids', $asked, true) && $this->subject->texture->solids(25.0)->best >= 2.0) {
+            $now = $this->subject->texture->solids(25.0)->best;
+            $demands[] = new Demand('solids', round($now * 0.85, 1), round($now * 1.15, 1));
+        }
+
+        return $demands;
+    }
+
+    /**
+     * @param  list<Demand>  $demands
+     */
+    public function answer(array $demands, int $most = 0): Answer
+    {
+        $fewer = array_filter($this->wishes, static fn (array $w): bool => $w[0] === Wish::Fewer) !== [];
+        $count = count($this->subject->composition->counted());
+
+        return Solver::solve($this->candidates(), $demands, [Goal::Nearest], $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0));
+    }
+
+    /** The formula that the answer is: shares in per cent of the present mass, lines kept where they stay. */
+    public function formula(Answer $answer): Formula
+    {
+        $formula = $this->subject->formula();
+        $lines = [];
+        $left = $answer->shares;
+        foreach ($formula->lines as $line) {
+            $share = $left[$line->ingredient] ?? 0.0;
+            unset($left[$line->ingredient]);
+            if ($share > 0.005) {
+                $lines[] = $line->withAmount(Amount::percent(round($share, 2))->written);
+            } elseif ($line->ingredient === '') {
+                $lines[] = $line;
+            }
+        }
+        $taken = array_map(static fn (Line $l): string => $l->id, $formula->lines);
+        foreach ($left as $id => $share) {
+            $ingredient = $this->catalogue->get($id);
+            if ($share > 0.005) {
+                $n = count($taken) + 1;
+                while (in_array('l'.$n, $taken, true)) {
+                    $n++;
+                }
+                $taken[] = 'l'.$n;
+                $lines[] = new Line('l'.$n, $id, $ingredient->name, Amount::percent(round($share, 2))->written, $ingredient->usualForm(), Phase::usualFor($ingredient));
+            }
+        }
+        $grams = $this->subject->composition->totalGrams->best;
+
+        return $formula->withLines($lines)->withSize($formula->size->mode === 'as-written' && $grams > 0.0 ? Size::mass(round($grams, 1)) : $formula->size);
+    }
+
+    /** @return list<Candidate> */
+    private function candidates(): array
+    {
+        $now = [];
+        foreach ($this->subject->composition->counted() as $portion) {
+            $now[$portion->ingredient->id] = ($now[$portion->ingredient->id] ?? 0.0) + $portion->share->best * 100;
+        }
+        $candidates = [];
+        foreach ($this->subject->composition->counted() as $portion) {
+            $ingredient = $portion->ingredient;
+            if (isset($candidates[$ingredient->id]) || ! $ingredient->isPlaced()) {
+                continue;
+            }
+            $share = $now[$ingredient->id];
+            $refused = $this->refused($ingredient);
+            $moves = in_array($ingredient->kind, self::FATS, true) && ! $portion->line->locked;
+            $candidates[$ingredient->id] = match (true) {
+                $refused => new Candidate($ingredient, 0.0, 0.0, $share),
+                // A scent may become less, never more: it is no filler, however light it is.
+                $moves => new Candidate($ingredient, 0.0, $ingredient->kind === IngredientKind::EssentialOil ? $share : 100.0, $share),
+                default => new Candidate($ingredient, $share, $share, $share),
+            };
+            if ($moves && $ingredient->kind !== IngredientKind::EssentialOil) {
+                foreach ((new StandIns($this->catalogue))->for($ingredient, $this->shunned(), self::STAND_INS) as $standIn) {
+                    $candidates[$standIn->ingredient->id] ??= $this->newcomer($standIn->ingredient, $now);
+                }
+            }
+        }
+        foreach ($this->wishes as [$wish, $of]) {
+            if ($wish === Wish::UseUp && $this->catalogue->has($of)) {
+                $candidates[$of] ??= new Candidate($this->catalogue->get($of));
+            }
+        }
+
+        return array_values($candidates);
+    }
+
+    /** @param  array<string, float>  $now */
+    private function newcomer(Ingredient $ingredient, array $now): Candidate
+    {
+        return new Candidate($ingredient, 0.0, $this->refused($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
+    }
+
+    private function refused(Ingredient $ingredient): bool
+    {
+        if (array_filter($this->shunned(), $ingredient->answersTo(...)) !== []) {
+            return true;
+        }
+        foreach ($this->wishes as [$wish, $of]) {
+            if ($wish === Wish::SafeFor && ($ingredient->facts->best(Property::MinimumAge, 0.0) > $this->audience($of)->youngestYears() || $this->audience($of) === Audience::Infant && $ingredient->kind === IngredientKind::EssentialOil)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> */
+    private function shunned(): array
+    {
+        return array_values(array_map(static fn (array $w): string => $w[1], array_filter($this->wishes, static fn (array $w): bool => $w[0] === Wish::Without && $w[1] !== '')));
+    }
+
+    private function audience(string $of): Audience
+    {
+        return Audience::tryFrom($of) ?? throw SolveError::field('wishes.of', implode(', ', array_column(Audience::cases(), 'value')));
+    }
+
+    private function shareOf(string $id): float
+    {
+        return 100 * array_sum(array_map(static fn (Portion $p): float => $p->ingredient->id === $id ? $p->share->best : 0.0, $this->subject->composition->counted()));
+    }
+
+    /** The blend's harmonic life in months, as the solver counts it. */
+    private function life(): float
+    {
+        $ages = $shares = 0.0;
+        foreach ($this->subject->composition->counted() as $portion) {
+            $life = $portion->ingredient->facts->best(Property::LifeMonths, 0.0);
+            if ($life > 0.0 && in_array($portion->ingredient->kind, self::FATS, true)) {
+                $ages += $portion->share->best / $life;
+                $shares += $portion->share->best;
+            }
+        }
+
+        return $ages > 0.0 ? $shares / $ages : 1.0;
+    }
+}

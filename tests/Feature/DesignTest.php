@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+final class DesignTest extends StudioTestCase
+{
+    private const BUTTER = "Butter\n60 g shea butter\n20 g cocoa butter\n20 g sweet almond oil\n1 g vitamin e";
+
+    /**
+     * @param  list<array{string, string}>  $wishes
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    private function wish(array $wishes, string $text = self::BUTTER, array $more = []): array
+    {
+        return $this->got('DesignAnswer', 'POST', 'design', ['formula' => $this->read($text), 'head_id' => null, 'wishes' => array_map(static fn (array $w): array => ['kind' => $w[0], 'of' => $w[1]], $wishes), ...$more]);
+    }
+
+    public function test_softer_is_a_quarter_softer_and_stays_near(): void
+    {
+        $now = $this->got('Evaluation', 'POST', 'evaluate', ['formula' => $this->read(self::BUTTER), 'head_id' => null])['assessment']['solids']['25'];
+        $answer = $this->wish([['softer', '']]);
+        self::assertSame('optimal', $answer['answer']['status']);
+        self::assertEqualsWithDelta($now * 0.75, $answer['assessment']['solids']['25'], 0.2);
+        self::assertEqualsWithDelta(101.0, $answer['assessment']['total_grams']['best'], 0.2, 'the batch is as large as before');
+        self::assertEqualsWithDelta(100.0, array_sum($answer['answer']['shares']), 0.001);
+        self::assertContains('vitamin-e', array_keys($answer['answer']['shares']), 'what is no fat keeps its share');
+    }
+
+    public function test_a_scent_never_grows(): void
+    {
+        $answer = $this->wish([['lighter', '']], "Butter\n60 g shea butter\n38 g jojoba oil\n1 g lavender essential oil");
+        self::assertLessThanOrEqual(100 / 99 + 1e-6, $answer['answer']['shares']['lavender-eo'] ?? 0.0);
+        self::assertNotContains('stop', array_column($answer['assessment']['findings'], 'severity'));
+    }
+
+    public function test_no_nuts_takes_a_stand_in_and_keeps_the_texture(): void
+    {
+        $answer = $this->wish([['without', 'tree nut']]);
+        self::assertNotContains('sweet-almond-oil', array_column($answer['formula']['lines'], 'ingredient'));
+        self::assertNotContains('allergen', array_column($answer['assessment']['findings'], 'code'));
+        self::assertStringContainsString('effective solids', $answer['demands'][0]['words']);
+    }
+
+    public function test_safe_for_a_child_of_two_to_six(): void
+    {
+        $answer = $this->wish([['safe-for', 'child-2-6']], "Oil\n95 g jojoba oil\n4 g lavender essential oil\n2 g peppermint essential oil");
+        $shares = $answer['answer']['shares'];
+        self::assertArrayNotHasKey('peppermint-eo', $shares);
+        self::assertLessThanOrEqual(0.5 + 1e-6, $shares['lavender-eo'] ?? 0.0);
+    }
+
+    public function test_use_up_and_locked_lines(): void
+    {
+        $answer = $this->wish([['use-up', 'baobab-oil']]);
+        self::assertGreaterThanOrEqual(15.0 - 1e-6, $answer['answer']['shares']['baobab-oil']);
+        $formula = $this->read(self::BUTTER);
+        $formula['lines'][0]['locked'] = true;
+        $locked = $this->got('DesignAnswer', 'POST', 'design', ['formula' => $formula, 'head_id' => null, 'wishes' => [['kind' => 'without', 'of' => 'tree nut']]]);
+        self::assertEqualsWithDelta(60 / 101 * 100, $locked['answer']['shares']['shea-butter'], 0.01);
+    }
+
+    public function test_edited_demands_are_taken_and_contradictions_named(): void
+    {
+        $answer = $this->wish([], self::BUTTER, ['demands' => [['kind' => 'solids', 'min' => 45, 'max' => null, 'of' => '', 'at' => 25], ['kind' => 'weight', 'min' => null, 'max' => 2, 'of' => '', 'at' => 25]]]);
+        self::assertSame('impossible', $answer['answer']['status']);
+        self::assertNull($answer['formula']);
+        self::assertNotSame([], $answer['answer']['conflict']);
+        self::assertNotSame([], $answer['answer']['relax']);
+        $this->ask('POST', 'design', ['formula' => $this->read(self::BUTTER), 'head_id' => null, 'wishes' => [['kind' => 'richest', 'of' => '']]])->assertStatus(422);
+        $this->ask('POST', 'design', ['formula' => ['title' => 'Empty'], 'head_id' => null, 'wishes' => []])->assertStatus(422);
+        $this->ask('POST', 'design', ['formula' => $this->read(self::BUTTER), 'head_id' => null, 'wishes' => [['kind' => 'use-up', 'of' => 'unicorn']]])->assertStatus(422);
+    }
+}
