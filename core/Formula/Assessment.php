@@ -49,6 +49,11 @@ final readonly class Assessment implements JsonSerializable
             'texture_label' => $texture->class()->label(),
             'texture_known' => $texture->unknown === [] && $composition->counted() !== [],
             'pours_from_c' => $texture->poursFrom(),
+            'melts_at_c' => round($texture->meltsAt(), 1),
+            'moments' => $texture->moments(),
+            'whipping' => $composition->formula->kind === ProductKind::WhippedButter && $composition->counted() !== [] && $texture->unknown === []
+                ? Whipping::of($texture, $composition->totalGrams, $composition->density())
+                : null,
             'essential_oil_percent' => $this->subject->load->percent(),
             'essential_oil_ceiling' => $composition->formula->audience->essentialOilCeiling(),
             'water_percent' => $this->subject->water->percent,
@@ -56,8 +61,10 @@ final readonly class Assessment implements JsonSerializable
             'water_label' => $this->subject->water->class->label(),
             'life_months' => $this->subject->life->months,
             'life_reasons' => $this->subject->life->reasons,
+            'longer' => $this->subject->life->longer,
             'weight_index' => round($this->subject->weightIndex(), 3),
             'density_20c' => round($composition->density(), 4),
+            'density_60c' => round($composition->density(60.0), 4),
             'findings' => $this->findings,
         ];
     }

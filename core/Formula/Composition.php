@@ -88,8 +88,11 @@ final readonly class Composition
         return Shares::ofGroup(array_map($grams, $group), array_values(array_map($grams, $others)));
     }
 
-    /** Density of the blend at 20 °C: volumes of the lines added up; lines without a density count as oil of 0.92 g/ml. */
-    public function density(): float
+    /**
+     * Density of the blend at a temperature, g/ml: volumes of the lines added up, less 0.00068 g/ml per kelvin. Lines
+     * without a density count as oil of 0.92 g/ml.
+     */
+    public function density(float $celsius = 20.0): float
     {
         $volume = $mass = 0.0;
         foreach ($this->counted() as $portion) {
@@ -97,7 +100,7 @@ final readonly class Composition
             $volume += $portion->grams->band->best / $portion->ingredient->facts->best(Property::Density20, 0.92);
         }
 
-        return $volume > 0.0 ? $mass / $volume : 0.92;
+        return Converter::densityAt(Band::exact($volume > 0.0 ? $mass / $volume : 0.92), $celsius)->best;
     }
 
     /**

@@ -35,4 +35,9 @@ final class FormulaError extends DomainException
     {
         return new self($field, sprintf('The batch size needs %s.', $allowed));
     }
+
+    public static function doesNotPour(string $name): self
+    {
+        return new self('lines', sprintf('%s does not pour, or its density is not known, so no height on a bottle can be told for it.', $name));
+    }
 }

@@ -14,88 +14,146 @@ final readonly class Life
 {
     private const DAYS_PER_MONTH = 30.44;
 
-    /** @param  list<string>  $reasons whole sentences, in the order in which they were applied */
+    /** Share of the whole from which a line's own life counts. */
+    private const COUNTS_ALONE = 0.05;
+
+    private const FRIDGE = 5.0;
+
+    private const USUAL_ANTIOXIDANT = 'Vitamin E at 0.5 %';
+
+    /** A change is worth saying when it lengthens by a tenth or more. */
+    private const WORTH_SAYING = 1.1;
+
+    /**
+     * @param  list<string>  $reasons whole sentences, in the order in which they were applied
+     * @param  list<array{words: string, months: Band}>  $longer single changes that would lengthen it, the most first
+     */
     private function __construct(
         public Band $months,
         public array $reasons,
         public bool $capped,
+        public array $longer,
     ) {
     }
 
     public static function of(Composition $composition, WaterLedger $water): self
     {
-        $harmonic = [0.0, 0.0, 0.0];
-        $weighed = 0.0;
-        $weakest = [];
-        foreach ($composition->counted() as $portion) {
-            // Only what can go rancid is weighed; what water does is the cap's business.
-            if (! $portion->ingredient->facts->has(Property::LifeMonths) || ! self::oxidises($portion->ingredient->kind)) {
-                continue;
-            }
-            $life = $portion->ingredient->facts->get(Property::LifeMonths)->band;
-            $share = $portion->share->best;
-            $weighed += $share;
-            $harmonic = [$harmonic[0] + $share / $life->low, $harmonic[1] + $share / $life->best, $harmonic[2] + $share / $life->high];
-            if ($share >= 0.05 && ($weakest === [] || $life->best < $weakest[1]->best)) {
-                $weakest = [$portion, $life];
-            }
-        }
-        if ($weighed <= 0.0) {
-            return new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true);
-        }
-        $blend = Band::of($weighed / $harmonic[0], $weighed / $harmonic[1], $weighed / $harmonic[2]);
-        $months = $blend;
-        $reasons = [sprintf('The blend as a whole: %s months, the lives of its lines weighed by share.', self::words($blend))];
-        if ($weakest !== []) {
-            [$portion, $life] = $weakest;
-            $reasons[] = sprintf('Its weakest line of 5 %% or more is %s: %s months.', $portion->ingredient->name, self::words($life));
-            if ($life->best < $blend->best) {
-                $months = $life;
-            }
-        }
-        [$months, $reasons] = self::withAntioxidant($composition, $months, $reasons);
         $celsius = $composition->formula->storageCelsius;
-        if (abs($celsius - 20.0) > 0.01) {
-            $months = $months->scaled(2 ** ((20.0 - $celsius) / 10));
-            $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format(2 ** ((20.0 - $celsius) / 10), 2));
+        $oils = self::perishing($composition);
+        if ($oils === []) {
+            return new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true, []);
+        }
+        $antioxidant = self::antioxidant($composition);
+        [$blend, $reasons, $weakest] = self::blended($oils);
+        [$months, $kept] = self::stored($blend, $antioxidant, $celsius);
+        [$cap, $why, $dry] = self::cap($composition, $water);
+        $capped = $months->best > $cap;
+        $reasons = [...$reasons, ...$kept, ...($capped ? [$why] : [])];
+        $months = $months->atMost(min($cap, 1e6));
+        if (! $capped) {
+            $reasons[] = 'In clear glass in the light: half of that.';
         }
 
-        return self::capped($composition, $water, $months, $reasons);
+        $then = static fn (Band $of, bool $protected, float $at): Band => self::stored($of, $protected ? self::USUAL_ANTIOXIDANT : $antioxidant, $at)[0];
+        $longer = $capped && $dry !== '' ? [['words' => $dry, 'months' => $then($blend, false, $celsius)]] : [];
+        if ($antioxidant === '') {
+            $longer[] = ['words' => '0.5 % of vitamin E', 'months' => $then($blend, true, $celsius)->atMost(min($cap, 1e6))];
+        }
+        if ($celsius > self::FRIDGE) {
+            $longer[] = ['words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE), 'months' => $then($blend, false, self::FRIDGE)->atMost(min($cap, 1e6))];
+        }
+        $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
+        if ($weakest instanceof Portion && $others !== []) {
+            $longer[] = ['words' => sprintf('Without %s, the other lines in its place', $weakest->ingredient->name), 'months' => $then(self::blended($others)[0], false, $celsius)->atMost(min($cap, 1e6))];
+        }
+        $longer = array_values(array_filter($longer, static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING));
+        usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
+
+        return new self($months, $reasons, $capped, $longer);
+    }
+
+    /** @return list<array{Portion, Band}> what can go rancid, with its months; what water does is the cap's business */
+    private static function perishing(Composition $composition): array
+    {
+        $oils = [];
+        foreach ($composition->counted() as $portion) {
+            if ($portion->ingredient->facts->has(Property::LifeMonths) && self::oxidises($portion->ingredient->kind)) {
+                $oils[] = [$portion, $portion->ingredient->facts->get(Property::LifeMonths)->band];
+            }
+        }
+
+        return $oils;
     }
 
     /**
-     * @param  list<string>  $reasons
-     * @return array{Band, list<string>}
+     * @param  non-empty-list<array{Portion, Band}>  $oils
+     * @return array{Band, list<string>, Portion|null} months, reasons, and the weakest line of 5 % or more
      */
-    private static function withAntioxidant(Composition $composition, Band $months, array $reasons): array
+    private static function blended(array $oils): array
+    {
+        $harmonic = [0.0, 0.0, 0.0];
+        $weighed = 0.0;
+        $weakest = $least = null;
+        foreach ($oils as [$portion, $life]) {
+            $share = $portion->share->best;
+            $weighed += $share;
+            $harmonic = [$harmonic[0] + $share / $life->low, $harmonic[1] + $share / $life->best, $harmonic[2] + $share / $life->high];
+            if ($share >= self::COUNTS_ALONE && ($least === null || $life->best < $least->best)) {
+                [$weakest, $least] = [$portion, $life];
+            }
+        }
+        $blend = Band::of($weighed / $harmonic[0], $weighed / $harmonic[1], $weighed / $harmonic[2]);
+        $reasons = [sprintf('The blend as a whole: %s months, the lives of its lines weighed by share.', self::words($blend))];
+        if ($weakest === null || $least === null) {
+            return [$blend, $reasons, null];
+        }
+        $reasons[] = sprintf('Its weakest line of 5 %% or more is %s: %s months.', $weakest->ingredient->name, self::words($least));
+
+        return [$least->best < $blend->best ? $least : $blend, $reasons, $weakest];
+    }
+
+    /** What of the antioxidant there is, in words; "" when there is not enough. */
+    private static function antioxidant(Composition $composition): string
     {
         foreach ($composition->counted() as $portion) {
             if ($portion->ingredient->preservation->kind === PreservationKind::Antioxidant && $portion->percent() >= 0.1) {
-                $reasons[] = sprintf('%s at %s %%: times 1.2 to 1.5. More than 1 %% adds no life.', $portion->ingredient->name, number_format($portion->percent(), 1));
-
-                return [$months->times(Band::of(1.2, 1.35, 1.5)), $reasons];
+                return sprintf('%s at %s %%', $portion->ingredient->name, number_format($portion->percent(), 1));
             }
         }
-        $reasons[] = 'No antioxidant of 0.1 % or more.';
+
+        return '';
+    }
+
+    /** @return array{Band, list<string>} */
+    private static function stored(Band $months, string $antioxidant, float $celsius): array
+    {
+        $reasons = [$antioxidant === '' ? 'No antioxidant of 0.1 % or more.' : $antioxidant.': times 1.2 to 1.5. More than 1 % adds no life.'];
+        if ($antioxidant !== '') {
+            $months = $months->times(Band::of(1.2, 1.35, 1.5));
+        }
+        if (abs($celsius - 20.0) > 0.01) {
+            $factor = 2 ** ((20.0 - $celsius) / 10);
+            $months = $months->scaled($factor);
+            $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format($factor, 2));
+        }
 
         return [$months, $reasons];
     }
 
-    /** @param  list<string>  $reasons */
-    private static function capped(Composition $composition, WaterLedger $water, Band $months, array $reasons): self
+    /** @return array{float, string, string} months at most, why, and what would lift it */
+    private static function cap(Composition $composition, WaterLedger $water): array
     {
         $preserved = Preservative::of($composition)->fits($water->class);
-        [$cap, $why] = match (true) {
-            $water->class === WaterClass::Free || $water->class === WaterClass::Emulsion && ! $preserved => [7 / self::DAYS_PER_MONTH, 'Free water without a fitting preservative: 7 days in the fridge, or 30 days frozen.'],
-            $water->class === WaterClass::Traces && ! $preserved => [3.0, 'Traces of water without a preservative: 3 months at most, kept cool.'],
-            $water->class === WaterClass::Emulsion => [3.0, 'A preserved emulsion that has not been tested: 3 months at most.'],
-            default => [INF, ''],
-        };
-        if ($months->best <= $cap) {
-            return new self($months->atMost(min($cap, 1e6)), $reasons, false);
-        }
 
-        return new self($months->atMost($cap), [...$reasons, $why], true);
+        return match (true) {
+            $water->class === WaterClass::Free || $water->class === WaterClass::Emulsion && ! $preserved => [
+                7 / self::DAYS_PER_MONTH, 'Free water without a fitting preservative: 7 days in the fridge, or 30 days frozen.', 'Without the water: the plant dried first, or an oil extract in its place',
+            ],
+            $water->class === WaterClass::Traces && ! $preserved => [3.0, 'Traces of water without a preservative: 3 months at most, kept cool.', 'Shown to be dry'],
+            // What testing an emulsion would give cannot be told beforehand.
+            $water->class === WaterClass::Emulsion => [3.0, 'A preserved emulsion that has not been tested: 3 months at most.', ''],
+            default => [INF, '', ''],
+        };
     }
 
     private static function oxidises(IngredientKind $kind): bool

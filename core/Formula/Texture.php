@@ -16,6 +16,13 @@ final readonly class Texture
     /** Relative half-width of a solid-fat curve read from a handbook for another harvest. */
     private const SPREAD = 0.12;
 
+    /** Where a product is met, °C. */
+    public const PLACES = ['cold room' => self::COLD_ROOM, 'room' => 21.0, 'hot day' => self::HOT_DAY, 'skin' => 34.5];
+
+    public const COLD_ROOM = 12.0;
+
+    public const HOT_DAY = 32.0;
+
     /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
     private function __construct(
         private Composition $composition,
@@ -65,12 +72,43 @@ final readonly class Texture
     /** The temperature at which it first pours (S falls to 8), to half a degree; 10 when it always does, 40 when not by then. */
     public function poursFrom(): float
     {
-        for ($t = 10.0; $t < 40.0; $t += 0.5) {
-            if ($this->solids($t)->best < 8.0) {
-                return $t;
+        return ceil($this->fallsTo(8.0) * 2) / 2;
+    }
+
+    /** Where the last of it is as good as melted (S falls to 2): 10 when it is liquid in the cold, 40 when not by then. */
+    public function meltsAt(): float
+    {
+        return $this->fallsTo(2.0);
+    }
+
+    /**
+     * The temperature at which S falls to a level. Exact, since S is made of straight lines between the six points.
+     *
+     * @param  float  $level effective solids, per cent
+     * @return float °C from 10 to 40: 10 when it is at or under it already there, 40 when it is still over it there
+     */
+    public function fallsTo(float $level): float
+    {
+        [$cold, $firm] = [10.0, INF];
+        foreach ($this->curve() as $celsius => $solids) {
+            if ($solids <= $level) {
+                return $firm === INF ? 10.0 : $cold + ($celsius - $cold) * ($firm - $level) / ($firm - $solids);
             }
+            [$cold, $firm] = [(float) $celsius, $solids];
         }
 
         return 40.0;
+    }
+
+    /** @return list<array{place: string, celsius: float, solids: Band, label: string}> how it stands where it will be met */
+    public function moments(): array
+    {
+        $moments = [];
+        foreach (self::PLACES as $place => $celsius) {
+            $solids = $this->solids($celsius);
+            $moments[] = ['place' => $place, 'celsius' => $celsius, 'solids' => $solids, 'label' => TextureClass::ofSolids($solids->best)->label()];
+        }
+
+        return $moments;
     }
 }

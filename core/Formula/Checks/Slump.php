@@ -9,12 +9,11 @@ use Crown\Formula\Examined;
 use Crown\Formula\Finding;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Severity;
+use Crown\Formula\Texture;
 
 /** Does something meant to stand in its jar slump on a hot day, or fail to stand at all? */
 final readonly class Slump implements Check
 {
-    private const HOT_DAY = 32.0;
-
     private const POURS = 8.0;
 
     public function examine(Examined $subject): array
@@ -32,7 +31,7 @@ final readonly class Slump implements Check
                 'texture',
             )];
         }
-        $hot = $subject->texture->solids(self::HOT_DAY);
+        $hot = $subject->texture->solids(Texture::HOT_DAY);
         $room = $subject->texture->solids(25.0);
         if ($hot->best >= self::POURS) {
             return [];
@@ -44,7 +43,7 @@ final readonly class Slump implements Check
             $subject->formula()->kind === ProductKind::WhippedButter && $stands ? Severity::Note : Severity::Caution,
             [],
             $stands
-                ? sprintf('On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the post. A little wax or a harder butter holds it.', self::HOT_DAY, $hot->best)
+                ? sprintf('On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the post. A little wax or a harder butter holds it.', Texture::HOT_DAY, $hot->best)
                 : sprintf('At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.', $room->best),
             ['effective solids at 25 °C, %' => $room, 'effective solids at 32 °C, %' => $hot],
             'texture',

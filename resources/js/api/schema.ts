@@ -1110,6 +1110,19 @@ export interface components {
             weight_index: number;
             density_20c: number;
             findings: components["schemas"]["Finding"][];
+            melts_at_c: number;
+            moments: {
+                place: string;
+                celsius: number;
+                solids: components["schemas"]["Band"];
+                label: string;
+            }[];
+            whipping: components["schemas"]["Whipping"] | null;
+            longer: {
+                words: string;
+                months: components["schemas"]["Band"];
+            }[];
+            density_60c: number;
         };
         FormulaLine: {
             id: string;
@@ -2192,6 +2205,17 @@ export interface components {
             answer: components["schemas"]["SolveAnswer"];
             formula: components["schemas"]["Formula"] | null;
             assessment: components["schemas"]["Assessment"] | null;
+        };
+        Whipping: {
+            possible: boolean;
+            coldest_c: number;
+            warmest_c: number;
+            schools: {
+                name: string;
+                minutes: number;
+                overrun_percent: components["schemas"]["Band"];
+                millilitres: components["schemas"]["Band"];
+            }[];
         };
     };
     responses: never;
