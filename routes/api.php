@@ -64,12 +64,14 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('evaluate', 'evaluate')->name('evaluate');
         Route::post('cure', 'cure')->name('cure');
         Route::post('read', 'read')->name('read');
+        Route::post('without-scale', 'withoutScale')->name('without-scale');
     });
     Route::post('design', DesignController::class)->name('design');
     Route::controller(FormulaController::class)->group(function (): void {
         Route::get('formulas', 'index')->name('formulas.index');
         Route::post('formulas', 'store')->name('formulas.store');
         Route::get('formulas/{formula}', 'show')->name('formulas.show');
+        Route::get('formulas/{formula}/text', 'text')->name('formulas.text');
         Route::put('formulas/{formula}', 'update')->name('formulas.update');
         Route::delete('formulas/{formula}', 'destroy')->name('formulas.destroy');
         Route::post('formulas/{formula}/restore', 'restore')->name('formulas.restore');

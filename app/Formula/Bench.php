@@ -76,7 +76,7 @@ final class Bench
      */
     public function summary(Assessment $assessment): array
     {
-        $count = static fn (Severity $severity): int => count(array_filter($assessment->findings, static fn (Finding $f): bool => $f->severity === $severity));
+        $count = static fn (Severity $severity): int => count(array_filter($assessment->findings, static fn (Finding $f): bool => $f->severity === $severity && $f->accepted === ''));
         $bands = [];
         foreach ($assessment->jsonSerialize()['lines'] as $line) {
             if ($line['shown_percent'] > 0.0) {
@@ -98,20 +98,19 @@ final class Bench
     /**
      * The columns of a formula's row for a composed formula.
      *
-     * @param  array<array-key, mixed>|null  $hair
      * @return array<string, mixed>
      */
-    public function row(Composed $formula, ?Head $head, ?array $hair = null): array
+    public function row(Given $given): array
     {
-        $assessment = $this->assess($formula, self::profile($head, $hair));
+        $assessment = $this->assess($given->formula, $given->profile());
 
         return [
-            'title' => $formula->title,
-            'kind' => $formula->kind->value,
-            'head_id' => $head?->id,
-            'hair' => $head === null ? $hair : null,
+            'title' => $given->formula->title,
+            'kind' => $given->formula->kind->value,
+            'head_id' => $given->head?->id,
+            'hair' => $given->head === null ? $given->hair : null,
             'ingredients' => mb_substr(implode(' ', array_map(static fn (Portion $p): string => $p->ingredient->name, $assessment->subject->composition->portions)), 0, 10_000),
-            'document' => FormulaFile::write($formula),
+            'document' => FormulaFile::write($given->formula),
             'summary' => $this->summary($assessment),
         ];
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
-use App\Head\Head;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Exchange\FormulaFile;
@@ -22,7 +21,7 @@ final class DesignController
     #[Speaks('DesignAnswer', 'DesignAsk', does: 'Solve a formula for wishes in a maker\'s words, shown as demands that can be edited')]
     public function __invoke(Request $request, Bench $bench, StudioCatalogue $catalogue): JsonResponse
     {
-        $given = $request->validate([
+        $asked = $request->validate([
             'wishes' => 'present|array|max:12',
             'wishes.*.kind' => ['required', Rule::enum(Wish::class)],
             'wishes.*.of' => 'present|nullable|string|max:80',
@@ -34,19 +33,17 @@ final class DesignController
             'demands.*.at' => 'nullable|numeric',
             'most_ingredients' => 'nullable|integer|between:0,40',
         ]);
-        $document = $request->json('formula');
-        $formula = FormulaFile::read(is_array($document) ? $document : throw new Refused('formula', 'A formula is needed.'));
-        $hair = $request->json('hair');
-        $profile = Bench::profile(Head::chosen($request), is_array($hair) ? $hair : null);
-        $present = $bench->assess($formula, $profile);
+        $given = Given::in($request);
+        $profile = $given->profile();
+        $present = $bench->assess($given->formula, $profile);
         if ($present->subject->composition->counted() === []) {
             throw new Refused('formula', 'There is nothing in it yet whose share is known.');
         }
-        $design = new Design($present->subject, $catalogue->get(), array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $given['wishes']));
-        $demands = isset($given['demands'])
-            ? array_map(static fn (array $d): Demand => new Demand($d['kind'], isset($d['min']) ? (float) $d['min'] : -INF, isset($d['max']) ? (float) $d['max'] : INF, $d['of'] ?? '', (float) ($d['at'] ?? 25.0)), $given['demands'])
+        $design = new Design($present->subject, $catalogue->get(), array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']));
+        $demands = isset($asked['demands'])
+            ? array_map(static fn (array $d): Demand => new Demand($d['kind'], isset($d['min']) ? (float) $d['min'] : -INF, isset($d['max']) ? (float) $d['max'] : INF, $d['of'] ?? '', (float) ($d['at'] ?? 25.0)), $asked['demands'])
             : $design->demands();
-        $answer = $design->answer($demands, (int) ($given['most_ingredients'] ?? 0));
+        $answer = $design->answer($demands, (int) ($asked['most_ingredients'] ?? 0));
         $solved = $answer->status === 'impossible' ? null : $design->formula($answer);
 
         return new JsonResponse([

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
-use App\Head\Head;
 use App\Studio\CurrentStudio;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Change;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaError;
 use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\WithoutScale;
+use Crown\Measure\Unit;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -28,7 +30,9 @@ final class EvaluationController
     #[Speaks('Evaluation', 'FormulaDraft', does: 'Judge a draft')]
     public function evaluate(Request $request): JsonResponse
     {
-        return $this->judged($this->given($request), $request);
+        $given = Given::in($request);
+
+        return $this->judged($given->formula, $given);
     }
 
     #[Speaks('Evaluation', 'CureAsk', does: 'Apply a change to a draft and judge the result')]
@@ -39,7 +43,9 @@ final class EvaluationController
             throw new Refused('change', 'A change is needed.');
         }
 
-        return $this->judged(Change::fromArray($change)->applyTo($this->given($request), $this->catalogue->get()), $request);
+        $given = Given::in($request);
+
+        return $this->judged(Change::fromArray($change)->applyTo($given->formula, $this->catalogue->get()), $given);
     }
 
     #[Speaks('ReadAnswer', 'ReadAsk', does: 'Read the text of a recipe')]
@@ -52,20 +58,42 @@ final class EvaluationController
         return new JsonResponse(['reading' => $recipe, 'formula' => FormulaFile::write($formula), 'assessment' => $this->bench->assess($formula, null)]);
     }
 
-    private function given(Request $request): Composed
+    #[Speaks('WithoutScale', 'WithoutScaleAsk', does: 'A draft in kitchen measures, and as heights on a bottle')]
+    public function withoutScale(Request $request, CurrentStudio $studio): JsonResponse
     {
-        $document = $request->json('formula');
-
-        return FormulaFile::read(is_array($document) ? $document : throw new Refused('formula', 'A formula is needed.'));
-    }
-
-    private function judged(Composed $formula, Request $request): JsonResponse
-    {
-        $hair = $request->json('hair');
+        $bottle = $request->validate(['bottle_mm' => 'nullable|numeric'])['bottle_mm'] ?? null;
+        $given = Given::in($request);
+        $now = $this->bench->assess($given->formula, $given->profile());
+        $without = WithoutScale::of($now->subject->composition, $studio->get()->kitchen());
+        $then = $this->bench->assess($without->formula, $given->profile());
+        $strip = [];
+        $problem = '';
+        try {
+            $strip = $bottle === null ? [] : $without->strip((float) $bottle);
+        } catch (FormulaError $e) {
+            $problem = $e->getMessage();
+        }
+        $shares = array_column($then->jsonSerialize()['lines'], 'shown_percent', 'id');
 
         return new JsonResponse([
-            'formula' => FormulaFile::write($formula),
-            ...$this->bench->judged($formula, Bench::profile(Head::chosen($request), is_array($hair) ? $hair : null)),
+            'rows' => array_map(static fn (array $line): array => [
+                'line' => $line['id'],
+                'name' => $line['name'],
+                'grams' => round($line['grams']->best, 3),
+                'ounces' => round($line['grams']->best / Unit::Ounce->grams(), 4),
+                'measure' => $without->measures[$line['id']],
+                'percent_now' => $line['shown_percent'],
+                'percent_then' => $shares[$line['id']],
+            ], $now->jsonSerialize()['lines']),
+            'formula' => FormulaFile::write($without->formula),
+            'assessment' => $then,
+            'strip' => $strip,
+            'strip_problem' => $problem,
         ]);
+    }
+
+    private function judged(Composed $formula, Given $given): JsonResponse
+    {
+        return new JsonResponse(['formula' => FormulaFile::write($formula), ...$this->bench->judged($formula, $given->profile())]);
     }
 }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Formula;
 
-use App\Head\Head;
 use App\Support\Pages;
-use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Exchange\FormulaFile;
-use Crown\Formula\Formula as Composed;
+use Crown\Exchange\FormulaText;
+use Crown\Formula\Edits;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -41,7 +40,7 @@ final class FormulaController
     #[Speaks('FormulaPage', 'FormulaDraft', 201, 'Put a new formula on the bench')]
     public function store(Request $request): JsonResponse
     {
-        $formula = Formula::query()->create($this->bench->row(...$this->given($request)));
+        $formula = Formula::query()->create($this->bench->row(Given::in($request)));
 
         return new JsonResponse($this->page($formula->refresh()), 201);
     }
@@ -57,9 +56,17 @@ final class FormulaController
     {
         $row = self::find($formula);
         $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
-        $row->revise((int) $revision, $this->bench->row(...$this->given($request)), fn (Formula $f): array => $this->page($f));
+        $row->revise((int) $revision, $this->bench->row(Given::in($request)), fn (Formula $f): array => $this->page($f));
 
         return new JsonResponse($this->page($row));
+    }
+
+    #[Speaks('PlainText', does: 'One formula as plain text: grams, shares, method and what was said of it')]
+    public function text(int $formula): JsonResponse
+    {
+        $row = self::find($formula);
+
+        return new JsonResponse(['text' => FormulaText::write($this->bench->assess($row->composed(), Bench::profile($row->head, $row->hair)))]);
     }
 
     #[Speaks('', status: 204, does: 'Put a formula away; it can be brought back')]
@@ -101,19 +108,6 @@ final class FormulaController
         return Formula::query()->with(['head.marks', 'versions'])->findOrFail($id);
     }
 
-    /** @return array{Composed, Head|null, array<array-key, mixed>|null} */
-    private function given(Request $request): array
-    {
-        $document = $request->json('formula');
-        if (! is_array($document)) {
-            throw new Refused('formula', 'A formula is needed.');
-        }
-
-        $hair = $request->json('hair');
-
-        return [FormulaFile::read($document), Head::chosen($request), is_array($hair) ? $hair : null];
-    }
-
     /** @return array<string, mixed> */
     private function page(Formula $formula): array
     {
@@ -126,13 +120,28 @@ final class FormulaController
             'head_id' => $formula->head_id,
             'hair' => $formula->hair,
             ...$this->bench->judged($formula->composed(), Bench::profile($formula->head, $formula->hair)),
-            'versions' => $formula->versions->map(static fn (FormulaVersion $v): array => [
-                'id' => $v->id,
-                'number' => $v->number,
-                'note' => $v->note,
-                'kept_at' => $v->created_at->toIso8601String(),
-                'formula' => FormulaFile::write(FormulaFile::read($v->document)),
-            ])->all(),
+            'versions' => self::versions($formula),
         ];
+    }
+
+    /** @return list<array<string, mixed>> the newest first, each with what was changed since the one before it */
+    private static function versions(Formula $formula): array
+    {
+        $rows = [];
+        $before = null;
+        foreach ($formula->versions->reverse() as $version) {
+            $composed = FormulaFile::read($version->document);
+            $rows[] = [
+                'id' => $version->id,
+                'number' => $version->number,
+                'note' => $version->note,
+                'kept_at' => $version->created_at->toIso8601String(),
+                'formula' => FormulaFile::write($composed),
+                'changes' => $before === null ? [] : Edits::between($before, $composed),
+            ];
+            $before = $composed;
+        }
+
+        return array_reverse($rows);
     }
 }

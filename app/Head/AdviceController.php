@@ -7,6 +7,7 @@ namespace App\Head;
 use App\Catalogue\StudioCatalogue;
 use App\Formula\Bench;
 use App\Formula\Formula;
+use App\Formula\Given;
 use App\Studio\CurrentStudio;
 use App\Support\Refused;
 use App\Support\Speaks;
@@ -62,7 +63,7 @@ final class AdviceController
             throw new Refused('head', sprintf('A clinician should see %s first: %s.', $row->name, implode(', ', $profile->redFlags())));
         }
         $first = (new FirstFormula($this->catalogue->get(), $profile, $this->studio->get()->season(Carbon::now())))->make(ProductKind::from($given['kind']), $given['ingredients']);
-        $formula = Formula::query()->create($bench->row($first->formula, $row));
+        $formula = Formula::query()->create($bench->row(new Given($first->formula, $row, null)));
 
         return new JsonResponse(['id' => $formula->id, 'remarks' => $first->remarks], 201);
     }

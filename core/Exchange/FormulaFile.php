@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Exchange;
 
+use Crown\Formula\Acceptance;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Formula\FormulaError;
@@ -46,6 +47,7 @@ final class FormulaFile
                 'celsius' => $s->saysTemperature() ? $s->celsius : null,
             ], $formula->steps),
             'notes' => $formula->notes,
+            'accepted' => array_map(static fn (Acceptance $a): array => ['code' => $a->code, 'message' => $a->message, 'reason' => $a->reason], $formula->accepted),
         ];
     }
 
@@ -69,6 +71,7 @@ final class FormulaFile
             self::flag($json, 'for_sale'),
             self::number($json, 'storage_c', 20.0),
             self::text($json, 'notes', 20_000, ''),
+            self::accepted($json['accepted'] ?? []),
         );
     }
 
@@ -141,6 +144,24 @@ final class FormulaFile
         }
 
         return $steps;
+    }
+
+    /** @return list<Acceptance> */
+    private static function accepted(mixed $rows): array
+    {
+        $accepted = [];
+        foreach (is_array($rows) ? array_values($rows) : throw FormulaError::field('accepted', 'a list of accepted findings') as $i => $row) {
+            if (! is_array($row)) {
+                throw FormulaError::field('accepted.'.$i, 'an object with code, message and reason');
+            }
+            $accepted[] = new Acceptance(
+                self::text($row, 'code', 60, ''),
+                self::text($row, 'message', Acceptance::LONGEST_MESSAGE, ''),
+                self::text($row, 'reason', Acceptance::LONGEST_REASON, ''),
+            );
+        }
+
+        return $accepted;
     }
 
     /** @param  array<array-key, mixed>  $json */

@@ -18,10 +18,11 @@ final readonly class Assessment implements JsonSerializable
     ) {
     }
 
+    /** Whether there is something to stop for that was not accepted. */
     public function hasStop(): bool
     {
         foreach ($this->findings as $finding) {
-            if ($finding->severity === Severity::Stop) {
+            if ($finding->severity === Severity::Stop && $finding->accepted === '') {
                 return true;
             }
         }

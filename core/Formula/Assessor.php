@@ -53,8 +53,9 @@ final readonly class Assessor
         foreach ($this->checks as $check) {
             array_push($findings, ...$check->examine($subject));
         }
+        $findings = array_map(static fn (Finding $f): Finding => $f->decidedIn($formula), $findings);
         // Worst first; within a severity in the order of the checks. usort is stable.
-        usort($findings, static fn (Finding $a, Finding $b): int => $a->severity->rank() <=> $b->severity->rank());
+        usort($findings, static fn (Finding $a, Finding $b): int => $a->rank() <=> $b->rank());
 
         return new Assessment($subject, $findings);
     }

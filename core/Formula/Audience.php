@@ -38,6 +38,11 @@ enum Audience: string
         };
     }
 
+    public function isChild(): bool
+    {
+        return $this->youngestYears() < 18.0;
+    }
+
     public function isRinsedOff(): bool
     {
         return $this === self::AdultRinseOff;

@@ -14,6 +14,8 @@ final readonly class Finding implements JsonSerializable
      * @param  list<Portion>  $portions the lines it is about
      * @param  array<string, Band>  $figures keyed by name, the unit being part of the name
      * @param  list<Cure>  $cures
+     * @param  bool  $acceptable whether a reason of the maker's can outweigh it
+     * @param  string  $accepted the maker's reason for living with it; "" when it is open
      */
     public function __construct(
         public string $code,
@@ -23,7 +25,27 @@ final readonly class Finding implements JsonSerializable
         public array $figures,
         public string $method,
         public array $cures = [],
+        public bool $acceptable = false,
+        public string $accepted = '',
     ) {
+    }
+
+    /** The finding with what the formula's maker has decided about it. */
+    public function decidedIn(Formula $formula): self
+    {
+        $acceptable = Acceptance::mayBe($this, $formula);
+        $reason = '';
+        foreach ($acceptable ? $formula->accepted : [] as $acceptance) {
+            $reason = $acceptance->isOf($this) ? $acceptance->reason : $reason;
+        }
+
+        return new self($this->code, $this->severity, $this->portions, $this->message, $this->figures, $this->method, $this->cures, $acceptable, $reason);
+    }
+
+    /** Worst first, and what was accepted last. */
+    public function rank(): int
+    {
+        return $this->accepted === '' ? $this->severity->rank() : 10 + $this->severity->rank();
     }
 
     /** @return array<string, mixed> */
@@ -38,6 +60,8 @@ final readonly class Finding implements JsonSerializable
             'figures' => (object) $this->figures,
             'method' => $this->method,
             'cures' => $this->cures,
+            'acceptable' => $this->acceptable,
+            'accepted' => $this->accepted,
         ];
     }
 }

@@ -13,6 +13,7 @@ final readonly class Formula
      * @param  list<Line>  $lines
      * @param  list<Step>  $steps
      * @param  float  $storageCelsius where it will stand
+     * @param  list<Acceptance>  $accepted findings that the maker has decided to live with
      *
      * @throws FormulaError
      */
@@ -27,7 +28,11 @@ final readonly class Formula
         public bool $forSale = false,
         public float $storageCelsius = 20.0,
         public string $notes = '',
+        public array $accepted = [],
     ) {
+        if (count($accepted) > self::MOST_LINES) {
+            throw FormulaError::field('accepted', sprintf('at most %d accepted findings', self::MOST_LINES));
+        }
         if (count($lines) > self::MOST_LINES) {
             throw FormulaError::tooManyLines(count($lines));
         }
@@ -39,27 +44,32 @@ final readonly class Formula
     /** @param  list<Line>  $lines */
     public function withLines(array $lines): self
     {
-        return new self($this->title, $this->kind, $this->audience, $lines, $this->steps, $this->size, $this->wetUse, $this->forSale, $this->storageCelsius, $this->notes);
+        return $this->with(lines: $lines);
     }
 
     public function withSize(Size $size): self
     {
-        return new self($this->title, $this->kind, $this->audience, $this->lines, $this->steps, $size, $this->wetUse, $this->forSale, $this->storageCelsius, $this->notes);
+        return $this->with(size: $size);
     }
 
     public function withAudience(Audience $audience): self
     {
-        return new self($this->title, $this->kind, $audience, $this->lines, $this->steps, $this->size, $this->wetUse, $this->forSale, $this->storageCelsius, $this->notes);
+        return $this->with(audience: $audience);
     }
 
     public function withUse(bool $wet, bool $forSale, float $storageCelsius): self
     {
-        return new self($this->title, $this->kind, $this->audience, $this->lines, $this->steps, $this->size, $wet, $forSale, $storageCelsius, $this->notes);
+        return $this->with(wetUse: $wet, forSale: $forSale, storageCelsius: $storageCelsius);
     }
 
     public function withNotes(string $notes): self
     {
-        return new self($this->title, $this->kind, $this->audience, $this->lines, $this->steps, $this->size, $this->wetUse, $this->forSale, $this->storageCelsius, $notes);
+        return $this->with(notes: $notes);
+    }
+
+    public function accepting(Acceptance ...$accepted): self
+    {
+        return $this->with(accepted: [...$this->accepted, ...array_values($accepted)]);
     }
 
     /** @throws FormulaError when there is no such line */
@@ -80,5 +90,34 @@ final readonly class Formula
         $this->line($new->id);
 
         return $this->withLines(array_map(static fn (Line $l): Line => $l->id === $new->id ? $new : $l, $this->lines));
+    }
+
+    /**
+     * @param  list<Line>|null  $lines
+     * @param  list<Acceptance>|null  $accepted
+     */
+    private function with(
+        ?array $lines = null,
+        ?Size $size = null,
+        ?Audience $audience = null,
+        ?bool $wetUse = null,
+        ?bool $forSale = null,
+        ?float $storageCelsius = null,
+        ?string $notes = null,
+        ?array $accepted = null,
+    ): self {
+        return new self(
+            $this->title,
+            $this->kind,
+            $audience ?? $this->audience,
+            $lines ?? $this->lines,
+            $this->steps,
+            $size ?? $this->size,
+            $wetUse ?? $this->wetUse,
+            $forSale ?? $this->forSale,
+            $storageCelsius ?? $this->storageCelsius,
+            $notes ?? $this->notes,
+            $accepted ?? $this->accepted,
+        );
     }
 }

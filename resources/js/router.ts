@@ -25,6 +25,12 @@ export const router = createRouter({
             meta: { title: 'Paste a recipe' },
         },
         {
+            path: '/formulas/compare',
+            name: 'compare-formulas',
+            component: () => import('./places/formulas/CompareFormulas.vue'),
+            meta: { title: 'Formulas side by side' },
+        },
+        {
             path: '/formulas/:id(\\d+)',
             name: 'formula',
             component: () => import('./places/formulas/FormulaPlace.vue'),

@@ -20,6 +20,43 @@ final class FormulaTest extends StudioTestCase
 
         self::assertSame([2, 1], array_column($kept['versions'], 'number'));
         self::assertSame('80 g', $kept['versions'][1]['formula']['lines'][0]['amount'], 'a kept version does not change');
+        self::assertSame([$formula['lines'][0]['name'].' 60 g instead of 80 g.'], $kept['versions'][0]['changes']);
+        self::assertSame([], $kept['versions'][1]['changes']);
+    }
+
+    public function test_an_accepted_finding_is_kept_with_its_reason_and_no_longer_counts(): void
+    {
+        $page = $this->formula();
+        $formula = $page['formula'];
+        $formula['lines'][0]['amount'] = '5 g';
+        $formula['lines'][] = ['id' => 'x', 'ingredient' => 'lavender-eo', 'name' => 'Lavender', 'amount' => '10 g', 'form' => '', 'phase' => 'cool-down', 'locked' => false];
+        $save = fn (array $formula, int $revision): array => $this->got('FormulaPage', 'PUT', 'formulas/'.$page['id'], ['revision' => $revision, 'formula' => $formula, 'head_id' => null]);
+        $found = $save($formula, $page['revision']);
+        $stops = array_values(array_filter($found['assessment']['findings'], static fn (array $f): bool => $f['severity'] === 'stop'));
+        self::assertNotSame([], $stops);
+        $formula['accepted'] = array_map(static fn (array $f): array => ['code' => $f['code'], 'message' => $f['message'], 'reason' => 'A trial, thrown away after.'], $stops);
+        $decided = $save($formula, $found['revision']);
+
+        self::assertSame('A trial, thrown away after.', $decided['assessment']['findings'][count($decided['assessment']['findings']) - 1]['accepted']);
+        self::assertSame(0, $this->got('FormulaList', 'GET', 'formulas')['items'][0]['stops']);
+        self::assertStringContainsString('(accepted: A trial, thrown away after.)', $this->got('PlainText', 'GET', 'formulas/'.$page['id'].'/text')['text']);
+        $formula['accepted'][0]['reason'] = ' ';
+        $this->ask('PUT', 'formulas/'.$page['id'], ['revision' => $decided['revision'], 'formula' => $formula, 'head_id' => null])->assertStatus(422);
+    }
+
+    public function test_kitchen_measures_and_a_strip(): void
+    {
+        $formula = $this->read("Oil\n43 g olive oil\n20 g castor oil");
+        $answer = $this->got('WithoutScale', 'POST', 'without-scale', ['formula' => $formula, 'head_id' => null, 'bottle_mm' => 38]);
+
+        self::assertStringContainsString('tbsp', $answer['rows'][0]['measure']);
+        self::assertEqualsWithDelta(43 / 28.3495, $answer['rows'][0]['ounces'], 0.001);
+        self::assertEqualsWithDelta(100.0, array_sum(array_column($answer['rows'], 'percent_then')), 0.001);
+        self::assertGreaterThan($answer['strip'][0]['to_mm'], $answer['strip'][1]['to_mm']);
+        self::assertSame($answer['rows'][0]['measure'], $answer['formula']['lines'][0]['amount']);
+        $narrow = $this->got('WithoutScale', 'POST', 'without-scale', ['formula' => $formula, 'head_id' => null, 'bottle_mm' => 2]);
+        self::assertStringContainsString('10 to 300 mm', $narrow['strip_problem']);
+        self::assertSame([], $narrow['strip']);
     }
 
     public function test_what_is_typed_is_kept_to_the_letter(): void

@@ -48,6 +48,8 @@ for (const scheme of ['light', 'dark'] as const) {
             '/studio',
             '/nowhere',
         ];
+        const bench = await first(page, 'formulas');
+        places.push(`/formulas/compare?of=${bench.split('/').pop()}`);
         for (const place of ['formulas', 'steeps', 'make', 'heads', 'rhythm']) places.push(await first(page, place));
         for (const place of places) {
             await page.goto(place);

@@ -195,6 +195,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{formula}/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One formula as plain text: grams, shares, method and what was said of it */
+        get: operations["formulas.text"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{formula}/versions": {
         parameters: {
             query?: never;
@@ -866,6 +883,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/without-scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A draft in kitchen measures, and as heights on a bottle */
+        post: operations["without-scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1053,6 +1087,8 @@ export interface components {
             };
             method: string;
             cures: components["schemas"]["Cure"][];
+            acceptable: boolean;
+            accepted: string;
         };
         AssessedLine: {
             id: string;
@@ -1165,6 +1201,11 @@ export interface components {
             lines: components["schemas"]["FormulaLine"][];
             steps: components["schemas"]["Step"][];
             notes: string;
+            accepted?: {
+                code: string;
+                message: string;
+                reason: string;
+            }[];
         };
         Advice: {
             code: string;
@@ -1243,6 +1284,7 @@ export interface components {
             note: string;
             kept_at: string;
             formula: components["schemas"]["Formula"];
+            changes: string[];
         };
         FormulaPage: {
             id: number;
@@ -2217,6 +2259,36 @@ export interface components {
                 millilitres: components["schemas"]["Band"];
             }[];
         };
+        WithoutScaleAsk: {
+            formula: components["schemas"]["Formula"];
+            head_id?: number | null;
+            hair?: components["schemas"]["Hair"] | null;
+            bottle_mm?: number | null;
+        };
+        WithoutScale: {
+            rows: {
+                line: string;
+                name: string;
+                grams: number;
+                ounces: number;
+                measure: string;
+                percent_now: number;
+                percent_then: number;
+            }[];
+            formula: components["schemas"]["Formula"];
+            assessment: components["schemas"]["Assessment"];
+            strip: {
+                line: string;
+                name: string;
+                from_mm: number;
+                to_mm: number;
+                drops: boolean;
+            }[];
+            strip_problem: string;
+        };
+        PlainText: {
+            text: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -2944,6 +3016,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "formulas.text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlainText"];
                 };
             };
             /** @description Not in this studio */
@@ -5283,6 +5404,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Today"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "without-scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithoutScaleAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WithoutScale"];
                 };
             };
             /** @description Not in this studio */

@@ -4,11 +4,33 @@ import type { Schemas } from '../../api/client';
 import { num, SEVERITIES } from '../../ui/words';
 
 /** What the checks say, worst first: sentences, the figures they rest on, and the cures. */
-defineProps<{ findings: Schemas['Finding'][]; preview?: (change: Schemas['Change']) => Promise<Schemas['Evaluation'] | null> }>();
-const emit = defineEmits<{ cure: [label: string, change: Schemas['Change']]; light: [id: string] }>();
+defineProps<{
+    findings: Schemas['Finding'][];
+    preview?: (change: Schemas['Change']) => Promise<Schemas['Evaluation'] | null>;
+    /** Whether a finding can be accepted here. */
+    decides?: boolean;
+}>();
+const emit = defineEmits<{
+    cure: [label: string, change: Schemas['Change']];
+    light: [id: string];
+    accept: [finding: Schemas['Finding'], reason: string];
+    reopen: [finding: Schemas['Finding']];
+}>();
 
 const open = ref('');
 const effect = ref('');
+const deciding = ref('');
+const reason = ref('');
+
+function decide(finding: Schemas['Finding']): void {
+    deciding.value = deciding.value === keyOf(finding) ? '' : keyOf(finding);
+    reason.value = '';
+}
+function accept(finding: Schemas['Finding']): void {
+    if (reason.value.trim() === '') return;
+    emit('accept', finding, reason.value.trim());
+    deciding.value = '';
+}
 
 function keyOf(finding: Schemas['Finding']): string {
     return finding.code + finding.lines.join();
@@ -22,8 +44,8 @@ async function show(
     effect.value = 'Working it out…';
     const answer = await preview?.(change);
     if (open.value !== key || !answer) return;
-    const stops = answer.assessment.findings.filter((f) => f.severity === 'stop').length;
-    const cautions = answer.assessment.findings.filter((f) => f.severity === 'caution').length;
+    const stops = answer.assessment.findings.filter((f) => f.severity === 'stop' && f.accepted === '').length;
+    const cautions = answer.assessment.findings.filter((f) => f.severity === 'caution' && f.accepted === '').length;
     effect.value = `Then: ${stops === 0 ? 'no stop' : `${stops} to stop for`}, ${cautions === 0 ? 'no caution' : `${cautions} to decide`}, ${num(answer.assessment.total_grams.best)} g in all.`;
 }
 </script>
@@ -36,13 +58,20 @@ async function show(
                 v-for="finding in findings"
                 :key="keyOf(finding)"
                 class="border-l-4 pl-3"
-                :style="{ borderColor: finding.severity === 'note' ? 'var(--rule)' : `var(--${finding.severity})` }"
+                :class="finding.accepted ? 'quiet' : ''"
+                :style="{ borderColor: finding.severity === 'note' || finding.accepted ? 'var(--rule)' : `var(--${finding.severity})` }"
                 @mouseenter="emit('light', finding.lines[0] ?? '')"
                 @mouseleave="emit('light', '')"
             >
                 <p>
-                    <strong class="font-head" :class="`said-${finding.severity}`">{{ SEVERITIES[finding.severity] }}.</strong>
+                    <strong class="font-head" :class="finding.accepted ? '' : `said-${finding.severity}`">
+                        {{ finding.accepted ? 'Accepted' : SEVERITIES[finding.severity] }}.
+                    </strong>
                     {{ finding.message }}
+                </p>
+                <p v-if="finding.accepted">
+                    Because: {{ finding.accepted }}
+                    <button v-if="decides" type="button" class="act-quiet" @click="emit('reopen', finding)">Open it again</button>
                 </p>
                 <details v-if="Object.keys(finding.figures).length > 0" class="quiet text-[13px]">
                     <summary class="cursor-pointer">The figures</summary>
@@ -56,7 +85,7 @@ async function show(
                     </dl>
                     <p class="pt-1">Rule: docs/methods/{{ finding.method }}.md</p>
                 </details>
-                <div v-if="finding.cures.length > 0" class="mt-1 flex flex-wrap gap-x-1">
+                <div v-if="finding.cures.length > 0 && !finding.accepted" class="mt-1 flex flex-wrap gap-x-1">
                     <button
                         v-for="cure in finding.cures"
                         :key="cure.label"
@@ -77,6 +106,29 @@ async function show(
                         {{ effect }}
                     </p>
                 </div>
+                <template v-if="decides && finding.severity !== 'note' && !finding.accepted">
+                    <button
+                        v-if="finding.acceptable"
+                        type="button"
+                        class="act-quiet no-print -ml-2.5 text-[13px]"
+                        :aria-expanded="deciding === keyOf(finding)"
+                        @click="decide(finding)"
+                    >
+                        Accept it with a reason
+                    </button>
+                    <p v-else class="quiet text-[13px]">No reason outweighs this one.</p>
+                    <form v-if="deciding === keyOf(finding)" class="mt-1 flex gap-2" @submit.prevent="accept(finding)">
+                        <input
+                            v-model="reason"
+                            class="field"
+                            maxlength="500"
+                            required
+                            :aria-label="`Why you accept: ${finding.message}`"
+                            placeholder="Why, in your words"
+                        />
+                        <button class="act shrink-0">Accept</button>
+                    </form>
+                </template>
             </li>
         </ol>
     </div>

@@ -8,11 +8,13 @@ import TextureRibbon from '../../jar/TextureRibbon.vue';
 import { useActs } from '../../ui/acts';
 import { tell, tellProblem } from '../../ui/notice';
 import { AUDIENCES, KINDS, num, sayMonths, shortDate } from '../../ui/words';
+import BehaviourPanel from './BehaviourPanel.vue';
 import DesignPanel from './DesignPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
 import LinesTable from './LinesTable.vue';
 import { useBench } from './useBench';
+import WithoutScale from './WithoutScale.vue';
 
 const props = defineProps<{ page: Schemas['FormulaPage'] }>();
 const emit = defineEmits<{ gone: [] }>();
@@ -51,7 +53,7 @@ const saved = computed(
             refused: 'Not saved: see below',
         })[status.value],
 );
-const count = (severity: string): number => assessment.value.findings.filter((f) => f.severity === severity).length;
+const count = (severity: string): number => assessment.value.findings.filter((f) => f.severity === severity && f.accepted === '').length;
 
 const sizeMode = computed(() => formula.value.size.mode);
 function setSize(mode: string): void {
@@ -110,12 +112,34 @@ async function putAway(): Promise<void> {
         tellProblem(e);
     }
 }
+function accept(finding: Schemas['Finding'], reason: string): void {
+    bench.edit(`accept ${finding.code}`, (draft) => {
+        draft.accepted = [...(draft.accepted ?? []), { code: finding.code, message: finding.message, reason }];
+    });
+    tell('Accepted, with your reason in the record. It opens again as soon as it says something else.', { undo: bench.undo });
+}
+function reopen(finding: Schemas['Finding']): void {
+    bench.edit(`reopen ${finding.code}`, (draft) => {
+        draft.accepted = (draft.accepted ?? []).filter((a) => a.code !== finding.code || a.message !== finding.message);
+    });
+}
+async function copyText(): Promise<void> {
+    if (!(await bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
+    try {
+        const { text } = await ask<'PlainText'>('GET', `/api/formulas/${props.page.id}/text`);
+        await navigator.clipboard.writeText(text);
+        tell('Copied as plain text: grams, shares, method and what was said of it.');
+    } catch (e) {
+        tellProblem(e);
+    }
+}
 function back(version: Schemas['VersionRow']): void {
     bench.replace(version.formula, `version ${version.number}`);
     tell(`Version ${version.number} is back on the bench.`, { undo: bench.undo });
 }
 useActs([
     { label: 'Make this formula', key: 'b', run: () => void make() },
+    { label: 'Copy as plain text', run: () => void copyText() },
     { label: 'Add a line', key: 'a', run: () => void lines.value?.add() },
     { label: 'Undo', key: 'u', run: bench.undo },
     { label: 'Redo', key: 'r', run: bench.redo },
@@ -139,6 +163,8 @@ useActs([
             <div class="no-print flex items-center">
                 <button type="button" class="act-quiet" :disabled="!canUndo" @click="bench.undo">Undo</button>
                 <button type="button" class="act-quiet" :disabled="!canRedo" @click="bench.redo">Redo</button>
+                <RouterLink :to="`/formulas/compare?of=${page.id}`" class="act-quiet">Compare</RouterLink>
+                <button type="button" class="act-quiet" @click="copyText">Copy as text</button>
                 <button type="button" class="act-quiet" @click="putAway">Put away</button>
                 <button type="button" class="act ml-2" @click="make">Make it</button>
             </div>
@@ -236,7 +262,7 @@ useActs([
                             </template>
                             <template v-else>
                                 <input
-                                    class="field"
+                                    class="field plain-number !px-1.5"
                                     type="number"
                                     min="1"
                                     :value="formula.size.jars"
@@ -245,7 +271,7 @@ useActs([
                                 />
                                 <span>×</span>
                                 <input
-                                    class="field"
+                                    class="field plain-number !px-1.5"
                                     type="number"
                                     min="1"
                                     step="any"
@@ -292,7 +318,15 @@ useActs([
                     role="group"
                     aria-label="Findings, worst first"
                 >
-                    <FindingsList :findings="assessment.findings" :preview="bench.preview" @cure="bench.cure" @light="lit = $event" />
+                    <FindingsList
+                        :findings="assessment.findings"
+                        :preview="bench.preview"
+                        decides
+                        @cure="bench.cure"
+                        @light="lit = $event"
+                        @accept="accept"
+                        @reopen="reopen"
+                    />
                 </div>
             </section>
         </div>
@@ -301,7 +335,10 @@ useActs([
             <TextureRibbon :assessment="assessment" />
         </div>
 
+        <BehaviourPanel class="mt-6" :assessment="assessment" />
+
         <DesignPanel class="no-print mt-8" :bench="bench" />
+        <WithoutScale class="mt-8" :bench="bench" />
 
         <div class="mt-8 grid gap-8 md:grid-cols-2">
             <section>
@@ -322,9 +359,13 @@ useActs([
                         <span>
                             <strong>{{ version.number }}</strong>
                             {{ version.note || 'without a note' }}
+                            <span v-if="version.changes.length > 0" class="quiet block text-[13px]">{{ version.changes.join(' ') }}</span>
                         </span>
                         <span class="quiet shrink-0 text-[13px]">
                             {{ shortDate(version.kept_at) }}
+                            <RouterLink :to="`/formulas/compare?of=${page.id},${page.id}.${version.number}`" class="act-quiet">
+                                Compare
+                            </RouterLink>
                             <button type="button" class="act-quiet" @click="back(version)">Bring back</button>
                         </span>
                     </li>
@@ -347,10 +388,6 @@ useActs([
                         @input="setText('notes', ($event.target as HTMLTextAreaElement).value)"
                     ></textarea>
                 </label>
-                <h2 class="mt-5">Why it keeps so long</h2>
-                <ol class="mt-2 list-decimal space-y-1 pl-5">
-                    <li v-for="reason in assessment.life_reasons" :key="reason">{{ reason }}</li>
-                </ol>
             </section>
         </div>
     </div>

@@ -7,7 +7,7 @@ import EvidenceMark from '../../ui/EvidenceMark.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ACTIONS, num, sayMonths } from '../../ui/words';
 import AcidStrip from './AcidStrip.vue';
-import FatCurve from './FatCurve.vue';
+import FatCurves from '../../jar/FatCurves.vue';
 
 const route = useRoute();
 const ids = computed(() => String(route.query['ids'] ?? ''));
@@ -42,7 +42,7 @@ const differs = (of: (i: I) => string): boolean => new Set(data.value?.ingredien
     <WaitOrProblem :pending="isPending" :error="error" what="the ingredients" @again="refetch">
         <div v-if="data">
             <h1 class="mb-4">Side by side</h1>
-            <FatCurve :ingredients="data.ingredients" />
+            <FatCurves what="Solid fat" :series="data.ingredients.map((i) => ({ name: i.name, solids: i.solid_fat }))" />
             <div class="mt-4 overflow-x-auto" tabindex="0" role="group" aria-label="Comparison">
                 <table class="w-full min-w-[40rem]">
                     <thead>

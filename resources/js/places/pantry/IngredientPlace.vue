@@ -9,7 +9,7 @@ import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ACTIONS, INGREDIENT_KINDS, KINDS, num, sayMonths } from '../../ui/words';
 import AcidStrip from './AcidStrip.vue';
-import FatCurve from './FatCurve.vue';
+import FatCurves from '../../jar/FatCurves.vue';
 
 const props = defineProps<{ id: string }>();
 const router = useRouter();
@@ -209,7 +209,7 @@ const PREGNANCY = {
                     </section>
                     <section v-if="it.solid_fat && Object.values(it.solid_fat).some((v) => v > 0)">
                         <h2>Solid at which temperature</h2>
-                        <FatCurve class="mt-2" :ingredients="[it]" />
+                        <FatCurves class="mt-2" what="Solid fat" :series="[{ name: it.name, solids: it.solid_fat }]" />
                     </section>
                     <section>
                         <h2>Every figure, and where it comes from</h2>

@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Schemas } from '../../api/client';
-import { num } from '../../ui/words';
+import { num } from '../ui/words';
 
-/** Per cent of the fat that is solid against temperature; up to four ingredients, told apart by dash and by name. */
-const props = defineProps<{ ingredients: Schemas['Ingredient'][] }>();
+/** Per cent solid against temperature, laid over each other: up to four, told apart by dash and by name. */
+const props = defineProps<{ series: { name: string; solids: Record<string, number> | null }[]; what: string }>();
 const W = 460;
 const H = 150;
 const TEMPS = ['10', '20', '25', '30', '35', '40'];
 const DASHES = ['', '8 4', '2 4', '10 3 2 3'];
 const x = (t: number): number => 34 + ((t - 10) / 30) * (W - 44);
-const y = (s: number): number => 8 + (1 - s / 100) * (H - 34);
+const y = (s: number): number => 8 + (1 - Math.min(100, s) / 100) * (H - 34);
 const curves = computed(() =>
-    props.ingredients
-        .map((i, n) => ({ name: i.name, fat: i.solid_fat, dash: DASHES[n] ?? '' }))
+    props.series
+        .map((i, n) => ({ name: i.name, fat: i.solids, dash: DASHES[n] ?? '' }))
         .filter((c) => c.fat && Object.values(c.fat).some((v) => v > 0)),
 );
 const words = computed(() =>
@@ -23,7 +22,7 @@ const words = computed(() =>
 
 <template>
     <figure v-if="curves.length > 0">
-        <svg :viewBox="`0 0 ${W} ${H}`" class="w-full max-w-xl" role="img" :aria-label="`Solid fat. ${words}`">
+        <svg :viewBox="`0 0 ${W} ${H}`" class="w-full max-w-xl" role="img" :aria-label="`${what}. ${words}`">
             <g v-for="s in [0, 50, 100]" :key="s">
                 <line :x1="34" :x2="W - 10" :y1="y(s)" :y2="y(s)" stroke="var(--rule)" />
                 <text :x="28" :y="y(s) + 4" text-anchor="end" font-size="11" fill="var(--quiet)">{{ s }}</text>

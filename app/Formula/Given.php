@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formula;
+
+use App\Head\Head;
+use App\Support\Refused;
+use Crown\Exchange\FormulaFile;
+use Crown\Formula\Formula as Composed;
+use Crown\Head\Profile;
+use Illuminate\Http\Request;
+
+/** A formula as a request brings it, and whom it is for: a head, a type of hair, or nobody in particular. */
+final readonly class Given
+{
+    /** @param  array<array-key, mixed>|null  $hair */
+    public function __construct(
+        public Composed $formula,
+        public ?Head $head,
+        public ?array $hair,
+    ) {
+    }
+
+    public static function in(Request $request): self
+    {
+        $document = $request->json('formula');
+        $hair = $request->json('hair');
+
+        return new self(
+            FormulaFile::read(is_array($document) ? $document : throw new Refused('formula', 'A formula is needed.')),
+            Head::chosen($request),
+            is_array($hair) ? $hair : null,
+        );
+    }
+
+    public function profile(): ?Profile
+    {
+        return Bench::profile($this->head, $this->hair);
+    }
+}

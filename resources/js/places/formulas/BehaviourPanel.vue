@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client';
+import { num, sayMonths } from '../../ui/words';
+
+/** How it stands where it is met, how it takes air, how long it keeps and what would lengthen that. All of it estimated. */
+defineProps<{ assessment: Schemas['Assessment'] }>();
+</script>
+
+<template>
+    <div class="grid gap-8 md:grid-cols-2">
+        <section aria-label="Where it is met">
+            <h2>Where it is met</h2>
+            <p v-if="!assessment.texture_known" class="quiet mt-2">Cannot tell yet: the solid-fat curve of a line is not known.</p>
+            <table v-else class="mt-2 w-full">
+                <caption class="sr-only">Texture where it is met, estimated</caption>
+                <tbody>
+                    <tr v-for="moment in assessment.moments" :key="moment.place" class="row-line">
+                        <th scope="row" class="py-1 text-left font-normal">
+                            {{ moment.place }}
+                            <span class="unit">{{ num(moment.celsius) }} °C</span>
+                        </th>
+                        <td>{{ moment.label }}</td>
+                        <td class="text-right whitespace-nowrap">
+                            <span class="fig fig-estimated">{{ num(moment.solids.best, 0) }}</span>
+                            <span class="unit">% solid, {{ num(moment.solids.low, 0) }} to {{ num(moment.solids.high, 0) }}</span>
+                        </td>
+                    </tr>
+                    <tr class="row-line">
+                        <th scope="row" class="py-1 text-left font-normal">melted through</th>
+                        <td colspan="2" class="text-right">
+                            <template v-if="assessment.melts_at_c <= 10">liquid in the cold</template>
+                            <template v-else-if="assessment.melts_at_c >= 40">not by 40 °C</template>
+                            <template v-else>
+                                about
+                                <span class="fig fig-estimated">{{ num(assessment.melts_at_c, 0) }}</span>
+                                <span class="unit">°C</span>
+                            </template>
+                        </td>
+                    </tr>
+                    <tr class="row-line">
+                        <th scope="row" class="py-1 text-left font-normal">a millilitre weighs</th>
+                        <td colspan="2" class="text-right">
+                            {{ num(assessment.density_20c, 3) }}
+                            <span class="unit">g at 20 °C,</span>
+                            {{ num(assessment.density_60c, 3) }}
+                            <span class="unit">g at 60 °C</span>
+                        </td>
+                    </tr>
+                </tbody>
+            </table>
+            <template v-if="assessment.whipping">
+                <h3 class="mt-5">Whipping</h3>
+                <p v-if="!assessment.whipping.possible" class="quiet mt-1">At no bowl temperature from 10 to 40 °C does it take air.</p>
+                <template v-else>
+                    <p class="mt-1">
+                        Whip while the bowl is
+                        <span class="fig fig-estimated">{{ num(assessment.whipping.coldest_c, 0) }}</span>
+                        to
+                        <span class="fig fig-estimated">{{ num(assessment.whipping.warmest_c, 0) }}</span>
+                        <span class="unit">°C</span>
+                        .
+                    </p>
+                    <dl class="mt-1 space-y-0.5">
+                        <div
+                            v-for="school in assessment.whipping.schools"
+                            :key="school.name"
+                            class="flex flex-wrap justify-between gap-x-3"
+                        >
+                            <dt>{{ school.name }}, {{ num(school.minutes) }} min</dt>
+                            <dd>
+                                <span class="fig fig-estimated">{{ num(school.millilitres.best, 0) }}</span>
+                                <span class="unit">
+                                    ml, {{ num(school.millilitres.low, 0) }} to {{ num(school.millilitres.high, 0) }};
+                                    {{ num(school.overrun_percent.best, 0) }} % of air
+                                </span>
+                            </dd>
+                        </div>
+                    </dl>
+                </template>
+            </template>
+        </section>
+        <section aria-label="How long it keeps">
+            <h2>Why it keeps so long</h2>
+            <ol class="mt-2 list-decimal space-y-1 pl-5">
+                <li v-for="reason in assessment.life_reasons" :key="reason">{{ reason }}</li>
+            </ol>
+            <template v-if="assessment.longer.length > 0">
+                <h3 class="mt-5">What would lengthen it most</h3>
+                <dl class="mt-1 space-y-0.5">
+                    <div v-for="way in assessment.longer" :key="way.words" class="flex flex-wrap justify-between gap-x-3">
+                        <dt>{{ way.words }}</dt>
+                        <dd class="fig fig-estimated">{{ sayMonths(way.months.best) }}</dd>
+                    </div>
+                </dl>
+            </template>
+        </section>
+    </div>
+</template>

@@ -1,0 +1,53 @@
+import { enter, expect, onBench, test } from './studio';
+
+const BUTTER = 'Trial butter\n60 g shea butter\n20 g cocoa butter\n20 g sweet almond oil\n1 g vitamin e';
+
+test('ask for softer without nuts, see both jars, take it, take it back', async ({ page }) => {
+    await enter(page);
+    await onBench(page, BUTTER);
+    await page.getByRole('button', { name: 'Softer', exact: true }).click();
+    const panel = page.getByRole('region', { name: 'Design' });
+    await expect(panel.getByText(/effective solids/).first()).toBeVisible();
+    await panel.getByRole('button', { name: /Put it on the bench/ }).click();
+    await expect(page.getByLabel('Amount of Shea butter')).not.toHaveValue('60 g');
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await expect(page.getByLabel('Amount of Shea butter')).toHaveValue('60 g');
+});
+
+test('accept a caution with a reason; it opens again when it says something else', async ({ page }) => {
+    await enter(page);
+    await onBench(page, 'Trial oil\n100 g olive oil\n0.4 g vitamin e');
+    const finding = page.getByRole('listitem').filter({ hasText: 'on a 1 g scale' });
+    await finding.getByRole('button', { name: 'Accept it with a reason' }).click();
+    await finding.getByRole('textbox').fill('I count drops.');
+    await finding.getByRole('button', { name: 'Accept', exact: true }).click();
+    await expect(finding.getByText('Because: I count drops.')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await page.reload();
+    await expect(finding.getByText('Because: I count drops.')).toBeVisible();
+    await page.getByLabel(/Amount of Vitamin E/).fill('0.3 g');
+    await expect(finding.getByRole('button', { name: 'Accept it with a reason' })).toBeVisible();
+});
+
+test('measure without a scale, keep versions and put them side by side', async ({ page }) => {
+    await enter(page);
+    await onBench(page, 'Trial bottle\n43 g olive oil\n20 g castor oil');
+    await page.getByRole('button', { name: 'Without a scale' }).click();
+    await expect(page.getByRole('cell', { name: '3 tbsp' })).toBeVisible();
+    await page.getByLabel('Inner width of a straight bottle, mm').fill('38');
+    await page.getByLabel('Inner width of a straight bottle, mm').press('Tab');
+    await expect(page.getByRole('img', { name: /Fill strip. Olive oil to \d/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Keep this' }).click();
+    await page.getByRole('button', { name: 'Write the formula in these measures' }).click();
+    await expect(page.getByLabel('Amount of Olive oil')).toHaveValue('3 tbsp');
+    await page.getByRole('button', { name: 'Keep this' }).click();
+    await expect(page.getByText(/3 tbsp instead of 43 g/)).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await page.getByRole('listitem').filter({ hasText: /^1/ }).getByRole('link', { name: 'Compare' }).click();
+    await expect(page.getByRole('heading', { name: 'Formulas side by side' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Trial bottle, version 1' })).toBeVisible();
+    await page.getByLabel('Put beside them').selectOption({ label: 'Cloud butter' });
+    await expect(page.getByRole('img', { name: /Effective solids. .*Cloud butter/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Take Cloud butter away' }).click();
+    await expect(page.getByRole('link', { name: 'Cloud butter' })).toHaveCount(0);
+});
