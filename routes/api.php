@@ -64,6 +64,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('evaluate', 'evaluate')->name('evaluate');
         Route::post('cure', 'cure')->name('cure');
         Route::post('read', 'read')->name('read');
+        Route::post('water', 'water')->name('water');
         Route::post('without-scale', 'withoutScale')->name('without-scale');
     });
     Route::post('design', DesignController::class)->name('design');

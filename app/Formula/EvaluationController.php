@@ -13,6 +13,7 @@ use Crown\Formula\Change;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\WaterPlan;
 use Crown\Formula\WithoutScale;
 use Crown\Measure\Unit;
 use Illuminate\Http\JsonResponse;
@@ -56,6 +57,14 @@ final class EvaluationController
         $formula = $recipe->toFormula();
 
         return new JsonResponse(['reading' => $recipe, 'formula' => FormulaFile::write($formula), 'assessment' => $this->bench->assess($formula, null)]);
+    }
+
+    #[Speaks('WaterPlan', 'FormulaDraft', does: 'Where a draft\'s water comes from, what may be done next, and which preservatives fit')]
+    public function water(Request $request): JsonResponse
+    {
+        $given = Given::in($request);
+
+        return new JsonResponse(new WaterPlan($this->bench->assess($given->formula, $given->profile())->subject, $this->catalogue->get()));
     }
 
     #[Speaks('WithoutScale', 'WithoutScaleAsk', does: 'A draft in kitchen measures, and as heights on a bottle')]

@@ -28,7 +28,7 @@ final readonly class Preservative
     public function fits(WaterClass $class): bool
     {
         foreach ($this->lines as $line) {
-            if ($line->ingredient->preservation->kind === PreservationKind::Broad && self::dissolves($line, $class) && self::inRange($line)) {
+            if ($line->ingredient->preservation->kind === PreservationKind::Broad && self::dissolves($line->ingredient->preservation->solubility, $class) && self::inRange($line)) {
                 return true;
             }
         }
@@ -36,14 +36,12 @@ final readonly class Preservative
         return false;
     }
 
-    /** In a product without free water it must go into the oil; in an emulsion any goes somewhere. */
-    public static function dissolves(Portion $line, WaterClass $class): bool
+    /** It must go where microbes could live: into the oil of a product without free water, into the water of the others. */
+    public static function dissolves(Solubility $solubility, WaterClass $class): bool
     {
-        $solubility = $line->ingredient->preservation->solubility;
-
         return match ($class) {
             WaterClass::Dry, WaterClass::WetInUse, WaterClass::Traces => $solubility === Solubility::Oil || $solubility === Solubility::Dispersible,
-            default => true,
+            default => $solubility !== Solubility::Oil,
         };
     }
 

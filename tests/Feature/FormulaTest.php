@@ -44,6 +44,15 @@ final class FormulaTest extends StudioTestCase
         $this->ask('PUT', 'formulas/'.$page['id'], ['revision' => $decided['revision'], 'formula' => $formula, 'head_id' => null])->assertStatus(422);
     }
 
+    public function test_the_water_of_a_draft(): void
+    {
+        $plan = $this->got('WaterPlan', 'POST', 'water', ['formula' => $this->read("Oil\n90 g olive oil\n10 g aloe vera gel"), 'head_id' => null]);
+
+        self::assertSame('D', $plan['class']);
+        self::assertCount(1, $plan['bearers']);
+        self::assertSame([false], array_values(array_unique(array_column($plan['choices'], 'fits'))));
+    }
+
     public function test_kitchen_measures_and_a_strip(): void
     {
         $formula = $this->read("Oil\n43 g olive oil\n20 g castor oil");

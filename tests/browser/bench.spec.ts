@@ -51,3 +51,14 @@ test('measure without a scale, keep versions and put them side by side', async (
     await page.getByRole('button', { name: 'Take Cloud butter away' }).click();
     await expect(page.getByRole('link', { name: 'Cloud butter' })).toHaveCount(0);
 });
+
+test('see where the water comes from and add a preservative that fits', async ({ page }) => {
+    await enter(page);
+    await onBench(page, 'Trial milk\n20 g olive oil\n6 g emulsifying wax\n74 g water');
+    await page.getByRole('button', { name: 'Water and preservation' }).click();
+    const panel = page.getByRole('region', { name: 'Water and preservation' });
+    await expect(panel.getByText('Emulsion (E).')).toBeVisible();
+    await panel.getByRole('button', { name: /^Add Phenoxyethanol and/ }).click();
+    await expect(page.getByLabel(/Amount of Phenoxyethanol and/)).toHaveValue('0.9 %');
+    await expect(page.getByText(/grows microbes within days/)).toHaveCount(0);
+});

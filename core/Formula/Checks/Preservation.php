@@ -70,15 +70,19 @@ final readonly class Preservation implements Check
         $findings = [];
         foreach ($preservative->lines as $portion) {
             $name = $portion->ingredient->name;
-            if (! Preservative::dissolves($portion, $subject->water->class)) {
+            if (! Preservative::dissolves($portion->ingredient->preservation->solubility, $subject->water->class)) {
+                $watery = $subject->water->class === WaterClass::Emulsion || $subject->water->class === WaterClass::Free;
+                $instead = $watery ? self::FOR_WATER : self::FOR_OIL;
                 $findings[] = new Finding(
                     'preservative.unsuitable',
                     Severity::Caution,
                     [$portion],
-                    sprintf('%s does not dissolve in oil, so it cannot protect a product without a water phase.', $name),
+                    sprintf($watery ? '%s goes into the oil only, and it is the water that spoils.' : '%s does not dissolve in oil, so it cannot protect a product without a water phase.', $name),
                     ['share, %' => $portion->share->scaled(100)],
                     'preservation',
-                    $subject->context->catalogue->has(self::FOR_OIL) ? [new Cure('Use an oil-soluble preservative instead', Change::ingredient($portion->line->id, self::FOR_OIL))] : [],
+                    $subject->context->catalogue->has($instead)
+                        ? [new Cure(sprintf('Use %s preservative instead', $watery ? 'a water-soluble' : 'an oil-soluble'), Change::ingredient($portion->line->id, $instead))]
+                        : [],
                 );
             } elseif ($portion->ingredient->preservation->kind === PreservationKind::Partial && count($preservative->lines) === 1) {
                 $findings[] = new Finding(

@@ -883,6 +883,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/water": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where a draft's water comes from, what may be done next, and which preservatives fit */
+        post: operations["water"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/without-scale": {
         parameters: {
             query?: never;
@@ -2288,6 +2305,32 @@ export interface components {
         };
         PlainText: {
             text: string;
+        };
+        WaterPlan: {
+            /** @enum {string} */
+            class: "A" | "B" | "C" | "D" | "E";
+            label: string;
+            percent: components["schemas"]["Band"];
+            bearers: {
+                line: string;
+                name: string;
+                percent: components["schemas"]["Band"];
+            }[];
+            emulsifier_percent: number;
+            next: string[];
+            choices: {
+                id: string;
+                name: string;
+                fits: boolean;
+                against: string[];
+                dose_percent: number;
+                grams: number;
+                grams_on_base: number;
+                range_percent: components["schemas"]["Band"] | null;
+                law_percent: number | null;
+                ph: components["schemas"]["Band"] | null;
+                most_celsius: number | null;
+            }[];
         };
     };
     responses: never;
@@ -5404,6 +5447,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Today"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    water: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterPlan"];
                 };
             };
             /** @description Not in this studio */

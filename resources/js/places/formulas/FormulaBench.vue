@@ -14,6 +14,7 @@ import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
 import LinesTable from './LinesTable.vue';
 import { useBench } from './useBench';
+import WaterPanel from './WaterPanel.vue';
 import WithoutScale from './WithoutScale.vue';
 
 const props = defineProps<{ page: Schemas['FormulaPage'] }>();
@@ -338,6 +339,7 @@ useActs([
         <BehaviourPanel class="mt-6" :assessment="assessment" />
 
         <DesignPanel class="no-print mt-8" :bench="bench" />
+        <WaterPanel class="mt-8" :bench="bench" />
         <WithoutScale class="mt-8" :bench="bench" />
 
         <div class="mt-8 grid gap-8 md:grid-cols-2">

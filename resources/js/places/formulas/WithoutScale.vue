@@ -1,37 +1,19 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { computed, ref } from 'vue';
 import { tell } from '../../ui/notice';
 import { fixed, num } from '../../ui/words';
+import { useAside } from './useAside';
 import type { Bench } from './useBench';
 
 /** The formula in spoons, cups and drops beside its grams, what that rounding does, and a strip of heights for a bottle. */
 const props = defineProps<{ bench: Bench }>();
-const open = ref(false);
 const bottle = ref<number | ''>('');
-const answer = shallowRef<Schemas['WithoutScale'] | null>(null);
-const problem = ref('');
-let asked = 0;
-
-async function work(): Promise<void> {
-    if (!open.value) return;
-    const mine = ++asked;
-    try {
-        const found = await ask<'WithoutScale'>('POST', '/api/without-scale', {
-            formula: props.bench.formula.value,
-            head_id: props.bench.headId.value,
-            hair: props.bench.hair.value,
-            bottle_mm: bottle.value === '' ? null : bottle.value,
-        });
-        if (mine !== asked) return;
-        answer.value = found;
-        problem.value = '';
-    } catch (e) {
-        if (mine === asked) problem.value = e instanceof Problem ? e.message : 'It could not be worked out.';
-    }
-}
-// The assessment changes once for each pause in typing, so this asks no more often than that.
-watch([open, bottle, props.bench.assessment], () => void work());
+const { open, answer, problem } = useAside<'WithoutScale'>(
+    props.bench,
+    '/api/without-scale',
+    () => ({ bottle_mm: bottle.value === '' ? null : bottle.value }),
+    [bottle],
+);
 
 /** Whole millimetres up, so that the paper holds the last mark. */
 const height = computed(() => Math.ceil((answer.value?.strip.at(-1)?.to_mm ?? 0) + 6));
