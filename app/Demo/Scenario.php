@@ -77,6 +77,10 @@ final class Scenario
             $this->amara->put('ingredients/'.$id.'/cupboard', []);
         }
         $this->noor->put('ingredients/shea-butter/figures', ['form' => '', 'property' => 'life_months', 'low' => 12, 'best' => 15, 'high' => 18, 'source' => 'three of our own sacks']);
+        $prices = ['shea-butter' => 14.5, 'cocoa-butter' => 19.8, 'mango-butter' => 22, 'jojoba-oil' => 46, 'sunflower-oil-high-oleic' => 6.4, 'olive-oil' => 9.2, 'castor-oil' => 11.5, 'avocado-oil' => 17, 'candelilla-wax' => 38, 'vitamin-e' => 64, 'arrowroot' => 7.5, 'lavender-eo' => 210];
+        foreach ($prices as $id => $price) {
+            $this->noor->put('ingredients/'.$id.'/figures', ['form' => '', 'property' => 'price_per_kg', 'low' => $price, 'best' => $price, 'high' => $price, 'source' => 'our last receipt']);
+        }
         $this->noor->post('own-ingredients', [
             'name' => 'Market castor oil', 'inci' => 'Ricinus Communis Seed Oil', 'kind' => 'carrier-oil', 'like' => 'castor-oil', 'synonyms' => ['market castor'], 'allergens' => [], 'vegan' => true,
             'figures' => [['form' => '', 'property' => 'life_months', 'low' => 9, 'best' => 12, 'high' => 18, 'source' => 'it smelled old after a year']],

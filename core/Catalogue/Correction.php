@@ -11,11 +11,11 @@ use Crown\Measure\Property;
 /** A studio's own figure in place of the catalogue's, with where it comes from. The reference stays as it is. */
 final readonly class Correction
 {
-    /** Properties that a studio may correct: physical facts, never a safety limit. */
+    /** Properties that a studio may correct or give: physical facts and prices, never a safety limit. */
     public const ALLOWED = [
         Property::Density20, Property::Density60, Property::BulkDensity, Property::PieceGrams, Property::DropMillilitres, Property::Melting,
         Property::LifeMonths, Property::OpenedMonths, Property::Moisture, Property::Retention, Property::RetentionPressed,
-        Property::Release, Property::Reuse, Property::Weight,
+        Property::Release, Property::Reuse, Property::Weight, Property::Price,
     ];
 
     private const LONGEST_SOURCE = 200;
@@ -63,6 +63,7 @@ final readonly class Correction
             Property::Moisture, Property::Release, Property::Reuse => [0.0, 1.0],
             Property::Retention, Property::RetentionPressed => [0.0, 10.0],
             Property::Weight => [1.0, 5.0],
+            Property::Price => [0.0, 100_000.0],
             default => [-INF, INF],
         };
     }

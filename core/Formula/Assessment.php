@@ -64,6 +64,7 @@ final readonly class Assessment implements JsonSerializable
             'life_reasons' => $this->subject->life->reasons,
             'longer' => $this->subject->life->longer,
             'weight_index' => round($this->subject->weightIndex(), 3),
+            'cost' => Cost::of($composition),
             'density_20c' => round($composition->density(), 4),
             'density_60c' => round($composition->density(60.0), 4),
             'findings' => $this->findings,
@@ -92,6 +93,7 @@ final readonly class Assessment implements JsonSerializable
                 'shown_percent' => $shown[$i],
                 'basis' => $portion->grams->basis->value,
                 'working' => $portion->grams->working,
+                'price_per_kg' => $portion->counts() ? Cost::price($portion)?->best : null,
                 'problem' => $portion->problem,
             ];
         }

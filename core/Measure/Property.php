@@ -49,6 +49,8 @@ enum Property: string
     case Use = 'use';
     /** pH range in which it works. */
     case Ph = 'ph';
+    /** Money for a kilogram, in whatever the maker pays with. */
+    case Price = 'price_per_kg';
 
     public function label(): string
     {
@@ -74,6 +76,7 @@ enum Property: string
             self::MaximumAddition => 'highest addition temperature',
             self::Use => 'range of use',
             self::Ph => 'pH range',
+            self::Price => 'price of a kilogram',
         };
     }
 
@@ -91,7 +94,7 @@ enum Property: string
             self::DermalMax, self::PhototoxicMax, self::Use => '%',
             self::MinimumAge => 'years',
             self::IodineValue => 'g/100 g',
-            self::Moisture, self::Release, self::Reuse, self::Ph => '',
+            self::Moisture, self::Release, self::Reuse, self::Ph, self::Price => '',
         };
     }
 }

@@ -29,6 +29,23 @@ final class DesignTest extends StudioTestCase
         self::assertContains('vitamin-e', array_keys($answer['answer']['shares']), 'what is no fat keeps its share');
     }
 
+    public function test_cheaper_keeps_the_scent_and_needs_every_price(): void
+    {
+        $text = "Butter\n60 g shea butter\n20 g jojoba oil\n19 g olive oil\n1 g lavender essential oil";
+        $asked = ['formula' => $this->read($text), 'head_id' => null, 'wishes' => [['kind' => 'cheaper', 'of' => '']]];
+        self::assertStringContainsString('Shea butter', (string) $this->ask('POST', 'design', $asked)->assertStatus(422)->json('message'));
+        foreach (['shea-butter' => 14, 'jojoba-oil' => 46, 'olive-oil' => 9, 'lavender-eo' => 210] as $id => $price) {
+            $this->ask('PUT', 'ingredients/'.$id.'/figures', ['form' => '', 'property' => 'price_per_kg', 'low' => $price, 'best' => $price, 'high' => $price, 'source' => 'a receipt'])->assertStatus(204);
+        }
+        $now = $this->got('Evaluation', 'POST', 'evaluate', $asked)['assessment']['cost'];
+        $answer = $this->wish([['cheaper', '']], $text);
+
+        // 60 x 14 + 20 x 46 + 19 x 9 + 1 x 210, in thousandths.
+        self::assertEqualsWithDelta(2.141, $now['known']['best'], 1e-9);
+        self::assertEqualsWithDelta(1.0, $answer['answer']['shares']['lavender-eo'], 1e-6);
+        self::assertEqualsWithDelta(round(0.86 * 2.141, 2), $answer['assessment']['cost']['per_100g'], 0.006);
+    }
+
     public function test_a_scent_never_grows(): void
     {
         $answer = $this->wish([['lighter', '']], "Butter\n60 g shea butter\n38 g jojoba oil\n1 g lavender essential oil");

@@ -62,3 +62,23 @@ test('see where the water comes from and add a preservative that fits', async ({
     await expect(page.getByLabel(/Amount of Phenoxyethanol and/)).toHaveValue('0.9 %');
     await expect(page.getByText(/grows microbes within days/)).toHaveCount(0);
 });
+
+test('give prices, see what it costs, ask for cheaper', async ({ page }) => {
+    await enter(page);
+    await onBench(page, 'Trial sealing oil\n50 g marula oil\n50 g moringa oil');
+    await page.getByRole('button', { name: 'Cost', exact: true }).click();
+    const panel = page.getByRole('region', { name: 'Cost' });
+    await panel.getByLabel('Price of a kilogram of Marula oil').fill('60');
+    await panel.getByLabel('Price of a kilogram of Marula oil').press('Tab');
+    await expect(panel.getByText('3.00', { exact: true }).first()).toBeVisible();
+    await panel.getByLabel('Price of a kilogram of Moringa oil').fill('9');
+    await panel.getByLabel('Price of a kilogram of Moringa oil').press('Tab');
+    await expect(panel.getByText('3.45', { exact: true }).first()).toBeVisible();
+    await page.getByRole('button', { name: 'Cheaper', exact: true }).click();
+    await expect(
+        page
+            .getByRole('region', { name: 'Design' })
+            .getByText(/costs at most 2.97 for 100 g/)
+            .first(),
+    ).toBeVisible();
+});

@@ -9,6 +9,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\StandIns;
 use Crown\Formula\Audience;
+use Crown\Formula\Cost;
 use Crown\Formula\Examined;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
@@ -24,7 +25,7 @@ use Crown\Measure\Property;
  */
 final readonly class Design
 {
-    /** How far a wish goes when it says no more: a quarter softer, a third firmer, 0.4 of weight, a third longer. */
+    /** How far a wish goes when it says no more: a quarter softer, a third firmer, 0.4 of weight, a third longer, a seventh cheaper. */
     private const SOFTER = 0.75;
 
     private const FIRMER = 1.33;
@@ -32,6 +33,8 @@ final readonly class Design
     private const WEIGHT = 0.4;
 
     private const LONGER = 1.33;
+
+    private const CHEAPER = 0.86;
 
     /** What may move; everything else keeps its share. */
     private const FATS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep, IngredientKind::Butter, IngredientKind::Wax, IngredientKind::EssentialOil];
@@ -59,6 +62,7 @@ final readonly class Design
                 Wish::Lighter => $weight > 0.0 ? [new Demand('weight', -INF, round($weight - self::WEIGHT, 1))] : [],
                 Wish::Richer => $weight > 0.0 ? [new Demand('weight', round($weight + self::WEIGHT, 1), INF)] : [],
                 Wish::KeepsLonger => [new Demand('life', round($this->life() * self::LONGER, 1), INF)],
+                Wish::Cheaper => [new Demand('cost', -INF, round($this->costNow() * self::CHEAPER, 2))],
                 Wish::UseUp => $this->catalogue->has($of) ? [new Demand('share', max(15.0, round($this->shareOf($of) + 10.0, 1)), INF, $of)] : throw SolveError::field('wishes.of', 'an ingredient to use up'),
                 Wish::SafeFor => [new Demand('load', -INF, $this->audience($of)->essentialOilCeiling()), new Demand('dermal')],
                 Wish::Without, Wish::Fewer => [],
@@ -83,7 +87,14 @@ final readonly class Design
         $fewer = array_filter($this->wishes, static fn (array $w): bool => $w[0] === Wish::Fewer) !== [];
         $count = count($this->subject->composition->counted());
 
-        return Solver::solve($this->candidates(), $demands, [Goal::Nearest], $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0));
+        $candidates = $this->candidates($demands);
+        if (array_filter($demands, static fn (Demand $d): bool => $d->kind === 'cost') !== []) {
+            // A stand-in whose price is not known must not pass for a cheap one.
+            $this->costNow();
+            $candidates = array_values(array_filter($candidates, static fn (Candidate $c): bool => $c->price >= 0.0));
+        }
+
+        return Solver::solve($candidates, $demands, [Goal::Nearest], $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0));
     }
 
     /** The formula that the answer is: shares in per cent of the present mass, lines kept where they stay. */
@@ -118,9 +129,14 @@ final readonly class Design
         return $formula->withLines($lines)->withSize($formula->size->mode === 'as-written' && $grams > 0.0 ? Size::mass(round($grams, 1)) : $formula->size);
     }
 
-    /** @return list<Candidate> */
-    private function candidates(): array
+    /**
+     * @param  list<Demand>  $demands
+     * @return list<Candidate>
+     */
+    private function candidates(array $demands): array
     {
+        // A scent is what the maker wants smelt: it stays, unless it is the load that has to fall. It is never a filler.
+        $scentFalls = array_filter($demands, static fn (Demand $d): bool => in_array($d->kind, ['load', 'dermal', 'constituent'], true)) !== [];
         $now = [];
         foreach ($this->subject->composition->counted() as $portion) {
             $now[$portion->ingredient->id] = ($now[$portion->ingredient->id] ?? 0.0) + $portion->share->best * 100;
@@ -135,10 +151,11 @@ final readonly class Design
             $refused = $this->refused($ingredient);
             $moves = in_array($ingredient->kind, self::FATS, true) && ! $portion->line->locked;
             $candidates[$ingredient->id] = match (true) {
-                $refused => new Candidate($ingredient, 0.0, 0.0, $share),
-                // A scent may become less, never more: it is no filler, however light it is.
-                $moves => new Candidate($ingredient, 0.0, $ingredient->kind === IngredientKind::EssentialOil ? $share : 100.0, $share),
-                default => new Candidate($ingredient, $share, $share, $share),
+                $refused => self::candidate($ingredient, 0.0, 0.0, $share),
+                $moves => $ingredient->kind === IngredientKind::EssentialOil
+                    ? self::candidate($ingredient, $scentFalls ? 0.0 : $share, $share, $share)
+                    : self::candidate($ingredient, 0.0, 100.0, $share),
+                default => self::candidate($ingredient, $share, $share, $share),
             };
             if ($moves && $ingredient->kind !== IngredientKind::EssentialOil) {
                 foreach ((new StandIns($this->catalogue))->for($ingredient, $this->shunned(), self::STAND_INS) as $standIn) {
@@ -148,7 +165,7 @@ final readonly class Design
         }
         foreach ($this->wishes as [$wish, $of]) {
             if ($wish === Wish::UseUp && $this->catalogue->has($of)) {
-                $candidates[$of] ??= new Candidate($this->catalogue->get($of));
+                $candidates[$of] ??= self::candidate($this->catalogue->get($of), 0.0, 100.0, 0.0);
             }
         }
 
@@ -158,7 +175,29 @@ final readonly class Design
     /** @param  array<string, float>  $now */
     private function newcomer(Ingredient $ingredient, array $now): Candidate
     {
-        return new Candidate($ingredient, 0.0, $this->refused($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
+        return self::candidate($ingredient, 0.0, $this->refused($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
+    }
+
+    private static function candidate(Ingredient $ingredient, float $least, float $most, float $now): Candidate
+    {
+        $free = $ingredient->kind === IngredientKind::Water ? 0.0 : -1000.0;
+
+        return new Candidate($ingredient, $least, $most, $now, $ingredient->facts->best(Property::Price, $free) / 1000);
+    }
+
+    /**
+     * Money for 100 g of the present formula.
+     *
+     * @throws SolveError naming the lines whose price is not known
+     */
+    private function costNow(): float
+    {
+        $cost = Cost::of($this->subject->composition);
+        if ($cost->unpriced !== []) {
+            throw SolveError::field('cost', 'only with the price of every line; it is not known of '.implode(', ', array_map(static fn (Portion $p): string => $p->ingredient->name, $cost->unpriced)));
+        }
+
+        return $cost->perHundredGrams();
     }
 
     private function refused(Ingredient $ingredient): bool

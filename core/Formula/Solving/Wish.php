@@ -12,6 +12,7 @@ enum Wish: string
     case Lighter = 'lighter';
     case Richer = 'richer';
     case KeepsLonger = 'keeps-longer';
+    case Cheaper = 'cheaper';
     /** Of an allergen or an ingredient. */
     case Without = 'without';
     /** Of an ingredient. */

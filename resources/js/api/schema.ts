@@ -1126,6 +1126,7 @@ export interface components {
             basis: "measured" | "converted" | "estimated";
             working: components["schemas"]["Working"];
             problem: string;
+            price_per_kg: number | null;
         };
         Assessment: {
             title: string;
@@ -1176,6 +1177,7 @@ export interface components {
                 months: components["schemas"]["Band"];
             }[];
             density_60c: number;
+            cost: components["schemas"]["Cost"];
         };
         FormulaLine: {
             id: string;
@@ -2246,7 +2248,7 @@ export interface components {
             hair?: components["schemas"]["Hair"] | null;
             wishes: {
                 /** @enum {string} */
-                kind: "softer" | "firmer" | "lighter" | "richer" | "keeps-longer" | "without" | "use-up" | "safe-for" | "fewer";
+                kind: "softer" | "firmer" | "lighter" | "richer" | "keeps-longer" | "cheaper" | "without" | "use-up" | "safe-for" | "fewer";
                 of: string | null;
             }[];
             demands?: {
@@ -2331,6 +2333,14 @@ export interface components {
                 ph: components["schemas"]["Band"] | null;
                 most_celsius: number | null;
             }[];
+        };
+        Cost: {
+            known: components["schemas"]["Band"];
+            per_100g: number;
+            lines: {
+                [key: string]: components["schemas"]["Band"];
+            };
+            unpriced: string[];
         };
     };
     responses: never;

@@ -18,7 +18,7 @@ use Tests\Core\CoreTestCase;
 /** How it stands, takes air, keeps, and is measured without a scale. Worked examples of the method pages. */
 final class BehaviourTest extends CoreTestCase
 {
-    private const WHIP = ['shea-butter' => '70 g', 'sunflower-high-oleic' => '30 g'];
+    private const WHIP = ['shea-butter' => '70 g', 'sunflower-oil-high-oleic' => '30 g'];
 
     public function test_where_it_melts_and_pours_is_read_off_the_straight_lines(): void
     {

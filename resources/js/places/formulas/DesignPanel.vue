@@ -18,6 +18,7 @@ const SIMPLE: [Wish['kind'], string][] = [
     ['lighter', 'Lighter on the hair'],
     ['richer', 'Richer'],
     ['keeps-longer', 'Keeps longer'],
+    ['cheaper', 'Cheaper'],
     ['fewer', 'One ingredient fewer'],
 ];
 const wishes = ref<(Wish & { name: string })[]>([]);
@@ -98,6 +99,7 @@ const facts = computed(() => {
         one('Solids at 25 °C', (a) => `${num(a.solids['25'])} %`),
         one('Weight', (a) => num(a.weight_index, 1)),
         one('Keeps', (a) => sayMonths(a.life_months.best)),
+        one('100 g cost', (a) => (a.cost.unpriced.length > 0 ? 'cannot tell' : num(a.cost.per_100g))),
         one('Stops', (a) => num(stops(a))),
     ];
 });

@@ -9,6 +9,7 @@ import { useActs } from '../../ui/acts';
 import { tell, tellProblem } from '../../ui/notice';
 import { AUDIENCES, KINDS, num, sayMonths, shortDate } from '../../ui/words';
 import BehaviourPanel from './BehaviourPanel.vue';
+import CostPanel from './CostPanel.vue';
 import DesignPanel from './DesignPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
@@ -340,6 +341,7 @@ useActs([
 
         <DesignPanel class="no-print mt-8" :bench="bench" />
         <WaterPanel class="mt-8" :bench="bench" />
+        <CostPanel class="mt-8" :bench="bench" />
         <WithoutScale class="mt-8" :bench="bench" />
 
         <div class="mt-8 grid gap-8 md:grid-cols-2">

@@ -16,7 +16,8 @@ function add(id: string, percent: number): void {
     <section aria-label="Water and preservation">
         <h2>
             <button type="button" class="no-print" :aria-expanded="open" @click="open = !open">
-                {{ open ? '▾' : '▸' }} Water and preservation
+                <span aria-hidden="true">{{ open ? '▾' : '▸' }}</span>
+                Water and preservation
             </button>
         </h2>
         <p v-if="!open" class="quiet no-print">Which line brings how much water, what may be done next, and what would preserve it.</p>

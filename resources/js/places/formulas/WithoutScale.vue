@@ -32,7 +32,8 @@ function write(): void {
     <section aria-label="Without a scale">
         <h2>
             <button type="button" class="no-print" :aria-expanded="open" @click="open = !open">
-                {{ open ? '▾' : '▸' }} Without a scale
+                <span aria-hidden="true">{{ open ? '▾' : '▸' }}</span>
+                Without a scale
             </button>
         </h2>
         <p v-if="!open" class="quiet no-print">In spoons, cups and drops beside grams and ounces, or as marks on a bottle.</p>

@@ -249,6 +249,7 @@ export function useBench(page: Page) {
         canUndo,
         canRedo,
         edit,
+        judge,
         undo,
         redo,
         replace,

@@ -35,6 +35,7 @@ const PROPERTIES: Record<string, string> = {
     melting_c: 'melting range, °C',
     drop_ml: 'drop volume, ml',
     piece_grams: 'mass of one piece, g',
+    price_per_kg: 'price of a kilogram',
 };
 
 onMounted(async () => {

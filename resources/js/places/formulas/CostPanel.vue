@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { ask, type Schemas } from '../../api/client';
+import { tellProblem } from '../../ui/notice';
+import { fixed } from '../../ui/words';
+import type { Bench } from './useBench';
+
+/** What the batch costs by the maker's own prices, which are typed here and kept as figures of the studio. */
+const props = defineProps<{ bench: Bench }>();
+const assessment = props.bench.assessment;
+const open = ref(false);
+const source = ref('');
+
+type Line = Schemas['AssessedLine'];
+const lines = computed(() => assessment.value.lines.filter((l) => l.problem === ''));
+const cost = computed(() => assessment.value.cost);
+/** The studio's own steeps are not bought by the kilogram. */
+const bought = (line: Line): boolean => line.ingredient !== null && !line.ingredient.startsWith('lot-');
+
+async function price(line: Line, event: Event): Promise<void> {
+    const typed = (event.target as HTMLInputElement).value.trim();
+    const value = Number(typed);
+    if (typed === '' || line.ingredient === null) return;
+    try {
+        await ask('PUT', `/api/ingredients/${line.ingredient}/figures`, {
+            form: '',
+            property: 'price_per_kg',
+            low: value,
+            best: value,
+            high: value,
+            source: source.value.trim() || 'our price',
+        });
+        await props.bench.judge();
+    } catch (e) {
+        tellProblem(e);
+    }
+}
+</script>
+
+<template>
+    <section aria-label="Cost">
+        <h2>
+            <button type="button" class="no-print" :aria-expanded="open" @click="open = !open">
+                <span aria-hidden="true">{{ open ? '▾' : '▸' }}</span>
+                Cost
+            </button>
+        </h2>
+        <p v-if="lines.length === 0" class="quiet">Nothing is in it yet.</p>
+        <p v-else-if="cost.unpriced.length === lines.length" class="quiet">
+            Cannot tell: no price is known. Give what you pay for a kilogram.
+        </p>
+        <p v-else>
+            {{ cost.unpriced.length > 0 ? 'At least' : '' }}
+            <span class="fig fig-converted">{{ fixed(cost.known.best, 2) }}</span>
+            <span class="unit">for the batch, {{ fixed(cost.known.low, 2) }} to {{ fixed(cost.known.high, 2) }};</span>
+            <span class="fig fig-converted ml-1.5">{{ fixed(cost.per_100g, 2) }}</span>
+            <span class="unit">for 100 g.</span>
+            <template v-if="cost.unpriced.length > 0">
+                {{ cost.unpriced.length }} {{ cost.unpriced.length === 1 ? 'line has' : 'lines have' }} no price.
+            </template>
+        </p>
+        <div v-if="open" class="mt-2 max-w-2xl">
+            <table class="w-full">
+                <caption class="sr-only">Cost of each line</caption>
+                <thead>
+                    <tr class="quiet border-rule border-b text-left text-[13px]">
+                        <th scope="col" class="py-1 font-normal">Ingredient</th>
+                        <th scope="col" class="text-right font-normal">Grams</th>
+                        <th scope="col" class="w-36 pl-4 font-normal">Price of a kilogram</th>
+                        <th scope="col" class="text-right font-normal">Costs</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    <tr v-for="line in lines" :key="line.id" class="row-line">
+                        <th scope="row" class="py-1 text-left font-normal">{{ line.name }}</th>
+                        <td class="text-right">{{ fixed(line.grams.best, 1) }}</td>
+                        <td class="pl-4">
+                            <input
+                                v-if="bought(line)"
+                                class="field plain-number no-print"
+                                type="number"
+                                min="0"
+                                max="100000"
+                                step="any"
+                                :value="line.price_per_kg"
+                                :aria-label="`Price of a kilogram of ${line.name}`"
+                                @change="price(line, $event)"
+                            />
+                            <span v-else class="quiet text-[13px]">{{ line.ingredient === null ? 'not placed' : 'steeped here' }}</span>
+                        </td>
+                        <td class="text-right">{{ cost.lines[line.id] ? fixed(cost.lines[line.id]?.best ?? 0, 2) : 'cannot tell' }}</td>
+                    </tr>
+                </tbody>
+            </table>
+            <label class="no-print mt-3 block max-w-sm">
+                <span class="label">Where these prices come from</span>
+                <input v-model="source" class="field" maxlength="200" placeholder="our price; or a receipt of October" />
+            </label>
+            <p class="quiet mt-2 text-[13px]">
+                In whatever you pay with. Your prices hold for every formula. Jars, labels, heat and your hours are not counted.
+            </p>
+        </div>
+    </section>
+</template>
