@@ -16,7 +16,7 @@ final readonly class Acceptance
     public const LONGEST_MESSAGE = 2_000;
 
     /** Findings that no reason outweighs, as far as they are stops. */
-    private const NEVER = ['child.', 'pregnancy.', 'head.allergy', 'head.clinician', 'lot.withdrawn'];
+    private const NEVER = ['head.allergy', 'head.clinician', 'lot.withdrawn'];
 
     private const WATER = ['water.', 'preservative.'];
 
@@ -40,7 +40,7 @@ final readonly class Acceptance
     public static function mayBe(Finding $finding, Formula $formula): bool
     {
         return $finding->severity !== Severity::Stop
-            || ! ($formula->audience->isChild() || self::isAbout($finding, self::NEVER) || $formula->forSale && self::isAbout($finding, self::WATER));
+            || ! ($formula->audience->isChild() || $formula->audience === Audience::Pregnancy || self::isAbout($finding, self::NEVER) || $formula->forSale && self::isAbout($finding, self::WATER));
     }
 
     /** @param  list<string>  $starts of codes */

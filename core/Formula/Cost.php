@@ -68,7 +68,7 @@ final readonly class Cost implements JsonSerializable
         return [
             'known' => $this->known,
             'per_100g' => round($this->perHundredGrams(), 4),
-            'lines' => (object) $this->byLine,
+            'lines' => array_map(static fn (string $id, Band $money): array => ['line' => $id, 'money' => $money], array_keys($this->byLine), $this->byLine),
             'unpriced' => array_map(static fn (Portion $p): string => $p->line->id, $this->unpriced),
         ];
     }

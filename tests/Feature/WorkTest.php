@@ -28,6 +28,16 @@ final class WorkTest extends StudioTestCase
         $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => 'l1', 'gathered' => true, 'grams' => 1])->assertStatus(409);
     }
 
+    public function test_a_record_made_before_more_was_judged_can_still_be_read(): void
+    {
+        $batch = $this->batch();
+        $row = Batch::query()->findOrFail($batch['id']);
+        $row->actual = array_diff_key($row->actual ?? [], array_flip(['melts_at_c', 'moments', 'whipping', 'longer', 'density_60c', 'cost']));
+        $row->save();
+
+        self::assertSame($batch['actual']['lines'], $this->got('Batch', 'GET', 'batches/'.$batch['id'])['actual']['lines']);
+    }
+
     public function test_a_batch_is_not_closed_before_it_is_weighed(): void
     {
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);

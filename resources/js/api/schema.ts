@@ -1557,7 +1557,7 @@ export interface components {
             weighings: components["schemas"]["Weighing"][];
             tasks: components["schemas"]["Task"][];
             planned: components["schemas"]["Assessment"];
-            actual: components["schemas"]["Assessment"] | null;
+            actual: components["schemas"]["KeptAssessment"] | null;
             label: components["schemas"]["LabelWords"] | null;
             withdrawn: string[];
         };
@@ -2338,9 +2338,81 @@ export interface components {
             known: components["schemas"]["Band"];
             per_100g: number;
             lines: {
+                line: string;
+                money: components["schemas"]["Band"];
+            }[];
+            unpriced: string[];
+        };
+        /** @description An assessment as it was on the day. What is judged more since then is not in it. */
+        KeptAssessment: {
+            title: string;
+            total_grams: components["schemas"]["Band"];
+            lines: components["schemas"]["KeptLine"][];
+            solids: {
+                10: number;
+                20: number;
+                25: number;
+                30: number;
+                35: number;
+                40: number;
+            };
+            solids_band: {
+                10: components["schemas"]["Band"];
+                20: components["schemas"]["Band"];
+                25: components["schemas"]["Band"];
+                30: components["schemas"]["Band"];
+                35: components["schemas"]["Band"];
+                40: components["schemas"]["Band"];
+            };
+            /** @enum {string} */
+            texture: "liquid" | "pourable" | "soft-salve" | "butter" | "firm-balm" | "stick" | "bar";
+            texture_label: string;
+            texture_known: boolean;
+            pours_from_c: number;
+            essential_oil_percent: components["schemas"]["Band"];
+            essential_oil_ceiling: number;
+            water_percent: components["schemas"]["Band"];
+            /** @enum {string} */
+            water_class: "A" | "B" | "C" | "D" | "E";
+            water_label: string;
+            life_months: components["schemas"]["Band"];
+            life_reasons: string[];
+            weight_index: number;
+            density_20c: number;
+            findings: components["schemas"]["KeptFinding"][];
+        };
+        KeptLine: {
+            id: string;
+            ingredient: string | null;
+            name: string;
+            kind: string;
+            /** @enum {string} */
+            matter: "liquid" | "soft-fat" | "hard-fat" | "wax" | "plant" | "water" | "active" | "unknown";
+            amount: string;
+            form: string;
+            forms: string[];
+            /** @enum {string} */
+            phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
+            grams: components["schemas"]["Band"];
+            share: components["schemas"]["Band"];
+            shown_percent: number;
+            /** @enum {string} */
+            basis: "measured" | "converted" | "estimated";
+            working: components["schemas"]["Working"];
+            problem: string;
+        };
+        KeptFinding: {
+            code: string;
+            /** @enum {string} */
+            severity: "stop" | "caution" | "note";
+            subject: string[];
+            lines: string[];
+            message: string;
+            figures: {
                 [key: string]: components["schemas"]["Band"];
             };
-            unpriced: string[];
+            method: string;
+            cures: components["schemas"]["Cure"][];
         };
     };
     responses: never;

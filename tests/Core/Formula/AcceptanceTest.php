@@ -63,6 +63,7 @@ final class AcceptanceTest extends CoreTestCase
     public function test_pregnancy_is_never_accepted_and_a_caution_always_can_be(): void
     {
         self::assertTrue(self::accepting(self::formula(['olive-oil' => '500 g', 'clove-bud-eo' => '1 drop'], audience: Audience::Pregnancy), 'pregnancy.avoid')->hasStop());
+        self::assertTrue(self::accepting(self::formula(['olive-oil' => '91.4 g', 'lavender-eo' => '50 drops'], audience: Audience::Pregnancy), 'load.total')->hasStop());
         self::assertNotSame('', self::finding(self::accepting(self::formula(['olive-oil' => '100 g'], ProductKind::Balm), 'texture.slump'), 'texture.slump')->accepted);
     }
 

@@ -17,6 +17,10 @@ const cost = computed(() => assessment.value.cost);
 /** The studio's own steeps are not bought by the kilogram. */
 const bought = (line: Line): boolean => line.ingredient !== null && !line.ingredient.startsWith('lot-');
 
+function costOf(id: string): string {
+    const found = cost.value.lines.find((l) => l.line === id);
+    return found ? fixed(found.money.best, 2) : 'cannot tell';
+}
 async function price(line: Line, event: Event): Promise<void> {
     const typed = (event.target as HTMLInputElement).value.trim();
     const value = Number(typed);
@@ -88,7 +92,7 @@ async function price(line: Line, event: Event): Promise<void> {
                             />
                             <span v-else class="quiet text-[13px]">{{ line.ingredient === null ? 'not placed' : 'steeped here' }}</span>
                         </td>
-                        <td class="text-right">{{ cost.lines[line.id] ? fixed(cost.lines[line.id]?.best ?? 0, 2) : 'cannot tell' }}</td>
+                        <td class="text-right">{{ costOf(line.id) }}</td>
                     </tr>
                 </tbody>
             </table>
