@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Formula;
 
+use Crown\Catalogue\Correction;
 use Crown\Exchange\FormulaFile;
+use Crown\Formula\Acceptance;
 use Crown\Formula\Audience;
 use Crown\Formula\Composition;
+use Crown\Formula\Context;
+use Crown\Formula\Cost;
+use Crown\Formula\Edits;
 use Crown\Formula\Finding;
 use Crown\Formula\Formula;
 use Crown\Formula\FormulaError;
@@ -16,8 +21,13 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Reading\ReadingError;
 use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\Severity;
 use Crown\Formula\Size;
+use Crown\Formula\WaterPlan;
+use Crown\Formula\WithoutScale;
+use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
+use Crown\Measure\Property;
 use Tests\Core\CoreTestCase;
 
 /** What must hold of every formula, tried on formulas drawn at random from a fixed seed. */
@@ -120,6 +130,121 @@ final class PropertiesTest extends CoreTestCase
         foreach (self::drawn(200, 13) as $formula) {
             $written = FormulaFile::write($formula);
             self::assertSame($written, FormulaFile::write(FormulaFile::read((array) json_decode((string) json_encode($written), true))));
+        }
+    }
+
+    public function test_where_it_falls_to_a_level_follows_from_its_curve(): void
+    {
+        foreach (self::drawn(150, 19) as $formula) {
+            $texture = self::assess($formula)->subject->texture;
+            $last = 40.0;
+            foreach ([0.0, 2.0, 8.0, 15.0, 35.0, 80.0] as $level) {
+                $at = $texture->fallsTo($level);
+                self::assertLessThanOrEqual($last + 1e-9, $at, 'a higher level is reached no later');
+                self::assertTrue($at >= 40.0 || $texture->solids($at)->best <= $level + 1e-6, $formula->title);
+                $last = $at;
+            }
+            $pours = $texture->poursFrom();
+            self::assertTrue($pours <= 10.0 || $texture->solids($pours - 0.5)->best >= 8.0 - 1e-6, $formula->title);
+        }
+    }
+
+    public function test_what_is_said_to_lengthen_a_life_does(): void
+    {
+        $ways = 0;
+        foreach (self::drawn(200, 23) as $formula) {
+            $life = self::assess($formula)->subject->life;
+            $last = INF;
+            foreach ($life->longer as $way) {
+                self::assertGreaterThan($life->months->best, $way['months']->best, $formula->title.': '.$way['words']);
+                self::assertLessThanOrEqual($last, $way['months']->best, 'the most first');
+                $last = $way['months']->best;
+                $ways++;
+            }
+        }
+        self::assertGreaterThan(100, $ways);
+    }
+
+    public function test_a_fridge_lengthens_by_as_much_as_was_said(): void
+    {
+        $tried = 0;
+        foreach (self::drawn(200, 29) as $formula) {
+            $said = array_column(self::assess($formula)->subject->life->longer, 'months', 'words')['Kept in the fridge, 5 °C'] ?? null;
+            if ($said === null) {
+                continue;
+            }
+            $kept = self::assess($formula->withUse($formula->wetUse, $formula->forSale, 5.0))->subject->life;
+            self::assertEqualsWithDelta($kept->months->best, $said->best, 1e-9, $formula->title);
+            $tried++;
+        }
+        self::assertGreaterThan(30, $tried);
+    }
+
+    public function test_a_cost_is_the_sum_of_its_lines_and_no_line_is_lost(): void
+    {
+        mt_srand(31);
+        $prices = array_map(static fn (string $id): Correction => new Correction($id, '', Property::Price, Band::exact(mt_rand(1, 300)), 'drawn'), array_filter(array_keys(self::catalogue()->all()), static fn (): bool => mt_rand(0, 2) > 0));
+        $context = new Context(self::catalogue()->corrected(...array_values($prices)), new Kitchen);
+        foreach (self::drawn(150, 31) as $formula) {
+            $composition = Composition::of($formula, $context);
+            $cost = Cost::of($composition);
+            self::assertEqualsWithDelta(array_sum(array_map(static fn (Band $b): float => $b->best, $cost->byLine)), $cost->known->best, 1e-9);
+            self::assertCount(count($composition->counted()), [...$cost->byLine, ...$cost->unpriced]);
+            self::assertGreaterThanOrEqual(0.0, $cost->known->low);
+        }
+    }
+
+    public function test_kitchen_measures_are_measures_and_keep_every_line(): void
+    {
+        $measured = 0;
+        foreach (self::drawn(120, 37) as $formula) {
+            $composition = Composition::of($formula, self::context());
+            $without = WithoutScale::of($composition, new Kitchen);
+            self::assertCount(count($formula->lines), $without->formula->lines);
+            foreach (Composition::of($without->formula, self::context())->portions as $portion) {
+                if ($without->measures[$portion->line->id] !== '') {
+                    self::assertSame('', $portion->problem, $portion->line->amount.' of '.$portion->ingredient->name);
+                    self::assertGreaterThan(0.0, $portion->grams->band->best);
+                    $measured++;
+                }
+            }
+        }
+        self::assertGreaterThan(200, $measured);
+    }
+
+    public function test_accepting_loses_no_finding_and_no_stop_for_a_child(): void
+    {
+        foreach (self::drawn(150, 41) as $formula) {
+            $open = self::assess($formula);
+            $decided = self::assess($formula->accepting(...array_map(static fn (Finding $f): Acceptance => new Acceptance($f->code, $f->message, 'As it is.'), $open->findings)));
+            self::assertCount(count($open->findings), $decided->findings);
+            foreach ($decided->findings as $finding) {
+                self::assertSame($finding->acceptable, $finding->accepted !== '');
+                self::assertFalse($formula->audience->isChild() && $finding->severity === Severity::Stop && $finding->accepted !== '');
+            }
+        }
+    }
+
+    public function test_water_adds_up_and_only_what_fits_is_said_to_fit(): void
+    {
+        foreach (self::drawn(80, 43) as $formula) {
+            $subject = self::assess($formula)->subject;
+            $plan = (new WaterPlan($subject, self::catalogue()))->jsonSerialize();
+            self::assertEqualsWithDelta($subject->water->percent->best, min(100.0, array_sum(array_map(static fn (array $b): float => $b['percent']->best, $plan['bearers']))), 1e-9);
+            foreach ($plan['choices'] as $choice) {
+                self::assertSame($choice['fits'], $choice['against'] === []);
+                self::assertGreaterThanOrEqual($choice['grams_on_base'], $choice['grams'], 'a dose that counts itself is never the smaller');
+            }
+        }
+    }
+
+    public function test_a_changed_line_is_always_said(): void
+    {
+        foreach (self::drawn(120, 47) as $formula) {
+            self::assertSame([], Edits::between($formula, $formula));
+            foreach ($formula->lines as $line) {
+                self::assertCount(1, Edits::between($formula, $formula->replacing($line->withAmount($line->amount.' more'))));
+            }
         }
     }
 

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { ask, type Schemas } from '../../api/client';
 import { tellProblem } from '../../ui/notice';
 import { fixed } from '../../ui/words';
+import AsideTitle from './AsideTitle.vue';
 import type { Bench } from './useBench';
 
 /** What the batch costs by the maker's own prices, which are typed here and kept as figures of the studio. */
@@ -43,12 +44,7 @@ async function price(line: Line, event: Event): Promise<void> {
 
 <template>
     <section aria-label="Cost">
-        <h2>
-            <button type="button" class="no-print" :aria-expanded="open" @click="open = !open">
-                <span aria-hidden="true">{{ open ? '▾' : '▸' }}</span>
-                Cost
-            </button>
-        </h2>
+        <AsideTitle v-model:open="open" title="Cost" />
         <p v-if="lines.length === 0" class="quiet">Nothing is in it yet.</p>
         <p v-else-if="cost.unpriced.length === lines.length" class="quiet">
             Cannot tell: no price is known. Give what you pay for a kilogram.

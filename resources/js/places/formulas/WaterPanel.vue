@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { num } from '../../ui/words';
+import AsideTitle from './AsideTitle.vue';
 import { useAside } from './useAside';
 import type { Bench } from './useBench';
 
@@ -14,13 +15,11 @@ function add(id: string, percent: number): void {
 
 <template>
     <section aria-label="Water and preservation">
-        <h2>
-            <button type="button" class="no-print" :aria-expanded="open" @click="open = !open">
-                <span aria-hidden="true">{{ open ? '▾' : '▸' }}</span>
-                Water and preservation
-            </button>
-        </h2>
-        <p v-if="!open" class="quiet no-print">Which line brings how much water, what may be done next, and what would preserve it.</p>
+        <AsideTitle
+            v-model:open="open"
+            title="Water and preservation"
+            hint="Which line brings how much water, what may be done next, and what would preserve it."
+        />
         <p v-if="open && problem" role="alert" class="said-stop mt-2">{{ problem }}</p>
         <div v-if="open && answer" class="mt-2 grid gap-8 lg:grid-cols-[19rem_minmax(0,1fr)]">
             <div>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { tell } from '../../ui/notice';
 import { fixed, num } from '../../ui/words';
+import AsideTitle from './AsideTitle.vue';
 import { useAside } from './useAside';
 import type { Bench } from './useBench';
 
@@ -30,13 +31,11 @@ function write(): void {
 
 <template>
     <section aria-label="Without a scale">
-        <h2>
-            <button type="button" class="no-print" :aria-expanded="open" @click="open = !open">
-                <span aria-hidden="true">{{ open ? '▾' : '▸' }}</span>
-                Without a scale
-            </button>
-        </h2>
-        <p v-if="!open" class="quiet no-print">In spoons, cups and drops beside grams and ounces, or as marks on a bottle.</p>
+        <AsideTitle
+            v-model:open="open"
+            title="Without a scale"
+            hint="In spoons, cups and drops beside grams and ounces, or as marks on a bottle."
+        />
         <p v-if="open && problem" role="alert" class="said-stop mt-2">{{ problem }}</p>
         <div v-if="open && answer" class="mt-2 grid gap-8 lg:grid-cols-[minmax(0,1fr)_18rem]">
             <div>
