@@ -29,8 +29,11 @@ final readonly class Graininess implements Check
         }
         $grainy = array_values(array_filter($subject->composition->ofKind(IngredientKind::Butter), static fn (Portion $p): bool => $p->ingredient->fattyAcids->share('stearic') >= self::STEARIC
             && $p->ingredient->solidFat->at(30.0) <= self::SOFT_AT_30));
+        if ($grainy === []) {
+            return [];
+        }
         $share = $subject->composition->shareOf($grainy);
-        if ($grainy === [] || $share->best < self::FELT) {
+        if ($share->best < self::FELT) {
             return [];
         }
 

@@ -19,8 +19,11 @@ final readonly class Scrape implements Check
     public function examine(Examined $subject): array
     {
         $scooped = in_array($subject->formula()->kind, [ProductKind::Balm, ProductKind::WhippedButter, ProductKind::StirredButter, ProductKind::RinseOutBalm], true);
+        if (! $scooped || $subject->texture->unknown !== []) {
+            return [];
+        }
         $cold = $subject->texture->solids(Texture::COLD_ROOM);
-        if (! $scooped || $subject->texture->unknown !== [] || $cold->best < self::TOO_HARD) {
+        if ($cold->best < self::TOO_HARD) {
             return [];
         }
 

@@ -79,7 +79,12 @@ async function correct(): Promise<void> {
 }
 const ownFigure = (f: Schemas['KnownFigure']): Schemas['OwnFigure'] | undefined =>
     data.value?.own_figures.find((o) => o.form === f.form && o.property === f.property);
-const back = (id: number): Promise<void> => act(() => ask('DELETE', `/api/own-figures/${id}`), "The catalogue's figure is back.");
+// No price ships with the catalogue, so there is none to go back to.
+const back = (id: number, property: string): Promise<void> =>
+    act(
+        () => ask('DELETE', `/api/own-figures/${id}`),
+        property === 'price_per_kg' ? 'The price is forgotten.' : "The catalogue's figure is back.",
+    );
 const stock = (now: boolean): Promise<void> =>
     act(
         () => ask(now ? 'PUT' : 'DELETE', `/api/ingredients/${props.id}/cupboard`),
@@ -244,9 +249,9 @@ const PREGNANCY = {
                                             v-if="ownFigure(f)"
                                             type="button"
                                             class="act-quiet !min-h-0 !py-0 text-[13px]"
-                                            @click="back(ownFigure(f)?.id ?? 0)"
+                                            @click="back(ownFigure(f)?.id ?? 0, f.property)"
                                         >
-                                            the catalogue's
+                                            {{ f.property === 'price_per_kg' ? 'forget it' : "the catalogue's" }}
                                         </button>
                                         <button
                                             v-else-if="CORRECTABLE.includes(f.property) && it.origin === 'reference'"
