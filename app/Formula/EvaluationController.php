@@ -15,7 +15,6 @@ use Crown\Formula\FormulaError;
 use Crown\Formula\Reading\RecipeReader;
 use Crown\Formula\WaterPlan;
 use Crown\Formula\WithoutScale;
-use Crown\Measure\Unit;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -82,18 +81,9 @@ final class EvaluationController
         } catch (FormulaError $e) {
             $problem = $e->getMessage();
         }
-        $shares = array_column($then->jsonSerialize()['lines'], 'shown_percent', 'id');
 
         return new JsonResponse([
-            'rows' => array_map(static fn (array $line): array => [
-                'line' => $line['id'],
-                'name' => $line['name'],
-                'grams' => round($line['grams']->best, 3),
-                'ounces' => round($line['grams']->best / Unit::Ounce->grams(), 4),
-                'measure' => $without->measures[$line['id']],
-                'percent_now' => $line['shown_percent'],
-                'percent_then' => $shares[$line['id']],
-            ], $now->jsonSerialize()['lines']),
+            'rows' => $without->rows($then->subject->composition),
             'formula' => FormulaFile::write($without->formula),
             'assessment' => $then,
             'strip' => $strip,

@@ -11,6 +11,7 @@ use Crown\Measure\CannotTell;
 use Crown\Measure\Converter;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Measure\Shares;
 use Crown\Measure\Unit;
 
 /** A formula measured with spoons, cups and whole drops, or poured to marks on a bottle. Method page: docs/methods/without-scale.md. */
@@ -50,6 +51,33 @@ final readonly class WithoutScale
         }
 
         return new self($composition, $composition->formula->withLines($lines)->withSize(Size::asWritten()), $measures);
+    }
+
+    /**
+     * Each line now and as the measures make it.
+     *
+     * @param  Composition  $then of the formula in kitchen measures
+     * @return list<array{line: string, name: string, grams: float, ounces: float, measure: string, percent_now: float, percent_then: float}>
+     */
+    public function rows(Composition $then): array
+    {
+        $shown = static fn (Composition $of): array => Shares::displayed(array_map(static fn (Portion $p): float => $p->share->best, $of->portions));
+        [$before, $after] = [$shown($this->composition), $shown($then)];
+        $rows = [];
+        foreach ($this->composition->portions as $i => $portion) {
+            $grams = $portion->grams->band->best;
+            $rows[] = [
+                'line' => $portion->line->id,
+                'name' => $portion->ingredient->name,
+                'grams' => round($grams, 3),
+                'ounces' => round($grams / Unit::Ounce->grams(), 4),
+                'measure' => $this->measures[$portion->line->id],
+                'percent_now' => $before[$i],
+                'percent_then' => $after[$i],
+            ];
+        }
+
+        return $rows;
     }
 
     /**

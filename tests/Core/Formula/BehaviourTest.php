@@ -143,6 +143,10 @@ final class BehaviourTest extends CoreTestCase
             $asked = Composition::of($formula, self::context())->portions[$i]->grams->band->best;
             self::assertEqualsWithDelta(1.0, $portion->grams->band->best / $asked, 0.17, $portion->ingredient->name);
         }
+        $rows = $without->rows($then);
+        self::assertEqualsWithDelta(40 / 28.349523125, $rows[1]['ounces'], 0.0001);
+        self::assertEqualsWithDelta(100.0, array_sum(array_column($rows, 'percent_now')), 1e-9);
+        self::assertEqualsWithDelta(100.0, array_sum(array_column($rows, 'percent_then')), 1e-9);
         self::assertLessThanOrEqual(0.5, $then->portions[3]->grams->band->best, 'a strong oil is rounded down');
     }
 
