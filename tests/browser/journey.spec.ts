@@ -3,7 +3,6 @@ import { enter, expect, test } from './studio';
 
 /** The maker's way, from the door to a ticked application. */
 test('from sign-in to label and rhythm', async ({ page }) => {
-    test.setTimeout(120_000);
     await page.goto('/formulas');
     await expect(page, 'a place asks for a sign-in first').toHaveURL(/sign-in/);
     await enter(page);

@@ -101,6 +101,7 @@ test('an oil that went bad warns what was made from it', async ({ page }) => {
     await page.getByRole('button', { name: 'Withdraw it' }).click();
     await expect(page.getByText(/must not be used: Smells rancid/)).toBeVisible();
     await page.getByRole('link', { name: 'Braid sealing oil' }).first().click();
+    await expect(page, 'the same words stand on the page that is left').not.toHaveURL(/steeps/);
     await expect(page.getByText(/Rosemary in olive oil must not be used/).first()).toBeVisible();
     await page.goBack();
     await page.getByRole('button', { name: 'That was a mistake' }).click();

@@ -44,7 +44,7 @@ test('when the application is away what was typed is kept and sent again', async
     await page.getByLabel('Amount of Olive oil').fill('77 g');
     await expect(page.getByText('the application does not answer')).toBeVisible();
     await page.unroute('**/api/formulas/*');
-    await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 10_000 });
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await page.reload();
     await expect(page.getByLabel('Amount of Olive oil')).toHaveValue('77 g');
 });

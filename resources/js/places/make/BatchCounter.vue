@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
 import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { inTurn } from '../../api/inTurn';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import { fixed, num } from '../../ui/words';
@@ -33,15 +34,18 @@ const total = computed(() => props.batch.weighings.reduce((sum, w) => sum + (w.a
 async function write(w: Schemas['Weighing'], gatheredNow: boolean, grams: number | null): Promise<boolean> {
     busy.value = true;
     try {
-        client.setQueryData(
-            ['batch', String(props.batch.id)],
-            await ask<'Batch'>('PUT', `/api/batches/${props.batch.id}/weighings`, {
-                revision: props.batch.revision,
+        const key = ['batch', String(props.batch.id)];
+        await inTurn(`batch ${props.batch.id}`, async () => {
+            // Based on what the write before this one brought, which the screen may not show yet.
+            const revision = client.getQueryData<Schemas['Batch']>(key)?.revision ?? props.batch.revision;
+            const answer = await ask<'Batch'>('PUT', `/api/batches/${props.batch.id}/weighings`, {
+                revision,
                 line: w.line,
                 gathered: gatheredNow,
                 grams,
-            }),
-        );
+            });
+            client.setQueryData(key, answer);
+        });
         errors.value = {};
         return true;
     } catch (e) {

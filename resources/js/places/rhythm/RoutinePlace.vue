@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { ask, type Schemas } from '../../api/client';
+import { inTurn } from '../../api/inTurn';
 import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -21,7 +22,8 @@ const left = computed(() => Math.max(0, 1 - used.value / Math.max(0.1, data.valu
 async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['state']): Promise<void> {
     const before = day.state;
     try {
-        client.setQueryData(['routine', props.id], await ask<'Routine'>('PUT', `/api/routine-days/${day.id}`, { state }));
+        const routine = await inTurn(`routine ${props.id}`, () => ask<'Routine'>('PUT', `/api/routine-days/${day.id}`, { state }));
+        client.setQueryData(['routine', props.id], routine);
         await client.invalidateQueries({ queryKey: ['today'] });
         await client.invalidateQueries({ queryKey: ['routines'] });
         if (before !== state) tell('Noted.', { undo: () => void tick({ ...day, state }, before) });

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { ask, onceKey, Problem, type Schemas } from '../../api/client';
 import { ref } from 'vue';
+import { inTurn } from '../../api/inTurn';
 import { tell, tellProblem } from '../../ui/notice';
 import { todayDate } from '../../ui/words';
 
@@ -15,7 +16,7 @@ export function useSteep(id: string) {
     async function act(work: () => Promise<Schemas['Steep']>): Promise<Schemas['Steep'] | null> {
         errors.value = {};
         try {
-            const steep = await work();
+            const steep = await inTurn(`steep ${id}`, work);
             client.setQueryData(['steep', id], steep);
             for (const key of ['today', 'steeps', 'lots', 'ingredients']) void client.invalidateQueries({ queryKey: [key] });
             return steep;
