@@ -6,10 +6,12 @@ use App\Catalogue\IngredientController;
 use App\Catalogue\OwnIngredientController;
 use App\Formula\DesignController;
 use App\Formula\EvaluationController;
+use App\Formula\FamilyController;
 use App\Formula\FormulaController;
 use App\Head\AdviceController;
 use App\Head\HeadController;
 use App\Make\BatchController;
+use App\Make\BatchFindingController;
 use App\Pantry\LotController;
 use App\Rhythm\RoutineController;
 use App\Steep\PhotoController;
@@ -31,6 +33,7 @@ Route::pattern('figure', '[0-9]{1,18}');
 Route::pattern('mark', '[0-9]{1,18}');
 Route::pattern('event', '[0-9]{1,18}');
 Route::pattern('photo', '[0-9]{1,18}');
+Route::pattern('finding', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
 
 Route::controller(SessionController::class)->group(function (): void {
@@ -66,17 +69,26 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('read', 'read')->name('read');
         Route::post('water', 'water')->name('water');
         Route::post('without-scale', 'withoutScale')->name('without-scale');
+        Route::post('stock', 'stock')->name('stock');
+        Route::post('swap', 'swap')->name('swap');
     });
     Route::post('design', DesignController::class)->name('design');
     Route::controller(FormulaController::class)->group(function (): void {
         Route::get('formulas', 'index')->name('formulas.index');
         Route::post('formulas', 'store')->name('formulas.store');
+        Route::post('formulas/skeleton', 'skeleton')->name('formulas.skeleton');
         Route::get('formulas/{formula}', 'show')->name('formulas.show');
         Route::get('formulas/{formula}/text', 'text')->name('formulas.text');
         Route::put('formulas/{formula}', 'update')->name('formulas.update');
         Route::delete('formulas/{formula}', 'destroy')->name('formulas.destroy');
         Route::post('formulas/{formula}/restore', 'restore')->name('formulas.restore');
         Route::post('formulas/{formula}/versions', 'keep')->name('formulas.keep');
+    });
+    Route::controller(FamilyController::class)->group(function (): void {
+        Route::get('formulas/{formula}/family', 'show')->name('formulas.family');
+        Route::post('formulas/{formula}/variants', 'store')->name('formulas.variant');
+        Route::post('formulas/{formula}/family/pass', 'pass')->name('formulas.pass');
+        Route::post('formulas/{formula}/leave', 'leave')->name('formulas.leave');
     });
     Route::controller(HeadController::class)->group(function (): void {
         Route::get('heads', 'index')->name('heads.index');
@@ -114,6 +126,8 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
         Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
     });
+    Route::post('batches/{batch}/findings', [BatchFindingController::class, 'store'])->name('batches.find');
+    Route::delete('batch-findings/{finding}', [BatchFindingController::class, 'destroy'])->name('batches.unfind');
     Route::controller(RoutineController::class)->group(function (): void {
         Route::get('routines', 'index')->name('routines.index');
         Route::post('routines', 'store')->name('routines.store');

@@ -12,10 +12,13 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property string $ingredient
+ * @property float|null $grams how much there is; null while nobody said
  */
 final class CupboardItem extends Model
 {
     use BelongsToStudio;
 
     protected $guarded = ['id', 'studio_id'];
+
+    protected $casts = ['grams' => 'float'];
 }

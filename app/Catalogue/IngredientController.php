@@ -64,11 +64,13 @@ final class IngredientController
     {
         $all = $this->catalogue->get();
         $found = self::find($ingredient, $all);
+        $item = CupboardItem::query()->where('ingredient', $ingredient)->first();
         $without = self::words($request->string('without')->value());
 
         return new JsonResponse([
             'ingredient' => IngredientFile::write($found, $all, 1.0),
-            'in_cupboard' => CupboardItem::query()->where('ingredient', $ingredient)->exists(),
+            'in_cupboard' => $item !== null,
+            'stock_grams' => $item?->grams,
             'used_in' => Formula::query()->where('document', 'like', '%'.addcslashes('"ingredient":'.json_encode($ingredient), '%_\\').'%')
                 ->orderByDesc('updated_at')->limit(12)->get(['id', 'title', 'kind'])->map(static fn (Formula $f): array => ['id' => $f->id, 'title' => $f->title, 'kind' => $f->kind])->all(),
             'stand_ins' => (new StandIns($all))->for($found, $without),

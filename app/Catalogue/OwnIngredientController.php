@@ -86,11 +86,12 @@ final class OwnIngredientController
         return new JsonResponse(null, 204);
     }
 
-    #[Speaks('', status: 204, does: 'Say that an ingredient stands in the cupboard')]
-    public function stock(string $ingredient): JsonResponse
+    #[Speaks('', 'CupboardDraft', 204, 'Say that an ingredient stands in the cupboard, and how much of it')]
+    public function stock(string $ingredient, Request $request): JsonResponse
     {
+        $grams = $request->validate(['grams' => 'nullable|numeric|min:0|max:1000000'], ['grams.min' => 'What is at hand is 0 g or more.'])['grams'] ?? null;
         IngredientController::find($ingredient, $this->catalogue->get());
-        CupboardItem::query()->firstOrCreate(['ingredient' => $ingredient]);
+        CupboardItem::query()->updateOrCreate(['ingredient' => $ingredient], $request->has('grams') ? ['grams' => $grams] : []);
 
         return new JsonResponse(null, 204);
     }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Make\BatchFinding;
 use App\Pantry\Lot;
 use App\Steep\SteepStore;
 use App\Studio\CurrentStudio;
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Correction;
+use Crown\Catalogue\Ingredient;
 use Crown\Formula\Context;
 
 /** The reference catalogue with the studio's own ingredients, figures and steeped oils over it. */
@@ -22,16 +25,25 @@ final class StudioCatalogue
     public function get(): Catalogue
     {
         $reference = $this->store->reference();
+        $corrections = OwnFigure::query()->orderBy('id')->get()->map(static fn (OwnFigure $figure) => $figure->correction())->all();
         $catalogue = $reference
             ->with(...OwnIngredient::query()->orderBy('id')->get()->map(static fn (OwnIngredient $own) => $own->ingredient($reference))->all())
-            ->corrected(...OwnFigure::query()->orderBy('id')->get()->map(static fn (OwnFigure $figure) => $figure->correction())->all());
-        // In the order in which they were made, so that a steep made in a steep finds its oil.
-        foreach (Lot::query()->with('steep.events')->orderBy('id')->get() as $lot) {
-            $plan = SteepStore::plan($lot->steep, $catalogue, $lot->made_on);
-            $catalogue = $catalogue->with($lot->yield($plan)->ingredient($lot->ingredientId(), $lot->name));
+            ->corrected(...$corrections);
+        $steeped = [];
+        foreach (Lot::query()->orderBy('id')->get() as $lot) {
+            $steeped[$lot->ingredientId()] = [$lot->name, static function (Catalogue $all) use ($lot, $corrections): Ingredient {
+                $lot->load('steep.events');
+                $own = array_filter($corrections, static fn (Correction $c): bool => $c->ingredient === $lot->ingredientId());
+
+                return array_reduce(
+                    $own,
+                    static fn (Ingredient $oil, Correction $c): Ingredient => $oil->corrected($c),
+                    $lot->yield(SteepStore::plan($lot->steep, $all, $lot->made_on))->ingredient($lot->ingredientId(), $lot->name),
+                );
+            }];
         }
 
-        return $catalogue;
+        return $catalogue->steeping($steeped);
     }
 
     /** @return list<string> ids of what is at hand: what stands in the cupboard, and the oils steeped here */
@@ -43,8 +55,22 @@ final class StudioCatalogue
         ];
     }
 
+    /** @return array<string, float|null> grams at hand by ingredient id; null where nobody said how much */
+    public function stock(): array
+    {
+        $stock = [];
+        foreach (CupboardItem::query()->orderBy('ingredient')->get() as $item) {
+            $stock[$item->ingredient] = $item->grams;
+        }
+        foreach (Lot::query()->where('withdrawn', '')->orderBy('id')->get() as $lot) {
+            $stock[$lot->ingredientId()] = $lot->grams;
+        }
+
+        return $stock;
+    }
+
     public function context(): Context
     {
-        return new Context($this->get(), $this->studio->get()->kitchen());
+        return new Context($this->get(), $this->studio->get()->kitchen(), BatchFinding::learned());
     }
 }

@@ -31,16 +31,21 @@ final class Bench
     ) {
     }
 
-    /** @param  Profile|null  $profile the head, or the type of hair, it is judged for */
-    public function assess(Composed $formula, ?Profile $profile): Assessment
+    /**
+     * @param  Profile|null  $profile the head, or the type of hair, it is judged for
+     * @param  Composed|null  $before the maker's earlier version
+     */
+    public function assess(Composed $formula, ?Profile $profile, ?Composed $before = null): Assessment
     {
-        $assessor = Assessor::standard();
-        if ($profile !== null) {
-            $assessor = $assessor->with(new HeadCheck($profile, $this->studio->get()->season(Carbon::now())));
-            $formula = $profile->judging($formula);
-        }
+        $formula = $profile === null ? $formula : $profile->judging($formula);
 
-        return $assessor->assess($formula, $this->catalogue->context());
+        return $this->assessor($profile)->assess($formula, $this->catalogue->context()->comparedWith($before));
+    }
+
+    /** The checks that are asked, those of a head among them when it is for one. */
+    public function assessor(?Profile $profile): Assessor
+    {
+        return $profile === null ? Assessor::standard() : Assessor::standard()->with(new HeadCheck($profile, $this->studio->get()->season(Carbon::now())));
     }
 
     /**
@@ -62,9 +67,9 @@ final class Bench
     }
 
     /** @return array{assessment: Assessment, fit: Fit|null} */
-    public function judged(Composed $formula, ?Profile $profile): array
+    public function judged(Composed $formula, ?Profile $profile, ?Composed $before = null): array
     {
-        $assessment = $this->assess($formula, $profile);
+        $assessment = $this->assess($formula, $profile, $before);
 
         return ['assessment' => $assessment, 'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject)];
     }

@@ -13,6 +13,8 @@ use Crown\Formula\Change;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\Solving\Swap;
+use Crown\Formula\Stock;
 use Crown\Formula\WaterPlan;
 use Crown\Formula\WithoutScale;
 use Illuminate\Http\JsonResponse;
@@ -91,8 +93,35 @@ final class EvaluationController
         ]);
     }
 
+    #[Speaks('StockAnswer', 'FormulaDraft', does: 'What the studio\'s own stock allows of a draft')]
+    public function stock(Request $request): JsonResponse
+    {
+        $given = Given::in($request);
+
+        return new JsonResponse(Stock::of($this->bench->assess($given->formula, $given->profile())->subject->composition, $this->catalogue->stock()));
+    }
+
+    #[Speaks('SwapAnswer', 'SwapAsk', does: 'What could take one line\'s place, the other shares moved to keep texture and weight')]
+    public function swap(Request $request): JsonResponse
+    {
+        $line = $request->validate(['line' => 'required|string|max:40'])['line'];
+        $given = Given::in($request);
+        $now = $this->bench->assess($given->formula, $given->profile());
+
+        return new JsonResponse(['of' => $line, 'swaps' => array_map(static fn (Swap $s): array => [
+            'id' => $s->standIn->ingredient->id,
+            'name' => $s->standIn->ingredient->name,
+            'matter' => $s->standIn->ingredient->kind->matter(),
+            'nearness' => round($s->standIn->nearness, 3),
+            'rebalanced' => $s->rebalanced,
+            'words' => $s->words(),
+            'formula' => FormulaFile::write($s->formula),
+            'assessment' => $s->assessment,
+        ], Swap::of($now, $line, $this->catalogue->get(), $this->bench->assessor($given->profile())))]);
+    }
+
     private function judged(Composed $formula, Given $given): JsonResponse
     {
-        return new JsonResponse(['formula' => FormulaFile::write($formula), ...$this->bench->judged($formula, $given->profile())]);
+        return new JsonResponse(['formula' => FormulaFile::write($formula), ...$this->bench->judged($formula, $given->profile(), $given->before)]);
     }
 }

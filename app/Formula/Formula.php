@@ -21,6 +21,8 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $revision
  * @property int|null $head_id
+ * @property int|null $base_id of which it is a variant
+ * @property array<string, mixed>|null $base_document the base as it was last passed on
  * @property array{strand: string, porosity: string}|null $hair the type of hair it is for, when no head is chosen
  * @property string $title
  * @property string $kind
@@ -38,7 +40,7 @@ final class Formula extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['document' => 'array', 'summary' => 'array', 'hair' => 'array'];
+    protected $casts = ['document' => 'array', 'summary' => 'array', 'hair' => 'array', 'base_document' => 'array'];
 
     /** @return BelongsTo<Head, $this> */
     public function head(): BelongsTo

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace App\Formula;
 
+use App\Catalogue\StudioCatalogue;
+use App\Studio\CurrentStudio;
 use App\Support\Pages;
+use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Exchange\FormulaFile;
 use Crown\Exchange\FormulaText;
 use Crown\Formula\Edits;
+use Crown\Formula\Formula as Composed;
+use Crown\Formula\ProductKind;
+use Crown\Head\FirstFormula;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 
 final class FormulaController
 {
@@ -43,6 +51,19 @@ final class FormulaController
         $formula = Formula::query()->create($this->bench->row(Given::in($request)));
 
         return new JsonResponse($this->page($formula->refresh()), 201);
+    }
+
+    #[Speaks('FormulaPage', 'SkeletonAsk', 201, 'Put a product kind\'s skeleton on the bench, with the reason for each line')]
+    public function skeleton(Request $request, StudioCatalogue $catalogue, CurrentStudio $studio): JsonResponse
+    {
+        $given = $request->validate(['kind' => ['required', Rule::enum(ProductKind::class)], 'hair' => 'nullable|array', 'ingredients' => 'present|array|max:12', 'ingredients.*' => 'string|max:80']);
+        $kind = ProductKind::from($given['kind']);
+        $hair = $given['hair'] ?? null;
+        $profile = Bench::profile(null, $hair ?? ['strand' => 'medium', 'porosity' => 'normal']) ?? throw new Refused('hair', 'A type of hair.');
+        $first = (new FirstFormula($catalogue->get(), $profile, $studio->get()->season(Carbon::now())))->make($kind, $given['ingredients'])->formula;
+        $row = Formula::query()->create($this->bench->row(new Given(FormulaFile::read([...FormulaFile::write($first), 'title' => $kind->label()]), null, $hair)));
+
+        return new JsonResponse($this->page($row->refresh()), 201);
     }
 
     #[Speaks('FormulaPage', does: 'One formula, judged, with its kept versions')]
@@ -109,7 +130,7 @@ final class FormulaController
     }
 
     /** @return array<string, mixed> */
-    private function page(Formula $formula): array
+    public function page(Formula $formula): array
     {
         $formula->loadMissing(['head.marks', 'versions']);
 
@@ -119,9 +140,17 @@ final class FormulaController
             'formula' => FormulaFile::write($formula->composed()),
             'head_id' => $formula->head_id,
             'hair' => $formula->hair,
-            ...$this->bench->judged($formula->composed(), Bench::profile($formula->head, $formula->hair)),
+            ...$this->bench->judged($formula->composed(), Bench::profile($formula->head, $formula->hair), self::before($formula)),
             'versions' => self::versions($formula),
         ];
+    }
+
+    /** The last kept version, beside which something can be seen to be missing. */
+    private static function before(Formula $formula): ?Composed
+    {
+        $last = $formula->versions->first();
+
+        return $last === null ? null : FormulaFile::read($last->document);
     }
 
     /** @return list<array<string, mixed>> the newest first, each with what was changed since the one before it */

@@ -14,11 +14,15 @@ use Illuminate\Http\Request;
 /** A formula as a request brings it, and whom it is for: a head, a type of hair, or nobody in particular. */
 final readonly class Given
 {
-    /** @param  array<array-key, mixed>|null  $hair */
+    /**
+     * @param  array<array-key, mixed>|null  $hair
+     * @param  Composed|null  $before the maker's earlier version, to see what was forgotten since
+     */
     public function __construct(
         public Composed $formula,
         public ?Head $head,
         public ?array $hair,
+        public ?Composed $before = null,
     ) {
     }
 
@@ -26,11 +30,13 @@ final readonly class Given
     {
         $document = $request->json('formula');
         $hair = $request->json('hair');
+        $before = $request->json('before');
 
         return new self(
             FormulaFile::read(is_array($document) ? $document : throw new Refused('formula', 'A formula is needed.')),
             Head::chosen($request),
             is_array($hair) ? $hair : null,
+            is_array($before) ? FormulaFile::read($before) : null,
         );
     }
 

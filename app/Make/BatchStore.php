@@ -109,6 +109,7 @@ final class BatchStore
             'actual' => $batch->actual,
             'label' => $batch->label,
             'withdrawn' => $this->withdrawn($batch),
+            'findings' => BatchFinding::query()->with('batch:id,made_on')->where('batch_id', $batch->id)->orderBy('on_date')->orderBy('id')->get()->map(static fn (BatchFinding $f): array => $f->view())->all(),
         ];
     }
 

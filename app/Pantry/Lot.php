@@ -59,7 +59,7 @@ final class Lot extends Model
 
     public function yield(SteepPlan $plan): SteepYield
     {
-        return new SteepYield($plan, $this->grams, $this->loss_grams, WaterChoice::from($this->choice), $this->withdrawn);
+        return new SteepYield($plan, $this->grams, $this->loss_grams, WaterChoice::from($this->choice), $this->withdrawn, $this->event_id !== null);
     }
 
     /** @return array<string, mixed> */

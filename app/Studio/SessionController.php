@@ -102,7 +102,8 @@ final class SessionController
             'cup' => 'required|in:us,metric,imperial',
             'scale_grams' => 'required|numeric|gt:0|max:100',
             'southern' => 'required|boolean',
-        ], ['scale_grams.gt' => 'The scale\'s resolution must be above 0 and at most 100 g.']));
+            'bowl_ml' => 'required|numeric|min:0|max:100000',
+        ], ['scale_grams.gt' => 'The scale\'s resolution must be above 0 and at most 100 g.', 'bowl_ml.min' => 'A bowl holds 0 (not known) to 100,000 ml.', 'bowl_ml.max' => 'A bowl holds 0 (not known) to 100,000 ml.']));
 
         return $this->show();
     }
@@ -110,7 +111,7 @@ final class SessionController
     /** @return array<string, mixed> */
     private static function studio(Studio $studio): array
     {
-        return ['name' => $studio->name, 'cup' => $studio->cup, 'scale_grams' => $studio->scale_grams, 'maker' => $studio->maker, 'southern' => $studio->southern];
+        return ['name' => $studio->name, 'cup' => $studio->cup, 'scale_grams' => $studio->scale_grams, 'maker' => $studio->maker, 'southern' => $studio->southern, 'bowl_ml' => $studio->bowl_ml];
     }
 
     /** A request that does not come from our own pages has no session to sign in to. */

@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $maker
  * @property string $cup
  * @property float $scale_grams
+ * @property float $bowl_ml what the largest bowl holds; 0 while nobody said
  * @property bool $demo
  * @property bool $southern whether its winter is in June
  */
@@ -26,7 +27,7 @@ final class Studio extends Model
 {
     protected $guarded = ['id'];
 
-    protected $casts = ['scale_grams' => 'float', 'demo' => 'bool', 'southern' => 'bool'];
+    protected $casts = ['scale_grams' => 'float', 'bowl_ml' => 'float', 'demo' => 'bool', 'southern' => 'bool'];
 
     /** @return HasMany<User, $this> */
     public function users(): HasMany
@@ -42,6 +43,6 @@ final class Studio extends Model
     /** What this studio measures with. */
     public function kitchen(): Kitchen
     {
-        return new Kitchen(CupSize::from($this->cup), $this->scale_grams);
+        return new Kitchen(CupSize::from($this->cup), $this->scale_grams, [], $this->bowl_ml);
     }
 }

@@ -9,6 +9,7 @@ final readonly class Catalogue
 {
     /**
      * @param  array<string, Ingredient>  $studio the studio's own and corrected ones, which lie over the shelf
+     * @param  Shelf|null  $steeped the studio's steeped oils, each worked out when it is first asked for
      * @param  array<string, ConstituentLimit>  $limits keyed by constituent
      * @param  array<string, string>  $sources keyed by id
      */
@@ -18,6 +19,7 @@ final readonly class Catalogue
         private array $limits,
         private array $sources,
         private NameIndex $names,
+        private ?Shelf $steeped = null,
     ) {
     }
 
@@ -32,7 +34,30 @@ final readonly class Catalogue
             $added[$ingredient->id] = $ingredient;
         }
 
-        return new self($this->shelf, [...$this->studio, ...$added], $this->limits, $this->sources, $this->names->with($added));
+        return new self($this->shelf, [...$this->studio, ...$added], $this->limits, $this->sources, $this->names->with($added), $this->steeped);
+    }
+
+    /**
+     * The same catalogue with steeped oils beside the rest. What a steep gave is a calculation of its own, so that a request pays
+     * for the ones it names; each may be made of those before it.
+     *
+     * @param  array<string, array{string, callable(self): Ingredient}>  $oils name and maker by id, in the order they were made
+     */
+    public function steeping(array $oils): self
+    {
+        if ($oils === []) {
+            return $this;
+        }
+        $whole = null;
+        $makers = [];
+        foreach ($oils as $id => [, $make]) {
+            $makers[$id] = static function () use ($make, &$whole): Ingredient {
+                /** @var self $whole */
+                return $make($whole);
+            };
+        }
+
+        return $whole = new self($this->shelf, $this->studio, $this->limits, $this->sources, $this->names->named(array_map(static fn (array $o): string => $o[0], $oils)), new Shelf($makers));
     }
 
     /** The same catalogue with a studio's figures in place of the reference ones. A correction of what is not there is left aside. */
@@ -45,18 +70,18 @@ final readonly class Catalogue
             }
         }
 
-        return $changed === [] ? $this : new self($this->shelf, [...$this->studio, ...$changed], $this->limits, $this->sources, $this->names);
+        return $changed === [] ? $this : new self($this->shelf, [...$this->studio, ...$changed], $this->limits, $this->sources, $this->names, $this->steeped);
     }
 
     public function has(string $id): bool
     {
-        return isset($this->studio[$id]) || $this->shelf->has($id);
+        return isset($this->studio[$id]) || $this->steeped?->has($id) === true || $this->shelf->has($id);
     }
 
     /** @throws CatalogueError when there is none */
     public function get(string $id): Ingredient
     {
-        return $this->studio[$id] ?? $this->shelf->get($id);
+        return $this->studio[$id] ?? ($this->steeped?->has($id) === true ? $this->steeped->get($id) : $this->shelf->get($id));
     }
 
     /** The reference entry, whatever the studio has put over it. @throws CatalogueError when there is none */
@@ -68,7 +93,7 @@ final readonly class Catalogue
     /** @return array<string, Ingredient> */
     public function all(): array
     {
-        return [...$this->shelf->all(), ...$this->studio];
+        return [...$this->shelf->all(), ...($this->steeped?->all() ?? []), ...$this->studio];
     }
 
     /** @return array<string, ConstituentLimit> */

@@ -35,32 +35,45 @@ final readonly class NameIndex
         return (new self([], [], []))->with($ingredients, true);
     }
 
+    /** @param  array<string, string>  $names of a studio's own makings, by id; a name that is taken stays with its holder */
+    public function named(array $names): self
+    {
+        return $this->holding(array_map(static fn (string $name, string $id): array => [$id, $name, '', $id], $names, array_keys($names)), false);
+    }
+
     /** @param  array<string, Ingredient>  $ingredients */
     public function with(array $ingredients, bool $strict = false): self
+    {
+        return $this->holding(array_map(static fn (Ingredient $i): array => [$i->id, $i->name, $i->inci, $i->id, ...$i->synonyms], array_values($ingredients)), $strict);
+    }
+
+    /** @param  list<non-empty-list<string>>  $entries each an id, then its names: common, INCI, id, synonyms */
+    private function holding(array $entries, bool $strict): self
     {
         $exact = $this->exact;
         $byWord = $this->byWord;
         $joined = $this->joined;
-        foreach ($ingredients as $ingredient) {
-            foreach ([$ingredient->name, $ingredient->inci, $ingredient->id, ...$ingredient->synonyms] as $i => $name) {
+        foreach ($entries as $names) {
+            $own = array_shift($names);
+            foreach ($names as $i => $name) {
                 $key = self::normalise($name);
                 if ($key === '') {
                     continue;
                 }
-                $holder = $exact[$key] ?? $ingredient->id;
-                if ($holder !== $ingredient->id) {
+                $holder = $exact[$key] ?? $own;
+                if ($holder !== $own) {
                     // Several grades of one oil share an INCI name; the plainest keeps it. A common name may be claimed only once.
                     if ($strict && $i !== 1) {
-                        throw CatalogueError::claimedTwice($name, $holder, $ingredient->id);
+                        throw CatalogueError::claimedTwice($name, $holder, $own);
                     }
-                    if ($strict && strlen($ingredient->id) < strlen($holder)) {
-                        $exact[$key] = $ingredient->id;
+                    if ($strict && strlen($own) < strlen($holder)) {
+                        $exact[$key] = $own;
                     }
 
                     continue;
                 }
                 if (! isset($exact[$key])) {
-                    $exact[$key] = $ingredient->id;
+                    $exact[$key] = $own;
                     foreach (array_unique(explode(' ', $key)) as $word) {
                         $byWord[self::letter($word)][$word][] = $key;
                     }

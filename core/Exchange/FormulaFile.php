@@ -30,6 +30,7 @@ final class FormulaFile
             'wet_use' => $formula->wetUse,
             'for_sale' => $formula->forSale,
             'storage_c' => $formula->storageCelsius,
+            'clear_glass' => $formula->clearGlass,
             'size' => self::writeSize($formula->size),
             'lines' => array_map(static fn (Line $l): array => [
                 'id' => $l->id,
@@ -72,6 +73,7 @@ final class FormulaFile
             self::number($json, 'storage_c', 20.0),
             self::text($json, 'notes', 20_000, ''),
             self::accepted($json['accepted'] ?? []),
+            self::flag($json, 'clear_glass'),
         );
     }
 

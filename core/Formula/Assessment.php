@@ -53,7 +53,7 @@ final readonly class Assessment implements JsonSerializable
             'melts_at_c' => round($texture->meltsAt(), 1),
             'moments' => $texture->moments(),
             'whipping' => $composition->formula->kind === ProductKind::WhippedButter && $composition->counted() !== [] && $texture->unknown === []
-                ? Whipping::of($texture, $composition->totalGrams, $composition->density())
+                ? $this->subject->whipping()
                 : null,
             'essential_oil_percent' => $this->subject->load->percent(),
             'essential_oil_ceiling' => $composition->formula->audience->essentialOilCeiling(),
@@ -63,12 +63,21 @@ final readonly class Assessment implements JsonSerializable
             'life_months' => $this->subject->life->months,
             'life_reasons' => $this->subject->life->reasons,
             'longer' => $this->subject->life->longer,
+            'learned' => $this->learned(),
             'weight_index' => round($this->subject->weightIndex(), 3),
             'cost' => Cost::of($composition),
             'density_20c' => round($composition->density(), 4),
             'density_60c' => round($composition->density(60.0), 4),
             'findings' => $this->findings,
         ];
+    }
+
+    /** @return array<string, mixed> what the studio's own batches have shifted, and by how much */
+    private function learned(): array
+    {
+        [$learned, $family] = [$this->subject->context->learned, $this->subject->family];
+
+        return ['family' => $family->label(), 'texture' => $learned->texture($family), 'overrun' => $learned->overrun($family), 'life' => $learned->life($family)];
     }
 
     /** @return list<array<string, mixed>> */

@@ -28,6 +28,8 @@ final readonly class Assessor
             new Checks\HeatShy,
             new Checks\InsolublePowder,
             new Checks\ScaleResolution,
+            new Checks\BowlSize,
+            new Checks\Forgotten,
             new Checks\Purpose,
             new Checks\Slump,
             new Checks\Scrape,

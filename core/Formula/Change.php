@@ -10,7 +10,7 @@ use JsonSerializable;
 /**
  * A change to a formula as data: what a cure proposes, what a preview shows and an undo takes back.
  *
- * As JSON: {"op": …, "lines": {line id: value}} or {"op": "add-line", "ingredient", "amount"} or {"op": "set-wet-use", "value"}.
+ * As JSON: {"op": …, "lines": {line id: value}} or {"op": "add-line", "ingredient", "amount"} or {"op": "set-wet-use" or "set-mass", "value"}.
  */
 final readonly class Change implements JsonSerializable
 {
@@ -57,6 +57,12 @@ final readonly class Change implements JsonSerializable
         return new self(ChangeKind::SetWetUse, ['value' => 'no']);
     }
 
+    /** @param  float  $grams of the whole batch */
+    public static function mass(float $grams): self
+    {
+        return new self(ChangeKind::SetMass, ['value' => (string) $grams]);
+    }
+
     /**
      * @param  array<array-key, mixed>  $json
      *
@@ -83,6 +89,9 @@ final readonly class Change implements JsonSerializable
         }
         if ($this->kind === ChangeKind::SetWetUse) {
             return $formula->withUse(($this->values['value'] ?? '') === 'yes', $formula->forSale, $formula->storageCelsius);
+        }
+        if ($this->kind === ChangeKind::SetMass) {
+            return $formula->withSize(Size::mass((float) ($this->values['value'] ?? '')));
         }
         foreach ($this->values as $id => $value) {
             $line = $formula->line($id);

@@ -13,9 +13,10 @@ enum ChangeKind: string
     case RemoveLines = 'remove-lines';
     case AddLine = 'add-line';
     case SetWetUse = 'set-wet-use';
+    case SetMass = 'set-mass';
 
     public function takesLines(): bool
     {
-        return $this !== self::AddLine && $this !== self::SetWetUse;
+        return ! in_array($this, [self::AddLine, self::SetWetUse, self::SetMass], true);
     }
 }

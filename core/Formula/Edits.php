@@ -62,6 +62,9 @@ final class Edits
         if (abs($from->storageCelsius - $to->storageCelsius) > 0.01) {
             $said[] = sprintf('Stored at %g °C instead of %g.', $to->storageCelsius, $from->storageCelsius);
         }
+        if ($from->clearGlass !== $to->clearGlass) {
+            $said[] = $to->clearGlass ? 'In clear glass now.' : 'No longer in clear glass.';
+        }
         if ($from->size != $to->size) {
             $said[] = 'Another batch size.';
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Formula\Learned\TextureFamily;
 use Crown\Measure\Property;
 
 /** What checks look at: the composition and everything computed of it once. */
@@ -16,6 +17,7 @@ final readonly class Examined
         public Load $load,
         public WaterLedger $water,
         public Life $life,
+        public TextureFamily $family,
     ) {
     }
 
@@ -23,7 +25,23 @@ final readonly class Examined
     {
         $water = WaterLedger::of($composition);
 
-        return new self($composition, $context, Texture::of($composition), Load::of($composition, $context->kitchen->scaleGrams), $water, Life::of($composition, $water));
+        $family = TextureFamily::of($composition);
+
+        return new self(
+            $composition,
+            $context,
+            Texture::of($composition, $context->learned->texture($family)),
+            Load::of($composition, $context->kitchen->scaleGrams),
+            $water,
+            Life::of($composition, $water, $context->learned->life($family)),
+            $family,
+        );
+    }
+
+    /** How it takes air, whatever it is called. */
+    public function whipping(): Whipping
+    {
+        return Whipping::of($this->texture, $this->composition->totalGrams, $this->composition->density(), $this->context->learned->overrun($this->family));
     }
 
     /** Share-weighted mean of the weights of the lines that stay on the hair, 1 to 5; 0 when none is known. */

@@ -14,6 +14,7 @@ final readonly class Formula
      * @param  list<Step>  $steps
      * @param  float  $storageCelsius where it will stand
      * @param  list<Acceptance>  $accepted findings that the maker has decided to live with
+     * @param  bool  $clearGlass whether light reaches it where it stands
      *
      * @throws FormulaError
      */
@@ -29,6 +30,7 @@ final readonly class Formula
         public float $storageCelsius = 20.0,
         public string $notes = '',
         public array $accepted = [],
+        public bool $clearGlass = false,
     ) {
         if (count($accepted) > self::MOST_LINES) {
             throw FormulaError::field('accepted', sprintf('at most %d accepted findings', self::MOST_LINES));
@@ -60,6 +62,11 @@ final readonly class Formula
     public function withUse(bool $wet, bool $forSale, float $storageCelsius): self
     {
         return $this->with(wetUse: $wet, forSale: $forSale, storageCelsius: $storageCelsius);
+    }
+
+    public function inClearGlass(bool $clear = true): self
+    {
+        return $this->with(clearGlass: $clear);
     }
 
     public function withNotes(string $notes): self
@@ -105,6 +112,7 @@ final readonly class Formula
         ?float $storageCelsius = null,
         ?string $notes = null,
         ?array $accepted = null,
+        ?bool $clearGlass = null,
     ): self {
         return new self(
             $this->title,
@@ -118,6 +126,7 @@ final readonly class Formula
             $storageCelsius ?? $this->storageCelsius,
             $notes ?? $this->notes,
             $accepted ?? $this->accepted,
+            $clearGlass ?? $this->clearGlass,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Crown\Formula;
 
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\PreservationKind;
+use Crown\Formula\Learned\Shift;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 
@@ -36,8 +37,11 @@ final readonly class Life
     ) {
     }
 
-    public static function of(Composition $composition, WaterLedger $water): self
+    /** @param  Shift|null  $learned what the studio's own batches have shown; it moves what oils do, never what water does */
+    public static function of(Composition $composition, WaterLedger $water, ?Shift $learned = null): self
     {
+        $learned ??= Shift::none();
+        $clear = $composition->formula->clearGlass;
         $celsius = $composition->formula->storageCelsius;
         $oils = self::perishing($composition);
         if ($oils === []) {
@@ -45,26 +49,29 @@ final readonly class Life
         }
         $antioxidant = self::antioxidant($composition);
         [$blend, $reasons, $weakest] = self::blended($oils);
-        [$months, $kept] = self::stored($blend, $antioxidant, $celsius);
+        [$months, $kept] = self::stored($blend, $antioxidant, $celsius, $clear, $learned);
         [$cap, $why, $dry] = self::cap($composition, $water);
         $capped = $months->best > $cap;
         $reasons = [...$reasons, ...$kept, ...($capped ? [$why] : [])];
         $months = $months->atMost(min($cap, 1e6));
-        if (! $capped) {
-            $reasons[] = 'In clear glass in the light: half of that.';
+        if (! $capped && ! $clear) {
+            $reasons[] = 'In clear glass in the light it would be half of that.';
         }
 
-        $then = static fn (Band $of, bool $protected, float $at): Band => self::stored($of, $protected ? self::USUAL_ANTIOXIDANT : $antioxidant, $at)[0];
-        $longer = $capped && $dry !== '' ? [['words' => $dry, 'months' => $then($blend, false, $celsius)]] : [];
+        $then = static fn (Band $of, bool $protected, float $at, bool $lit): Band => self::stored($of, $protected ? self::USUAL_ANTIOXIDANT : $antioxidant, $at, $lit, $learned)[0];
+        $longer = $capped && $dry !== '' ? [['words' => $dry, 'months' => $then($blend, false, $celsius, $clear)]] : [];
+        if ($clear) {
+            $longer[] = ['words' => 'In dark glass, or in a cupboard', 'months' => $then($blend, false, $celsius, false)->atMost(min($cap, 1e6))];
+        }
         if ($antioxidant === '') {
-            $longer[] = ['words' => '0.5 % of vitamin E', 'months' => $then($blend, true, $celsius)->atMost(min($cap, 1e6))];
+            $longer[] = ['words' => '0.5 % of vitamin E', 'months' => $then($blend, true, $celsius, $clear)->atMost(min($cap, 1e6))];
         }
         if ($celsius > self::FRIDGE) {
-            $longer[] = ['words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE), 'months' => $then($blend, false, self::FRIDGE)->atMost(min($cap, 1e6))];
+            $longer[] = ['words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE), 'months' => $then($blend, false, self::FRIDGE, $clear)->atMost(min($cap, 1e6))];
         }
         $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
         if ($weakest instanceof Portion && $others !== []) {
-            $longer[] = ['words' => sprintf('Without %s, the other lines in its place', $weakest->ingredient->name), 'months' => $then(self::blended($others)[0], false, $celsius)->atMost(min($cap, 1e6))];
+            $longer[] = ['words' => sprintf('Without %s, the other lines in its place', $weakest->ingredient->name), 'months' => $then(self::blended($others)[0], false, $celsius, $clear)->atMost(min($cap, 1e6))];
         }
         $longer = array_values(array_filter($longer, static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING));
         usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
@@ -125,7 +132,7 @@ final readonly class Life
     }
 
     /** @return array{Band, list<string>} */
-    private static function stored(Band $months, string $antioxidant, float $celsius): array
+    private static function stored(Band $months, string $antioxidant, float $celsius, bool $clear, Shift $learned): array
     {
         $reasons = [$antioxidant === '' ? 'No antioxidant of 0.1 % or more.' : $antioxidant.': times 1.2 to 1.5. More than 1 % adds no life.'];
         if ($antioxidant !== '') {
@@ -135,6 +142,14 @@ final readonly class Life
             $factor = 2 ** ((20.0 - $celsius) / 10);
             $months = $months->scaled($factor);
             $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format($factor, 2));
+        }
+        if ($clear) {
+            $months = $months->scaled(0.5);
+            $reasons[] = 'In clear glass in the light: half of that.';
+        }
+        if ($learned->count > 0) {
+            $months = $months->scaled($learned->factor);
+            $reasons[] = sprintf('Your own batches kept %s than said: times %s, from %d finding%s.', $learned->factor < 1.0 ? 'shorter' : 'longer', number_format($learned->factor, 2), $learned->count, $learned->count === 1 ? '' : 's');
         }
 
         return [$months, $reasons];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 use Crown\Catalogue\SolidFat;
+use Crown\Formula\Learned\Shift;
 use Crown\Measure\Band;
 
 /**
@@ -27,15 +28,17 @@ final readonly class Texture
     private function __construct(
         private Composition $composition,
         public array $unknown,
+        public Shift $learned,
     ) {
     }
 
-    public static function of(Composition $composition): self
+    /** @param  Shift|null  $learned what the studio's own batches of this family have shown */
+    public static function of(Composition $composition, ?Shift $learned = null): self
     {
         return new self($composition, array_values(array_filter(
             $composition->counted(),
             static fn (Portion $p): bool => $p->ingredient->isPlaced() && ! $p->ingredient->solidFat->known(),
-        )));
+        )), $learned ?? Shift::none());
     }
 
     /** Effective solids in per cent at a temperature, with the band of the shares and of the curves. */
@@ -44,7 +47,7 @@ final readonly class Texture
         $low = $best = $high = 0.0;
         foreach ($this->composition->counted() as $portion) {
             $fat = $portion->ingredient->solidFat;
-            $solid = $fat->at($celsius) * $fat->structure;
+            $solid = $fat->at($celsius) * $fat->structure * $this->learned->factor;
             $low += $portion->share->low * $solid * (1 - self::SPREAD);
             $best += $portion->share->best * $solid;
             $high += $portion->share->high * $solid * (1 + self::SPREAD);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Formula\Learned\Shift;
 use Crown\Measure\Band;
 use JsonSerializable;
 
@@ -35,13 +36,17 @@ final readonly class Whipping implements JsonSerializable
         public float $coldest,
         public float $warmest,
         private Band $millilitresBefore,
+        private Shift $learned,
     ) {
     }
 
-    /** @param  float  $density of the blend at 20 °C, g/ml */
-    public static function of(Texture $texture, Band $grams, float $density): self
+    /**
+     * @param  float  $density of the blend at 20 °C, g/ml
+     * @param  Shift|null  $learned what the studio's own whipping has shown
+     */
+    public static function of(Texture $texture, Band $grams, float $density, ?Shift $learned = null): self
     {
-        return new self($texture->fallsTo(self::FIRMEST), $texture->fallsTo(self::SOFTEST), $grams->scaled(1 / $density));
+        return new self($texture->fallsTo(self::FIRMEST), $texture->fallsTo(self::SOFTEST), $grams->scaled(1 / $density), $learned ?? Shift::none());
     }
 
     /** Whether there is a bowl temperature from 10 to 40 °C at which it takes air. */
@@ -63,10 +68,16 @@ final readonly class Whipping implements JsonSerializable
         return Band::of(...self::PEAK)->scaled($at * exp(1 - $at));
     }
 
+    /** The same as the studio's own whipping gives it. */
+    public function air(float $minutes): Band
+    {
+        return self::overrun($minutes)->scaled($this->learned->factor);
+    }
+
     /** Millilitres in the bowl after some minutes. */
     public function volume(float $minutes): Band
     {
-        return $this->millilitresBefore->times(self::overrun($minutes)->plus(Band::exact(1.0)));
+        return $this->millilitresBefore->times($this->air($minutes)->plus(Band::exact(1.0)));
     }
 
     /** @return array<string, mixed> */
@@ -74,7 +85,7 @@ final readonly class Whipping implements JsonSerializable
     {
         $schools = [];
         foreach (self::SCHOOLS as $name => $minutes) {
-            $schools[] = ['name' => $name, 'minutes' => $minutes, 'overrun_percent' => self::overrun($minutes)->scaled(100), 'millilitres' => $this->volume($minutes)];
+            $schools[] = ['name' => $name, 'minutes' => $minutes, 'overrun_percent' => $this->air($minutes)->scaled(100), 'millilitres' => $this->volume($minutes)];
         }
 
         return ['possible' => $this->isPossible(), 'coldest_c' => round($this->coldest, 1), 'warmest_c' => round($this->warmest, 1), 'schools' => $schools];

@@ -42,6 +42,11 @@ final readonly class FactSheet
         return new self($this->substance, [...$this->facts, $property->value => $fact]);
     }
 
+    public function without(Property $property): self
+    {
+        return new self($this->substance, array_diff_key($this->facts, [$property->value => true]));
+    }
+
     /** @return array<string, Fact> */
     public function all(): array
     {

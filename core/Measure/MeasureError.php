@@ -49,6 +49,11 @@ final class MeasureError extends DomainException
         return new self(sprintf('A scale resolution of %g g is not allowed; it must be above 0 and at most 100 g.', $grams));
     }
 
+    public static function badBowl(float $millilitres): self
+    {
+        return new self(sprintf('A bowl of %g ml is not allowed; it must be 0 (not known) to 100,000 ml.', $millilitres));
+    }
+
     public static function badCalibration(): self
     {
         return new self('A drop calibration needs a count of drops and a weight, both more than nothing.');

@@ -36,6 +36,7 @@ final readonly class SteepYield
      * @param  float  $grams of oil that were had, measured
      * @param  float  $lossGrams more water driven off than the plan's own weighings say; 0 when there is none
      * @param  string  $withdrawn why it must not be used any more; "" while it may
+     * @param  bool  $drawn whether it was taken out while the rest went on, so that more is still to come
      *
      * @throws SteepError
      */
@@ -45,6 +46,7 @@ final readonly class SteepYield
         private float $lossGrams = 0.0,
         private WaterChoice $choice = WaterChoice::Kept,
         private string $withdrawn = '',
+        private bool $drawn = false,
     ) {
         if ($grams <= 0.0 || $grams > $plan->oilGrams() * 1.5) {
             throw SteepError::field('yield_grams', sprintf('more than 0 and at most %g g, half again the oil that went in', $plan->oilGrams() * 1.5));
@@ -108,6 +110,7 @@ final readonly class SteepYield
         if ($oil->facts->has(Property::LifeMonths)) {
             $facts = $facts->with(Property::LifeMonths, new Fact($this->plan->lifeLeftMonths(), Fact::ESTIMATE));
         }
+        $facts = $this->price($facts);
         $advice = array_map(static fn (Ingredient $i): Advice => $i->pregnancy, $all);
         $reasons = array_filter(array_map(static fn (Ingredient $i): string => $i->precautions->pregnancyReason, $all));
         $withdrawn = $this->withdrawn;
@@ -177,6 +180,24 @@ final readonly class SteepYield
         }
 
         return count($this->plan->pours) === 1 ? $facts : $facts->with($property, new Fact(Band::of($low, $best, max($best, $high)), Fact::ESTIMATE));
+    }
+
+    /**
+     * It costs what went into it, over the oil that it gives: what stays in the plant is paid for as well. Without the price of
+     * every oil and plant it is not known.
+     */
+    private function price(FactSheet $facts): FactSheet
+    {
+        $money = Band::exact(0.0);
+        foreach ([...array_map(static fn (Pour $p): array => [$p->oil, $p->grams], $this->plan->pours), ...array_map(static fn (Herb $h): array => [$h->plant, $h->draw > 1 ? 0.0 : $h->grams], $this->plan->herbs)] as [$ingredient, $grams]) {
+            if ($grams > 0.0 && ! $ingredient->facts->has(Property::Price)) {
+                return $facts->without(Property::Price);
+            }
+            $money = $grams > 0.0 ? $money->plus($ingredient->facts->get(Property::Price)->band->scaled($grams)) : $money;
+        }
+        $oil = $this->plan->drawnGrams() + ($this->drawn ? $this->plan->yieldGrams()->best : $this->grams);
+
+        return $facts->with(Property::Price, new Fact($money->scaled(1 / $oil), Fact::ESTIMATE));
     }
 
     private function acids(): FattyAcids

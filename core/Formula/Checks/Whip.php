@@ -9,7 +9,6 @@ use Crown\Formula\Examined;
 use Crown\Formula\Finding;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Severity;
-use Crown\Formula\Whipping;
 
 /** Can a butter that is meant to be whipped take air, and at what temperature of the bowl? */
 final readonly class Whip implements Check
@@ -20,7 +19,7 @@ final readonly class Whip implements Check
         if ($subject->formula()->kind !== ProductKind::WhippedButter || $subject->texture->unknown !== [] || $composition->counted() === []) {
             return [];
         }
-        if (Whipping::of($subject->texture, $composition->totalGrams, $composition->density())->isPossible()) {
+        if ($subject->whipping()->isPossible()) {
             return [];
         }
         $soft = $subject->texture->solids(10.0)->best < 35.0;

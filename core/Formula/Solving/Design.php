@@ -151,11 +151,11 @@ final readonly class Design
             $refused = $this->refused($ingredient);
             $moves = in_array($ingredient->kind, self::FATS, true) && ! $portion->line->locked;
             $candidates[$ingredient->id] = match (true) {
-                $refused => self::candidate($ingredient, 0.0, 0.0, $share),
+                $refused => $this->candidate($ingredient, 0.0, 0.0, $share),
                 $moves => $ingredient->kind === IngredientKind::EssentialOil
-                    ? self::candidate($ingredient, $scentFalls ? 0.0 : $share, $share, $share)
-                    : self::candidate($ingredient, 0.0, 100.0, $share),
-                default => self::candidate($ingredient, $share, $share, $share),
+                    ? $this->candidate($ingredient, $scentFalls ? 0.0 : $share, $share, $share)
+                    : $this->candidate($ingredient, 0.0, 100.0, $share),
+                default => $this->candidate($ingredient, $share, $share, $share),
             };
             if ($moves && $ingredient->kind !== IngredientKind::EssentialOil) {
                 foreach ((new StandIns($this->catalogue))->for($ingredient, $this->shunned(), self::STAND_INS) as $standIn) {
@@ -165,7 +165,7 @@ final readonly class Design
         }
         foreach ($this->wishes as [$wish, $of]) {
             if ($wish === Wish::UseUp && $this->catalogue->has($of)) {
-                $candidates[$of] ??= self::candidate($this->catalogue->get($of), 0.0, 100.0, 0.0);
+                $candidates[$of] ??= $this->candidate($this->catalogue->get($of), 0.0, 100.0, 0.0);
             }
         }
 
@@ -175,14 +175,14 @@ final readonly class Design
     /** @param  array<string, float>  $now */
     private function newcomer(Ingredient $ingredient, array $now): Candidate
     {
-        return self::candidate($ingredient, 0.0, $this->refused($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
+        return $this->candidate($ingredient, 0.0, $this->refused($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
     }
 
-    private static function candidate(Ingredient $ingredient, float $least, float $most, float $now): Candidate
+    private function candidate(Ingredient $ingredient, float $least, float $most, float $now): Candidate
     {
         $free = $ingredient->kind === IngredientKind::Water ? 0.0 : -1000.0;
 
-        return new Candidate($ingredient, $least, $most, $now, $ingredient->facts->best(Property::Price, $free) / 1000);
+        return new Candidate($ingredient, $least, $most, $now, $ingredient->facts->best(Property::Price, $free) / 1000, firmness: $this->subject->texture->learned->factor);
     }
 
     /**

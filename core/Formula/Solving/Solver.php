@@ -194,7 +194,7 @@ final class Solver
         $fact = static fn (Candidate $c, Property $p): float => $c->ingredient->facts->best($p, 0.0);
 
         return match ($demand->kind) {
-            'solids' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->solidFat->at($demand->at) * $c->ingredient->solidFat->structure / 100), $demand->least, $demand->most)],
+            'solids' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->solidFat->at($demand->at) * $c->ingredient->solidFat->structure * $c->firmness / 100), $demand->least, $demand->most)],
             // A mean over those that have a weight: sum of share x (weight - end) against nothing.
             'weight' => $this->mean(static fn (Candidate $c): float => $c->ingredient->facts->has(Property::Weight) ? $fact($c, Property::Weight) : NAN, $demand),
             'saturated' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->fattyAcids->saturated() / 100), $demand->least, $demand->most)],

@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/batch-findings/{finding}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a finding back */
+        delete: operations["batches.unfind"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches": {
         parameters: {
             query?: never;
@@ -33,6 +50,23 @@ export interface paths {
         get: operations["batches.show"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what was found on a finished batch */
+        post: operations["batches.find"];
         delete?: never;
         options?: never;
         head?: never;
@@ -159,6 +193,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/skeleton": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a product kind's skeleton on the bench, with the reason for each line */
+        post: operations["formulas.skeleton"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{formula}": {
         parameters: {
             query?: never;
@@ -173,6 +224,57 @@ export interface paths {
         post?: never;
         /** Put a formula away; it can be brought back */
         delete: operations["formulas.destroy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{formula}/family": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The base of a formula and its variants, each with what waits to be passed on */
+        get: operations["formulas.family"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{formula}/family/pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Pass the base on to all its variants; says what it did to each */
+        post: operations["formulas.pass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{formula}/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let a variant stand on its own */
+        post: operations["formulas.leave"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -206,6 +308,23 @@ export interface paths {
         get: operations["formulas.text"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{formula}/variants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a variant of a formula as it stands */
+        post: operations["formulas.variant"];
         delete?: never;
         options?: never;
         head?: never;
@@ -428,7 +547,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Say that an ingredient stands in the cupboard */
+        /** Say that an ingredient stands in the cupboard, and how much of it */
         put: operations["ingredients.stock"];
         post?: never;
         /** Say that an ingredient is not in the cupboard any more */
@@ -849,6 +968,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the studio's own stock allows of a draft */
+        post: operations["stock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studio": {
         parameters: {
             query?: never;
@@ -860,6 +996,23 @@ export interface paths {
         /** Change what the studio measures with */
         put: operations["studio.update"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What could take one line's place, the other shares moved to keep texture and weight */
+        post: operations["swap"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1080,7 +1233,7 @@ export interface components {
         };
         Change: {
             /** @enum {string} */
-            op: "set-amounts" | "set-phase" | "set-form" | "set-ingredient" | "remove-lines" | "add-line" | "set-wet-use";
+            op: "set-amounts" | "set-phase" | "set-form" | "set-ingredient" | "remove-lines" | "add-line" | "set-wet-use" | "set-mass";
             lines?: {
                 [key: string]: string;
             };
@@ -1178,6 +1331,7 @@ export interface components {
             }[];
             density_60c: number;
             cost: components["schemas"]["Cost"];
+            learned: components["schemas"]["Learned"];
         };
         FormulaLine: {
             id: string;
@@ -1225,6 +1379,7 @@ export interface components {
                 message: string;
                 reason: string;
             }[];
+            clear_glass?: boolean;
         };
         Advice: {
             code: string;
@@ -1274,6 +1429,7 @@ export interface components {
             scale_grams: number;
             maker: string;
             southern: boolean;
+            bowl_ml: number;
         };
         FormulaRow: {
             id: number;
@@ -1560,6 +1716,7 @@ export interface components {
             actual: components["schemas"]["KeptAssessment"] | null;
             label: components["schemas"]["LabelWords"] | null;
             withdrawn: string[];
+            findings: components["schemas"]["BatchFinding"][];
         };
         BatchRow: {
             id: number;
@@ -1668,18 +1825,21 @@ export interface components {
             formula: components["schemas"]["Formula"];
             head_id: number | null;
             hair?: components["schemas"]["Hair"] | null;
+            before?: components["schemas"]["Formula"] | null;
         };
         FormulaSave: {
             revision: number;
             formula: components["schemas"]["Formula"];
             head_id: number | null;
             hair?: components["schemas"]["Hair"] | null;
+            before?: components["schemas"]["Formula"] | null;
         };
         CureAsk: {
             formula: components["schemas"]["Formula"];
             head_id: number | null;
             change: components["schemas"]["Change"];
             hair?: components["schemas"]["Hair"] | null;
+            before?: components["schemas"]["Formula"] | null;
         };
         ReadAsk: {
             text: string;
@@ -1894,6 +2054,7 @@ export interface components {
             stand_ins: components["schemas"]["StandIn"][];
             own_figures: components["schemas"]["OwnFigure"][];
             own: components["schemas"]["OwnHeld"] | null;
+            stock_grams: number | null;
         };
         Comparison: {
             ingredients: components["schemas"]["Ingredient"][];
@@ -2414,6 +2575,117 @@ export interface components {
             method: string;
             cures: components["schemas"]["Cure"][];
         };
+        /** @description By how much a studio's own findings move a figure, and how many stand behind it */
+        Shift: {
+            factor: number;
+            count: number;
+        };
+        Learned: {
+            family: string;
+            texture: components["schemas"]["Shift"];
+            overrun: components["schemas"]["Shift"];
+            life: components["schemas"]["Shift"];
+        };
+        /** @description What the studio's own stock allows of a draft */
+        StockAnswer: {
+            largest_grams: number | null;
+            limiting: string[];
+            unknown: string[];
+            rows: {
+                ingredient: string;
+                name: string;
+                needed: number;
+                at_hand: number | null;
+                short: number | null;
+                left_of_largest: number | null;
+            }[];
+        };
+        SwapAsk: {
+            formula: components["schemas"]["Formula"];
+            head_id: number | null;
+            hair?: components["schemas"]["Hair"] | null;
+            line: string;
+        };
+        SwapAnswer: {
+            of: string;
+            swaps: {
+                id: string;
+                name: string;
+                matter: string;
+                nearness: number;
+                rebalanced: boolean;
+                words: string[];
+                formula: components["schemas"]["Formula"];
+                assessment: components["schemas"]["Assessment"];
+            }[];
+        };
+        BatchFinding: {
+            id: number;
+            on: string;
+            texture: string;
+            texture_label: string;
+            overrun_percent: number | null;
+            whipped_minutes: number | null;
+            /** @enum {string} */
+            state: "" | "good" | "off";
+            months: number;
+            note: string;
+        };
+        BatchFindingDraft: {
+            on: string;
+            /** @enum {string} */
+            texture: "" | "much-softer" | "softer" | "as-said" | "firmer" | "much-firmer";
+            overrun_percent?: number | null;
+            whipped_minutes?: number | null;
+            /** @enum {string} */
+            state: "" | "good" | "off";
+            note: string;
+        };
+        VariantDraft: {
+            title: string;
+        };
+        FamilyMember: {
+            id: number;
+            title: string;
+            bands: {
+                matter: string;
+                percent: number;
+            }[];
+            stops: number;
+            cautions: number;
+            waiting: string[];
+        };
+        Family: {
+            base: {
+                id: number;
+                title: string;
+            } | null;
+            variants: components["schemas"]["FamilyMember"][];
+        };
+        FamilyPassed: {
+            passed: {
+                id: number;
+                title: string;
+                revision: number;
+                changes: string[];
+                stops_before: number;
+                stops: number;
+                cautions_before: number;
+                cautions: number;
+                before: components["schemas"]["Formula"];
+                head_id: number | null;
+                hair: components["schemas"]["Hair"] | null;
+            }[];
+        };
+        SkeletonAsk: {
+            /** @enum {string} */
+            kind: "scalp-oil" | "hair-oil" | "sealing-oil" | "hot-oil" | "balm" | "whipped-butter" | "stirred-butter" | "conditioner-bar" | "rinse-out-balm" | "emulsion";
+            hair?: components["schemas"]["Hair"] | null;
+            ingredients: string[];
+        };
+        CupboardDraft: {
+            grams?: number | null;
+        };
     };
     responses: never;
     parameters: never;
@@ -2423,6 +2695,55 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    "batches.unfind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                finding: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "batches.index": {
         parameters: {
             query?: never;
@@ -2534,6 +2855,59 @@ export interface operations {
         responses: {
             /** @description Done */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "batches.find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchFindingDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2974,6 +3348,57 @@ export interface operations {
             };
         };
     };
+    "formulas.skeleton": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SkeletonAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "formulas.show": {
         parameters: {
             query?: never;
@@ -3123,6 +3548,153 @@ export interface operations {
             };
         };
     };
+    "formulas.family": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Family"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "formulas.pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyPassed"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "formulas.leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Family"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "formulas.restore": {
         parameters: {
             query?: never;
@@ -3190,6 +3762,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlainText"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "formulas.variant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VariantDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaPage"];
                 };
             };
             /** @description Not in this studio */
@@ -4024,7 +4649,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CupboardDraft"];
+            };
+        };
         responses: {
             /** @description Done */
             204: {
@@ -5462,6 +6091,57 @@ export interface operations {
             };
         };
     };
+    stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockAnswer"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "studio.update": {
         parameters: {
             query?: never;
@@ -5482,6 +6162,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    swap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwapAnswer"];
                 };
             };
             /** @description Not in this studio */

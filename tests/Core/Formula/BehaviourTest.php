@@ -110,7 +110,7 @@ final class BehaviourTest extends CoreTestCase
         self::assertEqualsWithDelta(9 * 2 ** 1.5, $life->longer[0]['months']->best, 1e-9);
         self::assertEqualsWithDelta(18.0, $life->longer[1]['months']->best, 1e-9);
         self::assertEqualsWithDelta(9 * 1.35, $life->longer[2]['months']->best, 1e-9);
-        self::assertContains('In clear glass in the light: half of that.', $life->reasons);
+        self::assertContains('In clear glass in the light it would be half of that.', $life->reasons);
     }
 
     public function test_what_water_caps_only_less_water_lengthens(): void

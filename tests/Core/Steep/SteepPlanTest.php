@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steep;
 
+use Crown\Catalogue\Correction;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Severity;
+use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Crown\Steep\SteepAdvice;
 use Crown\Steep\SteepError;
@@ -104,5 +106,21 @@ final class SteepPlanTest extends CoreTestCase
                 self::assertNotSame('', $e->field);
             }
         }
+    }
+
+    public function test_a_steeped_oil_costs_what_went_into_it(): void
+    {
+        $priced = static fn (string $id, float $perKilogram) => self::catalogue()->get($id)->corrected(new Correction($id, '', Property::Price, Band::exact($perKilogram), 'a receipt'));
+        $plan = static fn (float $olive, float $calendula): SteepPlan => SteepPlan::of($priced('calendula', $calendula), 'dried', 40, $priced('olive-oil', $olive), 365, SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'), true, false, 0, 0);
+
+        // 365 g at 10 a kilogram and 40 g at 50: 3.65 + 2.00 = 5.65 for the 300 g that came out: 18.83 a kilogram.
+        $price = (new SteepYield($plan(10, 50), 300))->ingredient('lot-1', 'x')->facts->get(Property::Price);
+        self::assertEqualsWithDelta(18.833, $price->band->best, 0.001);
+        self::assertTrue($price->isEstimate());
+        // Taken out while 301 g are still to come: the money is spread over all that will be had.
+        self::assertEqualsWithDelta(5650 / $plan(10, 50)->yieldGrams()->best, (new SteepYield($plan(10, 50), 25, drawn: true))->ingredient('lot-1', 'x')->facts->get(Property::Price)->band->best, 1e-6);
+        // Without the price of the herb it is not known, and is not that of the oil.
+        $unpriced = SteepPlan::of(self::catalogue()->get('calendula'), 'dried', 40, $priced('olive-oil', 10), 365, SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'), true, false, 0, 0);
+        self::assertFalse((new SteepYield($unpriced, 300))->ingredient('lot-1', 'x')->facts->has(Property::Price));
     }
 }
