@@ -71,6 +71,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('without-scale', 'withoutScale')->name('without-scale');
         Route::post('stock', 'stock')->name('stock');
         Route::post('swap', 'swap')->name('swap');
+        Route::post('reshare', 'reshare')->name('reshare');
     });
     Route::post('design', DesignController::class)->name('design');
     Route::controller(FormulaController::class)->group(function (): void {

@@ -39,7 +39,7 @@ final class DesignController
         if ($present->subject->composition->counted() === []) {
             throw new Refused('formula', 'There is nothing in it yet whose share is known.');
         }
-        $design = new Design($present->subject, $catalogue->get(), array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']));
+        $design = new Design($present->subject, $catalogue->get(), array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']), $catalogue->stock());
         $demands = isset($asked['demands'])
             ? array_map(static fn (array $d): Demand => new Demand($d['kind'], isset($d['min']) ? (float) $d['min'] : -INF, isset($d['max']) ? (float) $d['max'] : INF, $d['of'] ?? '', (float) ($d['at'] ?? 25.0)), $asked['demands'])
             : $design->demands();

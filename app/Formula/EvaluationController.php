@@ -13,6 +13,7 @@ use Crown\Formula\Change;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Reading\RecipeReader;
+use Crown\Formula\Reshare;
 use Crown\Formula\Solving\Swap;
 use Crown\Formula\Stock;
 use Crown\Formula\WaterPlan;
@@ -91,6 +92,15 @@ final class EvaluationController
             'strip' => $strip,
             'strip_problem' => $problem,
         ]);
+    }
+
+    #[Speaks('Evaluation', 'ReshareAsk', does: 'Move share from one line of a draft to another')]
+    public function reshare(Request $request): JsonResponse
+    {
+        $asked = $request->validate(['from' => 'required|string|max:40', 'to' => 'required|string|max:40', 'points' => 'required|numeric|between:-100,100']);
+        $given = Given::in($request);
+
+        return $this->judged(Reshare::between($given->formula, $this->catalogue->context(), $asked['from'], $asked['to'], (float) $asked['points']), $given);
     }
 
     #[Speaks('StockAnswer', 'FormulaDraft', does: 'What the studio\'s own stock allows of a draft')]

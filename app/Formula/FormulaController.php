@@ -118,6 +118,7 @@ final class FormulaController
                 'number' => 1 + (int) FormulaVersion::query()->where('formula_id', $row->id)->max('number'),
                 'note' => $note,
                 'document' => $row->document,
+                'summary' => $row->summary,
             ]);
         });
 
@@ -166,6 +167,8 @@ final class FormulaController
                 'note' => $version->note,
                 'kept_at' => $version->created_at->toIso8601String(),
                 'formula' => FormulaFile::write($composed),
+                'bands' => $version->summary['bands'] ?? [],
+                'texture' => $version->summary['texture'] ?? '',
                 'changes' => $before === null ? [] : Edits::between($before, $composed),
             ];
             $before = $composed;

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $number
  * @property string $note
  * @property array<string, mixed> $document
+ * @property array<string, mixed>|null $summary what its jar shows; null for versions kept before that was noted
  * @property Carbon $created_at
  */
 final class FormulaVersion extends Model
@@ -24,5 +25,5 @@ final class FormulaVersion extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['document' => 'array'];
+    protected $casts = ['document' => 'array', 'summary' => 'array'];
 }

@@ -17,17 +17,12 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Papers\Label;
-use Dompdf\Dompdf;
-use Dompdf\Options;
-use Illuminate\Contracts\View\Factory;
 use Illuminate\Http\Response;
 
 /** Labels as PDF, 90 by 60 mm, with the fonts that ship with the application: of one jar, and of one steeped oil. */
 final class LabelController
 {
-    private const MM = 72 / 25.4;
-
-    public function __construct(private readonly Factory $views)
+    public function __construct(private readonly Printer $printer)
     {
     }
 
@@ -58,20 +53,6 @@ final class LabelController
     /** @param  array<string, mixed>  $words */
     private function printed(array $words, string $code): Response
     {
-        $options = new Options;
-        $options->setIsRemoteEnabled(false);
-        $options->setChroot([resource_path('fonts')]);
-        $options->setFontDir(storage_path('fonts'));
-        $options->setFontCache(storage_path('fonts'));
-        $options->setDefaultFont('Hyperlegible');
-        $pdf = new Dompdf($options);
-        $pdf->setPaper([0, 0, 90 * self::MM, 60 * self::MM]);
-        $pdf->loadHtml($this->views->make('label', ['label' => $words, 'fonts' => resource_path('fonts')])->render(), 'UTF-8');
-        $pdf->render();
-
-        return new Response((string) $pdf->output(), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => sprintf('inline; filename="label-%s.pdf"', preg_replace('/[^\w-]/', '', $code)),
-        ]);
+        return $this->printer->pdf('label', ['label' => $words], 90, 60, 'label-'.preg_replace('/[^\w-]/', '', $code));
     }
 }

@@ -23,6 +23,10 @@ return new class extends Migration
             // The base as it was when it was last passed on to this variant.
             $table->json('base_document')->nullable();
         });
+        Schema::table('formula_versions', function (Blueprint $table): void {
+            // What its jar shows, as it was when it was kept; empty for versions kept before.
+            $table->json('summary')->nullable();
+        });
         Schema::create('batch_findings', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('studio_id')->constrained()->cascadeOnDelete();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Symfony\Component\Process\Process;
+
 /** What the bench asks of cupboard and kitchen: stock, stand-ins, bowl, skeletons, what was forgotten. */
 final class KitchenTest extends StudioTestCase
 {
@@ -140,5 +142,49 @@ final class KitchenTest extends StudioTestCase
         $formula = ['title' => 'Scalp oil', 'lines' => [['ingredient' => $lot['ingredient'], 'name' => $lot['name'], 'amount' => '100 g']]];
 
         self::assertEqualsWithDelta(2.0, $this->got('Evaluation', 'POST', 'evaluate', ['formula' => $formula, 'head_id' => null])['assessment']['cost']['per_100g'], 0.001);
+    }
+
+    public function test_share_is_moved_between_two_lines_and_judged(): void
+    {
+        $moved = $this->got('Evaluation', 'POST', 'reshare', ['from' => 'l1', 'to' => 'l2', 'points' => 10] + $this->draft());
+        self::assertSame(['50 g', '49 g', '1 g'], array_column($moved['formula']['lines'], 'amount'));
+        self::assertEqualsWithDelta(50.0, $moved['assessment']['lines'][0]['shown_percent'], 0.01);
+        self::assertStringContainsString('another line', (string) $this->ask('POST', 'reshare', ['from' => 'l1', 'to' => 'l1', 'points' => 10] + $this->draft())->assertStatus(422)->json('errors.to.0'));
+        $this->ask('POST', 'reshare', ['from' => 'l1', 'to' => 'l2', 'points' => 400] + $this->draft())->assertStatus(422);
+    }
+
+    public function test_a_version_keeps_what_its_jar_shows(): void
+    {
+        $page = $this->formula(self::BUTTER);
+        $kept = $this->got('FormulaPage', 'POST', 'formulas/'.$page['id'].'/versions', ['note' => 'Good']);
+
+        self::assertEqualsWithDelta([60.0, 39.0, 1.0], array_column($kept['versions'][0]['bands'], 'percent'), 0.05);
+        self::assertSame($page['assessment']['texture_label'], $kept['versions'][0]['texture']);
+    }
+
+    public function test_a_formula_on_one_sheet_of_paper(): void
+    {
+        $page = $this->formula("Loft butter\n60 g shea butter\n39 g sweet almond oil\n9 g rosemary essential oil\nMelt the shea gently.");
+        $pdf = (string) $this->ask('GET', '/papers/formulas/'.$page['id'].'/sheet.pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $text = (string) preg_replace('/\s+/', ' ', (new Process(['pdftotext', '-layout', '-', '-'], null, null, $pdf))->mustRun()->getOutput());
+
+        foreach (['Loft butter', 'Shea butter', '60.0', '108.0 100.0', 'Melt the shea gently.', 'Without a scale', 'Stop.', 'never leave oil on the heat'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+    }
+
+    public function test_only_from_the_cupboard_and_no_more_than_there_is(): void
+    {
+        foreach (['shea-butter' => 20, 'mango-butter' => 500, 'jojoba-oil' => 500, 'olive-oil' => 500, 'vitamin-e' => 50] as $id => $grams) {
+            $this->ask('PUT', 'ingredients/'.$id.'/cupboard', ['grams' => $grams])->assertStatus(204);
+        }
+        $answer = $this->got('DesignAnswer', 'POST', 'design', ['wishes' => [['kind' => 'at-hand', 'of' => '']]] + $this->draft());
+
+        self::assertSame('optimal', $answer['answer']['status']);
+        self::assertArrayNotHasKey('sweet-almond-oil', $answer['answer']['shares']);
+        self::assertLessThanOrEqual(20.0 + 1e-6, $answer['answer']['shares']['shea-butter'] ?? 0.0);
+        self::assertEqualsWithDelta(1.0, $answer['answer']['shares']['vitamin-e'], 1e-6);
+        $this->ask('DELETE', 'ingredients/vitamin-e/cupboard')->assertStatus(204);
+        self::assertSame('impossible', $this->got('DesignAnswer', 'POST', 'design', ['wishes' => [['kind' => 'at-hand', 'of' => '']]] + $this->draft())['answer']['status']);
     }
 }

@@ -39,13 +39,20 @@ final readonly class Design
     /** What may move; everything else keeps its share. */
     private const FATS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep, IngredientKind::Butter, IngredientKind::Wax, IngredientKind::EssentialOil];
 
+    /** What from the cupboard may be tried in it. */
+    private const FILLERS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep, IngredientKind::Butter, IngredientKind::Wax];
+
     private const STAND_INS = 3;
 
-    /** @param  list<array{Wish, string}>  $wishes each with what it is of, or "" */
+    /**
+     * @param  list<array{Wish, string}>  $wishes each with what it is of, or ""
+     * @param  array<string, float|null>  $stock grams at hand by ingredient id, null for "some"; what is not named is not there
+     */
     public function __construct(
         private Examined $subject,
         private Catalogue $catalogue,
         private array $wishes,
+        private array $stock = [],
     ) {
     }
 
@@ -65,7 +72,7 @@ final readonly class Design
                 Wish::Cheaper => [new Demand('cost', -INF, round($this->costNow() * self::CHEAPER, 2))],
                 Wish::UseUp => $this->catalogue->has($of) ? [new Demand('share', max(15.0, round($this->shareOf($of) + 10.0, 1)), INF, $of)] : throw SolveError::field('wishes.of', 'an ingredient to use up'),
                 Wish::SafeFor => [new Demand('load', -INF, $this->audience($of)->essentialOilCeiling()), new Demand('dermal')],
-                Wish::Without, Wish::Fewer => [],
+                Wish::Without, Wish::Fewer, Wish::AtHand => [],
             };
             array_push($demands, ...$demand);
         }
@@ -94,7 +101,7 @@ final readonly class Design
             $candidates = array_values(array_filter($candidates, static fn (Candidate $c): bool => $c->price >= 0.0));
         }
 
-        return Solver::solve($candidates, $demands, [Goal::Nearest], $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0));
+        return Solver::solve($candidates, $demands, [Goal::Nearest], $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0), $this->fromStock() ? $this->subject->composition->totalGrams->best : 0.0);
     }
 
     /** The formula that the answer is: shares in per cent of the present mass, lines kept where they stay. */
@@ -163,6 +170,11 @@ final readonly class Design
                 }
             }
         }
+        foreach ($this->fromStock() ? array_keys($this->stock) : [] as $id) {
+            if ($this->catalogue->has($id) && in_array($this->catalogue->get($id)->kind, self::FILLERS, true)) {
+                $candidates[$id] ??= $this->newcomer($this->catalogue->get($id), $now);
+            }
+        }
         foreach ($this->wishes as [$wish, $of]) {
             if ($wish === Wish::UseUp && $this->catalogue->has($of)) {
                 $candidates[$of] ??= $this->candidate($this->catalogue->get($of), 0.0, 100.0, 0.0);
@@ -182,7 +194,22 @@ final readonly class Design
     {
         $free = $ingredient->kind === IngredientKind::Water ? 0.0 : -1000.0;
 
-        return new Candidate($ingredient, $least, $most, $now, $ingredient->facts->best(Property::Price, $free) / 1000, firmness: $this->subject->texture->learned->factor);
+        return new Candidate($ingredient, $least, $most, $now, $ingredient->facts->best(Property::Price, $free) / 1000, stock: $this->atHand($ingredient), firmness: $this->subject->texture->learned->factor);
+    }
+
+    private function fromStock(): bool
+    {
+        return array_filter($this->wishes, static fn (array $w): bool => $w[0] === Wish::AtHand) !== [];
+    }
+
+    /** Grams there are of it when only stock may be used; INF when it does not matter or nobody said how much there is. */
+    private function atHand(Ingredient $ingredient): float
+    {
+        if (! $this->fromStock() || $ingredient->kind === IngredientKind::Water) {
+            return INF;
+        }
+
+        return array_key_exists($ingredient->id, $this->stock) ? $this->stock[$ingredient->id] ?? INF : 0.0;
     }
 
     /**

@@ -20,4 +20,6 @@ enum Wish: string
     /** Of an audience. */
     case SafeFor = 'safe-for';
     case Fewer = 'fewer';
+    /** Only what stands in the cupboard, and no more than there is of it. */
+    case AtHand = 'at-hand';
 }

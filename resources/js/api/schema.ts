@@ -694,6 +694,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reshare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Move share from one line of a draft to another */
+        post: operations["reshare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/routine-days/{day}": {
         parameters: {
             query?: never;
@@ -1460,6 +1477,12 @@ export interface components {
             kept_at: string;
             formula: components["schemas"]["Formula"];
             changes: string[];
+            bands: {
+                /** @enum {string} */
+                matter: "liquid" | "soft-fat" | "hard-fat" | "wax" | "plant" | "water" | "active" | "unknown";
+                percent: number;
+            }[];
+            texture: string;
         };
         FormulaPage: {
             id: number;
@@ -2409,7 +2432,7 @@ export interface components {
             hair?: components["schemas"]["Hair"] | null;
             wishes: {
                 /** @enum {string} */
-                kind: "softer" | "firmer" | "lighter" | "richer" | "keeps-longer" | "cheaper" | "without" | "use-up" | "safe-for" | "fewer";
+                kind: "softer" | "firmer" | "lighter" | "richer" | "keeps-longer" | "cheaper" | "without" | "use-up" | "safe-for" | "fewer" | "at-hand";
                 of: string | null;
             }[];
             demands?: {
@@ -2611,7 +2634,8 @@ export interface components {
             swaps: {
                 id: string;
                 name: string;
-                matter: string;
+                /** @enum {string} */
+                matter: "liquid" | "soft-fat" | "hard-fat" | "wax" | "plant" | "water" | "active" | "unknown";
                 nearness: number;
                 rebalanced: boolean;
                 words: string[];
@@ -2648,7 +2672,8 @@ export interface components {
             id: number;
             title: string;
             bands: {
-                matter: string;
+                /** @enum {string} */
+                matter: "liquid" | "soft-fat" | "hard-fat" | "wax" | "plant" | "water" | "active" | "unknown";
                 percent: number;
             }[];
             stops: number;
@@ -2685,6 +2710,15 @@ export interface components {
         };
         CupboardDraft: {
             grams?: number | null;
+        };
+        ReshareAsk: {
+            formula: components["schemas"]["Formula"];
+            head_id: number | null;
+            hair?: components["schemas"]["Hair"] | null;
+            before?: components["schemas"]["Formula"] | null;
+            from: string;
+            to: string;
+            points: number;
         };
     };
     responses: never;
@@ -5158,6 +5192,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadAnswer"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reshare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReshareAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Evaluation"];
                 };
             };
             /** @description Not in this studio */

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Formula;
+
+use Crown\Measure\Amount;
+use Crown\Measure\Unit;
+
+/** Share moved from one line to another, as when the edge between two bands of the jar is dragged: all other shares stay. */
+final class Reshare
+{
+    /**
+     * @param  string  $from id of the line that gives
+     * @param  string  $to id of the line that takes
+     * @param  float  $points per cent of the whole; what the giver has not is not moved; below 0 the other way round
+     *
+     * @throws FormulaError when a line is not there, is locked, or its share cannot be told
+     */
+    public static function between(Formula $formula, Context $context, string $from, string $to, float $points): Formula
+    {
+        if ($from === $to) {
+            throw FormulaError::field('to', 'another line than the one that gives');
+        }
+        if ($points < 0.0) {
+            return self::between($formula, $context, $to, $from, -$points);
+        }
+        $written = Composition::of($formula->withSize(Size::asWritten()), $context);
+        $giver = self::portion($written, $from, 'from');
+        $taker = self::portion($written, $to, 'to');
+        $moved = min($points, $giver->percent());
+        $total = $written->totalGrams->best;
+
+        return $formula
+            ->replacing($giver->line->withAmount(self::amount($giver, $giver->percent() - $moved, $total)))
+            ->replacing($taker->line->withAmount(self::amount($taker, $taker->percent() + $moved, $total)));
+    }
+
+    private static function portion(Composition $composition, string $id, string $field): Portion
+    {
+        $composition->formula->line($id);
+        foreach ($composition->counted() as $portion) {
+            if ($portion->line->id === $id) {
+                return $portion->line->locked ? throw FormulaError::field($field, 'a line that is not locked') : $portion;
+            }
+        }
+
+        throw FormulaError::field($field, 'a line whose share is known');
+    }
+
+    /** In the unit in which the line was written, where that is a mass or a share; else in grams. A fill stays one. */
+    private static function amount(Portion $portion, float $percent, float $total): string
+    {
+        $amount = $portion->amount[0];
+        $unit = $amount->also === [] ? $amount->unit : Unit::Gram;
+        if ($unit === Unit::Fill) {
+            return $portion->line->amount;
+        }
+        if ($unit === Unit::Percent) {
+            return Amount::percent(round($percent, 2))->written;
+        }
+        $unit = $unit->isMass() ? $unit : Unit::Gram;
+        $grams = $percent / 100 * $total;
+        // To a tenth of a gram, or a hundredth where there is little of it, whatever the unit.
+        $digits = (int) ceil(log10($unit->grams() * ($grams >= 10.0 ? 10.0 : 100.0)));
+
+        return rtrim(rtrim(number_format($grams / $unit->grams(), $digits, '.', ''), '0'), '.').' '.$unit->value;
+    }
+}
