@@ -48,8 +48,13 @@ final class Reshare
         throw FormulaError::field($field, 'a line whose share is known');
     }
 
-    /** In the unit in which the line was written, where that is a mass or a share; else in grams. A fill stays one. */
-    private static function amount(Portion $portion, float $percent, float $total): string
+    /**
+     * A new amount for a line, in the unit in which it was written where that is a mass or a share; else in grams. A fill stays one.
+     *
+     * @param  float  $percent its new share
+     * @param  float  $total grams of the whole as it is written
+     */
+    public static function amount(Portion $portion, float $percent, float $total): string
     {
         $amount = $portion->amount[0];
         $unit = $amount->also === [] ? $amount->unit : Unit::Gram;

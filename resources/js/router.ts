@@ -25,6 +25,12 @@ export const router = createRouter({
             meta: { title: 'Paste a recipe' },
         },
         {
+            path: '/formulas/new',
+            name: 'new-formula',
+            component: () => import('./places/formulas/NewFormula.vue'),
+            meta: { title: 'Begin a formula' },
+        },
+        {
             path: '/formulas/compare',
             name: 'compare-formulas',
             component: () => import('./places/formulas/CompareFormulas.vue'),

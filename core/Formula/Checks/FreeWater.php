@@ -67,7 +67,7 @@ final readonly class FreeWater implements Check
         $cures = [];
         foreach ($bearers as $portion) {
             if ($portion->form() === 'fresh' && isset($portion->ingredient->forms['dried'])) {
-                $cures[] = new Cure(sprintf('Use %s dried', mb_strtolower($portion->ingredient->name)), Change::form($portion->line->id, 'dried'));
+                $cures[] = new Cure(sprintf('Use %s dried', lcfirst($portion->ingredient->name)), Change::form($portion->line->id, 'dried'));
             }
         }
         $cures[] = new Cure('Take the wet lines out', Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $bearers)));

@@ -37,7 +37,7 @@ final readonly class ScaleResolution implements Check
                 sprintf(
                     '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as much.',
                     $grams,
-                    mb_strtolower($portion->ingredient->name),
+                    lcfirst($portion->ingredient->name),
                     $scale,
                     $uncertain * 100,
                     $drops,

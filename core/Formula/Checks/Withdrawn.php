@@ -26,7 +26,7 @@ final readonly class Withdrawn implements Check
                     sprintf('%s must not be used: %s', $portion->ingredient->name, $portion->ingredient->provenance->withdrawn),
                     ['share, %' => $portion->share->scaled(100)],
                     'steeps',
-                    [new Cure(sprintf('Take out %s', mb_strtolower($portion->ingredient->name)), Change::remove($portion->line->id))],
+                    [new Cure(sprintf('Take out %s', lcfirst($portion->ingredient->name)), Change::remove($portion->line->id))],
                 );
             }
         }

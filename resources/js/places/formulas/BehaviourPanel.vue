@@ -1,9 +1,27 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client';
+import { computed } from 'vue';
 import { num, sayMonths } from '../../ui/words';
 
 /** How it stands where it is met, how it takes air, how long it keeps and what would lengthen that. All of it estimated. */
-defineProps<{ assessment: Schemas['Assessment'] }>();
+const props = defineProps<{ assessment: Schemas['Assessment'] }>();
+
+/** What the studio's own batches have moved, and how many findings stand behind it. */
+const learned = computed(() => {
+    const { texture, overrun, life } = props.assessment.learned;
+    const moved: [string, Schemas['Shift']][] = [
+        ['effective solids', texture],
+        ['air from whipping', overrun],
+        ['how long it keeps', life],
+    ];
+    return moved
+        .filter(([, shift]) => shift.count > 0)
+        .map(([what, { factor, count }]) => {
+            const percent = Math.round((factor - 1) * 100);
+            const by = percent === 0 ? 'as the handbook says' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
+            return `${what} ${by}, from ${count} ${count === 1 ? 'finding' : 'findings'}`;
+        });
+});
 </script>
 
 <template>
@@ -48,6 +66,10 @@ defineProps<{ assessment: Schemas['Assessment'] }>();
                     </tr>
                 </tbody>
             </table>
+            <p v-if="learned.length > 0" class="mt-3">
+                <strong>Learned from your own batches</strong>
+                ({{ assessment.learned.family }}): {{ learned.join('; ') }}.
+            </p>
             <template v-if="assessment.whipping">
                 <h3 class="mt-5">Whipping</h3>
                 <p v-if="!assessment.whipping.possible" class="quiet mt-1">At no bowl temperature from 10 to 40 °C does it take air.</p>

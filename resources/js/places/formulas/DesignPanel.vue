@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import { ask, Problem, type Schemas } from '../../api/client';
+import { bandsOf } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import { tell } from '../../ui/notice';
 import { AUDIENCES, num, sayMonths } from '../../ui/words';
@@ -20,6 +21,7 @@ const SIMPLE: [Wish['kind'], string][] = [
     ['keeps-longer', 'Keeps longer'],
     ['cheaper', 'Cheaper'],
     ['fewer', 'One ingredient fewer'],
+    ['at-hand', 'Only from my cupboard'],
 ];
 const wishes = ref<(Wish & { name: string })[]>([]);
 const without = ref('');
@@ -72,8 +74,7 @@ function shun(): void {
     without.value = '';
     if (what !== '') toggle('without', what, `without ${what}`);
 }
-const bands = (a: Schemas['Assessment']) =>
-    a.lines.map((l) => ({ id: l.id, name: l.name.split(' ')[0] ?? '', percent: l.shown_percent, matter: l.matter }));
+const bands = (a: Schemas['Assessment']) => bandsOf(a).map((b) => ({ ...b, name: b.name.split(' ')[0] ?? '' }));
 const changes = computed(() => {
     const after = answer.value?.assessment;
     if (!after) return [];

@@ -15,6 +15,8 @@ const emit = defineEmits<{
     light: [id: string];
     accept: [finding: Schemas['Finding'], reason: string];
     reopen: [finding: Schemas['Finding']];
+    /** What a cure would make of it, to be drawn beside what it is; null when nobody looks any more. */
+    then: [assessment: Schemas['Assessment'] | null];
 }>();
 
 const open = ref('');
@@ -44,9 +46,15 @@ async function show(
     effect.value = 'Working it out…';
     const answer = await preview?.(change);
     if (open.value !== key || !answer) return;
+    emit('then', answer.assessment);
     const stops = answer.assessment.findings.filter((f) => f.severity === 'stop' && f.accepted === '').length;
     const cautions = answer.assessment.findings.filter((f) => f.severity === 'caution' && f.accepted === '').length;
     effect.value = `Then: ${stops === 0 ? 'no stop' : `${stops} to stop for`}, ${cautions === 0 ? 'no caution' : `${cautions} to decide`}, ${num(answer.assessment.total_grams.best)} g in all.`;
+}
+
+function leave(): void {
+    open.value = '';
+    emit('then', null);
 }
 </script>
 
@@ -93,7 +101,12 @@ async function show(
                         class="act-quiet -ml-2.5 text-left"
                         @mouseenter="preview && show(preview, keyOf(finding) + cure.label, cure.change)"
                         @focus="preview && show(preview, keyOf(finding) + cure.label, cure.change)"
-                        @click="emit('cure', cure.label, cure.change)"
+                        @mouseleave="leave"
+                        @blur="leave"
+                        @click="
+                            leave();
+                            emit('cure', cure.label, cure.change);
+                        "
                     >
                         {{ cure.label }}
                     </button>

@@ -1,20 +1,25 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, onceKey, type Schemas } from '../../api/client';
-import JarView from '../../jar/JarView.vue';
+import { bandsOf, sayJar } from '../../jar/bands';
+import JarView, { type JarBand } from '../../jar/JarView.vue';
 import TextureRibbon from '../../jar/TextureRibbon.vue';
+import type { Moved } from '../../jar/useEdge';
 import { useActs } from '../../ui/acts';
 import { tell, tellProblem } from '../../ui/notice';
-import { AUDIENCES, KINDS, num, sayMonths, shortDate } from '../../ui/words';
+import { AUDIENCES, KINDS, num, sayMonths } from '../../ui/words';
 import BehaviourPanel from './BehaviourPanel.vue';
 import CostPanel from './CostPanel.vue';
 import DesignPanel from './DesignPanel.vue';
+import FamilyPanel from './FamilyPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
 import LinesTable from './LinesTable.vue';
+import StockPanel from './StockPanel.vue';
 import { useBench } from './useBench';
+import VersionJars from './VersionJars.vue';
 import WaterPanel from './WaterPanel.vue';
 import WithoutScale from './WithoutScale.vue';
 
@@ -29,21 +34,31 @@ const note = ref('');
 const lines = ref<InstanceType<typeof LinesTable> | null>(null);
 const heads = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
 
-const PHASE_ORDER = ['melt', 'water', 'warm', 'cool-down', 'whip-in'];
-const bands = computed(() =>
-    [...assessment.value.lines]
-        .sort((a, b) => PHASE_ORDER.indexOf(a.phase) - PHASE_ORDER.indexOf(b.phase))
-        .map((l) => ({ id: l.id, name: l.name, percent: l.shown_percent, matter: l.matter })),
-);
-const jarWords = computed(
-    () =>
-        `A jar cut open: ${
-            bands.value
-                .filter((b) => b.percent > 0)
-                .map((b) => `${b.name} ${b.percent} %`)
-                .join(', ') || 'empty'
-        }.`,
-);
+const bands = computed(() => bandsOf(assessment.value));
+const then = shallowRef<JarBand[] | null>(null);
+/** Which edges of the jar may be moved: those between lines whose share is known and not locked. */
+const movable = computed(() => {
+    const free = new Set(formula.value.lines.filter((l) => !l.locked).map((l) => l.id));
+    return assessment.value.lines.filter((l) => l.problem === '' && free.has(l.id)).map((l) => l.id);
+});
+async function reshare(moved: Moved): Promise<void> {
+    // Without an answer the jar goes back to what it was.
+    if (!(await bench.reshare(moved.from, moved.to, moved.points))) assessment.value = { ...assessment.value };
+}
+async function asStockAllows(): Promise<void> {
+    try {
+        const stock = await ask<'StockAnswer'>('POST', '/api/stock', { formula: formula.value, head_id: headId.value, hair: hair.value });
+        const grams = stock.largest_grams;
+        if (grams === null || grams <= 0) {
+            const why = grams === null ? 'nobody said how much there is' : `${stock.limiting.join(' and ')} is not in the cupboard`;
+            return tell(`Cannot tell what your stock allows: ${why}. See "From the cupboard" below.`, { stop: true });
+        }
+        bench.edit('size', (draft) => (draft.size = { mode: 'mass', grams }));
+        tell(`${num(grams)} g: ${stock.limiting.join(' and ')} runs out first.`, { undo: bench.undo });
+    } catch (e) {
+        tellProblem(e);
+    }
+}
 const saved = computed(
     () =>
         ({
@@ -59,6 +74,7 @@ const count = (severity: string): number => assessment.value.findings.filter((f)
 
 const sizeMode = computed(() => formula.value.size.mode);
 function setSize(mode: string): void {
+    if (mode === 'stock') return void asStockAllows();
     bench.edit('size', (draft) => {
         draft.size =
             mode === 'mass'
@@ -167,6 +183,7 @@ useActs([
                 <button type="button" class="act-quiet" :disabled="!canRedo" @click="bench.redo">Redo</button>
                 <RouterLink :to="`/formulas/compare?of=${page.id}`" class="act-quiet">Compare</RouterLink>
                 <button type="button" class="act-quiet" @click="copyText">Copy as text</button>
+                <a :href="`/papers/formulas/${page.id}/sheet.pdf`" target="_blank" class="act-quiet">Print</a>
                 <button type="button" class="act-quiet" @click="putAway">Put away</button>
                 <button type="button" class="act ml-2" @click="make">Make it</button>
             </div>
@@ -181,7 +198,15 @@ useActs([
 
         <div class="grid gap-x-6 gap-y-6 lg:grid-cols-[190px_minmax(0,1fr)] xl:grid-cols-[190px_minmax(0,1fr)_292px]">
             <div>
-                <JarView :bands="bands" :label="jarWords" :lit="lit" @light="lit = $event" />
+                <JarView
+                    :bands="bands"
+                    :then="then"
+                    :movable="movable"
+                    :label="sayJar(bands)"
+                    :lit="lit"
+                    @light="lit = $event"
+                    @move="reshare"
+                />
                 <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-[14px]">
                     <dt class="quiet">Water</dt>
                     <dd :class="assessment.water_class === 'D' ? 'said-stop font-semibold' : ''">
@@ -247,6 +272,7 @@ useActs([
                                 <option value="as-written">as written</option>
                                 <option value="mass">a mass</option>
                                 <option value="jars">jars to fill</option>
+                                <option value="stock">what my stock allows</option>
                             </select>
                         </label>
                         <div v-if="sizeMode !== 'as-written'" class="mt-1 flex items-center gap-1.5">
@@ -303,6 +329,14 @@ useActs([
                         />
                         For sale (local law is yours to check first)
                     </label>
+                    <label class="inline-flex items-center gap-2">
+                        <input
+                            type="checkbox"
+                            :checked="formula.clear_glass ?? false"
+                            @change="bench.edit('glass', (d) => (d.clear_glass = ($event.target as HTMLInputElement).checked))"
+                        />
+                        In clear glass, in the light
+                    </label>
                 </p>
                 <LinesTable ref="lines" :bench="bench" :lit="lit" @light="lit = $event" />
             </div>
@@ -328,6 +362,7 @@ useActs([
                         @light="lit = $event"
                         @accept="accept"
                         @reopen="reopen"
+                        @then="then = $event ? bandsOf($event) : null"
                     />
                 </div>
             </section>
@@ -342,40 +377,22 @@ useActs([
         <DesignPanel class="no-print mt-8" :bench="bench" />
         <WaterPanel class="mt-8" :bench="bench" />
         <CostPanel class="mt-8" :bench="bench" />
+        <StockPanel class="mt-8" :bench="bench" />
         <WithoutScale class="mt-8" :bench="bench" />
+        <FamilyPanel :id="page.id" class="mt-8" :bench="bench" />
+
+        <section class="mt-8" aria-label="Kept versions">
+            <h2>Kept versions</h2>
+            <form class="no-print mt-2 flex max-w-md gap-2" @submit.prevent="keep">
+                <input v-model="note" class="field" maxlength="300" aria-label="What changed" placeholder="What changed, in your words" />
+                <button class="act shrink-0">Keep this</button>
+            </form>
+            <p v-if="versions.length === 0" class="quiet mt-2">No version is kept yet. Keep one before you try something.</p>
+            <VersionJars v-else :id="page.id" class="mt-4" :versions="versions" :now="bands" @back="back" />
+        </section>
 
         <div class="mt-8 grid gap-8 md:grid-cols-2">
-            <section>
-                <FitPanel v-if="fit" class="mb-6" :fit="fit" @light="lit = $event" />
-                <h2>Kept versions</h2>
-                <form class="no-print mt-2 flex gap-2" @submit.prevent="keep">
-                    <input
-                        v-model="note"
-                        class="field"
-                        maxlength="300"
-                        aria-label="What changed"
-                        placeholder="What changed, in your words"
-                    />
-                    <button class="act shrink-0">Keep this</button>
-                </form>
-                <ol class="mt-3">
-                    <li v-for="version in versions" :key="version.id" class="row-line flex items-baseline justify-between gap-3 py-1.5">
-                        <span>
-                            <strong>{{ version.number }}</strong>
-                            {{ version.note || 'without a note' }}
-                            <span v-if="version.changes.length > 0" class="quiet block text-[13px]">{{ version.changes.join(' ') }}</span>
-                        </span>
-                        <span class="quiet shrink-0 text-[13px]">
-                            {{ shortDate(version.kept_at) }}
-                            <RouterLink :to="`/formulas/compare?of=${page.id},${page.id}.${version.number}`" class="act-quiet">
-                                Compare
-                            </RouterLink>
-                            <button type="button" class="act-quiet" @click="back(version)">Bring back</button>
-                        </span>
-                    </li>
-                </ol>
-                <p v-if="versions.length === 0" class="quiet mt-2">No version is kept yet. Keep one before you try something.</p>
-            </section>
+            <FitPanel v-if="fit" :fit="fit" @light="lit = $event" />
             <section>
                 <h2>Method</h2>
                 <ol v-if="formula.steps.length > 0" class="mt-2 list-decimal space-y-1 pl-5">

@@ -2,10 +2,10 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, onceKey } from '../../api/client';
+import { ask } from '../../api/client';
+import { smallBands } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import { useActs } from '../../ui/acts';
-import { tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, sayDate, sayMonths } from '../../ui/words';
 
@@ -20,36 +20,7 @@ const query = useInfiniteQuery({
 });
 const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? []);
 
-async function fresh(): Promise<void> {
-    try {
-        const page = await ask<'FormulaPage'>(
-            'POST',
-            '/api/formulas',
-            {
-                formula: {
-                    format: 'honest-crown/formula',
-                    title: 'New formula',
-                    kind: 'hair-oil',
-                    audience: 'adult-leave-on',
-                    wet_use: false,
-                    for_sale: false,
-                    storage_c: 20,
-                    size: { mode: 'as-written' },
-                    lines: [{ id: 'l1', ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }],
-                    steps: [],
-                    notes: '',
-                },
-                head_id: null,
-            },
-            { key: onceKey() },
-        );
-        await query.refetch();
-        await router.push(`/formulas/${page.id}`);
-    } catch (e) {
-        tellProblem(e);
-    }
-}
-useActs([{ label: 'New formula', key: 'n', run: () => void fresh() }]);
+useActs([{ label: 'Begin a formula', key: 'n', run: () => void router.push('/formulas/new') }]);
 </script>
 
 <template>
@@ -57,8 +28,8 @@ useActs([{ label: 'New formula', key: 'n', run: () => void fresh() }]);
         <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
             <h1>Formulas</h1>
             <div class="flex items-center gap-1">
-                <button type="button" class="act-quiet" @click="fresh">New, from nothing</button>
-                <RouterLink to="/formulas/paste" class="act">Paste a recipe</RouterLink>
+                <RouterLink to="/formulas/paste" class="act-quiet">Paste a recipe</RouterLink>
+                <RouterLink to="/formulas/new" class="act">Begin a formula</RouterLink>
             </div>
         </div>
         <label class="mb-3 block max-w-md">
@@ -72,13 +43,7 @@ useActs([{ label: 'New formula', key: 'n', run: () => void fresh() }]);
                         :to="`/formulas/${row.id}`"
                         class="text-ink grid grid-cols-[44px_1fr] items-center gap-x-4 py-2.5 no-underline hover:bg-lead-wash sm:grid-cols-[44px_minmax(0,1fr)_13rem_9rem_10rem]"
                     >
-                        <JarView
-                            small
-                            :width="34"
-                            :height="52"
-                            :bands="row.bands.map((b, i) => ({ id: String(i), name: '', ...b }))"
-                            :label="`Jar of ${row.title}`"
-                        />
+                        <JarView small :width="34" :height="52" :bands="smallBands(row.bands)" :label="`Jar of ${row.title}`" />
                         <span>
                             <span class="font-head text-[18px] leading-tight font-semibold">{{ row.title }}</span>
                             <span class="quiet block text-[13px]">

@@ -2,8 +2,11 @@
 import { computed, nextTick, ref } from 'vue';
 import type { Schemas } from '../../api/client';
 import HonestFigure from '../../ui/HonestFigure.vue';
+import { tell } from '../../ui/notice';
 import { fixed, num, PHASES } from '../../ui/words';
 import IngredientPick from './IngredientPick.vue';
+import LineMenu from './LineMenu.vue';
+import SwapDialog from './SwapDialog.vue';
 import type { Bench } from './useBench';
 
 const props = defineProps<{ bench: Bench; lit: string }>();
@@ -18,10 +21,8 @@ const worst = computed(() => {
     return marks;
 });
 const table = ref<HTMLElement | null>(null);
+const swapping = ref('');
 
-function at(id: string): Schemas['FormulaLine'] | undefined {
-    return formula.value.lines.find((l) => l.id === id);
-}
 function set(id: string, field: 'amount' | 'form' | 'phase' | 'name', value: string): void {
     props.bench.edit(`${field} ${id}`, (draft) => {
         const line = draft.lines.find((l) => l.id === id);
@@ -65,6 +66,26 @@ async function move(event: KeyboardEvent, id: string, by: number): Promise<void>
     await nextTick();
     table.value?.querySelector<HTMLElement>(`[data-line="${id}"] [data-field="${focused ?? 'amount'}"]`)?.focus();
 }
+/** Alt with left and right: the line goes in earlier or later. */
+function turn(event: KeyboardEvent, id: string, by: number): void {
+    if (!event.altKey) return;
+    event.preventDefault();
+    const order = Object.keys(PHASES);
+    const line = formula.value.lines.find((l) => l.id === id);
+    const phase = order[order.indexOf(line?.phase ?? 'warm') + by];
+    if (phase) set(id, 'phase', phase);
+}
+function lock(id: string): void {
+    props.bench.edit(`lock ${id}`, (draft) => {
+        const line = draft.lines.find((l) => l.id === id);
+        if (line) line.locked = !line.locked;
+    });
+}
+function take(swap: Schemas['SwapAnswer']['swaps'][number]): void {
+    props.bench.replace(swap.formula, `swap ${swapping.value}`);
+    swapping.value = '';
+    tell(`${swap.name} is in its place.`, { undo: props.bench.undo });
+}
 defineExpose({ add });
 </script>
 
@@ -79,7 +100,7 @@ defineExpose({ add });
                     <th scope="col" class="font-normal">Goes in</th>
                     <th scope="col" class="pr-1 text-right font-normal">Grams</th>
                     <th scope="col" class="text-right font-normal">Share</th>
-                    <th scope="col"><span class="sr-only">Remove</span></th>
+                    <th scope="col"><span class="sr-only">More</span></th>
                 </tr>
             </thead>
             <tbody>
@@ -95,6 +116,8 @@ defineExpose({ add });
                     @focusout="emit('light', '')"
                     @keydown.up="move($event, line.id, -1)"
                     @keydown.down="move($event, line.id, 1)"
+                    @keydown.left="turn($event, line.id, -1)"
+                    @keydown.right="turn($event, line.id, 1)"
                 >
                     <td class="w-[40%] py-0.5">
                         <div class="flex items-center gap-1.5">
@@ -171,6 +194,13 @@ defineExpose({ add });
                         class="text-right whitespace-nowrap"
                         :title="`${num(judged.get(line.id)?.share.low ?? 0)} to ${num(judged.get(line.id)?.share.high ?? 0)} % at worst`"
                     >
+                        <span
+                            v-if="line.locked"
+                            class="quiet mr-1 text-[12px]"
+                            title="Its share is locked: the solver and the jar's edges leave it"
+                        >
+                            locked
+                        </span>
                         {{ fixed(judged.get(line.id)?.shown_percent ?? 0, 1) }}
                         <span class="unit">%</span>
                     </td>
@@ -184,14 +214,15 @@ defineExpose({ add });
                             {{ worst.get(line.id) === 'stop' ? '■' : '▲' }}
                             <span class="sr-only">{{ worst.get(line.id) }}</span>
                         </span>
-                        <button
-                            type="button"
-                            class="quiet ml-1 px-1.5 py-1"
-                            :aria-label="`Take out ${at(line.id)?.name || 'this line'}`"
-                            @click="remove(line.id)"
-                        >
-                            ×
-                        </button>
+                        <LineMenu
+                            class="no-print"
+                            :name="line.name"
+                            :locked="line.locked"
+                            :placed="line.ingredient !== ''"
+                            @lock="lock(line.id)"
+                            @swap="swapping = line.id"
+                            @remove="remove(line.id)"
+                        />
                     </td>
                 </tr>
             </tbody>
@@ -199,9 +230,6 @@ defineExpose({ add });
                 <tr>
                     <td class="pt-2" colspan="3">
                         <button type="button" class="act-quiet -ml-2.5" @click="add">Add a line</button>
-                        <span class="quiet text-[13px]">
-                            Amounts as you write them: 2 tbsp, 1/2 cup, 12 drops, 18 %, to fill. Alt with arrows moves a line.
-                        </span>
                     </td>
                     <td class="pt-2 pr-1 text-right font-semibold whitespace-nowrap">
                         {{ fixed(bench.assessment.value.total_grams.best, 1) }}
@@ -213,7 +241,14 @@ defineExpose({ add });
                     </td>
                     <td />
                 </tr>
+                <tr class="no-print">
+                    <td colspan="6" class="quiet text-[13px]">
+                        Amounts as you write them: 2 tbsp, 1/2 cup, 12 drops, 18 %, to fill. Alt with arrows moves a line up, down, earlier
+                        or later.
+                    </td>
+                </tr>
             </tfoot>
         </table>
+        <SwapDialog v-if="swapping" :bench="bench" :line="swapping" @close="swapping = ''" @take="take" />
     </div>
 </template>

@@ -1,5 +1,6 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { ask, Problem, type Schemas } from '../../api/client';
+import { inTurn } from '../../api/inTurn';
 import { tell, tellProblem } from '../../ui/notice';
 
 type Formula = Schemas['Formula'];
@@ -48,6 +49,11 @@ export function useBench(page: Page) {
     const canRedo = ref(false);
     let lastStep = { what: '', at: 0 };
 
+    /** What is judged: the formula, whom it is for, and the last kept version, beside which something can be seen to be missing. */
+    function draft() {
+        return { formula: formula.value, head_id: headId.value, hair: hair.value, before: versions.value[0]?.formula ?? null };
+    }
+
     function state(): string {
         return JSON.stringify({ formula: formula.value, headId: headId.value, hair: hair.value });
     }
@@ -61,12 +67,7 @@ export function useBench(page: Page) {
         abort?.abort();
         abort = new AbortController();
         try {
-            const answer = await ask<'Evaluation'>(
-                'POST',
-                '/api/evaluate',
-                { formula: formula.value, head_id: headId.value, hair: hair.value },
-                { signal: abort.signal },
-            );
+            const answer = await ask<'Evaluation'>('POST', '/api/evaluate', draft(), { signal: abort.signal });
             if (mine > judged) {
                 judged = mine;
                 assessment.value = answer.assessment;
@@ -171,12 +172,7 @@ export function useBench(page: Page) {
     /** What a cure would do, without doing it. */
     async function preview(change: Schemas['Change']): Promise<Schemas['Evaluation'] | null> {
         try {
-            return await ask<'Evaluation'>('POST', '/api/cure', {
-                formula: formula.value,
-                head_id: headId.value,
-                hair: hair.value,
-                change,
-            });
+            return await ask<'Evaluation'>('POST', '/api/cure', { ...draft(), change });
         } catch (e) {
             tellProblem(e);
             return null;
@@ -190,6 +186,20 @@ export function useBench(page: Page) {
         assessment.value = answer.assessment;
         fit.value = answer.fit;
         tell(`${label}: done.`, { undo });
+    }
+
+    /** Share moved from one line to another, as by the edge between two bands. False when it could not be. */
+    async function reshare(from: string, to: string, points: number): Promise<boolean> {
+        try {
+            const answer = await inTurn('reshare', () => ask<'Evaluation'>('POST', '/api/reshare', { ...draft(), from, to, points }));
+            replace(answer.formula, `reshare ${from} ${to}`);
+            assessment.value = answer.assessment;
+            fit.value = answer.fit;
+            return true;
+        } catch (e) {
+            tellProblem(e);
+            return false;
+        }
     }
 
     async function keep(note: string): Promise<void> {
@@ -256,6 +266,7 @@ export function useBench(page: Page) {
         chooseFor,
         preview,
         cure,
+        reshare,
         keep,
         flush,
         takeTheirs,

@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client';
 import JarView from '../../jar/JarView.vue';
 import { fixed, KINDS, num, sayDate } from '../../ui/words';
 import LabelPreview from '../papers/LabelPreview.vue';
+import BatchFindings from './BatchFindings.vue';
 
 const props = defineProps<{ batch: Schemas['Batch'] }>();
 const actual = computed(() => new Map((props.batch.actual?.lines ?? []).map((l) => [l.id, l])));
@@ -91,6 +92,7 @@ function printIt(): void {
                     <span class="quiet">Note.</span>
                     {{ batch.note }}
                 </p>
+                <BatchFindings class="mt-8" :batch="batch" />
             </div>
             <div>
                 <h2 class="mb-2">Label of one jar</h2>

@@ -90,6 +90,11 @@ const stock = (now: boolean): Promise<void> =>
         () => ask(now ? 'PUT' : 'DELETE', `/api/ingredients/${props.id}/cupboard`),
         now ? 'It stands in the cupboard.' : 'It was taken out of the cupboard.',
     );
+const count = (text: string): Promise<void> =>
+    act(
+        () => ask('PUT', `/api/ingredients/${props.id}/cupboard`, { grams: text.trim() === '' ? null : Number(text) }),
+        text.trim() === '' ? 'How much there is is not known any more.' : `${text} g are there.`,
+    );
 async function remove(): Promise<void> {
     await act(async () => {
         await ask('DELETE', `/api/own-ingredients/${data.value?.own?.id}`);
@@ -119,6 +124,19 @@ const PREGNANCY = {
                     <label class="mr-3 inline-flex items-center gap-2">
                         <input type="checkbox" :checked="data.in_cupboard" @change="stock(($event.target as HTMLInputElement).checked)" />
                         In my cupboard
+                    </label>
+                    <label v-if="data.in_cupboard" class="mr-3 inline-flex items-center gap-1.5">
+                        <input
+                            class="field plain-number !w-20"
+                            type="number"
+                            min="0"
+                            step="any"
+                            :value="data.stock_grams"
+                            aria-label="Grams there are"
+                            placeholder="some"
+                            @change="count(($event.target as HTMLInputElement).value)"
+                        />
+                        <span class="unit">g</span>
                     </label>
                     <template v-if="data.own">
                         <RouterLink :to="`/pantry/own/${id}`" class="act-quiet">Change it</RouterLink>

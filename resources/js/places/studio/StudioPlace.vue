@@ -10,7 +10,9 @@ import { useSession } from '../../ui/session';
 const session = useSession();
 const router = useRouter();
 const client = useQueryClient();
-const studio = reactive<Schemas['Studio']>({ ...(session.studio ?? { name: '', cup: 'us', scale_grams: 1, maker: '', southern: false }) });
+const studio = reactive<Schemas['Studio']>({
+    ...(session.studio ?? { name: '', cup: 'us', scale_grams: 1, maker: '', southern: false, bowl_ml: 0 }),
+});
 const current = ref('');
 const fresh = ref('');
 const errors = ref<Record<string, string[]>>({});
@@ -79,6 +81,11 @@ const leave = (): Promise<void> =>
                 </label>
             </div>
             <FormProblem :errors="errors" field="scale_grams" />
+            <label class="block max-w-[50%] pr-2">
+                <span class="label">The largest bowl holds, ml (0 when you do not know)</span>
+                <input v-model.number="studio.bowl_ml" type="number" step="any" min="0" class="field" :aria-invalid="!!errors['bowl_ml']" />
+            </label>
+            <FormProblem :errors="errors" field="bowl_ml" />
             <label class="flex items-center gap-2">
                 <input v-model="studio.southern" type="checkbox" />
                 South of the equator: the cold months are April to September

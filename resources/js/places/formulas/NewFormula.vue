@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { ask, onceKey, type Schemas } from '../../api/client';
+import { tellProblem } from '../../ui/notice';
+import { KINDS } from '../../ui/words';
+
+/** Where a formula can begin. Each way ends on the bench. */
+const router = useRouter();
+const route = useRoute();
+const client = useQueryClient();
+const kind = ref<Schemas['SkeletonAsk']['kind']>('whipped-butter');
+const hair = ref('medium normal');
+const steep = ref(typeof route.query['steep'] === 'string' ? route.query['steep'] : '');
+const other = ref('');
+const busy = ref(false);
+const heads = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
+const lots = useQuery({ queryKey: ['lots'], queryFn: () => ask<'LotList'>('GET', '/api/lots') });
+const formulas = useQuery({ queryKey: ['formulas', 'first'], queryFn: () => ask<'FormulaList'>('GET', '/api/formulas') });
+const usable = computed(() => (lots.data.value?.items ?? []).filter((l) => l.withdrawn === ''));
+const HAIR = ['fine', 'medium', 'coarse'].flatMap((s) => ['low', 'normal', 'high'].map((p) => `${s} ${p}`));
+
+const EMPTY: Schemas['Formula'] = {
+    format: 'honest-crown/formula',
+    title: 'New formula',
+    kind: 'hair-oil',
+    audience: 'adult-leave-on',
+    wet_use: false,
+    for_sale: false,
+    storage_c: 20,
+    size: { mode: 'as-written' },
+    lines: [{ id: 'l1', ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }],
+    steps: [],
+    notes: '',
+};
+
+async function begin(work: () => Promise<Schemas['FormulaPage']>): Promise<void> {
+    if (busy.value) return;
+    busy.value = true;
+    try {
+        const page = await work();
+        await client.invalidateQueries({ queryKey: ['formulas'] });
+        await router.push(`/formulas/${page.id}`);
+    } catch (e) {
+        tellProblem(e);
+    } finally {
+        busy.value = false;
+    }
+}
+const put = (formula: Schemas['Formula'], head: number | null, type: Schemas['Hair'] | null): Promise<Schemas['FormulaPage']> =>
+    ask<'FormulaPage'>('POST', '/api/formulas', { formula, head_id: head, hair: type }, { key: onceKey() });
+const skeleton = (ingredients: string[]): Promise<void> =>
+    begin(() => {
+        const [strand, porosity] = hair.value.split(' ');
+        return ask<'FormulaPage'>(
+            'POST',
+            '/api/formulas/skeleton',
+            { kind: kind.value, hair: { strand, porosity }, ingredients },
+            { key: onceKey() },
+        );
+    });
+const copy = (): Promise<void> =>
+    begin(async () => {
+        const page = await ask<'FormulaPage'>('GET', `/api/formulas/${other.value}`);
+        return put({ ...page.formula, title: `${page.formula.title}, another`.slice(0, 200) }, page.head_id, page.hair);
+    });
+</script>
+
+<template>
+    <div class="max-w-5xl">
+        <h1>Begin a formula</h1>
+        <p class="quiet mt-1 mb-6">Six ways in. Each ends on the bench, where everything can still be changed.</p>
+        <div class="grid gap-x-12 gap-y-9 md:grid-cols-2">
+            <section aria-labelledby="from-kind">
+                <h2 id="from-kind">From what it should be</h2>
+                <p class="quiet mt-1">A skeleton of that kind for a type of hair, with the reason for each line in its notes.</p>
+                <form class="mt-3 grid grid-cols-2 gap-3" @submit.prevent="skeleton([])">
+                    <label>
+                        <span class="label">Product</span>
+                        <select v-model="kind" class="field">
+                            <option v-for="(word, value) in KINDS" :key="value" :value="value">{{ word }}</option>
+                        </select>
+                    </label>
+                    <label>
+                        <span class="label">Hair</span>
+                        <select v-model="hair" class="field">
+                            <option v-for="type in HAIR" :key="type" :value="type">{{ type.replace(' ', ', ') }} porosity</option>
+                        </select>
+                    </label>
+                    <div class="col-span-2"><button class="act" :disabled="busy">Put the skeleton on the bench</button></div>
+                </form>
+            </section>
+            <section aria-labelledby="from-text">
+                <h2 id="from-text">From a recipe you have</h2>
+                <p class="quiet mt-1">Spoons, drops, cups and all: it is read line by line, and what is doubtful is asked.</p>
+                <RouterLink to="/formulas/paste" class="act mt-3">Paste a recipe</RouterLink>
+            </section>
+            <section aria-labelledby="from-head">
+                <h2 id="from-head">From a head</h2>
+                <p class="quiet mt-1">What serves its needs is ranked there, and a first version is built from your shortlist.</p>
+                <ul v-if="(heads.data.value?.items.length ?? 0) > 0" class="mt-3 flex flex-wrap gap-x-4 gap-y-1">
+                    <li v-for="head in heads.data.value?.items" :key="head.id">
+                        <RouterLink :to="`/heads/${head.id}`">{{ head.name }}</RouterLink>
+                    </li>
+                </ul>
+                <RouterLink v-else to="/heads/new" class="act-quiet mt-2 -ml-2.5">Describe a head first</RouterLink>
+            </section>
+            <section aria-labelledby="from-steep">
+                <h2 id="from-steep">From a ready steep</h2>
+                <p class="quiet mt-1">
+                    The oil that was drawn is the base; the rest is built around it, for the product and hair chosen in the first way.
+                </p>
+                <form v-if="usable.length > 0" class="mt-3 flex gap-2" @submit.prevent="skeleton([steep])">
+                    <select v-model="steep" class="field" aria-label="Steeped oil" required>
+                        <option value="" disabled>which oil …</option>
+                        <option v-for="lot in usable" :key="lot.id" :value="lot.ingredient">
+                            {{ lot.name }}, {{ Math.round(lot.grams) }} g
+                        </option>
+                    </select>
+                    <button class="act shrink-0" :disabled="busy">Build around it</button>
+                </form>
+                <RouterLink v-else to="/steeps/start" class="act-quiet mt-2 -ml-2.5">Start a steep first</RouterLink>
+            </section>
+            <section aria-labelledby="from-other">
+                <h2 id="from-other">From another formula</h2>
+                <p class="quiet mt-1">A copy that goes its own way. For one that follows its base, make a variant on the base's bench.</p>
+                <form class="mt-3 flex gap-2" @submit.prevent="copy">
+                    <select v-model="other" class="field" aria-label="Formula to copy" required>
+                        <option value="" disabled>which formula …</option>
+                        <option v-for="row in formulas.data.value?.items ?? []" :key="row.id" :value="String(row.id)">
+                            {{ row.title }}
+                        </option>
+                    </select>
+                    <button class="act shrink-0" :disabled="busy">Copy it</button>
+                </form>
+            </section>
+            <section aria-labelledby="from-nothing">
+                <h2 id="from-nothing">From nothing</h2>
+                <p class="quiet mt-1">One empty line. Write amounts as you measure them.</p>
+                <button type="button" class="act mt-3" :disabled="busy" @click="begin(() => put(EMPTY, null, null))">An empty bench</button>
+            </section>
+        </div>
+    </div>
+</template>

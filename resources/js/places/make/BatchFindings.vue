@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query';
+import { computed, reactive, ref } from 'vue';
+import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { inTurn } from '../../api/inTurn';
+import FormProblem from '../../ui/FormProblem.vue';
+import { tell, tellProblem } from '../../ui/notice';
+import { num, sayDate, todayDate } from '../../ui/words';
+
+/** What was found on a finished batch. It moves what is said of the next ones; the record itself stays as it is. */
+const props = defineProps<{ batch: Schemas['Batch'] }>();
+const client = useQueryClient();
+const errors = ref<Record<string, string[]>>({});
+const EMPTY = {
+    on: todayDate(),
+    texture: '' as Schemas['BatchFindingDraft']['texture'],
+    overrun: '',
+    minutes: '',
+    state: '' as Schemas['BatchFindingDraft']['state'],
+    note: '',
+};
+const form = reactive({ ...EMPTY });
+const whipped = computed(() => props.batch.kind === 'whipped-butter');
+const TEXTURES: [Schemas['BatchFindingDraft']['texture'], string][] = [
+    ['', 'not felt'],
+    ['much-softer', 'much softer than said'],
+    ['softer', 'softer than said'],
+    ['as-said', 'as said'],
+    ['firmer', 'firmer than said'],
+    ['much-firmer', 'much firmer than said'],
+];
+
+async function put(work: () => Promise<Schemas['Batch']>): Promise<Schemas['Batch'] | null> {
+    errors.value = {};
+    try {
+        const batch = await inTurn(`batch ${props.batch.id}`, work);
+        client.setQueryData(['batch', String(props.batch.id)], batch);
+        return batch;
+    } catch (e) {
+        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        else tellProblem(e);
+        return null;
+    }
+}
+const number = (text: string | number): number | null => (String(text).trim() === '' ? null : Number(String(text).replace(',', '.')));
+async function say(): Promise<void> {
+    const known = new Set(props.batch.findings.map((f) => f.id));
+    const batch = await put(() =>
+        ask<'Batch'>(
+            'POST',
+            `/api/batches/${props.batch.id}/findings`,
+            {
+                on: form.on,
+                texture: form.texture,
+                overrun_percent: number(form.overrun),
+                whipped_minutes: number(form.minutes),
+                state: form.state,
+                note: form.note,
+            },
+            { key: onceKey() },
+        ),
+    );
+    if (!batch) return;
+    Object.assign(form, EMPTY);
+    const made = batch.findings.find((f) => !known.has(f.id));
+    tell('Noted. What is said of the next ones follows it.', made ? { undo: () => void takeBack(made.id) } : {});
+}
+async function takeBack(id: number): Promise<void> {
+    if (await put(() => ask<'Batch'>('DELETE', `/api/batch-findings/${id}`))) tell('Taken back.');
+}
+function words(f: Schemas['BatchFinding']): string {
+    const said = [
+        f.texture_label,
+        f.overrun_percent === null ? '' : `${num(f.overrun_percent)} % of air after ${num(f.whipped_minutes ?? 0)} minutes`,
+        f.state === 'off' ? `gone off at ${num(f.months)} months` : f.state === 'good' ? `still good at ${num(f.months)} months` : '',
+        f.note,
+    ].filter((s) => s !== '');
+    return said.join('; ');
+}
+</script>
+
+<template>
+    <section aria-label="What you found">
+        <h2>What you found</h2>
+        <ul v-if="batch.findings.length > 0" class="mt-2">
+            <li v-for="f in batch.findings" :key="f.id" class="row-line flex items-baseline justify-between gap-3 py-1.5">
+                <span>
+                    <span class="quiet">{{ sayDate(f.on) }}.</span>
+                    {{ words(f) }}
+                </span>
+                <button type="button" class="act-quiet no-print shrink-0" :aria-label="`Take back: ${words(f)}`" @click="takeBack(f.id)">
+                    Take back
+                </button>
+            </li>
+        </ul>
+        <p v-else class="quiet mt-1">Firmer than said? Less air? Gone off early? Say so, and the next ones are foretold better.</p>
+        <form class="no-print mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2" @submit.prevent="say">
+            <label>
+                <span class="label">Its texture</span>
+                <select v-model="form.texture" class="field">
+                    <option v-for="[value, word] in TEXTURES" :key="value" :value="value">{{ word }}</option>
+                </select>
+            </label>
+            <label>
+                <span class="label">Does it still keep?</span>
+                <select v-model="form.state" class="field">
+                    <option value="">not looked at</option>
+                    <option value="good">still good</option>
+                    <option value="off">gone off</option>
+                </select>
+            </label>
+            <template v-if="whipped">
+                <label>
+                    <span class="label">Volume gained by whipping, %</span>
+                    <input v-model="form.overrun" class="field" inputmode="decimal" maxlength="6" />
+                </label>
+                <label>
+                    <span class="label">Minutes whipped</span>
+                    <input v-model="form.minutes" class="field" inputmode="decimal" maxlength="6" />
+                </label>
+            </template>
+            <label>
+                <span class="label">Found on</span>
+                <input v-model="form.on" type="date" class="field" :min="batch.made_on" :max="todayDate()" required />
+            </label>
+            <label>
+                <span class="label">Note</span>
+                <input v-model="form.note" class="field" maxlength="500" />
+            </label>
+            <div class="sm:col-span-2">
+                <FormProblem v-for="field in Object.keys(errors)" :key="field" :errors="errors" :field="field" />
+                <button class="act mt-1">Note it</button>
+            </div>
+        </form>
+    </section>
+</template>
