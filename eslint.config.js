@@ -11,7 +11,7 @@ export default ts.config(
     ...ts.configs.strict,
     ...vue.configs['flat/recommended'],
     {
-        files: ['resources/js/**/*.{ts,vue}', 'tests/browser/**/*.ts'],
+        files: ['resources/js/**/*.{ts,vue}', 'tests/{browser,front}/**/*.ts'],
         languageOptions: { globals: { ...globals.browser, ...globals.node }, parser: vueParser, parserOptions: { parser: ts.parser, sourceType: 'module' } },
         rules: { 'vue/multi-word-component-names': 'off', 'vue/require-default-prop': 'off' },
     },

@@ -100,7 +100,7 @@ test('the bench is worked by keyboard', async ({ page }) => {
     await expect(page.locator('tbody tr').nth(1).getByLabel('Amount of Mango butter')).toBeFocused();
     await page.keyboard.press('Control+k');
     await page.keyboard.type('cloud');
-    await expect(page.getByRole('option', { name: /Cloud butter/ })).toBeVisible();
+    await expect(page.getByRole('option', { name: /^Cloud butter Whipped/ })).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Cloud butter');
     await page.locator('main').focus();

@@ -1,0 +1,69 @@
+import { vi } from 'vitest';
+
+export interface Call {
+    method: string;
+    path: string;
+    body: unknown;
+    headers: Record<string, string>;
+    signal: AbortSignal | null;
+}
+type Answer = (call: Call) => unknown;
+
+/** What a stand-in of the server answers besides plain JSON with 200. */
+export class Status {
+    constructor(
+        readonly status: number,
+        readonly json: unknown = null,
+    ) {}
+}
+
+/**
+ * A stand-in for the server at the border where the browser would send: `on` says what a path answers, `calls` what was
+ * sent. An answer can be a promise, so that a test decides when it comes.
+ */
+export function aServer() {
+    const calls: Call[] = [];
+    const answers = new Map<string, Answer>();
+    vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+        const call: Call = {
+            method: init.method ?? 'GET',
+            path,
+            body: typeof init.body === 'string' ? JSON.parse(init.body) : (init.body ?? null),
+            headers: (init.headers ?? {}) as Record<string, string>,
+            signal: init.signal ?? null,
+        };
+        calls.push(call);
+        if (path === '/sanctum/csrf-cookie' && !answers.has(`GET ${path}`)) {
+            document.cookie = 'XSRF-TOKEN=from%20the%20server';
+            return new Response(null, { status: 204 });
+        }
+        const answer = answers.get(`${call.method} ${path}`) ?? answers.get(`${call.method} ${path.split('?')[0]}`);
+        if (!answer) throw new Error(`Nothing answers ${call.method} ${path}`);
+        const aborted = new Promise<never>((_, reject) =>
+            call.signal?.addEventListener('abort', () => reject(new DOMException('given up', 'AbortError'))),
+        );
+        const said = await Promise.race([Promise.resolve(answer(call)), aborted]);
+        if (said instanceof Response) return said;
+        const { status, json } = said instanceof Status ? said : new Status(200, said);
+        return new Response(status === 204 ? null : JSON.stringify(json), { status });
+    });
+    return {
+        calls,
+        on(method: string, path: string, answer: unknown): void {
+            answers.set(`${method} ${path}`, typeof answer === 'function' ? (answer as Answer) : () => answer);
+        },
+        to: (path: string, method?: string): Call[] =>
+            calls.filter((c) => c.path.split('?')[0] === path && (method === undefined || c.method === method)),
+    };
+}
+
+/** A promise that the test settles. */
+export function later<T>() {
+    let settle!: (value: T) => void;
+    let fail!: (reason: unknown) => void;
+    const promise = new Promise<T>((yes, no) => {
+        settle = yes;
+        fail = no;
+    });
+    return { promise, settle, fail };
+}

@@ -1,0 +1,123 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { ask, onceKey, Problem } from '../../resources/js/api/client';
+import { aServer, later, Status } from './api';
+
+let server: ReturnType<typeof aServer>;
+beforeEach(() => {
+    server = aServer();
+});
+const failed = (promise: Promise<unknown>): Promise<Problem> =>
+    promise.then(
+        () => {
+            throw new Error('it did not fail');
+        },
+        (e: unknown) => e as Problem,
+    );
+
+describe('the token against forged writes', () => {
+    it('is fetched before the first write, once for two writes at a time, and sent decoded', async () => {
+        server.on('POST', '/api/formulas', { id: 1 });
+        await Promise.all([ask('POST', '/api/formulas', {}), ask('POST', '/api/formulas', {})]);
+        expect(server.to('/sanctum/csrf-cookie')).toHaveLength(1);
+        expect(server.to('/api/formulas').map((c) => c.headers['X-XSRF-TOKEN'])).toEqual(['from the server', 'from the server']);
+    });
+
+    it('is not needed to read', async () => {
+        server.on('GET', '/api/today', { items: [] });
+        await ask('GET', '/api/today');
+        expect(server.to('/sanctum/csrf-cookie')).toHaveLength(0);
+    });
+
+    it('is fetched anew when it has run out, and the write is sent again', async () => {
+        document.cookie = 'XSRF-TOKEN=old';
+        const answers = [new Status(419), { id: 2 }];
+        server.on('POST', '/api/formulas', () => answers.shift());
+        await expect(ask('POST', '/api/formulas', { a: 1 })).resolves.toEqual({ id: 2 });
+        expect(server.to('/api/formulas').map((c) => c.headers['X-XSRF-TOKEN'])).toEqual(['old', 'from the server']);
+    });
+});
+
+describe('what is sent', () => {
+    beforeEach(() => void (document.cookie = 'XSRF-TOKEN=here'));
+
+    it('is JSON with the key that makes it count once', async () => {
+        server.on('POST', '/api/batches', { id: 1 });
+        await ask('POST', '/api/batches', { formula: 3 }, { key: 'k1' });
+        expect(server.calls[0]).toMatchObject({
+            body: { formula: 3 },
+            headers: { 'Content-Type': 'application/json', 'Idempotency-Key': 'k1' },
+        });
+    });
+
+    it('is a form when a picture goes with it, and the browser names its kind', async () => {
+        server.on('POST', '/api/steeps/1/photos', { id: 1 });
+        const form = new FormData();
+        form.append('on', '2026-11-20');
+        await ask('POST', '/api/steeps/1/photos', form);
+        expect(server.calls[0]?.body).toBe(form);
+        expect(server.calls[0]?.headers['Content-Type']).toBeUndefined();
+    });
+
+    it('has another key for each act', () => {
+        const keys = new Set(Array.from({ length: 50 }, onceKey));
+        expect(keys.size).toBe(50);
+        vi.stubGlobal('crypto', {});
+        expect(onceKey()).not.toBe(onceKey());
+    });
+});
+
+describe('what went wrong, in words', () => {
+    beforeEach(() => void (document.cookie = 'XSRF-TOKEN=here'));
+
+    it.each([
+        [401, {}, /signed out.*what you typed is kept/],
+        [413, {}, /too much text/],
+        [429, {}, /Wait a minute/],
+        [422, { message: 'The jar holds 10 to 5000 ml.' }, /^The jar holds 10 to 5000 ml\.$/],
+        [500, {}, /Something went wrong here\. What you typed is kept/],
+    ])('status %i', async (status, json, words) => {
+        server.on('GET', '/api/x', new Status(status, json));
+        const problem = await failed(ask('GET', '/api/x'));
+        expect(problem).toBeInstanceOf(Problem);
+        expect(problem.status).toBe(status);
+        expect(problem.message).toMatch(words);
+    });
+
+    it('carries the fields it is about and the newer state', async () => {
+        server.on('PUT', '/api/x', new Status(409, { message: 'Changed.', errors: { size: ['too big'] }, current: { revision: 4 } }));
+        const problem = await failed(ask('PUT', '/api/x', {}));
+        expect(problem.errors).toEqual({ size: ['too big'] });
+        expect(problem.current).toEqual({ revision: 4 });
+        expect(problem.passes).toBe(false);
+    });
+
+    it('says that the application is away, and that it is worth trying again', async () => {
+        vi.stubGlobal('fetch', () => Promise.reject(new TypeError('refused')));
+        const problem = await failed(ask('GET', '/api/x'));
+        expect(problem.status).toBe(0);
+        expect(problem.message).toMatch(/does not answer/);
+        expect(problem.passes).toBe(true);
+    });
+
+    it('does not fall over an answer that is not JSON', async () => {
+        server.on('GET', '/api/x', new Response('<html>', { status: 502 }));
+        const problem = await failed(ask('GET', '/api/x'));
+        expect(problem.passes).toBe(true);
+        server.on('GET', '/api/x', new Response('<html>', { status: 200 }));
+        expect((await failed(ask('GET', '/api/x'))).message).toMatch(/Something went wrong/);
+    });
+
+    it('has nothing to say of an answer that is empty on purpose', async () => {
+        server.on('DELETE', '/api/x', new Status(204));
+        await expect(ask('DELETE', '/api/x')).resolves.toBeUndefined();
+    });
+
+    it('lets through that it was given up', async () => {
+        const never = later<unknown>();
+        server.on('GET', '/api/x', () => never.promise);
+        const stop = new AbortController();
+        const asked = ask('GET', '/api/x', undefined, { signal: stop.signal });
+        stop.abort();
+        await expect(asked).rejects.toMatchObject({ name: 'AbortError' });
+    });
+});

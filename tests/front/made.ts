@@ -1,0 +1,217 @@
+import type { Schemas } from '../../resources/js/api/client';
+
+/** Things as the API sends them, small and true to the schema; a test changes what it is about. */
+
+export function band(best: number, low = best, high = best): Schemas['Band'] {
+    return { low, best, high };
+}
+
+export function aLine(id: string, name: string, amount = '10 g', more: Partial<Schemas['FormulaLine']> = {}): Schemas['FormulaLine'] {
+    return { id, ingredient: name.toLowerCase().replaceAll(' ', '-'), name, amount, form: '', phase: 'warm', locked: false, ...more };
+}
+
+export function aFormula(more: Partial<Schemas['Formula']> = {}): Schemas['Formula'] {
+    return {
+        format: 'honest-crown/formula',
+        title: 'Evening oil',
+        kind: 'hair-oil',
+        audience: 'adult-leave-on',
+        wet_use: false,
+        for_sale: false,
+        storage_c: 20,
+        size: { mode: 'as-written' },
+        lines: [aLine('l1', 'Shea butter', '30 g', { phase: 'melt' }), aLine('l2', 'Jojoba', '60 g'), aLine('l3', 'Beeswax', '10 g')],
+        steps: [],
+        notes: '',
+        ...more,
+    };
+}
+
+export function aJudgedLine(
+    id: string,
+    name: string,
+    percent: number,
+    more: Partial<Schemas['AssessedLine']> = {},
+): Schemas['AssessedLine'] {
+    return {
+        id,
+        ingredient: name.toLowerCase().replaceAll(' ', '-'),
+        name,
+        kind: 'carrier-oil',
+        matter: 'liquid',
+        amount: `${percent} g`,
+        form: '',
+        forms: [''],
+        phase: 'warm',
+        grams: band(percent, percent * 0.98, percent * 1.02),
+        share: band(percent, percent * 0.97, percent * 1.03),
+        shown_percent: percent,
+        basis: 'measured',
+        working: { method: 'amounts', words: `${percent} g were written.`, inputs: [] },
+        problem: '',
+        price_per_kg: null,
+        ...more,
+    };
+}
+
+export function aFinding(code: string, more: Partial<Schemas['Finding']> = {}): Schemas['Finding'] {
+    return {
+        code,
+        severity: 'caution',
+        subject: [],
+        lines: [],
+        message: `Something about ${code}.`,
+        figures: {},
+        method: 'load',
+        cures: [],
+        acceptable: true,
+        accepted: '',
+        ...more,
+    };
+}
+
+const still: Schemas['Shift'] = { factor: 1, count: 0 };
+
+export function anAssessment(more: Partial<Schemas['Assessment']> = {}): Schemas['Assessment'] {
+    return {
+        title: 'Evening oil',
+        total_grams: band(100, 98, 102),
+        lines: [
+            aJudgedLine('l1', 'Shea butter', 30, { phase: 'melt', matter: 'soft-fat' }),
+            aJudgedLine('l2', 'Jojoba', 60),
+            aJudgedLine('l3', 'Beeswax', 10, { phase: 'melt', matter: 'wax' }),
+        ],
+        solids: { 10: 40, 20: 30, 25: 22, 30: 15, 35: 10, 40: 6 },
+        solids_band: {
+            10: band(40, 36, 44),
+            20: band(30, 27, 33),
+            25: band(22, 19, 25),
+            30: band(15, 12, 18),
+            35: band(10, 8, 12),
+            40: band(6, 5, 7),
+        },
+        texture: 'butter',
+        texture_label: 'butter',
+        texture_known: true,
+        pours_from_c: 38,
+        essential_oil_percent: band(0),
+        essential_oil_ceiling: 2,
+        water_percent: band(0),
+        water_class: 'A',
+        water_label: 'no water',
+        life_months: band(12, 9, 15),
+        life_reasons: ['Jojoba keeps 24 months.'],
+        weight_index: 5.5,
+        density_20c: 0.91,
+        findings: [],
+        melts_at_c: 55,
+        moments: [],
+        whipping: null,
+        longer: [],
+        density_60c: 0.88,
+        cost: { known: band(0), per_100g: 0, lines: [], unpriced: [] },
+        learned: { family: 'hair oil', texture: still, overrun: still, life: still },
+        ...more,
+    };
+}
+
+export function aPage(more: Partial<Schemas['FormulaPage']> = {}): Schemas['FormulaPage'] {
+    return {
+        id: 7,
+        revision: 3,
+        formula: aFormula(),
+        head_id: null,
+        assessment: anAssessment(),
+        versions: [],
+        fit: null,
+        hair: null,
+        ...more,
+    };
+}
+
+export function anEvaluation(more: Partial<Schemas['Evaluation']> = {}): Schemas['Evaluation'] {
+    return { formula: aFormula(), assessment: anAssessment(), fit: null, ...more };
+}
+
+export function aVersion(number: number, more: Partial<Schemas['VersionRow']> = {}): Schemas['VersionRow'] {
+    return {
+        id: 100 + number,
+        number,
+        note: '',
+        kept_at: `2026-11-0${number}T10:00:00Z`,
+        formula: aFormula(),
+        changes: [],
+        bands: [{ matter: 'liquid', percent: 100 }],
+        texture: 'butter',
+        ...more,
+    };
+}
+
+export function aRow(id: string, name: string, more: Partial<Schemas['IngredientRow']> = {}): Schemas['IngredientRow'] {
+    return {
+        id,
+        name,
+        inci: `${name} INCI`,
+        kind: 'carrier-oil',
+        matter: 'liquid',
+        forms: ['liquid'],
+        usual_form: 'liquid',
+        usual_phase: 'warm',
+        weight: 5,
+        life_months: 12,
+        action: 'sealing',
+        feel: '',
+        allergens: [],
+        vegan: true,
+        pregnancy: 'ok',
+        pregnancy_reason: '',
+        origin: 'reference',
+        corrected: false,
+        at_hand: false,
+        serves: [],
+        ...more,
+    };
+}
+
+export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
+    return {
+        id: 5,
+        revision: 1,
+        lot_code: 'HC-261125-1',
+        title: 'Evening oil',
+        kind: 'hair-oil',
+        formula_id: 7,
+        state: 'open',
+        made_on: '2026-11-20',
+        by: 'Ada',
+        jars: 0,
+        jar_ml: 0,
+        net_grams: 0,
+        note: '',
+        formula: aFormula(),
+        weighings: [aWeighing('l1', 'Shea butter', 30), aWeighing('l2', 'Jojoba', 60)],
+        tasks: [{ act: 'Melt the shea butter.', gate: 'until it is clear' }],
+        planned: anAssessment(),
+        actual: null,
+        label: null,
+        withdrawn: [],
+        findings: [],
+        ...more,
+    };
+}
+
+export function aWeighing(line: string, name: string, target: number, more: Partial<Schemas['Weighing']> = {}): Schemas['Weighing'] {
+    return {
+        line,
+        ingredient: name.toLowerCase().replaceAll(' ', '-'),
+        name,
+        phase: 'warm',
+        phase_label: 'Warm oils',
+        target_grams: target,
+        tolerance_grams: target * 0.01,
+        gathered: false,
+        actual_grams: null,
+        within: null,
+        ...more,
+    };
+}

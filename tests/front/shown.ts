@@ -1,0 +1,70 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query';
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils';
+import { createPinia } from 'pinia';
+import { h, type Component } from 'vue';
+import { createMemoryHistory, createRouter } from 'vue-router';
+
+/** Shows a component as the application would: with its router, its store and its cache of the server's answers. */
+export async function show(component: Component, props: Record<string, unknown> = {}, at = '/') {
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const router = createRouter({
+        history: createMemoryHistory(),
+        routes: [{ path: '/:rest(.*)*', component: { render: () => h('div') } }],
+    });
+    await router.push(at);
+    const wrapper: VueWrapper = mount(component, {
+        props,
+        attachTo: document.body,
+        global: { plugins: [createPinia(), [VueQueryPlugin, { queryClient: client }], router] },
+    });
+    await flushPromises();
+    return { wrapper, client, router };
+}
+
+/** Runs a composable inside a component, as it must, and hands out what it returns. */
+export function within<T>(use: () => T): { it: T; leave: () => void } {
+    let it!: T;
+    const wrapper = mount({
+        setup() {
+            it = use();
+            return () => h('div');
+        },
+    });
+    return { it, leave: () => wrapper.unmount() };
+}
+
+/** The one element that is so called: by its label, or else by its words. */
+export function by(selector: string, name: string | RegExp): HTMLElement {
+    const found = [...(document.querySelectorAll(selector) as NodeListOf<HTMLElement>)].filter((e) => {
+        const words = (e.getAttribute('aria-label') ?? e.textContent ?? '').replaceAll(/\s+/g, ' ').trim();
+        return typeof name === 'string' ? words === name : name.test(words);
+    });
+    if (found.length !== 1) throw new Error(`${found.length} of ${selector} are called ${name}`);
+    return found[0] as HTMLElement;
+}
+
+/** The words of what is shown as they are read, with runs of white space as one. */
+export function said(wrapper: VueWrapper): string {
+    return (wrapper.element.textContent ?? '').replaceAll(/\s+/g, ' ').trim();
+}
+
+/** Writes into a field as a hand would: what stands there is replaced, and the field is left. */
+export async function fill(name: string | RegExp, text: string): Promise<void> {
+    const field = by('input, textarea, select', name) as HTMLInputElement;
+    field.value = text;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    field.dispatchEvent(new Event('change', { bubbles: true }));
+    await flushPromises();
+}
+
+export async function click(name: string | RegExp, selector = 'button'): Promise<void> {
+    by(selector, name).click();
+    await flushPromises();
+}
+
+export async function press(name: string | RegExp, key: string, more: KeyboardEventInit = {}): Promise<void> {
+    by('input, textarea, select, button, [role=slider]', name).dispatchEvent(
+        new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }),
+    );
+    await flushPromises();
+}

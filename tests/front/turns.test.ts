@@ -1,0 +1,106 @@
+import { flushPromises } from '@vue/test-utils';
+import { ref, shallowRef } from 'vue';
+import { describe, expect, it, vi } from 'vitest';
+import { inTurn } from '../../resources/js/api/inTurn';
+import { useAside } from '../../resources/js/places/formulas/useAside';
+import type { Bench } from '../../resources/js/places/formulas/useBench';
+import { aServer, later, Status } from './api';
+import { aFormula, anAssessment } from './made';
+import { within } from './shown';
+
+describe('writes to one thing, one after another', () => {
+    it('the second begins when the first has ended', async () => {
+        const first = later<string>();
+        const second = vi.fn(() => Promise.resolve('second'));
+        const one = inTurn('steep 1', () => first.promise);
+        const two = inTurn('steep 1', second);
+        await flushPromises();
+        expect(second).not.toHaveBeenCalled();
+        first.settle('first');
+        expect(await Promise.all([one, two])).toEqual(['first', 'second']);
+    });
+
+    it('one that failed does not stop the next, and tells only its own', async () => {
+        const one = inTurn('steep 2', () => Promise.reject(new Error('no')));
+        const two = inTurn('steep 2', () => Promise.resolve('yes'));
+        await expect(one).rejects.toThrow('no');
+        await expect(two).resolves.toBe('yes');
+    });
+
+    it('writes to different things do not wait for each other', async () => {
+        const never = later<string>();
+        void inTurn('steep 3', () => never.promise);
+        await expect(inTurn('steep 4', () => Promise.resolve('at once'))).resolves.toBe('at once');
+    });
+});
+
+describe('what is worked out only while its section is open', () => {
+    function aside(also = ref(0)) {
+        const bench = {
+            formula: ref(aFormula()),
+            headId: ref(null),
+            hair: ref(null),
+            assessment: shallowRef(anAssessment()),
+        };
+        const { it: it_ } = within(() =>
+            useAside<'StockAnswer'>(bench as unknown as Bench, '/api/stock', () => ({ also: also.value }), [also]),
+        );
+        document.cookie = 'XSRF-TOKEN=here';
+        return { bench, aside: it_, also };
+    }
+    const answer = (grams: number) => ({ largest_grams: grams, limiting: [], unknown: [], rows: [] });
+
+    it('is not asked for while closed', async () => {
+        const server = aServer();
+        const { bench } = aside();
+        bench.assessment.value = anAssessment();
+        await flushPromises();
+        expect(server.calls).toHaveLength(0);
+    });
+
+    it('is asked when opened, when the assessment changed, and when what it also rests on changed', async () => {
+        const server = aServer();
+        server.on('POST', '/api/stock', () => answer(100));
+        const { bench, aside: it_, also } = aside();
+        it_.open.value = true;
+        await flushPromises();
+        bench.assessment.value = anAssessment();
+        await flushPromises();
+        also.value = 5;
+        await flushPromises();
+        expect(server.to('/api/stock').map((c) => (c.body as { also: number }).also)).toEqual([0, 0, 5]);
+        expect(it_.answer.value?.largest_grams).toBe(100);
+    });
+
+    it('drops a late answer', async () => {
+        const server = aServer();
+        const slow = later<unknown>();
+        const answers: unknown[] = [slow.promise, answer(200)];
+        server.on('POST', '/api/stock', () => answers.shift());
+        const { bench, aside: it_ } = aside();
+        it_.open.value = true;
+        await flushPromises();
+        bench.assessment.value = anAssessment();
+        await flushPromises();
+        slow.settle(answer(1));
+        await flushPromises();
+        expect(it_.answer.value?.largest_grams).toBe(200);
+    });
+
+    it('keeps the last answer and says the problem; the next good answer clears it', async () => {
+        const server = aServer();
+        server.on('POST', '/api/stock', () => answer(100));
+        const { bench, aside: it_ } = aside();
+        it_.open.value = true;
+        await flushPromises();
+        server.on('POST', '/api/stock', new Status(422, { message: 'No more than 60 lines.' }));
+        bench.assessment.value = anAssessment();
+        await flushPromises();
+        expect(it_.problem.value).toBe('No more than 60 lines.');
+        expect(it_.answer.value?.largest_grams).toBe(100);
+        server.on('POST', '/api/stock', () => answer(90));
+        bench.assessment.value = anAssessment();
+        await flushPromises();
+        expect(it_.problem.value).toBe('');
+    });
+});

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { bandsOf, sayJar, smallBands } from '../../resources/js/jar/bands';
+import { daysFromToday, fixed, num, sayDate, sayMonths, shortDate } from '../../resources/js/ui/words';
+import { aJudgedLine, anAssessment } from './made';
+
+describe('numbers as people say them', () => {
+    it.each([
+        [0, '0'],
+        [1.234, '1.23'],
+        [9.999, '10'],
+        [12.34, '12.3'],
+        [99.94, '99.9'],
+        [123.6, '124'],
+        [1234.5, '1,235'],
+        [-12.34, '-12.3'],
+        [2.5, '2.5'],
+    ])('%d is %s', (value, words) => expect(num(value)).toBe(words));
+
+    it('keeps the digits that were asked for, and no noughts that say nothing', () => {
+        expect(num(0.12345, 4)).toBe('0.1235');
+        expect(num(3, 2)).toBe('3');
+    });
+
+    it('keeps the noughts in a table, where the points stand under each other', () => {
+        expect(fixed(3, 1)).toBe('3.0');
+        expect(fixed(99.96, 1)).toBe('100.0');
+    });
+});
+
+describe('days', () => {
+    const today = '2026-03-01';
+    it.each([
+        ['2026-03-01', 'today'],
+        ['2026-03-02', 'tomorrow'],
+        ['2026-02-28', 'yesterday'],
+        ['2026-03-04', 'in 3 days, Wednesday'],
+        ['2026-03-14', 'in 13 days, Saturday'],
+        ['2026-03-15', '15 March 2026'],
+        ['2026-02-25', '4 days ago, Wednesday'],
+        ['2026-02-15', '15 February 2026'],
+        ['2027-03-01', '1 March 2027'],
+    ])('%s is %s', (date, words) => expect(sayDate(date, today)).toBe(words));
+
+    it('counts over a leap day and over the change to summer time', () => {
+        expect(daysFromToday('2028-03-01', '2028-02-28')).toBe(2);
+        expect(daysFromToday('2026-03-30', '2026-03-28')).toBe(2);
+    });
+
+    it('takes the day of a moment too', () => expect(shortDate('2026-03-01T23:59:59Z')).toBe('1 Mar'));
+});
+
+describe('how long it keeps', () => {
+    it.each([
+        [0, 'cannot tell'],
+        [0.3, '9 days'],
+        [1.4, '43 days'],
+        [1.5, '1.5 months'],
+        [5.94, '5.9 months'],
+        [6.4, '6 months'],
+        [24, '2 years'],
+        [30, '2.5 years'],
+    ])('%d months is %s', (months, words) => expect(sayMonths(months)).toBe(words));
+});
+
+describe('a jar in words and bands', () => {
+    const assessment = anAssessment({
+        lines: [
+            aJudgedLine('a', 'Rosemary oil', 1, { phase: 'cool-down' }),
+            aJudgedLine('b', 'Jojoba', 60, { phase: 'warm' }),
+            aJudgedLine('c', 'Shea butter', 39, { phase: 'melt' }),
+            aJudgedLine('d', 'Not placed', 0, { phase: 'whip-in' }),
+        ],
+    });
+
+    it('has what is melted first at its foot', () => {
+        expect(bandsOf(assessment).map((b) => b.name)).toEqual(['Shea butter', 'Jojoba', 'Rosemary oil', 'Not placed']);
+        expect(assessment.lines[0]?.name).toBe('Rosemary oil');
+    });
+
+    it('is read out from the foot up, without what is not in it', () =>
+        expect(sayJar(bandsOf(assessment))).toBe('A jar cut open: Shea butter 39 %, Jojoba 60 %, Rosemary oil 1 %.'));
+
+    it('is empty when nothing is in it', () => expect(sayJar([])).toBe('A jar cut open: empty.'));
+
+    it('of a kept row has only matter and share', () =>
+        expect(smallBands([{ matter: 'wax', percent: 100 }])).toEqual([{ id: '0', name: '', matter: 'wax', percent: 100 }]));
+});
