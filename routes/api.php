@@ -13,6 +13,7 @@ use App\Head\HeadController;
 use App\Make\BatchController;
 use App\Make\BatchFindingController;
 use App\Pantry\LotController;
+use App\Papers\MethodController;
 use App\Rhythm\RoutineController;
 use App\Steep\PhotoController;
 use App\Steep\SteepController;
@@ -35,6 +36,7 @@ Route::pattern('event', '[0-9]{1,18}');
 Route::pattern('photo', '[0-9]{1,18}');
 Route::pattern('finding', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
+Route::pattern('method', '[a-z][a-z-]{0,40}');
 
 Route::controller(SessionController::class)->group(function (): void {
     Route::get('session', 'show')->name('session.show');
@@ -118,6 +120,8 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
     Route::delete('steep-events/{event}', [SteepEventController::class, 'destroy'])->name('steeps.unrecord');
     Route::post('steeps/{steep}/photos', [PhotoController::class, 'store'])->name('steeps.photo');
     Route::delete('steep-photos/{photo}', [PhotoController::class, 'destroy'])->name('steeps.unphoto');
+    Route::get('methods', [MethodController::class, 'index'])->name('methods.index');
+    Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');
     Route::get('lots', [LotController::class, 'index'])->name('lots.index');
     Route::put('lots/{lot}/withdrawn', [LotController::class, 'withdraw'])->name('lots.withdraw');
     Route::controller(BatchController::class)->group(function (): void {

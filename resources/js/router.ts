@@ -110,6 +110,13 @@ export const router = createRouter({
             meta: { title: 'Routine' },
         },
         { path: '/papers', name: 'papers', component: () => import('./places/papers/PapersPlace.vue'), meta: { title: 'Papers' } },
+        {
+            path: '/methods/:name([a-z-]+)?',
+            name: 'method',
+            component: () => import('./places/papers/MethodPlace.vue'),
+            props: true,
+            meta: { title: 'How it is worked out' },
+        },
         { path: '/studio', name: 'studio', component: () => import('./places/studio/StudioPlace.vue'), meta: { title: 'Studio' } },
         { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./places/studio/NowherePlace.vue'), meta: { title: 'Not here' } },
     ],

@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\Route;
 
 final class ScopingTest extends StudioTestCase
 {
-    /** Addresses whose only parameter is a name of the catalogue, which belongs to everyone. */
-    private const OPEN = ['api/ingredients/{ingredient}', 'api/ingredients/{ingredient}/figures', 'api/ingredients/{ingredient}/cupboard', '{place?}'];
+    /** Addresses whose only parameter is a name of the catalogue or of a method, which belong to everyone. */
+    private const OPEN = ['api/ingredients/{ingredient}', 'api/ingredients/{ingredient}/figures', 'api/ingredients/{ingredient}/cupboard', 'api/methods/{method}', '{place?}'];
 
     public function test_another_studios_ids_answer_404_on_every_route(): void
     {

@@ -43,9 +43,12 @@ export function by(selector: string, name: string | RegExp): HTMLElement {
     return found[0] as HTMLElement;
 }
 
-/** The words of what is shown as they are read, with runs of white space as one. */
-export function said(wrapper: VueWrapper): string {
-    return (wrapper.element.textContent ?? '').replaceAll(/\s+/g, ' ').trim();
+/** The words of what is shown as they are seen: where one element ends and the next begins there is room between them. */
+export function said(shown: VueWrapper | HTMLElement): string {
+    const words: string[] = [];
+    const walk = document.createTreeWalker('element' in shown ? (shown.element as HTMLElement) : shown, NodeFilter.SHOW_TEXT);
+    for (let text = walk.nextNode(); text; text = walk.nextNode()) words.push(text.textContent ?? '');
+    return words.join(' ').replaceAll(/\s+/g, ' ').trim();
 }
 
 /** Writes into a field as a hand would: what stands there is replaced, and the field is left. */

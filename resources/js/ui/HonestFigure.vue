@@ -27,8 +27,7 @@ const session = useSession();
             <p class="font-head font-semibold">{{ what }}</p>
             <p class="mt-1">
                 {{ num(band.best) }} {{ unit }}, between {{ num(band.low) }} and {{ num(band.high) }}. It was
-                <strong>{{ basis }}</strong>
-                .
+                <strong>{{ basis }}.</strong>
             </p>
             <p class="mt-2">{{ working.words }}</p>
             <table class="mt-2 w-full">
@@ -41,7 +40,9 @@ const session = useSession();
                     </tr>
                 </tbody>
             </table>
-            <p class="quiet mt-2 text-[12px]">Method: docs/methods/{{ working.method }}.md</p>
+            <p class="mt-2 text-[13px]">
+                <RouterLink :to="`/methods/${working.method}`">How it is worked out: {{ working.method.replaceAll('-', ' ') }}</RouterLink>
+            </p>
         </PopoverPanel>
     </Popover>
     <span v-else>

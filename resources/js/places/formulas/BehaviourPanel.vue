@@ -2,6 +2,7 @@
 import type { Schemas } from '../../api/client';
 import { computed } from 'vue';
 import { num, sayMonths } from '../../ui/words';
+import HowLink from '../../ui/HowLink.vue';
 
 /** How it stands where it is met, how it takes air, how long it keeps and what would lengthen that. All of it estimated. */
 const props = defineProps<{ assessment: Schemas['Assessment'] }>();
@@ -27,7 +28,10 @@ const learned = computed(() => {
 <template>
     <div class="grid gap-8 md:grid-cols-2">
         <section aria-label="Where it is met">
-            <h2>Where it is met</h2>
+            <h2>
+                Where it is met
+                <HowLink of="texture" what="texture" />
+            </h2>
             <p v-if="!assessment.texture_known" class="quiet mt-2">Cannot tell yet: the solid-fat curve of a line is not known.</p>
             <table v-else class="mt-2 w-full">
                 <caption class="sr-only">Texture where it is met, estimated</caption>
@@ -67,7 +71,10 @@ const learned = computed(() => {
                 </tbody>
             </table>
             <p v-if="learned.length > 0" class="mt-3">
-                <strong>Learned from your own batches</strong>
+                <strong>
+                    Learned from your own batches
+                    <HowLink of="learned" what="what was learned" />
+                </strong>
                 ({{ assessment.learned.family }}): {{ learned.join('; ') }}.
             </p>
             <template v-if="assessment.whipping">
@@ -79,8 +86,7 @@ const learned = computed(() => {
                         <span class="fig fig-estimated">{{ num(assessment.whipping.coldest_c, 0) }}</span>
                         to
                         <span class="fig fig-estimated">{{ num(assessment.whipping.warmest_c, 0) }}</span>
-                        <span class="unit">°C</span>
-                        .
+                        <span class="unit">°C.</span>
                     </p>
                     <dl class="mt-1 space-y-0.5">
                         <div
@@ -102,7 +108,10 @@ const learned = computed(() => {
             </template>
         </section>
         <section aria-label="How long it keeps">
-            <h2>Why it keeps so long</h2>
+            <h2>
+                Why it keeps so long
+                <HowLink of="life" what="how long it keeps" />
+            </h2>
             <ol class="mt-2 list-decimal space-y-1 pl-5">
                 <li v-for="reason in assessment.life_reasons" :key="reason">{{ reason }}</li>
             </ol>

@@ -44,7 +44,7 @@ async function price(line: Line, event: Event): Promise<void> {
 
 <template>
     <section aria-label="Cost">
-        <AsideTitle v-model:open="open" title="Cost" />
+        <AsideTitle v-model:open="open" title="Cost" how="cost" />
         <p v-if="lines.length === 0" class="quiet">Nothing is in it yet.</p>
         <p v-else-if="cost.unpriced.length === lines.length" class="quiet">
             Cannot tell: no price is known. Give what you pay for a kilogram.

@@ -7,6 +7,7 @@ import { tell } from '../../ui/notice';
 import { AUDIENCES, num, sayMonths } from '../../ui/words';
 import IngredientPick from './IngredientPick.vue';
 import type { Bench } from './useBench';
+import HowLink from '../../ui/HowLink.vue';
 
 /** Asked in the maker's words, shown as demands that can be changed, answered beside the present jar. */
 const props = defineProps<{ bench: Bench }>();
@@ -120,7 +121,10 @@ async function apply(): Promise<void> {
 
 <template>
     <section aria-label="Design">
-        <h2>What should it be instead?</h2>
+        <h2>
+            What should it be instead?
+            <HowLink of="solver" what="a design" />
+        </h2>
         <div class="mt-2 flex flex-wrap items-center gap-2">
             <button
                 v-for="[kind, words] in SIMPLE"

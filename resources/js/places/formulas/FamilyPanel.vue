@@ -7,6 +7,7 @@ import { smallBands } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import type { Bench } from './useBench';
+import HowLink from '../../ui/HowLink.vue';
 
 /** The variants of this formula: one base, several scents or herbs, and what a change of the base does to each. */
 const props = defineProps<{ bench: Bench; id: number }>();
@@ -85,11 +86,14 @@ function grew(one: Schemas['FamilyPassed']['passed'][number]): string {
 
 <template>
     <section v-if="data" aria-label="Variants">
-        <h2>{{ data.base ? 'A variant' : 'Variants' }}</h2>
+        <h2>
+            {{ data.base ? 'A variant' : 'Variants' }}
+            <HowLink of="family" what="passing on" />
+        </h2>
         <p v-if="data.base" class="mt-2">
-            Of
-            <RouterLink :to="`/formulas/${data.base.id}`">{{ data.base.title }}</RouterLink>
-            ; what is changed there is passed on from there, except where this one went its own way.
+            Its base is
+            <RouterLink :to="`/formulas/${data.base.id}`">{{ `${data.base.title}.` }}</RouterLink>
+            What is changed there is passed on from there, except where this one went its own way.
             <button type="button" class="act-quiet no-print" @click="leave">Let it stand on its own</button>
         </p>
         <p v-else-if="data.variants.length === 0" class="quiet mt-1">

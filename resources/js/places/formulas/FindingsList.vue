@@ -91,7 +91,9 @@ function leave(): void {
                             </dd>
                         </template>
                     </dl>
-                    <p class="pt-1">Rule: docs/methods/{{ finding.method }}.md</p>
+                    <p class="pt-1">
+                        <RouterLink :to="`/methods/${finding.method}`">Rule: {{ finding.method.replaceAll('-', ' ') }}</RouterLink>
+                    </p>
                 </details>
                 <div v-if="finding.cures.length > 0 && !finding.accepted" class="mt-1 flex flex-wrap gap-x-1">
                     <button

@@ -2,6 +2,7 @@
 import type { Schemas } from '../../api/client';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
 import { num } from '../../ui/words';
+import HowLink from '../../ui/HowLink.vue';
 
 /** How the formula serves the head or hair it is for: its weight against the target, and which line earns what. */
 defineProps<{ fit: Schemas['Fit'] }>();
@@ -10,7 +11,10 @@ const emit = defineEmits<{ light: [id: string] }>();
 
 <template>
     <section>
-        <h2>How it serves {{ fit.name }}</h2>
+        <h2>
+            How it serves {{ fit.name }}
+            <HowLink of="fit" what="the fit to a head" />
+        </h2>
         <p class="mt-1">
             Weight
             <span class="fig fig-estimated">{{ fit.weight_index > 0 ? num(fit.weight_index, 1) : 'cannot tell' }}</span>

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref } from 'vue';
 import type { Schemas } from '../../api/client';
 import HonestFigure from '../../ui/HonestFigure.vue';
+import HowLink from '../../ui/HowLink.vue';
 import { tell } from '../../ui/notice';
 import { fixed, num, PHASES } from '../../ui/words';
 import IngredientPick from './IngredientPick.vue';
@@ -245,6 +246,7 @@ defineExpose({ add });
                     <td colspan="6" class="quiet text-[13px]">
                         Amounts as you write them: 2 tbsp, 1/2 cup, 12 drops, 18 %, to fill. Alt with arrows moves a line up, down, earlier
                         or later.
+                        <HowLink of="shares" what="a share" />
                     </td>
                 </tr>
             </tfoot>

@@ -7,6 +7,7 @@ import { tellProblem } from '../../ui/notice';
 import { fixed, KINDS, num } from '../../ui/words';
 import FindingsList from './FindingsList.vue';
 import IngredientPick from './IngredientPick.vue';
+import HowLink from '../../ui/HowLink.vue';
 
 const KEPT = 'pasted-recipe';
 const EXAMPLE = `Sunday scalp oil
@@ -249,7 +250,10 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                     </p>
                 </template>
                 <div v-else-if="!problem" class="max-w-prose">
-                    <h2>What was understood</h2>
+                    <h2>
+                        What was understood
+                        <HowLink of="reading" what="reading" />
+                    </h2>
                     <p class="mt-2">
                         Each line will stand here with its ingredient, its amount and its true share, and beneath them what is wrong with
                         the whole and how to cure it.

@@ -43,6 +43,7 @@ function said(row: Row): string {
         <AsideTitle
             v-model:open="open"
             title="From the cupboard"
+            how="stock"
             hint="The largest batch that your stock allows, and what runs out first."
         />
         <p v-if="open && problem" class="said-stop mt-2" role="alert">{{ problem }}</p>

@@ -8,6 +8,7 @@ import UiDialog from '../../ui/UiDialog.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num } from '../../ui/words';
 import type { Bench } from './useBench';
+import HowLink from '../../ui/HowLink.vue';
 
 /** What could take one line's place: the jar as it would be, and what changes, for each. */
 const props = defineProps<{ bench: Bench; line: string }>();
@@ -31,7 +32,10 @@ const { data, isPending, error, refetch } = useQuery({
 <template>
     <UiDialog open wide :title="`In the place of ${name}`" @close="emit('close')">
         <WaitOrProblem :pending="isPending" :error="error" what="what could take its place" @again="refetch">
-            <p class="quiet mb-3">The other shares move as little as keeps its texture and its weight on the hair. The nearest first.</p>
+            <p class="quiet mb-3">
+                The other shares move as little as keeps its texture and its weight on the hair. The nearest first.
+                <HowLink of="substitution" what="likeness" />
+            </p>
             <ul class="max-h-[60vh] overflow-y-auto" tabindex="0" aria-label="What could take its place">
                 <li
                     v-for="swap in data?.swaps ?? []"
@@ -53,5 +57,6 @@ const { data, isPending, error, refetch } = useQuery({
             </ul>
             <p v-if="data && data.swaps.length === 0">Nothing in the catalogue is near enough to stand in for it.</p>
         </WaitOrProblem>
+        <button type="button" class="act-quiet mt-3 -ml-2.5" @click="emit('close')">Close</button>
     </UiDialog>
 </template>

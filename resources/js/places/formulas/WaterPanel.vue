@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { num } from '../../ui/words';
+import HowLink from '../../ui/HowLink.vue';
 import AsideTitle from './AsideTitle.vue';
 import { useAside } from './useAside';
 import type { Bench } from './useBench';
@@ -18,6 +19,7 @@ function add(id: string, percent: number): void {
         <AsideTitle
             v-model:open="open"
             title="Water and preservation"
+            how="water"
             hint="Which line brings how much water, what may be done next, and what would preserve it."
         />
         <p v-if="open && problem" role="alert" class="said-stop mt-2">{{ problem }}</p>
@@ -55,6 +57,7 @@ function add(id: string, percent: number): void {
                 <table class="w-full min-w-[36rem]">
                     <caption class="quiet pb-1 text-left text-[13px]">
                         Preservatives. A dose is a share of the finished mass, itself included; reckoned on the base it comes out too low.
+                        <HowLink of="preservation" what="preservation" />
                     </caption>
                     <thead>
                         <tr class="quiet border-rule border-b text-left text-[13px]">

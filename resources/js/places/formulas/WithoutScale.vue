@@ -34,6 +34,7 @@ function write(): void {
         <AsideTitle
             v-model:open="open"
             title="Without a scale"
+            how="without-scale"
             hint="In spoons, cups and drops beside grams and ounces, or as marks on a bottle."
         />
         <p v-if="open && problem" role="alert" class="said-stop mt-2">{{ problem }}</p>

@@ -7,6 +7,7 @@ import EvidenceMark from '../../ui/EvidenceMark.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS } from '../../ui/words';
+import HowLink from '../../ui/HowLink.vue';
 
 /** What may go into this head's jar: by need, evidence first; what to leave out; what to try first; and from there a formula. */
 const props = defineProps<{ head: Schemas['Head'] }>();
@@ -44,7 +45,10 @@ async function start(): Promise<void> {
 
 <template>
     <section>
-        <h2>What serves {{ head.name }}</h2>
+        <h2>
+            What serves {{ head.name }}
+            <HowLink of="fit" what="the fit to a head" />
+        </h2>
         <WaitOrProblem :pending="advice.isPending.value" :error="advice.error.value" what="the advice" @again="advice.refetch">
             <div v-if="(advice.data.value?.red_flags.length ?? 0) > 0" class="bg-stop-wash said-stop mt-2 rounded p-3" role="alert">
                 <p class="font-semibold">A clinician first: {{ advice.data.value?.red_flags.join(', ') }}.</p>

@@ -6,6 +6,7 @@ import { inTurn } from '../../api/inTurn';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { num, sayDate, todayDate } from '../../ui/words';
+import HowLink from '../../ui/HowLink.vue';
 
 /** What was found on a finished batch. It moves what is said of the next ones; the record itself stays as it is. */
 const props = defineProps<{ batch: Schemas['Batch'] }>();
@@ -81,7 +82,10 @@ function words(f: Schemas['BatchFinding']): string {
 
 <template>
     <section aria-label="What you found">
-        <h2>What you found</h2>
+        <h2>
+            What you found
+            <HowLink of="learned" what="what is learned from it" />
+        </h2>
         <ul v-if="batch.findings.length > 0" class="mt-2">
             <li v-for="f in batch.findings" :key="f.id" class="row-line flex items-baseline justify-between gap-3 py-1.5">
                 <span>

@@ -5,6 +5,7 @@ import JarView from '../../jar/JarView.vue';
 import { fixed, KINDS, num, sayDate } from '../../ui/words';
 import LabelPreview from '../papers/LabelPreview.vue';
 import BatchFindings from './BatchFindings.vue';
+import HowLink from '../../ui/HowLink.vue';
 
 const props = defineProps<{ batch: Schemas['Batch'] }>();
 const actual = computed(() => new Map((props.batch.actual?.lines ?? []).map((l) => [l.id, l])));
@@ -95,7 +96,10 @@ function printIt(): void {
                 <BatchFindings class="mt-8" :batch="batch" />
             </div>
             <div>
-                <h2 class="mb-2">Label of one jar</h2>
+                <h2 class="mb-2">
+                    Label of one jar
+                    <HowLink of="label" what="a label" />
+                </h2>
                 <LabelPreview v-if="batch.label" :label="batch.label" />
             </div>
         </div>

@@ -10,6 +10,7 @@ import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ACTIONS, INGREDIENT_KINDS, KINDS, num, sayMonths } from '../../ui/words';
 import AcidStrip from './AcidStrip.vue';
 import FatCurves from '../../jar/FatCurves.vue';
+import HowLink from '../../ui/HowLink.vue';
 
 const props = defineProps<{ id: string }>();
 const router = useRouter();
@@ -195,7 +196,10 @@ const PREGNANCY = {
                         </dl>
                     </section>
                     <section v-if="it.needs.length > 0">
-                        <h2>What it is used for, and how well that is known</h2>
+                        <h2>
+                            What it is used for, and how well that is known
+                            <HowLink of="evidence" what="evidence" />
+                        </h2>
                         <ul class="mt-1">
                             <li
                                 v-for="need in it.needs"
@@ -217,7 +221,10 @@ const PREGNANCY = {
                         </ul>
                     </section>
                     <section v-if="Object.keys(it.fatty_acids).length > 0">
-                        <h2>Fatty acids</h2>
+                        <h2>
+                            Fatty acids
+                            <HowLink of="fatty-acids" what="the iodine value" />
+                        </h2>
                         <AcidStrip class="mt-2" :parts="it.fatty_acids" what="Fatty acids" />
                         <p class="mt-1">
                             Saturated {{ num(it.saturated ?? 0) }} %, mono {{ num(it.monounsaturated ?? 0) }} %, poly
@@ -318,7 +325,10 @@ const PREGNANCY = {
 
                 <div class="space-y-7">
                     <section>
-                        <h2>Who should take care</h2>
+                        <h2>
+                            Who should take care
+                            <HowLink of="allergens" what="an allergen" />
+                        </h2>
                         <ul class="mt-1 space-y-1.5">
                             <li v-if="it.allergens.length > 0" class="said-caution font-semibold">
                                 Allergen: {{ it.allergens.join(', ') }}.
@@ -339,9 +349,8 @@ const PREGNANCY = {
                             </li>
                             <li v-if="it.ask_first.length > 0">With {{ it.ask_first.join(', ') }}: ask the clinician first.</li>
                             <li v-if="it.dermal_max">
-                                At most {{ num(it.dermal_max) }} % on skin
-                                <span v-if="it.phototoxic">, and light on it burns above its limit</span>
-                                . {{ it.dermal_max_reason }}.
+                                At most {{ num(it.dermal_max) }} % on
+                                {{ it.phototoxic ? 'skin, and light on it burns above its limit.' : 'skin.' }} {{ it.dermal_max_reason }}.
                             </li>
                             <li v-if="it.preservation?.use">
                                 Use {{ num(it.preservation.use.low) }} to {{ num(it.preservation.use.high) }} % of the finished mass;
@@ -360,7 +369,10 @@ const PREGNANCY = {
                     </section>
                     <section>
                         <div class="flex flex-wrap items-baseline justify-between gap-x-3">
-                            <h2>What could stand in for it</h2>
+                            <h2>
+                                What could stand in for it
+                                <HowLink of="substitution" what="likeness" />
+                            </h2>
                             <label class="inline-flex items-center gap-2 text-[13px]">
                                 without
                                 <select v-model="without" class="bare !w-auto" aria-label="A stand-in without">

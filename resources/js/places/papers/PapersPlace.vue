@@ -18,6 +18,7 @@ const done = computed(() => data.value?.items.filter((b) => b.state === 'done') 
         <p class="quiet mb-4 max-w-prose">
             A label for one jar and a record for each finished batch. Before anything is sold, cosmetics law, a safety assessment and
             notification are yours to check with the authorities and qualified people where you live.
+            <RouterLink to="/methods">How each figure is worked out.</RouterLink>
         </p>
         <WaitOrProblem :pending="isPending" :error="error" what="the papers" @again="refetch">
             <ul v-if="done.length > 0">

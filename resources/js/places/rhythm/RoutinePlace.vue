@@ -7,6 +7,7 @@ import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, num, sayDate } from '../../ui/words';
+import HowLink from '../../ui/HowLink.vue';
 
 const props = defineProps<{ id: string }>();
 const client = useQueryClient();
@@ -51,7 +52,10 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                 </p>
             </div>
             <div>
-                <h1>{{ data.head }}: {{ data.product }}</h1>
+                <h1>
+                    {{ data.head }}: {{ data.product }}
+                    <HowLink of="rhythm" what="a rhythm" />
+                </h1>
                 <p class="quiet mt-1">
                     {{ data.per_week === 1 ? 'Once' : `${data.per_week} times` }} a week, {{ num(data.grams_per_use) }} g each time{{
                         data.way ? `. ${data.way}` : ''

@@ -2,6 +2,7 @@
 import type { Schemas } from '../../api/client';
 import HonestFigure from '../../ui/HonestFigure.vue';
 import { num, sayDate } from '../../ui/words';
+import HowLink from '../../ui/HowLink.vue';
 
 /** All the schools side by side for this charge, with what each costs. */
 defineProps<{ table: Schemas['MethodTable']; chosen: string }>();
@@ -10,7 +11,10 @@ const emit = defineEmits<{ choose: [method: Schemas['MethodRow']['method']] }>()
 
 <template>
     <section>
-        <h2>Ways of drawing it, side by side</h2>
+        <h2>
+            Ways of drawing it, side by side
+            <HowLink of="steeps" what="a steep" />
+        </h2>
         <p class="mt-1">
             <strong>{{ table.rows.find((r) => r.method === table.recommended)?.label }}</strong>
             is what we would do. {{ table.why }}

@@ -11,6 +11,7 @@ import DateStrip from './DateStrip.vue';
 import MethodsTable from './MethodsTable.vue';
 import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
+import HowLink from '../../ui/HowLink.vue';
 
 type Draft = Schemas['SteepDraft'];
 const router = useRouter();
@@ -345,7 +346,10 @@ async function start(): Promise<void> {
             </div>
             <div v-if="planned" class="mt-6 space-y-6">
                 <section>
-                    <h2 class="mb-1">Its days</h2>
+                    <h2 class="mb-1">
+                        Its days
+                        <HowLink of="steeps" what="a steep" />
+                    </h2>
                     <DateStrip
                         :start="planned.plan.dates.start"
                         :stop-shaking="planned.plan.dates.stop_shaking"

@@ -199,10 +199,11 @@ const unphoto = (id: number): Promise<unknown> => act(() => ask<'Steep'>('DELETE
                 <p v-if="data.used_in.length > 0">
                     It is in
                     <template v-for="(u, n) in data.used_in" :key="u.kind + u.id">
-                        {{ n > 0 ? ', ' : '' }}
-                        <RouterLink :to="u.kind === 'formula' ? `/formulas/${u.id}` : `/make/${u.id}`">{{ u.title }}</RouterLink>
+                        <RouterLink :to="u.kind === 'formula' ? `/formulas/${u.id}` : `/make/${u.id}`">
+                            {{ u.title + (n < data.used_in.length - 1 ? ',' : '.') }}
+                        </RouterLink>
+                        {{ ' ' }}
                     </template>
-                    .
                 </p>
                 <button v-if="data.state !== 'spoiled'" type="button" class="act-quiet -ml-2.5" @click="withdraw('')">
                     That was a mistake
@@ -268,8 +269,7 @@ const unphoto = (id: number): Promise<unknown> => act(() => ask<'Steep'>('DELETE
                             <dt class="quiet">Measured</dt>
                             <dd>
                                 <span class="fig fig-measured">{{ num(data.measured.yield_grams) }}</span>
-                                <span class="unit">g</span>
-                                , {{ num(data.measured.recovered_percent, 0) }} % of the oil
+                                <span class="unit">g, {{ num(data.measured.recovered_percent, 0) }} % of the oil</span>
                             </dd>
                             <dt class="quiet">Foretold</dt>
                             <dd>

@@ -7,6 +7,7 @@ import { tell } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num, sayDate } from '../../ui/words';
 import { useSteep } from './useSteep';
+import HowLink from '../../ui/HowLink.vue';
 
 /** Strain day, one step at a time, read from a metre away. Where it stands is kept, also when the screen sleeps. */
 const props = defineProps<{ id: string }>();
@@ -78,7 +79,10 @@ async function bowl(): Promise<void> {
             </p>
         </div>
         <div v-else-if="data && step" class="mx-auto max-w-3xl">
-            <h1 class="!text-[20px]">Strain {{ data.name }}</h1>
+            <h1 class="!text-[20px]">
+                Strain {{ data.name }}
+                <HowLink of="straining" what="straining" />
+            </h1>
             <p v-if="data.state === 'running'" class="said-caution mt-1">
                 Its day is {{ sayDate(data.plan.dates.strain) }}. Earlier gives less; nothing forbids it.
             </p>
