@@ -34,10 +34,12 @@ function here(name: string): boolean {
 useActs([
     { label: 'Go to today', key: 't', run: () => void router.push('/') },
     { label: 'Go to formulas', key: 'f', run: () => void router.push('/formulas') },
+    { label: 'Begin a formula', key: 'n', run: () => void router.push('/formulas/new') },
     { label: 'Paste a recipe', key: 'p', run: () => void router.push('/formulas/paste') },
     { label: 'Start a steep', key: 's', run: () => void router.push('/steeps/start') },
     { label: 'Describe a head', key: 'h', run: () => void router.push('/heads/new') },
     { label: 'Make or see batches', key: 'm', run: () => void router.push('/make') },
+    { label: 'How figures are worked out', run: () => void router.push('/methods') },
     { label: 'Light or dark', key: 'd', run: turnTheme },
     { label: 'Show the keys', key: '?', run: () => (helping.value = true) },
 ]);

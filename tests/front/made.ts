@@ -215,3 +215,110 @@ export function aWeighing(line: string, name: string, target: number, more: Part
         ...more,
     };
 }
+
+export function aLot(id: number, name: string, more: Partial<Schemas['Lot']> = {}): Schemas['Lot'] {
+    return {
+        id,
+        ingredient: `lot-${id}`,
+        name,
+        grams: 300,
+        dry: true,
+        water_percent: 0,
+        made_on: '2026-11-01',
+        best_before: '2027-09-01',
+        steep_id: 1,
+        code: 'ST-1',
+        drawn: false,
+        withdrawn: '',
+        withdrawn_on: null,
+        ...more,
+    };
+}
+
+/** A jar of calendula in olive oil on its tenth day of 28. */
+export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
+    return {
+        id: 1,
+        revision: 5,
+        name: 'Calendula in olive oil',
+        plant: 'Calendula',
+        oil: 'Olive oil',
+        herbs: [
+            { ingredient: 'calendula', name: 'Calendula', form: 'dried', preparation: 'none', grams: 40, draw: 1, since: '2026-11-15' },
+        ],
+        oils: [{ ingredient: 'olive-oil', name: 'Olive oil', grams: 365, since: '2026-11-15' }],
+        method: 'cold-dark',
+        method_label: 'Cold and dark',
+        jar_ml: 500,
+        diameter_cm: 8,
+        shaken_daily: true,
+        state: 'due',
+        reason: '',
+        plan: {
+            oil_grams: band(365),
+            ratio: 9.1,
+            oil_above_plant_cm: band(3),
+            headspace_cm: band(2),
+            extraction_percent: band(70),
+            yield_grams: band(300, 280, 320),
+            water_in_grams: band(4),
+            age_spent_days: band(28),
+            dates: {
+                start: '2026-11-15',
+                stop_shaking: '2026-11-24',
+                strain: '2026-11-25',
+                ready: '2026-11-27',
+                best_before: '2027-09-01',
+            },
+            straining: 'cloth',
+            findings: [],
+            signs: [],
+            methods: { rows: [] } as unknown as Schemas['MethodTable'],
+        },
+        day: 10,
+        days: 10,
+        drawn_now_percent: band(70),
+        oil_left_grams: 365,
+        next: { kind: 'strain', on: '2026-11-25', overdue: false, words: 'Strain it.' },
+        shakes: [],
+        lot: null,
+        lots: [],
+        usual_ratio: band(9),
+        learned: null,
+        water_left_grams: band(4, 2, 6),
+        dry: false,
+        signs: [],
+        strain_steps: [
+            { id: 'settle', does: 'Let it stand for two days.', why: 'So that the dust sinks.', fewest_hours: 36, most_hours: 48 },
+            { id: 'weigh', does: 'Weigh the oil.', why: 'It is measured then.', fewest_hours: 0, most_hours: 0 },
+            { id: 'water', does: 'Look for water.', why: 'Water spoils.', fewest_hours: 0, most_hours: 0 },
+            { id: 'herb', does: 'See to the herb.', why: 'It can be drawn again.', fewest_hours: 0, most_hours: 0 },
+        ],
+        events: [],
+        photos: [],
+        measured: null,
+        cost: null,
+        used_in: [],
+        draft: {
+            name: '',
+            herbs: [],
+            oils: [],
+            water_grams: 0,
+            method: 'cold-dark',
+            celsius: 20,
+            minutes: 0,
+            days: 28,
+            jar_ml: 500,
+            diameter_cm: 8,
+            mouth_cm: 0,
+            shaken_daily: true,
+            pressed: false,
+            started_on: '2026-11-15',
+        },
+        ...more,
+    };
+}
+
+export function anEvent(id: number, kind: Schemas['SteepEvent']['kind'], words = kind as string): Schemas['SteepEvent'] {
+    return { id, kind, on: '2026-11-25', words, note: '' };
+}

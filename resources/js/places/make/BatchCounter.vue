@@ -29,6 +29,7 @@ const input = ref<HTMLInputElement | null>(null);
 const current = computed(() => props.batch.weighings[at.value]);
 const gathered = computed(() => props.batch.weighings.filter((w) => w.gathered).length);
 const weighed = computed(() => props.batch.weighings.filter((w) => w.actual_grams !== null).length);
+const missing = computed(() => props.batch.weighings.length - weighed.value);
 const total = computed(() => props.batch.weighings.reduce((sum, w) => sum + (w.actual_grams ?? 0), 0));
 
 async function write(w: Schemas['Weighing'], gatheredNow: boolean, grams: number | null): Promise<boolean> {
@@ -221,7 +222,7 @@ onBeforeUnmount(() => {
         <section v-else aria-label="Fill" class="mt-4">
             <p>
                 {{ num(total) }} g were weighed.
-                {{ weighed < batch.weighings.length ? `${batch.weighings.length - weighed} lines are still to weigh.` : '' }}
+                {{ missing > 0 ? `${missing} ${missing === 1 ? 'line is' : 'lines are'} still to weigh.` : '' }}
             </p>
             <form class="mt-3 grid max-w-xl grid-cols-3 gap-4" @submit.prevent="finish">
                 <label>
