@@ -18,6 +18,8 @@ final class CupboardItem extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'cupboard_items';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['grams' => 'float'];

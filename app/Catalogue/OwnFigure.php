@@ -9,6 +9,7 @@ use Crown\Catalogue\Correction;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Illuminate\Database\Eloquent\Model;
+use stdClass;
 
 /**
  * The studio's own figure in place of the catalogue's.
@@ -26,12 +27,29 @@ final class OwnFigure extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'own_figures';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['low' => 'float', 'best' => 'float', 'high' => 'float'];
 
     public function correction(): Correction
     {
-        return new Correction($this->ingredient, $this->form, Property::from($this->property), Band::of($this->low, $this->best, $this->high), $this->source);
+        return self::correct($this);
+    }
+
+    /**
+     * All of the studio's, in the order in which they were given. Every evaluation asks for them, so no model is made for each.
+     *
+     * @return list<Correction>
+     */
+    public static function corrections(): array
+    {
+        return array_values(array_map(self::correct(...), self::query()->orderBy('id')->toBase()->get()->all()));
+    }
+
+    private static function correct(self|stdClass $row): Correction
+    {
+        return new Correction($row->ingredient, $row->form, Property::from($row->property), Band::of((float) $row->low, (float) $row->best, (float) $row->high), $row->source);
     }
 }

@@ -28,6 +28,8 @@ final class OwnIngredient extends Model
     use BelongsToStudio;
     use Revised;
 
+    protected $table = 'own_ingredients';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['document' => 'array'];

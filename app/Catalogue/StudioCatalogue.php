@@ -25,20 +25,21 @@ final class StudioCatalogue
     public function get(): Catalogue
     {
         $reference = $this->store->reference();
-        $corrections = OwnFigure::query()->orderBy('id')->get()->map(static fn (OwnFigure $figure) => $figure->correction())->all();
+        $corrections = OwnFigure::corrections();
         $catalogue = $reference
             ->with(...OwnIngredient::query()->orderBy('id')->get()->map(static fn (OwnIngredient $own) => $own->ingredient($reference))->all())
             ->corrected(...$corrections);
         $steeped = [];
-        foreach (Lot::query()->orderBy('id')->get() as $lot) {
-            $steeped[$lot->ingredientId()] = [$lot->name, static function (Catalogue $all) use ($lot, $corrections): Ingredient {
-                $lot->load('steep.events');
-                $own = array_filter($corrections, static fn (Correction $c): bool => $c->ingredient === $lot->ingredientId());
+        foreach (Lot::query()->orderBy('id')->pluck('name', 'id') as $number => $name) {
+            $id = 'lot-'.$number;
+            $steeped[$id] = [$name, static function (Catalogue $all) use ($number, $id, $corrections): Ingredient {
+                $lot = Lot::query()->with('steep.events')->findOrFail($number);
+                $own = array_filter($corrections, static fn (Correction $c): bool => $c->ingredient === $id);
 
                 return array_reduce(
                     $own,
                     static fn (Ingredient $oil, Correction $c): Ingredient => $oil->corrected($c),
-                    $lot->yield(SteepStore::plan($lot->steep, $all, $lot->made_on))->ingredient($lot->ingredientId(), $lot->name),
+                    $lot->yield(SteepStore::plan($lot->steep, $all, $lot->made_on))->ingredient($id, $lot->name),
                 );
             }];
         }

@@ -38,6 +38,8 @@ final class Formula extends Model
     use Revised;
     use SoftDeletes;
 
+    protected $table = 'formulas';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['document' => 'array', 'summary' => 'array', 'hair' => 'array', 'base_document' => 'array'];

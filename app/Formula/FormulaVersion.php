@@ -23,6 +23,8 @@ final class FormulaVersion extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'formula_versions';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['document' => 'array', 'summary' => 'array'];

@@ -54,6 +54,8 @@ final class Head extends Model
     use BelongsToStudio;
     use Revised;
 
+    protected $table = 'heads';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = [

@@ -25,6 +25,8 @@ final class HeadMark extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'head_marks';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['on_date' => 'date'];

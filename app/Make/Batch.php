@@ -38,6 +38,8 @@ final class Batch extends Model
     use BelongsToStudio;
     use Revised;
 
+    protected $table = 'batches';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = [

@@ -13,6 +13,7 @@ use Crown\Formula\Learned\TextureFound;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use stdClass;
 
 /**
  * What was found on a finished batch. The batch itself is a record and does not change; findings stand beside it.
@@ -38,6 +39,8 @@ final class BatchFinding extends Model
     /** A studio's latest findings are what it is now: another stove, other hands and other butters were another studio. */
     private const LATEST = 200;
 
+    protected $table = 'batch_findings';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['on_date' => 'date', 'overrun_percent' => 'float', 'whipped_minutes' => 'float', 'predicted_months' => 'float'];
@@ -50,32 +53,56 @@ final class BatchFinding extends Model
 
     public static function learned(): Learned
     {
-        $latest = self::query()->with('batch:id,made_on')->orderByDesc('id')->limit(self::LATEST)->get();
+        // Every evaluation asks for them, so no model is made for each.
+        $rows = self::query()->join('batches', 'batches.id', '=', 'batch_findings.batch_id')->orderByDesc('batch_findings.id')->limit(self::LATEST)
+            ->toBase()->get(['batch_findings.*', 'batches.made_on'])->all();
+        $seen = [];
+        foreach ($rows as $row) {
+            $months = self::between($row->made_on, $row->on_date);
+            if (self::tells($row, $months)) {
+                $seen[] = self::observed($row, $months);
+            }
+        }
 
-        return Learned::from(...array_values($latest->filter(static fn (self $f): bool => $f->teaches())->map(static fn (self $f): Observation => $f->observation())->all()));
+        return Learned::from(...$seen);
     }
 
     /** Whether it is more than a note. */
     public function teaches(): bool
     {
-        return $this->texture !== '' || $this->overrun_percent !== null || $this->state !== '' && $this->months() > 0.0;
+        return self::tells($this, $this->months());
     }
 
     /** Age of the batch on the day of the finding, months. */
     public function months(): float
     {
-        return max(0.0, $this->batch->made_on->diffInDays($this->on_date, false) / self::DAYS_PER_MONTH);
+        return self::between($this->batch->made_on->toDateString(), $this->on_date->toDateString());
     }
 
     public function observation(): Observation
     {
+        return self::observed($this, $this->months());
+    }
+
+    private static function between(string $made, string $found): float
+    {
+        return max(0.0, (strtotime($found.' UTC') - strtotime($made.' UTC')) / 86_400 / self::DAYS_PER_MONTH);
+    }
+
+    private static function tells(self|stdClass $row, float $months): bool
+    {
+        return $row->texture !== '' || $row->overrun_percent !== null || $row->state !== '' && $months > 0.0;
+    }
+
+    private static function observed(self|stdClass $row, float $months): Observation
+    {
         return new Observation(
-            new Predicted(TextureFamily::from($this->family), $this->predicted_months),
-            TextureFound::tryFrom($this->texture),
-            $this->overrun_percent ?? -1.0,
-            $this->whipped_minutes ?? 0.0,
-            $this->state === '' ? 0.0 : $this->months(),
-            $this->state === 'off',
+            new Predicted(TextureFamily::from($row->family), (float) $row->predicted_months),
+            TextureFound::tryFrom($row->texture),
+            (float) ($row->overrun_percent ?? -1.0),
+            (float) ($row->whipped_minutes ?? 0.0),
+            $row->state === '' ? 0.0 : $months,
+            $row->state === 'off',
         );
     }
 

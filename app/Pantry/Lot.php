@@ -33,6 +33,8 @@ final class Lot extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'lots';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['grams' => 'float', 'loss_grams' => 'float', 'made_on' => 'date', 'best_before' => 'date', 'withdrawn_on' => 'date'];

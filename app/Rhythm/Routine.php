@@ -37,6 +37,8 @@ final class Routine extends Model
     use BelongsToStudio;
     use Revised;
 
+    protected $table = 'routines';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['grams_per_use' => 'float', 'starts_on' => 'date'];

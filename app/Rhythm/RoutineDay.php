@@ -24,6 +24,8 @@ final class RoutineDay extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'routine_days';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['date' => 'date'];

@@ -34,6 +34,8 @@ final class Steep extends Model
     use BelongsToStudio;
     use Revised;
 
+    protected $table = 'steeps';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $attributes = ['state' => 'running', 'name' => '', 'reason' => ''];

@@ -25,6 +25,8 @@ final class SteepEvent extends Model
     /** note: colour and smell; weighed: the jar; bowl: before and after heating; the others change the plan or tick a day. */
     public const KINDS = ['note', 'weighed', 'moved', 'herb', 'oil', 'drawn', 'bowl', 'sign', 'settling', 'ready'];
 
+    protected $table = 'steep_events';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['on_date' => 'date', 'data' => 'array'];

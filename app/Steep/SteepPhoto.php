@@ -22,6 +22,8 @@ final class SteepPhoto extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'steep_photos';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['on_date' => 'date'];

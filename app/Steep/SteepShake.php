@@ -19,6 +19,8 @@ final class SteepShake extends Model
 {
     use BelongsToStudio;
 
+    protected $table = 'steep_shakes';
+
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['date' => 'date'];

@@ -185,12 +185,15 @@ final class SteepView
         if (! $plan->shakenDaily || $plan->method->isHeated()) {
             return [];
         }
-        $done = $steep->shakes->map(static fn (SteepShake $s): string => $s->date->toDateString())->flip();
-        $last = min($today->toDateString(), $plan->stopShaking()->modify('-1 day')->format('Y-m-d'));
-        $from = max($steep->started_on->toDateString(), Carbon::parse($last)->subDays(13)->toDateString());
+        $done = [];
+        foreach ($steep->shakes as $shake) {
+            $done[substr((string) $shake->getRawOriginal('date'), 0, 10)] = true;
+        }
+        $last = new DateTimeImmutable(min($today->toDateString(), $plan->stopShaking()->modify('-1 day')->format('Y-m-d')));
         $days = [];
-        for ($date = Carbon::parse($from); $date->toDateString() <= $last; $date->addDay()) {
-            $days[] = ['date' => $date->toDateString(), 'done' => $done->has($date->toDateString())];
+        for ($date = max(new DateTimeImmutable($steep->started_on->toDateString()), $last->modify('-13 days')); $date <= $last; $date = $date->modify('+1 day')) {
+            $day = $date->format('Y-m-d');
+            $days[] = ['date' => $day, 'done' => isset($done[$day])];
         }
 
         return $days;

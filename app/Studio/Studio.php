@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use App\Support\BootsByName;
 use Crown\Head\Season;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
@@ -25,6 +26,10 @@ use Illuminate\Support\Carbon;
  */
 final class Studio extends Model
 {
+    use BootsByName;
+
+    protected $table = 'studios';
+
     protected $guarded = ['id'];
 
     protected $casts = ['scale_grams' => 'float', 'bowl_ml' => 'float', 'demo' => 'bool', 'southern' => 'bool'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use App\Support\BootsByName;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
@@ -17,6 +18,10 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    use BootsByName;
+
+    protected $table = 'users';
+
     protected $guarded = ['id'];
 
     protected $hidden = ['password', 'remember_token'];

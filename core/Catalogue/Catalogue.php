@@ -8,18 +8,16 @@ namespace Crown\Catalogue;
 final readonly class Catalogue
 {
     /**
-     * @param  array<string, Ingredient>  $studio the studio's own and corrected ones, which lie over the shelf
-     * @param  Shelf|null  $steeped the studio's steeped oils, each worked out when it is first asked for
+     * @param  Shelf  $own the studio's own and corrected entries and its steeped oils, which stand before those on the shelf
      * @param  array<string, ConstituentLimit>  $limits keyed by constituent
      * @param  array<string, string>  $sources keyed by id
      */
     public function __construct(
         private Shelf $shelf,
-        private array $studio,
+        private Shelf $own,
         private array $limits,
         private array $sources,
         private NameIndex $names,
-        private ?Shelf $steeped = null,
     ) {
     }
 
@@ -34,7 +32,7 @@ final readonly class Catalogue
             $added[$ingredient->id] = $ingredient;
         }
 
-        return new self($this->shelf, [...$this->studio, ...$added], $this->limits, $this->sources, $this->names->with($added), $this->steeped);
+        return $this->before(Shelf::of($added), $this->names->with($added));
     }
 
     /**
@@ -57,31 +55,41 @@ final readonly class Catalogue
             };
         }
 
-        return $whole = new self($this->shelf, $this->studio, $this->limits, $this->sources, $this->names->named(array_map(static fn (array $o): string => $o[0], $oils)), new Shelf($makers));
+        return $whole = $this->before(new Shelf($makers), $this->names->named(array_map(static fn (array $o): string => $o[0], $oils)));
     }
 
     /** The same catalogue with a studio's figures in place of the reference ones. A correction of what is not there is left aside. */
     public function corrected(Correction ...$corrections): self
     {
-        $changed = [];
+        $byId = [];
         foreach ($corrections as $correction) {
             if ($this->has($correction->ingredient)) {
-                $changed[$correction->ingredient] = ($changed[$correction->ingredient] ?? $this->get($correction->ingredient))->corrected($correction);
+                $byId[$correction->ingredient][] = $correction;
             }
         }
+        $correct = fn (string $id): Ingredient => array_reduce($byId[$id], static fn (Ingredient $i, Correction $c): Ingredient => $i->corrected($c), $this->get($id));
+        $makers = [];
+        foreach (array_keys($byId) as $id) {
+            $makers[$id] = static fn (): Ingredient => $correct($id);
+        }
 
-        return $changed === [] ? $this : new self($this->shelf, [...$this->studio, ...$changed], $this->limits, $this->sources, $this->names, $this->steeped);
+        return $makers === [] ? $this : $this->before(new Shelf($makers), $this->names);
+    }
+
+    private function before(Shelf $more, NameIndex $names): self
+    {
+        return new self($this->shelf, $this->own->under($more), $this->limits, $this->sources, $names);
     }
 
     public function has(string $id): bool
     {
-        return isset($this->studio[$id]) || $this->steeped?->has($id) === true || $this->shelf->has($id);
+        return $this->own->has($id) || $this->shelf->has($id);
     }
 
     /** @throws CatalogueError when there is none */
     public function get(string $id): Ingredient
     {
-        return $this->studio[$id] ?? ($this->steeped?->has($id) === true ? $this->steeped->get($id) : $this->shelf->get($id));
+        return $this->own->has($id) ? $this->own->get($id) : $this->shelf->get($id);
     }
 
     /** The reference entry, whatever the studio has put over it. @throws CatalogueError when there is none */
@@ -93,7 +101,7 @@ final readonly class Catalogue
     /** @return array<string, Ingredient> */
     public function all(): array
     {
-        return [...$this->shelf->all(), ...($this->steeped?->all() ?? []), ...$this->studio];
+        return [...$this->shelf->all(), ...$this->own->all()];
     }
 
     /** @return array<string, ConstituentLimit> */

@@ -41,7 +41,7 @@ final readonly class CatalogueReader
             $ingredients[$ingredient->id] = $ingredient;
         }
 
-        return new Catalogue(Shelf::of($ingredients), [], $limits, $sources, NameIndex::of($ingredients));
+        return new Catalogue(Shelf::of($ingredients), new Shelf([]), $limits, $sources, NameIndex::of($ingredients));
     }
 
     /** @return array<string, mixed> */

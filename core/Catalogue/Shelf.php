@@ -7,7 +7,7 @@ namespace Crown\Catalogue;
 use Closure;
 
 /**
- * The reference entries, each made when it is first asked for: a request that judges ten lines makes ten, not three hundred.
+ * Entries, each made when it is first asked for: a request that judges ten lines makes ten, not three hundred.
  */
 final class Shelf
 {
@@ -23,6 +23,12 @@ final class Shelf
     public static function of(array $ingredients): self
     {
         return new self(array_map(static fn (Ingredient $i): Closure => static fn (): Ingredient => $i, $ingredients));
+    }
+
+    /** This shelf with another before it: of two entries of one id the other's is had. */
+    public function under(self $more): self
+    {
+        return new self([...$this->makers, ...array_map(static fn (string $id): Closure => static fn (): Ingredient => $more->get($id), array_combine(array_keys($more->makers), array_keys($more->makers)))]);
     }
 
     public function has(string $id): bool

@@ -170,7 +170,8 @@ final class WorkTest extends StudioTestCase
         $this->artisan('crown:demo')->assertSuccessful();
         $demo = Studio::query()->where('demo', true)->firstOrFail();
         $count = static fn (string $table): int => \Illuminate\Support\Facades\DB::table($table)->where('studio_id', Studio::query()->where('demo', true)->value('id'))->count();
-        self::assertSame(count(Recipes::all()), $count('formulas'));
+        self::assertSame(count(Recipes::all()), \Illuminate\Support\Facades\DB::table('formulas')->where('studio_id', $demo->id)->whereNull('base_id')->count());
+        self::assertSame(count(Recipes::all()) + 2, $count('formulas'), 'and two variants');
         self::assertGreaterThanOrEqual(6, $count('batches'));
         $this->artisan('crown:demo')->assertSuccessful();
         self::assertSame($demo->id, Studio::query()->where('demo', true)->value('id'));
