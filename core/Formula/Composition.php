@@ -26,6 +26,9 @@ final readonly class Composition
     /** What a formula of shares or parts alone is worked out on, grams. */
     private const NOMINAL = 100.0;
 
+    /** @var list<Portion> nearly every rule asks for them */
+    private array $counted;
+
     /**
      * @param  list<Portion>  $portions in the formula's order, also those whose mass cannot be told
      * @param  list<string>  $problems about the whole
@@ -36,6 +39,7 @@ final readonly class Composition
         public Band $totalGrams,
         public array $problems,
     ) {
+        $this->counted = array_values(array_filter($portions, static fn (Portion $p): bool => $p->counts() && $p->grams->band->best > 0.0));
     }
 
     public static function of(Formula $formula, Context $context): self
@@ -65,7 +69,7 @@ final readonly class Composition
     /** @return list<Portion> those whose mass is known */
     public function counted(): array
     {
-        return array_values(array_filter($this->portions, static fn (Portion $p): bool => $p->counts() && $p->grams->band->best > 0.0));
+        return $this->counted;
     }
 
     /** @return list<Portion> those of one or more kinds, among the counted */

@@ -122,17 +122,13 @@ final class AmountReader
 
     private static function single(string $plain): LeadingAmount|false
     {
-        /** @var string $unitPattern */
-        static $unitPattern = '';
-        if ($unitPattern === '') {
+        /** @var string $pattern */
+        static $pattern = '';
+        if ($pattern === '') {
             $names = array_keys(self::UNITS);
             usort($names, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
-            $unitPattern = implode('|', array_map(static fn (string $n): string => preg_quote($n, '/'), $names));
+            $pattern = self::pattern(implode('|', array_map(static fn (string $n): string => preg_quote($n, '/'), $names)));
         }
-        $pattern = '/^\s*(?<about1>about|approximately|approx\.?|around|roughly|ca\.?|circa|~)?\s*'
-            .'(?<number>'.self::NUMBER.')(?:\s*(?:-|–|—|to|or)\s*(?<upper>'.self::NUMBER.'))?\s*'
-            .'(?<heap>(?:heaped|heaping|rounded|generous|level|scant|flat|large|small|big|full)\s+)*'
-            .'(?:(?<unit>'.$unitPattern.')(?![\p{L}])\.?)?/iu';
         if (preg_match($pattern, $plain, $m) !== 1) {
             return false;
         }
@@ -174,9 +170,21 @@ final class AmountReader
         );
     }
 
+    private static function pattern(string $unitPattern): string
+    {
+        return '/^\s*(?<about1>about|approximately|approx\.?|around|roughly|ca\.?|circa|~)?\s*'
+            .'(?<number>'.self::NUMBER.')(?:\s*(?:-|–|—|to|or)\s*(?<upper>'.self::NUMBER.'))?\s*'
+            .'(?<heap>(?:heaped|heaping|rounded|generous|level|scant|flat|large|small|big|full)\s+)*'
+            .'(?:(?<unit>'.$unitPattern.')(?![\p{L}])\.?)?/iu';
+    }
+
     /** Unicode fractions and number words become figures; spaces and dashes become plain ones. */
     private static function plain(string $text): string
     {
+        if (preg_match('/^\d[\x20-\x7e]*$/', $text) === 1) {
+            // Most amounts: a figure and plain letters.
+            return rtrim($text);
+        }
         $text = str_replace(["\u{00a0}", "\u{202f}", "\u{2009}", "\t", '⁄'], [' ', ' ', ' ', ' ', '/'], $text);
         $text = preg_replace_callback(
             '/(\d*)\s*(['.implode('', array_keys(self::FRACTIONS)).'])/u',
