@@ -155,6 +155,33 @@ describe('from the cupboard', () => {
         expect(server.to('/api/stock')).toHaveLength(4);
     });
 
+    it('does not write over a count that is being typed when the answer to another comes', async () => {
+        await panel();
+        const slow = later<unknown>();
+        server.on('PUT', '/api/ingredients/shea-butter/cupboard', () => slow.promise);
+        server.on('PUT', '/api/ingredients/beeswax/cupboard', {});
+        await fill('Grams of Shea butter there are', '500');
+        const field = by('input', 'Grams of Beeswax there are') as HTMLInputElement;
+        field.value = '4';
+        field.dispatchEvent(new Event('input'));
+        server.on('POST', '/api/stock', () =>
+            stock({
+                rows: [
+                    row('shea-butter', 'Shea butter', 30, 500),
+                    row('lot-4', 'Rosemary in jojoba', 60, 400),
+                    row('beeswax', 'Beeswax', 10, 0),
+                ],
+            }),
+        );
+        slow.settle({});
+        await flushPromises();
+        expect((by('input', 'Grams of Shea butter there are') as HTMLInputElement).value).toBe('500');
+        expect(field.value).toBe('4');
+        field.dispatchEvent(new Event('blur'));
+        await flushPromises();
+        expect(server.to('/api/ingredients/beeswax/cupboard').map((c) => c.body)).toEqual([{ grams: 4 }]);
+    });
+
     it('a steeped oil was weighed when it was strained: it is shown, not typed', async () => {
         await panel();
         expect(document.querySelector('[aria-label="Grams of Rosemary in jojoba there are"]')).toBeNull();
@@ -230,6 +257,19 @@ describe('variants', () => {
         await flushPromises();
         expect(server.to('/api/formulas/9', 'PUT')[0]?.body).toMatchObject({ revision: 6, formula: { title: 'Variant 9 before' } });
         expect(notice.value).toMatchObject({ words: 'It was changed since then.', stop: true });
+    });
+
+    it('what waits is asked for again when a change of the base is saved', async () => {
+        server.on('GET', '/api/formulas/7/family', { base: null, variants: [member(8, 'Lavender')] });
+        const it = bench();
+        const { wrapper } = await show(FamilyPanel, { bench: it, id: 7 });
+        expect(said(wrapper)).not.toContain('Waiting');
+        server.on('GET', '/api/formulas/7/family', { base: null, variants: [member(8, 'Lavender', ['Jojoba 60 to 50 g.'])] });
+        it.edit('title', (draft) => (draft.title = 'Changed'));
+        await it.flush();
+        await flushPromises();
+        expect(said(wrapper)).toContain('Waiting: Jojoba 60 to 50 g.');
+        expect(by('button', 'Pass it on to the variant')).toBeTruthy();
     });
 
     it('are made from what is saved, under their own name', async () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { ask, type Schemas } from '../../api/client';
+import KeptNumber from '../../ui/KeptNumber.vue';
 import { tellProblem } from '../../ui/notice';
 import { fixed } from '../../ui/words';
 import AsideTitle from './AsideTitle.vue';
@@ -22,8 +23,7 @@ function costOf(id: string): string {
     const found = cost.value.lines.find((l) => l.line === id);
     return found ? fixed(found.money.best, 2) : 'cannot tell';
 }
-async function price(line: Line, event: Event): Promise<void> {
-    const typed = (event.target as HTMLInputElement).value.trim();
+async function price(line: Line, typed: string): Promise<void> {
     const value = Number(typed);
     if (typed === '' || line.ingredient === null) return;
     try {
@@ -75,16 +75,13 @@ async function price(line: Line, event: Event): Promise<void> {
                         <th scope="row" class="py-1 text-left font-normal">{{ line.name }}</th>
                         <td class="text-right">{{ fixed(line.grams.best, 1) }}</td>
                         <td class="pl-4">
-                            <input
+                            <KeptNumber
                                 v-if="bought(line)"
-                                class="field plain-number no-print"
-                                type="number"
-                                min="0"
+                                class="no-print"
                                 max="100000"
-                                step="any"
                                 :value="line.price_per_kg"
                                 :aria-label="`Price of a kilogram of ${line.name}`"
-                                @change="price(line, $event)"
+                                @kept="price(line, $event)"
                             />
                             <span v-else class="quiet text-[13px]">{{ line.ingredient === null ? 'not placed' : 'steeped here' }}</span>
                         </td>

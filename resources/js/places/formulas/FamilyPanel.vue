@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, onceKey, type Schemas } from '../../api/client';
 import { smallBands } from '../../jar/bands';
@@ -16,10 +16,13 @@ const client = useQueryClient();
 const title = ref('');
 const did = shallowRef<Schemas['FamilyPassed']['passed']>([]);
 const { data, refetch } = useQuery({
-    queryKey: ['family', props.id, props.bench.status],
+    queryKey: ['family', props.id],
     queryFn: () => ask<'Family'>('GET', `/api/formulas/${props.id}/family`),
-    enabled: computed(() => props.bench.status.value === 'saved'),
-    placeholderData: (before) => before,
+    staleTime: 0,
+});
+// What waits for the variants is told of what is saved.
+watch(props.bench.status, (status) => {
+    if (status === 'saved') void refetch();
 });
 const waiting = computed(() => (data.value?.variants ?? []).filter((v) => v.waiting.length > 0).length);
 

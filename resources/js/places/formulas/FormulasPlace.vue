@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import { ask } from '../../api/client';
 import { smallBands } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
-import { useActs } from '../../ui/acts';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, sayDate, sayMonths } from '../../ui/words';
 
-const router = useRouter();
 const wanted = ref('');
 const query = useInfiniteQuery({
     queryKey: ['formulas', wanted],
@@ -19,8 +16,6 @@ const query = useInfiniteQuery({
     placeholderData: keepPreviousData,
 });
 const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? []);
-
-useActs([{ label: 'Begin a formula', key: 'n', run: () => void router.push('/formulas/new') }]);
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { ask, type Schemas } from '../../api/client';
+import KeptNumber from '../../ui/KeptNumber.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { fixed, num } from '../../ui/words';
 import AsideTitle from './AsideTitle.vue';
@@ -18,8 +19,7 @@ type Row = Schemas['StockAnswer']['rows'][number];
 /** A steeped oil was weighed when it came out. */
 const typed = (row: Row): boolean => !row.ingredient.startsWith('lot-');
 
-async function count(row: Row, event: Event): Promise<void> {
-    const text = (event.target as HTMLInputElement).value.trim();
+async function count(row: Row, text: string): Promise<void> {
     try {
         await ask('PUT', `/api/ingredients/${row.ingredient}/cupboard`, { grams: text === '' ? null : Number(text) });
         await client.invalidateQueries({ queryKey: ['ingredients'] });
@@ -80,16 +80,13 @@ function said(row: Row): string {
                             <th scope="row" class="py-1 text-left font-normal">{{ row.name }}</th>
                             <td class="text-right">{{ fixed(row.needed, 1) }}</td>
                             <td class="pl-4">
-                                <input
+                                <KeptNumber
                                     v-if="typed(row)"
-                                    class="field plain-number my-0.5 text-right"
-                                    type="number"
-                                    min="0"
-                                    step="any"
+                                    class="my-0.5 text-right"
                                     :value="row.at_hand"
                                     :aria-label="`Grams of ${row.name} there are`"
                                     placeholder="some"
-                                    @change="count(row, $event)"
+                                    @kept="count(row, $event)"
                                 />
                                 <span v-else class="fig fig-measured">{{ num(row.at_hand ?? 0) }}</span>
                             </td>

@@ -11,6 +11,7 @@ import { ACTIONS, INGREDIENT_KINDS, KINDS, num, sayMonths } from '../../ui/words
 import AcidStrip from './AcidStrip.vue';
 import FatCurves from '../../jar/FatCurves.vue';
 import HowLink from '../../ui/HowLink.vue';
+import KeptNumber from '../../ui/KeptNumber.vue';
 
 const props = defineProps<{ id: string }>();
 const router = useRouter();
@@ -93,8 +94,8 @@ const stock = (now: boolean): Promise<void> =>
     );
 const count = (text: string): Promise<void> =>
     act(
-        () => ask('PUT', `/api/ingredients/${props.id}/cupboard`, { grams: text.trim() === '' ? null : Number(text) }),
-        text.trim() === '' ? 'How much there is is not known any more.' : `${text} g are there.`,
+        () => ask('PUT', `/api/ingredients/${props.id}/cupboard`, { grams: text === '' ? null : Number(text) }),
+        text === '' ? 'How much there is is not known any more.' : `${text} g are there.`,
     );
 async function remove(): Promise<void> {
     await act(async () => {
@@ -127,16 +128,7 @@ const PREGNANCY = {
                         In my cupboard
                     </label>
                     <label v-if="data.in_cupboard" class="mr-3 inline-flex items-center gap-1.5">
-                        <input
-                            class="field plain-number !w-20"
-                            type="number"
-                            min="0"
-                            step="any"
-                            :value="data.stock_grams"
-                            aria-label="Grams there are"
-                            placeholder="some"
-                            @change="count(($event.target as HTMLInputElement).value)"
-                        />
+                        <KeptNumber class="!w-20" :value="data.stock_grams" aria-label="Grams there are" placeholder="some" @kept="count" />
                         <span class="unit">g</span>
                     </label>
                     <template v-if="data.own">
