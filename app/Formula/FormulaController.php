@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
+use App\Make\Batch;
 use App\Studio\CurrentStudio;
 use App\Support\Pages;
 use App\Support\Refused;
@@ -14,6 +15,7 @@ use Crown\Exchange\FormulaText;
 use Crown\Formula\Edits;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\ProductKind;
+use Crown\Formula\Size;
 use Crown\Head\FirstFormula;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -143,7 +145,16 @@ final class FormulaController
             'hair' => $formula->hair,
             ...$this->bench->judged($formula->composed(), Bench::profile($formula->head, $formula->hair), self::before($formula)),
             'versions' => self::versions($formula),
+            'sizing' => self::sizing(),
         ];
+    }
+
+    /** @return array<string, mixed> as $defs/Sizing */
+    private static function sizing(): array
+    {
+        $loss = Batch::processLoss();
+
+        return ['overfill' => Size::OVERFILL, 'loss' => round($loss->share, 4), 'batches' => $loss->batches];
     }
 
     /** The last kept version, beside which something can be seen to be missing. */

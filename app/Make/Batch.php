@@ -8,8 +8,10 @@ use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
+use Crown\Make\ProcessLoss;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use stdClass;
 
 /**
  * One making of a formula. Keeps the formula as it was on that day; once done, nothing of it changes.
@@ -38,6 +40,9 @@ final class Batch extends Model
     use BelongsToStudio;
     use Revised;
 
+    /** How many of them are what the studio is now. */
+    private const LATEST = 30;
+
     protected $table = 'batches';
 
     protected $guarded = ['id', 'studio_id'];
@@ -50,5 +55,16 @@ final class Batch extends Model
     public function composed(): Composed
     {
         return FormulaFile::read($this->document);
+    }
+
+    /** What the studio's latest batches have lost on their way into the jars. */
+    public static function processLoss(): ProcessLoss
+    {
+        $rows = self::query()->where('state', 'done')->orderByDesc('id')->limit(self::LATEST)->toBase()->get(['weighings', 'jars', 'net_grams'])->all();
+
+        return ProcessLoss::of(array_values(array_map(static fn (stdClass $row): array => [
+            'weighed' => (float) array_sum(array_map(floatval(...), array_column((array) json_decode((string) $row->weighings, true), 'grams'))),
+            'filled' => $row->jars * (float) $row->net_grams,
+        ], $rows)));
     }
 }

@@ -42,6 +42,7 @@ final class DemandFile
                 self::number($row, 'now', 0.0, "ingredients.$i"),
                 self::number($row, 'price', -1.0, "ingredients.$i"),
                 self::number($row, 'stock', INF, "ingredients.$i"),
+                step: self::number($row, 'step', 0.0, "ingredients.$i"),
             );
         }
         $demands = [];

@@ -10,6 +10,11 @@ use Crown\Measure\Unit;
 /** Share moved from one line to another, as when the edge between two bands of the jar is dragged: all other shares stay. */
 final class Reshare
 {
+    /** Per cent from which a share counts as moved, and under which a line is as good as gone. */
+    private const MOVED = 0.05;
+
+    private const NOTHING = 0.005;
+
     /**
      * @param  string  $from id of the line that gives
      * @param  string  $to id of the line that takes
@@ -36,6 +41,36 @@ final class Reshare
             ->replacing($taker->line->withAmount(self::amount($taker, $taker->percent() + $moved, $total)));
     }
 
+    /**
+     * A formula whose ingredients have other shares. A line that moves is written anew in its own unit, the others stay as the maker
+     * wrote them; what has no share any more goes. Two lines of one ingredient keep their proportion.
+     *
+     * @param  Formula  $plain the lines to be written, each where it stands in what was examined, perhaps with another ingredient
+     * @param  array<string, float>  $shares per cent, by the ingredient that stands in the line now
+     * @param  array<string, float>  $now what they were, by the same
+     */
+    public static function written(Examined $subject, Formula $plain, array $shares, array $now): Formula
+    {
+        $total = Composition::of($plain->withSize(Size::asWritten()), $subject->context)->totalGrams->best;
+        $portions = [];
+        foreach ($subject->composition->portions as $portion) {
+            $portions[$portion->line->id] = $portion;
+        }
+        $lines = [];
+        foreach ($plain->lines as $line) {
+            $was = $now[$line->ingredient] ?? 0.0;
+            $share = $shares[$line->ingredient] ?? 0.0;
+            if ($line->ingredient === '' || $was <= 0.0 || abs($share - $was) <= min(self::MOVED, $was / 100)) {
+                $lines[] = $line;
+            } elseif ($share > self::NOTHING) {
+                $portion = $portions[$line->id];
+                $lines[] = $line->withAmount(self::amount($portion, $share * $portion->percent() / $was, $total));
+            }
+        }
+
+        return $plain->withLines($lines);
+    }
+
     private static function portion(Composition $composition, string $id, string $field): Portion
     {
         $composition->formula->line($id);
@@ -49,7 +84,8 @@ final class Reshare
     }
 
     /**
-     * A new amount for a line, in the unit in which it was written where that is a mass or a share; else in grams. A fill stays one.
+     * A new amount for a line, in the unit in which it was written where that is a mass, a share or whole drops; else in grams. A fill
+     * stays one.
      *
      * @param  float  $percent its new share
      * @param  float  $total grams of the whole as it is written
@@ -63,6 +99,9 @@ final class Reshare
         }
         if ($unit === Unit::Percent) {
             return Amount::percent(round($percent, 2))->written;
+        }
+        if ($unit === Unit::Drop && $portion->percent() > 0.0) {
+            return Amount::drops((int) max(1.0, round($amount->count->best * $percent / $portion->percent())))->written;
         }
         $unit = $unit->isMass() ? $unit : Unit::Gram;
         $grams = $percent / 100 * $total;

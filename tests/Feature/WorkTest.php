@@ -181,4 +181,18 @@ final class WorkTest extends StudioTestCase
         self::assertFalse(Carbon::hasTestNow());
         self::assertSame(0, Batch::query()->count());
     }
+
+    public function test_what_was_lost_on_the_way_into_jars_is_reckoned_in_from_then_on(): void
+    {
+        $formula = $this->formula();
+        self::assertEquals(['overfill' => 0.03, 'loss' => 0.04, 'batches' => 0], $formula['sizing']);
+        $batch = $this->batch();
+        $weighed = array_sum(array_column($batch['weighings'], 'actual_grams'));
+        $lost = 1 - $batch['jars'] * $batch['net_grams'] / $weighed;
+        $sizing = $this->got('FormulaPage', 'GET', 'formulas/'.$formula['id'])['sizing'];
+
+        self::assertSame(1, $sizing['batches']);
+        self::assertEqualsWithDelta((0.08 + $lost) / 3, $sizing['loss'], 1e-4);
+        self::assertSame(0, $this->got('FormulaPage', 'POST', 'formulas', ['formula' => ['title' => 'Theirs'], 'head_id' => null], $this->stranger)['sizing']['batches'], 'another studio learns nothing from it');
+    }
 }

@@ -125,6 +125,7 @@ export function aPage(more: Partial<Schemas['FormulaPage']> = {}): Schemas['Form
         versions: [],
         fit: null,
         hair: null,
+        sizing: { overfill: 0.03, loss: 0.05, batches: 4 },
         ...more,
     };
 }

@@ -50,6 +50,19 @@ describe('findings', () => {
         expect(by('details', /Rule/).querySelector('a')?.getAttribute('href')).toBe('/methods/load');
     });
 
+    it('are grouped by what they are about, the group of the worst first', async () => {
+        const { wrapper } = await show(FindingsList, {
+            findings: [
+                load,
+                aFinding('water.free', { method: 'water' }),
+                smell,
+                aFinding('new', { method: 'unheard-of', severity: 'note' }),
+            ],
+        });
+        expect(wrapper.findAll('h3').map((h) => h.text())).toEqual(['Strong oils', 'Water', 'Something else']);
+        expect(wrapper.findAll('section').map((s) => s.findAll('li').length)).toEqual([2, 1, 1]);
+    });
+
     it('a cure shows what it would do before it is done, and hands over the jar as it would be', async () => {
         const after = anAssessment({ findings: [aFinding('smell')], total_grams: band(98) });
         const preview = vi.fn(() => Promise.resolve(anEvaluation({ assessment: after })));

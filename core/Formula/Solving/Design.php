@@ -9,15 +9,18 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\StandIns;
 use Crown\Formula\Audience;
+use Crown\Formula\Composition;
 use Crown\Formula\Cost;
 use Crown\Formula\Examined;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Formula\Portion;
+use Crown\Formula\Reshare;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
+use Crown\Measure\Unit;
 
 /**
  * Wishes in a maker's words, turned into demands that are shown, solved near the present formula, and written as a new one.
@@ -104,36 +107,40 @@ final readonly class Design
         return Solver::solve($candidates, $demands, [Goal::Nearest], $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0), $this->fromStock() ? $this->subject->composition->totalGrams->best : 0.0);
     }
 
-    /** The formula that the answer is: shares in per cent of the present mass, lines kept where they stay. */
+    /** The formula that the answer is: lines that moved in the unit in which they stood, what came in by grams, or by share where all is. */
     public function formula(Answer $answer): Formula
     {
         $formula = $this->subject->formula();
-        $lines = [];
-        $left = $answer->shares;
-        foreach ($formula->lines as $line) {
-            $share = $left[$line->ingredient] ?? 0.0;
-            unset($left[$line->ingredient]);
-            if ($share > 0.005) {
-                $lines[] = $line->withAmount(Amount::percent(round($share, 2))->written);
-            } elseif ($line->ingredient === '') {
-                $lines[] = $line;
-            }
-        }
+        $written = Reshare::written($this->subject, $formula, $answer->shares, $this->now());
         $taken = array_map(static fn (Line $l): string => $l->id, $formula->lines);
-        foreach ($left as $id => $share) {
-            $ingredient = $this->catalogue->get($id);
+        $total = Composition::of($formula->withSize(Size::asWritten()), $this->subject->context)->totalGrams->best;
+        $byShare = array_filter($this->subject->composition->counted(), static fn (Portion $p): bool => $p->amount[0]->unit->isRelative()) !== [];
+        $lines = $written->lines;
+        foreach (array_diff_key($answer->shares, $this->now()) as $id => $share) {
             if ($share > 0.005) {
+                $ingredient = $this->catalogue->get($id);
                 $n = count($taken) + 1;
                 while (in_array('l'.$n, $taken, true)) {
                     $n++;
                 }
                 $taken[] = 'l'.$n;
-                $lines[] = new Line('l'.$n, $id, $ingredient->name, Amount::percent(round($share, 2))->written, $ingredient->usualForm(), Phase::usualFor($ingredient));
+                $amount = $byShare ? Amount::percent(round($share, 2)) : Amount::grams(round($share / 100 * $total, $share / 100 * $total >= 10.0 ? 1 : 2));
+                $lines[] = new Line('l'.$n, $id, $ingredient->name, $amount->written, $ingredient->usualForm(), Phase::usualFor($ingredient));
             }
         }
-        $grams = $this->subject->composition->totalGrams->best;
 
-        return $formula->withLines($lines)->withSize($formula->size->mode === 'as-written' && $grams > 0.0 ? Size::mass(round($grams, 1)) : $formula->size);
+        return $written->withLines($lines);
+    }
+
+    /** @return array<string, float> present shares, per cent, by ingredient */
+    private function now(): array
+    {
+        $now = [];
+        foreach ($this->subject->composition->counted() as $portion) {
+            $now[$portion->ingredient->id] = ($now[$portion->ingredient->id] ?? 0.0) + $portion->percent();
+        }
+
+        return $now;
     }
 
     /**
@@ -144,10 +151,7 @@ final readonly class Design
     {
         // A scent is what the maker wants smelt: it stays, unless it is the load that has to fall. It is never a filler.
         $scentFalls = array_filter($demands, static fn (Demand $d): bool => in_array($d->kind, ['load', 'dermal', 'constituent'], true)) !== [];
-        $now = [];
-        foreach ($this->subject->composition->counted() as $portion) {
-            $now[$portion->ingredient->id] = ($now[$portion->ingredient->id] ?? 0.0) + $portion->share->best * 100;
-        }
+        $now = $this->now();
         $candidates = [];
         foreach ($this->subject->composition->counted() as $portion) {
             $ingredient = $portion->ingredient;
@@ -160,7 +164,7 @@ final readonly class Design
             $candidates[$ingredient->id] = match (true) {
                 $refused => $this->candidate($ingredient, 0.0, 0.0, $share),
                 $moves => $ingredient->kind === IngredientKind::EssentialOil
-                    ? $this->candidate($ingredient, $scentFalls ? 0.0 : $share, $share, $share)
+                    ? $this->candidate($ingredient, $scentFalls ? 0.0 : $share, $share, $share, $this->drop($portion, $share))
                     : $this->candidate($ingredient, 0.0, 100.0, $share),
                 default => $this->candidate($ingredient, $share, $share, $share),
             };
@@ -190,11 +194,19 @@ final readonly class Design
         return $this->candidate($ingredient, 0.0, $this->refused($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
     }
 
-    private function candidate(Ingredient $ingredient, float $least, float $most, float $now): Candidate
+    /** Share of one drop of what is counted in drops, per cent; 0 for what is not. */
+    private function drop(Portion $portion, float $share): float
+    {
+        $amount = $portion->amount[0];
+
+        return $amount->unit === Unit::Drop && $amount->also === [] && abs($portion->percent() - $share) < 1e-9 ? $share / max(1.0, $amount->count->best) : 0.0;
+    }
+
+    private function candidate(Ingredient $ingredient, float $least, float $most, float $now, float $step = 0.0): Candidate
     {
         $free = $ingredient->kind === IngredientKind::Water ? 0.0 : -1000.0;
 
-        return new Candidate($ingredient, $least, $most, $now, $ingredient->facts->best(Property::Price, $free) / 1000, stock: $this->atHand($ingredient), firmness: $this->subject->texture->learned->factor);
+        return new Candidate($ingredient, $least, $most, $now, $ingredient->facts->best(Property::Price, $free) / 1000, stock: $this->atHand($ingredient), firmness: $this->subject->texture->learned->factor, step: $step);
     }
 
     private function fromStock(): bool

@@ -11,7 +11,7 @@ use Crown\Measure\Property;
 
 /**
  * Finds the shares that do best under all demands, or says which demands contradict each other and what would give way least.
- * Linear where it is linear; at most n ingredients by branching; needs by chords under their square roots. Deterministic.
+ * Linear where it is linear; at most n ingredients and whole drops by branching; needs by chords under their square roots. Deterministic.
  * Method page: docs/methods/solver.md.
  */
 final class Solver
@@ -19,7 +19,7 @@ final class Solver
     /** Shares between which the square root of a need is replaced by its chords: under the curve, so never over-promised. */
     private const CHORDS = [[0.0, 0.25], [0.25, 1.0], [1.0, 4.0], [4.0, 16.0], [16.0, 40.0], [40.0, 100.0]];
 
-    /** Nodes of the search for few ingredients, after which the best so far is said to be found, not proven. */
+    /** Nodes of the search for few ingredients and whole steps, after which the best so far is said to be found, not proven. */
     private const MOST_NODES = 400;
 
     /** Below this share a line is nothing, per cent. */
@@ -343,8 +343,8 @@ final class Solver
     }
 
     /**
-     * The best point with no more ingredients than allowed: bounds from the linear programme, branching on the largest share that is
-     * not yet decided, kept first.
+     * The best point that is whole where it must be: no more ingredients than allowed, and whole steps (drops). The linear programme
+     * bounds from below. Branches on the largest share that is not yet decided, kept first; then on the first broken step, down first.
      *
      * @param  list<float>  $cost
      * @param  list<float>  $upper
@@ -353,48 +353,93 @@ final class Solver
     private function search(array $cost, array $upper, array $rows): Solution
     {
         $root = Simplex::least($cost, $this->lower, $upper, $rows);
-        if (! $root->feasible || $this->fewest === 0) {
+        if (! $root->feasible || $this->fewest === 0 && $this->broken($root) === null) {
             return $root;
         }
         $best = new Solution(false, $root->x, INF, [], 0);
-        $stack = [[$upper, [], $root]];
+        $stack = [[$this->lower, $upper, [], $root]];
         $this->nodes = 0;
         while ($stack !== [] && $this->nodes < self::MOST_NODES) {
-            [$bounds, $kept, $solution] = array_pop($stack);
+            [$least, $most, $kept, $solution] = array_pop($stack);
             $this->nodes++;
             if (! $solution->feasible || $solution->cost >= $best->cost - 1e-9) {
                 continue;
             }
             $in = $this->inside($solution);
-            if (count($in) <= $this->fewest) {
+            if ($this->fewest > 0 && count($in) > $this->fewest) {
+                array_push($stack, ...$this->fewer($least, $most, $kept, $solution, $in, $cost, $rows));
+
+                continue;
+            }
+            $j = $this->broken($solution);
+            if ($j === null) {
                 $best = $solution;
 
                 continue;
             }
-            $undecided = array_values(array_diff($in, $kept));
-            usort($undecided, static fn (int $a, int $b): int => [$solution->x[$b], $a] <=> [$solution->x[$a], $b]);
-            if ($undecided === [] || count($kept) >= $this->fewest) {
-                continue;
-            }
-            $j = $undecided[0];
-            if ($this->lower[$j] <= 0.0) {
-                $without = $bounds;
-                $without[$j] = 0.0;
-                $stack[] = [$without, $kept, Simplex::least($cost, $this->lower, array_values($without), $rows)];
-            }
-            $chosen = [...$kept, $j];
-            $with = $bounds;
-            if (count($chosen) === $this->fewest) {
-                foreach (array_keys($this->candidates) as $other) {
-                    if (! in_array($other, $chosen, true)) {
-                        $with[$other] = min($with[$other], $this->lower[$other]);
-                    }
+            $step = $this->candidates[$j]->step;
+            $whole = floor($solution->x[$j] / $step) * $step;
+            foreach ([[$whole + $step, $most[$j]], [$least[$j], $whole]] as [$from, $to]) {
+                if ($from <= $to + 1e-9) {
+                    [$low, $high] = [$least, $most];
+                    [$low[$j], $high[$j]] = [min($from, $to), $to];
+                    $stack[] = [array_values($low), array_values($high), $kept, Simplex::least($cost, array_values($low), array_values($high), $rows)];
                 }
             }
-            $stack[] = [$with, $chosen, $with === $bounds ? $solution : Simplex::least($cost, $this->lower, array_values($with), $rows)];
         }
 
         return $best;
+    }
+
+    /**
+     * The two ways on where there are too many ingredients: without the largest undecided one, and with it for good.
+     *
+     * @param  list<float>  $least
+     * @param  list<float>  $most
+     * @param  list<int>  $kept
+     * @param  list<int>  $in
+     * @param  list<float>  $cost
+     * @param  list<Row>  $rows
+     * @return list<array{list<float>, list<float>, list<int>, Solution}>
+     */
+    private function fewer(array $least, array $most, array $kept, Solution $solution, array $in, array $cost, array $rows): array
+    {
+        $undecided = array_values(array_diff($in, $kept));
+        usort($undecided, static fn (int $a, int $b): int => [$solution->x[$b], $a] <=> [$solution->x[$a], $b]);
+        if ($undecided === [] || count($kept) >= $this->fewest) {
+            return [];
+        }
+        $j = $undecided[0];
+        $ways = [];
+        if ($least[$j] <= 0.0) {
+            $without = $most;
+            $without[$j] = 0.0;
+            $ways[] = [$least, array_values($without), $kept, Simplex::least($cost, $least, array_values($without), $rows)];
+        }
+        $chosen = [...$kept, $j];
+        $with = $most;
+        if (count($chosen) === $this->fewest) {
+            foreach (array_keys($this->candidates) as $other) {
+                if (! in_array($other, $chosen, true)) {
+                    $with[$other] = min($with[$other], $least[$other]);
+                }
+            }
+        }
+        $ways[] = [$least, array_values($with), $chosen, $with === $most ? $solution : Simplex::least($cost, $least, array_values($with), $rows)];
+
+        return $ways;
+    }
+
+    /** The first candidate whose share is not a whole number of its steps; null when there is none. */
+    private function broken(Solution $solution): ?int
+    {
+        foreach ($this->candidates as $j => $candidate) {
+            if ($candidate->step > 0.0 && abs($solution->x[$j] / $candidate->step - round($solution->x[$j] / $candidate->step)) > 1e-6) {
+                return $j;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<int> candidates with a share */

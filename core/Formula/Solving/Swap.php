@@ -11,16 +11,13 @@ use Crown\Catalogue\StandIn;
 use Crown\Catalogue\StandIns;
 use Crown\Formula\Assessment;
 use Crown\Formula\Assessor;
-use Crown\Formula\Composition;
 use Crown\Formula\Examined;
 use Crown\Formula\Finding;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
-use Crown\Formula\Portion;
 use Crown\Formula\Reshare;
 use Crown\Formula\Severity;
-use Crown\Formula\Size;
 
 /**
  * One line of a formula with something else in its place, the other shares moved as little as keeps texture and weight as they
@@ -32,9 +29,6 @@ final readonly class Swap
     private const SOLIDS = 0.1;
 
     private const WEIGHT = 0.15;
-
-    /** Per cent from which a share counts as moved, and under which a line is as good as gone. */
-    private const MOVED = 0.05;
 
     /** What may give way to the stand-in; everything else keeps its share. */
     private const FATS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep, IngredientKind::Butter, IngredientKind::Wax];
@@ -130,40 +124,13 @@ final readonly class Swap
         foreach ($demands as $asked) {
             $answer = Solver::solve($candidates, $asked, [Goal::Nearest]);
             if ($answer->status !== 'impossible') {
-                return self::written($subject, $plain, $answer, array_map(static fn (array $n): float => $n['share'], $now));
+                $written = Reshare::written($subject, $plain, $answer->shares, array_map(static fn (array $n): float => $n['share'], $now));
+
+                return [$written, $written->lines != $plain->lines];
             }
         }
 
         return [$plain, false];
-    }
-
-    /**
-     * The lines that moved, written anew; the others stay as the maker wrote them.
-     *
-     * @param  array<string, float>  $now per cent, by ingredient
-     * @return array{Formula, bool}
-     */
-    private static function written(Examined $subject, Formula $plain, Answer $answer, array $now): array
-    {
-        $total = Composition::of($plain->withSize(Size::asWritten()), $subject->context)->totalGrams->best;
-        $portions = array_combine(array_map(static fn (Portion $p): string => $p->line->id, $subject->composition->portions), $subject->composition->portions);
-        $lines = [];
-        $moved = false;
-        foreach ($plain->lines as $line) {
-            $share = $answer->shares[$line->ingredient] ?? 0.0;
-            if ($line->ingredient === '' || abs($share - $now[$line->ingredient]) <= self::MOVED) {
-                $lines[] = $line;
-            } elseif ($share > self::MOVED) {
-                // Two lines of one ingredient keep their proportion.
-                $portion = $portions[$line->id];
-                $lines[] = $line->withAmount(Reshare::amount($portion, $share * $portion->percent() / $now[$line->ingredient], $total));
-                $moved = true;
-            } else {
-                $moved = true;
-            }
-        }
-
-        return [$plain->withLines($lines), $moved];
     }
 
     /** @return list<string> */

@@ -1527,6 +1527,7 @@ export interface components {
             versions: components["schemas"]["VersionRow"][];
             fit: components["schemas"]["Fit"] | null;
             hair: components["schemas"]["Hair"] | null;
+            sizing: components["schemas"]["Sizing"];
         };
         Evaluation: {
             formula: components["schemas"]["Formula"];
@@ -2424,6 +2425,8 @@ export interface components {
                 now?: number;
                 price?: number;
                 stock?: number;
+                /** @description Per cent of one indivisible unit, such as a drop; its share is a whole number of them */
+                step?: number;
             }[];
             demands?: components["schemas"]["Demand"][];
             goal?: ("cheapest" | "service" | "nearest" | "lasting" | "lightest") | ("cheapest" | "service" | "nearest" | "lasting" | "lightest")[];
@@ -2765,6 +2768,13 @@ export interface components {
             name: string;
             title: string;
             text: string;
+        };
+        /** @description What is reckoned in when jars are to be filled: shares */
+        Sizing: {
+            overfill: number;
+            loss: number;
+            /** @description batches that the loss was learned from */
+            batches: number;
         };
     };
     responses: never;

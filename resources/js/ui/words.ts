@@ -78,6 +78,22 @@ export const PHASES: Record<string, string> = {
 
 export const SEVERITIES: Record<string, string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
 
+/** What a finding is about, by the page of its rule. */
+export const ABOUT: Record<string, string> = {
+    allergens: 'Allergens',
+    amounts: 'Amounts and tools',
+    fit: 'Whom it is for',
+    label: 'Selling',
+    life: 'Keeping',
+    load: 'Strong oils',
+    phases: 'Heat and what dissolves',
+    preservation: 'Preservation',
+    reading: 'Not understood',
+    steeps: 'Its steeped oils',
+    texture: 'Texture',
+    water: 'Water',
+};
+
 export const NEEDS: Record<string, string> = {
     'dry-lengths': 'dry lengths',
     'dry-scalp': 'dry scalp',

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { Schemas } from '../../api/client';
-import { num, SEVERITIES } from '../../ui/words';
+import { ABOUT, num, SEVERITIES } from '../../ui/words';
 
-/** What the checks say, worst first: sentences, the figures they rest on, and the cures. */
-defineProps<{
+/** What the checks say, by what it is about, the worst first: sentences, the figures they rest on, and the cures. */
+const props = defineProps<{
     findings: Schemas['Finding'][];
     preview?: (change: Schemas['Change']) => Promise<Schemas['Evaluation'] | null>;
     /** Whether a finding can be accepted here. */
@@ -19,6 +19,15 @@ const emit = defineEmits<{
     then: [assessment: Schemas['Assessment'] | null];
 }>();
 
+/** They come worst first: what a group is about stands where its worst finding does. */
+const groups = computed(() => {
+    const byAbout = new Map<string, Schemas['Finding'][]>();
+    for (const finding of props.findings) {
+        const about = ABOUT[finding.method] ?? 'Something else';
+        byAbout.set(about, [...(byAbout.get(about) ?? []), finding]);
+    }
+    return [...byAbout];
+});
 const open = ref('');
 const effect = ref('');
 const deciding = ref('');
@@ -61,90 +70,93 @@ function leave(): void {
 <template>
     <div>
         <p v-if="findings.length === 0" class="text-good font-semibold">Nothing speaks against it.</p>
-        <ol class="space-y-3">
-            <li
-                v-for="finding in findings"
-                :key="keyOf(finding)"
-                class="border-l-4 pl-3"
-                :class="finding.accepted ? 'quiet' : ''"
-                :style="{ borderColor: finding.severity === 'note' || finding.accepted ? 'var(--rule)' : `var(--${finding.severity})` }"
-                @mouseenter="emit('light', finding.lines[0] ?? '')"
-                @mouseleave="emit('light', '')"
-            >
-                <p>
-                    <strong class="font-head" :class="finding.accepted ? '' : `said-${finding.severity}`">
-                        {{ finding.accepted ? 'Accepted' : SEVERITIES[finding.severity] }}.
-                    </strong>
-                    {{ finding.message }}
-                </p>
-                <p v-if="finding.accepted">
-                    Because: {{ finding.accepted }}
-                    <button v-if="decides" type="button" class="act-quiet" @click="emit('reopen', finding)">Open it again</button>
-                </p>
-                <details v-if="Object.keys(finding.figures).length > 0" class="quiet text-[13px]">
-                    <summary class="cursor-pointer">The figures</summary>
-                    <dl class="grid grid-cols-[1fr_auto] gap-x-3 pt-1">
-                        <template v-for="(band, name) in finding.figures" :key="name">
-                            <dt>{{ name }}</dt>
-                            <dd class="text-right">
-                                {{ num(band.best) }}{{ band.low === band.high ? '' : `, ${num(band.low)} to ${num(band.high)}` }}
-                            </dd>
-                        </template>
-                    </dl>
-                    <p class="pt-1">
-                        <RouterLink :to="`/methods/${finding.method}`">Rule: {{ finding.method.replaceAll('-', ' ') }}</RouterLink>
+        <section v-for="[about, some] in groups" :key="about" class="mb-4" :aria-label="about">
+            <h3 class="quiet mb-1 text-[13px] font-semibold">{{ about }}</h3>
+            <ol class="space-y-3">
+                <li
+                    v-for="finding in some"
+                    :key="keyOf(finding)"
+                    class="border-l-4 pl-3"
+                    :class="finding.accepted ? 'quiet' : ''"
+                    :style="{ borderColor: finding.severity === 'note' || finding.accepted ? 'var(--rule)' : `var(--${finding.severity})` }"
+                    @mouseenter="emit('light', finding.lines[0] ?? '')"
+                    @mouseleave="emit('light', '')"
+                >
+                    <p>
+                        <strong class="font-head" :class="finding.accepted ? '' : `said-${finding.severity}`">
+                            {{ finding.accepted ? 'Accepted' : SEVERITIES[finding.severity] }}.
+                        </strong>
+                        {{ finding.message }}
                     </p>
-                </details>
-                <div v-if="finding.cures.length > 0 && !finding.accepted" class="mt-1 flex flex-wrap gap-x-1">
-                    <button
-                        v-for="cure in finding.cures"
-                        :key="cure.label"
-                        type="button"
-                        class="act-quiet -ml-2.5 text-left"
-                        @mouseenter="preview && show(preview, keyOf(finding) + cure.label, cure.change)"
-                        @focus="preview && show(preview, keyOf(finding) + cure.label, cure.change)"
-                        @mouseleave="leave"
-                        @blur="leave"
-                        @click="
-                            leave();
-                            emit('cure', cure.label, cure.change);
-                        "
-                    >
-                        {{ cure.label }}
-                    </button>
-                    <p
-                        v-for="cure in finding.cures"
-                        v-show="open === keyOf(finding) + cure.label"
-                        :key="`e${cure.label}`"
-                        class="quiet w-full text-[13px]"
-                    >
-                        {{ effect }}
+                    <p v-if="finding.accepted">
+                        Because: {{ finding.accepted }}
+                        <button v-if="decides" type="button" class="act-quiet" @click="emit('reopen', finding)">Open it again</button>
                     </p>
-                </div>
-                <template v-if="decides && finding.severity !== 'note' && !finding.accepted">
-                    <button
-                        v-if="finding.acceptable"
-                        type="button"
-                        class="act-quiet no-print -ml-2.5 text-[13px]"
-                        :aria-expanded="deciding === keyOf(finding)"
-                        @click="decide(finding)"
-                    >
-                        Accept it with a reason
-                    </button>
-                    <p v-else class="quiet text-[13px]">No reason outweighs this one.</p>
-                    <form v-if="deciding === keyOf(finding)" class="mt-1 flex gap-2" @submit.prevent="accept(finding)">
-                        <input
-                            v-model="reason"
-                            class="field"
-                            maxlength="500"
-                            required
-                            :aria-label="`Why you accept: ${finding.message}`"
-                            placeholder="Why, in your words"
-                        />
-                        <button class="act shrink-0">Accept</button>
-                    </form>
-                </template>
-            </li>
-        </ol>
+                    <details v-if="Object.keys(finding.figures).length > 0" class="quiet text-[13px]">
+                        <summary class="cursor-pointer">The figures</summary>
+                        <dl class="grid grid-cols-[1fr_auto] gap-x-3 pt-1">
+                            <template v-for="(band, name) in finding.figures" :key="name">
+                                <dt>{{ name }}</dt>
+                                <dd class="text-right">
+                                    {{ num(band.best) }}{{ band.low === band.high ? '' : `, ${num(band.low)} to ${num(band.high)}` }}
+                                </dd>
+                            </template>
+                        </dl>
+                        <p class="pt-1">
+                            <RouterLink :to="`/methods/${finding.method}`">Rule: {{ finding.method.replaceAll('-', ' ') }}</RouterLink>
+                        </p>
+                    </details>
+                    <div v-if="finding.cures.length > 0 && !finding.accepted" class="mt-1 flex flex-wrap gap-x-1">
+                        <button
+                            v-for="cure in finding.cures"
+                            :key="cure.label"
+                            type="button"
+                            class="act-quiet -ml-2.5 text-left"
+                            @mouseenter="preview && show(preview, keyOf(finding) + cure.label, cure.change)"
+                            @focus="preview && show(preview, keyOf(finding) + cure.label, cure.change)"
+                            @mouseleave="leave"
+                            @blur="leave"
+                            @click="
+                                leave();
+                                emit('cure', cure.label, cure.change);
+                            "
+                        >
+                            {{ cure.label }}
+                        </button>
+                        <p
+                            v-for="cure in finding.cures"
+                            v-show="open === keyOf(finding) + cure.label"
+                            :key="`e${cure.label}`"
+                            class="quiet w-full text-[13px]"
+                        >
+                            {{ effect }}
+                        </p>
+                    </div>
+                    <template v-if="decides && finding.severity !== 'note' && !finding.accepted">
+                        <button
+                            v-if="finding.acceptable"
+                            type="button"
+                            class="act-quiet no-print -ml-2.5 text-[13px]"
+                            :aria-expanded="deciding === keyOf(finding)"
+                            @click="decide(finding)"
+                        >
+                            Accept it with a reason
+                        </button>
+                        <p v-else class="quiet text-[13px]">No reason outweighs this one.</p>
+                        <form v-if="deciding === keyOf(finding)" class="mt-1 flex gap-2" @submit.prevent="accept(finding)">
+                            <input
+                                v-model="reason"
+                                class="field"
+                                maxlength="500"
+                                required
+                                :aria-label="`Why you accept: ${finding.message}`"
+                                placeholder="Why, in your words"
+                            />
+                            <button class="act shrink-0">Accept</button>
+                        </form>
+                    </template>
+                </li>
+            </ol>
+        </section>
     </div>
 </template>

@@ -8,6 +8,7 @@ import JarView, { type JarBand } from '../../jar/JarView.vue';
 import TextureRibbon from '../../jar/TextureRibbon.vue';
 import type { Moved } from '../../jar/useEdge';
 import { useActs } from '../../ui/acts';
+import HowLink from '../../ui/HowLink.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { AUDIENCES, KINDS, num, sayMonths } from '../../ui/words';
 import BehaviourPanel from './BehaviourPanel.vue';
@@ -80,7 +81,7 @@ function setSize(mode: string): void {
             mode === 'mass'
                 ? { mode: 'mass', grams: Math.max(1, Math.round(assessment.value.total_grams.best) || 100) }
                 : mode === 'jars'
-                  ? { mode: 'jars', jars: 4, millilitres: 100, overfill: 0.03, loss: 0.04 }
+                  ? { mode: 'jars', jars: 4, millilitres: 100, overfill: props.page.sizing.overfill, loss: props.page.sizing.loss }
                   : { mode: 'as-written' };
     });
 }
@@ -310,6 +311,11 @@ useActs([
                                 <span class="unit">ml</span>
                             </template>
                         </div>
+                        <p v-if="sizeMode === 'jars'" class="quiet mt-1 text-[13px]">
+                            {{ num((formula.size.overfill ?? 0) * 100, 1) }} % over, {{ num((formula.size.loss ?? 0) * 100, 1) }} % lost on
+                            the way
+                            <HowLink of="making" what="the loss" />
+                        </p>
                     </div>
                 </div>
                 <p class="no-print mb-3 flex flex-wrap gap-x-5 text-[14px]">

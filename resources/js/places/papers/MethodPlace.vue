@@ -33,7 +33,7 @@ function follow(event: MouseEvent): void {
 <template>
     <div class="grid gap-x-12 gap-y-8 lg:grid-cols-[14rem_minmax(0,46rem)]">
         <nav aria-label="Methods" class="no-print">
-            <p class="font-head mb-2 text-[17px] font-semibold">How it is worked out</p>
+            <p v-if="wanted" class="font-head mb-2 text-[17px] font-semibold">How it is worked out</p>
             <ul class="columns-2 lg:columns-1">
                 <li v-for="page in list.data.value?.items ?? []" :key="page.name">
                     <RouterLink
@@ -54,10 +54,13 @@ function follow(event: MouseEvent): void {
                 <div class="method mt-4" @click="follow" v-html="html" />
             </WaitOrProblem>
         </article>
-        <p v-else class="quiet">
-            Every figure here is measured, converted or estimated, and has a page that says how: the rule, an example worked by hand that a
-            test holds to, where it comes from and where it ends. Choose one; the figures themselves lead here too.
-        </p>
+        <div v-else>
+            <h1>How it is worked out</h1>
+            <p class="mt-2">
+                Every figure here is measured, converted or estimated, and has a page that says how: the rule, an example worked by hand
+                that a test holds to, where it comes from and where it ends. Choose one; the figures themselves lead here too.
+            </p>
+        </div>
     </div>
 </template>
 
