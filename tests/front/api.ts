@@ -1,4 +1,6 @@
 import { vi } from 'vitest';
+import { notice } from '../../resources/js/ui/notice';
+import { anEvaluation, aPage } from './made';
 
 export interface Call {
     method: string;
@@ -66,4 +68,14 @@ export function later<T>() {
         fail = no;
     });
     return { promise, settle, fail };
+}
+
+/** A stand-in that is signed in, where nothing was said yet; formula 7 is judged and saved. */
+export function aBenchServer() {
+    document.cookie = 'XSRF-TOKEN=here';
+    notice.value = null;
+    const server = aServer();
+    server.on('POST', '/api/evaluate', () => anEvaluation());
+    server.on('PUT', '/api/formulas/7', () => aPage({ revision: 4 }));
+    return server;
 }

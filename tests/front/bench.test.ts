@@ -3,11 +3,11 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../resources/js/api/client';
 import { useBench } from '../../resources/js/places/formulas/useBench';
 import { notice } from '../../resources/js/ui/notice';
-import { aServer, later, Status } from './api';
+import { aBenchServer, later, Status } from './api';
 import { aFinding, aFormula, anAssessment, anEvaluation, aPage, aVersion } from './made';
 import { within } from './shown';
 
-let server: ReturnType<typeof aServer>;
+let server: ReturnType<typeof aBenchServer>;
 
 function onTheBench(page = aPage()) {
     const { it: bench, leave } = within(() => useBench(page));
@@ -28,11 +28,7 @@ async function wait(ms: number): Promise<void> {
 
 beforeEach(() => {
     vi.useFakeTimers();
-    notice.value = null;
-    document.cookie = 'XSRF-TOKEN=here';
-    server = aServer();
-    server.on('POST', '/api/evaluate', () => anEvaluation());
-    server.on('PUT', '/api/formulas/7', () => aPage({ revision: 4 }));
+    server = aBenchServer();
 });
 afterEach(() => vi.useRealTimers());
 

@@ -4,17 +4,13 @@ import IngredientPick from '../../resources/js/places/formulas/IngredientPick.vu
 import LinesTable from '../../resources/js/places/formulas/LinesTable.vue';
 import { useBench } from '../../resources/js/places/formulas/useBench';
 import { notice } from '../../resources/js/ui/notice';
-import { aServer, later } from './api';
-import { aFinding, aFormula, aJudgedLine, aLine, anAssessment, anEvaluation, aPage, aRow } from './made';
+import { aBenchServer, later } from './api';
+import { aFinding, aFormula, aJudgedLine, aLine, anAssessment, aPage, aRow } from './made';
 import { by, click, fill, press, said, show, within } from './shown';
 
-let server: ReturnType<typeof aServer>;
+let server: ReturnType<typeof aBenchServer>;
 beforeEach(() => {
-    document.cookie = 'XSRF-TOKEN=here';
-    notice.value = null;
-    server = aServer();
-    server.on('POST', '/api/evaluate', () => anEvaluation());
-    server.on('PUT', '/api/formulas/7', () => aPage({ revision: 4 }));
+    server = aBenchServer();
 });
 
 async function table(page = aPage()) {

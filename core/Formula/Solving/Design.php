@@ -111,12 +111,12 @@ final readonly class Design
     public function formula(Answer $answer): Formula
     {
         $formula = $this->subject->formula();
-        $written = Reshare::written($this->subject, $formula, $answer->shares, $this->now());
+        $written = Reshare::written($this->subject, $formula, $answer->shares, $this->present());
         $taken = array_map(static fn (Line $l): string => $l->id, $formula->lines);
         $total = Composition::of($formula->withSize(Size::asWritten()), $this->subject->context)->totalGrams->best;
         $byShare = array_filter($this->subject->composition->counted(), static fn (Portion $p): bool => $p->amount[0]->unit->isRelative()) !== [];
         $lines = $written->lines;
-        foreach (array_diff_key($answer->shares, $this->now()) as $id => $share) {
+        foreach (array_diff_key($answer->shares, $this->present()) as $id => $share) {
             if ($share > 0.005) {
                 $ingredient = $this->catalogue->get($id);
                 $n = count($taken) + 1;
@@ -133,7 +133,7 @@ final readonly class Design
     }
 
     /** @return array<string, float> present shares, per cent, by ingredient */
-    private function now(): array
+    private function present(): array
     {
         $now = [];
         foreach ($this->subject->composition->counted() as $portion) {
@@ -151,7 +151,7 @@ final readonly class Design
     {
         // A scent is what the maker wants smelt: it stays, unless it is the load that has to fall. It is never a filler.
         $scentFalls = array_filter($demands, static fn (Demand $d): bool => in_array($d->kind, ['load', 'dermal', 'constituent'], true)) !== [];
-        $now = $this->now();
+        $now = $this->present();
         $candidates = [];
         foreach ($this->subject->composition->counted() as $portion) {
             $ingredient = $portion->ingredient;
