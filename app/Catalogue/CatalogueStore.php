@@ -8,6 +8,7 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueReader;
 use Crown\Catalogue\Shelf;
 use Crown\Measure\Band;
+use Error;
 use ReflectionClass;
 
 /**
@@ -27,7 +28,12 @@ final class CatalogueStore
     public function reference(): Catalogue
     {
         if ($this->catalogue === null) {
-            $kept = is_file($this->file) ? include $this->file : null;
+            try {
+                $kept = is_file($this->file) ? include $this->file : null;
+            } catch (Error) {
+                // It was written for entries as they were made before an update.
+                $kept = null;
+            }
             $this->catalogue = $kept instanceof Catalogue ? $kept : $this->read();
         }
 

@@ -143,12 +143,13 @@ describe('saving behind the typing', () => {
         expect(loud.defaultPrevented).toBe(true);
     });
 
-    it('saves what is unsaved when another place is opened', async () => {
+    it('saves what is unsaved when another place is opened, once, and judges no more', async () => {
         const { bench, leave } = onTheBench();
         type(bench, '44 g');
         leave();
-        await wait(10);
+        await wait(5000);
         expect(server.to('/api/formulas/7', 'PUT')).toHaveLength(1);
+        expect(server.to('/api/evaluate')).toHaveLength(0);
     });
 
     it('flush saves at once and says whether it is safe', async () => {

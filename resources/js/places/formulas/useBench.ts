@@ -243,6 +243,9 @@ export function useBench(page: Page) {
     window.addEventListener('beforeunload', leaving);
     onBeforeUnmount(() => {
         window.removeEventListener('beforeunload', leaving);
+        window.clearTimeout(judgeTimer);
+        window.clearTimeout(saveTimer);
+        abort?.abort();
         if (unsaved && status.value !== 'overtaken') void save();
     });
 
