@@ -13,6 +13,7 @@ use Crown\Formula\Assessment;
 use Crown\Formula\Assessor;
 use Crown\Formula\Finding;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\Keeping;
 use Crown\Formula\Portion;
 use Crown\Formula\Severity;
 use Crown\Head\Fit;
@@ -20,6 +21,7 @@ use Crown\Head\HeadCheck;
 use Crown\Head\Porosity;
 use Crown\Head\Profile;
 use Crown\Head\Strand;
+use DateTimeImmutable;
 use Illuminate\Support\Carbon;
 
 /** Where a formula is judged: with the studio's catalogue and kitchen, and for one head when one is chosen. */
@@ -66,12 +68,16 @@ final class Bench
         );
     }
 
-    /** @return array{assessment: Assessment, fit: Fit|null} */
+    /** @return array{assessment: Assessment, fit: Fit|null, keeps: Keeping|null} keeps: made today; null when it cannot be told */
     public function judged(Composed $formula, ?Profile $profile, ?Composed $before = null): array
     {
         $assessment = $this->assess($formula, $profile, $before);
 
-        return ['assessment' => $assessment, 'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject)];
+        return [
+            'assessment' => $assessment,
+            'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject),
+            'keeps' => $assessment->subject->life->months->best > 0.0 ? Keeping::of($assessment->subject, new DateTimeImmutable(today()->toDateString())) : null,
+        ];
     }
 
     /**

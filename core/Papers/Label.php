@@ -6,10 +6,10 @@ namespace Crown\Papers;
 
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Assessment;
+use Crown\Formula\Keeping;
 use Crown\Formula\Portion;
 use Crown\Formula\ProductKind;
 use Crown\Formula\WaterClass;
-use Crown\Measure\Property;
 use DateTimeImmutable;
 
 /**
@@ -69,25 +69,14 @@ final readonly class Label
         return array_values(array_unique($groups));
     }
 
-    /** The cautious end of its predicted life, counted in days from the day it was made. */
     public function bestBefore(): DateTimeImmutable
     {
-        return $this->made->modify(sprintf('+%d days', (int) floor($this->assessment->subject->life->months->low * 30.44)));
+        return Keeping::of($this->assessment->subject, $this->made)->bestBefore;
     }
 
-    /** Whole months it keeps once opened: the shortest of its main lines, at least 1, at most its whole life. */
     public function openedMonths(): int
     {
-        $months = $this->assessment->subject->life->months->low;
-        foreach ($this->assessment->subject->composition->counted() as $portion) {
-            // A preserved water phase keeps as the whole does, not as the bottle of water it came from.
-            $watery = $portion->ingredient->kind === IngredientKind::Water || $portion->ingredient->kind === IngredientKind::Gel;
-            if (! $watery && $portion->share->best >= 0.05 && $portion->ingredient->facts->has(Property::OpenedMonths)) {
-                $months = min($months, $portion->ingredient->facts->get(Property::OpenedMonths)->band->best);
-            }
-        }
-
-        return max(1, (int) floor($months));
+        return Keeping::of($this->assessment->subject, $this->made)->openedMonths;
     }
 
     public function directions(): string

@@ -199,4 +199,15 @@ final class FormulaTest extends StudioTestCase
         $this->ask('POST', 'evaluate', ['formula' => null])->assertStatus(422);
         $this->ask('PUT', 'formulas/'.$this->formula()['id'], ['formula' => []])->assertStatus(422)->assertJsonValidationErrors('revision');
     }
+
+    public function test_until_when_it_would_keep_made_today(): void
+    {
+        $page = $this->formula();
+        $days = (int) round(today()->diffInDays($page['keeps']['best_before'], false));
+        self::assertEqualsWithDelta($page['assessment']['life_months']['low'] * 30.44, $days, 1.0);
+        self::assertSame(9, $page['keeps']['opened_months'], 'olive oil, once opened');
+
+        $unknown = $this->got('Evaluation', 'POST', 'evaluate', ['formula' => $this->read("Riddle\n10 g unicorn dust"), 'head_id' => null]);
+        self::assertNull($unknown['keeps'], 'cannot tell');
+    }
 }

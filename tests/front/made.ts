@@ -125,13 +125,14 @@ export function aPage(more: Partial<Schemas['FormulaPage']> = {}): Schemas['Form
         versions: [],
         fit: null,
         hair: null,
+        keeps: null,
         sizing: { overfill: 0.03, loss: 0.05, batches: 4 },
         ...more,
     };
 }
 
 export function anEvaluation(more: Partial<Schemas['Evaluation']> = {}): Schemas['Evaluation'] {
-    return { formula: aFormula(), assessment: anAssessment(), fit: null, ...more };
+    return { formula: aFormula(), assessment: anAssessment(), fit: null, keeps: null, ...more };
 }
 
 export function aVersion(number: number, more: Partial<Schemas['VersionRow']> = {}): Schemas['VersionRow'] {

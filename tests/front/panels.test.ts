@@ -309,7 +309,7 @@ describe('variants', () => {
 
 describe('how it behaves', () => {
     const panel = async (more: Partial<Schemas['Assessment']>): Promise<string> =>
-        said((await show(BehaviourPanel, { assessment: anAssessment(more) })).wrapper);
+        said((await show(BehaviourPanel, { assessment: anAssessment(more), keeps: null })).wrapper);
     const shift = (factor: number, count: number): Schemas['Shift'] => ({ factor, count });
 
     it('says what the studio has learned and from how many findings, and nothing where nothing was learned', async () => {
@@ -332,6 +332,13 @@ describe('how it behaves', () => {
         expect(await panel({ whipping })).toContain('Whip while the bowl is 18 to 23 °C.');
         expect(await panel({ whipping })).toContain('180 ml, 160 to 200; 60 % of air');
         expect(await panel({ whipping: { ...whipping, possible: false } })).toContain('At no bowl temperature');
+    });
+
+    it('says until when, made today, and nothing where it cannot be told', async () => {
+        const keeps = { best_before: '2028-07-25', opened_months: 6 };
+        const { wrapper } = await show(BehaviourPanel, { assessment: anAssessment(), keeps });
+        expect(said(wrapper)).toContain('Made today, best before 25 July 2028 by the low end; once opened 6 months.');
+        expect(await panel({})).not.toContain('Made today');
     });
 
     it('says "cannot tell" rather than a table of noughts', async () =>

@@ -1528,11 +1528,13 @@ export interface components {
             fit: components["schemas"]["Fit"] | null;
             hair: components["schemas"]["Hair"] | null;
             sizing: components["schemas"]["Sizing"];
+            keeps: components["schemas"]["Keeping"] | null;
         };
         Evaluation: {
             formula: components["schemas"]["Formula"];
             assessment: components["schemas"]["Assessment"];
             fit: components["schemas"]["Fit"] | null;
+            keeps: components["schemas"]["Keeping"] | null;
         };
         ReadAnswer: {
             reading: components["schemas"]["Reading"];
@@ -2775,6 +2777,12 @@ export interface components {
             loss: number;
             /** @description batches that the loss was learned from */
             batches: number;
+        };
+        /** @description Made today */
+        Keeping: {
+            /** Format: date */
+            best_before: string;
+            opened_months: number;
         };
     };
     responses: never;

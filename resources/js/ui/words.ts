@@ -30,6 +30,10 @@ export function sayDate(date: string, today = todayDate()): string {
     if (days === -1) return 'yesterday';
     if (days > 1 && days <= 13) return `in ${days} days, ${weekday}`;
     if (days < -1 && days >= -13) return `${-days} days ago, ${weekday}`;
+    return longDate(date);
+}
+
+export function longDate(date: string): string {
     return asDay(date).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 }
 

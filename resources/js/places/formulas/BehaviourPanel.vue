@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client';
 import { computed } from 'vue';
-import { num, sayMonths } from '../../ui/words';
+import { longDate, num, sayMonths } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
 
 /** How it stands where it is met, how it takes air, how long it keeps and what would lengthen that. All of it estimated. */
-const props = defineProps<{ assessment: Schemas['Assessment'] }>();
+const props = defineProps<{ assessment: Schemas['Assessment']; keeps: Schemas['Keeping'] | null }>();
 
 /** What the studio's own batches have moved, and how many findings stand behind it. */
 const learned = computed(() => {
@@ -112,6 +112,13 @@ const learned = computed(() => {
                 Why it keeps so long
                 <HowLink of="life" what="how long it keeps" />
             </h2>
+            <p v-if="keeps" class="mt-2">
+                Made today, best before
+                <span class="fig fig-estimated">{{ longDate(keeps.best_before) }}</span>
+                by the low end; once opened
+                <span class="fig fig-estimated">{{ num(keeps.opened_months) }}</span>
+                <span class="unit">{{ keeps.opened_months === 1 ? 'month.' : 'months.' }}</span>
+            </p>
             <ol class="mt-2 list-decimal space-y-1 pl-5">
                 <li v-for="reason in assessment.life_reasons" :key="reason">{{ reason }}</li>
             </ol>

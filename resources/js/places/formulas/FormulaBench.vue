@@ -27,7 +27,7 @@ import WithoutScale from './WithoutScale.vue';
 const props = defineProps<{ page: Schemas['FormulaPage'] }>();
 const emit = defineEmits<{ gone: [] }>();
 const bench = useBench(props.page);
-const { formula, assessment, status, versions, canUndo, canRedo, theirs, refusal, headId, hair, fit } = bench;
+const { formula, assessment, status, versions, canUndo, canRedo, theirs, refusal, headId, hair, fit, keeps } = bench;
 const router = useRouter();
 const client = useQueryClient();
 const lit = ref('');
@@ -378,7 +378,7 @@ useActs([
             <TextureRibbon :assessment="assessment" />
         </div>
 
-        <BehaviourPanel class="mt-6" :assessment="assessment" />
+        <BehaviourPanel class="mt-6" :assessment="assessment" :keeps="keeps" />
 
         <DesignPanel class="no-print mt-8" :bench="bench" />
         <WaterPanel class="mt-8" :bench="bench" />

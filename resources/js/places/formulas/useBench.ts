@@ -29,6 +29,7 @@ export function useBench(page: Page) {
     const hair = ref<Schemas['Hair'] | null>(page.hair);
     const assessment = shallowRef(page.assessment);
     const fit = shallowRef(page.fit);
+    const keeps = shallowRef(page.keeps);
     const versions = shallowRef(page.versions);
     const status = ref<'saved' | 'waiting' | 'saving' | 'away' | 'overtaken' | 'refused'>('saved');
     const refusal = ref('');
@@ -62,6 +63,12 @@ export function useBench(page: Page) {
         canRedo.value = future.length > 0;
     }
 
+    function show(answer: Schemas['Evaluation']): void {
+        assessment.value = answer.assessment;
+        fit.value = answer.fit;
+        keeps.value = answer.keeps;
+    }
+
     async function judge(): Promise<void> {
         const mine = ++asked;
         abort?.abort();
@@ -70,8 +77,7 @@ export function useBench(page: Page) {
             const answer = await ask<'Evaluation'>('POST', '/api/evaluate', draft(), { signal: abort.signal });
             if (mine > judged) {
                 judged = mine;
-                assessment.value = answer.assessment;
-                fit.value = answer.fit;
+                show(answer);
                 if (status.value === 'refused') status.value = 'waiting';
                 refusal.value = '';
             }
@@ -183,8 +189,7 @@ export function useBench(page: Page) {
         const answer = await preview(change);
         if (!answer) return;
         replace(answer.formula, `cure ${label}`);
-        assessment.value = answer.assessment;
-        fit.value = answer.fit;
+        show(answer);
         tell(`${label}: done.`, { undo });
     }
 
@@ -193,8 +198,7 @@ export function useBench(page: Page) {
         try {
             const answer = await inTurn('reshare', () => ask<'Evaluation'>('POST', '/api/reshare', { ...draft(), from, to, points }));
             replace(answer.formula, `reshare ${from} ${to}`);
-            assessment.value = answer.assessment;
-            fit.value = answer.fit;
+            show(answer);
             return true;
         } catch (e) {
             tellProblem(e);
@@ -254,6 +258,7 @@ export function useBench(page: Page) {
         headId,
         hair,
         fit,
+        keeps,
         assessment,
         versions,
         status,
