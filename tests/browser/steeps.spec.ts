@@ -14,6 +14,7 @@ test('a steep is planned by what is written, and its days are drawn from either 
     await expect(page.getByRole('alert').first()).toBeVisible();
     await expect(amount).toHaveValue('some');
     await amount.fill('40 g');
+    await expect(page.getByRole('alert')).toHaveCount(0);
     await page.getByRole('button', { name: 'Another plant in the jar' }).click();
     await page.getByRole('button', { name: 'Another oil' }).click();
     await expect(page.getByRole('img', { name: /Calendula flower and Rosemary leaf: plant to/ })).toBeVisible();
