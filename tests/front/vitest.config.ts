@@ -9,6 +9,9 @@ export default defineConfig({
         environment: 'happy-dom',
         include: ['tests/front/**/*.test.ts'],
         setupFiles: ['tests/front/tidy.ts'],
+        // Generous: these tests ask whether it works, on a machine that may be slow or busy.
+        testTimeout: 60_000,
+        hookTimeout: 60_000,
         restoreMocks: true,
         unstubGlobals: true,
     },
