@@ -15,7 +15,7 @@ foreach (['Auth', 'Bus', 'Cache', 'Config', 'Container', 'Contracts', 'Cookie', 
     $used[] = 'Illuminate\\'.$room.'\\';
 }
 // Never within a request, or made for packages that are not here.
-$never = '/\\\\(Console|Testing|Tests)\\\\|Command$|Illuminate\\\\(Foundation\\\\(Bus\\\\PendingChain|Vite|Cloud)|Support\\\\Testing|Cache\\\\(Dynamo|Redis|Memcached|PhpRedis)|Session\\\\(Cache|Dynamo)|Filesystem\\\\Aws|Database\\\\(PDO\\\\SqlServer|SqlServer|Postgres|SQLite)|Contracts\\\\Broadcasting)/';
+$never = '/HttpFoundation\\\\Session|\\\\(Console|Testing|Tests)\\\\|Command$|Illuminate\\\\(Foundation\\\\(Bus\\\\PendingChain|Vite|Cloud)|Support\\\\Testing|Cache\\\\(Dynamo|Redis|Memcached|PhpRedis)|Session\\\\(Cache|Dynamo)|Filesystem\\\\Aws|Database\\\\(PDO\\\\SqlServer|SqlServer|Postgres|SQLite)|Contracts\\\\Broadcasting)/';
 
 foreach (array_keys(require $root.'/vendor/composer/autoload_classmap.php') as $class) {
     foreach ($used as $prefix) {

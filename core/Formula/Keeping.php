@@ -16,8 +16,6 @@ use JsonSerializable;
  */
 final readonly class Keeping implements JsonSerializable
 {
-    private const DAYS_PER_MONTH = 30.44;
-
     /** Share of the whole from which a line's own life once opened counts. */
     private const COUNTS = 0.05;
 
@@ -32,7 +30,7 @@ final readonly class Keeping implements JsonSerializable
     {
         $months = $subject->life->months->low;
 
-        return new self($made->modify(sprintf('+%d days', (int) floor($months * self::DAYS_PER_MONTH))), self::opened($subject, $months));
+        return new self($made->modify(sprintf('+%d days', (int) floor($months * Life::DAYS_PER_MONTH))), self::opened($subject, $months));
     }
 
     /** Whole months it keeps once opened: the shortest of its main lines, at least 1, at most its whole life. */

@@ -13,7 +13,7 @@ use Crown\Measure\Property;
 /** How long a product keeps, in months, with the chain of reasons. Method page: docs/methods/life.md. An estimate. */
 final readonly class Life
 {
-    private const DAYS_PER_MONTH = 30.44;
+    public const DAYS_PER_MONTH = 30.44;
 
     /** Share of the whole from which a line's own life counts. */
     private const COUNTS_ALONE = 0.05;

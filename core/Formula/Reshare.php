@@ -84,8 +84,8 @@ final class Reshare
     }
 
     /**
-     * A new amount for a line, in the unit in which it was written where that is a mass, a share or whole drops; else in grams. A fill
-     * stays one.
+     * A new amount for a line, in the unit in which it was written where that is a mass, a share, parts or whole drops; else in grams.
+     * A fill stays one.
      *
      * @param  float  $percent its new share
      * @param  float  $total grams of the whole as it is written
@@ -100,8 +100,10 @@ final class Reshare
         if ($unit === Unit::Percent) {
             return Amount::percent(round($percent, 2))->written;
         }
-        if ($unit === Unit::Drop && $portion->percent() > 0.0) {
-            return Amount::drops((int) max(1.0, round($amount->count->best * $percent / $portion->percent())))->written;
+        if ($portion->percent() > 0.0 && ($unit === Unit::Drop || $unit === Unit::Part)) {
+            $count = $amount->count->best * $percent / $portion->percent();
+
+            return $unit === Unit::Drop ? Amount::drops((int) max(1.0, round($count)))->written : Amount::parts(max(0.001, round($count, 3)))->written;
         }
         $unit = $unit->isMass() ? $unit : Unit::Gram;
         $grams = $percent / 100 * $total;

@@ -45,6 +45,11 @@ final readonly class Amount
         return new self(Band::exact($percent), Unit::Percent, self::number($percent).' %');
     }
 
+    public static function parts(float $parts): self
+    {
+        return new self(Band::exact($parts), Unit::Part, self::number($parts).' '.Unit::Part->after($parts));
+    }
+
     public static function drops(int $drops): self
     {
         return new self(Band::exact($drops), Unit::Drop, $drops.' '.Unit::Drop->after($drops));

@@ -4,12 +4,25 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Crown\Catalogue\Evidence;
 use Crown\Catalogue\FattyAcids;
+use Crown\Catalogue\Need;
 use Crown\Formula\Reading\ReadLine;
 use Crown\Formula\Reading\RecipeReader;
 use Crown\Formula\Reading\Understood;
 use Crown\Make\MakeSheet;
 use Crown\Measure\Kitchen;
+use Crown\Measure\Property;
+use Crown\Steep\Herb;
+use Crown\Steep\Pour;
+use Crown\Steep\Preparation;
+use Crown\Steep\Stay;
+use Crown\Steep\SteepMethod;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\Straining;
+use Crown\Steep\StrainStep;
+use Crown\Steep\Vessel;
+use DateTimeImmutable;
 use FilesystemIterator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use RecursiveDirectoryIterator;
@@ -98,6 +111,35 @@ final class MethodPagesTest extends CoreTestCase
         $sheet = new MakeSheet(self::assess(self::formula(['shea-butter' => '140 g', 'olive-oil' => '5 g'])), 1.0);
 
         self::assertSame([1.4, 1.0], array_map(static fn ($w): float => round($w->toleranceGrams, 9), $sheet->weighings()));
+    }
+
+    public function test_evidence_as_worked_on_its_page(): void
+    {
+        $best = static fn (string $id): Evidence => self::catalogue()->get($id)->evidenceFor(Need::Shedding)[0];
+
+        self::assertSame([3, 1, 0.25], [$best('pumpkin-seed-oil')->grade, $best('pumpkin-seed-oil')->worth(), $best('pumpkin-seed-oil')->strength()]);
+        self::assertSame([3, 0.75], [$best('rosemary-eo')->grade, $best('rosemary-eo')->strength()]);
+    }
+
+    public function test_straining_as_worked_on_its_page(): void
+    {
+        $plan = static fn (Preparation $preparation): SteepPlan => new SteepPlan(
+            [new Herb(self::catalogue()->get('amla'), 'powder', 30, new DateTimeImmutable('2027-03-10'), $preparation)],
+            [new Pour(self::catalogue()->get('coconut-oil'), 300, new DateTimeImmutable('2027-03-10'))],
+            [new Stay(SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'))],
+            new Vessel(500, 8, 7),
+        );
+        $does = static fn (Preparation $preparation): string => implode(' ', array_map(static fn (StrainStep $s): string => $s->does, Straining::steps($plan($preparation))));
+
+        self::assertSame([36, 48], [Straining::steps($plan(Preparation::None))[0]->fewestHours, Straining::steps($plan(Preparation::None))[0]->mostHours]);
+        self::assertStringContainsStringIgnoringCase('paper', $does(Preparation::None));
+        self::assertStringContainsStringIgnoringCase('pour', $does(Preparation::None));
+        self::assertStringContainsStringIgnoringCase('bag', $does(Preparation::Bagged));
+    }
+
+    public function test_phases_as_worked_on_their_page(): void
+    {
+        self::assertSame(40.0, self::catalogue()->get('rosemary-eo')->facts->best(Property::MaximumAddition, 0.0));
     }
 
     private static function source(string $class): string

@@ -164,7 +164,7 @@ final readonly class Design
             $candidates[$ingredient->id] = match (true) {
                 $refused => $this->candidate($ingredient, 0.0, 0.0, $share),
                 $moves => $ingredient->kind === IngredientKind::EssentialOil
-                    ? $this->candidate($ingredient, $scentFalls ? 0.0 : $share, $share, $share, $this->drop($portion, $share))
+                    ? $this->candidate($ingredient, $scentFalls ? 0.0 : $share, $share, $share, $scentFalls ? $this->drop($portion, $share) : 0.0)
                     : $this->candidate($ingredient, 0.0, 100.0, $share),
                 default => $this->candidate($ingredient, $share, $share, $share),
             };

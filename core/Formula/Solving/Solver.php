@@ -349,6 +349,8 @@ final class Solver
      * @param  list<float>  $cost
      * @param  list<float>  $upper
      * @param  list<Row>  $rows
+     *
+     * @throws SolveError when it cannot tell within its nodes
      */
     private function search(array $cost, array $upper, array $rows): Solution
     {
@@ -386,6 +388,9 @@ final class Solver
                     $stack[] = [array_values($low), array_values($high), $kept, Simplex::least($cost, array_values($low), array_values($high), $rows)];
                 }
             }
+        }
+        if (! $best->feasible && $stack !== []) {
+            throw SolveError::field('demands', 'wider ends, or fewer lines in drops: the search was cut short before it found a blend or could prove that there is none');
         }
 
         return $best;

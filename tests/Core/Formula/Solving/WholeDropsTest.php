@@ -122,4 +122,44 @@ final class WholeDropsTest extends CoreTestCase
         $file['ingredients'][1]['step'] = -1;
         DemandFile::solve($file, self::catalogue());
     }
+
+    public function test_a_range_of_drops_that_need_not_fall_stays_as_it_is(): void
+    {
+        // 12.5 drops are no whole number of them: nothing is asked of the scent, so nothing is impossible.
+        $formula = self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g', 'lavender-eo' => '10-15 drops']);
+        $design = new Design(self::assess($formula)->subject, self::catalogue(), [[Wish::Softer, '']]);
+        $answer = $design->answer($design->demands());
+
+        self::assertSame('optimal', $answer->status);
+        self::assertContains('10-15 drops', array_map(static fn (Line $l): string => $l->amount, $design->formula($answer)->lines));
+    }
+
+    public function test_a_recipe_in_parts_stays_one(): void
+    {
+        $formula = self::formula(['shea-butter' => '3 parts', 'olive-oil' => '2 parts', 'beeswax' => '1 part']);
+        $subject = self::assess($formula)->subject;
+        $design = new Design($subject, self::catalogue(), [[Wish::Softer, '']]);
+        $answer = $design->answer($design->demands());
+        $then = self::assess($design->formula($answer))->subject->composition;
+
+        self::assertSame([], $then->problems);
+        foreach ($then->counted() as $portion) {
+            self::assertEqualsWithDelta($answer->shares[$portion->ingredient->id], $portion->percent(), 0.1);
+        }
+        $moved = Reshare::between($formula, self::context(), 'l2', 'l1', 10.0);
+        self::assertSame(['3.6 parts', '1.4 parts', '1 part'], array_map(static fn (Line $l): string => $l->amount, $moved->lines));
+    }
+
+    public function test_a_search_cut_short_says_so_and_claims_no_proof(): void
+    {
+        // Whole steps that never add up to so narrow an end: too many ways to try them all.
+        $candidates = [self::candidate('olive-oil', 100.0, 90.0)];
+        foreach (['rosemary-eo' => 0.0203, 'lavender-eo' => 0.0207, 'peppermint-eo' => 0.0211, 'tea-tree-eo' => 0.0213] as $id => $step) {
+            $candidates[] = self::candidate($id, 2.0, 1.0, $step);
+        }
+
+        $this->expectException(SolveError::class);
+        $this->expectExceptionMessage('cut short');
+        Solver::solve($candidates, [new Demand('load', 3.00000012, 3.00000013)], [Goal::Nearest]);
+    }
 }
