@@ -17,7 +17,16 @@ as_root() {
 # A step whose inputs have not changed since it last went well is skipped.
 stamped() { [ -f "$VAR/stamps/$1" ] && [ "$(cat "$VAR/stamps/$1")" = "$2" ]; }
 stamp() { printf '%s' "$2" > "$VAR/stamps/$1"; }
+# Taken back before the step begins anew: one that was broken off halfway has not gone well.
+unstamp() { rm -f "$VAR/stamps/$1"; }
 digest() { cat "$@" 2>/dev/null | sha256sum | cut -d' ' -f1; }
+
+# Only one command at a time sets things up: a second, started meanwhile, waits for it instead of spoiling its work.
+setting_up() {
+    exec 9>"$VAR/setting-up"
+    flock -n 9 || { say "Another command is setting things up; waiting for it"; flock -w 900 9 || fail "It did not end within 15 minutes. Stop it and run this again."; }
+}
+set_up() { exec 9>&-; }
 
 ensure_disk() {
     local free
@@ -51,6 +60,7 @@ ensure_composer() {
     local sum; sum="$(digest composer.json)"
     if [ ! -f vendor/autoload.php ] || ! stamped composer "$sum"; then
         say "Installing PHP packages"
+        unstamp composer
         COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet >"$VAR/log/composer.log" 2>&1 || fail "composer failed; see $VAR/log/composer.log"
         # Which packages there are was found out for the ones before.
         rm -f bootstrap/cache/packages.php bootstrap/cache/services.php
@@ -62,6 +72,7 @@ ensure_npm() {
     local sum; sum="$(digest package.json package-lock.json)"
     if [ ! -d node_modules/vite ] || ! stamped npm "$sum"; then
         say "Installing front-end packages"
+        unstamp npm
         npm ci --no-audit --no-fund >"$VAR/log/npm.log" 2>&1 || fail "npm failed; see $VAR/log/npm.log"
         stamp npm "$sum"
     fi
@@ -71,6 +82,7 @@ ensure_built() {
     local sum; sum="$(find resources vite.config.ts package.json -type f | LC_ALL=C sort | xargs cat | sha256sum | cut -d' ' -f1)"
     if [ ! -f public/build/manifest.json ] || ! stamped build "$sum"; then
         say "Building the front end"
+        unstamp build
         npx vite build >"$VAR/log/build.log" 2>&1 || { tail -n 20 "$VAR/log/build.log" >&2; fail "The build failed; see $VAR/log/build.log"; }
         stamp build "$sum"
     fi
@@ -133,7 +145,7 @@ ensure_db() {
         --skip-name-resolve --pid-file="$VAR/db/crown.pid" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
         --default-time-zone=+00:00 --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO \
         --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M --max-connections=120 \
-        </dev/null >"$VAR/log/db.log" 2>&1 &
+        </dev/null >"$VAR/log/db.log" 2>&1 9>&- &
     for _ in $(seq 1 150); do
         mariadb --no-defaults -u root --socket="$socket" -e 'SELECT 1' >/dev/null 2>&1 && break
         db_alive && break
@@ -166,10 +178,19 @@ serve() {
     local preload=(-d "opcache.preload=$ROOT/bin/preload.php" -d opcache.interned_strings_buffer=32)
     # PHP does not preload as root unless it is told to: where a container's only user is root there is no other.
     [ "$(id -u)" != 0 ] || preload+=(-d opcache.preload_user=root)
-    # Without it everything works too, only slower.
-    php -q -d opcache.enable_cli=1 "${preload[@]}" -r '' >"$VAR/log/preload.log" 2>&1 || { say "Classes could not be linked beforehand; see $VAR/log/preload.log. Going on without."; preload=(); }
-    PHP_CLI_SERVER_WORKERS=8 setsid php -q -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 "${preload[@]}" -d expose_php=0 -d upload_max_filesize=4M -S "127.0.0.1:$1" -t public bin/router.php \
-        </dev/null >"$VAR/log/$2.log" 2>&1 &
+    # Without it everything works too, only slower. Whether it goes is tried once for each state of the code and of PHP: it takes seconds.
+    local code; code="$({ php -v; find app core bin/preload.php composer.json -type f | LC_ALL=C sort | xargs cat; } | sha256sum | cut -d' ' -f1)"
+    if ! stamped preload "$code"; then
+        unstamp preload
+        if php -q -d opcache.enable_cli=1 "${preload[@]}" -r '' >"$VAR/log/preload.log" 2>&1; then stamp preload "$code"
+        else say "Classes could not be linked beforehand; see $VAR/log/preload.log. Going on without."; preload=(); fi
+    fi
+    local live="$VAR/$2/live.sock"
+    [ "${#live}" -lt 100 ] || live="/tmp/crown-$(printf '%s' "$live" | sha256sum | cut -c1-12).sock"
+    # Beside it the workers that stay (bin/live.php), in the same process group: whatever ends the one ends the other.
+    CROWN_LIVE="$live" PHP_CLI_SERVER_WORKERS=8 setsid bash -c 'php -q -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 bin/live.php "$CROWN_LIVE" "$(nproc)" & exec "$@"' serve \
+        php -q -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 "${preload[@]}" -d expose_php=0 -d upload_max_filesize=4M -S "127.0.0.1:$1" -t public bin/router.php \
+        </dev/null >"$VAR/log/$2.log" 2>&1 9>&- &
     echo $! > "$VAR/$2.pid"
     for _ in $(seq 1 100); do port_taken "$1" && return; sleep 0.1; done
     fail "The web server did not start; see $VAR/log/$2.log"

@@ -50,6 +50,9 @@ final class AmountReader
 
     private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)';
 
+    /** Most amounts: one figure and one unit. They are asked for on every key, and read the same without the long way round. */
+    private const PLAINEST = '/^(\d{1,6}(?:\.\d{1,4})?) (g|kg|ml|oz|cups?|tbsp|tsp|drops?|%)$/D';
+
     /**
      * Reads a text that is an amount and nothing else.
      *
@@ -57,6 +60,9 @@ final class AmountReader
      */
     public static function read(string $text): Amount
     {
+        if (preg_match(self::PLAINEST, $text, $m) === 1) {
+            return new Amount(Band::exact((float) $m[1]), self::UNITS[$m[2]], $text);
+        }
         if (preg_match('/^\s*-\s*[\d.]/u', $text) === 1) {
             throw MeasureError::negativeAmount(trim($text));
         }

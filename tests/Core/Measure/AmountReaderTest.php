@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Measure;
 
+use Crown\Measure\Amount;
 use Crown\Measure\AmountReader;
 use Crown\Measure\MeasureError;
 use Crown\Measure\Unit;
@@ -45,6 +46,24 @@ final class AmountReaderTest extends TestCase
 
         self::assertSame($unit, $amount->unit);
         self::assertEqualsWithDelta([$low, $best, $high], [$amount->count->low, $amount->count->best, $amount->count->high], 1e-9);
+    }
+
+    public function test_the_plainest_are_read_as_all_others_are(): void
+    {
+        $outcome = static function (callable $read): Amount|string {
+            try {
+                return $read();
+            } catch (MeasureError $e) {
+                return $e->getMessage();
+            }
+        };
+        foreach (['20', '0.5', '0', '0.0', '1200', '3.1416', '007', '999999'] as $number) {
+            foreach (['g', 'kg', 'ml', 'oz', 'cup', 'cups', 'tbsp', 'tsp', 'drop', 'drops', '%'] as $unit) {
+                $text = $number.' '.$unit;
+                // A space behind it sends it the long way round.
+                self::assertEquals($outcome(static fn (): Amount => AmountReader::read($text.' ')), $outcome(static fn (): Amount => AmountReader::read($text)), $text);
+            }
+        }
     }
 
     public function test_heaped_and_about_are_kept(): void
