@@ -38,7 +38,7 @@ final class HeadController
     #[Speaks('HeadList', does: 'The heads this studio cares for')]
     public function index(Request $request): JsonResponse
     {
-        return Pages::answer(Head::query()->with('marks'), $request, HeadView::of(...));
+        return Pages::answer(Head::query()->with('marks'), $request, HeadView::of(...), ['name']);
     }
 
     #[Speaks('Head', 'HeadDraft', 201, 'Describe a new head')]

@@ -34,7 +34,7 @@ final class BatchController
             'jars' => $b->jars,
             'net_grams' => $b->net_grams,
             'best_before' => $b->best_before?->toDateString(),
-        ]);
+        ], ['title', 'lot_code'], ['open', 'done']);
     }
 
     #[Speaks('Batch', 'BatchDraft', 201, 'Begin to make a formula')]

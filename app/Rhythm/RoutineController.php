@@ -18,6 +18,9 @@ use Illuminate\Support\Facades\DB;
 
 final class RoutineController
 {
+    /** Each brings all its days along, up to some sixty of them. */
+    private const A_PAGE = 20;
+
     public function __construct(private readonly Bench $bench)
     {
     }
@@ -25,7 +28,7 @@ final class RoutineController
     #[Speaks('RoutineList', does: 'Who uses what, and how often')]
     public function index(Request $request): JsonResponse
     {
-        return Pages::answer(Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days']), $request, fn (Routine $r): array => $this->view($r, false));
+        return Pages::answer(Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days']), $request, fn (Routine $r): array => $this->view($r, false), size: self::A_PAGE);
     }
 
     #[Speaks('Routine', 'RoutineDraft', 201, 'Plan how a finished batch is used on a head; a patch test comes first')]
@@ -135,7 +138,8 @@ final class RoutineController
             'way' => $routine->way,
             'days' => $routine->days->map(static fn (RoutineDay $d): array => [
                 'id' => $d->id,
-                'date' => $d->date->toDateString(),
+                // A list has hundreds of them: no date is made of each.
+                'date' => (string) $d->getRawOriginal('date'),
                 'act' => $d->act,
                 'words' => $d->kind()->words($routine->batch->title),
                 'state' => $d->state,

@@ -35,7 +35,7 @@ final class SteepController
     {
         $all = $this->catalogue->get();
 
-        return Pages::answer(Steep::query()->with(['shakes', 'lots', 'events']), $request, static fn (Steep $s): array => SteepView::row($s, $all));
+        return Pages::answer(Steep::query()->with(['shakes', 'lots', 'events']), $request, static fn (Steep $s): array => SteepView::row($s, $all), ['name'], ['running', 'strained', 'spoiled']);
     }
 
     #[Speaks('SteepPlanned', 'SteepAsk', does: 'Work out a steep without starting it: figures, all methods side by side, and whether it fits the day wanted')]

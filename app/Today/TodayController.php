@@ -86,11 +86,12 @@ final class TodayController
     {
         $items = $shelf = [];
         $due = RoutineDay::query()->with(['routine.head', 'routine.'.Routine::BATCH_IN_SHORT])->where('state', 'planned')
+            ->whereRelation('routine', 'state', '!=', 'stopped')
             ->whereBetween('date', [$today->copy()->subDays(self::DAYS_BACK)->toDateString(), $today->toDateString()])
             ->orderBy('date')->limit(200)->get();
         foreach ($due as $day) {
             $waits = $day->kind() === Act::Application && $day->routine->state !== 'running';
-            if ($waits || $day->routine->state === 'stopped') {
+            if ($waits) {
                 continue;
             }
             $words = sprintf('%s: %s', $day->routine->head->name, lcfirst($day->kind()->words($day->routine->batch->title)));

@@ -8,6 +8,8 @@ use App\Demo\Recipes;
 use App\Make\Batch;
 use App\Studio\Studio;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use Symfony\Component\Process\Process;
 
 final class WorkTest extends StudioTestCase
@@ -26,6 +28,59 @@ final class WorkTest extends StudioTestCase
         $this->got('FormulaPage', 'PUT', 'formulas/'.$formula['id'], ['revision' => $formula['revision'], 'formula' => $changed, 'head_id' => null]);
         self::assertSame($batch, $this->got('Batch', 'GET', 'batches/'.$batch['id']), 'later edits never change a record');
         $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => 'l1', 'gathered' => true, 'grams' => 1])->assertStatus(409);
+    }
+
+    public function test_lists_are_looked_through_by_name_and_by_state(): void
+    {
+        $done = $this->batch();
+        $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula("Dark balm\n80 g olive oil\n20 g beeswax")['id']]);
+        $this->headOf('Imani');
+        $this->headOf('Zola 100% curls');
+        $steep = $this->steep();
+        $names = fn (string $schema, string $path, string $key): array => array_column($this->got($schema, 'GET', $path)['items'], $key);
+
+        self::assertSame([$done['id']], $names('BatchList', 'batches?q=light+OIL', 'id'));
+        self::assertSame([$open['id']], $names('BatchList', 'batches?q='.$open['lot_code'], 'id'));
+        self::assertSame([$done['id']], $names('BatchList', 'batches?state=done', 'id'));
+        self::assertSame([$open['id']], $names('BatchList', 'batches?state=open', 'id'));
+        self::assertEqualsCanonicalizing([$open['id'], $done['id']], $names('BatchList', 'batches?state=open,done', 'id'));
+        self::assertSame([], $names('BatchList', 'batches?q=nothing', 'id'));
+        self::assertSame(['Zola 100% curls'], $names('HeadList', 'heads?q='.urlencode('100%'), 'name'));
+        self::assertSame([], $names('HeadList', 'heads?q='.urlencode('I%i'), 'name'));
+        self::assertSame([$steep['id']], $names('SteepList', 'steeps?state=running', 'id'));
+        self::assertSame([], $names('SteepList', 'steeps?state=strained,spoiled', 'id'));
+        $this->ask('GET', 'batches?state=lost')->assertStatus(422)->assertJsonPath('errors.state.0', 'Allowed: open, done.');
+    }
+
+    public function test_looking_through_a_long_list_goes_on_where_it_stopped(): void
+    {
+        $oldest = $this->headOf('Oldest of all')['id'];
+        $copied = implode(', ', array_diff(Schema::getColumnListing('heads'), ['id', 'name', 'updated_at']));
+        // Some thousand others, all touched in the same second, and one more after them.
+        DB::statement("INSERT INTO heads (name, updated_at, {$copied}) SELECT CONCAT('Other ', seq), '2030-01-01 10:00:00', {$copied} FROM heads JOIN seq_1_to_4100 WHERE heads.id = ?", [$oldest]);
+        $this->headOf('Old friend');
+        DB::table('heads')->where('name', 'Old friend')->update(['updated_at' => '2031-01-01 10:00:00']);
+
+        $found = [];
+        $next = '';
+        for ($asked = 0; $next !== null && $asked < 10; $asked++) {
+            $page = $this->got('HeadList', 'GET', 'heads?q=OLD&cursor='.$next);
+            $found[] = array_column($page['items'], 'name');
+            $next = $page['next'];
+        }
+        self::assertSame([['Old friend'], [], ['Oldest of all']], $found);
+
+        // Where many are found, none is passed over and none comes twice.
+        $names = [];
+        for ($asked = 0, $next = ''; $next !== null && $asked < 100; $asked++) {
+            $page = $this->got('HeadList', 'GET', 'heads?q=other+9&cursor='.$next);
+            self::assertLessThanOrEqual(50, count($page['items']));
+            array_push($names, ...array_column($page['items'], 'name'));
+            $next = $page['next'];
+        }
+        $expected = array_values(array_filter(array_map(static fn (int $n): string => 'Other '.$n, range(4100, 1)), static fn (string $n): bool => str_contains($n, '9')));
+        self::assertSame($expected, $names);
+        $this->ask('GET', 'heads?cursor='.base64_encode('{"name":"x"}'))->assertStatus(422)->assertJsonPath('errors.cursor.0', 'Allowed: what the page before gave as its next.');
     }
 
     public function test_a_record_made_before_more_was_judged_can_still_be_read(): void

@@ -1,4 +1,4 @@
-import { enter, expect, onBench, test } from './studio';
+import { enter, expect, onBench, pick, test } from './studio';
 
 const BUTTER = 'Trial butter\n60 g shea butter\n20 g cocoa butter\n20 g sweet almond oil\n1 g vitamin e';
 
@@ -49,7 +49,7 @@ test('measure without a scale, keep versions and put them side by side', async (
     await page.getByRole('listitem').filter({ hasText: /^1/ }).getByRole('link', { name: 'Compare' }).click();
     await expect(page.getByRole('heading', { name: 'Formulas side by side' })).toBeVisible();
     await expect(page.getByRole('link', { name: 'Trial bottle, version 1' })).toBeVisible();
-    await page.getByLabel('Put beside them').selectOption({ label: 'Cloud butter' });
+    await pick(page, 'Put beside them', 'Cloud butter');
     await expect(page.getByRole('img', { name: /Effective solids. .*Cloud butter/ })).toBeVisible();
     await page.getByRole('button', { name: 'Take Cloud butter away' }).click();
     await expect(page.getByRole('link', { name: 'Cloud butter' })).toHaveCount(0);

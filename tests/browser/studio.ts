@@ -25,3 +25,10 @@ export async function onBench(page: Page, text: string): Promise<void> {
     await page.getByRole('button', { name: 'Put it on the bench' }).click();
     await expect(page).toHaveURL(/\/formulas\/\d+$/);
 }
+
+/** Takes one of many: a few letters are typed, and what was found by that name is taken. */
+export async function pick(page: Page, label: string, option: string): Promise<void> {
+    const field = page.getByRole('combobox', { name: label, exact: true });
+    await field.fill(option);
+    await page.getByRole('option', { name: option, exact: true }).click();
+}

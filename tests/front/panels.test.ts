@@ -13,7 +13,7 @@ import VersionJars from '../../resources/js/places/formulas/VersionJars.vue';
 import { notice } from '../../resources/js/ui/notice';
 import { aBenchServer, later, Status } from './api';
 import { aFinding, aFormula, aJudgedLine, anAssessment, anEvaluation, aPage, aVersion, band } from './made';
-import { by, click, fill, said, show, within } from './shown';
+import { by, click, fill, pick, said, show, within } from './shown';
 
 let server: ReturnType<typeof aBenchServer>;
 beforeEach(() => {
@@ -515,7 +515,7 @@ describe('beginning a formula', () => {
     it('as a copy of another, under its own name', async () => {
         server.on('GET', '/api/formulas/9', () => aPage({ id: 9, head_id: 4, formula: aFormula({ title: 'Cloud butter' }) }));
         await show(NewFormula);
-        await fill('Formula to copy', '9');
+        await pick('Formula to copy', 'Cloud butter');
         await submit(/Copy it/);
         expect(server.to('/api/formulas', 'POST')[0]?.body).toMatchObject({ formula: { title: 'Cloud butter, another' }, head_id: 4 });
     });

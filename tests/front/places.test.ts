@@ -12,7 +12,7 @@ import { router } from '../../resources/js/router';
 import { useSession } from '../../resources/js/ui/session';
 import { aBenchServer, Status } from './api';
 import { aFinding, aFormula, anAssessment, anEvaluation, aPage, aVersion, band } from './made';
-import { by, click, said, show, within } from './shown';
+import { by, click, pick, said, show, within } from './shown';
 
 let server: ReturnType<typeof aBenchServer>;
 beforeEach(() => {
@@ -163,9 +163,8 @@ describe('formulas side by side', () => {
     });
 
     it('what is put beside them goes into the address, so that it can be kept and sent', async () => {
-        const { wrapper, router: at } = await show(CompareFormulas, {}, '/formulas/compare?of=7');
-        await wrapper.get('select').setValue('9');
-        await flushPromises();
+        const { router: at } = await show(CompareFormulas, {}, '/formulas/compare?of=7');
+        await pick('Put beside them', 'Cloud butter');
         expect(at.currentRoute.value.query['of']).toBe('7,9');
     });
 });

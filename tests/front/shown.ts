@@ -60,6 +60,22 @@ export async function fill(name: string | RegExp, text: string): Promise<void> {
     await flushPromises();
 }
 
+/** Goes into a field that offers things, writes a little where that is given, and takes one of them. */
+export async function pick(name: string, option: string, typed = ''): Promise<void> {
+    const field = by('input', name) as HTMLInputElement;
+    field.focus();
+    await flushPromises();
+    field.click();
+    await flushPromises();
+    if (typed !== '') {
+        field.value = typed;
+        field.dispatchEvent(new Event('input', { bubbles: true }));
+        await flushPromises();
+    }
+    by('[role=option]', option).dispatchEvent(new MouseEvent('mousedown', { bubbles: true, button: 0 }));
+    await flushPromises();
+}
+
 export async function click(name: string | RegExp, selector = 'button'): Promise<void> {
     by(selector, name).click();
     await flushPromises();

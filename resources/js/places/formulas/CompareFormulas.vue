@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ask, type Schemas } from '../../api/client';
 import FatCurves from '../../jar/FatCurves.vue';
 import JarView from '../../jar/JarView.vue';
+import PickOne from '../../ui/PickOne.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { AUDIENCES, fixed, KINDS, num, sayMonths, shortDate } from '../../ui/words';
 
@@ -49,23 +50,21 @@ const query = useQuery({
         return { sides: sides.filter((s): s is Side => s !== null), pages };
     },
 });
-const others = useQuery({ queryKey: ['formulas', 'to-compare'], queryFn: () => ask<'FormulaList'>('GET', '/api/formulas') });
-const choices = computed(() => [
-    ...(query.data.value?.pages ?? []).flatMap((p) =>
+const versions = computed(() =>
+    (query.data.value?.pages ?? []).flatMap((p) =>
         p.versions.map((v) => ({
             token: `${p.id}.${v.number}`,
             name: `${p.formula.title}, version ${v.number} of ${shortDate(v.kept_at)}`,
         })),
     ),
-    ...(others.data.value?.items ?? []).map((f) => ({ token: String(f.id), name: f.title })),
-]);
+);
+const added = ref<{ token: string; name: string } | null>(null);
+watch(added, (one) => {
+    if (one) show([...tokens.value, one.token]);
+    added.value = null;
+});
 function show(next: string[]): void {
     void router.replace({ query: { of: next.join(',') } });
-}
-function add(event: Event): void {
-    const select = event.target as HTMLSelectElement;
-    if (select.value) show([...tokens.value, select.value]);
-    select.value = '';
 }
 
 const sides = computed(() => query.data.value?.sides ?? []);
@@ -107,15 +106,18 @@ const differs = (of: (s: Side) => string, side: Side): boolean => side !== sides
     <div>
         <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
             <h1>Formulas side by side</h1>
-            <label v-if="tokens.length < MOST" class="no-print block w-80">
-                <span class="label">Put beside them</span>
-                <select class="field" @change="add">
-                    <option value="">choose a formula or a version</option>
-                    <option v-for="c in choices.filter((o) => !tokens.includes(o.token))" :key="c.token" :value="c.token">
-                        {{ c.name }}
-                    </option>
-                </select>
-            </label>
+            <div v-if="tokens.length < MOST" class="no-print w-80">
+                <PickOne
+                    v-model="added"
+                    list="FormulaList"
+                    label="Put beside them"
+                    labelled
+                    placeholder="a formula or a version"
+                    :say="(row) => row.title"
+                    :before="versions"
+                    :without="tokens"
+                />
+            </div>
         </div>
         <p v-if="tokens.length === 0">Choose two to four formulas, or versions of one, and what differs from the first stands out.</p>
         <WaitOrProblem v-else :pending="query.isPending.value" :error="query.error.value" what="the formulas" @again="query.refetch">

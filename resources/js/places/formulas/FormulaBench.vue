@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQueryClient } from '@tanstack/vue-query';
 import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, onceKey, type Schemas } from '../../api/client';
@@ -10,6 +10,7 @@ import type { Moved } from '../../jar/useEdge';
 import { useActs } from '../../ui/acts';
 import HowLink from '../../ui/HowLink.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import { useEvery } from '../../ui/useList';
 import { AUDIENCES, KINDS, num, sayMonths } from '../../ui/words';
 import BehaviourPanel from './BehaviourPanel.vue';
 import CostPanel from './CostPanel.vue';
@@ -33,7 +34,7 @@ const client = useQueryClient();
 const lit = ref('');
 const note = ref('');
 const lines = ref<InstanceType<typeof LinesTable> | null>(null);
-const heads = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
+const heads = useEvery('HeadList');
 
 const bands = computed(() => bandsOf(assessment.value));
 const then = shallowRef<JarBand[] | null>(null);
@@ -235,7 +236,7 @@ useActs([
             </div>
 
             <div class="min-w-0">
-                <div class="mb-3 grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
+                <div class="mb-3 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-[1.3fr_1.1fr_.9fr_.9fr]">
                     <label>
                         <span class="label">Product</span>
                         <select class="field" :value="formula.kind" @change="setText('kind', ($event.target as HTMLSelectElement).value)">
@@ -260,7 +261,7 @@ useActs([
                             @change="chooseFor(($event.target as HTMLSelectElement).value)"
                         >
                             <option value="">nobody in particular</option>
-                            <option v-for="head in heads.data.value?.items ?? []" :key="head.id" :value="head.id">{{ head.name }}</option>
+                            <option v-for="head in heads" :key="head.id" :value="head.id">{{ head.name }}</option>
                             <optgroup label="a type of hair">
                                 <option v-for="type in HAIR_TYPES" :key="type" :value="type">{{ type.replace(' ', ', ') }} porosity</option>
                             </optgroup>

@@ -1,21 +1,14 @@
 <script setup lang="ts">
-import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
-import { ask } from '../../api/client';
+import { ref } from 'vue';
 import { smallBands } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
+import MoreRows from '../../ui/MoreRows.vue';
+import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, sayDate, sayMonths } from '../../ui/words';
 
 const wanted = ref('');
-const query = useInfiniteQuery({
-    queryKey: ['formulas', wanted],
-    queryFn: ({ pageParam }) => ask<'FormulaList'>('GET', `/api/formulas?q=${encodeURIComponent(wanted.value)}&cursor=${pageParam}`),
-    initialPageParam: '',
-    getNextPageParam: (last) => last.next ?? undefined,
-    placeholderData: keepPreviousData,
-});
-const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? []);
+const { query, rows, none } = useList('FormulaList', () => ({ q: wanted.value }));
 </script>
 
 <template>
@@ -59,8 +52,8 @@ const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? [
                     </RouterLink>
                 </li>
             </ul>
-            <button v-if="query.hasNextPage.value" type="button" class="act-quiet mt-3" @click="query.fetchNextPage()">Show more</button>
-            <div v-if="rows.length === 0" class="mt-6 max-w-prose">
+            <MoreRows :query="query" />
+            <div v-if="none" class="mt-6 max-w-prose">
                 <template v-if="wanted">
                     <p>No formula has "{{ wanted }}" in its title or lines.</p>
                     <button type="button" class="act-quiet -ml-2.5" @click="wanted = ''">Show all</button>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ask, onceKey, type Schemas } from '../../api/client';
-import { tellProblem } from '../../ui/notice';
+import { tell, tellProblem } from '../../ui/notice';
+import PickOne from '../../ui/PickOne.vue';
+import { useEvery } from '../../ui/useList';
 import { KINDS } from '../../ui/words';
 
 /** Where a formula can begin. Each way ends on the bench. */
@@ -13,12 +15,11 @@ const client = useQueryClient();
 const kind = ref<Schemas['SkeletonAsk']['kind']>('whipped-butter');
 const hair = ref('medium normal');
 const steep = ref(typeof route.query['steep'] === 'string' ? route.query['steep'] : '');
-const other = ref('');
+const other = ref<{ token: string; name: string } | null>(null);
 const busy = ref(false);
-const heads = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
-const lots = useQuery({ queryKey: ['lots'], queryFn: () => ask<'LotList'>('GET', '/api/lots') });
-const formulas = useQuery({ queryKey: ['formulas', 'first'], queryFn: () => ask<'FormulaList'>('GET', '/api/formulas') });
-const usable = computed(() => (lots.data.value?.items ?? []).filter((l) => l.withdrawn === ''));
+const heads = useEvery('HeadList');
+const lots = useEvery('LotList');
+const usable = computed(() => lots.value.filter((l) => l.withdrawn === ''));
 const HAIR = ['fine', 'medium', 'coarse'].flatMap((s) => ['low', 'normal', 'high'].map((p) => `${s} ${p}`));
 
 const EMPTY: Schemas['Formula'] = {
@@ -60,11 +61,14 @@ const skeleton = (ingredients: string[]): Promise<void> =>
             { key: onceKey() },
         );
     });
-const copy = (): Promise<void> =>
-    begin(async () => {
-        const page = await ask<'FormulaPage'>('GET', `/api/formulas/${other.value}`);
+async function copy(): Promise<void> {
+    const from = other.value;
+    if (!from) return tell('Choose which formula to copy.');
+    await begin(async () => {
+        const page = await ask<'FormulaPage'>('GET', `/api/formulas/${from.token}`);
         return put({ ...page.formula, title: `${page.formula.title}, another`.slice(0, 200) }, page.head_id, page.hair);
     });
+}
 </script>
 
 <template>
@@ -99,8 +103,8 @@ const copy = (): Promise<void> =>
             <section aria-labelledby="from-head">
                 <h2 id="from-head">From a head</h2>
                 <p class="quiet mt-1">What serves its needs is ranked there, and a first version is built from your shortlist.</p>
-                <ul v-if="(heads.data.value?.items.length ?? 0) > 0" class="mt-3 flex flex-wrap gap-x-4 gap-y-1">
-                    <li v-for="head in heads.data.value?.items" :key="head.id">
+                <ul v-if="heads.length > 0" class="mt-3 flex max-h-40 flex-wrap gap-x-4 gap-y-1 overflow-y-auto">
+                    <li v-for="head in heads" :key="head.id">
                         <RouterLink :to="`/heads/${head.id}`">{{ head.name }}</RouterLink>
                     </li>
                 </ul>
@@ -126,12 +130,13 @@ const copy = (): Promise<void> =>
                 <h2 id="from-other">From another formula</h2>
                 <p class="quiet mt-1">A copy that goes its own way. For one that follows its base, make a variant on the base's bench.</p>
                 <form class="mt-3 flex gap-2" @submit.prevent="copy">
-                    <select v-model="other" class="field" aria-label="Formula to copy" required>
-                        <option value="" disabled>which formula …</option>
-                        <option v-for="row in formulas.data.value?.items ?? []" :key="row.id" :value="String(row.id)">
-                            {{ row.title }}
-                        </option>
-                    </select>
+                    <PickOne
+                        v-model="other"
+                        list="FormulaList"
+                        label="Formula to copy"
+                        placeholder="which formula …"
+                        :say="(row) => row.title"
+                    />
                     <button class="act shrink-0" :disabled="busy">Copy it</button>
                 </form>
             </section>

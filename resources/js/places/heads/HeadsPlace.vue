@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
-import { ask } from '../../api/client';
+import { computed, ref } from 'vue';
+import MoreRows from '../../ui/MoreRows.vue';
+import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { AUDIENCES, fixed } from '../../ui/words';
 
-const { data, isPending, error, refetch } = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
+const wanted = ref('');
+const { query, rows, none } = useList('HeadList', () => ({ q: wanted.value }));
+/** A handful is seen at a glance. */
+const many = computed(() => wanted.value !== '' || rows.value.length > 12);
 </script>
 
 <template>
@@ -13,9 +17,13 @@ const { data, isPending, error, refetch } = useQuery({ queryKey: ['heads'], quer
             <h1>Heads</h1>
             <RouterLink to="/heads/new" class="act">Describe a head</RouterLink>
         </div>
-        <WaitOrProblem :pending="isPending" :error="error" what="the heads" @again="refetch">
-            <ul v-if="data && data.items.length > 0">
-                <li v-for="head in data.items" :key="head.id" class="row-line">
+        <label v-if="many" class="mb-3 block max-w-md">
+            <span class="label">Find by name</span>
+            <input v-model="wanted" type="search" class="field" maxlength="80" />
+        </label>
+        <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="the heads" @again="query.refetch">
+            <ul v-if="rows.length > 0">
+                <li v-for="head in rows" :key="head.id" class="row-line">
                     <RouterLink
                         :to="`/heads/${head.id}`"
                         class="text-ink grid gap-x-4 py-3 no-underline hover:bg-lead-wash sm:grid-cols-[minmax(0,1fr)_15rem_15rem]"
@@ -39,7 +47,12 @@ const { data, isPending, error, refetch } = useQuery({ queryKey: ['heads'], quer
                     </RouterLink>
                 </li>
             </ul>
-            <p v-else class="max-w-prose">
+            <MoreRows :query="query" />
+            <p v-if="none && wanted">
+                Nobody here has "{{ wanted }}" in the name.
+                <button type="button" class="act-quiet" @click="wanted = ''">Show all</button>
+            </p>
+            <p v-else-if="none" class="max-w-prose">
                 A head is a person whose hair you care for. Its strands, porosity and scalp say how rich a product may be; its age and
                 allergies set what must not be in it. For example "Imani: coarse, high porosity, dry scalp".
             </p>

@@ -1,17 +1,14 @@
 <script setup lang="ts">
-import { useInfiniteQuery } from '@tanstack/vue-query';
-import { computed } from 'vue';
-import { ask } from '../../api/client';
+import { computed, ref } from 'vue';
+import MoreRows from '../../ui/MoreRows.vue';
+import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, num, sayDate } from '../../ui/words';
 
-const query = useInfiniteQuery({
-    queryKey: ['batches'],
-    queryFn: ({ pageParam }) => ask<'BatchList'>('GET', `/api/batches?cursor=${pageParam}`),
-    initialPageParam: '',
-    getNextPageParam: (last) => last.next ?? undefined,
-});
-const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? []);
+const wanted = ref('');
+const { query, rows, none } = useList('BatchList', () => ({ q: wanted.value }));
+/** A handful is seen at a glance. */
+const many = computed(() => wanted.value !== '' || rows.value.length > 12);
 </script>
 
 <template>
@@ -20,6 +17,10 @@ const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? [
             <h1>Make</h1>
             <RouterLink to="/formulas" class="act">Choose a formula to make</RouterLink>
         </div>
+        <label v-if="many" class="mb-3 block max-w-md">
+            <span class="label">Find by title or lot</span>
+            <input v-model="wanted" type="search" class="field" maxlength="80" />
+        </label>
         <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="your batches" @again="query.refetch">
             <ul>
                 <li v-for="batch in rows" :key="batch.id" class="row-line">
@@ -62,8 +63,12 @@ const rows = computed(() => query.data.value?.pages.flatMap((p) => p.items) ?? [
                     </RouterLink>
                 </li>
             </ul>
-            <button v-if="query.hasNextPage.value" type="button" class="act-quiet mt-3" @click="query.fetchNextPage()">Show more</button>
-            <p v-if="rows.length === 0" class="max-w-prose">
+            <MoreRows :query="query" />
+            <p v-if="none && wanted">
+                No batch has "{{ wanted }}" in its title or lot.
+                <button type="button" class="act-quiet" @click="wanted = ''">Show all</button>
+            </p>
+            <p v-else-if="none" class="max-w-prose">
                 Nothing has been made yet. Open a formula and press "Make it": you gather, weigh line by line, and the record keeps what the
                 scale truly showed.
             </p>

@@ -4,7 +4,9 @@ import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ask } from '../../api/client';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
+import MoreRows from '../../ui/MoreRows.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ACTIONS, INGREDIENT_KINDS, NEEDS, num, sayDate, sayMonths } from '../../ui/words';
 
@@ -48,7 +50,7 @@ const search = computed(() => {
     return params.toString();
 });
 
-const lots = useQuery({ queryKey: ['lots'], queryFn: () => ask<'LotList'>('GET', '/api/lots') });
+const { query: lotPages, rows: lots } = useList('LotList');
 const found = useQuery({
     queryKey: ['ingredients', search],
     queryFn: () => ask<'IngredientList'>('GET', `/api/ingredients?${search.value}`),
@@ -243,11 +245,11 @@ function pick(id: string): void {
                         <button type="button" class="act-quiet -ml-2.5 text-left" @click="look(ask_, NONE)">{{ question }}</button>
                     </li>
                 </ul>
-                <section v-if="!filtered && (lots.data.value?.items.length ?? 0) > 0" class="mb-6">
+                <section v-if="!filtered && lots.length > 0" class="mb-6">
                     <h2>Oils steeped here</h2>
                     <ul>
                         <li
-                            v-for="lot in lots.data.value?.items"
+                            v-for="lot in lots"
                             :key="lot.id"
                             class="row-line grid gap-x-4 py-1.5 sm:grid-cols-[minmax(0,1fr)_6rem_15rem_7rem]"
                         >
@@ -262,6 +264,7 @@ function pick(id: string): void {
                             </span>
                         </li>
                     </ul>
+                    <MoreRows :query="lotPages" />
                 </section>
                 <WaitOrProblem :pending="found.isPending.value" :error="found.error.value" what="the ingredients" @again="found.refetch">
                     <h2 class="mb-1" aria-live="polite">

@@ -1,15 +1,10 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
-import { computed } from 'vue';
-import { ask } from '../../api/client';
+import MoreRows from '../../ui/MoreRows.vue';
+import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num, sayDate } from '../../ui/words';
 
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['batches', 'papers'],
-    queryFn: () => ask<'BatchList'>('GET', '/api/batches'),
-});
-const done = computed(() => data.value?.items.filter((b) => b.state === 'done') ?? []);
+const { query, rows: done, none } = useList('BatchList', () => ({ state: 'done' }));
 </script>
 
 <template>
@@ -20,12 +15,12 @@ const done = computed(() => data.value?.items.filter((b) => b.state === 'done') 
             notification are yours to check with the authorities and qualified people where you live.
             <RouterLink to="/methods">How each figure is worked out.</RouterLink>
         </p>
-        <WaitOrProblem :pending="isPending" :error="error" what="the papers" @again="refetch">
+        <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="the papers" @again="query.refetch">
             <ul v-if="done.length > 0">
                 <li
                     v-for="batch in done"
                     :key="batch.id"
-                    class="row-line grid items-center gap-x-4 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto_auto]"
+                    class="row-line grid items-center gap-x-4 py-2.5 sm:grid-cols-[minmax(0,1fr)_15rem_auto_auto]"
                 >
                     <span>
                         <span class="font-head text-[18px] font-semibold">{{ batch.title }}</span>
@@ -38,7 +33,8 @@ const done = computed(() => data.value?.items.filter((b) => b.state === 'done') 
                     <RouterLink :to="`/make/${batch.id}`" class="act-quiet">Batch record</RouterLink>
                 </li>
             </ul>
-            <p v-else>No batch is finished yet. When one is, its label and its record stand here.</p>
+            <MoreRows :query="query" />
+            <p v-if="none">No batch is finished yet. When one is, its label and its record stand here.</p>
         </WaitOrProblem>
     </div>
 </template>

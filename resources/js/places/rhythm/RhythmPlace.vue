@@ -1,30 +1,37 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, reactive, ref } from 'vue';
+import { useQueryClient } from '@tanstack/vue-query';
+import { reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, onceKey, Problem } from '../../api/client';
 import FormProblem from '../../ui/FormProblem.vue';
+import MoreRows from '../../ui/MoreRows.vue';
 import { tellProblem } from '../../ui/notice';
+import PickOne from '../../ui/PickOne.vue';
+import { useEvery, useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { sayDate, todayDate } from '../../ui/words';
 
 const router = useRouter();
 const client = useQueryClient();
-const { data, isPending, error, refetch } = useQuery({ queryKey: ['routines'], queryFn: () => ask<'RoutineList'>('GET', '/api/routines') });
-const heads = useQuery({ queryKey: ['heads'], queryFn: () => ask<'HeadList'>('GET', '/api/heads') });
-const batches = useQuery({ queryKey: ['batches', 'papers'], queryFn: () => ask<'BatchList'>('GET', '/api/batches') });
-const done = computed(() => batches.data.value?.items.filter((b) => b.state === 'done') ?? []);
+const { query, rows } = useList('RoutineList');
+const heads = useEvery('HeadList');
+const batch = ref<{ token: string; name: string } | null>(null);
 const errors = ref<Record<string, string[]>>({});
-const draft = reactive({ head_id: 0, batch_id: 0, per_week: 2, grams_per_use: 3, starts_on: todayDate(), way: '' });
+const draft = reactive({ head_id: 0, per_week: 2, grams_per_use: 3, starts_on: todayDate(), way: '' });
 const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
 
 async function plan(): Promise<void> {
     errors.value = {};
     if (draft.head_id === 0) errors.value['head_id'] = ['Choose whose head it is for.'];
-    if (draft.batch_id === 0) errors.value['batch_id'] = ['Choose what is used.'];
+    if (!batch.value) errors.value['batch_id'] = ['Choose what is used.'];
     if (Object.keys(errors.value).length > 0) return;
     try {
-        const routine = await ask<'Routine'>('POST', '/api/routines', draft, { key: onceKey() });
+        const routine = await ask<'Routine'>(
+            'POST',
+            '/api/routines',
+            { ...draft, batch_id: Number(batch.value?.token) },
+            { key: onceKey() },
+        );
         await client.invalidateQueries();
         await router.push(`/rhythm/${routine.id}`);
     } catch (e) {
@@ -38,9 +45,9 @@ async function plan(): Promise<void> {
     <div>
         <h1 class="mb-4">Rhythm</h1>
         <div class="grid gap-10 lg:grid-cols-[minmax(0,1fr)_minmax(0,22rem)]">
-            <WaitOrProblem :pending="isPending" :error="error" what="the routines" @again="refetch">
-                <ul v-if="data && data.items.length > 0">
-                    <li v-for="routine in data.items" :key="routine.id" class="row-line">
+            <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="the routines" @again="query.refetch">
+                <ul v-if="rows.length > 0">
+                    <li v-for="routine in rows" :key="routine.id" class="row-line">
                         <RouterLink
                             :to="`/rhythm/${routine.id}`"
                             class="text-ink grid gap-x-4 py-3 no-underline hover:bg-lead-wash sm:grid-cols-[minmax(0,1fr)_16rem]"
@@ -95,6 +102,7 @@ async function plan(): Promise<void> {
                     A routine is one finished batch on one head. It begins with a patch test; nothing is applied before that is read. For
                     example: Imani, the cloud butter, twice a week.
                 </p>
+                <MoreRows :query="query" />
             </WaitOrProblem>
             <form class="space-y-3" @submit.prevent="plan">
                 <h2>Plan a routine</h2>
@@ -102,17 +110,19 @@ async function plan(): Promise<void> {
                     <span class="label">Whose head</span>
                     <select v-model.number="draft.head_id" class="field">
                         <option :value="0">choose</option>
-                        <option v-for="head in heads.data.value?.items ?? []" :key="head.id" :value="head.id">{{ head.name }}</option>
+                        <option v-for="head in heads" :key="head.id" :value="head.id">{{ head.name }}</option>
                     </select>
                 </label>
                 <FormProblem :errors="errors" field="head_id" />
-                <label class="block">
-                    <span class="label">What is used</span>
-                    <select v-model.number="draft.batch_id" class="field">
-                        <option :value="0">choose a finished batch</option>
-                        <option v-for="batch in done" :key="batch.id" :value="batch.id">{{ batch.title }}, lot {{ batch.lot_code }}</option>
-                    </select>
-                </label>
+                <PickOne
+                    v-model="batch"
+                    list="BatchList"
+                    :asked="{ state: 'done' }"
+                    label="What is used"
+                    labelled
+                    placeholder="a finished batch"
+                    :say="(row) => `${row.title}, lot ${row.lot_code}`"
+                />
                 <FormProblem :errors="errors" field="batch_id" />
                 <div class="grid grid-cols-2 gap-3">
                     <label>

@@ -1,19 +1,17 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import MoreRows from '../../ui/MoreRows.vue';
+import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, num, sayDate, shortDate, todayDate } from '../../ui/words';
 import SteepJar from './SteepJar.vue';
 
-const { data, isPending, error, refetch } = useQuery({ queryKey: ['steeps'], queryFn: () => ask<'SteepList'>('GET', '/api/steeps') });
+const shelf = useList('SteepList', () => ({ state: 'running' }));
+const past = useList('SteepList', () => ({ state: 'strained,spoiled' }));
+const { query } = shelf;
 const today = todayDate();
-const running = computed(() =>
-    (data.value?.items ?? [])
-        .filter((s) => s.state === 'running' || s.state === 'due')
-        .sort((a, b) => a.plan.dates.strain.localeCompare(b.plan.dates.strain)),
-);
-const past = computed(() => (data.value?.items ?? []).filter((s) => s.state === 'strained' || s.state === 'spoiled'));
+const running = computed(() => [...shelf.rows.value].sort((a, b) => a.plan.dates.strain.localeCompare(b.plan.dates.strain)));
 /** One scale for the whole shelf, so that jars can be told apart by where they stand in time. */
 const span = computed(() => {
     const days = running.value.flatMap((s) => [daysFromToday(s.plan.dates.start), daysFromToday(s.plan.dates.ready)]);
@@ -35,7 +33,7 @@ function tone(s: Schemas['SteepRow']): string {
             <h1>Steeps</h1>
             <RouterLink to="/steeps/start" class="act">Start a steep</RouterLink>
         </div>
-        <WaitOrProblem :pending="isPending" :error="error" what="your steeps" @again="refetch">
+        <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="your steeps" @again="query.refetch">
             <section v-if="running.length > 0" aria-label="The shelf">
                 <ul>
                     <li v-for="s in running" :key="s.id" class="row-line">
@@ -98,14 +96,15 @@ function tone(s: Schemas['SteepRow']): string {
                         </RouterLink>
                     </li>
                 </ul>
+                <MoreRows :query="query" />
                 <p class="quiet mt-1 hidden text-[13px] lg:block">
                     The dark line is today, {{ shortDate(today) }}; the blue one is the day it is ready.
                 </p>
             </section>
-            <section v-if="past.length > 0" class="mt-8">
+            <section v-if="past.rows.value.length > 0" class="mt-8">
                 <h2>Strained, or given up</h2>
                 <ul>
-                    <li v-for="s in past" :key="s.id" class="row-line">
+                    <li v-for="s in past.rows.value" :key="s.id" class="row-line">
                         <RouterLink
                             :to="`/steeps/${s.id}`"
                             class="text-ink grid gap-x-4 py-2 no-underline hover:bg-lead-wash sm:grid-cols-[minmax(0,1fr)_10rem_14rem]"
@@ -140,8 +139,9 @@ function tone(s: Schemas['SteepRow']): string {
                         </RouterLink>
                     </li>
                 </ul>
+                <MoreRows :query="past.query" />
             </section>
-            <div v-if="data && data.items.length === 0" class="max-w-prose">
+            <div v-if="shelf.none.value && past.none.value" class="max-w-prose">
                 <p>
                     A steep is a plant drawn into oil for weeks or an hour. It tells you when to shake, when to strain, how much comes out
                     and whether it holds water.
