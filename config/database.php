@@ -18,8 +18,8 @@ return [
             'strict' => true,
             'timezone' => '+00:00',
             'options' => [
-                // A worker keeps its connection from request to request, and asks in one round trip instead of two: an
-                // evaluation asks nine things. What a request leaves open is rolled back by PDO when it ends.
+                // A worker keeps its connection from request to request, and asks in one round trip instead of
+                // two. What a request leaves open is rolled back by PDO when it ends.
                 PDO::ATTR_PERSISTENT => (bool) env('DB_PERSISTENT', false),
                 PDO::ATTR_EMULATE_PREPARES => true,
             ],

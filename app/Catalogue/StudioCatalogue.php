@@ -12,6 +12,7 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
 use Crown\Formula\Context;
+use Crown\Formula\Learned\Learned;
 
 /** The reference catalogue with the studio's own ingredients, figures and steeped oils over it. */
 final class StudioCatalogue
@@ -19,10 +20,23 @@ final class StudioCatalogue
     public function __construct(
         private readonly CatalogueStore $store,
         private readonly CurrentStudio $studio,
+        private readonly KeptContexts $kept,
     ) {
     }
 
     public function get(): Catalogue
+    {
+        return $this->kept->of($this->studio->get(), Catalogue::class, $this->made(...));
+    }
+
+    public function context(): Context
+    {
+        $studio = $this->studio->get();
+
+        return new Context($this->get(), $studio->kitchen(), $this->kept->of($studio, Learned::class, BatchFinding::learned(...)));
+    }
+
+    private function made(): Catalogue
     {
         $reference = $this->store->reference();
         $corrections = OwnFigure::corrections();
@@ -68,10 +82,5 @@ final class StudioCatalogue
         }
 
         return $stock;
-    }
-
-    public function context(): Context
-    {
-        return new Context($this->get(), $this->studio->get()->kitchen(), BatchFinding::learned());
     }
 }

@@ -19,12 +19,15 @@ final class CurrentStudio
     /** Fails closed: without a studio no row can be read or written. */
     public function get(): Studio
     {
+        if ($this->entered !== null) {
+            return $this->entered;
+        }
         $user = $this->auth->guard('web')->user();
 
-        return $this->entered ?? ($user instanceof User ? $user->studio : throw new LogicException('No studio has been entered.'));
+        return $user instanceof User ? $user->studio : throw new LogicException('No studio has been entered.');
     }
 
-    /** Works as this studio from here on: for commands, which have no signed-in person. */
+    /** Works as this studio from here on: for commands, which have no signed-in person, and where the person is known already. */
     public function enter(Studio $studio): void
     {
         $this->entered = $studio;

@@ -26,6 +26,12 @@ final class SparingSessions extends FileSessionHandler
         return $content;
     }
 
+    /** What was read of a session and is still what is kept of it; null when there was none, or it has been written since. */
+    public function asRead(string $sessionId): ?string
+    {
+        return $this->read !== null && $this->read[0] === $sessionId ? $this->read[1] : null;
+    }
+
     public function write($sessionId, $data): bool
     {
         $path = $this->path.'/'.$sessionId;

@@ -28,6 +28,9 @@ final class Studio extends Model
 {
     use BootsByName;
 
+    /** How many times a row that formulas are judged with has changed, as of when its person was found; null when nobody asked. */
+    public ?int $shaped = null;
+
     protected $table = 'studios';
 
     protected $guarded = ['id'];

@@ -31,6 +31,12 @@ final readonly class SolidFat
         return $this->percent !== [];
     }
 
+    /** Whether nothing of it is solid in the cold, and so nowhere; also where nothing is known. */
+    public function isLiquid(): bool
+    {
+        return ($this->percent[10] ?? 0.0) === 0.0;
+    }
+
     /** Per cent solid at a temperature; 0 when nothing is known, which known() tells apart. */
     public function at(float $celsius): float
     {

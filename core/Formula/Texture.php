@@ -24,12 +24,20 @@ final readonly class Texture
 
     public const HOT_DAY = 32.0;
 
+    /** @var array<int, Band> effective solids at the six points, per cent, keyed by °C: asked for many times over */
+    private array $points;
+
     /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
     private function __construct(
         private Composition $composition,
         public array $unknown,
         public Shift $learned,
     ) {
+        $points = [];
+        foreach (SolidFat::TEMPERATURES as $celsius) {
+            $points[$celsius] = $this->worked($celsius);
+        }
+        $this->points = $points;
     }
 
     /** @param  Shift|null  $learned what the studio's own batches of this family have shown */
@@ -44,9 +52,19 @@ final readonly class Texture
     /** Effective solids in per cent at a temperature, with the band of the shares and of the curves. */
     public function solids(float $celsius): Band
     {
+        $whole = (int) $celsius;
+
+        return $celsius === (float) $whole && isset($this->points[$whole]) ? $this->points[$whole] : $this->worked($celsius);
+    }
+
+    private function worked(float $celsius): Band
+    {
         $low = $best = $high = 0.0;
         foreach ($this->composition->counted() as $portion) {
             $fat = $portion->ingredient->solidFat;
+            if ($fat->isLiquid()) {
+                continue;
+            }
             $solid = $fat->at($celsius) * $fat->structure * $this->learned->factor;
             $low += $portion->share->low * $solid * (1 - self::SPREAD);
             $best += $portion->share->best * $solid;
@@ -59,12 +77,7 @@ final readonly class Texture
     /** @return array<int, float> best, per cent, keyed by °C */
     public function curve(): array
     {
-        $curve = [];
-        foreach (SolidFat::TEMPERATURES as $celsius) {
-            $curve[$celsius] = $this->solids($celsius)->best;
-        }
-
-        return $curve;
+        return array_map(static fn (Band $solids): float => $solids->best, $this->points);
     }
 
     public function class(): TextureClass

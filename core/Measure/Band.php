@@ -121,12 +121,15 @@ final readonly class Band implements JsonSerializable
     /** @return array{low: float, best: float, high: float} */
     public function jsonSerialize(): array
     {
-        return ['low' => self::tidy($this->low), 'best' => self::tidy($this->best), 'high' => self::tidy($this->high)];
+        $best = self::tidy($this->best);
+
+        return $this->isExact() ? ['low' => $best, 'best' => $best, 'high' => $best] : ['low' => self::tidy($this->low), 'best' => $best, 'high' => self::tidy($this->high)];
     }
 
     /** Cuts binary noise at nine significant digits for output; never used in further computation. */
     private static function tidy(float $value): float
     {
-        return (float) sprintf('%.9g', $value);
+        // A whole number of up to nine digits has no noise to cut, and most amounts are one.
+        return abs($value) < 1e9 && $value === floor($value) ? $value : (float) sprintf('%.9g', $value);
     }
 }
