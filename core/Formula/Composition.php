@@ -61,7 +61,7 @@ final readonly class Composition
                 $problems[$i] = $line->amount === '' ? 'No amount is given yet.' : $e->getMessage();
             }
         }
-        [$masses, $problems, $whole] = self::placeRelative($amounts, $masses, $problems, $formula->size, $context->kitchen->scaleGrams);
+        [$masses, $problems, $whole] = self::placeRelative($amounts, $masses, $problems, $formula->size, $context->kitchen->scaleGrams, $ingredients);
 
         return self::sized($formula, $context, $ingredients, $amounts, $masses, $problems, $whole);
     }
@@ -101,7 +101,7 @@ final readonly class Composition
         $volume = $mass = 0.0;
         foreach ($this->counted() as $portion) {
             $mass += $portion->grams->band->best;
-            $volume += $portion->grams->band->best / $portion->ingredient->facts->best(Property::Density20, 0.92);
+            $volume += $portion->grams->band->best / self::density20($portion->ingredient);
         }
 
         return Converter::densityAt(Band::exact($volume > 0.0 ? $mass / $volume : 0.92), $celsius)->best;
@@ -113,9 +113,10 @@ final readonly class Composition
      * @param  array<int, Amount>  $amounts
      * @param  array<int, Figure>  $masses those weighed or measured out
      * @param  array<int, string>  $problems
+     * @param  array<int, Ingredient>  $ingredients
      * @return array{array<int, Figure>, array<int, string>, list<string>}
      */
-    private static function placeRelative(array $amounts, array $masses, array $problems, Size $size, float $scale): array
+    private static function placeRelative(array $amounts, array $masses, array $problems, Size $size, float $scale, array $ingredients): array
     {
         $whole = [];
         $absolute = array_reduce($masses, static fn (Band $sum, Figure $f): Band => $sum->plus($f->band), Band::exact(0.0));
@@ -130,7 +131,7 @@ final readonly class Composition
             $problems[$i] = 'Only one line can be the one "to fill".';
             unset($fills[$i]);
         }
-        $stated = $fills === [] ? 0.0 : (float) current($fills)->count->best;
+        $stated = self::stated($fills, $percents, $masses, $ingredients);
         $total = match (true) {
             $stated > 0.0 => $stated,
             $fills !== [] && $hasMass && $size->mode === 'mass' => $size->grams,
@@ -152,19 +153,27 @@ final readonly class Composition
                 $masses[$i] = self::proportion($amount->count->scaled($total * (1 - $percent) / $count), $scale, 'Parts of what the shares leave, by mass.', Band::exact($total));
             }
         }
-        foreach (array_keys($fills) as $i) {
+        foreach ($fills as $i => $fill) {
             $rest = $total - $absolute->best - $percent * $total;
             if ($rest <= 0.0) {
                 $problems[$i] = sprintf('The other lines already come to %s g of the %s g to fill.', Amount::number($absolute->best + $percent * $total), Amount::number($total));
 
                 continue;
             }
+            // Filled to a mark, the whole is as sure as the mark.
+            $volume = $fill->millilitres > 0.0;
+            $is = Band::within($total, $volume ? Unit::Millilitre->handHalfWidth() : 0.0);
             $masses[$i] = new Figure(
-                Band::of(max(0.0, $total - $absolute->high - $percent * $total), $rest, max($rest, $total - $absolute->low - $percent * $total)),
+                Band::of(max(0.0, $is->low - $absolute->high - $percent * $total), $rest, max($rest, $is->high - $absolute->low - $percent * $total)),
                 'g',
                 Basis::Converted,
-                new Working('shares', 'What the other lines leave of the whole.', [
-                    new Input('whole', Band::exact($total), 'g', $stated > 0.0 ? 'the maker' : 'batch size'),
+                new Working('shares', 'What the other lines leave of the whole.'.($volume ? ' Its mass follows from the densities of the lines.' : ''), [
+                    ...($volume ? [new Input('volume of the whole', Band::exact($fill->millilitres), 'ml', 'the maker')] : []),
+                    new Input('whole', $is, 'g', match (true) {
+                        $volume => 'densities of the lines at 20 °C',
+                        $stated > 0.0 => 'the maker',
+                        default => 'batch size',
+                    }),
                     new Input('other lines', $absolute->plus(Band::exact($percent * $total)), 'g', 'this formula'),
                 ]),
             );
@@ -176,6 +185,41 @@ final readonly class Composition
         }
 
         return [$masses, $problems, $whole];
+    }
+
+    /**
+     * The mass of the whole that the line "to fill" states, grams; 0 when it states none. From a volume it is worked out: the
+     * volumes of the lines at 20 °C add up to it.
+     *
+     * @param  array<int, Amount>  $fills
+     * @param  array<int, Amount>  $percents
+     * @param  array<int, Figure>  $masses
+     * @param  array<int, Ingredient>  $ingredients
+     */
+    private static function stated(array $fills, array $percents, array $masses, array $ingredients): float
+    {
+        $line = array_key_first($fills);
+        if ($line === null || $fills[$line]->millilitres <= 0.0) {
+            return $line === null ? 0.0 : $fills[$line]->count->best;
+        }
+        $perGram = static fn (int $i): float => 1 / self::density20($ingredients[$i]);
+        // V = sum(m/d) + T sum(p/d) + (T (1 - sum p) - sum m)/d of the filling, solved for T.
+        $left = $fills[$line]->millilitres;
+        foreach ($masses as $i => $figure) {
+            $left -= $figure->band->best * ($perGram($i) - $perGram($line));
+        }
+        $each = $perGram($line);
+        foreach ($percents as $i => $amount) {
+            $each += $amount->count->best / 100 * ($perGram($i) - $perGram($line));
+        }
+
+        return max(0.001, $left / $each);
+    }
+
+    /** g/ml at 20 °C; what has none counts as oil. */
+    private static function density20(Ingredient $ingredient): float
+    {
+        return $ingredient->facts->best(Property::Density20, 0.92);
     }
 
     private static function proportion(Band $grams, float $scale, string $words, Band $total): Figure

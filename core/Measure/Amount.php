@@ -13,6 +13,7 @@ final readonly class Amount
      * @param  bool  $about adds 10 % to the half-width
      * @param  float  $capsuleMilligrams powder in one capsule, 0 when it was not said
      * @param  list<Amount>  $also further parts to be added ("1 cup + 2 tbsp")
+     * @param  float  $millilitres of a fill: the volume of the whole to which it fills, ml; 0 when it was not said as a volume
      * @param  string  $written the maker's own words
      *
      * @throws MeasureError for nothing, less than nothing, or more than a tonne
@@ -25,6 +26,7 @@ final readonly class Amount
         public bool $about = false,
         public float $capsuleMilligrams = 0.0,
         public array $also = [],
+        public float $millilitres = 0.0,
     ) {
         $fillWithoutTarget = $unit === Unit::Fill;
         if (! $fillWithoutTarget && $count->low <= 0.0) {

@@ -6,7 +6,7 @@ namespace Crown\Measure;
 
 /**
  * Reads amounts as people write them: "2 tbsp", "½ cup", "1 1/2 heaped tsp", "2-3 drops", "about 20 g", "a few drops",
- * "18 %", "3 parts", "1 cup + 2 tbsp", "2 tbsp (28 g)", "3 capsules of 500 mg", "to fill", "fill up to 100 g".
+ * "18 %", "3 parts", "1 cup + 2 tbsp", "2 tbsp (28 g)", "3 capsules of 500 mg", "to fill", "fill up to 100 g", "to make 100 ml".
  *
  * Where an amount is given twice ("1 oz / 28 g") the weighed one counts.
  */
@@ -29,7 +29,7 @@ final class AmountReader
         'fl oz' => Unit::FluidOunce, 'fl. oz' => Unit::FluidOunce, 'floz' => Unit::FluidOunce, 'fluid ounces' => Unit::FluidOunce,
         'fluid ounce' => Unit::FluidOunce, 'tablespoons' => Unit::Tablespoon, 'tablespoon' => Unit::Tablespoon,
         'tablespoonfuls' => Unit::Tablespoon, 'tbsps' => Unit::Tablespoon, 'tbsp' => Unit::Tablespoon, 'tbs' => Unit::Tablespoon,
-        'tblsp' => Unit::Tablespoon, 'tb' => Unit::Tablespoon, 'teaspoons' => Unit::Teaspoon, 'teaspoon' => Unit::Teaspoon,
+        'tblsps' => Unit::Tablespoon, 'tblsp' => Unit::Tablespoon, 'tbls' => Unit::Tablespoon, 'tb' => Unit::Tablespoon, 'teaspoons' => Unit::Teaspoon, 'teaspoon' => Unit::Teaspoon,
         'tsps' => Unit::Teaspoon, 'tsp' => Unit::Teaspoon, 'cups' => Unit::Cup, 'cup' => Unit::Cup, 'cupfuls' => Unit::Cup, 'cupful' => Unit::Cup,
         'kilograms' => Unit::Kilogram, 'kilogram' => Unit::Kilogram, 'kilos' => Unit::Kilogram, 'kilo' => Unit::Kilogram,
         'kg' => Unit::Kilogram, 'grams' => Unit::Gram, 'gram' => Unit::Gram, 'grammes' => Unit::Gram, 'gramme' => Unit::Gram,
@@ -39,14 +39,21 @@ final class AmountReader
         'milliliter' => Unit::Millilitre, 'mls' => Unit::Millilitre, 'ml' => Unit::Millilitre, 'cc' => Unit::Millilitre,
         'litres' => Unit::Litre, 'liters' => Unit::Litre, 'litre' => Unit::Litre, 'liter' => Unit::Litre, 'l' => Unit::Litre,
         'drops' => Unit::Drop, 'drop' => Unit::Drop, 'gtt' => Unit::Drop, 'pinches' => Unit::Pinch, 'pinch' => Unit::Pinch,
-        'capsules' => Unit::Capsule, 'capsule' => Unit::Capsule, 'caps' => Unit::Capsule, 'parts' => Unit::Part, 'part' => Unit::Part,
+        'capsules' => Unit::Capsule, 'capsule' => Unit::Capsule, 'caps' => Unit::Capsule, 'softgels' => Unit::Capsule, 'softgel' => Unit::Capsule, 'parts' => Unit::Part, 'part' => Unit::Part,
         'percent' => Unit::Percent, 'per cent' => Unit::Percent, 'pct' => Unit::Percent, '%' => Unit::Percent,
         'pieces' => Unit::Piece, 'piece' => Unit::Piece, 'leaves' => Unit::Piece, 'leaf' => Unit::Piece, 'sprigs' => Unit::Piece,
         'sprig' => Unit::Piece, 'pads' => Unit::Piece, 'pad' => Unit::Piece, 'cloves' => Unit::Piece, 'buds' => Unit::Piece,
         'stalks' => Unit::Piece, 'stalk' => Unit::Piece, 'whole' => Unit::Piece,
     ];
 
-    private const FILL = '(?:to fill(?: up)?|fill(?: up)?(?: the rest)?|top(?: it)? up|q\.?\s?s\.?|the rest|remainder|rest)(?:\s+(?:to|with))?(?:\s+(?:100 ?%|(?<fill>[\d.,]+)\s*(?<fillunit>g|grams|ml|kg|oz)))?';
+    /** Measures that are another size in every hand and every shop. */
+    private const VAGUE = '/^(?<amount>(?:about\s+)?(?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?(?:(?:big|small|large|good|generous|little|tiny)\s+)?'
+        .'(?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|blobs?|lumps?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?))(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isu';
+
+    /** How much of it there is when it is all in: "to make 100 ml". A number has to follow. */
+    private const MADE_UP = '(?:(?:enough|made?|make)\s+)?(?:up\s+)?to(?:\s+make)?(?:\s+up)?(?:\s+to)?(?=\s+[\d.,]+\s*(?:g|grams|ml|kg|oz)\b)';
+
+    private const FILL = '(?:'.self::MADE_UP.'|to fill(?: up)?|fill(?: up)?(?: the rest)?|top(?: it)? up|q\.?\s?s\.?|the rest|remainder|rest)(?:\s+(?:to|with))?(?:\s+(?:100 ?%|(?<fill>[\d.,]+)\s*(?<fillunit>g|grams|ml|kg|oz)))?';
 
     private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)';
 
@@ -66,12 +73,26 @@ final class AmountReader
         if (preg_match('/^\s*-\s*[\d.]/u', $text) === 1) {
             throw MeasureError::negativeAmount(trim($text));
         }
+        $vague = self::vague($text);
+        if ($vague !== [] && trim($vague[1]) === '') {
+            throw MeasureError::vagueAmount($vague[0]);
+        }
         $leading = self::leading($text);
         if ($leading === false || trim($leading->rest, " \t.,;:") !== '') {
             throw MeasureError::unreadableAmount(trim($text));
         }
 
         return $leading->amount;
+    }
+
+    /**
+     * An amount in a measure that nobody can tell, at the start of a text: "a handful", "1 stick".
+     *
+     * @return array{}|array{string, string} the amount as it is written, and what follows it
+     */
+    public static function vague(string $text): array
+    {
+        return preg_match(self::VAGUE, trim($text), $m) === 1 ? [trim($m['amount']), $m['rest']] : [];
     }
 
     /**
@@ -83,12 +104,10 @@ final class AmountReader
     {
         $plain = self::plain($text);
         if (preg_match('/^'.self::FILL.'(?![\p{L}])/iu', $plain, $m) === 1) {
-            $target = isset($m['fill'], $m['fillunit'])
-                ? self::value($m['fill']) * (self::UNITS[mb_strtolower($m['fillunit'])] ?? Unit::Gram)->millilitres(CupSize::Metric)
-                  + self::value($m['fill']) * (self::UNITS[mb_strtolower($m['fillunit'])] ?? Unit::Gram)->grams()
-                : 0.0;
+            $unit = self::UNITS[mb_strtolower($m['fillunit'] ?? '')] ?? Unit::Gram;
+            $target = isset($m['fill']) ? self::value($m['fill']) : 0.0;
 
-            return new LeadingAmount(new Amount(Band::exact($target), Unit::Fill, trim($m[0])), substr($plain, strlen($m[0])));
+            return new LeadingAmount(new Amount(Band::exact($target * $unit->grams()), Unit::Fill, trim($m[0]), millilitres: $target * $unit->millilitres(CupSize::Metric)), substr($plain, strlen($m[0])));
         }
 
         return self::sum($plain);
@@ -146,9 +165,13 @@ final class AmountReader
         }
         $rest = substr($plain, strlen($m[0]));
         $name = $m['unit'] ?? '';
-        // Cooks write T for a tablespoon and t for a teaspoon.
-        if ($name === '' && preg_match('/^\s*([Tt])(?:\.|\s|$)/', $rest, $t) === 1) {
-            $unit = $t[1] === 'T' ? Unit::Tablespoon : Unit::Teaspoon;
+        // Cooks write T for a tablespoon, t for a teaspoon and c for a cup.
+        if ($name === '' && preg_match('/^\s*([TtCc])(?:\.|\s|$)/', $rest, $t) === 1) {
+            $unit = match ($t[1]) {
+                'T' => Unit::Tablespoon,
+                't' => Unit::Teaspoon,
+                default => Unit::Cup,
+            };
             $rest = substr($rest, strlen($t[0]));
         } else {
             $unit = self::UNITS[mb_strtolower($name)] ?? Unit::Piece;
@@ -187,7 +210,7 @@ final class AmountReader
     /** Unicode fractions and number words become figures; spaces and dashes become plain ones. */
     private static function plain(string $text): string
     {
-        if (preg_match('/^\d[\x20-\x7e]*$/', $text) === 1) {
+        if (preg_match('/^\d[\x20-\x7e]*$/', $text) === 1 && preg_match('/^\d+ (?:and|&) /i', $text) !== 1) {
             // Most amounts: a figure and plain letters.
             return rtrim($text);
         }
@@ -201,11 +224,17 @@ final class AmountReader
         foreach (self::WORDS as $word => $figure) {
             $pattern = '/^((?:about|approximately|approx\.?|around|roughly)\s+)?'.$word.'(?=\s+\p{L})/iu';
             if (preg_match($pattern, $text, $m) === 1) {
-                return ($m[1] ?? '').$figure.substr($text, strlen($m[0]));
+                $text = ($m[1] ?? '').$figure.substr($text, strlen($m[0]));
+                break;
             }
         }
 
-        return $text;
+        // "one and a half cups", "2 and 1/4 tsp", "a cup and a half" is left to be asked about.
+        return preg_replace_callback(
+            '/^((?:about|approximately|approx\.?|around|roughly)\s+)?(\d+)\s+(?:and|&)\s+(?:an?\s+|one\s+)?(half|quarter|third|[1-7]\/[2-8])(?=\s+\p{L})/iu',
+            static fn (array $m): string => $m[1].$m[2].' '.(['half' => '1/2', 'quarter' => '1/4', 'third' => '1/3'][strtolower($m[3])] ?? $m[3]),
+            $text,
+        ) ?? $text;
     }
 
     private static function value(string $written): float

@@ -34,6 +34,11 @@ final class MeasureError extends DomainException
         ));
     }
 
+    public static function vagueAmount(string $text): self
+    {
+        return new self(sprintf('"%s" is another amount in every hand, so its mass cannot be told. Weigh it once, or write spoons, cups, drops or grams.', $text));
+    }
+
     public static function negativeAmount(string $text): self
     {
         return new self(sprintf('The amount "%s" is negative or zero; an amount must be more than nothing.', $text));

@@ -60,7 +60,7 @@ describe('a list that can grow', () => {
             return { items: many.filter((b) => b.title.includes(q)), next: null };
         });
         const { wrapper } = await show(MakePlace);
-        const field = by('input', '') as HTMLInputElement;
+        const field = by('input', /^Find/) as HTMLInputElement;
         const write = async (text: string): Promise<void> => {
             field.value = text;
             field.dispatchEvent(new Event('input'));

@@ -36,7 +36,8 @@ export function within<T>(use: () => T): { it: T; leave: () => void } {
 /** The one element that is so called: by its label, or else by its words. */
 export function by(selector: string, name: string | RegExp): HTMLElement {
     const found = [...(document.querySelectorAll(selector) as NodeListOf<HTMLElement>)].filter((e) => {
-        const words = (e.getAttribute('aria-label') ?? e.textContent ?? '').replaceAll(/\s+/g, ' ').trim();
+        const label = (e as HTMLInputElement).labels?.[0];
+        const words = (e.getAttribute('aria-label') ?? label?.textContent ?? e.textContent ?? '').replaceAll(/\s+/g, ' ').trim();
         return typeof name === 'string' ? words === name : name.test(words);
     });
     if (found.length !== 1) throw new Error(`${found.length} of ${selector} are called ${name}`);

@@ -18,7 +18,7 @@ final readonly class ReadLine implements JsonSerializable
      * @param  string  $form fresh, dried, powder, seed, melted, or ""
      * @param  list<NameMatch>  $matches best first
      * @param  list<Figure>  $grams one figure when the mass can be told, else empty
-     * @param  string  $doubt why it is not sure, as a sentence; "" when it is
+     * @param  array<string, string>  $doubts why it is not sure, as sentences keyed by what is Asked; empty when it is
      */
     public function __construct(
         public string $text,
@@ -28,7 +28,7 @@ final readonly class ReadLine implements JsonSerializable
         public string $form,
         public array $matches,
         public array $grams,
-        public string $doubt,
+        public array $doubts,
     ) {
     }
 
@@ -36,6 +36,12 @@ final readonly class ReadLine implements JsonSerializable
     public function ingredient(): string
     {
         return $this->understood === Understood::No || $this->matches === [] ? '' : $this->matches[0]->ingredient->id;
+    }
+
+    /** Why it is not sure; "" when it is. */
+    public function doubt(): string
+    {
+        return implode(' ', $this->doubts);
     }
 
     /** @return array<string, mixed> */
@@ -51,7 +57,7 @@ final readonly class ReadLine implements JsonSerializable
             'grams' => $this->grams === [] ? null : $this->grams[0]->band,
             'basis' => $this->grams === [] ? null : $this->grams[0]->basis->value,
             'form' => $this->form === '' ? null : $this->form,
-            'doubt' => $this->doubt,
+            'doubts' => (object) $this->doubts,
             'alternatives' => array_map(
                 static fn (NameMatch $m): array => ['id' => $m->ingredient->id, 'name' => $m->ingredient->name, 'score' => round($m->score, 3)],
                 $this->understood === Understood::No ? $this->matches : array_slice($this->matches, 1),

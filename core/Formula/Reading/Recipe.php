@@ -20,12 +20,14 @@ final readonly class Recipe implements JsonSerializable
      * @param  list<ReadLine>  $lines
      * @param  list<Step>  $steps
      * @param  list<string>  $notes headings and remarks that are neither
+     * @param  ForWhom|null  $for whom it says it is for, when that asks for more care
      */
     public function __construct(
         public string $title,
         public array $lines,
         public array $steps,
         public array $notes,
+        public ?ForWhom $for = null,
     ) {
     }
 
@@ -49,7 +51,7 @@ final readonly class Recipe implements JsonSerializable
         return new Formula(
             $this->title === '' ? 'Untitled recipe' : mb_substr($this->title, 0, 120),
             $kind,
-            Audience::AdultLeaveOn,
+            $this->for->audience ?? Audience::AdultLeaveOn,
             $lines,
             $this->steps,
             Size::asWritten(),
@@ -71,6 +73,7 @@ final readonly class Recipe implements JsonSerializable
                 'celsius' => $s->saysTemperature() ? round($s->celsius, 1) : null,
             ], $this->steps),
             'notes' => $this->notes,
+            'for' => $this->for,
         ];
     }
 

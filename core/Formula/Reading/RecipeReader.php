@@ -9,6 +9,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\NameMatch;
 use Crown\Formula\Line;
+use Crown\Formula\Step;
 use Crown\Measure\Amount;
 use Crown\Measure\AmountReader;
 use Crown\Measure\CannotTell;
@@ -32,10 +33,15 @@ final readonly class RecipeReader
 
     private const NEAR = 0.62;
 
-    private const START = '(?:about |approx\.? |around |~ ?)?(?:\d|½|⅓|⅔|¼|¾|⅛|(?:a few|half an?|a couple of|one|two|three|four|five|six|a|an) (?:heaped |level )?(?:drops?|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
+    /** More of an "essential oil" than anybody puts in one recipe. */
+    private const HARDLY_GRAMS = 12.0;
+
+    private const HARDLY_PERCENT = 10.0;
+
+    private const START = '(?:about |approx\.? |around |~ ?)?(?:\d|½|⅓|⅔|¼|¾|⅛|(?:a few|half an?|a couple of|one(?: and a half)?|two(?: and a half)?|three|four|five|six|a|an) (?:heaped |level )?(?:drops?|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
 
     /** Words that say how it was bought, not what it is. */
-    private const ADJECTIVES = '/\b(organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced|grated|softened|crushed|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
+    private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced|grated|softened|crushed|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
 
     public function __construct(
         private Catalogue $catalogue,
@@ -69,10 +75,18 @@ final readonly class RecipeReader
 
                 continue;
             }
+            if ($this->isRemark($bare)) {
+                $notes[] = $row;
+
+                continue;
+            }
             array_push($lines, ...$this->ingredientLines($bare, $row));
         }
 
-        return new Recipe($title, [...$lines, ...$this->onlyInSteps($steps, $lines)], $steps, $notes);
+        // A name of an ingredient is not whom it is for: "baby aloe" stays out.
+        $told = implode("\n", [$title, ...array_map(static fn (Step $s): string => $s->text, $steps), ...$notes]);
+
+        return new Recipe($title, [...$lines, ...$this->onlyInSteps($steps, $lines)], $steps, $notes, ForWhom::in($told)[0] ?? null);
     }
 
     /** @return list<string> */
@@ -101,7 +115,10 @@ final readonly class RecipeReader
     {
         $row = preg_replace('/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu', '', $row) ?? $row;
 
-        return trim(self::withoutMarks($row));
+        // "For shine: 10 ml argan oil" says what it is there for before what it is.
+        $row = preg_replace('/^for [\p{L} -]{2,30}:\s+(?='.self::START.')/iu', '', trim(self::withoutMarks($row))) ?? $row;
+
+        return trim($row);
     }
 
     private static function withoutMarks(string $text): string
@@ -121,7 +138,7 @@ final readonly class RecipeReader
 
     private function looksLikeTitle(string $row, int $rows): bool
     {
-        if ($rows === 1 || preg_match('/^'.self::START.'/iu', $row) === 1 || preg_match('/^equal parts/iu', $row) === 1 || mb_strlen($row) > 120) {
+        if ($rows === 1 || preg_match('/^'.self::START.'/iu', $row) === 1 || Together::in($row) !== [] || mb_strlen($row) > 120) {
             return false;
         }
         [$name, $amount] = $this->split($row);
@@ -145,13 +162,25 @@ final readonly class RecipeReader
         return preg_match('/^'.self::START.'/iu', $row) !== 1 && str_word_count($row) >= 9 && preg_match('/[.!?]$/u', $row) === 1;
     }
 
+    /** "For kids of 8 years", "Keeps 3 months", "Makes about 4 jars": about the whole, and no ingredient in it. */
+    private function isRemark(string $row): bool
+    {
+        return preg_match('/^(?:(?:good|great|best|safe|made|not|only) for|for|use|apply|keeps?|lasts?|stores?|makes|yields?|notes?|tips?|warning|caution|shelf life|do not|don\'t)\b/iu', $row) === 1
+            && preg_match('/\d\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|drops?|parts?|%)(?!\p{L})/iu', $row) !== 1
+            && ($this->matches($this->split($row)[0])[0]->score ?? 0.0) < self::NEAR;
+    }
+
     /** @return list<ReadLine> */
     private function ingredientLines(string $bare, string $row): array
     {
-        if (preg_match('/^(?:(?<n>[\d.,]+)\s+)?equal (?:parts|amounts|measures)(?: of)?:?\s+(?<list>.+)$/iu', $bare, $m) === 1) {
-            $names = preg_split('/\s*(?:,|;|&|\+|\band\b)\s*/iu', $m['list']) ?: [];
-
-            return array_map(fn (string $name): ReadLine => $this->placed($row, trim($name, ' .'), '1 part'), array_values(array_filter($names, static fn (string $n): bool => trim($n, ' .') !== '')));
+        $together = Together::in($bare);
+        if ($together !== []) {
+            return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $together);
+        }
+        // "1/2 cup jojoba / 1/4 cup argan", but not "Shea butter - 100 g": each piece has to be whole.
+        $side = array_map($this->split(...), preg_split('/\s+[-–—\/|]\s+(?='.self::START.')/iu', $bare) ?: []);
+        if (count($side) > 1 && array_filter($side, static fn (array $s): bool => $s[0] === '' || $s[1] === '') === []) {
+            return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $side);
         }
         $pieces = preg_split('/\s*(?:,|;|\band\b|\bplus\b|\+)\s+(?='.self::START.')/iu', $bare) ?: [$bare];
         $lines = [];
@@ -178,6 +207,14 @@ final readonly class RecipeReader
      */
     private function split(string $line): array
     {
+        $vague = AmountReader::vague($line);
+        if ($vague !== []) {
+            return [self::cleaned($vague[1]), $vague[0]];
+        }
+        // "3 vit E capsules": the name stands inside its amount.
+        if (preg_match('/^(\d+)\s+(?!of\b)([\p{L}][\p{L} -]{0,40}?)\s+(capsules?|caps|softgels?)\b\.?(.*)$/iu', $line, $m) === 1) {
+            $line = $m[1].' capsules'.(preg_match('/(\d+(?:[.,]\d+)?)\s*mg/iu', $m[4], $mg) === 1 ? ' of '.$mg[1].' mg' : '').' '.$m[2];
+        }
         try {
             $leading = AmountReader::leading($line);
         } catch (MeasureError) {
@@ -195,7 +232,7 @@ final readonly class RecipeReader
             return [$name, $leading->amount->written];
         }
         // Name first: the first place from which the rest of the line is an amount.
-        if (preg_match_all('/(?:^|[\s(:=–—-])('.self::START.'|to fill|top up|q\.?s\.?|to 100)/iu', $line, $m, PREG_OFFSET_CAPTURE) > 0) {
+        if (preg_match_all('/(?:^|[\s(:=–—-])('.self::START.'|to fill|top up|q\.?s\.?|to 100|(?:enough |make |made )?(?:up )?to (?:make )?(?:up )?(?:to )?\d)/iu', $line, $m, PREG_OFFSET_CAPTURE) > 0) {
             foreach ($m[1] as [, $offset]) {
                 try {
                     $tail = AmountReader::leading(substr($line, (int) $offset));
@@ -227,20 +264,20 @@ final readonly class RecipeReader
         $matches = $this->matches($name);
         $best = $matches[0] ?? false;
         if ($best === false || $best->score < self::NEAR) {
-            return new ReadLine($row, Understood::No, $name, $amount, $form, $matches, [], sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60)));
+            return new ReadLine($row, Understood::No, $name, $amount, $form, $matches, [], [Asked::Ingredient->value => sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60))]);
         }
         $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';
-        [$grams, $doubt] = $this->weigh($amount, $best->ingredient, $form);
+        [$grams, $unweighed] = $this->weigh($amount, $best->ingredient, $form);
         $gap = $best->score - ($matches[1]->score ?? 0.0);
-        $doubt = match (true) {
-            $doubt !== '' => $doubt,
+        $another = match (true) {
             $best->score < self::SURE => sprintf('Is "%s" %s?', $name, mb_strtolower($best->ingredient->name)),
             $best->score < 0.999 && $gap < 0.04 => sprintf('"%s" may also be %s.', $name, mb_strtolower($matches[1]->ingredient->name)),
-            $this->maybeSteep($best->ingredient, $name, $grams) => sprintf('So much "%s" can hardly be an essential oil. Is it a steeped oil?', $name),
+            $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf('So much "%s" can hardly be an essential oil. Is it a steeped oil?', $name),
             default => '',
         };
+        $doubts = array_filter([Asked::Ingredient->value => $another, Asked::Amount->value => $unweighed], static fn (string $d): bool => $d !== '');
 
-        return new ReadLine($row, $doubt === '' ? Understood::Yes : Understood::Doubtful, $name, $amount, $form, $matches, $grams, $doubt);
+        return new ReadLine($row, $doubts === [] ? Understood::Yes : Understood::Doubtful, $name, $amount, $form, $matches, $grams, $doubts);
     }
 
     /** @return array{list<Figure>, string} the mass when it can be told, and why not when it cannot */
@@ -260,12 +297,26 @@ final readonly class RecipeReader
         }
     }
 
-    /** @param  list<Figure>  $grams */
-    private function maybeSteep(Ingredient $ingredient, string $name, array $grams): bool
+    /**
+     * @param  list<Figure>  $grams
+     *
+     * Nobody blends an essential oil by the tablespoon, or one part of it to one of castor oil.
+     */
+    private function maybeSteep(Ingredient $ingredient, string $name, string $amount, array $grams): bool
     {
-        return $ingredient->kind === IngredientKind::EssentialOil
-            && $grams !== [] && $grams[0]->band->best > 12.0
-            && preg_match('/\b(essential|eo)\b/iu', $name) !== 1;
+        if ($ingredient->kind !== IngredientKind::EssentialOil || preg_match('/\b(essential|e\.?o)\b/iu', $name) === 1) {
+            return false;
+        }
+        if ($grams !== []) {
+            return $grams[0]->band->best > self::HARDLY_GRAMS;
+        }
+        try {
+            $read = AmountReader::read($amount);
+        } catch (MeasureError) {
+            return false;
+        }
+
+        return $read->unit === Unit::Part || $read->unit === Unit::Percent && $read->count->best > self::HARDLY_PERCENT;
     }
 
     private static function form(string $name): string
@@ -298,7 +349,7 @@ final readonly class RecipeReader
     /**
      * Ingredients that a sentence adds by amount and that stand in no line: they are asked about, not dropped.
      *
-     * @param  list<\Crown\Formula\Step>  $steps
+     * @param  list<Step>  $steps
      * @param  list<ReadLine>  $lines
      * @return list<ReadLine>
      */
@@ -316,7 +367,7 @@ final readonly class RecipeReader
                 if ($best !== false && $best->score >= self::SURE && ! in_array($best->ingredient->id, $known, true)) {
                     $known[] = $best->ingredient->id;
                     $line = $this->placed($step->text, trim($name), $amount);
-                    $found[] = new ReadLine($step->text, Understood::Doubtful, $line->name, $line->amount, $line->form, $line->matches, $line->grams, 'Named only in the method.');
+                    $found[] = new ReadLine($step->text, Understood::Doubtful, $line->name, $line->amount, $line->form, $line->matches, $line->grams, [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.']);
                 }
             }
         }

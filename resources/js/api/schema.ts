@@ -1263,7 +1263,11 @@ export interface components {
             grams: components["schemas"]["Band"] | null;
             basis: string | null;
             form: string | null;
-            doubt: string;
+            /** @description What it is asked about and why, in sentences. */
+            doubts: {
+                ingredient?: string;
+                amount?: string;
+            };
             alternatives: {
                 id: string;
                 name: string;
@@ -1281,6 +1285,11 @@ export interface components {
             lines: components["schemas"]["ReadLine"][];
             steps: components["schemas"]["ReadStep"][];
             notes: string[];
+            /** @description Whom it says it is for, when that asks for more care than a grown head; the formula is for them. */
+            for: {
+                audience: string;
+                words: string;
+            } | null;
         };
         Change: {
             /** @enum {string} */

@@ -6,6 +6,7 @@ namespace Tests\Core\Formula;
 
 use Crown\Formula\Composition;
 use Crown\Formula\FormulaError;
+use Crown\Formula\Portion;
 use Crown\Formula\Size;
 use Tests\Core\CoreTestCase;
 
@@ -30,6 +31,17 @@ final class CompositionTest extends CoreTestCase
         $c = Composition::of(self::formula(['shea-butter' => '30 %', 'castor-oil' => '20 g', 'olive-oil' => 'fill up to 200 g']), self::context());
 
         self::assertSame([60.0, 20.0, 120.0], self::grams($c));
+    }
+
+    /** V = sum(m/d): 20/0.958 + 0.92354/0.950 + 71.4301/0.914 = 20.877 + 0.972 + 78.151 = 100 ml. */
+    public function test_filling_to_a_volume_goes_by_the_densities_of_the_lines(): void
+    {
+        $c = Composition::of(self::formula(['castor-oil' => '20 g', 'vitamin-e' => '1 %', 'olive-oil' => 'to make 100 ml']), self::context());
+
+        self::assertEqualsWithDelta([20.0, 0.92354, 71.4301], array_map(static fn (Portion $p): float => $p->grams->band->best, $c->portions), 0.0001);
+        self::assertEqualsWithDelta(92.3536, $c->totalGrams->best, 0.001);
+        // Filled to a mark that is known to 3 %: 92.3536 x 0.03 more, and half a gram less castor oil.
+        self::assertEqualsWithDelta(71.4301 + 2.7706 + 0.5, $c->portions[2]->grams->band->high, 0.001);
     }
 
     public function test_equal_parts_share_the_whole(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Formula;
 
+use Crown\Formula\Audience;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Reading\ReadingError;
@@ -72,6 +73,11 @@ final class ReadingTest extends CoreTestCase
         yield ['olive oil to fill', 'olive-oil', 'to fill'];
         yield ['18% kokum butter', 'kokum-butter', '18%'];
         yield ['**1 oz** cocoa butter', 'cocoa-butter', '1 oz'];
+        yield ['1 c. avocado oil', 'avocado-oil', '1 c'];
+        yield ['one and a half cups of grape seed oil', 'grapeseed-oil', '1 1/2 cups'];
+        yield ['3 vit E capsules (500 mg)', 'vitamin-e', '3 capsules of 500 mg'];
+        yield ['enough sunflower oil to make 100 ml', 'sunflower-oil', 'to make 100 ml'];
+        yield ['Shea butter, melted - 100 g', 'shea-butter', '100 g'];
     }
 
     #[DataProvider('lines')]
@@ -82,12 +88,75 @@ final class ReadingTest extends CoreTestCase
         self::assertSame([$id, $amount, Understood::Yes], [$read->ingredient(), $read->amount, $read->understood]);
     }
 
-    public function test_equal_parts_become_one_line_each(): void
+    /** @return iterable<array{string, array<string, string>}> */
+    public static function together(): iterable
     {
-        $recipe = self::read("Blend\nEqual parts of castor, olive and coconut oil");
+        yield ['Equal parts of castor, olive and coconut oil', ['castor-oil' => '1 part', 'olive-oil' => '1 part', 'coconut-oil' => '1 part']];
+        yield ['4 tablespoons each of castor oil and olive oil', ['castor-oil' => '4 tablespoons', 'olive-oil' => '4 tablespoons']];
+        yield ['2 tbsp each: coconut oil, shea butter', ['coconut-oil' => '2 tbsp', 'shea-butter' => '2 tbsp']];
+        yield ['olive oil and castor oil, half a cup of each', ['olive-oil' => 'half a cup', 'castor-oil' => 'half a cup']];
+        yield ['7 drops each lavender, rosemary and peppermint EO', ['lavender-eo' => '7 drops', 'rosemary-eo' => '7 drops', 'peppermint-eo' => '7 drops']];
+        yield ['olive + castor + jojoba, 1:1:2', ['olive-oil' => '1 part', 'castor-oil' => '1 part', 'jojoba-oil' => '2 parts']];
+        yield ['3:1 olive oil, castor oil', ['olive-oil' => '3 parts', 'castor-oil' => '1 part']];
+        yield ['2 cups olive oil - half a cup castor (the black one)', ['olive-oil' => '2 cups', 'castor-oil' => '1/2 cup']];
+        yield ['1/2 cup of jojoba / 1/4 cup argan', ['jojoba-oil' => '1/2 cup', 'argan-oil' => '1/4 cup']];
+    }
 
-        self::assertSame(['castor-oil', 'olive-oil', 'coconut-oil'], array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines));
-        self::assertSame(['1 part', '1 part', '1 part'], array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines));
+    /** @param  array<string, string>  $lines amounts by ingredient */
+    #[DataProvider('together')]
+    public function test_one_row_that_names_several_becomes_one_line_each(string $row, array $lines): void
+    {
+        foreach ([self::read($row), self::read("Blend\n".$row)] as $recipe) {
+            self::assertSame(array_keys($lines), array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines));
+            self::assertSame(array_values($lines), array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines));
+        }
+    }
+
+    public function test_figures_that_do_not_fit_the_names_are_not_guessed_at(): void
+    {
+        $recipe = self::read("Blend\nolive + castor, 1:1:2");
+
+        self::assertNotContains(Understood::Yes, array_map(static fn (ReadLine $l): Understood => $l->understood, $recipe->lines));
+    }
+
+    /** @return iterable<array{string, string, string}> */
+    public static function vague(): iterable
+    {
+        yield ['a handful of nettle leaves', 'nettle', 'a handful'];
+        yield ['handful fresh rosemary, chopped', 'rosemary', 'handful'];
+        yield ['1 stick cocoa butter', 'cocoa-butter', '1 stick'];
+        yield ['a good splash of water', 'water', 'a good splash'];
+    }
+
+    #[DataProvider('vague')]
+    public function test_what_nobody_can_measure_is_kept_and_asked_about(string $row, string $id, string $amount): void
+    {
+        $line = self::read("Blend\n".$row)->lines[0];
+
+        self::assertSame([$id, $amount, Understood::Doubtful, []], [$line->ingredient(), $line->amount, $line->understood, $line->grams]);
+        self::assertStringContainsString('cannot be told', $line->doubt());
+    }
+
+    /** @return iterable<array{string, Audience, string}> */
+    public static function forWhom(): iterable
+    {
+        yield ["Growth oil (for my 5 yr old)\n100 g olive oil", Audience::Child2To6, '5 yr old'];
+        yield ["Growth oil\n100 g olive oil\nFor kids of 8 years.", Audience::Child6To12, '8 years'];
+        yield ["Kids detangling oil\n100 g olive oil", Audience::Child2To6, 'Kids'];
+        yield ["Cradle cap oil for babies\n100 g olive oil", Audience::Infant, 'babies'];
+        yield ["Belly and hair oil\n100 g olive oil\nNotes\nI made this while pregnant with twins, every evening before bed.", Audience::Pregnancy, 'pregnant'];
+        yield ["Oil for my sister (pregnant) and her toddler\n100 g olive oil", Audience::Infant, 'toddler'];
+        yield ["Baby hair edges\n100 g olive oil", Audience::AdultLeaveOn, ''];
+        yield ["Edge balm\n100 g olive oil\nNot for children under 6. Keeps 2 years.", Audience::AdultLeaveOn, ''];
+        yield ["Wash out treatment for my 40 year old scalp\n100 g olive oil", Audience::AdultLeaveOn, ''];
+    }
+
+    #[DataProvider('forWhom')]
+    public function test_whom_it_is_for_is_read_when_that_asks_for_more_care(string $text, Audience $audience, string $words): void
+    {
+        $recipe = self::read($text);
+
+        self::assertSame([$audience, $words], [$recipe->toFormula()->audience, $recipe->for->words ?? '']);
     }
 
     public function test_several_ingredients_in_one_line(): void
@@ -107,8 +176,19 @@ final class ReadingTest extends CoreTestCase
 
     public function test_doubt_is_said(): void
     {
-        self::assertStringContainsString('steeped oil', self::read("Oil\n1 cup rosemary oil")->lines[0]->doubt);
-        self::assertSame('No amount is given.', self::read("Oil\n100 g olive oil\njojoba oil")->lines[1]->doubt);
+        foreach (['1 cup rosemary oil', 'equal parts rosemary oil, castor oil', 'rosemary oil 30 %'] as $row) {
+            self::assertStringContainsString('steeped oil', self::read("Oil\n".$row)->lines[0]->doubt(), $row);
+        }
+        self::assertSame('No amount is given.', self::read("Oil\n100 g olive oil\njojoba oil")->lines[1]->doubt());
+    }
+
+    public function test_remarks_about_the_whole_are_notes(): void
+    {
+        $recipe = self::read("Oil\n100 g olive oil\nFor kids of 8 years.\nMakes about 4 jars\nfor shine: 10 ml argan oil\nkeeps it soft: 5 g jojoba oil\nfor love, unicorn dust 3 g");
+
+        self::assertSame(['For kids of 8 years.', 'Makes about 4 jars'], $recipe->notes);
+        self::assertSame(['olive-oil', 'argan-oil'], array_values(array_filter(array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines))));
+        self::assertCount(4, $recipe->lines);
     }
 
     public function test_nothing_is_dropped(): void

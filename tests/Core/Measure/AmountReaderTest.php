@@ -92,6 +92,18 @@ final class AmountReaderTest extends TestCase
     {
         self::assertSame(0.0, AmountReader::read('to fill')->count->best);
         self::assertSame(250.0, AmountReader::read('fill up to 250 g')->count->best);
+        foreach (['to make 100 ml', 'up to 100 ml', 'make up to 100 ml', 'enough to make 100 ml', 'top up to 100 ml'] as $text) {
+            $amount = AmountReader::read($text);
+            self::assertSame([Unit::Fill, 0.0, 100.0], [$amount->unit, $amount->count->best, $amount->millilitres], $text);
+        }
+    }
+
+    public function test_a_cup_and_a_half_is_written_in_many_ways(): void
+    {
+        foreach (['one and a half cups', '1 and a half cups', '1 and 1/2 cups', '1 & 1/2 cup', '1 1/2 c.', '1.5C', '1½ cups'] as $text) {
+            $amount = AmountReader::read($text);
+            self::assertSame([Unit::Cup, 1.5], [$amount->unit, $amount->count->best], $text);
+        }
     }
 
     /** @return iterable<array{string, string}> */
@@ -105,6 +117,9 @@ final class AmountReaderTest extends TestCase
         yield ['99999999999999999999 g', '1,000 kg'];
         yield ['3 g of everything', 'could not be read'];
         yield ['<b>3</b> g', 'could not be read'];
+        yield ['a handful', 'cannot be told'];
+        yield ['2 sticks', 'cannot be told'];
+        yield ['about 1 big dollop of', 'cannot be told'];
     }
 
     #[DataProvider('nonsense')]

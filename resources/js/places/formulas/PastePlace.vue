@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router';
 import { useQueryClient } from '@tanstack/vue-query';
 import { ask, onceKey, Problem, type Schemas } from '../../api/client';
 import { tellProblem } from '../../ui/notice';
-import { fixed, KINDS, num } from '../../ui/words';
+import { AUDIENCES, fixed, KINDS, num } from '../../ui/words';
 import FindingsList from './FindingsList.vue';
 import IngredientPick from './IngredientPick.vue';
 import HowLink from '../../ui/HowLink.vue';
@@ -32,9 +32,10 @@ const text = ref(sessionStorage.getItem(KEPT) ?? '');
 const answer = shallowRef<Schemas['ReadAnswer'] | null>(null);
 const judged = shallowRef<Schemas['Assessment'] | null>(null);
 const problem = ref('');
-// What the maker settled, by the text of the line, so that it outlives further typing.
+// What the maker settled, by what the line says, so that it outlives further typing.
 const settled = ref<Record<string, Settled>>({});
 const amounts = ref<Record<string, string>>({});
+const audience = ref<Schemas['Formula']['audience'] | ''>('');
 const busy = ref(false);
 let turn = 0;
 let timer = 0;
@@ -52,7 +53,7 @@ async function read(): Promise<void> {
         answer.value = got;
         judged.value = got.assessment;
         problem.value = '';
-        if (Object.keys(settled.value).length + Object.keys(amounts.value).length > 0) await judge();
+        if (audience.value !== '' || Object.keys(settled.value).length + Object.keys(amounts.value).length > 0) await judge();
     } catch (e) {
         if (mine === turn) problem.value = e instanceof Problem ? e.message : 'This could not be read. Your text is kept.';
     }
@@ -74,16 +75,29 @@ const formula = computed<Schemas['Formula'] | null>(() => {
     if (!read) return null;
     return {
         ...read,
+        audience: audience.value === '' ? read.audience : audience.value,
         lines: read.lines.map((line, i) => {
-            const key = lines.value[i]?.text ?? '';
-            return { ...line, ...(settled.value[key] ?? {}), amount: amounts.value[key] ?? line.amount };
+            const of = lines.value[i];
+            if (!of) return line;
+            return { ...line, ...(settled.value[keyOf(of)] ?? {}), amount: amounts.value[keyOf(of)] ?? line.amount };
         }),
     };
 });
-const doubtful = computed(() => lines.value.filter((l) => !sure(l)).length);
+const doubtful = computed(() => lines.value.filter((l, i) => !sure(l, i)).length);
 
-function sure(line: Schemas['ReadLine']): boolean {
-    return line.understood === 'yes' || settled.value[line.text] !== undefined;
+/** One row may name several: its text alone would not tell them apart. */
+function keyOf(line: Schemas['ReadLine']): string {
+    return `${line.text}\n${line.written_name}`;
+}
+function isAsked(line: Schemas['ReadLine']): boolean {
+    return line.doubts.ingredient !== undefined && settled.value[keyOf(line)] === undefined;
+}
+/** Why its mass cannot be told; while the ingredient is asked for, that comes first. */
+function unweighed(line: Schemas['ReadLine'], i: number): string {
+    return isAsked(line) ? '' : (judged.value?.lines[i]?.problem ?? '');
+}
+function sure(line: Schemas['ReadLine'], i: number): boolean {
+    return !isAsked(line) && unweighed(line, i) === '';
 }
 async function judge(): Promise<void> {
     if (!formula.value) return;
@@ -99,12 +113,22 @@ async function settle(line: Schemas['ReadLine'], id: string): Promise<void> {
 function settleOn(line: Schemas['ReadLine'], row: Schemas['IngredientRow']): void {
     settled.value = {
         ...settled.value,
-        [line.text]: { ingredient: row.id, name: row.name, form: line.form ?? row.usual_form, phase: row.usual_phase },
+        [keyOf(line)]: { ingredient: row.id, name: row.name, form: line.form ?? row.usual_form, phase: row.usual_phase },
     };
     void judge();
 }
 function amount(line: Schemas['ReadLine'], event: Event): void {
-    amounts.value = { ...amounts.value, [line.text]: (event.target as HTMLInputElement).value };
+    amounts.value = { ...amounts.value, [keyOf(line)]: (event.target as HTMLInputElement).value };
+    void judge();
+}
+function clear(): void {
+    text.value = '';
+    audience.value = '';
+    settled.value = {};
+    amounts.value = {};
+}
+function forWhom(event: Event): void {
+    audience.value = (event.target as HTMLSelectElement).value as Schemas['Formula']['audience'];
     void judge();
 }
 async function become(): Promise<void> {
@@ -143,21 +167,26 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
         <p class="quiet mb-4 max-w-prose">
             As you have it: spoons, drops, "a handful of this", the method too. Nothing is dropped; what is not sure is asked.
         </p>
-        <div class="grid gap-8 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+        <div class="grid gap-8 lg:grid-cols-[minmax(0,6fr)_minmax(0,7fr)]">
             <div>
                 <label class="label" for="recipe">The recipe's text</label>
                 <textarea
                     id="recipe"
                     v-model="text"
-                    class="field h-[58vh] min-h-64 font-text leading-relaxed"
+                    class="field min-h-48 font-text leading-relaxed"
+                    :class="answer ? 'h-[34vh]' : 'h-[58vh]'"
                     spellcheck="false"
                     :placeholder="EXAMPLE"
                 />
                 <div class="mt-1 flex justify-between">
                     <button v-if="text === ''" type="button" class="act-quiet -ml-2.5" @click="text = EXAMPLE">Try the example</button>
-                    <button v-else type="button" class="act-quiet -ml-2.5" @click="text = ''">Clear</button>
+                    <button v-else type="button" class="act-quiet -ml-2.5" @click="clear">Clear</button>
                 </div>
                 <p v-if="problem" class="said-stop mt-2 font-semibold" role="alert">{{ problem }}</p>
+                <section v-if="answer && judged" class="mt-3" aria-live="polite">
+                    <h2 class="mb-2">What it truly is</h2>
+                    <FindingsList :findings="judged.findings" @cure="cure" />
+                </section>
             </div>
             <div aria-live="polite">
                 <template v-if="answer && formula">
@@ -173,39 +202,50 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                             Put it on the bench
                         </button>
                     </div>
+                    <div class="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
+                        <label class="flex items-baseline gap-2">
+                            <span class="quiet text-[13px]">For</span>
+                            <select class="field !w-auto !py-0.5" :value="formula.audience" @change="forWhom">
+                                <option v-for="(word, value) in AUDIENCES" :key="value" :value="value">{{ word }}</option>
+                            </select>
+                        </label>
+                        <p v-if="answer.reading.for" class="text-[13px]" :class="audience === '' ? 'said-caution' : 'quiet'">
+                            It says "{{ answer.reading.for.words }}".
+                        </p>
+                    </div>
                     <ol class="mt-3">
                         <li
                             v-for="(line, i) in lines"
                             :key="`${i}-${line.text}`"
                             class="row-line py-1.5"
-                            :class="sure(line) ? '' : 'bg-caution-wash -mx-2 rounded px-2'"
+                            :class="sure(line, i) ? '' : 'bg-caution-wash -mx-2 rounded px-2'"
                         >
-                            <div class="grid grid-cols-[minmax(0,1fr)_auto_4rem] items-baseline gap-3">
+                            <div class="grid grid-cols-[minmax(0,1fr)_auto_4.5rem] items-baseline gap-3">
                                 <span class="font-semibold">
-                                    {{ settled[line.text]?.name ?? line.name }}
+                                    {{ settled[keyOf(line)]?.name ?? line.name }}
                                     <span v-if="line.form" class="quiet font-normal">{{ line.form }}</span>
                                 </span>
                                 <input
                                     class="bare !w-36 text-right"
-                                    :value="amounts[line.text] ?? line.amount ?? ''"
+                                    :value="amounts[keyOf(line)] ?? line.amount ?? ''"
                                     :aria-label="`Amount of ${line.name}`"
                                     maxlength="120"
+                                    :placeholder="unweighed(line, i) ? 'how much' : ''"
                                     @input="amount(line, $event)"
                                 />
-                                <span class="text-right">
+                                <span v-if="judged?.lines[i]?.problem" class="quiet text-right text-[13px]">cannot tell</span>
+                                <span v-else class="text-right">
                                     {{ fixed(judged?.lines[i]?.shown_percent ?? 0, 1) }}
                                     <span class="unit">%</span>
                                 </span>
                             </div>
-                            <template v-if="!sure(line)">
-                                <p class="said-caution text-[13px]">{{ line.doubt }} You wrote "{{ line.text }}".</p>
-                                <div class="flex flex-wrap items-center gap-x-1">
-                                    <button
-                                        v-if="line.ingredient"
-                                        type="button"
-                                        class="act-quiet -ml-2.5"
-                                        @click="settle(line, line.ingredient)"
-                                    >
+                            <p v-if="unweighed(line, i)" class="said-caution text-[13px]">
+                                {{ unweighed(line, i) }} You wrote "{{ line.text }}".
+                            </p>
+                            <template v-if="isAsked(line)">
+                                <p class="said-caution text-[13px]">{{ line.doubts.ingredient }} You wrote "{{ line.text }}".</p>
+                                <div class="-ml-2.5 flex flex-wrap items-center gap-x-1">
+                                    <button v-if="line.ingredient" type="button" class="act-quiet" @click="settle(line, line.ingredient)">
                                         Yes, {{ line.name }}
                                     </button>
                                     <button
@@ -217,7 +257,7 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                                     >
                                         {{ other.name }}
                                     </button>
-                                    <div class="w-56">
+                                    <div class="ml-2.5 w-56">
                                         <IngredientPick
                                             name=""
                                             :label="`Another ingredient for ${line.text}`"
@@ -229,10 +269,6 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                             </template>
                         </li>
                     </ol>
-                    <section v-if="judged" class="mt-5">
-                        <h2 class="mb-2">What it truly is</h2>
-                        <FindingsList :findings="judged.findings" @cure="cure" />
-                    </section>
                     <section v-if="answer.reading.steps.length > 0" class="mt-5">
                         <h2>Steps</h2>
                         <ol class="mt-1 list-decimal pl-5">
