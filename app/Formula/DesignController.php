@@ -7,9 +7,12 @@ namespace App\Formula;
 use App\Catalogue\StudioCatalogue;
 use App\Support\Refused;
 use App\Support\Speaks;
+use Crown\Catalogue\Need;
 use Crown\Exchange\FormulaFile;
+use Crown\Formula\Solving\Answer;
 use Crown\Formula\Solving\Demand;
 use Crown\Formula\Solving\Design;
+use Crown\Formula\Solving\Goal;
 use Crown\Formula\Solving\Wish;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,6 +35,10 @@ final class DesignController
             'demands.*.of' => 'nullable|string|max:200',
             'demands.*.at' => 'nullable|numeric',
             'most_ingredients' => 'nullable|integer|between:0,40',
+            'goals' => 'nullable|array|max:3',
+            'goals.*' => ['required', 'distinct', Rule::enum(Goal::class)],
+            'serves' => 'nullable|array|max:6',
+            'serves.*' => ['required', Rule::enum(Need::class)],
         ]);
         $given = Given::in($request);
         $profile = $given->profile();
@@ -39,20 +46,31 @@ final class DesignController
         if ($present->subject->composition->counted() === []) {
             throw new Refused('formula', 'There is nothing in it yet whose share is known.');
         }
-        $design = new Design($present->subject, $catalogue->get(), array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']), $catalogue->stock());
+        $all = $catalogue->get();
+        $design = new Design($present->subject, $all, array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']), $catalogue->stock());
         $demands = isset($asked['demands'])
             ? array_map(static fn (array $d): Demand => new Demand($d['kind'], isset($d['min']) ? (float) $d['min'] : -INF, isset($d['max']) ? (float) $d['max'] : INF, $d['of'] ?? '', (float) ($d['at'] ?? 25.0)), $asked['demands'])
             : $design->demands();
-        $answer = $design->answer($demands, (int) ($asked['most_ingredients'] ?? 0));
-        $solved = $answer->status === 'impossible' ? null : $design->formula($answer);
+        $goals = array_map(Goal::from(...), array_values($asked['goals'] ?? []));
+        $serves = $asked['serves'] ?? [];
+        $answer = $design->answer($demands, (int) ($asked['most_ingredients'] ?? 0), $goals, $serves !== [] ? array_values($serves) : array_column($profile?->needs() ?? [], 'value'));
+        $written = static function (Answer $answer) use ($design, $bench, $profile): array {
+            $formula = $design->formula($answer);
+
+            return ['formula' => FormulaFile::write($formula), 'assessment' => $bench->assess($formula, $profile)];
+        };
 
         return new JsonResponse([
             'demands' => array_map(static fn (Demand $d): array => [
                 'kind' => $d->kind, 'min' => is_finite($d->least) ? $d->least : null, 'max' => is_finite($d->most) ? $d->most : null, 'of' => $d->of, 'at' => $d->at, 'words' => $d->words(),
             ], $demands),
             'answer' => $answer,
-            'formula' => $solved === null ? null : FormulaFile::write($solved),
-            'assessment' => $solved === null ? null : $bench->assess($solved, $profile),
+            'none' => ($goals[0] ?? Goal::Nearest)->none(),
+            ...($answer->status === 'impossible' ? ['formula' => null, 'assessment' => null] : $written($answer)),
+            'simple' => $answer->simple === null ? null : [
+                'words' => implode(', ', array_map(static fn (string $id, int $parts): string => $parts.' '.mb_strtolower($all->get($id)->name), array_keys($answer->simple->parts), $answer->simple->parts)),
+                ...$written($answer->simple),
+            ],
         ]);
     }
 }

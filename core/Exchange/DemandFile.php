@@ -16,6 +16,9 @@ use Crown\Formula\Solving\Solver;
 /** What is asked of the solver, as open JSON: $defs/Demands in docs/formats/crown.schema.json. */
 final class DemandFile
 {
+    /** Points by which a share may move so that all become simple parts. */
+    private const PARTS_WITHIN = 12.0;
+
     /**
      * Reads and solves it.
      *
@@ -58,7 +61,9 @@ final class DemandFile
         $goals = array_map(static fn (string $g): Goal => Goal::tryFrom($g) ?? throw SolveError::field('goal', implode(', ', array_column(Goal::cases(), 'value'))), is_string($json['goal'] ?? null) ? [$json['goal']] : self::texts($json, 'goal'));
         $serves = array_map(static fn (string $n): string => Need::tryFrom($n) === null ? throw SolveError::field('serves', implode(', ', array_column(Need::cases(), 'value'))) : $n, self::texts($json, 'serves'));
 
-        return Solver::solve($candidates, $demands, $goals, (int) self::number($json, 'most_ingredients', 0.0, ''), self::number($json, 'batch_grams', 0.0, ''), $serves, ($json['parts'] ?? false) === true);
+        $answer = Solver::solve($candidates, $demands, $goals, (int) self::number($json, 'most_ingredients', 0.0, ''), self::number($json, 'batch_grams', 0.0, ''), $serves, ($json['parts'] ?? false) === true ? self::PARTS_WITHIN : 0.0);
+
+        return $answer->simple ?? $answer;
     }
 
     /**

@@ -90,4 +90,48 @@ final class DesignTest extends StudioTestCase
         $this->ask('POST', 'design', ['formula' => ['title' => 'Empty'], 'head_id' => null, 'wishes' => []])->assertStatus(422);
         $this->ask('POST', 'design', ['formula' => $this->read(self::BUTTER), 'head_id' => null, 'wishes' => [['kind' => 'use-up', 'of' => 'unicorn']]])->assertStatus(422);
     }
+
+    private const THREE = "Oil\n50 g olive oil\n30 g castor oil\n20 g jojoba oil\n1 g vitamin e";
+
+    public function test_what_is_made_best_is_the_makers_to_say(): void
+    {
+        $lightest = $this->wish([], self::THREE, ['goals' => ['lightest'], 'demands' => [['kind' => 'share', 'of' => 'castor-oil', 'min' => 15]]]);
+        $lasting = $this->wish([], self::THREE, ['goals' => ['lasting', 'lightest'], 'demands' => [['kind' => 'share', 'of' => 'castor-oil', 'min' => 15]]]);
+
+        self::assertSame(['optimal', 'Nothing lighter meets them.'], [$lightest['answer']['status'], $lightest['none']]);
+        self::assertSame('Nothing that keeps longer meets them.', $lasting['none']);
+        self::assertLessThan($lasting['assessment']['weight_index'] + 1e-6, $lightest['assessment']['weight_index']);
+        self::assertGreaterThanOrEqual($lightest['assessment']['life_months']['best'] - 1e-6, $lasting['assessment']['life_months']['best']);
+        self::assertEqualsWithDelta(15.0, $lightest['answer']['shares']['castor-oil'], 0.01);
+    }
+
+    public function test_serves_most_goes_by_the_head_or_by_a_need_that_is_named(): void
+    {
+        $ask = ['formula' => $this->read(self::THREE), 'head_id' => null, 'wishes' => [], 'demands' => [['kind' => 'weight', 'max' => 4]], 'goals' => ['service']];
+        self::assertStringContainsString('need', (string) $this->ask('POST', 'design', $ask)->assertStatus(422)->json('message'));
+
+        $named = $this->got('DesignAnswer', 'POST', 'design', [...$ask, 'serves' => ['sealing']]);
+        $head = $this->got('DesignAnswer', 'POST', 'design', [...$ask, 'head_id' => $this->headOf()['id']]);
+        self::assertSame(['optimal', 'optimal'], [$named['answer']['status'], $head['answer']['status']]);
+        self::assertGreaterThan(0.0, $named['answer']['objective']);
+        $this->ask('POST', 'design', [...$ask, 'serves' => ['world-peace']])->assertStatus(422)->assertJsonValidationErrorFor('serves.0');
+        $this->ask('POST', 'design', [...$ask, 'goals' => ['richest']])->assertStatus(422)->assertJsonValidationErrorFor('goals.0');
+    }
+
+    public function test_simple_parts_are_offered_where_they_cost_little(): void
+    {
+        $answer = $this->wish([], "Oil\n51 g olive oil\n33 g castor oil\n16 g jojoba oil\n1 g vitamin e", ['demands' => [['kind' => 'share', 'of' => 'castor-oil', 'max' => 40]]]);
+
+        self::assertSame('3 olive oil, 2 castor oil, 1 jojoba oil', $answer['simple']['words']);
+        self::assertEqualsWithDelta($answer['assessment']['lines'][3]['shown_percent'], $answer['simple']['assessment']['lines'][3]['shown_percent'], 0.05, 'vitamin E is no part');
+        self::assertEqualsWithDelta(1.5, $answer['simple']['assessment']['lines'][0]['grams']['best'] / $answer['simple']['assessment']['lines'][1]['grams']['best'], 0.01);
+        self::assertNull($this->wish([], self::BUTTER, ['demands' => [['kind' => 'share', 'of' => 'shea-butter', 'min' => 70.4, 'max' => 70.5]]])['simple']);
+    }
+
+    public function test_no_more_ingredients_than_are_asked_for(): void
+    {
+        $answer = $this->wish([], self::THREE, ['most_ingredients' => 3, 'demands' => [['kind' => 'weight', 'max' => 4.5]]]);
+
+        self::assertCount(3, $answer['formula']['lines']);
+    }
 }

@@ -17,6 +17,25 @@ test('ask for softer, see both jars, take it, take it back', async ({ page }) =>
     await expect(page.getByLabel('Amount of Cocoa butter')).toHaveValue('20 g');
 });
 
+test('ask for a figure of your own, say what is best, take it in simple parts', async ({ page }) => {
+    await enter(page);
+    await onBench(page, 'Trial oil\n51 g olive oil\n33 g castor oil\n16 g jojoba oil');
+    const panel = page.getByRole('region', { name: 'Design' });
+    await panel.getByLabel('Also ask for').selectOption({ label: 'weight on the hair, 1 to 5' });
+    await panel.getByLabel(/weight on the hair.*: at most/).fill('5');
+    await panel.getByRole('button', { name: 'Work it out with these' }).click();
+    await expect(panel.getByText('3 olive oil, 2 castor oil, 1 jojoba oil')).toBeVisible();
+    await panel.getByRole('button', { name: 'In parts instead' }).click();
+    await panel.getByRole('button', { name: /Put it on the bench/ }).click();
+    await expect(page.getByLabel('Amount of Castor oil')).toHaveValue('33.3 g');
+    await expect(page.getByText('On the bench as a new version: new demands.')).toBeVisible();
+
+    await panel.getByLabel('Also ask for').selectOption({ label: 'weight on the hair, 1 to 5' });
+    await panel.getByLabel(/weight on the hair.*: at least/).fill('3.5');
+    await panel.getByLabel('Best is').selectOption({ label: 'lightest on the hair' });
+    await expect(panel.getByText('Nothing lighter meets them.')).toBeVisible();
+});
+
 test('accept a caution with a reason; it opens again when it says something else', async ({ page }) => {
     await enter(page);
     await onBench(page, 'Trial oil\n100 g olive oil\n0.4 g vitamin e');

@@ -411,8 +411,11 @@ describe('design', () => {
             texture_label: 'soft salve',
             lines: [aJudgedLine('l1', 'Shea butter', 20), aJudgedLine('l2', 'Jojoba', 80)],
         }),
+        none: 'Nothing nearer to the present formula meets them.',
+        simple: null,
         ...more,
     });
+    const asked = (n: number) => server.to('/api/design')[n]?.body as Schemas['DesignAsk'];
 
     it('turns a wish into demands that are shown, and the answer stands beside the present jar', async () => {
         server.on('POST', '/api/design', () => solved());
@@ -465,6 +468,59 @@ describe('design', () => {
         await flushPromises();
         expect(server.to('/api/formulas/7/versions').map((c) => (c.body as { note: string }).note)).toEqual(['Before: softer', 'softer']);
         expect(it.formula.value.title).toBe('Softer');
+    });
+
+    it('is the best by what the maker says, and of no more ingredients than she says', async () => {
+        server.on('POST', '/api/design', () => solved({ none: 'Nothing cheaper meets them.' }));
+        const { wrapper } = await show(DesignPanel, { bench: bench() });
+        await fill(/^Best is/, 'cheapest');
+        expect(asked(0)).toMatchObject({ wishes: [], demands: null, goals: ['cheapest'], most_ingredients: null });
+        expect(said(wrapper)).toContain('Nothing cheaper meets them.');
+        await fill(/^then/, 'service');
+        await fill(/^of at most/, '4');
+        expect(asked(2)).toMatchObject({ demands: [{ kind: 'solids', max: 18 }], goals: ['cheapest', 'service'], most_ingredients: 4 });
+    });
+
+    it("is asked for a figure of the maker's own, which waits for its number and outlives a wish", async () => {
+        server.on('POST', '/api/design', (call: { body: Schemas['DesignAsk'] }) =>
+            solved({
+                demands: (call.body.demands ?? [demand]).map((d) => ({ ...demand, ...d, words: `${d.kind} of ${d.of}` })),
+            }),
+        );
+        await show(DesignPanel, { bench: bench() });
+        await fill('Also ask for', 'need sealing');
+        expect(server.to('/api/design')).toHaveLength(0);
+        expect(document.activeElement?.getAttribute('aria-label')).toBe('points for sealing in moisture: at least');
+        await fill('points for sealing in moisture: at least', '12');
+        by('form', /Asked of it/).dispatchEvent(new Event('submit', { cancelable: true }));
+        await flushPromises();
+        expect(asked(0).demands).toEqual([{ kind: 'need', of: 'sealing', at: 25, min: 12, max: null }]);
+        await click('Softer');
+        // First what the wish asks for, then that and what was asked for before.
+        expect(asked(1).demands).toBeNull();
+        expect(asked(2).demands?.map((d) => d.kind)).toEqual(['solids', 'need']);
+        await click('Drop: need of sealing');
+        expect(asked(3).demands?.map((d) => d.kind)).toEqual(['solids']);
+    });
+
+    it('shows about the same in simple parts, and takes them when they are chosen', async () => {
+        const simple = {
+            words: '1 shea butter, 3 jojoba',
+            formula: aFormula({ title: 'In parts' }),
+            assessment: anAssessment({ lines: [aJudgedLine('l1', 'Shea butter', 25), aJudgedLine('l2', 'Jojoba', 75)] }),
+        };
+        server.on('POST', '/api/design', () => solved({ simple }));
+        server.on('POST', '/api/formulas/7/versions', () => aPage({ versions: [aVersion(1)] }));
+        const it = bench();
+        const { wrapper } = await show(DesignPanel, { bench: it });
+        await click('Softer');
+        expect(said(wrapper)).toContain('Nearly the same in parts: 1 shea butter, 3 jojoba');
+        expect(by('tr', /^Jojoba/).textContent).toMatch(/60\s*%\s*80\s*%/);
+        await click('In parts instead');
+        expect(by('tr', /^Jojoba/).textContent).toMatch(/60\s*%\s*75\s*%/);
+        await click('Put it on the bench as a new version');
+        await flushPromises();
+        expect(it.formula.value.title).toBe('In parts');
     });
 
     it('a wish taken back leaves no answer to a question that nobody asks', async () => {

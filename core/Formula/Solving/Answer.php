@@ -16,7 +16,8 @@ final readonly class Answer implements JsonSerializable
      * @param  list<string>  $binding demands and bounds that stop it from being better, in words
      * @param  list<string>  $conflict the smallest set of demands that contradict each other
      * @param  list<array{demand: string, by: float, to: float}>  $relax the least change that would make it possible
-     * @param  array<string, int>  $parts simple parts, when they were asked for
+     * @param  array<string, int>  $parts simple parts of what may move, when the shares are such parts
+     * @param  self|null  $simple about the same in simple parts, when they were asked for and some meet every demand
      */
     public function __construct(
         public string $status,
@@ -26,6 +27,7 @@ final readonly class Answer implements JsonSerializable
         public array $conflict = [],
         public array $relax = [],
         public array $parts = [],
+        public ?self $simple = null,
     ) {
     }
 

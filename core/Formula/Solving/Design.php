@@ -33,6 +33,11 @@ final readonly class Design
 
     private const FIRMER = 1.33;
 
+    /** And no further: whatever else is made best, a softer butter is no oil, and a firmer one no stick. */
+    private const SOFTEST = 0.6;
+
+    private const FIRMEST = 1.66;
+
     private const WEIGHT = 0.4;
 
     private const LONGER = 1.33;
@@ -46,6 +51,9 @@ final readonly class Design
     private const FILLERS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep, IngredientKind::Butter, IngredientKind::Wax];
 
     private const STAND_INS = 3;
+
+    /** Points by which shares may move at most to become simple parts: fewer than anybody feels. */
+    private const PARTS_WITHIN = 4.0;
 
     /**
      * @param  list<array{Wish, string}>  $wishes each with what it is of, or ""
@@ -67,8 +75,8 @@ final readonly class Design
             $solids = $this->subject->texture->solids(25.0)->best;
             $weight = $this->subject->weightIndex();
             $demand = match ($wish) {
-                Wish::Softer => [new Demand('solids', -INF, round($solids * self::SOFTER, 1))],
-                Wish::Firmer => [new Demand('solids', round(max(4.0, $solids * self::FIRMER), 1), INF)],
+                Wish::Softer => [new Demand('solids', round($solids * self::SOFTEST, 1), round($solids * self::SOFTER, 1))],
+                Wish::Firmer => [new Demand('solids', round(max(4.0, $solids * self::FIRMER), 1), round(max(6.0, $solids * self::FIRMEST), 1))],
                 Wish::Lighter => $weight > 0.0 ? [new Demand('weight', -INF, round($weight - self::WEIGHT, 1))] : [],
                 Wish::Richer => $weight > 0.0 ? [new Demand('weight', round($weight + self::WEIGHT, 1), INF)] : [],
                 Wish::KeepsLonger => [new Demand('life', round($this->life() * self::LONGER, 1), INF)],
@@ -91,20 +99,32 @@ final readonly class Design
 
     /**
      * @param  list<Demand>  $demands
+     * @param  int  $most ingredients there may be; 0 for any number
+     * @param  list<Goal>  $goals what is made best, the first counting most; between equals the nearest is taken
+     * @param  list<string>  $serves needs (values of Need) that "service" means
+     * @return Answer with another in simple parts where those cost little
+     *
+     * @throws SolveError
      */
-    public function answer(array $demands, int $most = 0): Answer
+    public function answer(array $demands, int $most = 0, array $goals = [], array $serves = []): Answer
     {
         $fewer = array_filter($this->wishes, static fn (array $w): bool => $w[0] === Wish::Fewer) !== [];
         $count = count($this->subject->composition->counted());
+        if (in_array(Goal::Service, $goals, true) && $serves === []) {
+            throw SolveError::field('goals', '"serves most" only for a head that has needs, or with a need that is named');
+        }
 
         $candidates = $this->candidates($demands);
-        if (array_filter($demands, static fn (Demand $d): bool => $d->kind === 'cost') !== []) {
+        if (in_array(Goal::Cheapest, $goals, true) || array_filter($demands, static fn (Demand $d): bool => $d->kind === 'cost') !== []) {
             // A stand-in whose price is not known must not pass for a cheap one.
             $this->costNow();
             $candidates = array_values(array_filter($candidates, static fn (Candidate $c): bool => $c->price >= 0.0));
         }
 
-        return Solver::solve($candidates, $demands, [Goal::Nearest], $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0), $this->fromStock() ? $this->subject->composition->totalGrams->best : 0.0);
+        return Solver::solve(
+            $candidates, $demands, in_array(Goal::Nearest, $goals, true) ? $goals : [...$goals, Goal::Nearest],
+            $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0), $this->fromStock() ? $this->subject->composition->totalGrams->best : 0.0, $serves, self::PARTS_WITHIN,
+        );
     }
 
     /** The formula that the answer is: lines that moved in the unit in which they stood, what came in by grams, or by share where all is. */

@@ -17,4 +17,16 @@ enum Goal: string
     case Lasting = 'lasting';
     /** Lightest on the hair. */
     case Lightest = 'lightest';
+
+    /** What an answer that is the best by it is, said of every other. */
+    public function none(): string
+    {
+        return match ($this) {
+            self::Cheapest => 'Nothing cheaper meets them.',
+            self::Service => 'Nothing that serves better meets them.',
+            self::Nearest => 'Nothing nearer to the present formula meets them.',
+            self::Lasting => 'Nothing that keeps longer meets them.',
+            self::Lightest => 'Nothing lighter meets them.',
+        };
+    }
 }

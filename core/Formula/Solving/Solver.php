@@ -22,6 +22,11 @@ final class Solver
     /** Nodes of the search for few ingredients and whole steps, after which the best so far is said to be found, not proven. */
     private const MOST_NODES = 400;
 
+    /** Parts in all, and how many ingredients are counted out in them, so that it is still said in one breath. */
+    private const MOST_PARTS = 12;
+
+    private const MOST_PARTED = 5;
+
     /** Below this share a line is nothing, per cent. */
     private const NOTHING = 1e-5;
 
@@ -71,10 +76,11 @@ final class Solver
      * @param  list<Demand>  $demands
      * @param  list<Goal>  $goals
      * @param  list<string>  $serves
+     * @param  float  $parts points by which a share may move at most so that all become simple parts; 0 when they need not
      *
      * @throws SolveError
      */
-    public static function solve(array $candidates, array $demands, array $goals, int $fewest = 0, float $batchGrams = 0.0, array $serves = [], bool $parts = false): Answer
+    public static function solve(array $candidates, array $demands, array $goals, int $fewest = 0, float $batchGrams = 0.0, array $serves = [], float $parts = 0.0): Answer
     {
         if ($candidates === []) {
             throw SolveError::field('ingredients', 'at least one ingredient');
@@ -94,7 +100,7 @@ final class Solver
         $solver->frame();
         $answer = $solver->answer();
 
-        return $parts && $answer->status !== 'impossible' ? $solver->inParts($answer) : $answer;
+        return $parts > 0.0 && $answer->status !== 'impossible' ? $solver->inParts($answer, $parts) : $answer;
     }
 
     private function answer(): Answer
@@ -591,27 +597,37 @@ final class Solver
         return 0.0;
     }
 
-    /** The simplest parts (3 : 2 : 1, at most twelve in all) that meet every demand, nearest to the answer; the answer itself when there are none. */
-    private function inParts(Answer $answer): Answer
+    /**
+     * The answer with the simplest parts (3 : 2 : 1, at most twelve in all) that meet every demand and move no share by more than so
+     * many points, when there are some. What may not move, or only by whole drops, keeps its share and is no part.
+     */
+    private function inParts(Answer $answer, float $within): Answer
     {
-        $ids = array_keys($answer->shares);
-        if (count($ids) > 5) {
+        $kept = [];
+        foreach ($this->candidates as $j => $candidate) {
+            if ($candidate->step > 0.0 || $this->upper[$j] - $this->lower[$j] < 1e-9) {
+                $kept[$candidate->ingredient->id] = true;
+            }
+        }
+        $moving = array_diff_key($answer->shares, $kept);
+        $all = array_sum($moving);
+        if (count($moving) < 2 || count($moving) > self::MOST_PARTED) {
             return $answer;
         }
-        for ($whole = count($ids); $whole <= 12; $whole++) {
+        for ($whole = count($moving); $whole <= self::MOST_PARTS; $whole++) {
             $best = null;
-            foreach ($this->compositions($whole, count($ids)) as $parts) {
-                $shares = array_map(static fn (int $p): float => 100 * $p / $whole, $parts);
-                $off = 0.0;
-                foreach ($ids as $k => $id) {
-                    $off = max($off, abs($shares[$k] - $answer->shares[$id]));
-                }
-                if (($best === null || $off < $best[0]) && $off <= 12.0 && $this->allowed(array_combine($ids, $shares))) {
+            foreach ($this->compositions($whole, count($moving)) as $parts) {
+                $parts = array_combine(array_keys($moving), $parts);
+                $shares = array_map(static fn (int $p): float => $all * $p / $whole, $parts);
+                $off = max(0.0, ...array_values(array_map(static fn (float $share, float $exact): float => abs($share - $exact), $shares, $moving)));
+                if (($best === null || $off < $best[0]) && $off <= $within && $this->allowed([...$answer->shares, ...$shares])) {
                     $best = [$off, $parts, $shares];
                 }
             }
             if ($best !== null) {
-                return new Answer($answer->status, array_combine($ids, $best[2]), $answer->objective, $answer->binding, [], [], array_combine($ids, $best[1]));
+                $simple = new Answer($answer->status, [...$answer->shares, ...$best[2]], $answer->objective, $answer->binding, parts: $best[1]);
+
+                return new Answer($answer->status, $answer->shares, $answer->objective, $answer->binding, simple: $simple);
             }
         }
 

@@ -2492,12 +2492,24 @@ export interface components {
                 at?: number;
             }[] | null;
             most_ingredients?: number | null;
+            /** @description What is made best, the first counting most; nearest to the present formula when none is named. */
+            goals?: ("cheapest" | "service" | "nearest" | "lasting" | "lightest")[] | null;
+            /** @description The needs that "service" means; those of the head when none is named. */
+            serves?: ("dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle")[] | null;
         };
         DesignAnswer: {
             demands: components["schemas"]["ShownDemand"][];
             answer: components["schemas"]["SolveAnswer"];
             formula: components["schemas"]["Formula"] | null;
             assessment: components["schemas"]["Assessment"] | null;
+            /** @description What the answer, where it is optimal, says of every other. */
+            none: string;
+            /** @description About the same in simple parts of what may move, where that costs little. */
+            simple: {
+                words: string;
+                formula: components["schemas"]["Formula"];
+                assessment: components["schemas"]["Assessment"];
+            } | null;
         };
         Whipping: {
             possible: boolean;

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
+import { computed, nextTick, ref, shallowRef } from 'vue';
 import { ask, Problem, type Schemas } from '../../api/client';
 import { bandsOf } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import { tell } from '../../ui/notice';
-import { AUDIENCES, num, sayMonths } from '../../ui/words';
+import { AUDIENCES, NEEDS, num, sayMonths } from '../../ui/words';
 import IngredientPick from './IngredientPick.vue';
 import type { Bench } from './useBench';
 import HowLink from '../../ui/HowLink.vue';
@@ -24,7 +24,36 @@ const SIMPLE: [Wish['kind'], string][] = [
     ['fewer', 'One ingredient fewer'],
     ['at-hand', 'Only from my cupboard'],
 ];
+type Goal = NonNullable<Schemas['DesignAsk']['goals']>[number];
+const GOALS: Record<Goal, string> = {
+    nearest: 'nearest to what it is now',
+    cheapest: 'cheapest',
+    service: 'serving the most',
+    lasting: 'keeping longest',
+    lightest: 'lightest on the hair',
+};
+type Asked = Pick<Schemas['ShownDemand'], 'kind' | 'of' | 'at'>;
+const FIGURES: [Asked['kind'], number, string][] = [
+    ['solids', 12, 'firmness in a cold room, % solid at 12 °C'],
+    ['solids', 21, 'firmness in the room, % solid at 21 °C'],
+    ['solids', 32, 'firmness on a hot day, % solid at 32 °C'],
+    ['weight', 25, 'weight on the hair, 1 to 5'],
+    ['life', 25, 'months that it keeps'],
+    ['cost', 25, 'cost of 100 g'],
+    ['load', 25, 'essential oils, %'],
+    ['saturated', 25, 'saturated fat, %'],
+    ['monounsaturated', 25, 'monounsaturated fat, %'],
+    ['polyunsaturated', 25, 'polyunsaturated fat, %'],
+];
 const wishes = ref<(Wish & { name: string })[]>([]);
+const best = ref<Goal>('nearest');
+const next = ref<Goal | ''>('');
+const most = ref('');
+// What was asked for besides the wishes: it stays when a wish comes or goes.
+const own = ref(new Set<string>());
+const keyOf = (d: Asked): string => `${d.kind} ${d.of} ${d.at}`;
+const list = ref<HTMLElement | null>(null);
+const inParts = ref(false);
 const without = ref('');
 const answer = shallowRef<Schemas['DesignAnswer'] | null>(null);
 const demands = ref<Schemas['ShownDemand'][]>([]);
@@ -37,6 +66,9 @@ async function solve(edited: boolean): Promise<void> {
     abort = new AbortController();
     busy.value = true;
     problem.value = '';
+    const mine = demands.value.filter((d) => own.value.has(keyOf(d)));
+    // One that has no figure yet asks for nothing; it waits for one.
+    const waiting = demands.value.filter((d) => d.kind !== 'dermal' && number(d.min) === null && number(d.max) === null);
     try {
         const found = await ask<'DesignAnswer'>(
             'POST',
@@ -47,13 +79,19 @@ async function solve(edited: boolean): Promise<void> {
                 hair: hair.value,
                 wishes: wishes.value.map(({ kind, of }) => ({ kind, of })),
                 demands: edited
-                    ? demands.value.map(({ kind, min, max, of, at }) => ({ kind, min: number(min), max: number(max), of, at }))
+                    ? demands.value
+                          .filter((d) => !waiting.includes(d))
+                          .map(({ kind, min, max, of, at }) => ({ kind, min: number(min), max: number(max), of, at }))
                     : null,
+                most_ingredients: number(most.value),
+                goals: next.value === '' || next.value === best.value ? [best.value] : [best.value, next.value],
             },
             { signal: abort.signal },
         );
+        inParts.value = false;
         answer.value = found;
-        demands.value = found.demands;
+        demands.value = [...found.demands, ...(edited ? waiting : mine)];
+        if (!edited && mine.length > 0) await solve(true);
     } catch (e) {
         if (e instanceof Problem) problem.value = e.message;
     } finally {
@@ -67,9 +105,35 @@ function toggle(kind: Wish['kind'], of = '', name = ''): void {
     const at = wishes.value.findIndex((w) => w.kind === kind && w.of === of);
     if (at >= 0) wishes.value.splice(at, 1);
     else wishes.value.push({ kind, of, name });
-    if (wishes.value.length > 0) void solve(false);
-    else answer.value = null;
+    if (wishes.value.length > 0 || own.value.size > 0 || best.value !== 'nearest') void solve(false);
+    else forget();
 }
+function forget(): void {
+    answer.value = null;
+    demands.value = [];
+    own.value.clear();
+}
+/** Asks for one figure more; what it should be is written into its line. */
+async function also(asked: Asked, words: string): Promise<void> {
+    if (demands.value.some((d) => keyOf(d) === keyOf(asked))) return tell('That is asked of it already.');
+    own.value.add(keyOf(asked));
+    demands.value.push({ ...asked, min: null, max: null, words });
+    await nextTick();
+    [...(list.value?.querySelectorAll<HTMLElement>('input[data-end=least]') ?? [])].at(-1)?.focus();
+}
+function choose(event: Event): void {
+    const field = event.target as HTMLSelectElement;
+    const [kind, of] = field.value.split(' ') as [string, string];
+    field.value = '';
+    const figure = FIGURES[Number(of)];
+    if (kind === 'need') void also({ kind: 'need', of, at: 25 }, `points for ${NEEDS[of] ?? of}`);
+    else if (figure) void also({ kind: figure[0], of: '', at: figure[1] }, figure[2]);
+}
+function drop(n: number): void {
+    for (const gone of demands.value.splice(n, 1)) own.value.delete(keyOf(gone));
+    void solve(true);
+}
+const shown = computed(() => (inParts.value && answer.value?.simple ? answer.value.simple : answer.value));
 function shun(): void {
     const what = without.value.trim();
     without.value = '';
@@ -77,7 +141,7 @@ function shun(): void {
 }
 const bands = (a: Schemas['Assessment']) => bandsOf(a).map((b) => ({ ...b, name: b.name.split(' ')[0] ?? '' }));
 const changes = computed(() => {
-    const after = answer.value?.assessment;
+    const after = shown.value?.assessment;
     if (!after) return [];
     const names = new Set([...assessment.value.lines, ...after.lines].map((l) => l.name));
     const share = (a: Schemas['Assessment'], name: string): number =>
@@ -88,7 +152,7 @@ const changes = computed(() => {
         .sort((a, b) => Math.abs(b.after - b.before) - Math.abs(a.after - a.before));
 });
 const facts = computed(() => {
-    const after = answer.value?.assessment;
+    const after = shown.value?.assessment;
     if (!after) return [];
     const stops = (a: Schemas['Assessment']): number => a.findings.filter((f) => f.severity === 'stop').length;
     const one = (words: string, of: (a: Schemas['Assessment']) => string): [string, string, string] => [
@@ -106,15 +170,18 @@ const facts = computed(() => {
     ];
 });
 async function apply(): Promise<void> {
-    const found = answer.value;
+    const found = shown.value;
     if (!found?.formula) return;
-    const words =
-        wishes.value.map((w) => w.name || SIMPLE.find(([k]) => k === w.kind)?.[1].toLowerCase() || w.kind).join(', ') || 'new demands';
+    const asked = wishes.value.map((w) => w.name || SIMPLE.find(([k]) => k === w.kind)?.[1].toLowerCase() || w.kind);
+    const words = [...asked, ...(best.value === 'nearest' ? [] : [GOALS[best.value]])].join(', ') || 'new demands';
     await props.bench.keep(`Before: ${words}`);
     props.bench.replace(found.formula, 'design');
     await props.bench.keep(words.slice(0, 300));
-    answer.value = null;
     wishes.value = [];
+    best.value = 'nearest';
+    next.value = '';
+    most.value = '';
+    forget();
     tell(`On the bench as a new version: ${words}.`, { undo: props.bench.undo });
 }
 </script>
@@ -144,6 +211,7 @@ async function apply(): Promise<void> {
                 <IngredientPick
                     name=""
                     label="Use up an ingredient"
+                    hint="use up …"
                     placed
                     @choose="toggle('use-up', $event.id, `use up the ${$event.name.toLowerCase()}`)"
                 />
@@ -164,6 +232,49 @@ async function apply(): Promise<void> {
                 <option v-for="(word, audience) in AUDIENCES" :key="audience" :value="audience">{{ word }}</option>
             </select>
         </div>
+        <div class="mt-3 flex flex-wrap items-center gap-x-2 gap-y-2 text-[14px]">
+            <label class="flex items-center gap-2">
+                <span class="quiet">Best is</span>
+                <select v-model="best" class="field !w-auto" @change="solve(answer !== null)">
+                    <option v-for="(words, goal) in GOALS" :key="goal" :value="goal">{{ words }}</option>
+                </select>
+            </label>
+            <label class="flex items-center gap-2">
+                <span class="quiet">then</span>
+                <select v-model="next" class="field !w-auto" @change="solve(answer !== null)">
+                    <option value="">what is nearest</option>
+                    <option v-for="(words, goal) in GOALS" :key="goal" :value="goal" :disabled="goal === best">{{ words }}</option>
+                </select>
+            </label>
+            <label class="flex items-center gap-2">
+                <span class="quiet">of at most</span>
+                <input
+                    v-model="most"
+                    class="field !w-16"
+                    inputmode="numeric"
+                    maxlength="2"
+                    placeholder="any"
+                    @change="solve(answer !== null)"
+                />
+                <span class="quiet">ingredients</span>
+            </label>
+            <select class="field !w-52" aria-label="Also ask for" :value="''" @change="choose">
+                <option value="">also ask for …</option>
+                <option v-for="([, , words], n) in FIGURES" :key="n" :value="`figure ${n}`">{{ words }}</option>
+                <optgroup label="points for a need">
+                    <option v-for="(words, need) in NEEDS" :key="need" :value="`need ${need}`">{{ words }}</option>
+                </optgroup>
+            </select>
+            <span class="w-44">
+                <IngredientPick
+                    name=""
+                    label="Share of an ingredient"
+                    placed
+                    hint="share of …"
+                    @choose="also({ kind: 'share', of: $event.id, at: 25 }, `share of ${$event.name.toLowerCase()}, %`)"
+                />
+            </span>
+        </div>
         <p v-if="wishes.some((w) => w.name)" class="mt-2 flex flex-wrap gap-2">
             <button
                 v-for="w in wishes.filter((x) => x.name)"
@@ -181,13 +292,13 @@ async function apply(): Promise<void> {
             Working it out…
             <button type="button" class="act-quiet" @click="abort?.abort()">Stop</button>
         </p>
-        <div v-if="answer" class="mt-4 grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,20rem)_auto_minmax(0,1fr)]">
+        <div v-if="answer || demands.length > 0" class="mt-4 grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,20rem)_auto_minmax(0,1fr)]">
             <form @submit.prevent="solve(true)">
                 <h3 class="font-semibold">Asked of it</h3>
-                <ul>
+                <ul ref="list">
                     <li
                         v-for="(d, n) in demands"
-                        :key="n"
+                        :key="keyOf(d)"
                         class="row-line grid grid-cols-[minmax(0,1fr)_4.2rem_4.2rem_1.4rem] items-center gap-1.5 py-1.5"
                     >
                         <span class="text-[14px]">{{ d.words }}</span>
@@ -195,6 +306,7 @@ async function apply(): Promise<void> {
                             v-model="d.min"
                             class="field !px-1.5"
                             inputmode="decimal"
+                            data-end="least"
                             :aria-label="`${d.words}: at least`"
                             placeholder="from"
                         />
@@ -205,41 +317,38 @@ async function apply(): Promise<void> {
                             :aria-label="`${d.words}: at most`"
                             placeholder="to"
                         />
-                        <button
-                            type="button"
-                            class="act-quiet !px-1"
-                            :aria-label="`Drop: ${d.words}`"
-                            @click="(demands.splice(n, 1), solve(true))"
-                        >
-                            ×
-                        </button>
+                        <button type="button" class="act-quiet !px-1" :aria-label="`Drop: ${d.words}`" @click="drop(n)">×</button>
                     </li>
                 </ul>
                 <button class="act-quiet mt-1 -ml-2.5">Work it out with these</button>
-                <div v-if="answer.answer.status === 'impossible'" class="bg-caution-wash mt-2 rounded p-3" role="alert">
+                <div v-if="answer?.answer.status === 'impossible'" class="bg-caution-wash mt-2 rounded p-3" role="alert">
                     <p class="font-semibold">These cannot be met together: {{ answer.answer.conflict.join('; ') }}.</p>
                     <p v-for="r in answer.answer.relax" :key="r.demand">It would be possible if "{{ r.demand }}" were {{ num(r.to) }}.</p>
                 </div>
-                <p v-else class="quiet mt-2 text-[13px]">
-                    {{
-                        answer.answer.status === 'optimal'
-                            ? 'Nothing nearer to the present formula meets them.'
-                            : 'A good answer; the search was cut short.'
-                    }}
+                <p v-else-if="answer" class="quiet mt-2 text-[13px]">
+                    {{ answer.answer.status === 'optimal' ? answer.none : 'A good answer; the search was cut short.' }}
                     {{ answer.answer.binding.length > 0 ? `What binds: ${answer.answer.binding.join('; ')}.` : '' }}
                 </p>
+                <p v-if="answer?.simple" class="mt-2 text-[14px]">
+                    {{ inParts ? 'In parts:' : 'Nearly the same in parts:' }}
+                    <strong>{{ answer.simple.words }}</strong>
+                    .
+                    <button type="button" class="act-quiet -ml-1" @click="inParts = !inParts">
+                        {{ inParts ? 'Exactly instead' : 'In parts instead' }}
+                    </button>
+                </p>
             </form>
-            <div v-if="answer.assessment" class="flex gap-5">
+            <div v-if="shown?.assessment" class="flex gap-5">
                 <figure>
                     <JarView :bands="bands(assessment)" :width="130" :height="250" label="The present jar" />
                     <figcaption class="quiet text-center text-[13px]">now</figcaption>
                 </figure>
                 <figure>
-                    <JarView :bands="bands(answer.assessment)" :width="131" :height="250" label="The jar as it would be" />
+                    <JarView :bands="bands(shown.assessment)" :width="131" :height="250" label="The jar as it would be" />
                     <figcaption class="text-center text-[13px] font-semibold">then</figcaption>
                 </figure>
             </div>
-            <div v-if="answer.assessment">
+            <div v-if="shown?.assessment">
                 <table class="w-full">
                     <caption class="sr-only">What changes</caption>
                     <thead>

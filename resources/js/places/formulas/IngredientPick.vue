@@ -4,7 +4,7 @@ import { ref } from 'vue';
 import { ask, type Schemas } from '../../api/client';
 
 /** A name that is typed and settles on an ingredient of the catalogue. */
-defineProps<{ name: string; label: string; placed: boolean; bare?: boolean }>();
+defineProps<{ name: string; label: string; placed: boolean; bare?: boolean; hint?: string }>();
 const emit = defineEmits<{ choose: [row: Schemas['IngredientRow']]; typed: [text: string] }>();
 
 const items = ref<Schemas['IngredientRow'][]>([]);
@@ -45,7 +45,7 @@ function choose(row: Schemas['IngredientRow'] | null): void {
             :class="[bare ? 'bare' : 'field', placed ? '' : 'text-caution font-semibold']"
             :display-value="() => name"
             :aria-label="label"
-            :placeholder="bare ? '' : 'Name an ingredient'"
+            :placeholder="bare ? '' : (hint ?? 'Name an ingredient')"
             autocomplete="off"
             spellcheck="false"
             maxlength="200"

@@ -156,6 +156,7 @@ defineExpose({ add });
                     <td class="w-[19%]">
                         <input
                             class="bare"
+                            :style="{ minWidth: `${Math.min(line.amount.length, 18) * 0.5 + 1.2}em` }"
                             data-field="amount"
                             :value="line.amount"
                             :aria-label="`Amount of ${line.name}`"
@@ -193,7 +194,10 @@ defineExpose({ add });
                     </td>
                     <td
                         class="text-right whitespace-nowrap"
-                        :title="`${num(judged.get(line.id)?.share.low ?? 0)} to ${num(judged.get(line.id)?.share.high ?? 0)} % at worst`"
+                        :title="
+                            judged.get(line.id)?.problem ||
+                            `${num(judged.get(line.id)?.share.low ?? 0)} to ${num(judged.get(line.id)?.share.high ?? 0)} % at worst`
+                        "
                     >
                         <span
                             v-if="line.locked"
@@ -202,8 +206,10 @@ defineExpose({ add });
                         >
                             locked
                         </span>
-                        {{ fixed(judged.get(line.id)?.shown_percent ?? 0, 1) }}
-                        <span class="unit">%</span>
+                        <template v-if="judged.get(line.id)?.problem === ''">
+                            {{ fixed(judged.get(line.id)?.shown_percent ?? 0, 1) }}
+                            <span class="unit">%</span>
+                        </template>
                     </td>
                     <td class="text-right whitespace-nowrap">
                         <span

@@ -122,9 +122,24 @@ final class SolverTest extends CoreTestCase
 
     public function test_simple_parts_meet_every_demand(): void
     {
-        $answer = Solver::solve(self::candidates(['olive-oil' => 48.0, 'castor-oil' => 17.0, 'jojoba-oil' => 35.0]), [new Demand('weight', 2.5, 3.6)], [Goal::Nearest], 0, 0.0, [], true);
-        self::assertSame(['olive-oil' => 2, 'castor-oil' => 1, 'jojoba-oil' => 2], $answer->parts);
-        self::assertEqualsWithDelta(['olive-oil' => 40.0, 'castor-oil' => 20.0, 'jojoba-oil' => 40.0], $answer->shares, 1e-9);
+        $answer = Solver::solve(self::candidates(['olive-oil' => 48.0, 'castor-oil' => 17.0, 'jojoba-oil' => 35.0]), [new Demand('weight', 2.5, 3.6)], [Goal::Nearest], parts: 12.0);
+        self::assertSame(['olive-oil' => 2, 'castor-oil' => 1, 'jojoba-oil' => 2], $answer->simple?->parts);
+        self::assertEqualsWithDelta(['olive-oil' => 40.0, 'castor-oil' => 20.0, 'jojoba-oil' => 40.0], $answer->simple->shares, 1e-9);
+        self::assertEqualsWithDelta(['olive-oil' => 48.0, 'castor-oil' => 17.0, 'jojoba-oil' => 35.0], $answer->shares, 1e-9, 'the exact answer stays beside it');
+    }
+
+    public function test_what_may_not_move_is_no_part_and_parts_move_no_further_than_allowed(): void
+    {
+        $now = ['shea-butter' => 47.0, 'olive-oil' => 34.0, 'castor-oil' => 17.0];
+        $candidates = [...self::candidates($now), new Candidate(self::catalogue()->get('vitamin-e'), 1.5, 1.5, 1.5), new Candidate(self::catalogue()->get('lavender-eo'), 0.0, 1.0, 0.5, step: 0.1)];
+        $solve = static fn (float $within): Answer => Solver::solve($candidates, [], [Goal::Nearest], parts: $within);
+
+        // 98 % in 3 : 2 : 1 are 49, 32.67 and 16.33: none moves by more than 2 points.
+        $simple = $solve(2.0)->simple;
+        self::assertSame(['shea-butter' => 3, 'olive-oil' => 2, 'castor-oil' => 1], $simple?->parts);
+        self::assertEqualsWithDelta(['shea-butter' => 49.0, 'olive-oil' => 98 / 3, 'castor-oil' => 98 / 6, 'vitamin-e' => 1.5, 'lavender-eo' => 0.5], $simple->shares, 1e-6);
+        self::assertNull($solve(0.5)->simple, '1 : 1 within half a point there is none');
+        self::assertNull($solve(0.0)->simple);
     }
 
     public function test_stock_and_locks_bound_the_shares(): void
