@@ -70,6 +70,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('cure', 'cure')->name('cure');
         Route::post('read', 'read')->name('read');
         Route::post('water', 'water')->name('water');
+        Route::post('load', 'load')->name('load');
         Route::post('without-scale', 'withoutScale')->name('without-scale');
         Route::post('stock', 'stock')->name('stock');
         Route::post('swap', 'swap')->name('swap');

@@ -12,6 +12,7 @@ use Crown\Exchange\FormulaFile;
 use Crown\Formula\Change;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaError;
+use Crown\Formula\LoadPlan;
 use Crown\Formula\Reading\RecipeReader;
 use Crown\Formula\Reshare;
 use Crown\Formula\Solving\Swap;
@@ -67,6 +68,14 @@ final class EvaluationController
         $given = Given::in($request);
 
         return new JsonResponse(new WaterPlan($this->bench->assess($given->formula, $given->profile())->subject, $this->catalogue->get()));
+    }
+
+    #[Speaks('LoadPlan', 'FormulaDraft', does: 'How near a draft\'s essential oils are to what its audience may bear, and the most drops of each')]
+    public function load(Request $request): JsonResponse
+    {
+        $given = Given::in($request);
+
+        return new JsonResponse(new LoadPlan($this->bench->assess($given->formula, $given->profile())->subject));
     }
 
     #[Speaks('WithoutScale', 'WithoutScaleAsk', does: 'A draft in kitchen measures, and as heights on a bottle')]

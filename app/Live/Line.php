@@ -14,7 +14,7 @@ final class Line
 {
     /** What is asked while someone types. None of these keeps anything, so that a lost answer may simply be asked for again. */
     public const ASKS = [
-        '/api/evaluate', '/api/cure', '/api/read', '/api/water', '/api/without-scale', '/api/stock', '/api/swap', '/api/reshare', '/api/design',
+        '/api/evaluate', '/api/cure', '/api/read', '/api/water', '/api/load', '/api/without-scale', '/api/stock', '/api/swap', '/api/reshare', '/api/design',
     ];
 
     /** Seconds: as long as a browser waits for an answer. */

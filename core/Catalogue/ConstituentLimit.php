@@ -14,4 +14,10 @@ final readonly class ConstituentLimit
         public string $source,
     ) {
     }
+
+    /** Per cent of the finished mass. */
+    public function allowedFor(bool $rinsedOff): float
+    {
+        return $rinsedOff ? $this->rinseOff : $this->leaveOn;
+    }
 }

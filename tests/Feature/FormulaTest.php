@@ -44,6 +44,16 @@ final class FormulaTest extends StudioTestCase
         $this->ask('PUT', 'formulas/'.$page['id'], ['revision' => $decided['revision'], 'formula' => $formula, 'head_id' => null])->assertStatus(422);
     }
 
+    public function test_the_room_for_strong_oils_is_that_of_the_head_it_is_for(): void
+    {
+        $draft = ['formula' => $this->read("Oil\n91.4 g olive oil\n50 drops rosemary essential oil"), 'head_id' => null];
+        self::assertSame([40, 'all scents together', false], array_values(array_intersect_key($this->got('LoadPlan', 'POST', 'load', $draft)['oils'][0], ['most_drops' => 1, 'held_by' => 1, 'excluded' => 1])));
+
+        $child = $this->got('LoadPlan', 'POST', 'load', [...$draft, 'head_id' => $this->headOf(age: '2-6')['id']]);
+        self::assertSame(['Child of 2 to 6', 0, true], [$child['audience'], $child['oils'][0]['most_drops'], $child['oils'][0]['excluded']]);
+        $this->ask('POST', 'load', ['formula' => 'none'])->assertStatus(422);
+    }
+
     public function test_the_water_of_a_draft(): void
     {
         $plan = $this->got('WaterPlan', 'POST', 'water', ['formula' => $this->read("Oil\n90 g olive oil\n10 g aloe vera gel"), 'head_id' => null]);

@@ -4,6 +4,7 @@ import type { Schemas } from '../../resources/js/api/client';
 import BehaviourPanel from '../../resources/js/places/formulas/BehaviourPanel.vue';
 import CostPanel from '../../resources/js/places/formulas/CostPanel.vue';
 import DesignPanel from '../../resources/js/places/formulas/DesignPanel.vue';
+import LoadPanel from '../../resources/js/places/formulas/LoadPanel.vue';
 import FamilyPanel from '../../resources/js/places/formulas/FamilyPanel.vue';
 import FindingsList from '../../resources/js/places/formulas/FindingsList.vue';
 import NewFormula from '../../resources/js/places/formulas/NewFormula.vue';
@@ -391,6 +392,58 @@ describe('cost', () => {
         await click(/Cost/);
         expect(said(wrapper)).toContain('steeped here');
         expect(document.querySelector('input[aria-label^="Price"]')).toBeNull();
+    });
+});
+
+describe('room for strong oils', () => {
+    const oil = (line: string, name: string, more: object = {}) => ({
+        line,
+        name,
+        percent: band(1, 0.8, 1.4),
+        limit_percent: null,
+        limit_reason: '',
+        drops: 20,
+        most_drops: 30,
+        held_by: 'all scents together',
+        excluded: false,
+        ...more,
+    });
+
+    it('says how many drops there may be and what holds them; too many are brought down with one press', async () => {
+        server.on('POST', '/api/load', {
+            audience: 'Adult, left on',
+            percent: band(1.5, 1.1, 2.3),
+            ceiling: 2,
+            oils: [
+                oil('l1', 'Lavender'),
+                oil('l2', 'Clove', { drops: 9, most_drops: 4, held_by: 'eugenol', limit_percent: 0.5 }),
+                oil('l3', 'Sage', { most_drops: 0, held_by: 'not for children under 6', excluded: true }),
+                oil('l4', 'Rose', { drops: null, most_drops: 0 }),
+                oil('l5', 'Pine', { most_drops: null, held_by: '' }),
+            ],
+            constituents: [
+                { name: 'eugenol', percent: 0.8, limit_percent: 0.5, of_limit: 160, bearers: ['Clove', 'Basil steep'] },
+                { name: 'citral', percent: 0.0031, limit_percent: 0.6, of_limit: 0.52, bearers: ['Rose'] },
+            ],
+        });
+        const it = bench();
+        const { wrapper } = await show(LoadPanel, { bench: it });
+        expect(server.to('/api/load')).toHaveLength(0);
+        await click(/Room for strong oils/);
+        const words = said(wrapper);
+        expect(words).toContain('30 drops, then all scents together are over');
+        expect(words).toContain('4 drops, then eugenol is over');
+        expect(words).toContain('none: not for children under 6');
+        expect(words).toContain('none: all scents together are over');
+        expect(words).toContain('more than anybody counts');
+        expect(words).toMatch(/eugenol 0.8 0.5 160 % Clove, Basil steep/);
+        expect(words).toMatch(/citral 0.0031 0.6 under 1 % Rose/);
+        // Only what is over is offered to be changed.
+        expect([...document.querySelectorAll('td button')].map((b) => b.textContent?.trim())).toEqual(['Put in 4 drops']);
+        await click('Put in 4 drops');
+        expect(it.formula.value.lines.find((l) => l.id === 'l2')?.amount).toBe('4 drops');
+        it.undo();
+        expect(it.formula.value.lines.find((l) => l.id === 'l2')?.amount).toBe('60 g');
     });
 });
 

@@ -20,7 +20,7 @@ final readonly class Constituents implements Check
     {
         $findings = [];
         foreach ($subject->context->catalogue->limits() as $limit) {
-            $allowed = $subject->formula()->audience->isRinsedOff() ? $limit->rinseOff : $limit->leaveOn;
+            $allowed = $limit->allowedFor($subject->formula()->audience->isRinsedOff());
             [$sum, $bearers] = $subject->load->constituent($limit->name, $allowed);
             if ($sum <= 1.0) {
                 continue;

@@ -574,6 +574,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How near a draft's essential oils are to what its audience may bear, and the most drops of each */
+        post: operations["load"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lots": {
         parameters: {
             query?: never;
@@ -2805,6 +2822,31 @@ export interface components {
             best_before: string;
             opened_months: number;
         };
+        /** @description How near the essential oils of a draft are to what its audience may bear, worst cases; the most whole drops of each. */
+        LoadPlan: {
+            audience: string;
+            percent: components["schemas"]["Band"];
+            ceiling: number;
+            oils: {
+                line: string;
+                name: string;
+                percent: components["schemas"]["Band"];
+                limit_percent: number | null;
+                limit_reason: string;
+                drops: number | null;
+                most_drops: number | null;
+                held_by: string;
+                /** @description Whether it is not for these people at all. */
+                excluded: boolean;
+            }[];
+            constituents: {
+                name: string;
+                percent: number;
+                limit_percent: number;
+                of_limit: number;
+                bearers: string[];
+            }[];
+        };
     };
     responses: never;
     parameters: never;
@@ -4878,6 +4920,57 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadPlan"];
+                };
             };
             /** @description Not in this studio */
             404: {

@@ -56,7 +56,7 @@ async function price(line: Line, typed: string): Promise<void> {
             <span class="fig fig-converted ml-1.5">{{ fixed(cost.per_100g, 2) }}</span>
             <span class="unit">for 100 g.</span>
             <template v-if="cost.unpriced.length > 0">
-                {{ cost.unpriced.length }} {{ cost.unpriced.length === 1 ? 'line has' : 'lines have' }} no price.
+                {{ ' ' }}{{ cost.unpriced.length }} {{ cost.unpriced.length === 1 ? 'line has' : 'lines have' }} no price.
             </template>
         </p>
         <div v-if="open" class="mt-2 max-w-2xl">

@@ -19,6 +19,7 @@ import FamilyPanel from './FamilyPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
 import LinesTable from './LinesTable.vue';
+import LoadPanel from './LoadPanel.vue';
 import StockPanel from './StockPanel.vue';
 import { useBench } from './useBench';
 import VersionJars from './VersionJars.vue';
@@ -382,6 +383,7 @@ useActs([
         <BehaviourPanel class="mt-6" :assessment="assessment" :keeps="keeps" />
 
         <DesignPanel class="no-print mt-8" :bench="bench" />
+        <LoadPanel class="mt-8" :bench="bench" />
         <WaterPanel class="mt-8" :bench="bench" />
         <CostPanel class="mt-8" :bench="bench" />
         <StockPanel class="mt-8" :bench="bench" />
