@@ -33,7 +33,7 @@ final class AmountReader
         'tsps' => Unit::Teaspoon, 'tsp' => Unit::Teaspoon, 'cups' => Unit::Cup, 'cup' => Unit::Cup, 'cupfuls' => Unit::Cup, 'cupful' => Unit::Cup,
         'kilograms' => Unit::Kilogram, 'kilogram' => Unit::Kilogram, 'kilos' => Unit::Kilogram, 'kilo' => Unit::Kilogram,
         'kg' => Unit::Kilogram, 'grams' => Unit::Gram, 'gram' => Unit::Gram, 'grammes' => Unit::Gram, 'gramme' => Unit::Gram,
-        'gms' => Unit::Gram, 'gm' => Unit::Gram, 'gr' => Unit::Gram, 'g' => Unit::Gram, 'ounces' => Unit::Ounce, 'ounce' => Unit::Ounce,
+        'gms' => Unit::Gram, 'grs' => Unit::Gram, 'gm' => Unit::Gram, 'gr' => Unit::Gram, 'g' => Unit::Gram, 'ounces' => Unit::Ounce, 'ounce' => Unit::Ounce,
         'oz' => Unit::Ounce, 'pounds' => Unit::Pound, 'pound' => Unit::Pound, 'lbs' => Unit::Pound, 'lb' => Unit::Pound,
         'millilitres' => Unit::Millilitre, 'milliliters' => Unit::Millilitre, 'millilitre' => Unit::Millilitre,
         'milliliter' => Unit::Millilitre, 'mls' => Unit::Millilitre, 'ml' => Unit::Millilitre, 'cc' => Unit::Millilitre,
@@ -43,11 +43,18 @@ final class AmountReader
         'percent' => Unit::Percent, 'per cent' => Unit::Percent, 'pct' => Unit::Percent, '%' => Unit::Percent,
         'pieces' => Unit::Piece, 'piece' => Unit::Piece, 'leaves' => Unit::Piece, 'leaf' => Unit::Piece, 'sprigs' => Unit::Piece,
         'sprig' => Unit::Piece, 'pads' => Unit::Piece, 'pad' => Unit::Piece, 'cloves' => Unit::Piece, 'buds' => Unit::Piece,
+        'dl' => Unit::Millilitre, 'cl' => Unit::Millilitre, 'dessertspoons' => Unit::Teaspoon, 'dessertspoon' => Unit::Teaspoon, 'dsp' => Unit::Teaspoon,
         'stalks' => Unit::Piece, 'stalk' => Unit::Piece, 'whole' => Unit::Piece,
     ];
 
+    /** How many amounts may be added up, or said again, in one. */
+    private const MOST_TOGETHER = 12;
+
+    /** How many of its unit one of these is. */
+    private const TIMES = ['dl' => 100.0, 'cl' => 10.0, 'dessertspoons' => 2.0, 'dessertspoon' => 2.0, 'dsp' => 2.0];
+
     /** Measures that are another size in every hand and every shop. */
-    private const VAGUE = '/^(?<amount>(?:about\s+)?(?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?(?:(?:big|small|large|good|generous|little|tiny)\s+)?'
+    private const VAGUE = '/^(?<amount>(?:(?:just |only )?a (?:little(?: bit)?|touch)|some(?=\s+\p{L}|$))(?!\s+(?:handful|splash|dash|dollop|knob|bit))|(?:about\s+)?(?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?(?:(?:big|small|large|good|generous|little|tiny)\s+)?'
         .'(?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|blobs?|lumps?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?))(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isu';
 
     /** How much of it there is when it is all in: "to make 100 ml". A number has to follow. */
@@ -124,7 +131,7 @@ final class AmountReader
         $written = [$amount->written];
         $also = [];
         $other = $amount;
-        while (preg_match('/^\s*(\+|plus|and|&|\/|=|\(|,)\s*/iu', $rest, $m) === 1) {
+        while (count($written) < self::MOST_TOGETHER && preg_match('/^\s*(\+|plus|and|&|\/|=|\(|,)\s*/iu', $rest, $m) === 1) {
             $next = self::single(substr($rest, strlen($m[0])));
             if ($next === false || $next->amount->unit === Unit::Piece && $next->amount->written === Amount::number($next->amount->count->best)) {
                 break;
@@ -176,6 +183,7 @@ final class AmountReader
         } else {
             $unit = self::UNITS[mb_strtolower($name)] ?? Unit::Piece;
         }
+        $times = self::TIMES[mb_strtolower($name)] ?? 1.0;
         $milligrams = 0.0;
         if ($unit === Unit::Capsule && preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $mg) === 1) {
             $milligrams = self::value($mg[1]);
@@ -188,7 +196,7 @@ final class AmountReader
 
         return new LeadingAmount(
             new Amount(
-                Band::of($low, $few ? 3.0 : ($low + $high) / 2, $high),
+                Band::of($low, $few ? 3.0 : ($low + $high) / 2, $high)->scaled($times),
                 $unit,
                 $few ? trim('a few '.trim(substr($written, 3))) : $written,
                 $heaped,

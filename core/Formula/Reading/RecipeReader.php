@@ -29,6 +29,8 @@ final readonly class RecipeReader
 
     public const MOST_LINES = 600;
 
+    private const MOST_PIECES = 40;
+
     private const SURE = 0.85;
 
     private const NEAR = 0.62;
@@ -39,6 +41,9 @@ final readonly class RecipeReader
     private const HARDLY_PERCENT = 10.0;
 
     private const START = '(?:about |approx\.? |around |~ ?)?(?:\d|½|⅓|⅔|¼|¾|⅛|(?:a few|half an?|a couple of|one(?: and a half)?|two(?: and a half)?|three|four|five|six|a|an) (?:heaped |level )?(?:drops?|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
+
+    /** What kind of thing is wanted, and not which. */
+    private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|any|other|some)\s+)*(?:preservatives?|emulsifiers?|antioxidants?|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?|powders?|extracts?|starch|clay)$/iu';
 
     /** Words that say how it was bought, not what it is. */
     private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced|grated|softened|crushed|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
@@ -113,10 +118,11 @@ final readonly class RecipeReader
 
     private static function unbulleted(string $row): string
     {
+        $row = preg_replace('/^(?:[\p{So}\p{Sk}\x{fe0f}\x{200d}]+\s*)+/u', '', $row) ?? $row;
         $row = preg_replace('/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu', '', $row) ?? $row;
 
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
-        $row = preg_replace('/^for [\p{L} -]{2,30}:\s+(?='.self::START.')/iu', '', trim(self::withoutMarks($row))) ?? $row;
+        $row = preg_replace('/^(?:for [\p{L} -]{2,30}|ratios?|mix|blend|base|recipe|ingredients?|you need):\s+(?='.self::START.')/iu', '', trim(self::withoutMarks($row))) ?? $row;
 
         return trim($row);
     }
@@ -133,12 +139,13 @@ final readonly class RecipeReader
             return 'method';
         }
 
-        return preg_match('/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe|for the [\p{L} -]{2,30}|phase [a-z0-9])\s*:?$/iu', $row) === 1 ? 'ingredients' : '';
+        return preg_match('/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|(?:oil|water|heated|melt|cool[- ]?down) phase)(?:\s*\([^)]*\))?)\s*:?$/iu', $row) === 1 ? 'ingredients' : '';
     }
 
     private function looksLikeTitle(string $row, int $rows): bool
     {
-        if ($rows === 1 || preg_match('/^'.self::START.'/iu', $row) === 1 || Together::in($row) !== [] || mb_strlen($row) > 120) {
+        if ($rows === 1 || preg_match('/^'.self::START.'/iu', $row) === 1 || Together::in($row) !== [] || mb_strlen($row) > 120
+            || preg_match('/\d\s*(?:parts?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|drops?|ml|oz|g)\b.*\b(?:to|and|,)/iu', $row) === 1) {
             return false;
         }
         [$name, $amount] = $this->split($row);
@@ -165,6 +172,10 @@ final readonly class RecipeReader
     /** "For kids of 8 years", "Keeps 3 months", "Makes about 4 jars": about the whole, and no ingredient in it. */
     private function isRemark(string $row): bool
     {
+        if (preg_match('/^(?:grand )?totals?\b/iu', $row) === 1) {
+            return true;
+        }
+
         return preg_match('/^(?:(?:good|great|best|safe|made|not|only) for|for|use|apply|keeps?|lasts?|stores?|makes|yields?|notes?|tips?|warning|caution|shelf life|do not|don\'t)\b/iu', $row) === 1
             && preg_match('/\d\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|drops?|parts?|%)(?!\p{L})/iu', $row) !== 1
             && ($this->matches($this->split($row)[0])[0]->score ?? 0.0) < self::NEAR;
@@ -173,28 +184,40 @@ final readonly class RecipeReader
     /** @return list<ReadLine> */
     private function ingredientLines(string $bare, string $row): array
     {
+        $bare = preg_replace(['/\b(oz\.?|ounces?)\s+by volume\b/iu', '/\s+by (?:weight|mass|volume)\b/iu'], ['fl oz', ''], $bare) ?? $bare;
         $together = Together::in($bare);
         if ($together !== []) {
             return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $together);
         }
         // "1/2 cup jojoba / 1/4 cup argan", but not "Shea butter - 100 g": each piece has to be whole.
         $side = array_map($this->split(...), preg_split('/\s+[-–—\/|]\s+(?='.self::START.')/iu', $bare) ?: []);
-        if (count($side) > 1 && array_filter($side, static fn (array $s): bool => $s[0] === '' || $s[1] === '') === []) {
+        if (count($side) > 1 && count($side) <= self::MOST_PIECES && array_filter($side, static fn (array $s): bool => $s[0] === '' || $s[1] === '') === []) {
             return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $side);
         }
-        $pieces = preg_split('/\s*(?:,|;|\band\b|\bplus\b|\+)\s+(?='.self::START.')/iu', $bare) ?: [$bare];
+        $pieces = preg_split('/\s*(?:,|;|\band\b|\bplus\b|\+|\bto(?=\s+[\d½]+\s+parts?\b))\s+(?='.self::START.'|(?:a (?:little|touch|bit|handful|splash|dash|dollop|knob)|some)\s)/iu', $bare) ?: [$bare];
+        // Nobody writes so many in one row: it is kept whole and asked about.
+        $pieces = count($pieces) > self::MOST_PIECES ? [$bare] : $pieces;
         $lines = [];
         $held = '';
-        foreach ($pieces as $i => $piece) {
-            $whole = $held === '' ? $piece : $held.' + '.$piece;
+        while ($pieces !== []) {
+            $whole = ($held === '' ? '' : $held.' + ').array_shift($pieces);
             [$name, $amount] = $this->split($whole);
-            if ($name === '' && $i < count($pieces) - 1) {
+            if ($name === '' && $pieces !== []) {
                 $held = $whole;
 
                 continue;
             }
             $held = '';
-            $lines[] = $this->placed(count($pieces) === 1 ? $row : $whole, $name, $amount);
+            // "Coconut oil, 3 oz": what follows the name is its amount.
+            while ($name !== '' && $pieces !== [] && ($amount === '' || $lines === [])) {
+                [$other, $more] = $this->split($pieces[0]);
+                if ($other !== '' || $more === '') {
+                    break;
+                }
+                $amount = $amount === '' ? $more : $amount.' + '.$more;
+                $whole .= ', '.array_shift($pieces);
+            }
+            $lines[] = $this->placed($pieces === [] && $lines === [] ? $row : rtrim($whole, ' ,;'), $name, $amount);
         }
 
         return $lines;
@@ -239,8 +262,9 @@ final readonly class RecipeReader
                 } catch (MeasureError) {
                     continue;
                 }
-                if ($tail !== false && trim($tail->rest, " ).,;\t") === '') {
-                    return [self::cleaned(substr($line, 0, (int) $offset)), $tail->amount->written];
+                // "Shea - 100g - melted": a word of its state may come last.
+                if ($tail !== false && preg_match('/^[\s).,;(–—-]*(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*$/iu', $tail->rest, $state) === 1) {
+                    return [self::cleaned(substr($line, 0, (int) $offset)).(isset($state[1]) ? ' '.$state[1] : ''), $tail->amount->written];
                 }
             }
         }
@@ -269,7 +293,10 @@ final readonly class RecipeReader
         $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';
         [$grams, $unweighed] = $this->weigh($amount, $best->ingredient, $form);
         $gap = $best->score - ($matches[1]->score ?? 0.0);
+        $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
         $another = match (true) {
+            $best->score < 0.999 && preg_match(self::KIND_ALONE, $kind) === 1 => sprintf('Which %s is meant?', mb_strtolower($kind)),
+            $best->score < 0.999 && ($also = $this->alsoNamed($name, $best->ingredient)) !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
             $best->score < self::SURE => sprintf('Is "%s" %s?', $name, mb_strtolower($best->ingredient->name)),
             $best->score < 0.999 && $gap < 0.04 => sprintf('"%s" may also be %s.', $name, mb_strtolower($matches[1]->ingredient->name)),
             $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf('So much "%s" can hardly be an essential oil. Is it a steeped oil?', $name),
@@ -278,6 +305,20 @@ final readonly class RecipeReader
         $doubts = array_filter([Asked::Ingredient->value => $another, Asked::Amount->value => $unweighed], static fn (string $d): bool => $d !== '');
 
         return new ReadLine($row, $doubts === [] ? Understood::Yes : Understood::Doubtful, $name, $amount, $form, $matches, $grams, $doubts);
+    }
+
+    /** Another ingredient that stands in one row with the first, so that it is not dropped in silence; "" when there is none. */
+    private function alsoNamed(string $name, Ingredient $first): string
+    {
+        $pieces = preg_split('/\s*(?:,|;|&|\+|\band\b|\bplus\b|\bwith\b)\s*/iu', preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name) ?: [];
+        foreach (count($pieces) > 1 ? $pieces : [] as $piece) {
+            $match = $this->matches(trim($piece))[0] ?? false;
+            if ($match !== false && $match->score >= self::SURE && $match->ingredient->id !== $first->id) {
+                return mb_strtolower($match->ingredient->name);
+            }
+        }
+
+        return '';
     }
 
     /** @return array{list<Figure>, string} the mass when it can be told, and why not when it cannot */

@@ -16,12 +16,15 @@ final readonly class Together
 {
     private const BETWEEN = '/\s*(?:,|;|&|\+|\/|\band\b|\bplus\b)\s*/iu';
 
+    private const LONGEST = 300;
+
     private const RATIO = '(?<ratio>\d+(?:\.\d+)?(?:\s*:\s*\d+(?:\.\d+)?)+)';
 
     /** @return list<array{string, string}> name and amount of each; empty when the row gives no amount to several at once */
     public static function in(string $row): array
     {
-        return match (true) {
+        // Longer than a row that names a few things: not worth taking apart.
+        return mb_strlen($row) > self::LONGEST ? [] : match (true) {
             preg_match('/^(?:[\d.,]+\s+)?equal (?:parts|amounts|measures)(?: of)?:?\s+(?<list>.+)$/iu', $row, $m) === 1 => self::each(self::names($m['list']), '1 part'),
             preg_match('/^(?<amount>.{1,40}?)\s+(?:each|apiece)\b(?:\s+of\b)?(?:\s+the following\b)?\s*[:,–—-]?\s+(?<list>.+)$/iu', $row, $m) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
             preg_match('/^(?<list>.+?)\s*[,:(–—-]?\s+(?<amount>[\d½⅓⅔¼¾⅛][^,:(]{0,39}?|half an? \w+|an? \w+)\s+(?:of\s+)?(?:each|apiece)\)?\.?$/iu', $row, $m) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),

@@ -78,6 +78,14 @@ final class ReadingTest extends CoreTestCase
         yield ['3 vit E capsules (500 mg)', 'vitamin-e', '3 capsules of 500 mg'];
         yield ['enough sunflower oil to make 100 ml', 'sunflower-oil', 'to make 100 ml'];
         yield ['Shea butter, melted - 100 g', 'shea-butter', '100 g'];
+        yield ['Shea - 100g - melted', 'shea-butter', '100g'];
+        yield ['Coconut oil, 3 oz by weight', 'coconut-oil', '3 oz'];
+        yield ['Argan oil, 1 tbsp + 1 tsp', 'argan-oil', '1 tbsp + 1 tsp'];
+        yield ["Jojoba oil\t45.5%", 'jojoba-oil', '45.5%'];
+        yield ['🌿 1/4 cup dried rosemary', 'rosemary', '1/4 cup'];
+        yield ['Ratio: 3 parts olive oil', 'olive-oil', '3 parts'];
+        yield ['2.5 dl olive oil', 'olive-oil', '2.5 dl'];
+        yield ['EVCO 2 tbsp', 'coconut-oil', '2 tbsp'];
     }
 
     #[DataProvider('lines')]
@@ -99,6 +107,8 @@ final class ReadingTest extends CoreTestCase
         yield ['olive + castor + jojoba, 1:1:2', ['olive-oil' => '1 part', 'castor-oil' => '1 part', 'jojoba-oil' => '2 parts']];
         yield ['3:1 olive oil, castor oil', ['olive-oil' => '3 parts', 'castor-oil' => '1 part']];
         yield ['2 cups olive oil - half a cup castor (the black one)', ['olive-oil' => '2 cups', 'castor-oil' => '1/2 cup']];
+        yield ['2 parts coconut oil to 1 part castor oil', ['coconut-oil' => '2 parts', 'castor-oil' => '1 part']];
+        yield ['60 g castor oil, and a little beeswax', ['castor-oil' => '60 g', 'beeswax' => 'a little']];
         yield ['1/2 cup of jojoba / 1/4 cup argan', ['jojoba-oil' => '1/2 cup', 'argan-oil' => '1/4 cup']];
     }
 
@@ -126,6 +136,8 @@ final class ReadingTest extends CoreTestCase
         yield ['handful fresh rosemary, chopped', 'rosemary', 'handful'];
         yield ['1 stick cocoa butter', 'cocoa-butter', '1 stick'];
         yield ['a good splash of water', 'water', 'a good splash'];
+        yield ['some nettle', 'nettle', 'some'];
+        yield ['a little water', 'water', 'a little'];
     }
 
     #[DataProvider('vague')]
@@ -182,11 +194,22 @@ final class ReadingTest extends CoreTestCase
         self::assertSame('No amount is given.', self::read("Oil\n100 g olive oil\njojoba oil")->lines[1]->doubt());
     }
 
+    public function test_what_else_a_row_names_and_a_kind_without_a_name_are_asked_about(): void
+    {
+        $doubt = static fn (string $row): string => self::read("Oil\n100 g olive oil\n".$row)->lines[1]->doubt();
+
+        self::assertSame('It names olive oil too. Give each a row of its own.', $doubt('1 cup olive and avocado oil'));
+        self::assertSame('It names water too. Give each a row of its own.', $doubt('50 g aloe vera gel and water'));
+        self::assertSame('Which preservative is meant?', $doubt('Preservative (any) 1 %'));
+        self::assertSame('', $doubt('1 cup sweet almond oil (or olive)'));
+        self::assertSame('', $doubt('2 tbsp shea butter, melted and cooled'));
+    }
+
     public function test_remarks_about_the_whole_are_notes(): void
     {
-        $recipe = self::read("Oil\n100 g olive oil\nFor kids of 8 years.\nMakes about 4 jars\nfor shine: 10 ml argan oil\nkeeps it soft: 5 g jojoba oil\nfor love, unicorn dust 3 g");
+        $recipe = self::read("Oil\n100 g olive oil\nFor kids of 8 years.\nMakes about 4 jars\nfor shine: 10 ml argan oil\nkeeps it soft: 5 g jojoba oil\nfor love, unicorn dust 3 g\nTotal: 115 g\nPhase C (cool down)");
 
-        self::assertSame(['For kids of 8 years.', 'Makes about 4 jars'], $recipe->notes);
+        self::assertSame(['For kids of 8 years.', 'Makes about 4 jars', 'Total: 115 g', 'Phase C (cool down)'], $recipe->notes);
         self::assertSame(['olive-oil', 'argan-oil'], array_values(array_filter(array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines))));
         self::assertCount(4, $recipe->lines);
     }

@@ -98,6 +98,14 @@ final class AmountReaderTest extends TestCase
         }
     }
 
+    public function test_measures_that_are_so_many_of_another(): void
+    {
+        foreach (['2.5 dl' => [Unit::Millilitre, 250.0], '5 cl' => [Unit::Millilitre, 50.0], '2 dessertspoons' => [Unit::Teaspoon, 4.0]] as $text => [$unit, $count]) {
+            $amount = AmountReader::read($text);
+            self::assertSame([$unit, $count, $text], [$amount->unit, $amount->count->best, $amount->written]);
+        }
+    }
+
     public function test_a_cup_and_a_half_is_written_in_many_ways(): void
     {
         foreach (['one and a half cups', '1 and a half cups', '1 and 1/2 cups', '1 & 1/2 cup', '1 1/2 c.', '1.5C', '1½ cups'] as $text) {
