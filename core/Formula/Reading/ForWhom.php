@@ -15,7 +15,7 @@ final readonly class ForWhom implements JsonSerializable
 {
     private const INFANT = '/\b(?:newborns?|infants?|toddlers?|bab(?:y|ies)(?!\s+(?:hairs?|oil|shampoo|fine|powder|bottle|edges)))\b/iu';
 
-    private const AGE = '/\b(\d{1,2})[\s-]*(?:years?|yrs?|y\.?\/?o\.?)(?:[\s-]*olds?)?\b/iu';
+    private const AGE = '/\b(\d{1,2})[\s-]*(?:years?|yrs?|y\.?\/?o\.?)(?:[\s-]*olds?)?+\b(?!\s+(?:locs?|locks|dreads?|hair|braids?|scars?|recipe|oil|jar|bottle|batch))/iu';
 
     private const CHILD = '/\b(?:kids?|child(?:ren)?|sons?|daughters?|nieces?|nephews?|little (?:one|girl|boy)s?|grand(?:child|children|sons?|daughters?))\b/iu';
 

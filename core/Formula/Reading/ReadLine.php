@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Formula\Reading;
 
 use Crown\Catalogue\NameMatch;
+use Crown\Formula\Phase;
 use Crown\Measure\Figure;
 use JsonSerializable;
 
@@ -18,6 +19,7 @@ final readonly class ReadLine implements JsonSerializable
      * @param  string  $form fresh, dried, powder, seed, melted, or ""
      * @param  list<NameMatch>  $matches best first
      * @param  list<Figure>  $grams one figure when the mass can be told, else empty
+     * @param  Phase|null  $phase when it goes in, where a heading above it says so
      * @param  array<string, string>  $doubts why it is not sure, as sentences keyed by what is Asked; empty when it is
      */
     public function __construct(
@@ -29,7 +31,13 @@ final readonly class ReadLine implements JsonSerializable
         public array $matches,
         public array $grams,
         public array $doubts,
+        public ?Phase $phase = null,
     ) {
+    }
+
+    public function under(?Phase $phase): self
+    {
+        return $phase === null ? $this : new self($this->text, $this->understood, $this->name, $this->amount, $this->form, $this->matches, $this->grams, $this->doubts, $phase);
     }
 
     /** The id of the best match, or "" when nothing is near enough. */

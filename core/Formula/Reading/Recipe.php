@@ -43,7 +43,7 @@ final readonly class Recipe implements JsonSerializable
                 $known ? $read->matches[0]->ingredient->name : $read->name,
                 $read->amount,
                 $read->form,
-                $known ? $this->phaseOf($read) : Phase::Warm,
+                $read->phase ?? ($known ? $this->phaseOf($read) : Phase::Warm),
             );
         }
         $kind = $this->kind();

@@ -9,6 +9,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\NameMatch;
 use Crown\Formula\Line;
+use Crown\Formula\Phase;
 use Crown\Formula\Step;
 use Crown\Measure\Amount;
 use Crown\Measure\AmountReader;
@@ -61,11 +62,13 @@ final readonly class RecipeReader
         $title = '';
         $lines = $steps = $notes = [];
         $inMethod = false;
+        $phase = null;
         foreach ($rows as $n => $row) {
             $bare = self::unbulleted($row);
             $heading = self::heading($bare);
             if ($heading !== '') {
                 $inMethod = $heading === 'method';
+                $phase = self::phaseOf($bare);
                 $notes[] = $row;
 
                 continue;
@@ -85,7 +88,7 @@ final readonly class RecipeReader
 
                 continue;
             }
-            array_push($lines, ...$this->ingredientLines($bare, $row));
+            array_push($lines, ...array_map(static fn (ReadLine $line): ReadLine => $line->under($phase), $this->ingredientLines($bare, $row)));
         }
 
         // A name of an ingredient is not whom it is for: "baby aloe" stays out.
@@ -139,7 +142,19 @@ final readonly class RecipeReader
             return 'method';
         }
 
-        return preg_match('/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|(?:oil|water|heated|melt|cool[- ]?down) phase)(?:\s*\([^)]*\))?)\s*:?$/iu', $row) === 1 ? 'ingredients' : '';
+        return preg_match('/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|[\p{L} -]{3,20} phase)(?:\s*\([^)]*\))?|(?:(?:heat|melt|cool|whip)[\p{L} -]{0,12}|water)(?=:))\s*:?$/iu', $row) === 1 ? 'ingredients' : '';
+    }
+
+    /** When the lines under a heading go in, where it says so: "Phase C (cool down)", "Heated phase:". */
+    private static function phaseOf(string $heading): ?Phase
+    {
+        return match (true) {
+            preg_match('/cool/iu', $heading) === 1 => Phase::CoolDown,
+            preg_match('/whip/iu', $heading) === 1 => Phase::WhipIn,
+            preg_match('/\bheat|\bhot\b|\bmelt/iu', $heading) === 1 => Phase::Melt,
+            preg_match('/\bwater\b/iu', $heading) === 1 => Phase::Water,
+            default => null,
+        };
     }
 
     private function looksLikeTitle(string $row, int $rows): bool

@@ -158,6 +158,7 @@ final class ReadingTest extends CoreTestCase
         yield ["Cradle cap oil for babies\n100 g olive oil", Audience::Infant, 'babies'];
         yield ["Belly and hair oil\n100 g olive oil\nNotes\nI made this while pregnant with twins, every evening before bed.", Audience::Pregnancy, 'pregnant'];
         yield ["Oil for my sister (pregnant) and her toddler\n100 g olive oil", Audience::Infant, 'toddler'];
+        yield ["Sheen for my 10 year old locs\n100 g olive oil", Audience::AdultLeaveOn, ''];
         yield ["Baby hair edges\n100 g olive oil", Audience::AdultLeaveOn, ''];
         yield ["Edge balm\n100 g olive oil\nNot for children under 6. Keeps 2 years.", Audience::AdultLeaveOn, ''];
         yield ["Wash out treatment for my 40 year old scalp\n100 g olive oil", Audience::AdultLeaveOn, ''];
@@ -212,6 +213,17 @@ final class ReadingTest extends CoreTestCase
         self::assertSame(['For kids of 8 years.', 'Makes about 4 jars', 'Total: 115 g', 'Phase C (cool down)'], $recipe->notes);
         self::assertSame(['olive-oil', 'argan-oil'], array_values(array_filter(array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines))));
         self::assertCount(4, $recipe->lines);
+    }
+
+    public function test_lines_go_in_when_the_heading_above_them_says(): void
+    {
+        $recipe = self::read("My butter\nPhase A\nShea butter 60%\nHeated phase:\nlavender EO 1%\nPhase C (cool down)\nJojoba oil 38%\nPhase D\nVitamin E 1%\nMethod\nCool it down.");
+
+        self::assertSame([Phase::Melt, Phase::Melt, Phase::CoolDown, Phase::CoolDown], array_map(static fn ($l): Phase => $l->phase, $recipe->toFormula()->lines));
+        self::assertNull($recipe->lines[0]->phase);
+        self::assertNull($recipe->lines[3]->phase, 'a heading that says nothing ends what was said before');
+        self::assertSame(['Phase A', 'Heated phase:', 'Phase C (cool down)', 'Phase D', 'Method'], $recipe->notes);
+        self::assertCount(1, $recipe->steps);
     }
 
     public function test_nothing_is_dropped(): void
