@@ -365,7 +365,8 @@ final class Solver
             return $root;
         }
         $best = new Solution(false, $root->x, INF, [], 0);
-        $stack = [[$this->lower, $upper, [], $root]];
+        // What has to be in it is in it for good: it leaves so many fewer to choose.
+        $stack = [[$this->lower, $upper, array_keys(array_filter(array_slice($this->lower, 0, count($this->candidates)), static fn (float $least): bool => $least > 0.0)), $root]];
         $this->nodes = 0;
         while ($stack !== [] && $this->nodes < self::MOST_NODES) {
             [$least, $most, $kept, $solution] = array_pop($stack);
@@ -396,7 +397,7 @@ final class Solver
             }
         }
         if (! $best->feasible && $stack !== []) {
-            throw SolveError::field('demands', 'wider ends, or fewer lines in drops: the search was cut short before it found a blend or could prove that there is none');
+            throw SolveError::field('demands', 'wider ends, more ingredients, or fewer lines in drops: the search was cut short before it found a blend or could prove that there is none');
         }
 
         return $best;

@@ -120,6 +120,28 @@ final class SolverTest extends CoreTestCase
         self::assertLessThanOrEqual($answer->objective * 1.12 + 1, $points, 'and not far under it');
     }
 
+    /** Two that have to be in it leave two to choose: as good as the best of all pairs, each solved by itself. */
+    public function test_what_has_to_be_in_it_counts_among_few_ingredients(): void
+    {
+        $free = ['shea-butter', 'cocoa-butter', 'mango-butter', 'sal-butter', 'olive-oil', 'jojoba-oil', 'castor-oil', 'coconut-oil', 'argan-oil', 'avocado-oil'];
+        $fixed = [new Candidate(self::catalogue()->get('arrowroot'), 2.0, 2.0, 2.0), new Candidate(self::catalogue()->get('vitamin-e'), 1.0, 1.0, 1.0)];
+        $demands = [new Demand('solids', 12.0, 20.0), new Demand('weight', -INF, 3.5)];
+        $solve = static fn (array $ids, int $most): Answer => Solver::solve([...array_map(static fn (string $id): Candidate => new Candidate(self::catalogue()->get($id)), $ids), ...$fixed], $demands, [Goal::Service], $most, serves: ['sealing', 'slip']);
+        $best = 0.0;
+        foreach ($free as $i => $one) {
+            foreach (array_slice($free, $i + 1) as $other) {
+                $pair = $solve([$one, $other], 0);
+                $best = max($best, $pair->status === 'optimal' ? $pair->objective : 0.0);
+            }
+        }
+
+        $answer = $solve($free, 4);
+        self::assertSame('optimal', $answer->status);
+        self::assertCount(4, $answer->shares);
+        self::assertEqualsWithDelta($best, $answer->objective, 1e-6);
+        self::assertSame('impossible', $solve($free, 2)->status);
+    }
+
     public function test_simple_parts_meet_every_demand(): void
     {
         $answer = Solver::solve(self::candidates(['olive-oil' => 48.0, 'castor-oil' => 17.0, 'jojoba-oil' => 35.0]), [new Demand('weight', 2.5, 3.6)], [Goal::Nearest], parts: 12.0);
