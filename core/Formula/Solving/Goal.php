@@ -11,7 +11,7 @@ enum Goal: string
     case Cheapest = 'cheapest';
     /** Most points of the needs asked for. */
     case Service = 'service';
-    /** Least changed from what it is now: the sum of all changes of share. */
+    /** Least changed from what it is now: the sum of all changes of share, what comes in anew counted a tenth more. */
     case Nearest = 'nearest';
     /** Longest life of the blend. */
     case Lasting = 'lasting';

@@ -22,6 +22,9 @@ final class Solver
     /** Nodes of the search for few ingredients and whole steps, after which the best so far is said to be found, not proven. */
     private const MOST_NODES = 400;
 
+    /** What comes in anew counts so much as a change: of two ways as near, the one with what is in it already is taken. */
+    private const NEWCOMER = 1.1;
+
     /** Parts in all, and how many ingredients are counted out in them, so that it is still said in one breath. */
     private const MOST_PARTS = 12;
 
@@ -328,7 +331,7 @@ final class Solver
                 Goal::Cheapest => $cost[$j] = $candidate->price,
                 Goal::Lasting => $cost[$j] = $life > 0.0 ? 1 / $life : 0.0,
                 Goal::Lightest => $cost[$j] = $candidate->ingredient->facts->best(Property::Weight, 0.0) / 100,
-                Goal::Nearest => [$cost[$this->changes[$j][0]], $cost[$this->changes[$j][1]]] = [1.0, 1.0],
+                Goal::Nearest => [$cost[$this->changes[$j][0]], $cost[$this->changes[$j][1]]] = [$candidate->now > 0.0 ? 1.0 : self::NEWCOMER, 1.0],
                 Goal::Service => null,
             };
         }

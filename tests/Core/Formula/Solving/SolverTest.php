@@ -120,6 +120,13 @@ final class SolverTest extends CoreTestCase
         self::assertLessThanOrEqual($answer->objective * 1.12 + 1, $points, 'and not far under it');
     }
 
+    public function test_of_two_ways_as_near_the_one_without_a_newcomer_is_taken(): void
+    {
+        // Watermelon seed oil is as liquid as jojoba and comes first: by the changes alone either would do.
+        $answer = Solver::solve(self::candidates(['watermelon-seed-oil' => 0.0, 'cocoa-butter' => 20.0, 'jojoba-oil' => 80.0]), [new Demand('solids', -INF, 8.0)], [Goal::Nearest]);
+        self::assertSame(['cocoa-butter', 'jojoba-oil'], array_keys($answer->shares));
+    }
+
     /** Two that have to be in it leave two to choose: as good as the best of all pairs, each solved by itself. */
     public function test_what_has_to_be_in_it_counts_among_few_ingredients(): void
     {
