@@ -48,8 +48,11 @@ final class DesignController
         }
         $all = $catalogue->get();
         $design = new Design($present->subject, $all, array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']), $catalogue->stock());
+        $called = static fn (array $d): string => $d['kind'] === 'share'
+            ? implode(' and ', array_map(static fn (string $id): string => $all->has($id) ? mb_strtolower($all->get($id)->name) : $id, explode('+', $d['of'] ?? '')))
+            : '';
         $demands = isset($asked['demands'])
-            ? array_map(static fn (array $d): Demand => new Demand($d['kind'], isset($d['min']) ? (float) $d['min'] : -INF, isset($d['max']) ? (float) $d['max'] : INF, $d['of'] ?? '', (float) ($d['at'] ?? 25.0)), $asked['demands'])
+            ? array_map(static fn (array $d): Demand => new Demand($d['kind'], isset($d['min']) ? (float) $d['min'] : -INF, isset($d['max']) ? (float) $d['max'] : INF, $d['of'] ?? '', (float) ($d['at'] ?? 25.0), $called($d)), $asked['demands'])
             : $design->demands();
         $goals = array_map(Goal::from(...), array_values($asked['goals'] ?? []));
         $serves = $asked['serves'] ?? [];

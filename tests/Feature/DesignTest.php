@@ -134,4 +134,43 @@ final class DesignTest extends StudioTestCase
 
         self::assertCount(3, $answer['formula']['lines']);
     }
+
+    public function test_nothing_comes_in_that_brings_an_animal_or_an_allergen(): void
+    {
+        $vegan = "Balm\n15 g candelilla wax\n20 g mango butter\n35 g castor oil\n30 g avocado oil";
+        $byBees = "Balm\n15 g beeswax\n20 g mango butter\n35 g castor oil\n30 g avocado oil";
+        foreach (['keeps-longer', 'firmer', 'richer', 'lighter', 'softer'] as $wish) {
+            $answer = $this->wish([[$wish, '']], $vegan);
+            $new = array_diff(array_keys($answer['answer']['shares']), ['candelilla-wax', 'mango-butter', 'castor-oil', 'avocado-oil']);
+            foreach ($new as $id) {
+                $ingredient = $this->got('IngredientPage', 'GET', 'ingredients/'.$id)['ingredient'];
+                self::assertSame([true, []], [$ingredient['vegan'], $ingredient['allergens']], $wish.' brought '.$id);
+            }
+            self::assertLessThanOrEqual(4 + 2, count($answer['answer']['shares']), $wish.' stays in one breath');
+        }
+        $longer = $this->wish([['keeps-longer', '']], $byBees);
+        self::assertSame('optimal', $longer['answer']['status']);
+    }
+
+    public function test_firmer_and_richer_reach_for_what_makers_reach_for(): void
+    {
+        $firmer = $this->wish([['firmer', '']], self::THREE);
+        $richer = $this->wish([['richer', '']], "Oil\n60 g jojoba oil\n40 g grapeseed oil");
+
+        self::assertArrayHasKey('candelilla-wax', $firmer['answer']['shares']);
+        self::assertArrayHasKey('castor-oil', $richer['answer']['shares']);
+    }
+
+    public function test_what_cannot_be_is_said_by_its_name(): void
+    {
+        $milk = "Milk\n80 g water\n6 g emulsifying wax\n13 g sunflower oil\n1 g phenoxyethanol";
+        $useUp = $this->wish([['use-up', 'baobab-oil']], $milk);
+        self::assertSame(['impossible', ['baobab oil at least 15 %']], [$useUp['answer']['status'], $useUp['answer']['conflict']]);
+        $edited = $this->wish([], $milk, ['demands' => [['kind' => 'share', 'of' => 'baobab-oil+argan-oil', 'min' => 40]]]);
+        self::assertSame(['baobab oil and argan oil at least 40 %'], $edited['answer']['conflict']);
+
+        $cupboard = $this->wish([['at-hand', '']], $milk)['answer'];
+        self::assertSame('only from the cupboard', $cupboard['conflict'][0]);
+        self::assertStringContainsString('emulsifying wax', $cupboard['conflict'][1]);
+    }
 }

@@ -556,6 +556,14 @@ describe('design', () => {
         expect(asked(3).demands?.map((d) => d.kind)).toEqual(['solids']);
     });
 
+    it('says when the present formula is the answer, and offers nothing to take', async () => {
+        server.on('POST', '/api/design', () => solved({ assessment: anAssessment() }));
+        const { wrapper } = await show(DesignPanel, { bench: bench() });
+        await click('Only from my cupboard');
+        expect(said(wrapper)).toContain('The present formula meets this already: nothing changes.');
+        expect(said(wrapper)).not.toContain('Put it on the bench');
+    });
+
     it('shows about the same in simple parts, and takes them when they are chosen', async () => {
         const simple = {
             words: '1 shea butter, 3 jojoba',

@@ -31,6 +31,12 @@ final readonly class Answer implements JsonSerializable
     ) {
     }
 
+    /** The same with one thing more that it keeps to. */
+    public function boundBy(string $words): self
+    {
+        return new self($this->status, $this->shares, $this->objective, [...$this->binding, $words], $this->conflict, $this->relax, $this->parts, $this->simple);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {

@@ -15,6 +15,7 @@ final readonly class Demand
      * @param  string  $kind one of the kinds
      * @param  string  $of a constituent for "constituent"; a need for "need"; ingredient ids with + between for "share"
      * @param  float  $at °C for "solids"
+     * @param  string  $called what its ingredients are called, where their ids are not to be shown
      * @param  float  $least in the kind's own unit: % of effective solids, weight 1 to 5, % of the mass, months, money per 100 g, points
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class Demand
         public float $most = INF,
         public string $of = '',
         public float $at = 25.0,
+        public string $called = '',
     ) {
         if (! in_array($kind, self::KINDS, true)) {
             throw SolveError::field('demands.kind', implode(', ', self::KINDS));
@@ -59,7 +61,7 @@ final readonly class Demand
             'dermal' => 'every essential oil under its own dermal maximum',
             'constituent' => sprintf('%s %s %%', $this->of, $between),
             'need' => sprintf('%s %s points', $this->need()->label(), $between),
-            'share' => sprintf('%s %s %%', str_replace('+', ' and ', $this->of), $between),
+            'share' => sprintf('%s %s %%', $this->called !== '' ? $this->called : str_replace('+', ' and ', $this->of), $between),
             default => sprintf('%s fat %s %%', $this->kind, $between),
         };
     }

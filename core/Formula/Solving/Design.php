@@ -52,6 +52,17 @@ final readonly class Design
 
     private const STAND_INS = 3;
 
+    /** How many more ingredients there may be than now, where the maker does not say. */
+    private const NEWCOMERS = 2;
+
+    /** What makers reach for when a wish is more than the lines and their stand-ins can do. */
+    private const HELPERS = [
+        'softer' => ['jojoba-oil'],
+        'firmer' => ['candelilla-wax', 'beeswax'],
+        'lighter' => ['squalane'],
+        'richer' => ['castor-oil'],
+    ];
+
     /** Points by which shares may move at most to become simple parts: fewer than anybody feels. */
     private const PARTS_WITHIN = 4.0;
 
@@ -77,11 +88,11 @@ final readonly class Design
             $demand = match ($wish) {
                 Wish::Softer => [new Demand('solids', round($solids * self::SOFTEST, 1), round($solids * self::SOFTER, 1))],
                 Wish::Firmer => [new Demand('solids', round(max(4.0, $solids * self::FIRMER), 1), round(max(6.0, $solids * self::FIRMEST), 1))],
-                Wish::Lighter => $weight > 0.0 ? [new Demand('weight', -INF, round($weight - self::WEIGHT, 1))] : [],
-                Wish::Richer => $weight > 0.0 ? [new Demand('weight', round($weight + self::WEIGHT, 1), INF)] : [],
+                Wish::Lighter => $weight > 0.0 ? [new Demand('weight', -INF, max(1.0, round($weight - self::WEIGHT, 1)))] : [],
+                Wish::Richer => $weight > 0.0 ? [new Demand('weight', min(5.0, round($weight + self::WEIGHT, 1)), INF)] : [],
                 Wish::KeepsLonger => [new Demand('life', round($this->life() * self::LONGER, 1), INF)],
                 Wish::Cheaper => [new Demand('cost', -INF, round($this->costNow() * self::CHEAPER, 2))],
-                Wish::UseUp => $this->catalogue->has($of) ? [new Demand('share', max(15.0, round($this->shareOf($of) + 10.0, 1)), INF, $of)] : throw SolveError::field('wishes.of', 'an ingredient to use up'),
+                Wish::UseUp => $this->catalogue->has($of) ? [new Demand('share', max(15.0, round($this->shareOf($of) + 10.0, 1)), INF, $of, called: mb_strtolower($this->catalogue->get($of)->name))] : throw SolveError::field('wishes.of', 'an ingredient to use up'),
                 Wish::SafeFor => [new Demand('load', -INF, $this->audience($of)->essentialOilCeiling()), new Demand('dermal')],
                 Wish::Without, Wish::Fewer, Wish::AtHand => [],
             };
@@ -111,7 +122,7 @@ final readonly class Design
         $fewer = array_filter($this->wishes, static fn (array $w): bool => $w[0] === Wish::Fewer) !== [];
         $count = count($this->subject->composition->counted());
         if (in_array(Goal::Service, $goals, true) && $serves === []) {
-            throw SolveError::field('goals', '"serves most" only for a head that has needs, or with a need that is named');
+            throw SolveError::noNeed();
         }
 
         $candidates = $this->candidates($demands);
@@ -121,10 +132,28 @@ final readonly class Design
             $candidates = array_values(array_filter($candidates, static fn (Candidate $c): bool => $c->price >= 0.0));
         }
 
-        return Solver::solve(
-            $candidates, $demands, in_array(Goal::Nearest, $goals, true) ? $goals : [...$goals, Goal::Nearest],
-            $most > 0 ? $most : ($fewer ? max(1, $count - 1) : 0), $this->fromStock() ? $this->subject->composition->totalGrams->best : 0.0, $serves, self::PARTS_WITHIN,
-        );
+        $batch = $this->fromStock() ? $this->subject->composition->totalGrams->best : 0.0;
+        $short = array_filter($candidates, static fn (Candidate $c): bool => $batch > 0.0 && $c->least > 0.0 && $c->stock * 100 < $c->least * $batch);
+        if ($short !== []) {
+            return new Answer('impossible', conflict: ['only from the cupboard', 'the '.implode(', the ', array_map(static fn (Candidate $c): string => mb_strtolower($c->ingredient->name), $short)).' that stays in it']);
+        }
+        $solve = static fn (int $most): Answer => Solver::solve($candidates, $demands, in_array(Goal::Nearest, $goals, true) ? $goals : [...$goals, Goal::Nearest], $most, $batch, $serves, self::PARTS_WITHIN);
+        if ($most > 0 || $fewer) {
+            return $solve($most > 0 ? $most : max(1, $count - 1));
+        }
+        $free = $solve(0);
+        $few = count($this->present()) + self::NEWCOMERS;
+        if (count($free->shares) <= $few) {
+            return $free;
+        }
+        // Nobody wants a dozen oils for it. Where few do not do, many are better than nothing.
+        try {
+            $answer = $solve($few);
+        } catch (SolveError) {
+            return $free;
+        }
+
+        return $answer->status === 'impossible' ? $free : $answer->boundBy(sprintf('at most %d ingredients', $few));
     }
 
     /** The formula that the answer is: lines that moved in the unit in which they stood, what came in by grams, or by share where all is. */
@@ -200,6 +229,11 @@ final readonly class Design
             }
         }
         foreach ($this->wishes as [$wish, $of]) {
+            foreach (self::HELPERS[$wish->value] ?? [] as $id) {
+                if ($this->catalogue->has($id)) {
+                    $candidates[$id] ??= $this->newcomer($this->catalogue->get($id), $now);
+                }
+            }
             if ($wish === Wish::UseUp && $this->catalogue->has($of)) {
                 $candidates[$of] ??= $this->candidate($this->catalogue->get($of), 0.0, 100.0, 0.0);
             }
@@ -211,7 +245,16 @@ final readonly class Design
     /** @param  array<string, float>  $now */
     private function newcomer(Ingredient $ingredient, array $now): Candidate
     {
-        return $this->candidate($ingredient, 0.0, $this->refused($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
+        return $this->candidate($ingredient, 0.0, $this->refused($ingredient) || $this->strange($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
+    }
+
+    /** Whether it would bring an allergen, or something of an animal, where there is none yet: that comes in only when it is asked for. */
+    private function strange(Ingredient $ingredient): bool
+    {
+        $present = array_map(static fn (Portion $p): Ingredient => $p->ingredient, $this->subject->composition->counted());
+        $vegan = array_filter($present, static fn (Ingredient $i): bool => ! $i->vegan) === [];
+
+        return $vegan && ! $ingredient->vegan || array_diff($ingredient->allergens, ...array_map(static fn (Ingredient $i): array => $i->allergens, $present)) !== [];
     }
 
     /** Share of one drop of what is counted in drops, per cent; 0 for what is not. */
@@ -253,7 +296,7 @@ final readonly class Design
     {
         $cost = Cost::of($this->subject->composition);
         if ($cost->unpriced !== []) {
-            throw SolveError::field('cost', 'only with the price of every line; it is not known of '.implode(', ', array_map(static fn (Portion $p): string => $p->ingredient->name, $cost->unpriced)));
+            throw SolveError::unpriced(array_map(static fn (Portion $p): string => $p->ingredient->name, $cost->unpriced));
         }
 
         return $cost->perHundredGrams();

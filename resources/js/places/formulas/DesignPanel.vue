@@ -371,7 +371,8 @@ async function apply(): Promise<void> {
                         </tr>
                     </tbody>
                 </table>
-                <button type="button" class="act mt-3" @click="apply">Put it on the bench as a new version</button>
+                <p v-if="changes.length === 0" class="mt-3">The present formula meets this already: nothing changes.</p>
+                <button v-else type="button" class="act mt-3" @click="apply">Put it on the bench as a new version</button>
             </div>
         </div>
     </section>
