@@ -21,8 +21,8 @@ final readonly class ForWhom implements JsonSerializable
 
     private const EXPECTING = '/\b(?:pregnan\w+|nursing|breast[\s-]?feeding|post[\s-]?partum)\b/iu';
 
-    /** "Not for children", "avoid in pregnancy": said of whom it is not for. */
-    private const NOT_FOR = '/\b(?:not|no|never|avoid|don\'?t|without|unsafe|away|unless)\b/iu';
+    /** "Not for children", "avoid in pregnancy": said of whom it is not for. "No nuts" says nothing of anybody. */
+    private const NOT_FOR = '/\b(?:not|never|avoid|don\'?t|unsafe|unless|keep (?:away|out))\b/iu';
 
     private function __construct(
         public Audience $audience,
@@ -34,7 +34,8 @@ final readonly class ForWhom implements JsonSerializable
     public static function in(string $text): array
     {
         $found = [];
-        foreach (preg_split('/[.!?;\n]+/u', $text) ?: [] as $sentence) {
+        // Each clause by itself: what is denied in one is not denied in the next. Rather once too often than once too seldom.
+        foreach (preg_split('/[.!?;,()\n]+/u', $text) ?: [] as $sentence) {
             if (preg_match(self::NOT_FOR, $sentence) === 1) {
                 continue;
             }
@@ -54,8 +55,10 @@ final readonly class ForWhom implements JsonSerializable
         if (preg_match(self::INFANT, $sentence, $m) === 1) {
             $found[] = [Audience::Infant, $m[0]];
         }
-        // "Keeps 2 years" is no age: somebody has to be that old, or it has to be for one of that age.
-        $aged = preg_match(self::AGE, $sentence, $m) === 1 && (preg_match('/olds?$|o\.?$/iu', $m[0]) === 1 || preg_match('/\bfor\b.{0,30}'.preg_quote($m[0], '/').'/iu', $sentence) === 1);
+        $child = preg_match(self::CHILD, $sentence, $kin) === 1 ? $kin[0] : '';
+        // "Good for 2 years" is no age: somebody has to be that old.
+        $aged = preg_match(self::AGE, $sentence, $m) === 1
+            && ($child !== '' || preg_match('/(?:olds?|o\.?)$/iu', $m[0]) === 1 || preg_match('/\b(?:aged?|of)\s+(?:about\s+)?'.preg_quote($m[0], '/').'/iu', $sentence) === 1);
         if ($aged && (int) $m[1] <= 12) {
             $found[] = [match (true) {
                 (int) $m[1] < 2 => Audience::Infant,
@@ -63,9 +66,9 @@ final readonly class ForWhom implements JsonSerializable
                 default => Audience::Child6To12,
             }, $m[0]];
         }
-        if (! $aged && preg_match(self::CHILD, $sentence, $m) === 1) {
+        if (! $aged && $child !== '') {
             // How old is not said, so the youngest that may have any of it is taken.
-            $found[] = [Audience::Child2To6, $m[0]];
+            $found[] = [Audience::Child2To6, $child];
         }
         if (preg_match(self::EXPECTING, $sentence, $m) === 1) {
             $found[] = [Audience::Pregnancy, $m[0]];

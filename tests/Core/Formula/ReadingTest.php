@@ -158,6 +158,9 @@ final class ReadingTest extends CoreTestCase
         yield ["Cradle cap oil for babies\n100 g olive oil", Audience::Infant, 'babies'];
         yield ["Belly and hair oil\n100 g olive oil\nNotes\nI made this while pregnant with twins, every evening before bed.", Audience::Pregnancy, 'pregnant'];
         yield ["Oil for my sister (pregnant) and her toddler\n100 g olive oil", Audience::Infant, 'toddler'];
+        yield ["No nuts oil for my 5 year old\n100 g olive oil", Audience::Child2To6, '5 year old'];
+        yield ["Oil for my daughter of 7 years, do not heat\n100 g olive oil", Audience::Child6To12, '7 years'];
+        yield ["Shine oil\n100 g olive oil\nGood for 2 years", Audience::AdultLeaveOn, ''];
         yield ["Sheen for my 10 year old locs\n100 g olive oil", Audience::AdultLeaveOn, ''];
         yield ["Baby hair edges\n100 g olive oil", Audience::AdultLeaveOn, ''];
         yield ["Edge balm\n100 g olive oil\nNot for children under 6. Keeps 2 years.", Audience::AdultLeaveOn, ''];
