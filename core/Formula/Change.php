@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Measure\Amount;
+use Crown\Measure\AmountReader;
+use Crown\Measure\MeasureError;
+use Crown\Measure\Unit;
 use JsonSerializable;
 
 /**
@@ -14,6 +18,9 @@ use JsonSerializable;
  */
 final readonly class Change implements JsonSerializable
 {
+    /** Per cent by which shares may miss the whole and still be meant as the whole. */
+    private const WHOLE = 0.05;
+
     /** @param  array<string, string>  $values */
     private function __construct(
         private ChangeKind $kind,
@@ -125,7 +132,37 @@ final readonly class Change implements JsonSerializable
         }
         $line = new Line('l'.$n, $ingredient->id, $ingredient->name, $this->values['amount'] ?? '', $ingredient->usualForm(), Phase::usualFor($ingredient));
 
+        $formula = self::makingRoom($formula, $line->amount);
+
         return $formula->withLines([...$formula->lines, $line]);
+    }
+
+    /**
+     * Where every line is a share and together they are the whole, a share that comes in is taken from the largest that is not
+     * locked, as makers do: most often the water, or the oil that carries the rest.
+     */
+    private static function makingRoom(Formula $formula, string $amount): Formula
+    {
+        $shares = [];
+        foreach ([...array_map(static fn (Line $l): string => $l->amount, $formula->lines), $amount] as $written) {
+            try {
+                $read = AmountReader::read($written);
+            } catch (MeasureError) {
+                return $formula;
+            }
+            if ($read->unit !== Unit::Percent) {
+                return $formula;
+            }
+            $shares[] = $read->count->best;
+        }
+        $coming = array_pop($shares);
+        $open = array_filter($shares, static fn (int $i): bool => ! $formula->lines[$i]->locked, ARRAY_FILTER_USE_KEY);
+        if (abs(array_sum($shares) - 100.0) > self::WHOLE || $open === [] || max($open) <= 2 * $coming) {
+            return $formula;
+        }
+        $giver = $formula->lines[(int) array_search(max($open), $open, true)];
+
+        return $formula->replacing($giver->withAmount(Amount::percent(round(max($open) - $coming, 4))->written));
     }
 
     private static function without(Formula $formula, string $id): Formula

@@ -18,6 +18,7 @@ final readonly class Understood implements Check
     {
         $findings = [];
         foreach ($subject->composition->portions as $portion) {
+            $out = new Cure('Take it out', Change::remove($portion->line->id));
             if (! $portion->ingredient->isPlaced()) {
                 $cures = [];
                 foreach ($subject->context->catalogue->search($portion->line->name, 3) as $match) {
@@ -30,7 +31,7 @@ final readonly class Understood implements Check
                     sprintf('"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.', mb_substr($portion->line->name, 0, 60)),
                     [],
                     'reading',
-                    $cures,
+                    [...$cures, $out],
                 );
             }
             if (! $portion->counts()) {
@@ -41,6 +42,7 @@ final readonly class Understood implements Check
                     sprintf('%s is not counted. %s', $portion->ingredient->name === '' ? 'A line without a name' : $portion->ingredient->name, $portion->problem),
                     [],
                     'amounts',
+                    $portion->ingredient->isPlaced() ? [$out] : [],
                 );
             }
         }

@@ -51,6 +51,23 @@ final class ChangeTest extends CoreTestCase
         self::assertSame(['l1 shea-butter 50 g  melt', 'l2 rosemary 10 g fresh warm', 'l3 rosemary-eo 20 drops  cool-down'], self::picture(self::base()), 'the formula itself is not changed');
     }
 
+    public function test_a_share_that_comes_into_a_whole_of_shares_is_taken_from_the_largest(): void
+    {
+        $with = static fn (array $lines, string $amount): array => array_map(static fn (Line $l): string => $l->amount, Change::add('phenoxyethanol-ehg', $amount)->applyTo(self::formula($lines), self::catalogue())->lines);
+
+        self::assertSame(['73.1 %', '20 %', '6 %', '0.9 %'], $with(['water' => '74 %', 'olive-oil' => '20 %', 'emulsifying-wax' => '6 %'], '0.9 %'));
+        // Beside grams, or short of the whole, a share is a share of what there is then.
+        self::assertSame(['74 g', '20 %', '0.9 %'], $with(['water' => '74 g', 'olive-oil' => '20 %'], '0.9 %'));
+        self::assertSame(['60 %', '20 %', '0.9 %'], $with(['water' => '60 %', 'olive-oil' => '20 %'], '0.9 %'));
+        self::assertSame(['74 %', '26 %', '1 g'], $with(['water' => '74 %', 'olive-oil' => '26 %'], '1 g'));
+        self::assertSame(['80 %', 'to fill', '0.9 %'], $with(['water' => '80 %', 'olive-oil' => 'to fill'], '0.9 %'));
+
+        $locked = self::formula(['water' => '74 %', 'olive-oil' => '26 %']);
+        [$water] = $locked->lines;
+        $locked = $locked->replacing(new Line($water->id, $water->ingredient, $water->name, $water->amount, $water->form, $water->phase, true));
+        self::assertSame(['74 %', '25.1 %', '0.9 %'], array_map(static fn (Line $l): string => $l->amount, Change::add('phenoxyethanol-ehg', '0.9 %')->applyTo($locked, self::catalogue())->lines));
+    }
+
     public function test_an_added_line_never_takes_a_taken_id(): void
     {
         $formula = Change::remove('l1')->applyTo(self::base(), self::catalogue());
