@@ -37,7 +37,7 @@ final class DesignController
             'most_ingredients' => 'nullable|integer|between:0,40',
             'goals' => 'nullable|array|max:3',
             'goals.*' => ['required', 'distinct', Rule::enum(Goal::class)],
-            'serves' => 'nullable|array|max:6',
+            'serves' => 'nullable|array|max:17',
             'serves.*' => ['required', Rule::enum(Need::class)],
         ]);
         $given = Given::in($request);

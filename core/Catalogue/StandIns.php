@@ -41,7 +41,7 @@ final readonly class StandIns
     {
         $found = [];
         foreach ($this->catalogue->all() as $other) {
-            if ($other->id === $ingredient->id || ! self::related($ingredient, $other) || array_filter($without, $other->answersTo(...)) !== []) {
+            if ($other->id === $ingredient->id || $other->provenance->withdrawn !== '' || ! self::related($ingredient, $other) || array_filter($without, $other->answersTo(...)) !== []) {
                 continue;
             }
             $nearness = self::nearness($ingredient, $other);

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Catalogue\Advice;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Measure\Property;
+
 /** Who it is for and where it stays, which sets the ceiling for essential oils. Method page: docs/methods/load.md. */
 enum Audience: string
 {
@@ -41,6 +46,19 @@ enum Audience: string
     public function isChild(): bool
     {
         return $this->youngestYears() < 18.0;
+    }
+
+    /** Why an ingredient is not for them at all, in words; "" when it may be. */
+    public function excludes(Ingredient $ingredient): string
+    {
+        $age = $ingredient->facts->best(Property::MinimumAge, 0.0);
+
+        return match (true) {
+            $this === self::Infant && $ingredient->kind === IngredientKind::EssentialOil => 'not for children under 2',
+            $age > $this->youngestYears() => sprintf('not for children under %g', $age),
+            $this === self::Pregnancy && $ingredient->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
+            default => '',
+        };
     }
 
     public function isRinsedOff(): bool

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
-use Crown\Catalogue\Advice;
-use Crown\Catalogue\Ingredient;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
 use Crown\Measure\Unit;
@@ -39,7 +37,7 @@ final readonly class LoadPlan implements JsonSerializable
      */
     public function mostDrops(Portion $portion): array
     {
-        $never = self::exclusion($portion->ingredient, $this->subject->formula()->audience);
+        $never = $this->subject->formula()->audience->excludes($portion->ingredient);
         if ($never !== '') {
             return [0, $never];
         }
@@ -64,20 +62,7 @@ final readonly class LoadPlan implements JsonSerializable
         return [$in, $held];
     }
 
-    /** Why an essential oil is not for these people at all; "" when it may be. */
-    private static function exclusion(Ingredient $oil, Audience $audience): string
-    {
-        $age = $oil->facts->best(Property::MinimumAge, 0.0);
-
-        return match (true) {
-            $audience === Audience::Infant => 'none is for children under 2',
-            $age > $audience->youngestYears() => sprintf('not for children under %g', $age),
-            $audience === Audience::Pregnancy && $oil->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
-            default => '',
-        };
-    }
-
-    /** The first limit that so many drops of a line would break, in words; "" when none. */
+    /** What so many drops of a line would break first, as a clause; "" when nothing. */
     private function broken(Portion $portion, int $drops): string
     {
         $context = $this->subject->context;
@@ -91,9 +76,9 @@ final readonly class LoadPlan implements JsonSerializable
         $percent = $mine[0]->share->high * 100;
 
         return match (true) {
-            $load->percent()->high > $audience->essentialOilCeiling() => 'all scents together',
-            ! $audience->isRinsedOff() && $mine[0]->ingredient->isPhototoxic() && $percent > $mine[0]->ingredient->facts->best(Property::PhototoxicMax, 100.0) => 'sunlight on the skin',
-            $percent > Load::dermalMax($mine[0]) => 'its own maximum',
+            $load->percent()->high > $audience->essentialOilCeiling() => 'all scents together are over',
+            ! $audience->isRinsedOff() && $mine[0]->ingredient->isPhototoxic() && $percent > $mine[0]->ingredient->facts->best(Property::PhototoxicMax, 100.0) => 'sunlight may burn the skin',
+            $percent > Load::dermalMax($mine[0]) => 'its own maximum is over',
             default => $this->constituentOver($load, $portion->line->id),
         };
     }
@@ -103,7 +88,7 @@ final readonly class LoadPlan implements JsonSerializable
         foreach ($this->subject->context->catalogue->limits() as $limit) {
             [$sum, $bearers] = $load->constituent($limit->name, $limit->allowedFor($this->subject->formula()->audience->isRinsedOff()));
             if ($sum > 1.0 && array_filter($bearers, static fn (Portion $p): bool => $p->line->id === $line) !== []) {
-                return $limit->name;
+                return $limit->name.' is over';
             }
         }
 
@@ -135,7 +120,6 @@ final readonly class LoadPlan implements JsonSerializable
                 'drops' => self::drops($portion),
                 'most_drops' => $most,
                 'held_by' => $held,
-                'excluded' => self::exclusion($portion->ingredient, $audience) !== '',
             ];
         }
         $constituents = [];

@@ -71,6 +71,7 @@ final readonly class Shortlist
         $refused = array_values(array_filter($avoid, $ingredient->answersTo(...)));
 
         return match (true) {
+            $ingredient->provenance->withdrawn !== '' => ['Must not be used: '.$ingredient->provenance->withdrawn],
             $refused !== [] => [sprintf('Bears %s.', $refused[0])],
             $evidence->grade === 0 => ['No basis was found. '.$evidence->found],
             default => $suitability->against($ingredient),

@@ -114,6 +114,9 @@ final class DesignTest extends StudioTestCase
         $head = $this->got('DesignAnswer', 'POST', 'design', [...$ask, 'head_id' => $this->headOf()['id']]);
         self::assertSame(['optimal', 'optimal'], [$named['answer']['status'], $head['answer']['status']]);
         self::assertGreaterThan(0.0, $named['answer']['objective']);
+        // The advice of the refusal is good: whoever asks for points for a need has named it.
+        $points = $this->got('DesignAnswer', 'POST', 'design', [...$ask, 'demands' => [['kind' => 'need', 'of' => 'sealing', 'min' => 1], ...$ask['demands']]]);
+        self::assertEqualsWithDelta($named['answer']['objective'], $points['answer']['objective'], 1e-6);
         $this->ask('POST', 'design', [...$ask, 'serves' => ['world-peace']])->assertStatus(422)->assertJsonValidationErrorFor('serves.0');
         $this->ask('POST', 'design', [...$ask, 'goals' => ['richest']])->assertStatus(422)->assertJsonValidationErrorFor('goals.0');
     }
@@ -133,6 +136,14 @@ final class DesignTest extends StudioTestCase
         $answer = $this->wish([], self::THREE, ['most_ingredients' => 3, 'demands' => [['kind' => 'weight', 'max' => 4.5]]]);
 
         self::assertCount(3, $answer['formula']['lines']);
+    }
+
+    public function test_safe_for_a_pregnancy_takes_out_what_is_to_be_avoided(): void
+    {
+        $answer = $this->wish([['safe-for', 'pregnancy']], "Oil\n100 g olive oil\n3 drops clove bud essential oil\n3 drops lavender essential oil");
+
+        self::assertArrayNotHasKey('clove-bud-eo', $answer['answer']['shares']);
+        self::assertArrayHasKey('lavender-eo', $answer['answer']['shares']);
     }
 
     public function test_nothing_comes_in_that_brings_an_animal_or_an_allergen(): void
@@ -172,5 +183,30 @@ final class DesignTest extends StudioTestCase
         $cupboard = $this->wish([['at-hand', '']], $milk)['answer'];
         self::assertSame('only from the cupboard', $cupboard['conflict'][0]);
         self::assertStringContainsString('emulsifying wax', $cupboard['conflict'][1]);
+    }
+
+    public function test_an_oil_that_was_thrown_away_or_is_wet_is_nowhere_offered_to_come_in(): void
+    {
+        $strained = function (string $form): array {
+            $steep = $this->steep('rosemary', $form, today()->subDays(30)->toDateString());
+
+            return $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => 300, 'loss_grams' => 0])['lot'];
+        };
+        [$dry, $wet] = [$strained('dried'), $strained('fresh')];
+        $formula = $this->read("Oil\n60 g olive oil\n40 g castor oil");
+        $swaps = fn (): array => array_column($this->got('SwapAnswer', 'POST', 'swap', ['formula' => $formula, 'head_id' => null, 'line' => 'l1'])['swaps'], 'id');
+        // Only what stands here: castor oil, but no more than now, and the two that were strained.
+        $this->ask('PUT', 'ingredients/castor-oil/cupboard', ['grams' => 500])->assertSuccessful();
+        $here = fn (): array => $this->wish([['at-hand', '']], "Oil\n60 g olive oil\n40 g castor oil", ['demands' => [['kind' => 'share', 'of' => 'castor-oil', 'max' => 40]]])['answer'];
+
+        // What was strained from olive oil is as near to it as anything is.
+        self::assertContains($dry['ingredient'], $swaps());
+        self::assertEqualsCanonicalizing([$dry['ingredient'], 'castor-oil'], array_keys($here()['shares']));
+
+        $this->got('LotWithdrawn', 'PUT', 'lots/'.$dry['id'].'/withdrawn', ['reason' => 'Smells old']);
+        self::assertNotContains($dry['ingredient'], $swaps());
+        self::assertSame('impossible', $here()['status'], 'the wet one is left where it is');
+        $useUp = $this->wish([['use-up', $dry['ingredient']]], "Oil\n60 g olive oil\n40 g castor oil")['answer'];
+        self::assertArrayNotHasKey($dry['ingredient'], $useUp['shares'] ?? []);
     }
 }

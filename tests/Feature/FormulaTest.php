@@ -47,10 +47,10 @@ final class FormulaTest extends StudioTestCase
     public function test_the_room_for_strong_oils_is_that_of_the_head_it_is_for(): void
     {
         $draft = ['formula' => $this->read("Oil\n91.4 g olive oil\n50 drops rosemary essential oil"), 'head_id' => null];
-        self::assertSame([40, 'all scents together', false], array_values(array_intersect_key($this->got('LoadPlan', 'POST', 'load', $draft)['oils'][0], ['most_drops' => 1, 'held_by' => 1, 'excluded' => 1])));
+        self::assertSame([40, 'all scents together are over'], array_values(array_intersect_key($this->got('LoadPlan', 'POST', 'load', $draft)['oils'][0], ['most_drops' => 1, 'held_by' => 1])));
 
         $child = $this->got('LoadPlan', 'POST', 'load', [...$draft, 'head_id' => $this->headOf(age: '2-6')['id']]);
-        self::assertSame(['Child of 2 to 6', 0, true], [$child['audience'], $child['oils'][0]['most_drops'], $child['oils'][0]['excluded']]);
+        self::assertSame(['Child of 2 to 6', 0, 'not for children under 6'], [$child['audience'], $child['oils'][0]['most_drops'], $child['oils'][0]['held_by']]);
         $this->ask('POST', 'load', ['formula' => 'none'])->assertStatus(422);
     }
 

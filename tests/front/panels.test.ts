@@ -404,8 +404,7 @@ describe('room for strong oils', () => {
         limit_reason: '',
         drops: 20,
         most_drops: 30,
-        held_by: 'all scents together',
-        excluded: false,
+        held_by: 'all scents together are over',
         ...more,
     });
 
@@ -416,8 +415,8 @@ describe('room for strong oils', () => {
             ceiling: 2,
             oils: [
                 oil('l1', 'Lavender'),
-                oil('l2', 'Clove', { drops: 9, most_drops: 4, held_by: 'eugenol', limit_percent: 0.5 }),
-                oil('l3', 'Sage', { most_drops: 0, held_by: 'not for children under 6', excluded: true }),
+                oil('l2', 'Clove', { drops: 9, most_drops: 4, held_by: 'eugenol is over', limit_percent: 0.5 }),
+                oil('l3', 'Sage', { most_drops: 0, held_by: 'not for children under 6' }),
                 oil('l4', 'Rose', { drops: null, most_drops: 0 }),
                 oil('l5', 'Pine', { most_drops: null, held_by: '' }),
             ],
@@ -547,6 +546,7 @@ describe('design', () => {
         await fill('points for sealing in moisture: at least', '12');
         by('form', /Asked of it/).dispatchEvent(new Event('submit', { cancelable: true }));
         await flushPromises();
+        expect(asked(0).serves).toEqual(['sealing']);
         expect(asked(0).demands).toEqual([{ kind: 'need', of: 'sealing', at: 25, min: 12, max: null }]);
         await click('Softer');
         // First what the wish asks for, then that and what was asked for before.

@@ -26,29 +26,26 @@ final readonly class AudienceAdvice implements Check
         foreach ($subject->composition->counted() as $portion) {
             $name = $portion->ingredient->name;
             $out = [new Cure(sprintf('Take out %s', mb_strtolower($name)), Change::remove($portion->line->id))];
-            $age = $portion->ingredient->facts->best(Property::MinimumAge, 0.0);
-            $years = $audience->youngestYears();
-            $infantOil = $audience === Audience::Infant && $portion->ingredient->kind === IngredientKind::EssentialOil;
-            if ($age > $years && ! $infantOil) {
+            $why = $audience->excludes($portion->ingredient);
+            // That no essential oil is for an infant is said of all of them at once (EssentialOilTotal).
+            $said = $audience === Audience::Infant && $portion->ingredient->kind === IngredientKind::EssentialOil;
+            $pregnant = $audience === Audience::Pregnancy;
+            if ($why !== '' && ! $said) {
                 $findings[] = new Finding(
-                    'child.avoid',
+                    $pregnant ? 'pregnancy.avoid' : 'child.avoid',
                     Severity::Stop,
                     [$portion],
-                    sprintf('%s is not for children under %g; this is meant for "%s".', $name, $age, $audience->label()),
-                    ['minimum age, years' => Band::exact($age)],
+                    $pregnant ? sprintf('%s is %s.', $name, $why) : sprintf('%s is %s; this is meant for "%s".', $name, $why, $audience->label()),
+                    $pregnant ? ['share, %' => $portion->share->scaled(100)] : ['minimum age, years' => Band::exact($portion->ingredient->facts->best(Property::MinimumAge, 0.0))],
                     'load',
                     $out,
                 );
-            }
-            if ($audience === Audience::Pregnancy && $portion->ingredient->pregnancy !== Advice::Ok) {
-                $avoid = $portion->ingredient->pregnancy === Advice::Avoid;
+            } elseif ($pregnant && $portion->ingredient->pregnancy !== Advice::Ok) {
                 $findings[] = new Finding(
                     'pregnancy.avoid',
-                    $avoid ? Severity::Stop : Severity::Caution,
+                    Severity::Caution,
                     [$portion],
-                    $avoid
-                        ? sprintf('%s is to be avoided in pregnancy and nursing.', $name)
-                        : sprintf('%s calls for advice in pregnancy and nursing: ask the clinician first.', $name),
+                    sprintf('%s calls for advice in pregnancy and nursing: ask the clinician first.', $name),
                     ['share, %' => $portion->share->scaled(100)],
                     'load',
                     $out,

@@ -112,7 +112,7 @@ final readonly class Design
      * @param  list<Demand>  $demands
      * @param  int  $most ingredients there may be; 0 for any number
      * @param  list<Goal>  $goals what is made best, the first counting most; between equals the nearest is taken
-     * @param  list<string>  $serves needs (values of Need) that "service" means
+     * @param  list<string>  $serves needs (values of Need) that "service" means; those among the demands when empty
      * @return Answer with another in simple parts where those cost little
      *
      * @throws SolveError
@@ -121,6 +121,8 @@ final readonly class Design
     {
         $fewer = array_filter($this->wishes, static fn (array $w): bool => $w[0] === Wish::Fewer) !== [];
         $count = count($this->subject->composition->counted());
+        // Whoever asks for points for a need has named it.
+        $serves = $serves !== [] ? $serves : array_values(array_unique(array_map(static fn (Demand $d): string => $d->of, array_filter($demands, static fn (Demand $d): bool => $d->kind === 'need'))));
         if (in_array(Goal::Service, $goals, true) && $serves === []) {
             throw SolveError::noNeed();
         }
@@ -235,7 +237,7 @@ final readonly class Design
                 }
             }
             if ($wish === Wish::UseUp && $this->catalogue->has($of)) {
-                $candidates[$of] ??= $this->candidate($this->catalogue->get($of), 0.0, 100.0, 0.0);
+                $candidates[$of] ??= $this->candidate($this->catalogue->get($of), 0.0, $this->refused($this->catalogue->get($of)) ? 0.0 : 100.0, 0.0);
             }
         }
 
@@ -248,13 +250,15 @@ final readonly class Design
         return $this->candidate($ingredient, 0.0, $this->refused($ingredient) || $this->strange($ingredient) ? 0.0 : 100.0, $now[$ingredient->id] ?? 0.0);
     }
 
-    /** Whether it would bring an allergen, or something of an animal, where there is none yet: that comes in only when it is asked for. */
+    /** Whether it would bring an allergen, something of an animal, or water where there is none yet: that comes in only when it is asked for. */
     private function strange(Ingredient $ingredient): bool
     {
         $present = array_map(static fn (Portion $p): Ingredient => $p->ingredient, $this->subject->composition->counted());
         $vegan = array_filter($present, static fn (Ingredient $i): bool => ! $i->vegan) === [];
 
-        return $vegan && ! $ingredient->vegan || array_diff($ingredient->allergens, ...array_map(static fn (Ingredient $i): array => $i->allergens, $present)) !== [];
+        return $vegan && ! $ingredient->vegan
+            || $this->subject->water->percent->best <= 0.0 && $ingredient->freeWater('') > 0.0
+            || array_diff($ingredient->allergens, ...array_map(static fn (Ingredient $i): array => $i->allergens, $present)) !== [];
     }
 
     /** Share of one drop of what is counted in drops, per cent; 0 for what is not. */
@@ -304,11 +308,11 @@ final readonly class Design
 
     private function refused(Ingredient $ingredient): bool
     {
-        if (array_filter($this->shunned(), $ingredient->answersTo(...)) !== []) {
+        if ($ingredient->provenance->withdrawn !== '' || array_filter($this->shunned(), $ingredient->answersTo(...)) !== []) {
             return true;
         }
         foreach ($this->wishes as [$wish, $of]) {
-            if ($wish === Wish::SafeFor && ($ingredient->facts->best(Property::MinimumAge, 0.0) > $this->audience($of)->youngestYears() || $this->audience($of) === Audience::Infant && $ingredient->kind === IngredientKind::EssentialOil)) {
+            if ($wish === Wish::SafeFor && $this->audience($of)->excludes($ingredient) !== '') {
                 return true;
             }
         }

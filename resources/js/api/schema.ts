@@ -2511,7 +2511,7 @@ export interface components {
             most_ingredients?: number | null;
             /** @description What is made best, the first counting most; nearest to the present formula when none is named. */
             goals?: ("cheapest" | "service" | "nearest" | "lasting" | "lightest")[] | null;
-            /** @description The needs that "service" means; those of the head when none is named. */
+            /** @description The needs that "service" means; when none is named those of the head, or those that points are asked for. */
             serves?: ("dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle")[] | null;
         };
         DesignAnswer: {
@@ -2836,8 +2836,6 @@ export interface components {
                 drops: number | null;
                 most_drops: number | null;
                 held_by: string;
-                /** @description Whether it is not for these people at all. */
-                excluded: boolean;
             }[];
             constituents: {
                 name: string;

@@ -33,7 +33,7 @@ final class LoadPlanTest extends CoreTestCase
     {
         $oil = self::oils(self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']))['Rosemary essential oil'];
 
-        self::assertSame([50.0, 40, 'all scents together'], [$oil['drops'], $oil['most_drops'], $oil['held_by']]);
+        self::assertSame([50.0, 40, 'all scents together are over'], [$oil['drops'], $oil['most_drops'], $oil['held_by']]);
     }
 
     /** @return iterable<string, array{array<string, string>, Audience}> */
@@ -69,10 +69,10 @@ final class LoadPlanTest extends CoreTestCase
     {
         $held = static fn (array $lines, Audience $audience = Audience::AdultLeaveOn): string => array_values(self::oils(self::formula($lines, audience: $audience)))[0]['held_by'];
 
-        self::assertSame('its own maximum', $held(['clove-bud-eo' => '1 drop', 'olive-oil' => '200 g']));
-        self::assertSame('sunlight on the skin', $held(['bergamot-expressed-eo' => '1 drop', 'olive-oil' => '200 g']));
-        self::assertSame('its own maximum', $held(['bergamot-expressed-eo' => '1 drop', 'olive-oil' => '200 g'], Audience::AdultRinseOff));
-        self::assertSame('all scents together', $held(['lavender-eo' => '1 drop', 'olive-oil' => '200 g']));
+        self::assertSame('its own maximum is over', $held(['clove-bud-eo' => '1 drop', 'olive-oil' => '200 g']));
+        self::assertSame('sunlight may burn the skin', $held(['bergamot-expressed-eo' => '1 drop', 'olive-oil' => '200 g']));
+        self::assertSame('its own maximum is over', $held(['bergamot-expressed-eo' => '1 drop', 'olive-oil' => '200 g'], Audience::AdultRinseOff));
+        self::assertSame('all scents together are over', $held(['lavender-eo' => '1 drop', 'olive-oil' => '200 g']));
     }
 
     public function test_nobody_is_told_a_number_where_it_must_not_be_at_all(): void
@@ -85,14 +85,14 @@ final class LoadPlanTest extends CoreTestCase
 
         self::assertSame([0, 'not for children under 6'], $most('rosemary-eo', Audience::Child2To6));
         self::assertSame([0, 'to be avoided in pregnancy and nursing'], $most('clove-bud-eo', Audience::Pregnancy));
-        self::assertSame([0, 'none is for children under 2'], $most('lavender-eo', Audience::Infant));
+        self::assertSame([0, 'not for children under 2'], $most('lavender-eo', Audience::Infant));
     }
 
     public function test_others_that_are_over_alone_leave_no_room(): void
     {
         $oils = self::oils(self::formula(['olive-oil' => '100 g', 'lavender-eo' => '4 g', 'rosemary-eo' => '1 drop']));
 
-        self::assertSame([0, 'all scents together'], [$oils['Rosemary essential oil']['most_drops'], $oils['Rosemary essential oil']['held_by']]);
+        self::assertSame([0, 'all scents together are over'], [$oils['Rosemary essential oil']['most_drops'], $oils['Rosemary essential oil']['held_by']]);
         self::assertNull($oils['Lavender essential oil']['drops'], 'weighed, not counted');
     }
 

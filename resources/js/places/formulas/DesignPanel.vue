@@ -84,6 +84,10 @@ async function solve(edited: boolean): Promise<void> {
                           .map(({ kind, min, max, of, at }) => ({ kind, min: number(min), max: number(max), of, at }))
                     : null,
                 most_ingredients: number(most.value),
+                // A need that is asked for is meant also while it has no figure.
+                serves: demands.value
+                    .filter((d) => d.kind === 'need')
+                    .map((d) => d.of as NonNullable<Schemas['DesignAsk']['serves']>[number]),
                 goals: next.value === '' || next.value === best.value ? [best.value] : [best.value, next.value],
             },
             { signal: abort.signal },
@@ -331,8 +335,7 @@ async function apply(): Promise<void> {
                 </p>
                 <p v-if="answer?.simple" class="mt-2 text-[14px]">
                     {{ inParts ? 'In parts:' : 'Nearly the same in parts:' }}
-                    <strong>{{ answer.simple.words }}</strong>
-                    .
+                    <strong>{{ answer.simple.words }}.</strong>
                     <button type="button" class="act-quiet -ml-1" @click="inParts = !inParts">
                         {{ inParts ? 'Exactly instead' : 'In parts instead' }}
                     </button>

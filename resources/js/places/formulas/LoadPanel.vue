@@ -15,10 +15,7 @@ const drops = (n: number): string => `${n} ${n === 1 ? 'drop' : 'drops'}`;
 
 function most(oil: Oil): string {
     if (oil.most_drops === null) return oil.held_by || 'more than anybody counts';
-    // What is over by itself leaves no room; what must not be at all says so.
-    const over = `${oil.held_by} ${oil.held_by === 'all scents together' ? 'are' : 'is'} over`;
-    if (oil.most_drops === 0) return `none: ${oil.excluded ? oil.held_by : over}`;
-    return `${drops(oil.most_drops)}, then ${over}`;
+    return oil.most_drops === 0 ? `none: ${oil.held_by}` : `${drops(oil.most_drops)}, then ${oil.held_by}`;
 }
 /** Fewer drops than stand there may be put in with one press; more is for the maker to want. */
 function over(oil: Oil): boolean {
