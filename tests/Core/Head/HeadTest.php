@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Head;
 
 use Crown\Catalogue\Need;
+use Crown\Catalogue\Provenance;
 use Crown\Formula\Assessment;
 use Crown\Formula\Assessor;
 use Crown\Formula\Audience;
@@ -19,6 +20,7 @@ use Crown\Head\Profile;
 use Crown\Head\Scalp;
 use Crown\Head\Shortlist;
 use Crown\Head\Strand;
+use ReflectionClass;
 use Tests\Core\CoreTestCase;
 
 final class HeadTest extends CoreTestCase
@@ -71,6 +73,22 @@ final class HeadTest extends CoreTestCase
     public function test_alarming_signs_come_before_any_formula(): void
     {
         self::assertSame('head.clinician', self::judge(self::head(scalp: Scalp::Alarming), self::formula(['olive-oil' => '10 g'], ProductKind::ScalpOil))->findings[0]->code);
+    }
+
+    public function test_an_oil_that_was_thrown_away_is_left_out_with_its_reason(): void
+    {
+        $coconut = self::catalogue()->get('coconut-oil');
+        $class = new ReflectionClass($coconut);
+        $own = [];
+        foreach ($class->getConstructor()?->getParameters() ?? [] as $parameter) {
+            $own[$parameter->getName()] = $class->getProperty($parameter->getName())->getValue($coconut);
+        }
+        $spoiled = $class->newInstanceArgs([...$own, 'id' => 'lot-7', 'name' => 'Old coconut oil', 'synonyms' => [], 'provenance' => new Provenance(withdrawn: 'Smells old.')]);
+        $result = (new Shortlist(self::catalogue()->with($spoiled), self::head()))->for(Need::Breakage, [], 'carrier-oil', 300);
+
+        self::assertSame('coconut-oil', $result->ranked[0]['id'], 'as good as the one that is not spoiled');
+        self::assertNotContains('lot-7', array_column($result->ranked, 'id'));
+        self::assertSame('Must not be used: Smells old.', array_column($result->leftOut, 'reason', 'id')['lot-7']);
     }
 
     public function test_shortlist_puts_evidence_first_and_leaves_out_with_a_reason(): void
