@@ -7,7 +7,6 @@ use App\Support\SecurityHeaders;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
-use Illuminate\Http\Middleware\HandleCors;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -19,8 +18,6 @@ return Application::configure(basePath: dirname(__DIR__))
         // What a maker types is kept to the letter; a half-written amount is an amount, not nothing.
         $middleware->trimStrings(except: [static fn (): bool => true]);
         $middleware->convertEmptyStringsToNull(except: [static fn (): bool => true]);
-        // Same origin only: nothing of ours is called from another site.
-        $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->statefulApi();
         $middleware->redirectGuestsTo('/sign-in');

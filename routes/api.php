@@ -20,6 +20,7 @@ use App\Steep\SteepController;
 use App\Steep\SteepEventController;
 use App\Studio\SessionController;
 use App\Support\Idempotent;
+use App\Support\PingController;
 use App\Today\TodayController;
 use Illuminate\Support\Facades\Route;
 
@@ -50,6 +51,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('password', 'password')->middleware('throttle:10,1')->name('session.password');
         Route::put('studio', 'update')->name('studio.update');
     });
+    Route::post('ping', PingController::class)->name('ping');
     Route::get('today', TodayController::class)->name('today');
     Route::controller(IngredientController::class)->group(function (): void {
         Route::get('ingredients', 'index')->name('ingredients.index');

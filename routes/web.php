@@ -14,4 +14,4 @@ Route::get('/papers/formulas/{formula}/sheet.pdf', SheetController::class)->midd
 Route::get('/photos/{photo}', [PhotoController::class, 'show'])->middleware('auth:web')->whereNumber('photo')->name('photos.show');
 
 // Every place has its own address; the one page behind them all finds its place itself.
-Route::get('/{place?}', fn () => view('app'))->where('place', '^(?!api/|sanctum/|build/|photos/).*$')->name('app');
+Route::view('/{place?}', 'app')->where('place', '^(?!api/|sanctum/|build/|photos/).*$')->name('app');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Studio\BelongsToStudio;
+use App\Studio\CurrentStudio;
 use Crown\Catalogue\Correction;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -39,13 +40,13 @@ final class OwnFigure extends Model
     }
 
     /**
-     * All of the studio's, in the order in which they were given. Every evaluation asks for them, so no model is made for each.
+     * All of the studio's, in the order in which they were given.
      *
      * @return list<Correction>
      */
     public static function corrections(): array
     {
-        return array_values(array_map(self::correct(...), self::query()->orderBy('id')->toBase()->get()->all()));
+        return array_values(array_map(self::correct(...), app(CurrentStudio::class)->rows('own_figures')->orderBy('id')->get()->all()));
     }
 
     private static function correct(self|stdClass $row): Correction

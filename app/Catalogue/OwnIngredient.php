@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Studio\BelongsToStudio;
+use App\Studio\CurrentStudio;
 use App\Studio\Revised;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
@@ -40,9 +41,20 @@ final class OwnIngredient extends Model
         return 'own-'.$this->id;
     }
 
-    public function ingredient(Catalogue $catalogue): Ingredient
+    /**
+     * All of the studio's, in the order in which they were written.
+     *
+     * @return list<Ingredient>
+     */
+    public static function ingredients(Catalogue $reference): array
     {
-        return self::entry($this->ingredientId(), $this->document, $catalogue)->ingredient();
+        $rows = app(CurrentStudio::class)->rows('own_ingredients')->orderBy('id')->pluck('document', 'id');
+
+        return array_values($rows->map(static fn (string $document, int $id): Ingredient => self::entry(
+            'own-'.$id,
+            (array) json_decode($document, true),
+            $reference,
+        )->ingredient())->all());
     }
 
     /** @param  array<string, mixed>  $draft as the request's rules have let it through */

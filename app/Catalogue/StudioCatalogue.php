@@ -12,7 +12,6 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
 use Crown\Formula\Context;
-use Crown\Formula\Learned\Learned;
 
 /** The reference catalogue with the studio's own ingredients, figures and steeped oils over it. */
 final class StudioCatalogue
@@ -20,31 +19,18 @@ final class StudioCatalogue
     public function __construct(
         private readonly CatalogueStore $store,
         private readonly CurrentStudio $studio,
-        private readonly KeptContexts $kept,
     ) {
     }
 
     public function get(): Catalogue
     {
-        return $this->kept->of($this->studio->get(), Catalogue::class, $this->made(...));
-    }
-
-    public function context(): Context
-    {
-        $studio = $this->studio->get();
-
-        return new Context($this->get(), $studio->kitchen(), $this->kept->of($studio, Learned::class, BatchFinding::learned(...)));
-    }
-
-    private function made(): Catalogue
-    {
         $reference = $this->store->reference();
         $corrections = OwnFigure::corrections();
         $catalogue = $reference
-            ->with(...OwnIngredient::query()->orderBy('id')->get()->map(static fn (OwnIngredient $own) => $own->ingredient($reference))->all())
+            ->with(...OwnIngredient::ingredients($reference))
             ->corrected(...$corrections);
         $steeped = [];
-        foreach (Lot::query()->orderBy('id')->pluck('name', 'id') as $number => $name) {
+        foreach ($this->studio->rows('lots')->orderBy('id')->pluck('name', 'id') as $number => $name) {
             $id = 'lot-'.$number;
             $steeped[$id] = [$name, static function (Catalogue $all) use ($number, $id, $corrections): Ingredient {
                 $lot = Lot::query()->with('steep.events')->findOrFail($number);
@@ -59,6 +45,11 @@ final class StudioCatalogue
         }
 
         return $catalogue->steeping($steeped);
+    }
+
+    public function context(): Context
+    {
+        return new Context($this->get(), $this->studio->get()->kitchen(), BatchFinding::learned());
     }
 
     /** @return list<string> ids of what is at hand: what stands in the cupboard, and the oils steeped here */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Studio\BelongsToStudio;
+use App\Studio\CurrentStudio;
 use Crown\Formula\Learned\Learned;
 use Crown\Formula\Learned\Observation;
 use Crown\Formula\Learned\Predicted;
@@ -53,9 +54,12 @@ final class BatchFinding extends Model
 
     public static function learned(): Learned
     {
-        // Every evaluation asks for them, so no model is made for each.
-        $rows = self::query()->join('batches', 'batches.id', '=', 'batch_findings.batch_id')->orderByDesc('batch_findings.id')->limit(self::LATEST)
-            ->toBase()->get(['batch_findings.*', 'batches.made_on'])->all();
+        $rows = app(CurrentStudio::class)->rows('batch_findings')
+            ->join('batches', 'batches.id', '=', 'batch_findings.batch_id')
+            ->orderByDesc('batch_findings.id')
+            ->limit(self::LATEST)
+            ->get(['batch_findings.*', 'batches.made_on'])
+            ->all();
         $seen = [];
         foreach ($rows as $row) {
             $months = self::between($row->made_on, $row->on_date);

@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Support\BootsByName;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /** The one place where rows are kept to their studio: another studio's row is not found, whatever is asked. */
 trait BelongsToStudio
 {
-    use BootsByName;
-
     protected static function bootBelongsToStudio(): void
     {
         static::addGlobalScope('studio', static function (Builder $query): void {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use Illuminate\Contracts\Auth\Factory as Auth;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 use LogicException;
 
 /** The studio on whose behalf something is done: that of the signed-in person, or one entered by a command. */
@@ -25,6 +27,15 @@ final class CurrentStudio
         $user = $this->auth->guard('web')->user();
 
         return $user instanceof User ? $user->studio : throw new LogicException('No studio has been entered.');
+    }
+
+    /**
+     * The studio's rows of a table, without models: for what every evaluation asks. A model's class is looked through anew in
+     * each request before its first row, and that takes longer than the question.
+     */
+    public function rows(string $table): Builder
+    {
+        return DB::table($table)->where($table.'.studio_id', $this->get()->id);
     }
 
     /** Works as this studio from here on: for commands, which have no signed-in person, and where the person is known already. */

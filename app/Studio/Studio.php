@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Support\BootsByName;
 use Crown\Head\Season;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
@@ -26,11 +25,6 @@ use Illuminate\Support\Carbon;
  */
 final class Studio extends Model
 {
-    use BootsByName;
-
-    /** How many times a row that formulas are judged with has changed, as of when its person was found; null when nobody asked. */
-    public ?int $shaped = null;
-
     protected $table = 'studios';
 
     protected $guarded = ['id'];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Support\BootsByName;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
@@ -18,9 +17,10 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
-    use BootsByName;
-
     protected $table = 'users';
+
+    /** Whoever signs in enters her studio: nothing can be asked for outside of one. */
+    protected $with = ['studio'];
 
     protected $guarded = ['id'];
 

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Crown\Catalogue;
 
 /** Finds ingredients by name, INCI name, synonym or slip of the pen. Insides of the room; use Catalogue::search(). */
-final readonly class NameIndex
+final class NameIndex
 {
     /** Words that say what kind of thing it is, not which. */
     private const GENERIC = ['oil', 'butter', 'wax', 'seed', 'leaf', 'powder', 'essential', 'extract', 'of', 'flower', 'root', 'dried', 'fresh', 'water'];
 
     /** Below this a match is not worth offering. */
     private const FLOOR = 0.55;
+
+    /** @var list<non-empty-list<string>> a studio's own, taken in when a name is first looked for: most requests name ids */
+    private array $later = [];
 
     /**
      * @param  array<string, string>  $exact normalised name to id
@@ -32,19 +35,52 @@ final readonly class NameIndex
      */
     public static function of(array $ingredients): self
     {
-        return (new self([], [], []))->with($ingredients, true);
+        return (new self([], [], []))->holding(self::entries($ingredients), true);
     }
 
     /** @param  array<string, string>  $names of a studio's own makings, by id; a name that is taken stays with its holder */
     public function named(array $names): self
     {
-        return $this->holding(array_map(static fn (string $name, string $id): array => [$id, $name, '', $id], $names, array_keys($names)), false);
+        return $this->later(array_map(
+            static fn (string $name, string $id): array => [$id, $name, '', $id],
+            array_values($names),
+            array_keys($names),
+        ));
     }
 
     /** @param  array<string, Ingredient>  $ingredients */
-    public function with(array $ingredients, bool $strict = false): self
+    public function with(array $ingredients): self
     {
-        return $this->holding(array_map(static fn (Ingredient $i): array => [$i->id, $i->name, $i->inci, $i->id, ...$i->synonyms], array_values($ingredients)), $strict);
+        return $this->later(self::entries($ingredients));
+    }
+
+    /**
+     * @param  array<string, Ingredient>  $ingredients
+     * @return list<non-empty-list<string>> as holding() takes them
+     */
+    private static function entries(array $ingredients): array
+    {
+        return array_map(
+            static fn (Ingredient $i): array => [$i->id, $i->name, $i->inci, $i->id, ...$i->synonyms],
+            array_values($ingredients),
+        );
+    }
+
+    /** @param  list<non-empty-list<string>>  $entries as holding() takes them */
+    private function later(array $entries): self
+    {
+        $more = clone $this;
+        $more->later = [...$this->later, ...$entries];
+
+        return $more;
+    }
+
+    private function takeIn(): void
+    {
+        if ($this->later !== []) {
+            $whole = $this->holding($this->later, false);
+            [$this->exact, $this->byWord, $this->joined, $this->later] = [$whole->exact, $whole->byWord, $whole->joined, []];
+        }
     }
 
     /** @param  list<non-empty-list<string>>  $entries each an id, then its names: common, INCI, id, synonyms */
@@ -88,6 +124,7 @@ final readonly class NameIndex
     /** @return array<string, array{float, string}> id to score and matched name, best first */
     public function search(string $name, int $limit): array
     {
+        $this->takeIn();
         $wanted = self::normalise(mb_substr($name, 0, 80));
         if ($wanted === '') {
             return [];

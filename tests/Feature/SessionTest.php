@@ -4,13 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Studio\Accounts;
-use App\Studio\SparingSessions;
 use App\Studio\Studio;
-use App\Studio\User;
-use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Schema;
 
 final class SessionTest extends StudioTestCase
 {
@@ -26,54 +21,6 @@ final class SessionTest extends StudioTestCase
         $signed = $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'correct horse battery'])->assertOk()->assertJsonPath('signed_in', true);
         $this->keepsTo('Session', (string) $signed->getContent());
         $this->post_('sign-out')->assertOk()->assertJsonPath('signed_in', false);
-    }
-
-    public function test_a_session_is_written_only_when_it_must_be(): void
-    {
-        $folder = sys_get_temp_dir().'/crown-sessions-'.bin2hex(random_bytes(4));
-        mkdir($folder);
-        $file = $folder.'/one';
-        $sessions = static fn (): SparingSessions => new SparingSessions(new Filesystem, $folder, 60);
-        $written = static function (string $content, int $age) use ($sessions, $file): bool {
-            touch($file, time() - $age);
-            $session = $sessions();
-            $session->read('one');
-            $session->write('one', $content);
-            clearstatcache();
-
-            return filemtime($file) > time() - $age + 5;
-        };
-        try {
-            $sessions()->write('one', 'a');
-            self::assertSame('a', $sessions()->read('one'));
-            self::assertFalse($written('a', 100), 'written although nothing changed');
-            self::assertTrue($written('b', 100), 'a change was lost');
-            self::assertSame('b', file_get_contents($file));
-            self::assertTrue($written('b', 400), 'a session in use would end');
-            // One that ran out, or was taken away meanwhile, is written again.
-            $session = $sessions();
-            $session->read('one');
-            unlink($file);
-            clearstatcache();
-            $session->write('one', 'b');
-            self::assertSame('b', file_get_contents($file));
-            touch($file, time() - 4000);
-            self::assertSame('', $sessions()->read('one'));
-        } finally {
-            (new Filesystem)->deleteDirectory($folder);
-        }
-    }
-
-    public function test_who_is_signed_in_comes_with_her_studio(): void
-    {
-        self::assertEqualsCanonicalizing(Schema::getColumnListing('users'), Accounts::COLUMNS);
-        $accounts = Auth::guard('web')->getProvider();
-        self::assertInstanceOf(Accounts::class, $accounts);
-        $found = $accounts->retrieveById($this->amara->id);
-        $expected = User::query()->with('studio')->findOrFail($this->amara->id);
-        self::assertSame($expected->getAttributes(), $found?->getAttributes());
-        self::assertSame($expected->studio->getAttributes(), $found->studio->getAttributes());
-        self::assertNull($accounts->retrieveById(0));
     }
 
     public function test_tries_are_throttled(): void

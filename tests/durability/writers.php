@@ -51,7 +51,7 @@ if (($argv[1] ?? '') === 'write') {
             }
         }
         file_put_contents($ledger, $name."\n", FILE_APPEND);
-        // So that the workers that stay have a connection open when the database goes.
+        // So that the workers have connections open when the database goes.
         $ask('POST', '/api/evaluate', ['formula' => $formula]);
     }
     printf("  %d acknowledged, %d sent again\n", $n, $again);
