@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Support\AnswerErrors;
+use App\Support\PlainInput;
 use App\Support\SecurityHeaders;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -19,6 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: [static fn (): bool => true]);
         $middleware->convertEmptyStringsToNull(except: [static fn (): bool => true]);
         $middleware->append(SecurityHeaders::class);
+        $middleware->api(prepend: [PlainInput::class]);
         $middleware->statefulApi();
         $middleware->redirectGuestsTo('/sign-in');
     })

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 return [
-    // Files: a session is read and written on every request, and costs the database nothing so.
-    'driver' => env('SESSION_DRIVER', 'file'),
-    'files' => storage_path('framework/sessions'),
+    // In the database: written whole or not at all, and each can be ended.
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'table' => 'sessions',
     'lifetime' => (int) env('SESSION_LIFETIME', 10080),
     'expire_on_close' => false,
     'encrypt' => false,

@@ -51,7 +51,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('password', 'password')->middleware('throttle:10,1')->name('session.password');
         Route::put('studio', 'update')->name('studio.update');
     });
-    Route::post('ping', PingController::class)->name('ping');
+    Route::post('ping', PingController::class)->withoutMiddleware(Idempotent::class)->name('ping');
     Route::get('today', TodayController::class)->name('today');
     Route::controller(IngredientController::class)->group(function (): void {
         Route::get('ingredients', 'index')->name('ingredients.index');
@@ -67,7 +67,8 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('ingredients/{ingredient}/cupboard', 'stock')->name('ingredients.stock');
         Route::delete('ingredients/{ingredient}/cupboard', 'unstock')->name('ingredients.unstock');
     });
-    Route::controller(EvaluationController::class)->group(function (): void {
+    // These keep nothing: no transaction is opened for them.
+    Route::controller(EvaluationController::class)->withoutMiddleware(Idempotent::class)->group(function (): void {
         Route::post('evaluate', 'evaluate')->name('evaluate');
         Route::post('cure', 'cure')->name('cure');
         Route::post('read', 'read')->name('read');
@@ -78,7 +79,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('swap', 'swap')->name('swap');
         Route::post('reshare', 'reshare')->name('reshare');
     });
-    Route::post('design', DesignController::class)->name('design');
+    Route::post('design', DesignController::class)->withoutMiddleware(Idempotent::class)->name('design');
     Route::controller(FormulaController::class)->group(function (): void {
         Route::get('formulas', 'index')->name('formulas.index');
         Route::post('formulas', 'store')->name('formulas.store');
@@ -106,13 +107,13 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::delete('head-marks/{mark}', 'unmark')->name('heads.unmark');
         Route::get('heads/{head}/export', 'export')->name('heads.export');
         Route::get('head-guide', 'guide')->name('heads.guide');
-        Route::post('head-guide', 'suggest')->name('heads.suggest');
+        Route::post('head-guide', 'suggest')->withoutMiddleware(Idempotent::class)->name('heads.suggest');
     });
     Route::get('heads/{head}/advice', [AdviceController::class, 'show'])->name('heads.advice');
     Route::post('heads/{head}/formula', [AdviceController::class, 'formula'])->name('heads.formula');
     Route::controller(SteepController::class)->group(function (): void {
         Route::get('steeps', 'index')->name('steeps.index');
-        Route::post('steeps/plan', 'plan')->name('steeps.plan');
+        Route::post('steeps/plan', 'plan')->withoutMiddleware(Idempotent::class)->name('steeps.plan');
         Route::post('steeps', 'store')->name('steeps.store');
         Route::get('steeps/{steep}', 'show')->name('steeps.show');
         Route::put('steeps/{steep}/shakes', 'shake')->name('steeps.shake');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Steep\PictureFiles;
 use App\Studio\CurrentStudio;
 use App\Studio\Studio;
 use App\Studio\User;
@@ -19,10 +20,11 @@ final class DemoCommand extends Command
 
     protected $description = 'Load the demo studio';
 
-    public function handle(CurrentStudio $current): int
+    public function handle(CurrentStudio $current, PictureFiles $files): int
     {
         if ($this->option('fresh')) {
             Studio::query()->where('demo', true)->delete();
+            $files->sweep();
         }
         if (Studio::query()->where('demo', true)->exists()) {
             return self::SUCCESS;

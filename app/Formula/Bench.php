@@ -7,6 +7,7 @@ namespace App\Formula;
 use App\Catalogue\StudioCatalogue;
 use App\Head\Head;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use App\Support\Refused;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Assessment;
@@ -22,7 +23,6 @@ use Crown\Head\Porosity;
 use Crown\Head\Profile;
 use Crown\Head\Strand;
 use DateTimeImmutable;
-use Illuminate\Support\Carbon;
 
 /** Where a formula is judged: with the studio's catalogue and kitchen, and for one head when one is chosen. */
 final class Bench
@@ -47,7 +47,7 @@ final class Bench
     /** The checks that are asked, those of a head among them when it is for one. */
     public function assessor(?Profile $profile): Assessor
     {
-        return $profile === null ? Assessor::standard() : Assessor::standard()->with(new HeadCheck($profile, $this->studio->get()->season(Carbon::now())));
+        return $profile === null ? Assessor::standard() : Assessor::standard()->with(new HeadCheck($profile, $this->studio->get()->season(Day::today())));
     }
 
     /**
@@ -76,7 +76,7 @@ final class Bench
         return [
             'assessment' => $assessment,
             'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject),
-            'keeps' => $assessment->subject->life->months->best > 0.0 ? Keeping::of($assessment->subject, new DateTimeImmutable(today()->toDateString())) : null,
+            'keeps' => $assessment->subject->life->months->best > 0.0 ? Keeping::of($assessment->subject, new DateTimeImmutable(Day::today()->toDateString())) : null,
         ];
     }
 

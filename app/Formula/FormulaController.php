@@ -7,6 +7,7 @@ namespace App\Formula;
 use App\Catalogue\StudioCatalogue;
 use App\Make\Batch;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
@@ -19,7 +20,6 @@ use Crown\Formula\Size;
 use Crown\Head\FirstFormula;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
@@ -58,7 +58,7 @@ final class FormulaController
         $kind = ProductKind::from($given['kind']);
         $hair = $given['hair'] ?? null;
         $profile = Bench::profile(null, $hair ?? ['strand' => 'medium', 'porosity' => 'normal']) ?? throw new Refused('hair', 'A type of hair.');
-        $first = (new FirstFormula($catalogue->get(), $profile, $studio->get()->season(Carbon::now())))->make($kind, $given['ingredients'])->formula;
+        $first = (new FirstFormula($catalogue->get(), $profile, $studio->get()->season(Day::today())))->make($kind, $given['ingredients'])->formula;
         $row = Formula::query()->create($this->bench->row(new Given(FormulaFile::read([...FormulaFile::write($first), 'title' => $kind->label()]), null, $hair)));
 
         return new JsonResponse($this->page($row->refresh()), 201);

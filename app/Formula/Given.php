@@ -35,7 +35,8 @@ final readonly class Given
         return new self(
             FormulaFile::read(is_array($document) ? $document : throw new Refused('formula', 'A formula is needed.')),
             Head::chosen($request),
-            is_array($hair) ? $hair : null,
+            // Nothing else of it is kept.
+            is_array($hair) ? array_filter(array_intersect_key($hair, ['strand' => 1, 'porosity' => 1]), is_string(...)) : null,
             is_array($before) ? FormulaFile::read($before) : null,
         );
     }

@@ -9,6 +9,7 @@ use App\Formula\Bench;
 use App\Formula\Formula;
 use App\Formula\Given;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Catalogue\IngredientKind;
@@ -18,7 +19,6 @@ use Crown\Head\FirstFormula;
 use Crown\Head\Shortlist;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 
 /** From a head to what may go into its jar. */
@@ -39,7 +39,7 @@ final class AdviceController
         $given = $request->validate(['need' => ['nullable', Rule::enum(Need::class)], 'kind' => ['nullable', Rule::enum(IngredientKind::class)]]);
         $profile = $row->profile();
         $needs = isset($given['need']) ? [Need::from($given['need'])] : $profile->needs();
-        $shortlist = new Shortlist($this->catalogue->get(), $profile, $this->studio->get()->season(Carbon::now()));
+        $shortlist = new Shortlist($this->catalogue->get(), $profile, $this->studio->get()->season(Day::today()));
         $atHand = $this->catalogue->atHand();
 
         return new JsonResponse([
@@ -62,7 +62,7 @@ final class AdviceController
         if ($profile->redFlags() !== []) {
             throw new Refused('head', sprintf('A clinician should see %s first: %s.', $row->name, implode(', ', $profile->redFlags())));
         }
-        $first = (new FirstFormula($this->catalogue->get(), $profile, $this->studio->get()->season(Carbon::now())))->make(ProductKind::from($given['kind']), $given['ingredients']);
+        $first = (new FirstFormula($this->catalogue->get(), $profile, $this->studio->get()->season(Day::today())))->make(ProductKind::from($given['kind']), $given['ingredients']);
         $formula = Formula::query()->create($bench->row(new Given($first->formula, $row, null)));
 
         return new JsonResponse(['id' => $formula->id, 'remarks' => $first->remarks], 201);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Head;
 
 use App\Studio\BelongsToStudio;
+use App\Studio\Day;
 use App\Studio\Revised;
+use BackedEnum;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Need;
 use Crown\Head\AgeBand;
@@ -82,21 +84,35 @@ final class Head extends Model
         return new CrownMap(array_values($this->marks->map(static fn (HeadMark $m) => $m->mark())->all()));
     }
 
+    /**
+     * A word that is no choice any more hides no head.
+     *
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $choices
+     * @param  list<string>  $words
+     * @return list<T>
+     */
+    private static function known(string $choices, array $words): array
+    {
+        return array_values(array_filter(array_map($choices::tryFrom(...), $words)));
+    }
+
     public function profile(): Profile
     {
         return new Profile(
             $this->name,
-            Strand::from($this->strand),
-            Porosity::from($this->porosity),
-            $this->crownMap()->scalp(Carbon::now()->toDateTimeImmutable(), Scalp::from($this->scalp)),
-            AgeBand::from($this->age_band),
+            Strand::tryFrom($this->strand) ?? Strand::NotKnown,
+            Porosity::tryFrom($this->porosity) ?? Porosity::NotKnown,
+            $this->crownMap()->scalp(Day::today()->toDateTimeImmutable(), Scalp::tryFrom($this->scalp) ?? Scalp::NotKnown),
+            AgeBand::tryFrom($this->age_band) ?? AgeBand::NotKnown,
             $this->pregnant,
             $this->allergies,
             array_map(static fn (array $d): Dislike => new Dislike($d['what'], Season::from($d['season'])), $this->dislikes),
-            array_map(Need::from(...), $this->wants),
-            array_map(Condition::from(...), $this->conditions),
-            array_map(Sign::from(...), $this->signs),
-            Style::from($this->style),
+            self::known(Need::class, $this->wants),
+            self::known(Condition::class, $this->conditions),
+            self::known(Sign::class, $this->signs),
+            Style::tryFrom($this->style) ?? Style::NotKnown,
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Head;
 
 use App\Rhythm\Routine;
+use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Speaks;
 use Crown\Catalogue\Condition;
@@ -23,7 +24,6 @@ use Crown\Head\Style;
 use Crown\Head\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 
 final class HeadController
@@ -78,7 +78,7 @@ final class HeadController
         $given = $request->validate([
             'zone' => ['required', Rule::enum(Zone::class)],
             'state' => ['required', Rule::enum(Scalp::class)],
-            'on' => 'required|date_format:Y-m-d|before_or_equal:tomorrow',
+            'on' => Day::RULE.'|before_or_equal:'.Day::today()->toDateString(),
             'note' => 'present|nullable|string|max:300',
         ]);
         HeadMark::query()->create(['head_id' => $row->id, 'zone' => $given['zone'], 'state' => $given['state'], 'on_date' => $given['on'], 'note' => $given['note'] ?? '']);
@@ -104,7 +104,7 @@ final class HeadController
 
         return new JsonResponse([
             'format' => 'honest-crown/head',
-            'exported_on' => Carbon::now()->toDateString(),
+            'exported_on' => Day::today()->toDateString(),
             'head' => HeadView::of($row),
             'routines' => $routines->map(static fn (Routine $r): array => [
                 'product' => $r->batch->title,
@@ -135,7 +135,7 @@ final class HeadController
     {
         $enum = static fn (string $class): array => ['sometimes', Rule::enum($class)];
 
-        return $request->validate([
+        $given = $request->validate([
             'name' => 'required|string|max:120',
             'strand' => $enum(Strand::class),
             'porosity' => $enum(Porosity::class),
@@ -145,20 +145,22 @@ final class HeadController
             'age_band' => $enum(AgeBand::class),
             'pregnant' => 'sometimes|boolean',
             'allergies' => 'sometimes|array|max:40',
-            'allergies.*' => 'string|max:80',
+            'allergies.*' => 'required|string|max:80',
             'dislikes' => 'sometimes|array|max:40',
             'dislikes.*.what' => 'required|string|max:80',
             'dislikes.*.season' => ['required', Rule::enum(Season::class)],
             'wants' => 'sometimes|array|max:17',
-            'wants.*' => Rule::enum(Need::class),
+            'wants.*' => ['required', Rule::enum(Need::class)],
             'conditions' => 'sometimes|array|max:20',
-            'conditions.*' => Rule::enum(Condition::class),
+            'conditions.*' => ['required', Rule::enum(Condition::class)],
             'signs' => 'sometimes|array|max:10',
-            'signs.*' => Rule::enum(Sign::class),
+            'signs.*' => ['required', Rule::enum(Sign::class)],
             'style' => $enum(Style::class),
             'hardness' => $enum(Hardness::class),
             'wash_every_days' => 'sometimes|integer|between:0,60',
             'note' => 'sometimes|nullable|string|max:2000',
         ], ['name.required' => 'A head needs a name, so that you know whose it is.', 'wash_every_days.between' => 'Days between washes: 0 (not known) to 60.']);
+
+        return array_key_exists('note', $given) ? [...$given, 'note' => $given['note'] ?? ''] : $given;
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Head;
 
+use App\Studio\Day;
 use Crown\Formula\Audience;
 use Crown\Head\Zone;
-use Illuminate\Support\Carbon;
 
 /** What is shown of a head. */
 final class HeadView
@@ -17,7 +17,7 @@ final class HeadView
         $head->loadMissing('marks');
         $profile = $head->profile();
         $map = $head->crownMap();
-        $today = Carbon::now()->toDateTimeImmutable();
+        $today = Day::today()->toDateTimeImmutable();
 
         return [
             'id' => $head->id,

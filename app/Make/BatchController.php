@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Formula\Formula;
+use App\Studio\Day;
 use App\Studio\User;
 use App\Support\Pages;
 use App\Support\Refused;
@@ -43,7 +44,7 @@ final class BatchController
         $given = $request->validate(['formula_id' => 'required|integer']);
         /** @var User $user */
         $user = $request->user();
-        $batch = $this->store->open(Formula::query()->findOrFail((int) $given['formula_id']), $user->name, today());
+        $batch = $this->store->open(Formula::query()->findOrFail((int) $given['formula_id']), $user->name, Day::today());
 
         return new JsonResponse($this->store->view($batch), 201);
     }

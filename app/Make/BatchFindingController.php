@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
+use App\Studio\Day;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Formula\Assessor;
@@ -31,7 +32,7 @@ final class BatchFindingController
     {
         $row = Batch::query()->findOrFail($batch);
         $given = $request->validate([
-            'on' => 'required|date_format:Y-m-d',
+            'on' => Day::RULE,
             'texture' => ['present', 'nullable', Rule::in(['', ...array_column(TextureFound::cases(), 'value')])],
             'overrun_percent' => 'nullable|numeric|min:0|max:'.Observation::MOST_OVERRUN,
             'whipped_minutes' => 'nullable|required_with:overrun_percent|numeric|gt:0|max:120',
@@ -41,7 +42,7 @@ final class BatchFindingController
         if ($row->state !== 'done') {
             throw new Refused('state', 'Finish making it first; then say what you found.');
         }
-        if ($given['on'] < $row->made_on->toDateString() || $given['on'] > today()->addDay()->toDateString()) {
+        if ($given['on'] < $row->made_on->toDateString() || $given['on'] > Day::today()->toDateString()) {
             throw new Refused('on', sprintf('A day from %s, when it was made, to today.', $row->made_on->toDateString()));
         }
         if (isset($given['overrun_percent']) && $row->kind !== ProductKind::WhippedButter->value) {

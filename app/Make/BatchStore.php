@@ -8,6 +8,7 @@ use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
 use App\Papers\LabelWords;
 use App\Studio\CurrentStudio;
+use App\Studio\Studio;
 use App\Support\Refused;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Assessment;
@@ -39,7 +40,7 @@ final class BatchStore
 
         return Batch::query()->create([
             'formula_id' => $formula->id,
-            'lot_code' => $this->lotCode($on),
+            'lot_code' => $this->nextLotCode($on),
             'title' => $formula->title,
             'kind' => $formula->kind,
             'made_on' => $on,
@@ -135,11 +136,14 @@ final class BatchStore
         return Assessor::standard()->assess($formula, $this->catalogue->context());
     }
 
-    /** The day and a running number: 261124-1. */
-    private function lotCode(Carbon $on): string
+    /** The day and a running number: 261124-1. Two who begin at once take turns: the studio is held until the transaction ends. */
+    private function nextLotCode(Carbon $on): string
     {
+        Studio::query()->whereKey($this->studio->get()->id)->lockForUpdate()->value('id');
         $day = $on->format('ymd');
-        $taken = Batch::query()->where('lot_code', 'like', $day.'-%')->pluck('lot_code')->map(static fn (string $c): int => (int) substr($c, 7))->max() ?? 0;
+        $taken = Batch::query()->where('lot_code', 'like', $day.'-%')->pluck('lot_code')
+            ->map(static fn (string $code): int => (int) substr($code, 7))
+            ->max() ?? 0;
 
         return sprintf('%s-%d', $day, $taken + 1);
     }

@@ -7,6 +7,7 @@ namespace App\Pantry;
 use App\Catalogue\StudioCatalogue;
 use App\Steep\SteepStore;
 use App\Steep\SteepView;
+use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Speaks;
 use Crown\Catalogue\Catalogue;
@@ -30,12 +31,12 @@ final class LotController
     #[Speaks('LotWithdrawn', 'WithdrawAsk', does: 'Say that a steeped oil went bad or was thrown away, or take that back: everything that uses it is warned')]
     public function withdraw(int $lot, Request $request): JsonResponse
     {
-        $row = Lot::query()->with('steep.events')->findOrFail($lot);
+        $row = Lot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);
         $given = $request->validate(['reason' => 'present|nullable|string|max:200']);
         $reason = trim($given['reason'] ?? '');
         $row->update([
-            'withdrawn' => $reason === '' ? '' : sprintf('%s (%s).', rtrim($reason, '. '), today()->format('j F Y')),
-            'withdrawn_on' => $reason === '' ? null : today()->toDateString(),
+            'withdrawn' => $reason === '' ? '' : sprintf('%s (%s).', rtrim($reason, '. '), Day::today()->format('j F Y')),
+            'withdrawn_on' => $reason === '' ? null : Day::today()->toDateString(),
         ]);
 
         return new JsonResponse(['lot' => self::view($row, $this->catalogue->get()), 'warned' => SteepView::usedIn([$row->ingredientId()])]);

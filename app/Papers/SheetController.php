@@ -7,6 +7,7 @@ namespace App\Papers;
 use App\Formula\Bench;
 use App\Formula\Formula;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use Crown\Formula\WithoutScale;
 use Crown\Make\MakeSheet;
 use Crown\Make\Task;
@@ -38,7 +39,7 @@ final class SheetController
             'steps' => $steps !== [] ? $steps : array_map(static fn (Task $t): string => trim($t->act.' '.$t->gate), (new MakeSheet($assessment, $kitchen->scaleGrams))->tasks()),
             'life' => $assessment->subject->life,
             'studio' => $this->studio->get()->name,
-            'printed' => today()->toDateString(),
+            'printed' => Day::today()->toDateString(),
         ], 210, 297, 'formula-'.$row->id);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Rhythm;
 use App\Formula\Bench;
 use App\Head\Head;
 use App\Make\Batch;
+use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
@@ -39,7 +40,7 @@ final class RoutineController
             'batch_id' => 'required|integer',
             'per_week' => 'required|integer|min:1|max:7',
             'grams_per_use' => 'required|numeric|gt:0|max:500',
-            'starts_on' => 'required|date_format:Y-m-d',
+            'starts_on' => Day::RULE,
             'way' => 'present|nullable|string|max:200',
         ], ['per_week.max' => 'At most 7 applications a week.', 'grams_per_use.gt' => 'An application uses more than 0 g.']);
         $head = Head::query()->findOrFail((int) $given['head_id']);
@@ -102,7 +103,7 @@ final class RoutineController
                 ? 'This routine was stopped because the patch test showed a reaction.'
                 : 'Wait for the patch test: read it first, 48 hours after it was put on.');
         }
-        if ($state === 'done' && $day->date->isAfter(today())) {
+        if ($state === 'done' && $day->date->isAfter(Day::today())) {
             throw new Refused('state', 'This day has not come yet.');
         }
     }

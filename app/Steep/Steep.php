@@ -9,6 +9,7 @@ use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
@@ -41,6 +42,16 @@ final class Steep extends Model
     protected $attributes = ['state' => 'running', 'name' => '', 'reason' => ''];
 
     protected $casts = ['document' => 'array', 'started_on' => 'date', 'strained_on' => 'date'];
+
+    /**
+     * The jar, held until the transaction ends: whatever else is done to it meanwhile waits, and then goes by what it finds.
+     *
+     * @throws ModelNotFoundException
+     */
+    public static function held(int $id): self
+    {
+        return self::query()->lockForUpdate()->findOrFail($id);
+    }
 
     /** @return HasMany<SteepShake, $this> */
     public function shakes(): HasMany

@@ -7,6 +7,7 @@ namespace App\Steep;
 use App\Catalogue\StudioCatalogue;
 use App\Pantry\Lot;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
@@ -19,7 +20,6 @@ use DateTimeImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 final class SteepController
@@ -43,10 +43,10 @@ final class SteepController
     {
         $steep = $this->given($request);
         $all = $this->catalogue->get();
-        $wanted = $request->validate(['wanted' => 'nullable|date_format:Y-m-d'])['wanted'] ?? null;
+        $wanted = $request->validate(['wanted' => 'bail|nullable|'.Day::WRITTEN])['wanted'] ?? null;
         $learned = SteepStore::learned($steep, $all);
         $plan = SteepStore::plan($steep, $all, null, $learned);
-        $today = new DateTimeImmutable(today()->toDateString());
+        $today = new DateTimeImmutable(Day::today()->toDateString());
         $day = $wanted === null ? null : new DateTimeImmutable($wanted);
 
         return new JsonResponse([
@@ -81,11 +81,11 @@ final class SteepController
     #[Speaks('Steep', 'ShakeAsk', does: 'Tick or untick the shake of a day')]
     public function shake(int $steep, Request $request): JsonResponse
     {
-        $given = $request->validate(['date' => 'required|date_format:Y-m-d', 'done' => 'required|boolean']);
+        $given = $request->validate(['date' => Day::RULE, 'done' => 'required|boolean']);
         $row = $this->running($steep, 'date');
         $date = Carbon::parse($given['date']);
         $stop = SteepStore::plan($row, $this->catalogue->get())->stopShaking()->format('Y-m-d');
-        if ($date->lessThan($row->started_on) || $date->greaterThan(today()) || $date->greaterThan($stop)) {
+        if ($date->lessThan($row->started_on) || $date->greaterThan(Day::today()) || $date->greaterThan($stop)) {
             throw new Refused('date', sprintf('A shake can be ticked from %s to today, and no later than %s, when it is left to settle.', $row->started_on->toDateString(), $stop));
         }
         if ($given['done']) {
@@ -102,23 +102,31 @@ final class SteepController
     {
         $given = $request->validate([
             'revision' => 'required|integer|min:1',
-            'yield_grams' => 'required|numeric|gt:0',
-            'loss_grams' => 'required|numeric|min:0',
+            'yield_grams' => 'required|numeric|gt:0|max:100000',
+            'loss_grams' => 'required|numeric|min:0|max:100000',
             'choice' => ['sometimes', Rule::enum(WaterChoice::class)],
             'herb' => 'sometimes|in:kept,composted',
             'note' => 'sometimes|nullable|string|max:500',
         ], ['yield_grams.gt' => 'Weigh what came out: more than 0 g.']);
         $catalogue = $this->catalogue->get();
-        DB::transaction(function () use ($steep, $given, $catalogue): void {
-            $row = $this->running($steep, 'yield_grams');
-            $plan = SteepStore::plan($row, $catalogue, today());
-            SteepStore::lot($row, $plan, (float) $given['yield_grams'], (float) $given['loss_grams'], WaterChoice::from($given['choice'] ?? 'kept'), today());
-            SteepEvent::query()->create([
-                'steep_id' => $row->id, 'kind' => 'note', 'on_date' => today(), 'data' => ['colour' => '', 'smell' => ''],
-                'note' => trim(sprintf('Strained. %s %s', ($given['herb'] ?? 'composted') === 'kept' ? 'The herb is kept for another draw.' : 'The herb is composted.', $given['note'] ?? '')),
-            ]);
-            $row->revise((int) $given['revision'], ['state' => 'strained', 'strained_on' => today()->toDateString()], fn (Steep $s): array => $this->view($s->id));
-        });
+        $row = $this->running($steep, 'yield_grams');
+        $today = Day::today();
+        $choice = WaterChoice::from($given['choice'] ?? 'kept');
+        $plan = SteepStore::plan($row, $catalogue, $today);
+        SteepStore::lot($row, $plan, (float) $given['yield_grams'], (float) $given['loss_grams'], $choice, $today);
+        $herb = ($given['herb'] ?? 'composted') === 'kept' ? 'The herb is kept for another draw.' : 'The herb is composted.';
+        SteepEvent::query()->create([
+            'steep_id' => $row->id,
+            'kind' => 'note',
+            'on_date' => $today,
+            'data' => ['colour' => '', 'smell' => ''],
+            'note' => trim(sprintf('Strained. %s %s', $herb, $given['note'] ?? '')),
+        ]);
+        $row->revise(
+            (int) $given['revision'],
+            ['state' => 'strained', 'strained_on' => $today->toDateString()],
+            fn (Steep $s): array => $this->view($s->id),
+        );
 
         return new JsonResponse($this->view($steep));
     }
@@ -126,22 +134,20 @@ final class SteepController
     #[Speaks('Steep', 'SpoilAsk', does: 'Give a jar up: mould, a bad smell. Every oil drawn from it is withdrawn')]
     public function spoil(int $steep, Request $request): JsonResponse
     {
-        Steep::query()->findOrFail($steep);
+        $row = Steep::held($steep);
         $given = $request->validate(['revision' => 'required|integer|min:1', 'reason' => 'required|string|max:200'], ['reason.required' => 'Say what was found: mould, a sour smell, fizzing.']);
-        DB::transaction(function () use ($steep, $given): void {
-            $row = Steep::query()->findOrFail($steep);
-            $reason = sprintf('%s (%s).', rtrim($given['reason'], '. '), today()->format('j F Y'));
-            $row->revise((int) $given['revision'], ['state' => 'spoiled', 'reason' => $reason], fn (Steep $s): array => $this->view($s->id));
-            Lot::query()->where('steep_id', $row->id)->where('withdrawn', '')->update(['withdrawn' => $reason, 'withdrawn_on' => today()->toDateString()]);
-        });
+        $today = Day::today();
+        $reason = sprintf('%s (%s).', rtrim($given['reason'], '. '), $today->format('j F Y'));
+        $row->revise((int) $given['revision'], ['state' => 'spoiled', 'reason' => $reason], fn (Steep $s): array => $this->view($s->id));
+        Lot::query()->where('steep_id', $row->id)->where('withdrawn', '')->update(['withdrawn' => $reason, 'withdrawn_on' => $today->toDateString()]);
 
         return new JsonResponse($this->view($steep));
     }
 
-    /** @throws Refused when there is nothing left to do in it */
+    /** The jar, held; @throws Refused when there is nothing left to do in it */
     private function running(int $id, string $field): Steep
     {
-        $row = Steep::query()->with(['shakes', 'lots', 'events'])->findOrFail($id);
+        $row = Steep::held($id)->load(['shakes', 'lots', 'events']);
         if ($row->state !== 'running') {
             throw new Refused($field, $row->state === 'spoiled' ? 'This jar was given up.' : 'This steep has been strained already.', 409);
         }
@@ -180,7 +186,7 @@ final class SteepController
             'mouth_cm' => 'required|numeric|min:0|max:100',
             'shaken_daily' => 'required|boolean',
             'pressed' => 'required|boolean',
-            'started_on' => 'required|date_format:Y-m-d',
+            'started_on' => Day::RULE,
         ], ['herbs.required' => 'A steep needs at least one plant.', 'oils.required' => 'A steep needs at least one oil.', 'herbs.*.amount.required' => 'How much of this plant?', 'oils.*.amount.required' => 'How much of this oil?']);
         $document = SteepStore::resolved(array_diff_key($given, ['name' => 1, 'started_on' => 1]), $this->catalogue->get(), $this->studio->get()->kitchen(), new DateTimeImmutable($given['started_on']));
 

@@ -6,6 +6,7 @@ namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Steep\Preparation;
@@ -16,7 +17,6 @@ use Crown\Steep\WaterChoice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** What happens to a jar while it stands: recorded, and everything worked out anew. */
@@ -34,10 +34,10 @@ final class SteepEventController
     #[Speaks('Steep', 'SteepEventDraft', 201, 'Record what happened to a jar')]
     public function store(int $steep, Request $request): JsonResponse
     {
-        $row = Steep::query()->with(['events', 'lots'])->findOrFail($steep);
+        $row = Steep::held($steep)->load(['events', 'lots']);
         $given = $request->validate([
             'kind' => ['required', Rule::in(SteepEvent::KINDS)],
-            'on' => 'required|date_format:Y-m-d|before_or_equal:today|after_or_equal:'.$row->started_on->toDateString(),
+            'on' => Day::RULE.'|before_or_equal:'.Day::today()->toDateString().'|after_or_equal:'.$row->started_on->toDateString(),
             'note' => 'present|nullable|string|max:500',
             'colour' => 'sometimes|nullable|string|max:80',
             'smell' => 'sometimes|nullable|string|max:80',
@@ -55,22 +55,25 @@ final class SteepEventController
         if ($row->state !== 'running' && ! in_array($given['kind'], self::AFTERWARDS, true)) {
             throw new Refused('kind', 'This jar is not running any more.', 409);
         }
-        DB::transaction(function () use ($row, $given): void {
-            $event = SteepEvent::query()->create([
-                'steep_id' => $row->id, 'kind' => $given['kind'], 'on_date' => $given['on'], 'note' => $given['note'] ?? '', 'data' => (object) $this->data($given),
-            ]);
-            $fresh = $row->load('events');
-            // A plan that cannot be worked out any more is refused, and nothing of it is kept.
-            $plan = SteepStore::plan($fresh, $this->catalogue->get());
-            if ($plan->oilLeftGrams() <= 0.0) {
-                throw SteepError::said('grams', 'There is not so much oil in the jar. Strain it instead.');
-            }
-            if ($given['kind'] === 'drawn' && ($given['keep'] ?? true)) {
-                $on = Carbon::parse($given['on']);
-                SteepStore::lot($fresh, SteepStore::plan($fresh, $this->catalogue->get(), $on), $event->grams(), 0.0, WaterChoice::Kept, $on, $event);
-            }
-            $row->touch();
-        });
+        $event = SteepEvent::query()->create([
+            'steep_id' => $row->id,
+            'kind' => $given['kind'],
+            'on_date' => $given['on'],
+            'note' => $given['note'] ?? '',
+            'data' => (object) $this->data($given),
+        ]);
+        $row->load('events');
+        // A plan that cannot be worked out any more is refused, and nothing of it is kept.
+        $plan = SteepStore::plan($row, $this->catalogue->get());
+        if ($plan->oilLeftGrams() <= 0.0) {
+            throw SteepError::said('grams', 'There is not so much oil in the jar. Strain it instead.');
+        }
+        if ($given['kind'] === 'drawn' && ($given['keep'] ?? true)) {
+            $on = Carbon::parse($given['on']);
+            $until = SteepStore::plan($row, $this->catalogue->get(), $on);
+            SteepStore::lot($row, $until, $event->grams(), 0.0, WaterChoice::Kept, $on, $event);
+        }
+        $row->touch();
 
         return new JsonResponse($this->view($row->id), 201);
     }
@@ -79,7 +82,7 @@ final class SteepEventController
     public function destroy(int $event): JsonResponse
     {
         $row = SteepEvent::query()->findOrFail($event);
-        $steep = Steep::query()->findOrFail($row->steep_id);
+        $steep = Steep::held($row->steep_id);
         if ($steep->state !== 'running' && ! in_array($row->kind, self::AFTERWARDS, true)) {
             throw new Refused('kind', 'What led to a strained oil is not changed any more.', 409);
         }

@@ -27,9 +27,4 @@ final class SteepPhoto extends Model
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['on_date' => 'date'];
-
-    public function path(): string
-    {
-        return storage_path('app/photos/'.$this->file);
-    }
 }

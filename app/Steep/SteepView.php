@@ -7,6 +7,7 @@ namespace App\Steep;
 use App\Formula\Formula;
 use App\Make\Batch;
 use App\Pantry\Lot;
+use App\Studio\Day;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
 use Crown\Steep\Herb;
@@ -28,7 +29,7 @@ final class SteepView
     public static function row(Steep $steep, Catalogue $catalogue): array
     {
         $plan = SteepStore::plan($steep, $catalogue);
-        $today = today();
+        $today = Day::today();
         $days = $plan->standsDays();
         $day = (int) max(0, $steep->started_on->diffInDays($steep->strained_on ?? $today, false));
         $next = self::next($steep, $plan, $today);
@@ -107,7 +108,7 @@ final class SteepView
             ],
             'straining' => Straining::inShort($plan),
             'signs' => Signs::of($plan),
-            'methods' => MethodTable::for($plan, new DateTimeImmutable(today()->toDateString()), null),
+            'methods' => MethodTable::for($plan, new DateTimeImmutable(Day::today()->toDateString()), null),
             'findings' => SteepAdvice::on($plan),
         ];
     }

@@ -100,10 +100,11 @@ final class SessionController
             'name' => 'required|string|max:120',
             'maker' => 'present|string|max:200',
             'cup' => 'required|in:us,metric,imperial',
-            'scale_grams' => 'required|numeric|gt:0|max:100',
+            'scale_grams' => 'required|numeric|min:0.001|max:100',
             'southern' => 'required|boolean',
             'bowl_ml' => 'required|numeric|min:0|max:100000',
-        ], ['scale_grams.gt' => 'The scale\'s resolution must be above 0 and at most 100 g.', 'bowl_ml.min' => 'A bowl holds 0 (not known) to 100,000 ml.', 'bowl_ml.max' => 'A bowl holds 0 (not known) to 100,000 ml.']));
+            'time_zone' => 'required|string|timezone:all_with_bc',
+        ], ['time_zone.timezone' => 'Choose a time zone from the list, for example Europe/London.', 'scale_grams.min' => 'A scale shows steps of 0.001 to 100 g.', 'scale_grams.max' => 'A scale shows steps of 0.001 to 100 g.', 'bowl_ml.min' => 'A bowl holds 0 (not known) to 100,000 ml.', 'bowl_ml.max' => 'A bowl holds 0 (not known) to 100,000 ml.']));
 
         return $this->show();
     }
@@ -111,7 +112,7 @@ final class SessionController
     /** @return array<string, mixed> */
     private static function studio(Studio $studio): array
     {
-        return ['name' => $studio->name, 'cup' => $studio->cup, 'scale_grams' => $studio->scale_grams, 'maker' => $studio->maker, 'southern' => $studio->southern, 'bowl_ml' => $studio->bowl_ml];
+        return ['name' => $studio->name, 'cup' => $studio->cup, 'scale_grams' => $studio->scale_grams, 'maker' => $studio->maker, 'southern' => $studio->southern, 'bowl_ml' => $studio->bowl_ml, 'time_zone' => $studio->time_zone];
     }
 
     /** A request that does not come from our own pages has no session to sign in to. */

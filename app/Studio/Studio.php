@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property float $scale_grams
  * @property float $bowl_ml what the largest bowl holds; 0 while nobody said
  * @property bool $demo
+ * @property string $time_zone an IANA name; its "today" is the calendar date there (Day)
  * @property bool $southern whether its winter is in June
  */
 final class Studio extends Model

@@ -12,43 +12,125 @@ use Crown\Measure\MeasureError;
 use Crown\Rhythm\RoutineError;
 use Crown\Steep\SteepError;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Database\QueryException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Log;
+use PDOException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Throwable;
 
 /** Turns exceptions into answers that say what happened, what was kept and what to do. */
 final class AnswerErrors
 {
+    /** Ours: expected, and answered with what is allowed. */
+    private const SAID = [
+        FormulaError::class, SteepError::class, RoutineError::class, ReadingError::class, MeasureError::class,
+        CatalogueError::class, SolveError::class, StaleWrite::class, Refused::class, UniqueConstraintViolationException::class,
+    ];
+
+    /** What MariaDB and its client say while it is away, starting, full or standing still. */
+    private const AWAY = '/refused|gone away|No such file|lost connection|server closed|Connection timed out|Too many connections
+        |No space left|Disk full|\[?(?:1021|1040|1053|1114|1205|1213|1290|1969|2002|2006|2013)\]?(?!\d)/ix';
+
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([FormulaError::class, SteepError::class, RoutineError::class, ReadingError::class, MeasureError::class, CatalogueError::class, SolveError::class, StaleWrite::class, Refused::class]);
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
-        $field = static fn (string $field, string $message, int $status = 422): JsonResponse => new JsonResponse(['message' => $message, 'errors' => [$field => [$message]]], $status);
+        $exceptions->dontReport(self::SAID);
+        // Written down in one line: more would be asked of the database, which would have everyone wait once again.
+        $exceptions->report(static function (Throwable $e): ?bool {
+            $why = self::away($e);
+            if ($why === null) {
+                return null;
+            }
+            Log::warning($why.' '.($e instanceof PDOException ? self::said($e) : $e->getMessage()));
 
-        $exceptions->render(static fn (FormulaError|SteepError|RoutineError $e) => $field($e->field, $e->getMessage()));
-        $exceptions->render(static fn (Refused $e) => $field($e->field, $e->getMessage(), $e->status));
-        $exceptions->render(static fn (ReadingError $e) => $field('text', $e->getMessage()));
-        $exceptions->render(static fn (MeasureError $e) => $field('amount', $e->getMessage()));
-        $exceptions->render(static fn (SolveError $e) => $field('demands', $e->getMessage()));
-        $exceptions->render(static fn (CatalogueError $e) => $field('ingredient', $e->getMessage()));
+            return false;
+        });
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
+
+        $exceptions->render(static fn (FormulaError|SteepError|RoutineError $e) => self::field($e->field, $e->getMessage()));
+        $exceptions->render(static fn (Refused $e) => self::field($e->field, $e->getMessage(), $e->status));
+        $exceptions->render(static fn (ReadingError $e) => self::field('text', $e->getMessage()));
+        $exceptions->render(static fn (MeasureError $e) => self::field('amount', $e->getMessage()));
+        $exceptions->render(static fn (SolveError $e) => self::field('demands', $e->getMessage()));
+        $exceptions->render(static fn (CatalogueError $e) => self::field('ingredient', $e->getMessage()));
         $exceptions->render(static fn (StaleWrite $e) => new JsonResponse(['message' => $e->getMessage(), 'current' => $e->current], 409));
-        $exceptions->render(static function (NotFoundHttpException $e, Request $request): ?JsonResponse {
-            return $request->is('api/*')
-                ? new JsonResponse(['message' => $e->getPrevious() instanceof ModelNotFoundException ? 'There is no such thing in this studio.' : 'There is no such address.'], 404)
-                : null;
-        });
-        $exceptions->render(static function (QueryException $e, Request $request): ?JsonResponse {
-            return $request->is('api/*') && self::isGone($e)
-                ? new JsonResponse(['message' => 'The database does not answer. Nothing you typed is lost; it is sent again when the database is back.'], 503)
-                : null;
-        });
+        $exceptions->render(static fn (NotFoundHttpException $e, Request $request) => self::notFound($e, $request));
+        $exceptions->render(static fn (UniqueConstraintViolationException $e) => self::told(
+            409,
+            'Someone kept the same in this very moment. Look at it, then press again.',
+        ));
+        $exceptions->render(static fn (Throwable $e, Request $request) => self::failed($e, $request));
     }
 
-    private static function isGone(Throwable $e): bool
+    private static function field(string $field, string $message, int $status = 422): JsonResponse
     {
-        return preg_match('/refused|gone away|server has gone|No such file|lost connection/i', $e->getMessage()) === 1;
+        return new JsonResponse(['message' => $message, 'errors' => [$field => [$message]]], $status);
+    }
+
+    private static function told(int $status, string $message): JsonResponse
+    {
+        return new JsonResponse(['message' => $message], $status, $status === 503 ? ['Retry-After' => '2'] : []);
+    }
+
+    private static function notFound(NotFoundHttpException $e, Request $request): ?JsonResponse
+    {
+        if (! $request->is('api/*')) {
+            return null;
+        }
+
+        return self::told(404, $e->getPrevious() instanceof ModelNotFoundException
+            ? 'There is no such thing in this studio.'
+            : 'There is no such address.');
+    }
+
+    /** What nobody planned: nothing was kept of it, because every write is one transaction. */
+    private static function failed(Throwable $e, Request $request): JsonResponse|Response|null
+    {
+        $why = self::away($e);
+        if ($why !== null) {
+            return $request->is('api/*')
+                ? self::told(503, $why.' Nothing you typed is lost; try again in a moment.')
+                : new Response(view('away', ['why' => $why])->render(), 503, ['Retry-After' => '2']);
+        }
+        if ($e instanceof HttpExceptionInterface || self::isTheFrameworks($e) || ! $request->is('api/*') || config('app.debug')) {
+            return null;
+        }
+
+        return self::told(500, 'Something went wrong here. It was written down, and nothing was changed. Nothing you typed is lost.');
+    }
+
+    /** Not signed in, or a field that is not allowed: the framework has answers of its own. */
+    private static function isTheFrameworks(Throwable $e): bool
+    {
+        return $e instanceof \Illuminate\Validation\ValidationException
+            || $e instanceof \Illuminate\Auth\AuthenticationException
+            || $e instanceof \Illuminate\Http\Exceptions\HttpResponseException;
+    }
+
+    /** Why nothing can be read or kept just now; null when that is not it. */
+    private static function away(Throwable $e): ?string
+    {
+        for ($cause = $e; $cause !== null; $cause = $cause->getPrevious()) {
+            if (preg_match('/No space left on device|Disk quota exceeded/i', $cause->getMessage()) === 1) {
+                return 'The disk of this machine is full.';
+            }
+            if ($cause instanceof PDOException && preg_match(self::AWAY, self::said($cause)) === 1) {
+                return preg_match('/\b(?:1021|1114)\b|full/i', self::said($cause)) === 1
+                    ? 'The disk of the database is full.'
+                    : 'The database does not answer.';
+            }
+        }
+
+        return null;
+    }
+
+    /** Without the statement and what was bound to it: those are a maker's words, and may hold any number. */
+    private static function said(PDOException $e): string
+    {
+        return (string) preg_replace('/\(Connection: .*$/s', '', $e->getMessage());
     }
 }

@@ -8,51 +8,119 @@ use Closure;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use PDOException;
+use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A post that carries an Idempotency-Key is done once: sent again, it gets the first answer.
+ * Every write is one transaction: what is answered with an error has changed nothing. Two that stand in each other's way are
+ * tried again.
  *
- * The key is written in the same transaction as what the post does, so that a crash leaves both or neither.
+ * A post that carries an Idempotency-Key is done once: sent again, it gets the first answer. The key is written in the same
+ * transaction as what the post does, so that a crash leaves both or neither.
  */
 final class Idempotent
 {
+    /** Days for which a key is known. Nobody sends a post again after that. */
+    public const KNOWN_DAYS = 7;
+
+    private const TRIES = 4;
+
+    /** Old keys that are forgotten with every new one, so that they never pile up. */
+    private const FORGOTTEN_AT_ONCE = 20;
+
     public function handle(Request $request, Closure $next): Response
     {
-        $key = $request->header('Idempotency-Key');
-        if (! $request->isMethod('POST') || ! is_string($key) || $key === '') {
+        if ($request->isMethodSafe()) {
             return $next($request);
         }
-        if (preg_match('/^[\w-]{8,100}$/', $key) !== 1) {
-            throw new Refused('Idempotency-Key', 'An idempotency key has 8 to 100 letters, figures, dashes or underscores.');
-        }
-        $row = ['user_id' => $request->user()?->getAuthIdentifier(), 'key' => $key];
+        $key = $this->key($request);
         try {
-            return DB::transaction(static function () use ($request, $next, $row): Response {
-                DB::table('idempotency_keys')->insert([...$row, 'path' => $request->path(), 'created_at' => now()]);
-                /** @var Response $response */
-                $response = $next($request);
-                if (! $response->isSuccessful()) {
-                    throw new Undone($response);
-                }
-                DB::table('idempotency_keys')->where($row)->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
-
-                return $response;
-            });
+            $response = DB::transaction(fn (): Response => $key === null
+                ? $this->done($request, $next)
+                : $this->once($key, $request, $next), self::TRIES);
         } catch (Undone $undone) {
             // A refused post may be mended and sent again under the same key.
             return $undone->response;
-        } catch (UniqueConstraintViolationException $e) {
-            $first = DB::table('idempotency_keys')->where($row)->first();
-            if ($first === null) {
-                throw $e;
-            }
-            if ($first->path !== $request->path()) {
-                throw new Refused('Idempotency-Key', 'This idempotency key was used for something else.', 409);
-            }
-
-            return JsonResponse::fromJsonString((string) $first->body, (int) $first->status, ['Idempotent-Replay' => 'true']);
         }
+        if ($key !== null) {
+            $this->forgetOld();
+        }
+
+        return $response;
+    }
+
+    private function key(Request $request): ?string
+    {
+        $key = $request->header('Idempotency-Key');
+        if (! $request->isMethod('POST') || ! is_string($key) || $key === '') {
+            return null;
+        }
+        if (preg_match('/^[\w-]{8,100}$/D', $key) !== 1) {
+            throw new Refused('Idempotency-Key', 'An idempotency key has 8 to 100 letters, figures, dashes or underscores.');
+        }
+
+        return $key;
+    }
+
+    /**
+     * @throws Undone when it is answered with an error, so that nothing of it is kept
+     */
+    private function done(Request $request, Closure $next): Response
+    {
+        /** @var Response $response */
+        $response = $next($request);
+        // The router has made an answer of it already: the transaction has to hear of it all the same.
+        $thrown = $response->exception ?? null;
+        if ($thrown instanceof PDOException) {
+            throw $thrown;
+        }
+
+        return $response->isSuccessful() ? $response : throw new Undone($response);
+    }
+
+    private function once(string $key, Request $request, Closure $next): Response
+    {
+        $row = ['user_id' => $request->user()?->getAuthIdentifier(), 'key' => $key];
+        $asked = ['path' => mb_substr($request->path(), 0, 190), 'asked_hash' => $this->hash($request)];
+        try {
+            // Waits here while the same is being done: it is then known.
+            DB::table('idempotency_keys')->insert([...$row, ...$asked, 'created_at' => Carbon::now()]);
+        } catch (UniqueConstraintViolationException) {
+            return $this->again(DB::table('idempotency_keys')->where($row)->firstOrFail(), $asked);
+        }
+        $response = $this->done($request, $next);
+        DB::table('idempotency_keys')->where($row)->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
+
+        return $response;
+    }
+
+    /** @param  array{path: string, asked_hash: string}  $asked */
+    private function again(stdClass $first, array $asked): JsonResponse
+    {
+        // Keys from before bodies were remembered go by their path alone.
+        if ($first->path !== $asked['path'] || ! in_array($first->asked_hash, ['', $asked['asked_hash']], true)) {
+            throw new Refused('Idempotency-Key', 'This was sent before with other contents. Press again to send what stands here now.', 409);
+        }
+
+        return JsonResponse::fromJsonString((string) $first->body, (int) $first->status, ['Idempotent-Replay' => 'true']);
+    }
+
+    private function hash(Request $request): string
+    {
+        $files = array_map(static fn ($file): string => (string) hash_file('sha256', $file->getPathname()), $request->files->all());
+
+        return hash('sha256', $request->getContent().serialize([$request->request->all(), $files]));
+    }
+
+    private function forgetOld(): void
+    {
+        DB::table('idempotency_keys')
+            ->where('created_at', '<', Carbon::now()->subDays(self::KNOWN_DAYS))
+            ->orderBy('created_at')
+            ->limit(self::FORGOTTEN_AT_ONCE)
+            ->delete();
     }
 }

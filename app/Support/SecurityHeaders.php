@@ -23,6 +23,11 @@ final class SecurityHeaders
         // Sanctum needs the referrer on our own address to know its own pages.
         $response->headers->set('Referrer-Policy', 'same-origin');
 
+        // What is a maker's own is kept by nobody on the way, nor on the disk of a browser. Pictures say for themselves.
+        if ($request->is('api/*', 'papers/*', 'sanctum/*')) {
+            $response->headers->set('Cache-Control', 'no-store, private');
+        }
+
         return $response;
     }
 }

@@ -11,6 +11,7 @@ use App\Rhythm\RoutineDay;
 use App\Steep\Steep;
 use App\Steep\SteepStore;
 use App\Steep\SteepView;
+use App\Studio\Day;
 use App\Support\Speaks;
 use Crown\Rhythm\Act;
 use Illuminate\Http\JsonResponse;
@@ -25,7 +26,7 @@ final class TodayController
     #[Speaks('Today', does: 'What needs hands now')]
     public function __invoke(StudioCatalogue $catalogue): JsonResponse
     {
-        $today = today();
+        $today = Day::today();
         [$steepItems, $steepShelf] = $this->steeps($catalogue, $today);
         [$routineItems, $routineShelf] = $this->routines($today);
         $items = [...$steepItems, ...$this->batches(), ...$routineItems];

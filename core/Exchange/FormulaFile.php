@@ -132,8 +132,11 @@ final class FormulaFile
     /** @return list<Step> */
     private static function steps(mixed $rows): array
     {
+        if (! is_array($rows) || count($rows) > Formula::MOST_STEPS) {
+            throw FormulaError::field('steps', sprintf('a list of at most %d steps', Formula::MOST_STEPS));
+        }
         $steps = [];
-        foreach (is_array($rows) ? $rows : throw FormulaError::field('steps', 'a list of steps') as $row) {
+        foreach ($rows as $row) {
             if (is_array($row)) {
                 $steps[] = new Step(
                     self::text($row, 'text', 2_000, ''),
@@ -151,8 +154,11 @@ final class FormulaFile
     /** @return list<Acceptance> */
     private static function accepted(mixed $rows): array
     {
+        if (! is_array($rows) || count($rows) > Formula::MOST_ACCEPTED) {
+            throw FormulaError::field('accepted', sprintf('a list of at most %d accepted findings', Formula::MOST_ACCEPTED));
+        }
         $accepted = [];
-        foreach (is_array($rows) ? array_values($rows) : throw FormulaError::field('accepted', 'a list of accepted findings') as $i => $row) {
+        foreach (array_values($rows) as $i => $row) {
             if (! is_array($row)) {
                 throw FormulaError::field('accepted.'.$i, 'an object with code, message and reason');
             }

@@ -101,6 +101,8 @@ final readonly class Change implements JsonSerializable
             return $formula->withSize(Size::mass((float) ($this->values['value'] ?? '')));
         }
         foreach ($this->values as $id => $value) {
+            // A key that is a figure comes out of an array as one.
+            $id = (string) $id;
             $line = $formula->line($id);
             $formula = match ($this->kind) {
                 ChangeKind::SetAmounts => $value === '' ? self::without($formula, $id) : $formula->replacing($line->withAmount($value)),

@@ -9,6 +9,11 @@ final readonly class Formula
 {
     public const MOST_LINES = 300;
 
+    public const MOST_STEPS = 300;
+
+    /** Findings that may be accepted: more than any formula has. */
+    public const MOST_ACCEPTED = 300;
+
     /**
      * @param  list<Line>  $lines
      * @param  list<Step>  $steps

@@ -96,7 +96,7 @@ final class HeadTest extends StudioTestCase
         self::assertContains('head.dislike', $codes());
         $this->travelTo('2027-07-15');
         self::assertNotContains('head.dislike', $codes());
-        $this->got('Session', 'PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'us', 'scale_grams' => 1, 'southern' => true, 'bowl_ml' => 0]);
+        $this->got('Session', 'PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'us', 'scale_grams' => 1, 'southern' => true, 'bowl_ml' => 0, 'time_zone' => 'UTC']);
         self::assertContains('head.dislike', $codes(), 'July is winter in the south');
     }
 

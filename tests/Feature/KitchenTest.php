@@ -70,7 +70,7 @@ final class KitchenTest extends StudioTestCase
 
     public function test_the_bowl_is_a_setting_of_the_studio(): void
     {
-        $studio = ['name' => 'Loft', 'maker' => 'Made here', 'cup' => 'us', 'scale_grams' => 1, 'southern' => false];
+        $studio = ['name' => 'Loft', 'maker' => 'Made here', 'cup' => 'us', 'scale_grams' => 1, 'southern' => false, 'time_zone' => 'UTC'];
         $this->got('Session', 'PUT', 'studio', ['bowl_ml' => 100] + $studio);
         $draft = $this->draft();
         $finding = array_column($this->got('Evaluation', 'POST', 'evaluate', $draft)['assessment']['findings'], null, 'code')['bowl.small'];

@@ -78,7 +78,7 @@ final class SessionTest extends StudioTestCase
     {
         $grams = fn (): float => $this->got('ReadAnswer', 'POST', 'read', ['text' => '1 cup olive oil'])['assessment']['total_grams']['best'];
         $us = $grams();
-        $this->got('Session', 'PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'metric', 'scale_grams' => 0.1, 'southern' => false, 'bowl_ml' => 0]);
+        $this->got('Session', 'PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'metric', 'scale_grams' => 0.1, 'southern' => false, 'bowl_ml' => 0, 'time_zone' => 'UTC']);
         self::assertEqualsWithDelta(250 / 236.588, $grams() / $us, 1e-6);
         $this->ask('PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'metric', 'scale_grams' => 0])->assertStatus(422)->assertJsonValidationErrors('scale_grams');
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Steep\PictureFiles;
 use App\Steep\SteepPhoto;
 use Symfony\Component\Process\Process;
 
@@ -201,10 +202,12 @@ final class SteepTest extends StudioTestCase
         $photo = SteepPhoto::query()->withoutGlobalScopes()->findOrFail($answer->json('photos.0.id'));
         self::assertSame([1280, 640], [$photo->width, $photo->height]);
         self::assertSame('image/jpeg', $this->ask('GET', '/photos/'.$photo->id)->assertOk()->headers->get('Content-Type'));
+        $path = app(PictureFiles::class)->path($photo->file);
+        self::assertFileExists($path);
         $this->asPicture($steep['id'], '<?php echo "not a picture";')->assertStatus(422)->assertJsonValidationErrors('photo');
         $this->asPicture($steep['id'], '')->assertStatus(422);
         $this->asPicture($steep['id'], self::picture(), $this->stranger)->assertNotFound();
         $this->ask('DELETE', 'steep-photos/'.$photo->id)->assertOk();
-        self::assertFileDoesNotExist($photo->path());
+        self::assertFileDoesNotExist($path);
     }
 }

@@ -7,46 +7,25 @@ declare(strict_types=1);
  * its own, sending again what was not acknowledged. "check": every acknowledged head is there, and exactly once.
  */
 
-$url = (string) getenv('CROWN_URL');
-$ledger = (string) getenv('CROWN_ACK');
-$jar = $ledger.'.cookies';
+require __DIR__.'/client.php';
 
-/** @return array{int, string} status and body; status 0 when nothing answered */
-$ask = static function (string $method, string $path, array $body, string $key = '') use ($url, $jar): array {
-    $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) @file_get_contents($jar), $m) === 1 ? urldecode($m[1]) : '';
-    $curl = curl_init($url.$path);
-    curl_setopt_array($curl, [
-        CURLOPT_CUSTOMREQUEST => $method,
-        CURLOPT_POSTFIELDS => $method === 'GET' ? null : json_encode($body),
-        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Referer: '.$url.'/', 'X-XSRF-TOKEN: '.$token, ...($key === '' ? [] : ['Idempotency-Key: '.$key])],
-        CURLOPT_COOKIEFILE => $jar,
-        CURLOPT_COOKIEJAR => $jar,
-        CURLOPT_RETURNTRANSFER => true,
-        CURLOPT_TIMEOUT => 5,
-    ]);
-    $answer = curl_exec($curl);
-    $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
-    curl_close($curl);
-
-    return [$answer === false ? 0 : $status, (string) $answer];
-};
 $head = static fn (string $name): array => ['name' => $name, 'strand' => 'fine', 'porosity' => 'low', 'scalp' => 'calm', 'age_band' => 'over-12', 'pregnant' => false, 'allergies' => [], 'dislikes' => []];
 
 if (($argv[1] ?? '') === 'write') {
-    $ask('GET', '/sanctum/csrf-cookie', []);
-    $ask('POST', '/api/demo', []);
-    $formula = json_decode($ask('POST', '/api/read', ['text' => "Light oil\n80 g jojoba oil\n20 g olive oil"])[1], true)['formula'];
+    $ask('GET', '/sanctum/csrf-cookie');
+    $ask('POST', '/api/demo');
+    $formula = $ask('POST', '/api/read', ['text' => "Light oil\n80 g jojoba oil\n20 g olive oil"])[1]['formula'];
     file_put_contents($ledger.'.formula', json_encode($formula));
     $again = 0;
     for ($n = 0; ! file_exists($ledger.'.enough'); $n++) {
         $name = 'Durable '.$n;
         // Sent until it is acknowledged: the key keeps it from being done twice.
         $since = microtime(true);
-        while ($ask('POST', '/api/heads', $head($name), 'durable-'.str_pad((string) $n, 6, '0', STR_PAD_LEFT))[0] !== 201) {
+        while (($answer = $ask('POST', '/api/heads', $head($name), 'durable-'.str_pad((string) $n, 6, '0', STR_PAD_LEFT)))[0] !== 201) {
             $again++;
             usleep(100_000);
-            if (microtime(true) > $since + 40) {
-                fwrite(STDERR, "The application did not come back.\n");
+            if (microtime(true) > $since + 180) {
+                fwrite(STDERR, sprintf("The application did not come back: %d %s\n", $answer[0], json_encode($answer[1])));
                 exit(1);
             }
         }
@@ -69,7 +48,7 @@ $acknowledged = file($ledger, FILE_IGNORE_NEW_LINES) ?: [];
 $found = [];
 $cursor = '';
 do {
-    $page = json_decode($ask('GET', '/api/heads?cursor='.$cursor, [])[1], true);
+    [, $page] = $ask('GET', '/api/heads?cursor='.$cursor);
     foreach ($page['items'] ?? [] as $item) {
         $found[] = $item['name'];
     }

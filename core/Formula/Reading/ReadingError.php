@@ -24,6 +24,21 @@ final class ReadingError extends DomainException
         return new self(sprintf('This text has %d lines; a recipe of at most %d can be read.', $lines, RecipeReader::MOST_LINES));
     }
 
+    public static function tooManyIngredients(int $most): self
+    {
+        return new self(sprintf('A recipe has at most %d lines, and this text has more. Paste one recipe alone.', $most));
+    }
+
+    public static function tooManySteps(int $most): self
+    {
+        return new self(sprintf('A method has at most %d steps, and this text has more. Paste one recipe alone.', $most));
+    }
+
+    public static function tooManyNames(int $most): self
+    {
+        return new self(sprintf('This text names more than %d different things. Paste one recipe alone.', $most));
+    }
+
     public static function notText(): self
     {
         return new self('This is not readable text. Paste it as plain text (UTF-8).');

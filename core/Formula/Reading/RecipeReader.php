@@ -8,6 +8,7 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\NameMatch;
+use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Formula\Step;
@@ -49,15 +50,19 @@ final readonly class RecipeReader
     /** Words that say how it was bought, not what it is. */
     private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced|grated|softened|crushed|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
 
+    private Names $names;
+
     public function __construct(
-        private Catalogue $catalogue,
+        Catalogue $catalogue,
         private Kitchen $kitchen,
     ) {
+        $this->names = new Names($catalogue);
     }
 
     /** @throws ReadingError when the text is empty, too long, or not text */
     public function read(string $text): Recipe
     {
+        $this->names->forget();
         $rows = $this->rows($text);
         $title = '';
         $lines = $steps = $notes = [];
@@ -80,6 +85,9 @@ final readonly class RecipeReader
             }
             if (Instructions::begins($bare) || ($inMethod && ! $this->looksLikeIngredient($bare)) || self::isProse($bare)) {
                 array_push($steps, ...Instructions::steps($bare));
+                if (count($steps) > Formula::MOST_STEPS) {
+                    throw ReadingError::tooManySteps(Formula::MOST_STEPS);
+                }
 
                 continue;
             }
@@ -89,6 +97,9 @@ final readonly class RecipeReader
                 continue;
             }
             array_push($lines, ...array_map(static fn (ReadLine $line): ReadLine => $line->under($phase), $this->ingredientLines($bare, $row)));
+            if (count($lines) > Formula::MOST_LINES) {
+                throw ReadingError::tooManyIngredients(Formula::MOST_LINES);
+            }
         }
 
         // A name of an ingredient is not whom it is for: "baby aloe" stays out.
@@ -291,7 +302,8 @@ final readonly class RecipeReader
     {
         $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
 
-        return trim($name, " \t,.;:-–—=(*");
+        // By characters: a byte of a curly quote is also a byte of other letters.
+        return preg_replace('/^[\s,.;:\-–—=(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=(*“”‘’„•…→′″✓]+$/u', '', $name) ?? $name;
     }
 
     private function placed(string $row, string $name, string $amount): ReadLine
@@ -389,7 +401,7 @@ final readonly class RecipeReader
     /** @return list<NameMatch> */
     private function matches(string $name): array
     {
-        $direct = $this->catalogue->search($name, 4);
+        $direct = $this->names->matching($name);
         if (($direct[0]->score ?? 0.0) >= 0.999) {
             return $direct;
         }
@@ -397,7 +409,7 @@ final readonly class RecipeReader
         $short = preg_replace('/,.*$/u', '', $short) ?? $short;
         $short = preg_replace(self::ADJECTIVES, ' ', $short) ?? $short;
         $short = preg_replace('/\b(melted|powdered|ground|dried|dry|fresh)\b/iu', ' ', $short) ?? $short;
-        $again = $this->catalogue->search(trim(preg_replace('/\s+/u', ' ', $short) ?? $short), 4);
+        $again = $this->names->matching(trim(preg_replace('/\s+/u', ' ', $short) ?? $short));
 
         return ($again[0]->score ?? 0.0) > ($direct[0]->score ?? 0.0) ? $again : $direct;
     }

@@ -549,7 +549,7 @@ final class Solver
                     $upper[] = 1e6;
                     $cost[] = 1 / $size;
                     $coefficients[count($lower) - 1] = $sign;
-                    $gives[] = [$i, count($lower) - 1, $sign];
+                    $gives[] = [$i, count($lower) - 1];
                 }
             }
             $rows[] = new Row($coefficients, $row->least, $row->most);
@@ -559,11 +559,16 @@ final class Solver
             return [];
         }
         $found = [];
-        foreach ($gives as [$i, $variable, $sign]) {
+        foreach ($gives as [$i, $variable]) {
             if ($solution->x[$variable] > 1e-6) {
                 $demand = $this->demands[$this->demandOf[$i]];
                 $reached = $this->reached($demand, $solution);
-                $found[$demand->words()] = ['demand' => $demand->words(), 'by' => round(abs($reached - ($sign > 0 ? $demand->least : $demand->most)), 4), 'to' => round($reached, 4)];
+                // A row may be turned against its demand, as that of life is: the end that the demand itself names counts.
+                $ends = array_filter([$demand->least, $demand->most], is_finite(...));
+                $gap = $ends === []
+                    ? $solution->x[$variable]
+                    : min(array_map(static fn (float $end): float => abs($reached - $end), $ends));
+                $found[$demand->words()] = ['demand' => $demand->words(), 'by' => round($gap, 4), 'to' => round($reached, 4)];
             }
         }
 

@@ -1523,6 +1523,7 @@ export interface components {
             scale_grams: number;
             maker: string;
             southern: boolean;
+            time_zone: string;
             bowl_ml: number;
         };
         FormulaRow: {

@@ -240,6 +240,36 @@ final class ReadingTest extends CoreTestCase
         }
     }
 
+    /** Two hundred rows of a method, each adding six things that are nowhere else. */
+    private static function manyNames(): string
+    {
+        $rows = [];
+        for ($n = 0; $n < 200; $n++) {
+            $names = array_map(static fn (int $k): string => '5 g '.substr(strtr(md5($n.'-'.$k), '0123456789', 'ghijklmnop'), 0, 7).'weed', range(0, 5));
+            $rows[] = 'Add '.implode(' and then ', $names).'.';
+        }
+
+        return implode("\n", $rows);
+    }
+
+    public function test_no_sign_beside_an_amount_or_a_name_spoils_the_text(): void
+    {
+        // Every character of two and of three bytes whose bytes are also those of quotes and dashes.
+        $signs = array_map(mb_chr(...), [...range(0xA1, 0x24F), ...range(0x391, 0x44F), ...range(0x2010, 0x206F), ...range(0x20A0, 0x20BF), ...range(0x2190, 0x2193), 0x2713, 0x3000, 0x1F9F4]);
+        foreach ($signs as $sign) {
+            $recipe = self::read("Oil\n5 g $sign olive oil$sign\n$sign 2 tbsp {$sign}shea butter - 3 g");
+            $json = json_encode([$recipe, $recipe->toFormula()], JSON_UNESCAPED_UNICODE);
+            self::assertNotFalse($json, dechex(mb_ord($sign)).': '.json_last_error_msg());
+        }
+    }
+
+    public function test_curly_quotes_and_bullets_belong_to_no_name(): void
+    {
+        foreach (['5 g “olive oil”', '5 g • olive oil', '5 g ‘olive oil’', '5 g → olive oil', '5 g olive oil ✓', '5 g olive oil …'] as $row) {
+            self::assertSame('olive oil', self::read("Oil\n".$row)->lines[0]->name, $row);
+        }
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function unreadable(): iterable
     {
@@ -247,6 +277,9 @@ final class ReadingTest extends CoreTestCase
         yield 'blank' => ["  \n\t\n ", 'no text'];
         yield 'too long' => [str_repeat('shea butter ', 20_000), 'at most 60,000'];
         yield 'too many lines' => [str_repeat("a\n", 700), 'at most 600'];
+        yield 'more lines than a recipe has' => [str_repeat(str_repeat('1 g abc oill, ', 20)."\n", 20), 'at most 300 lines'];
+        yield 'more steps than a method has' => ["Method\n".str_repeat("Stir it.\n", 301), 'at most 300 steps'];
+        yield 'more names than anybody writes' => [self::manyNames(), 'names more than 1000 different things'];
         yield 'not text' => ["\xff\xfe\xfa", 'plain text'];
     }
 

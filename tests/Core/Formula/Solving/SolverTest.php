@@ -104,6 +104,17 @@ final class SolverTest extends CoreTestCase
         self::assertSame('optimal', Solver::solve(self::candidates($now), $given, [Goal::Nearest])->status, 'as much as it says is enough');
     }
 
+    public function test_what_must_give_way_is_a_figure_also_for_a_life_that_cannot_be(): void
+    {
+        $answer = DemandFile::solve([
+            'ingredients' => [['id' => 'olive-oil', 'now' => 50, 'min' => 50], ['id' => 'flaxseed-oil', 'now' => 50, 'min' => 50]],
+            'demands' => [['kind' => 'life', 'min' => 30]],
+        ], self::catalogue());
+        self::assertSame('impossible', $answer->status);
+        self::assertNotFalse(json_encode($answer));
+        self::assertEqualsWithDelta(30 - $answer->relax[0]['to'], $answer->relax[0]['by'], 1e-3);
+    }
+
     public function test_bounds_that_cannot_make_a_whole_are_said(): void
     {
         $answer = Solver::solve([new Candidate(self::catalogue()->get('olive-oil'), 0, 40), new Candidate(self::catalogue()->get('castor-oil'), 0, 30)], [], [Goal::Nearest]);

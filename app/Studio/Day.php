@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studio;
+
+use Illuminate\Support\Carbon;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The calendar date in the studio's time zone. A date is kept and counted as midnight UTC, whatever the zone: it is a day, not a
+ * moment.
+ */
+final class Day
+{
+    /** A day that a maker may name: one that is written as a date, and that no reckoning leads out of the calendar. */
+    public const WRITTEN = 'string|date_format:Y-m-d|after_or_equal:2000-01-01|before_or_equal:2100-12-31';
+
+    public const RULE = 'bail|required|'.self::WRITTEN;
+
+    public function __construct(
+        private readonly ClockInterface $clock,
+        private readonly CurrentStudio $studio,
+    ) {
+    }
+
+    /** The studio's date now, for code that is not made by the container. */
+    public static function today(): Carbon
+    {
+        return app(self::class)->now();
+    }
+
+    public function now(): Carbon
+    {
+        $there = Carbon::instance($this->clock->now())->setTimezone($this->studio->get()->time_zone);
+
+        return Carbon::createFromFormat('!Y-m-d', $there->toDateString(), 'UTC');
+    }
+}

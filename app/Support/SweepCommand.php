@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Steep\PictureFiles;
+use Illuminate\Console\Command;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Takes away what nothing needs any more: files of pictures that have gone, keys of posts that are long done. */
+final class SweepCommand extends Command
+{
+    protected $signature = 'crown:sweep';
+
+    protected $description = 'Take away files and keys that nothing needs any more';
+
+    public function handle(PictureFiles $files): int
+    {
+        $files->sweep();
+        DB::table('idempotency_keys')->where('created_at', '<', Carbon::now()->subDays(Idempotent::KNOWN_DAYS))->delete();
+
+        return self::SUCCESS;
+    }
+}
