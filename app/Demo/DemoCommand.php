@@ -6,6 +6,7 @@ namespace App\Demo;
 
 use App\Steep\PictureFiles;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use App\Studio\Studio;
 use App\Studio\User;
 use Illuminate\Console\Command;
@@ -42,12 +43,12 @@ final class DemoCommand extends Command
 
     private function load(CurrentStudio $current): void
     {
-        $studio = Studio::query()->create(['name' => 'The Linden Loft', 'maker' => 'Made in small batches at the Linden Loft', 'cup' => 'us', 'scale_grams' => 1, 'bowl_ml' => 1000, 'demo' => true]);
+        $studio = Studio::query()->create(['name' => 'The Linden Loft', 'maker' => 'Made in small batches at the Linden Loft', 'cup' => 'us', 'scale_grams' => 1, 'bowl_ml' => 1000, 'time_zone' => 'Europe/London', 'demo' => true]);
         $users = [];
         foreach (['Amara' => 'amara@linden-loft.example', 'Noor' => 'noor@linden-loft.example'] as $name => $email) {
             $users[] = User::query()->create(['studio_id' => $studio->id, 'name' => $name, 'email' => $email, 'password' => Str::random(40)]);
         }
         $current->enter($studio->refresh());
-        (new Scenario(new Maker($users[0]), new Maker($users[1]), Carbon::now()->startOfDay()))->play();
+        (new Scenario(new Maker($users[0]), new Maker($users[1]), Day::today()))->play();
     }
 }

@@ -95,7 +95,15 @@ final class Head extends Model
      */
     private static function known(string $choices, array $words): array
     {
-        return array_values(array_filter(array_map($choices::tryFrom(...), $words)));
+        $known = [];
+        foreach ($words as $word) {
+            $choice = $choices::tryFrom($word);
+            if ($choice !== null) {
+                $known[] = $choice;
+            }
+        }
+
+        return $known;
     }
 
     public function profile(): Profile

@@ -34,6 +34,6 @@ final class Day
     {
         $there = Carbon::instance($this->clock->now())->setTimezone($this->studio->get()->time_zone);
 
-        return Carbon::createFromFormat('!Y-m-d', $there->toDateString(), 'UTC');
+        return Carbon::parse($there->toDateString(), 'UTC');
     }
 }

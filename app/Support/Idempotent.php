@@ -8,6 +8,7 @@ use Closure;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PDOException;
@@ -31,6 +32,7 @@ final class Idempotent
     /** Old keys that are forgotten with every new one, so that they never pile up. */
     private const FORGOTTEN_AT_ONCE = 20;
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {
@@ -66,11 +68,12 @@ final class Idempotent
     }
 
     /**
+     * @param  Closure(Request): Response  $next
+     *
      * @throws Undone when it is answered with an error, so that nothing of it is kept
      */
     private function done(Request $request, Closure $next): Response
     {
-        /** @var Response $response */
         $response = $next($request);
         // The router has made an answer of it already: the transaction has to hear of it all the same.
         $thrown = $response->exception ?? null;
@@ -81,6 +84,7 @@ final class Idempotent
         return $response->isSuccessful() ? $response : throw new Undone($response);
     }
 
+    /** @param  Closure(Request): Response  $next */
     private function once(string $key, Request $request, Closure $next): Response
     {
         $row = ['user_id' => $request->user()?->getAuthIdentifier(), 'key' => $key];
@@ -110,7 +114,10 @@ final class Idempotent
 
     private function hash(Request $request): string
     {
-        $files = array_map(static fn ($file): string => (string) hash_file('sha256', $file->getPathname()), $request->files->all());
+        $files = array_map(
+            static fn (mixed $file): string => $file instanceof UploadedFile ? (string) hash_file('sha256', $file->getPathname()) : '',
+            $request->files->all(),
+        );
 
         return hash('sha256', $request->getContent().serialize([$request->request->all(), $files]));
     }

@@ -17,6 +17,7 @@ final class PlainInput
     /** Deeper than any of our documents. */
     private const DEEPEST = 40;
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         foreach ($request->query->all() as $name => $value) {

@@ -33,16 +33,31 @@ beforeEach(() => {
 afterEach(() => vi.useRealTimers());
 
 describe('judging while typing', () => {
-    it('asks once for a burst of keys, with what stands there at the end of it', async () => {
+    const asked = (): string[] => server.to('/api/evaluate').map((c) => amount((c.body as { formula: Schemas['Formula'] }).formula));
+
+    it('asks at once at the first key of a burst, and once after the last with what stands there then', async () => {
         const { bench } = onTheBench();
         type(bench, '3');
+        await wait(0);
+        expect(asked()).toEqual(['3']);
         await wait(20);
         type(bench, '35');
         await wait(20);
         type(bench, '35 g');
-        await wait(60);
-        expect(server.to('/api/evaluate')).toHaveLength(1);
-        expect(amount((server.to('/api/evaluate')[0]?.body as { formula: Schemas['Formula'] }).formula)).toBe('35 g');
+        await wait(160);
+        expect(asked()).toEqual(['3', '35 g']);
+    });
+
+    it('asks at most every 150 ms while keys go on, and never stops asking', async () => {
+        const { bench } = onTheBench();
+        for (let n = 1; n <= 50; n++) {
+            type(bench, `${n} g`);
+            await wait(20);
+        }
+        await wait(160);
+        expect(asked().length).toBeGreaterThanOrEqual(6);
+        expect(asked().length).toBeLessThanOrEqual(9);
+        expect(asked().at(-1)).toBe('50 g');
     });
 
     it('sends the last kept version beside it, so that what was forgotten can be seen', async () => {
@@ -59,9 +74,9 @@ describe('judging while typing', () => {
         server.on('POST', '/api/evaluate', () => answers.shift());
         const { bench } = onTheBench();
         type(bench, '1 g');
-        await wait(60);
+        await wait(160);
         type(bench, '2 g');
-        await wait(60);
+        await wait(160);
         slow.settle(anEvaluation({ assessment: anAssessment({ texture_label: 'the earlier' }) }));
         await wait(10);
         expect(bench.assessment.value.texture_label).toBe('the later');
@@ -77,7 +92,7 @@ describe('judging while typing', () => {
         expect(amount(bench.formula.value)).toBe('a very long amount');
         server.on('POST', '/api/evaluate', () => anEvaluation());
         type(bench, '5 g');
-        await wait(60);
+        await wait(160);
         expect(bench.refusal.value).toBe('');
     });
 
@@ -149,7 +164,7 @@ describe('saving behind the typing', () => {
         leave();
         await wait(5000);
         expect(server.to('/api/formulas/7', 'PUT')).toHaveLength(1);
-        expect(server.to('/api/evaluate')).toHaveLength(0);
+        expect(server.to('/api/evaluate')).toHaveLength(1);
     });
 
     it('flush saves at once and says whether it is safe', async () => {
@@ -341,7 +356,8 @@ describe('keeping a version', () => {
         const { bench } = onTheBench();
         type(bench, '12 g');
         await bench.keep('Softer');
-        expect(server.calls.map((c) => `${c.method} ${c.path}`)).toEqual(['PUT /api/formulas/7', 'POST /api/formulas/7/versions']);
+        const written = server.calls.filter((c) => c.path !== '/api/evaluate').map((c) => `${c.method} ${c.path}`);
+        expect(written).toEqual(['PUT /api/formulas/7', 'POST /api/formulas/7/versions']);
         expect(bench.versions.value[0]?.note).toBe('Softer');
         expect(notice.value?.words).toBe('Kept as version 1.');
     });

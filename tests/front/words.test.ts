@@ -1,6 +1,6 @@
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { bandsOf, sayJar, smallBands } from '../../resources/js/jar/bands';
-import { daysFromToday, fixed, num, sayDate, sayMonths, shortDate } from '../../resources/js/ui/words';
+import { daysFromToday, fixed, keepTimeIn, num, sayDate, sayMonths, shortDate, todayDate } from '../../resources/js/ui/words';
 import { aJudgedLine, anAssessment } from './made';
 
 describe('numbers as people say them', () => {
@@ -47,6 +47,28 @@ describe('days', () => {
     });
 
     it('takes the day of a moment too', () => expect(shortDate('2026-03-01T23:59:59Z')).toBe('1 Mar'));
+});
+
+describe('today is the date where the studio is', () => {
+    afterEach(() => {
+        keepTimeIn(undefined);
+        vi.useRealTimers();
+    });
+
+    it.each([
+        ['Pacific/Auckland', '2026-11-26T19:30:00Z', '2026-11-27'],
+        ['America/Los_Angeles', '2026-11-27T05:00:00Z', '2026-11-26'],
+        ['Asia/Kathmandu', '2026-11-26T18:14:59Z', '2026-11-26'],
+        ['Asia/Kathmandu', '2026-11-26T18:15:00Z', '2026-11-27'],
+        ['Europe/Berlin', '2026-03-29T21:59:59Z', '2026-03-29'],
+        ['Europe/Berlin', '2026-10-25T23:00:00Z', '2026-10-26'],
+        ['UTC', '2026-01-01T00:00:00Z', '2026-01-01'],
+    ])('%s at %s', (zone, moment, date) => {
+        vi.useFakeTimers();
+        vi.setSystemTime(new Date(moment));
+        keepTimeIn(zone);
+        expect(todayDate()).toBe(date);
+    });
 });
 
 describe('how long it keeps', () => {

@@ -15,7 +15,7 @@ export class Problem extends Error {
 
     /** Worth sending again: the server or the database was away, not the request wrong. */
     get passes(): boolean {
-        return this.status === 0 || this.status === 503 || this.status === 502;
+        return this.status === 0 || [502, 503, 504].includes(this.status);
     }
 }
 
@@ -64,11 +64,13 @@ export async function ask<Name extends keyof Schemas>(
         }
     } catch (e) {
         if (e instanceof DOMException && e.name === 'AbortError') throw e;
-        throw new Problem(0, 'The application does not answer. What you typed is kept here and is sent again when it is back.');
+        throw new Problem(0, 'The application does not answer. What you typed is kept; press again when it is back.');
     }
     if (response.status === 204) return undefined as unknown as Schemas[Name];
     const json: unknown = await response.json().catch(() => null);
     if (response.ok && json !== null) return json as Schemas[Name];
+    // It may have been done, and what came of it was lost on the way: no failure, and nothing to go on with either.
+    if (response.ok) throw new Problem(0, 'The answer was lost on the way. What you typed is kept; press again.');
     const problem = (json ?? {}) as Partial<Schemas['Problem']>;
     const words: Record<number, string> = {
         401: 'You are signed out. Sign in again; what you typed is kept.',
@@ -81,9 +83,4 @@ export async function ask<Name extends keyof Schemas>(
         problem.errors ?? {},
         problem.current ?? null,
     );
-}
-
-/** A key under which a post is done once, however often it is sent. */
-export function onceKey(): string {
-    return crypto.randomUUID?.() ?? `${Date.now()}-${Math.random().toString(36).slice(2)}`;
 }

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { ask, type Schemas } from '../api/client';
+import { keepTimeIn } from './words';
 
 /** Who is signed in, and what their studio measures with. */
 export const useSession = defineStore('session', {
@@ -10,11 +11,12 @@ export const useSession = defineStore('session', {
     },
     actions: {
         async load() {
-            this.session ??= await ask<'Session'>('GET', '/api/session');
+            if (!this.session) this.set(await ask<'Session'>('GET', '/api/session'));
             return this.session;
         },
         set(session: Schemas['Session']) {
             this.session = session;
+            keepTimeIn(session.studio?.time_zone);
         },
         source(id: string) {
             return this.session?.sources[id] ?? (id === 'estimate' ? 'an estimate of ours' : id);

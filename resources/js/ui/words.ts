@@ -13,8 +13,18 @@ function asDay(date: string): Date {
     return new Date(`${date.slice(0, 10)}T00:00:00Z`);
 }
 
+let zone: string | undefined;
+
+/** From here on "today" is the date in this time zone; without one, in the browser's own. */
+export function keepTimeIn(timeZone: string | undefined): void {
+    zone = timeZone;
+}
+
+/** The calendar date where the studio is: a morning there may still be yesterday in UTC. */
 export function todayDate(): string {
-    return new Date().toISOString().slice(0, 10);
+    const parts = new Intl.DateTimeFormat('en', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts();
+    const part = (type: string): string => parts.find((p) => p.type === type)?.value ?? '';
+    return `${part('year').padStart(4, '0')}-${part('month')}-${part('day')}`;
 }
 
 export function daysFromToday(date: string, today = todayDate()): number {

@@ -2,7 +2,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, onceKey, type Schemas } from '../../api/client';
+import { ask, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { smallBands } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
@@ -26,15 +27,11 @@ watch(props.bench.status, (status) => {
 });
 const waiting = computed(() => (data.value?.variants ?? []).filter((v) => v.waiting.length > 0).length);
 
+const once = useOnce();
 async function vary(): Promise<void> {
     if (!(await props.bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
     try {
-        const page = await ask<'FormulaPage'>(
-            'POST',
-            `/api/formulas/${props.id}/variants`,
-            { title: title.value.trim() },
-            { key: onceKey() },
-        );
+        const page = await once.post<'FormulaPage'>(`/api/formulas/${props.id}/variants`, { title: title.value.trim() });
         await client.invalidateQueries({ queryKey: ['formulas'] });
         await router.push(`/formulas/${page.id}`);
     } catch (e) {
@@ -139,7 +136,7 @@ function grew(one: Schemas['FamilyPassed']['passed'][number]): string {
                     aria-label="Name of the new variant"
                     :placeholder="`${bench.formula.value.title}, lavender`"
                 />
-                <button class="act shrink-0">Make a variant</button>
+                <button class="act shrink-0" :disabled="once.busy.value">Make a variant</button>
             </form>
         </template>
     </section>

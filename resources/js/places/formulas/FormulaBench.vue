@@ -2,7 +2,8 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, onceKey, type Schemas } from '../../api/client';
+import { ask, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { bandsOf, sayJar } from '../../jar/bands';
 import JarView, { type JarBand } from '../../jar/JarView.vue';
 import TextureRibbon from '../../jar/TextureRibbon.vue';
@@ -103,10 +104,11 @@ function chooseFor(value: string): void {
     else bench.chooseFor(Number(value) || null, null);
 }
 
+const once = useOnce();
 async function make(): Promise<void> {
     if (!(await bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
     try {
-        const batch = await ask<'Batch'>('POST', '/api/batches', { formula_id: props.page.id }, { key: onceKey() });
+        const batch = await once.post<'Batch'>('/api/batches', { formula_id: props.page.id });
         await client.invalidateQueries({ queryKey: ['batches'] });
         await router.push(`/make/${batch.id}`);
     } catch (e) {
@@ -188,7 +190,7 @@ useActs([
                 <button type="button" class="act-quiet" @click="copyText">Copy as text</button>
                 <a :href="`/papers/formulas/${page.id}/sheet.pdf`" target="_blank" class="act-quiet">Print</a>
                 <button type="button" class="act-quiet" @click="putAway">Put away</button>
-                <button type="button" class="act ml-2" @click="make">Make it</button>
+                <button type="button" class="act ml-2" :disabled="once.busy.value" @click="make">Make it</button>
             </div>
         </div>
 

@@ -2,7 +2,8 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, onceKey, type Schemas } from '../../api/client';
+import { ask, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { tell, tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
 import { useEvery } from '../../ui/useList';
@@ -49,17 +50,13 @@ async function begin(work: () => Promise<Schemas['FormulaPage']>): Promise<void>
         busy.value = false;
     }
 }
+const once = useOnce();
 const put = (formula: Schemas['Formula'], head: number | null, type: Schemas['Hair'] | null): Promise<Schemas['FormulaPage']> =>
-    ask<'FormulaPage'>('POST', '/api/formulas', { formula, head_id: head, hair: type }, { key: onceKey() });
+    once.post<'FormulaPage'>('/api/formulas', { formula, head_id: head, hair: type });
 const skeleton = (ingredients: string[]): Promise<void> =>
     begin(() => {
         const [strand, porosity] = hair.value.split(' ');
-        return ask<'FormulaPage'>(
-            'POST',
-            '/api/formulas/skeleton',
-            { kind: kind.value, hair: { strand, porosity }, ingredients },
-            { key: onceKey() },
-        );
+        return once.post<'FormulaPage'>('/api/formulas/skeleton', { kind: kind.value, hair: { strand, porosity }, ingredients });
     });
 async function copy(): Promise<void> {
     const from = other.value;

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useQueryClient } from '@tanstack/vue-query';
-import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { useLatest } from '../../api/latest';
+import { useOnce } from '../../ui/useOnce';
 import { tellProblem } from '../../ui/notice';
 import { AUDIENCES, fixed, KINDS, num } from '../../ui/words';
 import FindingsList from './FindingsList.vue';
@@ -37,37 +39,36 @@ const settled = ref<Record<string, Settled>>({});
 const amounts = ref<Record<string, string>>({});
 const audience = ref<Schemas['Formula']['audience'] | ''>('');
 const busy = ref(false);
-let turn = 0;
-let timer = 0;
+const once = useOnce();
 
-async function read(): Promise<void> {
-    const mine = ++turn;
-    if (text.value.trim() === '') {
-        answer.value = null;
-        problem.value = '';
-        return;
-    }
-    try {
-        const got = await ask<'ReadAnswer'>('POST', '/api/read', { text: text.value });
-        if (mine !== turn) return;
+const reading = useLatest(
+    (signal) => ask<'ReadAnswer'>('POST', '/api/read', { text: text.value }, { signal }),
+    (got) => {
         answer.value = got;
         judged.value = got.assessment;
         problem.value = '';
-        if (audience.value !== '' || Object.keys(settled.value).length + Object.keys(amounts.value).length > 0) await judge();
-    } catch (e) {
-        if (mine === turn) problem.value = e instanceof Problem ? e.message : 'This could not be read. Your text is kept.';
-    }
-}
+        if (audience.value !== '' || Object.keys(settled.value).length + Object.keys(amounts.value).length > 0) judge();
+    },
+    (e) => (problem.value = e instanceof Problem ? e.message : 'This could not be read. Your text is kept.'),
+);
+const judging = useLatest(
+    (signal) => ask<'Evaluation'>('POST', '/api/evaluate', { formula: formula.value, head_id: null }, { signal }),
+    (got) => (judged.value = got.assessment),
+    // What was said last stays; the next change asks again.
+    () => undefined,
+);
 watch(
     text,
     (now) => {
         sessionStorage.setItem(KEPT, now);
-        window.clearTimeout(timer);
-        timer = window.setTimeout(() => void read(), 120);
+        judging.forget();
+        if (now.trim() !== '') return reading.soon();
+        reading.forget();
+        answer.value = null;
+        problem.value = '';
     },
     { immediate: true },
 );
-onBeforeUnmount(() => window.clearTimeout(timer));
 
 const lines = computed(() => answer.value?.reading.lines ?? []);
 const formula = computed<Schemas['Formula'] | null>(() => {
@@ -99,11 +100,8 @@ function unweighed(line: Schemas['ReadLine'], i: number): string {
 function sure(line: Schemas['ReadLine'], i: number): boolean {
     return !isAsked(line) && unweighed(line, i) === '';
 }
-async function judge(): Promise<void> {
-    if (!formula.value) return;
-    const mine = turn;
-    const got = await ask<'Evaluation'>('POST', '/api/evaluate', { formula: formula.value, head_id: null }).catch(() => null);
-    if (got && mine === turn) judged.value = got.assessment;
+function judge(): void {
+    if (formula.value) judging.soon();
 }
 async function settle(line: Schemas['ReadLine'], id: string): Promise<void> {
     const found = await ask<'IngredientList'>('GET', `/api/ingredients?q=${encodeURIComponent(id)}`).catch(() => ({ items: [] }));
@@ -115,11 +113,11 @@ function settleOn(line: Schemas['ReadLine'], row: Schemas['IngredientRow']): voi
         ...settled.value,
         [keyOf(line)]: { ingredient: row.id, name: row.name, form: line.form ?? row.usual_form, phase: row.usual_phase },
     };
-    void judge();
+    judge();
 }
 function amount(line: Schemas['ReadLine'], event: Event): void {
     amounts.value = { ...amounts.value, [keyOf(line)]: (event.target as HTMLInputElement).value };
-    void judge();
+    judge();
 }
 function clear(): void {
     text.value = '';
@@ -129,13 +127,13 @@ function clear(): void {
 }
 function forWhom(event: Event): void {
     audience.value = (event.target as HTMLSelectElement).value as Schemas['Formula']['audience'];
-    void judge();
+    judge();
 }
 async function become(): Promise<void> {
     if (!formula.value) return;
     busy.value = true;
     try {
-        const page = await ask<'FormulaPage'>('POST', '/api/formulas', { formula: formula.value, head_id: null }, { key: onceKey() });
+        const page = await once.post<'FormulaPage'>('/api/formulas', { formula: formula.value, head_id: null });
         sessionStorage.removeItem(KEPT);
         await client.invalidateQueries({ queryKey: ['formulas'] });
         await router.push(`/formulas/${page.id}`);
@@ -150,7 +148,7 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
     busy.value = true;
     try {
         const cured = await ask<'Evaluation'>('POST', '/api/cure', { formula: formula.value, head_id: null, change });
-        const page = await ask<'FormulaPage'>('POST', '/api/formulas', { formula: cured.formula, head_id: null }, { key: onceKey() });
+        const page = await once.post<'FormulaPage'>('/api/formulas', { formula: cured.formula, head_id: null });
         sessionStorage.removeItem(KEPT);
         await router.push(`/formulas/${page.id}`);
     } catch (e) {

@@ -1,12 +1,13 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { ask, Problem, type Schemas } from '../../api/client';
 import { inTurn } from '../../api/inTurn';
+import { useLatest } from '../../api/latest';
+import { useOnce } from '../../ui/useOnce';
 import { tell, tellProblem } from '../../ui/notice';
 
 type Formula = Schemas['Formula'];
 type Page = Schemas['FormulaPage'];
 
-const JUDGE_AFTER = 40;
 const SAVE_AFTER = 500;
 const RETRY_AFTER = 3000;
 /** Edits to one thing within this time are one step of undo. */
@@ -35,11 +36,8 @@ export function useBench(page: Page) {
     const refusal = ref('');
     const theirs = shallowRef<Page | null>(null);
 
+    const once = useOnce();
     let revision = page.revision;
-    let judged = 0;
-    let asked = 0;
-    let abort: AbortController | null = null;
-    let judgeTimer = 0;
     let saveTimer = 0;
     let saving: Promise<void> | null = null;
     let unsaved = false;
@@ -69,22 +67,17 @@ export function useBench(page: Page) {
         keeps.value = answer.keeps;
     }
 
-    async function judge(): Promise<void> {
-        const mine = ++asked;
-        abort?.abort();
-        abort = new AbortController();
-        try {
-            const answer = await ask<'Evaluation'>('POST', '/api/evaluate', draft(), { signal: abort.signal });
-            if (mine > judged) {
-                judged = mine;
-                show(answer);
-                if (status.value === 'refused') status.value = 'waiting';
-                refusal.value = '';
-            }
-        } catch (e) {
-            if (e instanceof Problem && e.status === 422 && mine === asked) refusal.value = e.message;
-        }
-    }
+    const judging = useLatest(
+        (signal) => ask<'Evaluation'>('POST', '/api/evaluate', draft(), { signal }),
+        (answer) => {
+            show(answer);
+            if (status.value === 'refused') status.value = 'waiting';
+            refusal.value = '';
+        },
+        (e) => {
+            if (e instanceof Problem && e.status === 422) refusal.value = e.message;
+        },
+    );
 
     async function save(): Promise<void> {
         window.clearTimeout(saveTimer);
@@ -129,9 +122,8 @@ export function useBench(page: Page) {
     function changed(): void {
         unsaved = true;
         if (status.value !== 'overtaken') status.value = 'waiting';
-        window.clearTimeout(judgeTimer);
         window.clearTimeout(saveTimer);
-        judgeTimer = window.setTimeout(() => void judge(), JUDGE_AFTER);
+        judging.soon();
         saveTimer = window.setTimeout(() => void save(), SAVE_AFTER);
     }
 
@@ -209,7 +201,7 @@ export function useBench(page: Page) {
     async function keep(note: string): Promise<void> {
         await flush();
         try {
-            const answer = await ask<'FormulaPage'>('POST', `/api/formulas/${page.id}/versions`, { note });
+            const answer = await once.post<'FormulaPage'>(`/api/formulas/${page.id}/versions`, { note });
             versions.value = answer.versions;
             tell(`Kept as version ${answer.versions[0]?.number ?? ''}.`);
         } catch (e) {
@@ -247,9 +239,7 @@ export function useBench(page: Page) {
     window.addEventListener('beforeunload', leaving);
     onBeforeUnmount(() => {
         window.removeEventListener('beforeunload', leaving);
-        window.clearTimeout(judgeTimer);
         window.clearTimeout(saveTimer);
-        abort?.abort();
         if (unsaved && status.value !== 'overtaken') void save();
     });
 
@@ -267,7 +257,7 @@ export function useBench(page: Page) {
         canUndo,
         canRedo,
         edit,
-        judge,
+        judge: judging.now,
         undo,
         redo,
         replace,

@@ -2,7 +2,8 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, onceKey, type Schemas } from '../../api/client';
+import { ask, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -27,14 +28,13 @@ const names = computed(() => {
 function choose(id: string): void {
     chosen.value = chosen.value.includes(id) ? chosen.value.filter((c) => c !== id) : [...chosen.value, id];
 }
+const once = useOnce();
 async function start(): Promise<void> {
     try {
-        const made = await ask<'FirstFormulaMade'>(
-            'POST',
-            `/api/heads/${props.head.id}/formula`,
-            { kind: kind.value, ingredients: chosen.value },
-            { key: onceKey() },
-        );
+        const made = await once.post<'FirstFormulaMade'>(`/api/heads/${props.head.id}/formula`, {
+            kind: kind.value,
+            ingredients: chosen.value,
+        });
         await router.push(`/formulas/${made.id}`);
         tell(made.remarks[0] ?? 'A first version is on the bench; its reasons stand in its notes.');
     } catch (e) {
@@ -116,7 +116,7 @@ async function start(): Promise<void> {
                         <option v-for="(word, value) in KINDS" :key="value" :value="value">{{ word }}</option>
                     </select>
                 </label>
-                <button class="act" :disabled="(advice.data.value?.red_flags.length ?? 0) > 0">Start a formula</button>
+                <button class="act" :disabled="once.busy.value || (advice.data.value?.red_flags.length ?? 0) > 0">Start a formula</button>
                 <p class="quiet w-full text-[13px]">
                     {{ names.length > 0 ? `With ${names.join(', ')}.` : 'Choose above what goes in, or leave it to plain staples.' }}
                 </p>

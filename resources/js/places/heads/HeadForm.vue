@@ -6,7 +6,7 @@ import { NEEDS, SCALPS } from '../../ui/words';
 import HeadGuide from './HeadGuide.vue';
 
 /** Everything that can be known of a head; only the name must be. */
-const props = defineProps<{ head: Schemas['Head'] | null; errors: Record<string, string[]> }>();
+const props = defineProps<{ head: Schemas['Head'] | null; errors: Record<string, string[]>; busy: boolean }>();
 const emit = defineEmits<{ save: [draft: Schemas['HeadDraft']] }>();
 const guiding = ref(false);
 const allergies = ref('');
@@ -203,7 +203,7 @@ function submit(): void {
             <textarea v-model="draft.note" class="field" rows="2" maxlength="2000"></textarea>
         </label>
         <div class="mt-5 flex gap-3">
-            <button class="act">{{ head ? 'Save' : 'Keep this head' }}</button>
+            <button class="act" :disabled="busy">{{ head ? 'Save' : 'Keep this head' }}</button>
             <slot />
         </div>
         <HeadGuide :open="guiding" @close="guiding = false" @take="take" />

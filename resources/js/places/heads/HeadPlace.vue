@@ -2,7 +2,8 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
 import { AUDIENCES, fixed, SCALPS, todayDate } from '../../ui/words';
@@ -16,6 +17,7 @@ const client = useQueryClient();
 const kept = shallowRef<Schemas['Head'] | null>(null);
 const errors = ref<Record<string, string[]>>({});
 const asking = ref(false);
+const once = useOnce();
 
 onMounted(async () => {
     if (props.id === 'new') return;
@@ -32,7 +34,7 @@ async function save(draft: Schemas['HeadDraft']): Promise<void> {
             kept.value = await ask<'Head'>('PUT', `/api/heads/${kept.value.id}`, { ...draft, revision: kept.value.revision });
             tell('Saved.');
         } else {
-            const head = await ask<'Head'>('POST', '/api/heads', draft, { key: onceKey() });
+            const head = await once.post<'Head'>('/api/heads', draft);
             await router.replace(`/heads/${head.id}`);
             tell(`${head.name} is described.`);
         }
@@ -51,12 +53,7 @@ async function save(draft: Schemas['HeadDraft']): Promise<void> {
 async function mark(zone: string, state: string): Promise<void> {
     try {
         const before = kept.value?.marks.length ?? 0;
-        kept.value = await ask<'Head'>(
-            'POST',
-            `/api/heads/${kept.value?.id}/marks`,
-            { zone, state, on: todayDate(), note: '' },
-            { key: onceKey() },
-        );
+        kept.value = await once.post<'Head'>(`/api/heads/${kept.value?.id}/marks`, { zone, state, on: todayDate(), note: '' });
         const made = kept.value.marks.length > before ? Math.max(...kept.value.marks.map((m) => m.id)) : 0;
         tell('Marked.', { undo: () => void unmark(made) });
     } catch (e) {
@@ -140,7 +137,7 @@ async function remove(): Promise<void> {
         </div>
         <section>
             <h2 v-if="kept" class="mb-3">What is known of {{ kept.name }}</h2>
-            <HeadForm :head="kept" :errors="errors" @save="save" />
+            <HeadForm :head="kept" :errors="errors" :busy="once.busy.value" @save="save" />
         </section>
         <UiDialog :open="asking" title="Delete this head?" @close="asking = false">
             <p>This deletes {{ kept?.name }}, its crown map, the routines and everything recorded of them. It cannot be undone.</p>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
-import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { inTurn } from '../../api/inTurn';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
@@ -81,22 +82,18 @@ function go(to: number): void {
     errors.value = {};
     void nextTick(() => input.value?.focus());
 }
+const once = useOnce();
 async function finish(): Promise<void> {
     busy.value = true;
     errors.value = {};
     try {
-        const done = await ask<'Batch'>(
-            'POST',
-            `/api/batches/${props.batch.id}/finish`,
-            {
-                revision: props.batch.revision,
-                jars: Number(jars.value),
-                jar_ml: Number(jarMl.value),
-                net_grams: Number(String(net.value).replace(',', '.')),
-                note: note.value,
-            },
-            { key: onceKey() },
-        );
+        const done = await once.post<'Batch'>(`/api/batches/${props.batch.id}/finish`, {
+            revision: props.batch.revision,
+            jars: Number(jars.value),
+            jar_ml: Number(jarMl.value),
+            net_grams: Number(String(net.value).replace(',', '.')),
+            note: note.value,
+        });
         client.setQueryData(['batch', String(props.batch.id)], done);
         await client.invalidateQueries({ queryKey: ['batches'] });
         await client.invalidateQueries({ queryKey: ['today'] });

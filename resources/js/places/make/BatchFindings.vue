@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
-import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { inTurn } from '../../api/inTurn';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
@@ -44,22 +45,18 @@ async function put(work: () => Promise<Schemas['Batch']>): Promise<Schemas['Batc
     }
 }
 const number = (text: string | number): number | null => (String(text).trim() === '' ? null : Number(String(text).replace(',', '.')));
+const once = useOnce();
 async function say(): Promise<void> {
     const known = new Set(props.batch.findings.map((f) => f.id));
     const batch = await put(() =>
-        ask<'Batch'>(
-            'POST',
-            `/api/batches/${props.batch.id}/findings`,
-            {
-                on: form.on,
-                texture: form.texture,
-                overrun_percent: number(form.overrun),
-                whipped_minutes: number(form.minutes),
-                state: form.state,
-                note: form.note,
-            },
-            { key: onceKey() },
-        ),
+        once.post<'Batch'>(`/api/batches/${props.batch.id}/findings`, {
+            on: form.on,
+            texture: form.texture,
+            overrun_percent: number(form.overrun),
+            whipped_minutes: number(form.minutes),
+            state: form.state,
+            note: form.note,
+        }),
     );
     if (!batch) return;
     Object.assign(form, EMPTY);

@@ -2,7 +2,8 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { INGREDIENT_KINDS } from '../../ui/words';
@@ -73,13 +74,14 @@ const words = (text: string): string[] =>
         .filter((w) => w !== '');
 const add = (): void => void draft.figures.push({ form: '', property: 'weight', low: 2, best: 2, high: 2, source: '' });
 
+const once = useOnce();
 async function save(): Promise<void> {
     errors.value = {};
     const body = { ...draft, synonyms: words(synonyms.value), allergens: words(allergens.value) };
     try {
         const kept = held.value
             ? await ask<'OwnKept'>('PUT', `/api/own-ingredients/${held.value.id}`, { ...body, revision: held.value.revision })
-            : await ask<'OwnKept'>('POST', '/api/own-ingredients', body, { key: onceKey() });
+            : await once.post<'OwnKept'>('/api/own-ingredients', body);
         await client.invalidateQueries();
         await router.push(`/pantry/${kept.ingredient.id}`);
         tell(`${draft.name} is kept beside the catalogue.`);
@@ -166,7 +168,7 @@ async function save(): Promise<void> {
         </div>
         <button type="button" class="act-quiet -ml-2.5" @click="add">Add a figure</button>
         <div class="mt-5 flex gap-3">
-            <button class="act">Keep it</button>
+            <button class="act" :disabled="once.busy.value">Keep it</button>
             <RouterLink to="/pantry" class="act-quiet">Leave it</RouterLink>
         </div>
     </form>

@@ -2,7 +2,8 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, onceKey, Problem } from '../../api/client';
+import { Problem } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import FormProblem from '../../ui/FormProblem.vue';
 import MoreRows from '../../ui/MoreRows.vue';
 import { tellProblem } from '../../ui/notice';
@@ -20,18 +21,14 @@ const errors = ref<Record<string, string[]>>({});
 const draft = reactive({ head_id: 0, per_week: 2, grams_per_use: 3, starts_on: todayDate(), way: '' });
 const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
 
+const once = useOnce();
 async function plan(): Promise<void> {
     errors.value = {};
     if (draft.head_id === 0) errors.value['head_id'] = ['Choose whose head it is for.'];
     if (!batch.value) errors.value['batch_id'] = ['Choose what is used.'];
     if (Object.keys(errors.value).length > 0) return;
     try {
-        const routine = await ask<'Routine'>(
-            'POST',
-            '/api/routines',
-            { ...draft, batch_id: Number(batch.value?.token) },
-            { key: onceKey() },
-        );
+        const routine = await once.post<'Routine'>('/api/routines', { ...draft, batch_id: Number(batch.value?.token) });
         await client.invalidateQueries();
         await router.push(`/rhythm/${routine.id}`);
     } catch (e) {
@@ -144,7 +141,7 @@ async function plan(): Promise<void> {
                     <span class="label">Way of using it (optional)</span>
                     <input v-model="draft.way" class="field" maxlength="200" />
                 </label>
-                <button class="act">Plan it, patch test first</button>
+                <button class="act" :disabled="once.busy.value">Plan it, patch test first</button>
             </form>
         </div>
     </div>

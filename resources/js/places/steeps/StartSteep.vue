@@ -2,7 +2,9 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { useLatest } from '../../api/latest';
+import { useOnce } from '../../ui/useOnce';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import { num, todayDate } from '../../ui/words';
@@ -47,8 +49,8 @@ const PREPARATIONS: Record<string, string> = {
 };
 const planned = shallowRef<Schemas['SteepPlanned'] | null>(null);
 const errors = ref<Record<string, string[]>>({});
-const busy = ref(false);
-let turn = 0;
+const once = useOnce();
+const busy = once.busy;
 
 /** Core names a single plant's faults by their own words; here they belong to the first row. */
 const ALIASES: Record<string, string> = {
@@ -64,21 +66,17 @@ function take(problem: Problem): void {
     for (const [field, said] of Object.entries(problem.errors)) found[ALIASES[field] ?? field] = said;
     errors.value = Object.keys(found).length > 0 ? found : { form: [problem.message] };
 }
-watch(
-    [draft, wanted],
-    async () => {
-        const mine = ++turn;
-        try {
-            const answer = await ask<'SteepPlanned'>('POST', '/api/steeps/plan', { ...draft, wanted: wanted.value || null });
-            if (mine !== turn) return;
-            planned.value = answer;
-            errors.value = {};
-        } catch (e) {
-            if (mine === turn && e instanceof Problem) take(e);
-        }
+const plan = useLatest(
+    (signal) => ask<'SteepPlanned'>('POST', '/api/steeps/plan', { ...draft, wanted: wanted.value || null }, { signal }),
+    (answer) => {
+        planned.value = answer;
+        errors.value = {};
     },
-    { immediate: true },
+    (e) => {
+        if (e instanceof Problem) take(e);
+    },
 );
+watch([draft, wanted], plan.soon, { immediate: true });
 onMounted(async () => {
     const again = String(route.query['again'] ?? '');
     if (!/^\d+$/.test(again)) return;
@@ -139,15 +137,12 @@ function price(event: Event): number | null {
 }
 const jarName = computed(() => herbs.value.map((h) => h.name).join(' and '));
 async function start(): Promise<void> {
-    busy.value = true;
     try {
-        const steep = await ask<'Steep'>('POST', '/api/steeps', draft, { key: onceKey() });
+        const steep = await once.post<'Steep'>('/api/steeps', draft);
         await client.invalidateQueries();
         await router.push(`/steeps/${steep.id}`);
     } catch (e) {
         if (e instanceof Problem) take(e);
-    } finally {
-        busy.value = false;
     }
 }
 </script>

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { ask, onceKey, Problem, type Schemas } from '../../api/client';
+import { ask, Problem, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { ref } from 'vue';
 import { inTurn } from '../../api/inTurn';
 import { tell, tellProblem } from '../../ui/notice';
@@ -10,6 +11,7 @@ type Event = Partial<Schemas['SteepEventDraft']> & { kind: Schemas['SteepEventDr
 /** One steep and what can be done to it; every act puts the answer in the place of what was shown, and can be undone. */
 export function useSteep(id: string) {
     const client = useQueryClient();
+    const once = useOnce();
     const errors = ref<Record<string, string[]>>({});
     const query = useQuery({ queryKey: ['steep', id], queryFn: () => ask<'Steep'>('GET', `/api/steeps/${id}`) });
 
@@ -32,9 +34,7 @@ export function useSteep(id: string) {
     }
     async function record(event: Event, said: string): Promise<boolean> {
         const known = new Set(query.data.value?.events.map((e) => e.id));
-        const steep = await act(() =>
-            ask<'Steep'>('POST', `/api/steeps/${id}/events`, { on: todayDate(), note: '', ...event }, { key: onceKey() }),
-        );
+        const steep = await act(() => once.post<'Steep'>(`/api/steeps/${id}/events`, { on: todayDate(), note: '', ...event }));
         const made = steep?.events.find((e) => !known.has(e.id));
         if (made) tell(said, { undo: () => void unrecord(made.id) });
         return steep !== null;

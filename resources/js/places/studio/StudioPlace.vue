@@ -11,8 +11,10 @@ const session = useSession();
 const router = useRouter();
 const client = useQueryClient();
 const studio = reactive<Schemas['Studio']>({
-    ...(session.studio ?? { name: '', cup: 'us', scale_grams: 1, maker: '', southern: false, bowl_ml: 0 }),
+    ...(session.studio ?? { name: '', cup: 'us', scale_grams: 1, maker: '', southern: false, bowl_ml: 0, time_zone: 'UTC' }),
 });
+const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 'UTC')];
+const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const current = ref('');
 const fresh = ref('');
 const errors = ref<Record<string, string[]>>({});
@@ -86,6 +88,19 @@ const leave = (): Promise<void> =>
                 <input v-model.number="studio.bowl_ml" type="number" step="any" min="0" class="field" :aria-invalid="!!errors['bowl_ml']" />
             </label>
             <FormProblem :errors="errors" field="bowl_ml" />
+            <div class="flex flex-wrap items-end gap-x-4 gap-y-1">
+                <label class="block w-full sm:w-[calc(50%-0.5rem)]">
+                    <span class="label">Time zone, in which your day begins</span>
+                    <select v-model="studio.time_zone" class="field" :aria-invalid="!!errors['time_zone']">
+                        <option v-if="!ZONES.includes(studio.time_zone)" :value="studio.time_zone">{{ studio.time_zone }}</option>
+                        <option v-for="zone in ZONES" :key="zone" :value="zone">{{ zone.replaceAll('_', ' ') }}</option>
+                    </select>
+                </label>
+                <button v-if="here && here !== studio.time_zone" type="button" class="act-quiet" @click="studio.time_zone = here">
+                    Take this device's: {{ here.replaceAll('_', ' ') }}
+                </button>
+            </div>
+            <FormProblem :errors="errors" field="time_zone" />
             <label class="flex items-center gap-2">
                 <input v-model="studio.southern" type="checkbox" />
                 South of the equator: the cold months are April to September

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { ask, onceKey, type Schemas } from '../../api/client';
+import { ask, type Schemas } from '../../api/client';
+import { useOnce } from '../../ui/useOnce';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, sayDate, shortDate } from '../../ui/words';
@@ -41,10 +42,12 @@ const ticks = computed(() => {
     return marks;
 });
 
+const once = useOnce();
 async function tick(item: Schemas['TodayItem']): Promise<void> {
     if (!item.tick) return;
     try {
-        const answer = await ask<'Steep'>(item.tick.method, item.tick.url, item.tick.body, { key: onceKey() });
+        const { method, url: at, body } = item.tick;
+        const answer = method === 'POST' ? await once.post<'Steep'>(at, body) : await ask<'Steep'>(method, at, body);
         await client.invalidateQueries();
         const url = item.tick.url;
         const takeBack = (): Promise<unknown> =>
