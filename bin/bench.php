@@ -21,7 +21,24 @@ use Crown\Measure\Property;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
-const RECIPE = "Bench butter\n1 cup shea butter\n40 g cocoa butter\n1/2 cup coconut oil\n3 tbsp castor oil\n80 g jojoba oil\n2 tbsp argan oil\n2 tbsp avocado oil\n1 tbsp baobab oil\n20 g candelilla wax\n1 tbsp arrowroot\n1 tsp vitamin e\n20 drops lavender essential oil\n10 drops rosemary essential oil\n5 drops lemon essential oil\n2 tbsp grapeseed oil";
+const RECIPE = <<<'TEXT'
+    Bench butter
+    1 cup shea butter
+    40 g cocoa butter
+    1/2 cup coconut oil
+    3 tbsp castor oil
+    80 g jojoba oil
+    2 tbsp argan oil
+    2 tbsp avocado oil
+    1 tbsp baobab oil
+    20 g candelilla wax
+    1 tbsp arrowroot
+    1 tsp vitamin e
+    20 drops lavender essential oil
+    10 drops rosemary essential oil
+    5 drops lemon essential oil
+    2 tbsp grapeseed oil
+    TEXT;
 
 /* Prints the figures; answers with the median. */
 $row = static function (string $what, array $milliseconds, string $budget): float {
@@ -45,35 +62,89 @@ $time = static function (callable $work, int $times): array {
 
 if (($argv[1] ?? '') === 'core') {
     $catalogue = (new CatalogueReader(dirname(__DIR__).'/data'))->read();
-    $context = new Context($catalogue, new Kitchen);
-    $reader = new RecipeReader($catalogue, new Kitchen);
+    $context = new Context($catalogue, new Kitchen());
+    $reader = new RecipeReader($catalogue, new Kitchen());
     $formula = $reader->read(RECIPE)->toFormula();
-    $row('assessment of a 15-line formula, warm', $time(static fn () => Assessor::standard()->assess($formula, $context), 500), '1 ms');
-    $row('the same, written as JSON', $time(static fn () => json_encode(Assessor::standard()->assess($formula, $context)), 500), '-');
+    $row(
+        'assessment of a 15-line formula, warm',
+        $time(static fn () => Assessor::standard()->assess($formula, $context), 500),
+        '1 ms',
+    );
+    $row(
+        'the same, written as JSON',
+        $time(static fn () => json_encode(Assessor::standard()->assess($formula, $context)), 500),
+        '-',
+    );
     $row('reading a 16-line recipe', $time(static fn () => $reader->read(RECIPE), 60), '-');
-    $row('search with slips of the pen', $time(static fn () => $catalogue->search('rosmary esential oil'), 200), '20 ms');
-    $fats = array_slice(array_values(array_filter($catalogue->all(), static fn ($i): bool => $i->solidFat->known() && $i->facts->has(Property::Weight) && ! $i->kind->isPlant())), 0, 60);
+    $row(
+        'search with slips of the pen',
+        $time(static fn () => $catalogue->search('rosmary esential oil'), 200),
+        '20 ms',
+    );
+    $fats = array_slice(
+        array_values(
+            array_filter(
+                $catalogue->all(),
+                static fn ($i): bool => $i->solidFat->known()
+                    && $i->facts->has(Property::Weight)
+                    && ! $i->kind->isPlant(),
+            ),
+        ),
+        0,
+        60,
+    );
     $candidates = array_map(static fn ($i): Candidate => new Candidate($i, 0.0, 100.0, 0.0, 1.0), $fats);
-    $demands = [new Demand('solids', 15, 35), new Demand('solids', -INF, 60, at: 10), new Demand('solids', 2, INF, at: 30), new Demand('weight', 2, 3.4), new Demand('saturated', 10, 50), new Demand('polyunsaturated', -INF, 25), new Demand('life', 14), new Demand('load', -INF, 1), new Demand('dermal'), new Demand('need', 10, INF, 'sealing'), new Demand('need', 5, INF, 'frizz')];
+    $demands = [
+        new Demand('solids', 15, 35),
+        new Demand('solids', -INF, 60, at: 10),
+        new Demand('solids', 2, INF, at: 30),
+        new Demand('weight', 2, 3.4),
+        new Demand('saturated', 10, 50),
+        new Demand('polyunsaturated', -INF, 25),
+        new Demand('life', 14),
+        new Demand('load', -INF, 1),
+        new Demand('dermal'),
+        new Demand('need', 10, INF, 'sealing'),
+        new Demand('need', 5, INF, 'frizz'),
+    ];
     for ($k = 0; count($demands) < 30; $k++) {
-        $demands[] = new Demand('share', 0, 60, implode('+', array_map(static fn ($i): string => $i->id, array_slice($fats, $k * 3, 4))));
+        $demands[] = new Demand(
+            'share',
+            0,
+            60,
+            implode('+', array_map(static fn ($i): string => $i->id, array_slice($fats, $k * 3, 4))),
+        );
     }
-    $row('solver, 60 candidates and 30 demands', $time(static fn () => Solver::solve($candidates, $demands, [Goal::Nearest]), 20), '100 ms');
-    exit;
+    $row(
+        'solver, 60 candidates and 30 demands',
+        $time(static fn () => Solver::solve($candidates, $demands, [Goal::Nearest]), 20),
+        '100 ms',
+    );
+    exit();
 }
 
 $url = (string) ($argv[2] ?? '');
 $jar = tempnam(sys_get_temp_dir(), 'bench');
 $handle = static function (string $method, string $path, ?string $body, array $more) use ($url): CurlHandle {
     $curl = curl_init($url.$path);
-    curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body, CURLOPT_RETURNTRANSFER => true] + $more);
+    curl_setopt_array(
+        $curl,
+        [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body, CURLOPT_RETURNTRANSFER => true] + $more,
+    );
 
     return $curl;
 };
 $heads = static function () use ($url, $jar): array {
     $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($jar), $m) === 1 ? urldecode($m[1]) : '';
 
-    return [CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Referer: '.$url.'/', 'X-XSRF-TOKEN: '.$token]];
+    return [
+        CURLOPT_HTTPHEADER => [
+            'Content-Type: application/json',
+            'Accept: application/json',
+            'Referer: '.$url.'/',
+            'X-XSRF-TOKEN: '.$token,
+        ],
+    ];
 };
 $once = static function (string $method, string $path, ?string $body = null) use ($handle, $heads, $jar): string {
     $curl = $handle($method, $path, $body, [CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar] + $heads());
@@ -83,10 +154,24 @@ $once = static function (string $method, string $path, ?string $body = null) use
     return $answer;
 };
 /* Each client asks again when it is answered, but no sooner than so many milliseconds after it asked before. */
-$clients = static function (string $method, string $path, ?string $body, int $each, int $count, float $pause = 0.0) use ($handle, $heads, $jar): array {
-    // Read once: a client that reads and writes its cookies with every request would use more of the machine than a browser does.
-    preg_match_all('/^(?:#HttpOnly_)?\S+\t\S+\t\S+\t\S+\t\S+\t(\S+)\t(\S+)$/m', (string) file_get_contents($jar), $cookies, PREG_SET_ORDER);
-    $more = [CURLOPT_COOKIE => implode('; ', array_map(static fn (array $c): string => $c[1].'='.$c[2], $cookies))] + $heads();
+$clients = static function (
+    string $method,
+    string $path,
+    ?string $body,
+    int $each,
+    int $count,
+    float $pause = 0.0,
+) use ($handle, $heads, $jar): array {
+    // Read once: a client that reads and writes its cookies with every request would use more of the machine than a
+    // browser does.
+    preg_match_all(
+        '/^(?:#HttpOnly_)?\S+\t\S+\t\S+\t\S+\t\S+\t(\S+)\t(\S+)$/m',
+        (string) file_get_contents($jar),
+        $cookies,
+        PREG_SET_ORDER,
+    );
+    $more = [CURLOPT_COOKIE => implode('; ', array_map(static fn (array $c): string => $c[1].'='.$c[2], $cookies))]
+        + $heads();
     $multi = curl_multi_init();
     $left = array_fill(0, $count, $each);
     $taken = $due = $asked = [];
@@ -98,7 +183,7 @@ $clients = static function (string $method, string $path, ?string $body, int $ea
     };
     for ($client = 0; $client < $count; $client++) {
         // Hands do not begin together.
-        $due[$client] = hrtime(true) / 1e6 + $client * $pause / $count;
+        $due[$client] = hrtime(true) / 1e6 + ($client * $pause) / $count;
     }
     do {
         foreach ($due as $client => $at) {
@@ -112,7 +197,14 @@ $clients = static function (string $method, string $path, ?string $body, int $ea
         while ($done = curl_multi_info_read($multi)) {
             $curl = $done['handle'];
             if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) !== 200) {
-                fwrite(STDERR, 'Answered '.curl_getinfo($curl, CURLINFO_RESPONSE_CODE).': '.mb_substr((string) curl_multi_getcontent($curl), 0, 200)."\n");
+                fwrite(
+                    STDERR,
+                    'Answered '
+                        .curl_getinfo($curl, CURLINFO_RESPONSE_CODE)
+                        .': '
+                        .mb_substr((string) curl_multi_getcontent($curl), 0, 200)
+                        ."\n",
+                );
                 exit(1);
             }
             $taken[] = curl_getinfo($curl, CURLINFO_TOTAL_TIME) * 1000;
@@ -132,7 +224,11 @@ $once('POST', '/api/demo', '{}');
 $formula = json_decode($once('POST', '/api/read', json_encode(['text' => RECIPE])), true)['formula'];
 $evaluate = json_encode(['formula' => $formula, 'head_id' => null]);
 // As the screen asks: at once at the first key, then at most every 150 ms.
-$row('POST /api/evaluate, 15 lines, 8 makers typing', $clients('POST', '/api/evaluate', $evaluate, 90, 8, 150.0), '30 ms at p95');
+$row(
+    'POST /api/evaluate, 15 lines, 8 makers typing',
+    $clients('POST', '/api/evaluate', $evaluate, 90, 8, 150.0),
+    '30 ms at p95',
+);
 $row('POST /api/evaluate, 15 lines, 8 clients, no pause', $clients('POST', '/api/evaluate', $evaluate, 60, 8), '-');
 // One after the other in turn, so that a slow minute of the machine is in both.
 $empty = $judged = [];
@@ -143,8 +239,23 @@ for ($round = 0; $round < 6; $round++) {
 $alone = $row('POST /api/evaluate, 15 lines, 1 client', $judged, '-');
 $nothing = $row('POST /api/ping, an empty answer, 1 client', $empty, '-');
 printf("  %-56s %14.2f times %22s budget %s\n", 'the first beside the second', $alone / $nothing, '', '1.6 times');
-$row('POST /api/read, 16 lines, 1 client', $clients('POST', '/api/read', json_encode(['text' => RECIPE]), 30, 1), '300 ms on the page');
-foreach (['/api/formulas', '/api/batches', '/api/batches?state=done', '/api/batches?q=nowhere', '/api/today', '/api/routines', '/api/steeps', '/'] as $path) {
+$row(
+    'POST /api/read, 16 lines, 1 client',
+    $clients('POST', '/api/read', json_encode(['text' => RECIPE]), 30, 1),
+    '300 ms on the page',
+);
+foreach (
+    [
+        '/api/formulas',
+        '/api/batches',
+        '/api/batches?state=done',
+        '/api/batches?q=nowhere',
+        '/api/today',
+        '/api/routines',
+        '/api/steeps',
+        '/',
+    ] as $path
+) {
     $row('GET '.$path.', 1 client', $clients('GET', $path, null, 30, 1), '60 ms at p95');
 }
 unlink($jar);

@@ -68,17 +68,19 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::delete('ingredients/{ingredient}/cupboard', 'unstock')->name('ingredients.unstock');
     });
     // These keep nothing: no transaction is opened for them.
-    Route::controller(EvaluationController::class)->withoutMiddleware(Idempotent::class)->group(function (): void {
-        Route::post('evaluate', 'evaluate')->name('evaluate');
-        Route::post('cure', 'cure')->name('cure');
-        Route::post('read', 'read')->name('read');
-        Route::post('water', 'water')->name('water');
-        Route::post('load', 'load')->name('load');
-        Route::post('without-scale', 'withoutScale')->name('without-scale');
-        Route::post('stock', 'stock')->name('stock');
-        Route::post('swap', 'swap')->name('swap');
-        Route::post('reshare', 'reshare')->name('reshare');
-    });
+    Route::controller(EvaluationController::class)
+        ->withoutMiddleware(Idempotent::class)
+        ->group(function (): void {
+            Route::post('evaluate', 'evaluate')->name('evaluate');
+            Route::post('cure', 'cure')->name('cure');
+            Route::post('read', 'read')->name('read');
+            Route::post('water', 'water')->name('water');
+            Route::post('load', 'load')->name('load');
+            Route::post('without-scale', 'withoutScale')->name('without-scale');
+            Route::post('stock', 'stock')->name('stock');
+            Route::post('swap', 'swap')->name('swap');
+            Route::post('reshare', 'reshare')->name('reshare');
+        });
     Route::post('design', DesignController::class)->withoutMiddleware(Idempotent::class)->name('design');
     Route::controller(FormulaController::class)->group(function (): void {
         Route::get('formulas', 'index')->name('formulas.index');

@@ -8,10 +8,22 @@ use App\Steep\PhotoController;
 use Illuminate\Support\Facades\Route;
 
 // Papers are opened from the address line too, where no page of ours is the referrer: they go by the session alone.
-Route::get('/papers/batches/{batch}/label.pdf', [LabelController::class, 'pdf'])->middleware('auth:web')->whereNumber('batch')->name('batches.label');
-Route::get('/papers/lots/{lot}/label.pdf', [LabelController::class, 'lot'])->middleware('auth:web')->whereNumber('lot')->name('lots.label');
-Route::get('/papers/formulas/{formula}/sheet.pdf', SheetController::class)->middleware('auth:web')->whereNumber('formula')->name('formulas.sheet');
-Route::get('/photos/{photo}', [PhotoController::class, 'show'])->middleware('auth:web')->whereNumber('photo')->name('photos.show');
+Route::get('/papers/batches/{batch}/label.pdf', [LabelController::class, 'pdf'])
+    ->middleware('auth:web')
+    ->whereNumber('batch')
+    ->name('batches.label');
+Route::get('/papers/lots/{lot}/label.pdf', [LabelController::class, 'lot'])
+    ->middleware('auth:web')
+    ->whereNumber('lot')
+    ->name('lots.label');
+Route::get('/papers/formulas/{formula}/sheet.pdf', SheetController::class)
+    ->middleware('auth:web')
+    ->whereNumber('formula')
+    ->name('formulas.sheet');
+Route::get('/photos/{photo}', [PhotoController::class, 'show'])
+    ->middleware('auth:web')
+    ->whereNumber('photo')
+    ->name('photos.show');
 
 // Every place has its own address; the one page behind them all finds its place itself.
 Route::view('/{place?}', 'app')->where('place', '^(?!api/|sanctum/|build/|photos/).*$')->name('app');

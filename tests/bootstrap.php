@@ -10,6 +10,9 @@ require dirname(__DIR__).'/vendor/autoload.php';
 // A test run must never touch a maker's data: refuse any database that is not one for tests.
 $database = getenv('DB_DATABASE');
 if (! is_string($database) || preg_match('/_test(_[a-z0-9_]+)?$/', $database) !== 1) {
-    fwrite(STDERR, sprintf("The tests refuse to run on the database \"%s\": its name must end in _test.\n", (string) $database));
+    fwrite(
+        STDERR,
+        sprintf("The tests refuse to run on the database \"%s\": its name must end in _test.\n", (string) $database),
+    );
     exit(1);
 }

@@ -12,17 +12,15 @@ use Error;
 use ReflectionClass;
 
 /**
- * The reference catalogue, read and checked once, then kept as PHP that makes each entry when it is asked for. Opcache holds
- * such a file in memory that all workers share, so that opening the catalogue costs a request next to nothing.
+ * The reference catalogue, read and checked once, then kept as PHP that makes each entry when it is asked for. Opcache
+ * holds such a file in memory that all workers share, so that opening the catalogue costs a request next to nothing.
  */
 final class CatalogueStore
 {
     private ?Catalogue $catalogue = null;
 
-    public function __construct(
-        private readonly string $directory,
-        private readonly string $file,
-    ) {
+    public function __construct(private readonly string $directory, private readonly string $file)
+    {
     }
 
     public function reference(): Catalogue
@@ -56,14 +54,40 @@ final class CatalogueStore
     private static function code(mixed $value): string
     {
         if (is_array($value)) {
-            return '['.implode(',', array_map(static fn (mixed $v, int|string $k): string => (is_string($k) ? var_export($k, true).'=>' : (array_is_list($value) ? '' : $k.'=>')).self::code($v), $value, array_keys($value))).']';
+            return '['
+                .implode(
+                    ',',
+                    array_map(
+                        static fn (mixed $v, int|string $k): string => (is_string($k)
+                            ? var_export($k, true).'=>'
+                            : (array_is_list($value)
+                                ? ''
+                                : $k.'=>')).self::code($v),
+                        $value,
+                        array_keys($value),
+                    ),
+                )
+                .']';
         }
         if (! is_object($value) || $value instanceof \UnitEnum) {
             return var_export($value, true);
         }
         $name = '\\'.$value::class;
         if ($value instanceof Shelf) {
-            return 'new '.$name.'(['.implode(',', array_map(static fn (mixed $v, string $k): string => var_export($k, true).'=>static fn()=>'.self::code($v), $value->all(), array_keys($value->all()))).'])';
+            return 'new '
+                .$name
+                .'(['
+                .implode(
+                    ',',
+                    array_map(
+                        static fn (mixed $v, string $k): string => var_export($k, true)
+                            .'=>static fn()=>'
+                            .self::code($v),
+                        $value->all(),
+                        array_keys($value->all()),
+                    ),
+                )
+                .'])';
         }
         $class = new ReflectionClass($value);
         $given = [];

@@ -48,18 +48,34 @@ final class IngredientController
         if ($name !== '') {
             // By name the order is that of likeness; what was filtered out stays out.
             $allowed = array_fill_keys(array_map(static fn (Ingredient $i): string => $i->id, $found), true);
-            $found = array_values(array_filter(
-                array_map(static fn (NameMatch $m): Ingredient => $m->ingredient, $catalogue->search($name, $request->hasAny(['kind', 'need', 'action', 'without']) ? 60 : 8)),
-                static fn (Ingredient $i): bool => isset($allowed[$i->id]),
-            ));
+            $found = array_values(
+                array_filter(
+                    array_map(
+                        static fn (NameMatch $m): Ingredient => $m->ingredient,
+                        $catalogue->search(
+                            $name,
+                            $request->hasAny(['kind', 'need', 'action', 'without']) ? 60 : 8,
+                        ),
+                    ),
+                    static fn (Ingredient $i): bool => isset($allowed[$i->id]),
+                ),
+            );
         }
 
         return new JsonResponse([
-            'items' => array_map(static fn (Ingredient $i): array => self::row($i, in_array($i->id, $atHand, true), $wanted->needs), $found),
+            'items' => array_map(
+                static fn (Ingredient $i): array => self::row($i, in_array($i->id, $atHand, true), $wanted->needs),
+                $found,
+            ),
         ]);
     }
 
-    #[Speaks('IngredientPage', does: 'One ingredient with all its figures and sources, where it is used and what could stand in for it')]
+    #[
+        Speaks(
+            'IngredientPage',
+            does: 'One ingredient with all its figures and sources, where it is used and what could stand in for it',
+        ),
+    ]
     public function show(string $ingredient, Request $request): JsonResponse
     {
         $all = $this->catalogue->get();
@@ -71,13 +87,33 @@ final class IngredientController
             'ingredient' => IngredientFile::write($found, $all, 1.0),
             'in_cupboard' => $item !== null,
             'stock_grams' => $item?->grams,
-            'used_in' => Formula::query()->where('document', 'like', '%'.addcslashes('"ingredient":'.json_encode($ingredient), '%_\\').'%')
-                ->orderByDesc('updated_at')->limit(12)->get(['id', 'title', 'kind'])->map(static fn (Formula $f): array => ['id' => $f->id, 'title' => $f->title, 'kind' => $f->kind])->all(),
+            'used_in' => Formula::query()
+                ->where(
+                    'document',
+                    'like',
+                    '%'.addcslashes('"ingredient":'.json_encode($ingredient), '%_\\').'%',
+                )
+                ->orderByDesc('updated_at')
+                ->limit(12)
+                ->get(['id', 'title', 'kind'])
+                ->map(static fn (Formula $f): array => ['id' => $f->id, 'title' => $f->title, 'kind' => $f->kind])
+                ->all(),
             'stand_ins' => (new StandIns($all))->for($found, $without),
-            'own_figures' => OwnFigure::query()->where('ingredient', $ingredient)->orderBy('id')->get()->map(static fn (OwnFigure $f): array => [
-                'id' => $f->id, 'form' => $f->form, 'property' => $f->property, 'label' => Property::from($f->property)->label(),
-                'value' => ['low' => $f->low, 'best' => $f->best, 'high' => $f->high], 'source' => $f->source,
-            ])->all(),
+            'own_figures' => OwnFigure::query()
+                ->where('ingredient', $ingredient)
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn (OwnFigure $f): array => [
+                        'id' => $f->id,
+                        'form' => $f->form,
+                        'property' => $f->property,
+                        'label' => Property::from($f->property)->label(),
+                        'value' => ['low' => $f->low, 'best' => $f->best, 'high' => $f->high],
+                        'source' => $f->source,
+                    ],
+                )
+                ->all(),
             'own' => str_starts_with($ingredient, 'own-') ? self::ownDraft($ingredient) : null,
         ]);
     }
@@ -87,21 +123,32 @@ final class IngredientController
     {
         $ids = array_values(array_unique(self::words($request->string('ids')->value())));
         if (count($ids) < 2 || count($ids) > self::MOST_COMPARED) {
-            throw new Refused('ids', sprintf('Name 2 to %d ingredients, with commas between.', self::MOST_COMPARED));
+            throw new Refused(
+                'ids',
+                sprintf('Name 2 to %d ingredients, with commas between.', self::MOST_COMPARED),
+            );
         }
         $all = $this->catalogue->get();
         $found = array_map(static fn (string $id): Ingredient => self::find($id, $all), $ids);
 
         return new JsonResponse([
-            'ingredients' => array_map(static fn (Ingredient $i): array => IngredientFile::write($i, $all, 1.0), $found),
-            'differences' => array_map(static fn (Ingredient $i): array => $i === $found[0] ? [] : Difference::between($found[0], $i), $found),
+            'ingredients' => array_map(
+                static fn (Ingredient $i): array => IngredientFile::write($i, $all, 1.0),
+                $found,
+            ),
+            'differences' => array_map(
+                static fn (Ingredient $i): array => $i === $found[0] ? [] : Difference::between($found[0], $i),
+                $found,
+            ),
         ]);
     }
 
     /** @throws Refused */
     public static function find(string $id, Catalogue $catalogue): Ingredient
     {
-        return $catalogue->has($id) ? $catalogue->get($id) : throw new Refused('ingredient', 'There is no such ingredient in the catalogue.', 404);
+        return $catalogue->has($id)
+            ? $catalogue->get($id)
+            : throw new Refused('ingredient', 'There is no such ingredient in the catalogue.', 404);
     }
 
     /** @param  list<string>  $atHand */
@@ -124,12 +171,31 @@ final class IngredientController
             'by' => 'nullable|in:name,evidence,life,weight',
         ]);
         $text = static fn (string $key): string => (string) ($given[$key] ?? '');
-        $kinds = array_map(static fn (string $k): IngredientKind => IngredientKind::tryFrom($k) ?? throw new Refused('kind', 'Allowed: '.implode(', ', array_column(IngredientKind::cases(), 'value')).'.'), self::words($text('kind')));
-        $actions = array_map(static fn (string $a): HairAction => HairAction::tryFrom($a) ?? throw new Refused('action', 'Allowed: '.implode(', ', array_column(HairAction::cases(), 'value')).'.'), self::words($text('action')));
+        $kinds = array_map(
+            static fn (string $k): IngredientKind => IngredientKind::tryFrom($k)
+                ?? throw new Refused(
+                    'kind',
+                    'Allowed: '.implode(', ', array_column(IngredientKind::cases(), 'value')).'.',
+                ),
+            self::words($text('kind')),
+        );
+        $actions = array_map(
+            static fn (string $a): HairAction => HairAction::tryFrom($a)
+                ?? throw new Refused(
+                    'action',
+                    'Allowed: '.implode(', ', array_column(HairAction::cases(), 'value')).'.',
+                ),
+            self::words($text('action')),
+        );
 
         // A type of hair asks for the weights that suit its lengths.
-        $hair = Profile::hairType(Strand::tryFrom($text('strand')) ?? Strand::NotKnown, Porosity::tryFrom($text('porosity')) ?? Porosity::NotKnown);
-        $suits = $text('strand').$text('porosity') === '' ? Band::of(1.0, 3.0, 5.0) : $hair->weightTarget(false)->atLeast(1.0)->atMost(5.0);
+        $hair = Profile::hairType(
+            Strand::tryFrom($text('strand')) ?? Strand::NotKnown,
+            Porosity::tryFrom($text('porosity')) ?? Porosity::NotKnown,
+        );
+        $suits = $text('strand').$text('porosity') === ''
+                ? Band::of(1.0, 3.0, 5.0)
+                : $hair->weightTarget(false)->atLeast(1.0)->atMost(5.0);
 
         return new Wanted(
             $kinds,
@@ -150,7 +216,9 @@ final class IngredientController
     /** @return list<string> */
     private static function words(string $commas): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', $commas)), static fn (string $w): bool => $w !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), explode(',', $commas)), static fn (string $w): bool => $w !== ''),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -178,8 +246,12 @@ final class IngredientController
             'forms' => array_keys($i->forms),
             'usual_form' => $i->usualForm(),
             'usual_phase' => Phase::usualFor($i)->value,
-            'weight' => $i->facts->has(Property::Weight) && ! $i->kind->isPlant() ? $i->facts->get(Property::Weight)->band->best : null,
-            'life_months' => $i->facts->has(Property::LifeMonths) ? $i->facts->get(Property::LifeMonths)->band->best : null,
+            'weight' => $i->facts->has(Property::Weight) && ! $i->kind->isPlant()
+                    ? $i->facts->get(Property::Weight)->band->best
+                    : null,
+            'life_months' => $i->facts->has(Property::LifeMonths)
+                ? $i->facts->get(Property::LifeMonths)->band->best
+                : null,
             'action' => $i->onHair->action->value,
             'feel' => $i->onHair->feel,
             'allergens' => $i->allergens,

@@ -46,11 +46,19 @@ final class OwnFigure extends Model
      */
     public static function corrections(): array
     {
-        return array_values(array_map(self::correct(...), app(CurrentStudio::class)->rows('own_figures')->orderBy('id')->get()->all()));
+        return array_values(
+            array_map(self::correct(...), app(CurrentStudio::class)->rows('own_figures')->orderBy('id')->get()->all()),
+        );
     }
 
     private static function correct(self|stdClass $row): Correction
     {
-        return new Correction($row->ingredient, $row->form, Property::from($row->property), Band::of((float) $row->low, (float) $row->best, (float) $row->high), $row->source);
+        return new Correction(
+            $row->ingredient,
+            $row->form,
+            Property::from($row->property),
+            Band::of((float) $row->low, (float) $row->best, (float) $row->high),
+            $row->source,
+        );
     }
 }

@@ -19,10 +19,18 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * An ingredient the studio wrote itself.
  *
+ * @phpstan-type OwnFigureRow array{
+ *     form: string, property: string, low: float|int, best: float|int, high: float|int, source: string,
+ * }
+ * @phpstan-type OwnDocument array{
+ *     name: string, inci: string, kind: string, like: string, synonyms: list<string>, allergens: list<string>,
+ *     vegan: bool, figures: list<OwnFigureRow>,
+ * }
+ *
  * @property int $id
  * @property int $revision
  * @property string $name
- * @property array{name: string, inci: string, kind: string, like: string, synonyms: list<string>, allergens: list<string>, vegan: bool, figures: list<array{form: string, property: string, low: float|int, best: float|int, high: float|int, source: string}>} $document
+ * @property OwnDocument $document
  */
 final class OwnIngredient extends Model
 {
@@ -50,11 +58,17 @@ final class OwnIngredient extends Model
     {
         $rows = app(CurrentStudio::class)->rows('own_ingredients')->orderBy('id')->pluck('document', 'id');
 
-        return array_values($rows->map(static fn (string $document, int $id): Ingredient => self::entry(
-            'own-'.$id,
-            (array) json_decode($document, true),
-            $reference,
-        )->ingredient())->all());
+        return array_values(
+            $rows
+                ->map(
+                    static fn (string $document, int $id): Ingredient => self::entry(
+                        'own-'.$id,
+                        (array) json_decode($document, true),
+                        $reference,
+                    )->ingredient(),
+                )
+                ->all(),
+        );
     }
 
     /** @param  array<string, mixed>  $draft as the request's rules have let it through */
@@ -70,7 +84,16 @@ final class OwnIngredient extends Model
             $draft['synonyms'],
             $draft['allergens'],
             $draft['vegan'],
-            array_map(static fn (array $f): Correction => new Correction($id, $f['form'], Property::from($f['property']), Band::of((float) $f['low'], (float) $f['best'], (float) $f['high']), $f['source']), $draft['figures']),
+            array_map(
+                static fn (array $f): Correction => new Correction(
+                    $id,
+                    $f['form'],
+                    Property::from($f['property']),
+                    Band::of((float) $f['low'], (float) $f['best'], (float) $f['high']),
+                    $f['source'],
+                ),
+                $draft['figures'],
+            ),
         );
     }
 }

@@ -48,7 +48,9 @@ final class OwnIngredientController
     public function destroy(int $own): JsonResponse
     {
         $row = OwnIngredient::query()->findOrFail($own);
-        $used = Formula::query()->where('document', 'like', '%"ingredient":"'.$row->ingredientId().'"%')->first(['id', 'title']);
+        $used = Formula::query()
+            ->where('document', 'like', '%"ingredient":"'.$row->ingredientId().'"%')
+            ->first(['id', 'title']);
         if ($used !== null) {
             throw new Refused('ingredient', sprintf('"%s" uses it. Take it out there first.', $used->title));
         }
@@ -61,12 +63,18 @@ final class OwnIngredientController
     public function correct(string $ingredient, Request $request): JsonResponse
     {
         $found = IngredientController::find($ingredient, $this->catalogue->get());
-        $given = $request->validate([
-            'form' => ['present', 'string', 'max:20', Rule::in(['', ...array_keys($found->forms)])],
-            'property' => ['required', Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED))],
-            ...self::bandRules(''),
-            'source' => 'required|string|max:200',
-        ], ['source.required' => 'Say where the figure comes from, for example "our scale, three bottles".']);
+        $given = $request->validate(
+            [
+                'form' => ['present', 'string', 'max:20', Rule::in(['', ...array_keys($found->forms)])],
+                'property' => [
+                    'required',
+                    Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED)),
+                ],
+                ...self::bandRules(''),
+                'source' => 'required|string|max:200',
+            ],
+            ['source.required' => 'Say where the figure comes from, for example "our scale, three bottles".'],
+        );
         $row = new OwnFigure(['ingredient' => $ingredient, ...$given]);
         // What core refuses must not be kept.
         $row->correction();
@@ -89,9 +97,15 @@ final class OwnIngredientController
     #[Speaks('', 'CupboardDraft', 204, 'Say that an ingredient stands in the cupboard, and how much of it')]
     public function stock(string $ingredient, Request $request): JsonResponse
     {
-        $grams = $request->validate(['grams' => 'nullable|numeric|min:0|max:1000000'], ['grams.min' => 'What is at hand is 0 g or more.'])['grams'] ?? null;
+        $grams = $request->validate(
+            ['grams' => 'nullable|numeric|min:0|max:1000000'],
+            ['grams.min' => 'What is at hand is 0 g or more.'],
+        )['grams'] ?? null;
         IngredientController::find($ingredient, $this->catalogue->get());
-        CupboardItem::query()->updateOrCreate(['ingredient' => $ingredient], $request->has('grams') ? ['grams' => $grams] : []);
+        CupboardItem::query()->updateOrCreate(
+            ['ingredient' => $ingredient],
+            $request->has('grams') ? ['grams' => $grams] : [],
+        );
 
         return new JsonResponse(null, 204);
     }
@@ -110,28 +124,49 @@ final class OwnIngredientController
     {
         $all = $this->catalogue->get();
 
-        return ['id' => $own->id, 'revision' => $own->revision, 'ingredient' => IngredientFile::write($all->get($own->ingredientId()), $all, 1.0)];
+        return [
+            'id' => $own->id,
+            'revision' => $own->revision,
+            'ingredient' => IngredientFile::write($all->get($own->ingredientId()), $all, 1.0),
+        ];
     }
 
     /** @return array<string, mixed> */
     private function given(Request $request, int $except = 0): array
     {
-        $draft = $request->validate([
-            'name' => ['required', 'string', 'max:120', Rule::unique('own_ingredients', 'name')->where('studio_id', $request->user()?->studio_id)->ignore($except)],
-            'inci' => 'present|string|max:200',
-            'kind' => ['required', Rule::enum(IngredientKind::class)],
-            'like' => 'present|string|max:80',
-            'synonyms' => 'present|array|max:20',
-            'synonyms.*' => 'string|max:80',
-            'allergens' => 'present|array|max:20',
-            'allergens.*' => 'string|max:80',
-            'vegan' => 'required|boolean',
-            'figures' => 'present|array|max:40',
-            'figures.*.form' => 'present|string|max:20',
-            'figures.*.property' => ['required', Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED))],
-            ...self::bandRules('figures.*.'),
-            'figures.*.source' => 'required|string|max:200',
-        ], ['name.required' => 'An ingredient needs a name.', 'name.unique' => 'You have an ingredient of this name already.', 'figures.*.source.required' => 'Say where the figure comes from.']);
+        $draft = $request->validate(
+            [
+                'name' => [
+                    'required',
+                    'string',
+                    'max:120',
+                    Rule::unique('own_ingredients', 'name')
+                        ->where('studio_id', $request->user()?->studio_id)
+                        ->ignore($except),
+                ],
+                'inci' => 'present|string|max:200',
+                'kind' => ['required', Rule::enum(IngredientKind::class)],
+                'like' => 'present|string|max:80',
+                'synonyms' => 'present|array|max:20',
+                'synonyms.*' => 'string|max:80',
+                'allergens' => 'present|array|max:20',
+                'allergens.*' => 'string|max:80',
+                'vegan' => 'required|boolean',
+                'figures' => 'present|array|max:40',
+                'figures.*.form' => 'present|string|max:20',
+                'figures.*.property' => [
+                    'required',
+                    Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED)),
+                ],
+                ...self::bandRules('figures.*.'),
+                'figures.*.source' => 'required|string|max:200',
+            ],
+            [
+                'name.required' => 'An ingredient needs a name.',
+                'name.unique' => 'You have an ingredient of this name already.',
+                'figures.*.source.required' => 'Say where the figure comes from.',
+            ],
+        );
         $reference = $this->reference->reference();
         if ($draft['like'] !== '' && ! $reference->has($draft['like'])) {
             throw new Refused('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
@@ -144,6 +179,10 @@ final class OwnIngredientController
     /** @return array<string, string> */
     private static function bandRules(string $before): array
     {
-        return [$before.'low' => 'required|numeric|lte:'.$before.'best', $before.'best' => 'required|numeric', $before.'high' => 'required|numeric|gte:'.$before.'best'];
+        return [
+            $before.'low' => 'required|numeric|lte:'.$before.'best',
+            $before.'best' => 'required|numeric',
+            $before.'high' => 'required|numeric|gte:'.$before.'best',
+        ];
     }
 }

@@ -16,32 +16,31 @@ use Crown\Formula\Context;
 /** The reference catalogue with the studio's own ingredients, figures and steeped oils over it. */
 final class StudioCatalogue
 {
-    public function __construct(
-        private readonly CatalogueStore $store,
-        private readonly CurrentStudio $studio,
-    ) {
+    public function __construct(private readonly CatalogueStore $store, private readonly CurrentStudio $studio)
+    {
     }
 
     public function get(): Catalogue
     {
         $reference = $this->store->reference();
         $corrections = OwnFigure::corrections();
-        $catalogue = $reference
-            ->with(...OwnIngredient::ingredients($reference))
-            ->corrected(...$corrections);
+        $catalogue = $reference->with(...OwnIngredient::ingredients($reference))->corrected(...$corrections);
         $steeped = [];
         foreach ($this->studio->rows('lots')->orderBy('id')->pluck('name', 'id') as $number => $name) {
             $id = 'lot-'.$number;
-            $steeped[$id] = [$name, static function (Catalogue $all) use ($number, $id, $corrections): Ingredient {
-                $lot = Lot::query()->with('steep.events')->findOrFail($number);
-                $own = array_filter($corrections, static fn (Correction $c): bool => $c->ingredient === $id);
+            $steeped[$id] = [
+                $name,
+                static function (Catalogue $all) use ($number, $id, $corrections): Ingredient {
+                    $lot = Lot::query()->with('steep.events')->findOrFail($number);
+                    $own = array_filter($corrections, static fn (Correction $c): bool => $c->ingredient === $id);
 
-                return array_reduce(
-                    $own,
-                    static fn (Ingredient $oil, Correction $c): Ingredient => $oil->corrected($c),
-                    $lot->yield(SteepStore::plan($lot->steep, $all, $lot->made_on))->ingredient($id, $lot->name),
-                );
-            }];
+                    return array_reduce(
+                        $own,
+                        static fn (Ingredient $oil, Correction $c): Ingredient => $oil->corrected($c),
+                        $lot->yield(SteepStore::plan($lot->steep, $all, $lot->made_on))->ingredient($id, $lot->name),
+                    );
+                },
+            ];
         }
 
         return $catalogue->steeping($steeped);
@@ -57,7 +56,12 @@ final class StudioCatalogue
     {
         return [
             ...CupboardItem::query()->orderBy('ingredient')->pluck('ingredient')->all(),
-            ...Lot::query()->where('withdrawn', '')->orderBy('id')->pluck('id')->map(static fn (int $id): string => 'lot-'.$id)->all(),
+            ...Lot::query()
+                ->where('withdrawn', '')
+                ->orderBy('id')
+                ->pluck('id')
+                ->map(static fn (int $id): string => 'lot-'.$id)
+                ->all(),
         ];
     }
 

@@ -43,10 +43,23 @@ final class DemoCommand extends Command
 
     private function load(CurrentStudio $current): void
     {
-        $studio = Studio::query()->create(['name' => 'The Linden Loft', 'maker' => 'Made in small batches at the Linden Loft', 'cup' => 'us', 'scale_grams' => 1, 'bowl_ml' => 1000, 'time_zone' => 'Europe/London', 'demo' => true]);
+        $studio = Studio::query()->create([
+            'name' => 'The Linden Loft',
+            'maker' => 'Made in small batches at the Linden Loft',
+            'cup' => 'us',
+            'scale_grams' => 1,
+            'bowl_ml' => 1000,
+            'time_zone' => 'Europe/London',
+            'demo' => true,
+        ]);
         $users = [];
         foreach (['Amara' => 'amara@linden-loft.example', 'Noor' => 'noor@linden-loft.example'] as $name => $email) {
-            $users[] = User::query()->create(['studio_id' => $studio->id, 'name' => $name, 'email' => $email, 'password' => Str::random(40)]);
+            $users[] = User::query()->create([
+                'studio_id' => $studio->id,
+                'name' => $name,
+                'email' => $email,
+                'password' => Str::random(40),
+            ]);
         }
         $current->enter($studio->refresh());
         (new Scenario(new Maker($users[0]), new Maker($users[1]), Day::today()))->play();

@@ -43,13 +43,26 @@ final class Maker
     private function send(string $method, string $path, array $body): array
     {
         $before = app('request');
-        $request = Request::create('/api/'.$path, $method, server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: json_encode($body, JSON_THROW_ON_ERROR));
+        $request = Request::create(
+            '/api/'.$path,
+            $method,
+            server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            content: json_encode($body, JSON_THROW_ON_ERROR),
+        );
         Auth::guard('web')->setUser($this->user);
         $response = app(Kernel::class)->handle($request);
         app()->instance('request', $before);
         Facade::clearResolvedInstance('request');
         if ($response->getStatusCode() >= 300) {
-            throw new RuntimeException(sprintf('The demo\'s %s %s was answered %d: %s', $method, $path, $response->getStatusCode(), mb_substr((string) $response->getContent(), 0, 500)));
+            throw new RuntimeException(
+                sprintf(
+                    'The demo\'s %s %s was answered %d: %s',
+                    $method,
+                    $path,
+                    $response->getStatusCode(),
+                    mb_substr((string) $response->getContent(), 0, 500),
+                ),
+            );
         }
 
         return (array) json_decode((string) $response->getContent(), true);

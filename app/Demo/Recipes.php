@@ -7,11 +7,19 @@ namespace App\Demo;
 /** The demo studio's recipes, as its makers wrote them down. */
 final class Recipes
 {
-    /** @return array<string, array{days_ago: int, text: string, head: string, settings: array<string, mixed>, steeped: array<string, string>}> */
+    /**
+     * @return array<string, array{
+     *     days_ago: int, text: string, head: string, settings: array<string, mixed>, steeped: array<string, string>,
+     * }>
+     */
     public static function all(): array
     {
         return [
-            'cloud' => self::recipe(96, 'imani', ['kind' => 'whipped-butter', 'size' => ['mode' => 'as-written']], <<<'TEXT'
+            'cloud' => self::recipe(
+                96,
+                'imani',
+                ['kind' => 'whipped-butter', 'size' => ['mode' => 'as-written']],
+                <<<'TEXT'
                 Cloud butter
                 180 g shea butter
                 40 g cocoa butter
@@ -24,16 +32,28 @@ final class Recipes
                 Melt the butters in a bowl over hot water at 75 C.
                 Stir in the oils, then cool to 40 C and add the vitamin E and the lavender.
                 Chill until the rim is firm. Whip for 8-10 minutes, sift in the arrowroot, spoon into jars.
-                TEXT),
-            'edge' => self::recipe(88, '', ['kind' => 'balm', 'size' => ['mode' => 'jars', 'jars' => 6, 'millilitres' => 15]], <<<'TEXT'
+                TEXT
+                ,
+            ),
+            'edge' => self::recipe(
+                88,
+                '',
+                ['kind' => 'balm', 'size' => ['mode' => 'jars', 'jars' => 6, 'millilitres' => 15]],
+                <<<'TEXT'
                 Vegan edge balm
                 14 % candelilla wax
                 20 % mango butter
                 30 % castor oil
                 avocado oil to fill
                 0.5 % vitamin e
-                TEXT),
-            'scalp' => self::recipe(90, 'zuri', ['kind' => 'scalp-oil'], <<<'TEXT'
+                TEXT
+                ,
+            ),
+            'scalp' => self::recipe(
+                90,
+                'zuri',
+                ['kind' => 'scalp-oil'],
+                <<<'TEXT'
                 Light scalp oil
                 60 ml jojoba oil
                 40 ml grapeseed oil
@@ -42,8 +62,14 @@ final class Recipes
                 22 drops rosemary essential oil
                 10 drops peppermint oil
                 Stir together without heat and fill dropper bottles.
-                TEXT),
-            'bar' => self::recipe(75, 'imani', ['kind' => 'conditioner-bar', 'audience' => 'adult-rinse-off', 'wet_use' => true], <<<'TEXT'
+                TEXT
+                ,
+            ),
+            'bar' => self::recipe(
+                75,
+                'imani',
+                ['kind' => 'conditioner-bar', 'audience' => 'adult-rinse-off', 'wet_use' => true],
+                <<<'TEXT'
                 Slip bar
                 60 g BTMS
                 30 g cetyl alcohol
@@ -54,8 +80,14 @@ final class Recipes
                 2 g panthenol
                 Melt all but the last two at 75 C and hold for 10 minutes.
                 Cool to 45 C, add the rest, pour into moulds and chill.
-                TEXT),
-            'milk' => self::recipe(60, '', ['kind' => 'emulsion'], <<<'TEXT'
+                TEXT
+                ,
+            ),
+            'milk' => self::recipe(
+                60,
+                '',
+                ['kind' => 'emulsion'],
+                <<<'TEXT'
                 Leaf-water leave-in milk
                 70 % rosemary tea
                 6 % emulsifying wax
@@ -64,9 +96,16 @@ final class Recipes
                 3 % glycerine
                 2 % argan oil
                 1 % phenoxyethanol
-                Heat water and oils apart to 70 C. Pour the water into the oils, whisk for 5 minutes, cool to 40 C and add the preservative.
-                TEXT),
-            'wrong' => self::recipe(52, 'adaeze', ['kind' => 'scalp-oil'], <<<'TEXT'
+                Heat water and oils apart to 70 C. Pour the water into the oils, whisk for 5 minutes.
+                Cool to 40 C and add the preservative.
+                TEXT
+                ,
+            ),
+            'wrong' => self::recipe(
+                52,
+                'adaeze',
+                ['kind' => 'scalp-oil'],
+                <<<'TEXT'
                 Mega growth oil from a forum
                 1 cup coconut oil
                 1/2 cup castor oil
@@ -81,42 +120,88 @@ final class Recipes
                 2 capsules vitamin e
                 Heat everything together for 20 minutes and strain.
                 The vitamin E preserves it naturally for years.
-                TEXT),
-            'seal' => self::recipe(50, 'imani', ['kind' => 'sealing-oil', 'size' => ['mode' => 'jars', 'jars' => 4, 'millilitres' => 60]], <<<'TEXT'
+                TEXT
+                ,
+            ),
+            'seal' => self::recipe(
+                50,
+                'imani',
+                ['kind' => 'sealing-oil', 'size' => ['mode' => 'jars', 'jars' => 4, 'millilitres' => 60]],
+                <<<'TEXT'
                 Braid sealing oil
                 120 g rosemary in olive
                 60 g castor oil
                 45 g moringa oil
                 1.5 g rosemary antioxidant extract
-                TEXT, ['rosemary in olive' => 'rosemary']),
-            'child' => self::recipe(40, 'tuma', ['kind' => 'hair-oil', 'audience' => 'child-2-6'], <<<'TEXT'
+                TEXT
+                ,
+                ['rosemary in olive' => 'rosemary'],
+            ),
+            'child' => self::recipe(
+                40,
+                'tuma',
+                ['kind' => 'hair-oil', 'audience' => 'child-2-6'],
+                <<<'TEXT'
                 Tuma's gentle oil
                 120 g high-oleic sunflower oil
                 40 g olive oil
                 1 g vitamin e
-                TEXT),
-            'hot' => self::recipe(15, '', ['kind' => 'hot-oil', 'audience' => 'adult-rinse-off'], <<<'TEXT'
+                TEXT
+                ,
+            ),
+            'hot' => self::recipe(
+                15,
+                '',
+                ['kind' => 'hot-oil', 'audience' => 'adult-rinse-off'],
+                <<<'TEXT'
                 Winter hot-oil treatment
                 3 parts olive oil
                 2 parts avocado oil
                 1 part baobab oil
-                TEXT),
-            'wetoil' => self::recipe(12, '', ['kind' => 'scalp-oil'], <<<'TEXT'
+                TEXT
+                ,
+            ),
+            'wetoil' => self::recipe(
+                12,
+                '',
+                ['kind' => 'scalp-oil'],
+                <<<'TEXT'
                 Garden rosemary scalp oil
                 90 g fresh rosemary jojoba
                 30 g squalane
                 0.6 g rosemary antioxidant extract
-                TEXT, ['fresh rosemary jojoba' => 'wet', 'rosemary' => 'wet', 'Rosemary leaf' => 'wet', 'Jojoba oil' => 'wet']),
+                TEXT
+                ,
+                [
+                    'fresh rosemary jojoba' => 'wet',
+                    'rosemary' => 'wet',
+                    'Rosemary leaf' => 'wet',
+                    'Jojoba oil' => 'wet',
+                ],
+            ),
         ];
     }
 
     /**
      * @param  array<string, mixed>  $settings
      * @param  array<string, string>  $steeped line name to the steep whose oil it means
-     * @return array{days_ago: int, text: string, head: string, settings: array<string, mixed>, steeped: array<string, string>}
+     * @return array{
+     *     days_ago: int, text: string, head: string, settings: array<string, mixed>, steeped: array<string, string>,
+     * }
      */
-    private static function recipe(int $daysAgo, string $head, array $settings, string $text, array $steeped = []): array
-    {
-        return ['days_ago' => $daysAgo, 'text' => $text, 'head' => $head, 'settings' => $settings, 'steeped' => $steeped];
+    private static function recipe(
+        int $daysAgo,
+        string $head,
+        array $settings,
+        string $text,
+        array $steeped = [],
+    ): array {
+        return [
+            'days_ago' => $daysAgo,
+            'text' => $text,
+            'head' => $head,
+            'settings' => $settings,
+            'steeped' => $steeped,
+        ];
     }
 }

@@ -7,8 +7,8 @@ namespace App\Demo;
 use Illuminate\Support\Carbon;
 
 /**
- * The demo studio's story: two people, three months of work. Told in the makers' own words, through the application's own
- * addresses, on the days on which it happened.
+ * The demo studio's story: two people, three months of work. Told in the makers' own words, through the application's
+ * own addresses, on the days on which it happened.
  */
 final class Scenario
 {
@@ -50,13 +50,66 @@ final class Scenario
     {
         $head = fn (array $what): int => $this->amara->post('heads', $what)['id'];
         $ids = [
-            'imani' => $head(['name' => 'Imani', 'strand' => 'coarse', 'porosity' => 'high', 'density' => 'thick', 'curl' => 'coily', 'scalp' => 'dry', 'age_band' => 'over-12', 'wants' => ['sealing', 'dry-lengths', 'length-retention'], 'style' => 'braids', 'wash_every_days' => 10, 'hardness' => 'hard']),
-            'zuri' => $head(['name' => 'Zuri', 'strand' => 'fine', 'porosity' => 'low', 'density' => 'middling', 'curl' => 'curly', 'scalp' => 'oily', 'age_band' => 'over-12', 'dislikes' => [['what' => 'coconut', 'season' => 'cold']], 'wants' => ['shedding', 'frizz'], 'style' => 'loose', 'wash_every_days' => 4]),
-            'tuma' => $head(['name' => 'Little Tuma', 'strand' => 'medium', 'porosity' => 'normal', 'scalp' => 'calm', 'age_band' => '2-6', 'allergies' => ['tree nut'], 'wants' => ['child-gentle', 'slip']]),
-            'adaeze' => $head(['name' => 'Adaeze', 'strand' => 'medium', 'porosity' => 'normal', 'curl' => 'coily', 'scalp' => 'itchy', 'age_band' => 'over-12', 'pregnant' => true, 'wants' => ['itch', 'dry-scalp'], 'conditions' => ['asthma']]),
+            'imani' => $head([
+                'name' => 'Imani',
+                'strand' => 'coarse',
+                'porosity' => 'high',
+                'density' => 'thick',
+                'curl' => 'coily',
+                'scalp' => 'dry',
+                'age_band' => 'over-12',
+                'wants' => ['sealing', 'dry-lengths', 'length-retention'],
+                'style' => 'braids',
+                'wash_every_days' => 10,
+                'hardness' => 'hard',
+            ]),
+            'zuri' => $head([
+                'name' => 'Zuri',
+                'strand' => 'fine',
+                'porosity' => 'low',
+                'density' => 'middling',
+                'curl' => 'curly',
+                'scalp' => 'oily',
+                'age_band' => 'over-12',
+                'dislikes' => [['what' => 'coconut', 'season' => 'cold']],
+                'wants' => ['shedding', 'frizz'],
+                'style' => 'loose',
+                'wash_every_days' => 4,
+            ]),
+            'tuma' => $head([
+                'name' => 'Little Tuma',
+                'strand' => 'medium',
+                'porosity' => 'normal',
+                'scalp' => 'calm',
+                'age_band' => '2-6',
+                'allergies' => ['tree nut'],
+                'wants' => ['child-gentle', 'slip'],
+            ]),
+            'adaeze' => $head([
+                'name' => 'Adaeze',
+                'strand' => 'medium',
+                'porosity' => 'normal',
+                'curl' => 'coily',
+                'scalp' => 'itchy',
+                'age_band' => 'over-12',
+                'pregnant' => true,
+                'wants' => ['itch', 'dry-scalp'],
+                'conditions' => ['asthma'],
+            ]),
         ];
         $marks = [
-            ['zuri', 95, ['crown' => 'oily', 'hairline' => 'oily', 'temple-left' => 'thinning', 'temple-right' => 'thinning', 'nape' => 'calm', 'top' => 'oily']],
+            [
+                'zuri',
+                95,
+                [
+                    'crown' => 'oily',
+                    'hairline' => 'oily',
+                    'temple-left' => 'thinning',
+                    'temple-right' => 'thinning',
+                    'nape' => 'calm',
+                    'top' => 'oily',
+                ],
+            ],
             ['zuri', 40, ['crown' => 'calm', 'top' => 'calm']],
             ['zuri', 6, ['temple-right' => 'calm', 'back' => 'calm', 'side-left' => 'calm', 'side-right' => 'calm']],
             ['adaeze', 20, ['nape' => 'itchy', 'back' => 'itchy', 'crown' => 'dry']],
@@ -64,7 +117,12 @@ final class Scenario
         foreach ($marks as [$who, $ago, $zones]) {
             $this->daysAgo($ago);
             foreach ($zones as $zone => $state) {
-                $this->amara->post('heads/'.$ids[$who].'/marks', ['zone' => $zone, 'state' => $state, 'on' => $this->date($ago), 'note' => '']);
+                $this->amara->post('heads/'.$ids[$who].'/marks', [
+                    'zone' => $zone,
+                    'state' => $state,
+                    'on' => $this->date($ago),
+                    'note' => '',
+                ]);
             }
         }
 
@@ -74,41 +132,159 @@ final class Scenario
     /** What stands in the studio's cupboard, an oil of their own, and a figure they weighed themselves. */
     private function cupboard(): void
     {
-        foreach (['olive-oil', 'castor-oil', 'jojoba-oil', 'sunflower-oil-high-oleic', 'grapeseed-oil', 'squalane', 'argan-oil', 'shea-butter', 'cocoa-butter', 'mango-butter', 'candelilla-wax', 'btms-25', 'cetyl-alcohol', 'vitamin-e', 'rosemary-eo', 'peppermint-eo', 'lavender-eo', 'clove-bud-eo', 'rosemary', 'calendula', 'hibiscus', 'nettle', 'fenugreek', 'saw-palmetto', 'sweet-almond-oil', 'arrowroot', 'panthenol'] as $id) {
+        foreach (
+            [
+                'olive-oil',
+                'castor-oil',
+                'jojoba-oil',
+                'sunflower-oil-high-oleic',
+                'grapeseed-oil',
+                'squalane',
+                'argan-oil',
+                'shea-butter',
+                'cocoa-butter',
+                'mango-butter',
+                'candelilla-wax',
+                'btms-25',
+                'cetyl-alcohol',
+                'vitamin-e',
+                'rosemary-eo',
+                'peppermint-eo',
+                'lavender-eo',
+                'clove-bud-eo',
+                'rosemary',
+                'calendula',
+                'hibiscus',
+                'nettle',
+                'fenugreek',
+                'saw-palmetto',
+                'sweet-almond-oil',
+                'arrowroot',
+                'panthenol',
+            ] as $id
+        ) {
             $this->amara->put('ingredients/'.$id.'/cupboard', []);
         }
         // What was weighed when the shelf was last cleared; the rest is "some".
-        $weighed = ['olive-oil' => 860, 'castor-oil' => 410, 'jojoba-oil' => 295, 'sunflower-oil-high-oleic' => 1400, 'argan-oil' => 90, 'shea-butter' => 1150, 'cocoa-butter' => 240, 'mango-butter' => 310, 'candelilla-wax' => 85, 'vitamin-e' => 42, 'arrowroot' => 180, 'lavender-eo' => 18, 'rosemary-eo' => 9];
+        $weighed = [
+            'olive-oil' => 860,
+            'castor-oil' => 410,
+            'jojoba-oil' => 295,
+            'sunflower-oil-high-oleic' => 1400,
+            'argan-oil' => 90,
+            'shea-butter' => 1150,
+            'cocoa-butter' => 240,
+            'mango-butter' => 310,
+            'candelilla-wax' => 85,
+            'vitamin-e' => 42,
+            'arrowroot' => 180,
+            'lavender-eo' => 18,
+            'rosemary-eo' => 9,
+        ];
         foreach ($weighed as $id => $grams) {
             $this->noor->put('ingredients/'.$id.'/cupboard', ['grams' => $grams]);
         }
-        $this->noor->put('ingredients/shea-butter/figures', ['form' => '', 'property' => 'life_months', 'low' => 12, 'best' => 15, 'high' => 18, 'source' => 'three of our own sacks']);
-        $prices = ['shea-butter' => 14.5, 'cocoa-butter' => 19.8, 'mango-butter' => 22, 'jojoba-oil' => 46, 'sunflower-oil-high-oleic' => 6.4, 'olive-oil' => 9.2, 'castor-oil' => 11.5, 'avocado-oil' => 17, 'candelilla-wax' => 38, 'vitamin-e' => 64, 'arrowroot' => 7.5, 'lavender-eo' => 210];
+        $this->noor->put('ingredients/shea-butter/figures', [
+            'form' => '',
+            'property' => 'life_months',
+            'low' => 12,
+            'best' => 15,
+            'high' => 18,
+            'source' => 'three of our own sacks',
+        ]);
+        $prices = [
+            'shea-butter' => 14.5,
+            'cocoa-butter' => 19.8,
+            'mango-butter' => 22,
+            'jojoba-oil' => 46,
+            'sunflower-oil-high-oleic' => 6.4,
+            'olive-oil' => 9.2,
+            'castor-oil' => 11.5,
+            'avocado-oil' => 17,
+            'candelilla-wax' => 38,
+            'vitamin-e' => 64,
+            'arrowroot' => 7.5,
+            'lavender-eo' => 210,
+        ];
         foreach ($prices as $id => $price) {
-            $this->noor->put('ingredients/'.$id.'/figures', ['form' => '', 'property' => 'price_per_kg', 'low' => $price, 'best' => $price, 'high' => $price, 'source' => 'our last receipt']);
+            $this->noor->put('ingredients/'.$id.'/figures', [
+                'form' => '',
+                'property' => 'price_per_kg',
+                'low' => $price,
+                'best' => $price,
+                'high' => $price,
+                'source' => 'our last receipt',
+            ]);
         }
         $this->noor->post('own-ingredients', [
-            'name' => 'Market castor oil', 'inci' => 'Ricinus Communis Seed Oil', 'kind' => 'carrier-oil', 'like' => 'castor-oil', 'synonyms' => ['market castor'], 'allergens' => [], 'vegan' => true,
-            'figures' => [['form' => '', 'property' => 'life_months', 'low' => 9, 'best' => 12, 'high' => 18, 'source' => 'it smelled old after a year']],
+            'name' => 'Market castor oil',
+            'inci' => 'Ricinus Communis Seed Oil',
+            'kind' => 'carrier-oil',
+            'like' => 'castor-oil',
+            'synonyms' => ['market castor'],
+            'allergens' => [],
+            'vegan' => true,
+            'figures' => [
+                [
+                    'form' => '',
+                    'property' => 'life_months',
+                    'low' => 9,
+                    'best' => 12,
+                    'high' => 18,
+                    'source' => 'it smelled old after a year',
+                ],
+            ],
         ]);
     }
 
     /**
-     * @param  list<array{0: string, 1: string, 2: string, 3?: string, 4?: int}>  $herbs ingredient, form, amount, preparation, draw
+     * @param  list<array{0: string, 1: string, 2: string, 3?: string, 4?: int}>  $herbs ingredient, form, amount,
+     *     preparation, draw
      * @param  list<array{0: string, 1: string}>  $oils ingredient, amount
      * @param  array<string, mixed>  $over
      * @return array<string, mixed>
      */
-    private function steep(string $name, array $herbs, array $oils, string $method, int $jar, float $wide, int $daysAgo, array $over = []): array
-    {
+    private function steep(
+        string $name,
+        array $herbs,
+        array $oils,
+        string $method,
+        int $jar,
+        float $wide,
+        int $daysAgo,
+        array $over = [],
+    ): array {
         $this->daysAgo($daysAgo);
 
         return $this->noor->post('steeps', [
             'name' => $name,
-            'herbs' => array_map(static fn (array $h): array => ['ingredient' => $h[0], 'form' => $h[1], 'amount' => $h[2], 'preparation' => $h[3] ?? 'none', 'draw' => $h[4] ?? 1, 'cost' => null], $herbs),
-            'oils' => array_map(static fn (array $o): array => ['ingredient' => $o[0], 'amount' => $o[1], 'cost' => null], $oils),
-            'water_grams' => 0, 'method' => $method, 'celsius' => 0, 'minutes' => 0, 'days' => 0, 'jar_ml' => $jar, 'diameter_cm' => $wide, 'mouth_cm' => 0,
-            'shaken_daily' => in_array($method, ['cold-dark', 'sunny-sill'], true), 'pressed' => false, 'started_on' => $this->date($daysAgo), ...$over,
+            'herbs' => array_map(
+                static fn (array $h): array => [
+                    'ingredient' => $h[0],
+                    'form' => $h[1],
+                    'amount' => $h[2],
+                    'preparation' => $h[3] ?? 'none',
+                    'draw' => $h[4] ?? 1,
+                    'cost' => null,
+                ],
+                $herbs,
+            ),
+            'oils' => array_map(
+                static fn (array $o): array => ['ingredient' => $o[0], 'amount' => $o[1], 'cost' => null],
+                $oils,
+            ),
+            'water_grams' => 0,
+            'method' => $method,
+            'celsius' => 0,
+            'minutes' => 0,
+            'days' => 0,
+            'jar_ml' => $jar,
+            'diameter_cm' => $wide,
+            'mouth_cm' => 0,
+            'shaken_daily' => in_array($method, ['cold-dark', 'sunny-sill'], true),
+            'pressed' => false,
+            'started_on' => $this->date($daysAgo),
+            ...$over,
         ]);
     }
 
@@ -121,7 +297,11 @@ final class Scenario
     {
         $this->daysAgo($daysAgo);
 
-        return $this->noor->post('steeps/'.$steep['id'].'/events', ['on' => $this->date($daysAgo), 'note' => '', ...$event]);
+        return $this->noor->post('steeps/'.$steep['id'].'/events', [
+            'on' => $this->date($daysAgo),
+            'note' => '',
+            ...$event,
+        ]);
     }
 
     /**
@@ -133,23 +313,74 @@ final class Scenario
     {
         $this->daysAgo($daysAgo);
 
-        return $this->noor->post('steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => $grams, 'loss_grams' => 0, ...$over]);
+        return $this->noor->post('steeps/'.$steep['id'].'/strain', [
+            'revision' => $steep['revision'],
+            'yield_grams' => $grams,
+            'loss_grams' => 0,
+            ...$over,
+        ]);
     }
 
     /** @return array<string, string> ingredient ids of the oils that came of them */
     private function earlySteeps(): array
     {
-        $rosemary = $this->steep('Rosemary in olive oil', [['rosemary', 'dried', '60 g']], [['olive-oil', '480 g']], 'cold-dark', 1000, 10, 98, [
-            'herbs' => [['ingredient' => 'rosemary', 'form' => 'dried', 'preparation' => 'none', 'amount' => '60 g', 'draw' => 1, 'cost' => 2.40]],
-            'oils' => [['ingredient' => 'olive-oil', 'amount' => '480 g', 'cost' => 4.30]],
+        $rosemary = $this->steep(
+            'Rosemary in olive oil',
+            [['rosemary', 'dried', '60 g']],
+            [['olive-oil', '480 g']],
+            'cold-dark',
+            1000,
+            10,
+            98,
+            [
+                'herbs' => [
+                    [
+                        'ingredient' => 'rosemary',
+                        'form' => 'dried',
+                        'preparation' => 'none',
+                        'amount' => '60 g',
+                        'draw' => 1,
+                        'cost' => 2.4,
+                    ],
+                ],
+                'oils' => [['ingredient' => 'olive-oil', 'amount' => '480 g', 'cost' => 4.3]],
+            ],
+        );
+        $rosemary = $this->happened($rosemary, 85, [
+            'kind' => 'note',
+            'colour' => 'green gold',
+            'smell' => 'clear rosemary',
+            'note' => 'Some sprigs floated; pushed them under.',
         ]);
-        $rosemary = $this->happened($rosemary, 85, ['kind' => 'note', 'colour' => 'green gold', 'smell' => 'clear rosemary', 'note' => 'Some sprigs floated; pushed them under.']);
-        $fresh = $this->steep('Fresh rosemary in jojoba', [['rosemary', 'fresh', '18 g', 'chopped']], [['jojoba-oil', '240 g']], 'water-bath', 500, 8, 72);
+        $fresh = $this->steep(
+            'Fresh rosemary in jojoba',
+            [['rosemary', 'fresh', '18 g', 'chopped']],
+            [['jojoba-oil', '240 g']],
+            'water-bath',
+            500,
+            8,
+            72,
+        );
         $fresh = $this->happened($fresh, 72, ['kind' => 'bowl', 'before' => 612.0, 'after' => 608.2]);
-        $fresh = $this->happened($fresh, 72, ['kind' => 'sign', 'sign' => 'The bubbling has stopped: the water is gone.']);
+        $fresh = $this->happened($fresh, 72, [
+            'kind' => 'sign',
+            'sign' => 'The bubbling has stopped: the water is gone.',
+        ]);
         $wet = $this->strained($fresh, 71, 228);
-        $done = $this->strained($rosemary, 69, 396, ['herb' => 'kept', 'note' => 'Cloudy at first, clear after a day.']);
-        $again = $this->steep('Rosemary, second draw', [['rosemary', 'dried', '60 g', 'none', 2]], [['sunflower-oil-high-oleic', '360 g']], 'cold-dark', 1000, 10, 69, ['days' => 21]);
+        $done = $this->strained($rosemary, 69, 396, [
+            'herb' => 'kept',
+            'note' => 'Cloudy at first, clear after a day.',
+        ]);
+        $again = $this->steep(
+            'Rosemary, second draw',
+            [['rosemary', 'dried', '60 g', 'none', 2]],
+            [['sunflower-oil-high-oleic', '360 g']],
+            'cold-dark',
+            1000,
+            10,
+            69,
+            ['days' => 21],
+        );
         $this->happened($again, 48, ['kind' => 'settling']);
         $this->happened($this->strained($again, 47, 341), 44, ['kind' => 'ready']);
         $this->happened($wet, 69, ['kind' => 'ready']);
@@ -161,29 +392,110 @@ final class Scenario
     private function laterSteeps(): void
     {
         $running = [
-            [$this->steep('Calendula in high-oleic sunflower', [['calendula', 'dried', '40 g']], [['sunflower-oil-high-oleic', '400 g']], 'cold-dark', 900, 9, 17), 17, [3, 9]],
-            [$this->steep('Fenugreek in sesame', [['fenugreek', 'seed', '45 g', 'crushed']], [['sesame-oil', '360 g']], 'cold-dark', 700, 9, 30), 30, [12]],
-            [$this->steep('Hibiscus in rice bran', [['hibiscus', 'dried', '30 g']], [['rice-bran-oil', '260 g']], 'cold-dark', 600, 8.5, 3), 3, []],
-            [$this->steep('Nettle and horsetail in two oils', [['nettle', 'cut', '25 g'], ['horsetail', 'cut', '20 g']], [['olive-oil', '300 g'], ['jojoba-oil', '100 g']], 'cold-dark', 750, 9, 12), 12, [1, 2, 3, 4]],
-            [$this->steep('Amla powder in coconut', [['amla', 'powder', '30 g', 'bagged']], [['coconut-oil', '330 g']], 'cold-dark', 600, 8.5, 27), 27, []],
+            [
+                $this->steep(
+                    'Calendula in high-oleic sunflower',
+                    [['calendula', 'dried', '40 g']],
+                    [['sunflower-oil-high-oleic', '400 g']],
+                    'cold-dark',
+                    900,
+                    9,
+                    17,
+                ),
+                17,
+                [3, 9],
+            ],
+            [
+                $this->steep(
+                    'Fenugreek in sesame',
+                    [['fenugreek', 'seed', '45 g', 'crushed']],
+                    [['sesame-oil', '360 g']],
+                    'cold-dark',
+                    700,
+                    9,
+                    30,
+                ),
+                30,
+                [12],
+            ],
+            [
+                $this->steep(
+                    'Hibiscus in rice bran',
+                    [['hibiscus', 'dried', '30 g']],
+                    [['rice-bran-oil', '260 g']],
+                    'cold-dark',
+                    600,
+                    8.5,
+                    3,
+                ),
+                3,
+                [],
+            ],
+            [
+                $this->steep(
+                    'Nettle and horsetail in two oils',
+                    [['nettle', 'cut', '25 g'], ['horsetail', 'cut', '20 g']],
+                    [['olive-oil', '300 g'], ['jojoba-oil', '100 g']],
+                    'cold-dark',
+                    750,
+                    9,
+                    12,
+                ),
+                12,
+                [1, 2, 3, 4],
+            ],
+            [
+                $this->steep(
+                    'Amla powder in coconut',
+                    [['amla', 'powder', '30 g', 'bagged']],
+                    [['coconut-oil', '330 g']],
+                    'cold-dark',
+                    600,
+                    8.5,
+                    27,
+                ),
+                27,
+                [],
+            ],
         ];
         foreach ($running as [$steep, $days, $missed]) {
             for ($ago = $days; $ago >= 1; $ago--) {
                 if ($ago >= $days - 25 && ! in_array($ago, $missed, true)) {
                     $this->daysAgo($ago);
-                    $this->noor->put('steeps/'.$steep['id'].'/shakes', ['date' => $this->date($ago), 'done' => true]);
+                    $this->noor->put('steeps/'.$steep['id'].'/shakes', [
+                        'date' => $this->date($ago),
+                        'done' => true,
+                    ]);
                 }
             }
         }
         // A forgotten herb went in in week one, the jar stood in the sun for a while, some was taken out.
         $nettle = $running[3][0];
-        $this->happened($nettle, 6, ['kind' => 'herb', 'ingredient' => 'rosemary', 'form' => 'dried', 'preparation' => 'none', 'amount' => '10 g', 'note' => 'Forgotten on the first day.']);
+        $this->happened($nettle, 6, [
+            'kind' => 'herb',
+            'ingredient' => 'rosemary',
+            'form' => 'dried',
+            'preparation' => 'none',
+            'amount' => '10 g',
+            'note' => 'Forgotten on the first day.',
+        ]);
         $this->happened($running[0][0], 8, ['kind' => 'note', 'colour' => 'orange', 'smell' => 'of hay']);
         $this->happened($running[0][0], 5, ['kind' => 'drawn', 'grams' => 40, 'note' => 'For a patch test.']);
         $this->happened($running[4][0], 1, ['kind' => 'settling']);
-        $onion = $this->steep('Fresh onion in olive oil', [['onion', 'fresh', '60 g', 'chopped']], [['olive-oil', '200 g']], 'cold-dark', 400, 8, 14);
+        $onion = $this->steep(
+            'Fresh onion in olive oil',
+            [['onion', 'fresh', '60 g', 'chopped']],
+            [['olive-oil', '200 g']],
+            'cold-dark',
+            400,
+            8,
+            14,
+        );
         $this->daysAgo(9);
-        $this->noor->post('steeps/'.$onion['id'].'/spoil', ['revision' => $onion['revision'], 'reason' => 'Fizzing and a sour smell']);
+        $this->noor->post('steeps/'.$onion['id'].'/spoil', [
+            'revision' => $onion['revision'],
+            'reason' => 'Fizzing and a sour smell',
+        ]);
     }
 
     /**
@@ -227,7 +539,11 @@ final class Scenario
                 $formula['lines'][$i]['amount'] = '60 g';
             }
         }
-        $this->amara->put('formulas/'.$id, ['revision' => $kept['revision'], 'formula' => $formula, 'head_id' => $kept['head_id']]);
+        $this->amara->put('formulas/'.$id, [
+            'revision' => $kept['revision'],
+            'formula' => $formula,
+            'head_id' => $kept['head_id'],
+        ]);
         $this->amara->post('formulas/'.$id.'/versions', ['note' => 'Too soft in August: cocoa butter up to 60 g']);
     }
 
@@ -252,11 +568,19 @@ final class Scenario
             $batch = $this->noor->post('batches', ['formula_id' => $formulas[$key]]);
             foreach ($batch['weighings'] as $i => $w) {
                 $batch = $this->noor->put('batches/'.$batch['id'].'/weighings', [
-                    'revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true,
+                    'revision' => $batch['revision'],
+                    'line' => $w['line'],
+                    'gathered' => true,
                     'grams' => round($w['target_grams'] * ($i === 0 ? $stray : 1.0), $w['target_grams'] < 10 ? 2 : 0),
                 ]);
             }
-            $done = $this->noor->post('batches/'.$batch['id'].'/finish', ['revision' => $batch['revision'], 'jars' => $jars, 'jar_ml' => $ml, 'net_grams' => $net, 'note' => $note]);
+            $done = $this->noor->post('batches/'.$batch['id'].'/finish', [
+                'revision' => $batch['revision'],
+                'jars' => $jars,
+                'jar_ml' => $ml,
+                'net_grams' => $net,
+                'note' => $note,
+            ]);
             $made[$key] = $done['id'];
         }
 
@@ -278,18 +602,45 @@ final class Scenario
         ];
         foreach ($findings as [$batch, $ago, $found]) {
             $this->daysAgo($ago);
-            $this->noor->post('batches/'.$batches[$batch].'/findings', ['on' => $this->date($ago), 'state' => '', 'note' => '', ...$found]);
+            $this->noor->post('batches/'.$batches[$batch].'/findings', [
+                'on' => $this->date($ago),
+                'state' => '',
+                'note' => '',
+                ...$found,
+            ]);
         }
     }
 
     /** The whipped butter in two scents, made before the base was changed: that change still waits to be passed on. */
     private function family(int $base): void
     {
-        foreach ([['lavender', 'lavender-eo', 'Lavender essential oil', '30 drops'], ['rosemary', 'rosemary-eo', 'Rosemary essential oil', '24 drops']] as [$scent, $id, $name, $amount]) {
+        foreach (
+            [
+                ['lavender', 'lavender-eo', 'Lavender essential oil', '30 drops'],
+                ['rosemary', 'rosemary-eo', 'Rosemary essential oil', '24 drops'],
+            ] as [$scent, $id, $name, $amount]
+        ) {
             $variant = $this->amara->post('formulas/'.$base.'/variants', ['title' => 'Cloud butter, '.$scent]);
-            $variant['formula']['lines'] = array_values(array_filter($variant['formula']['lines'], static fn (array $l): bool => ! str_ends_with($l['ingredient'], '-eo')));
-            $variant['formula']['lines'][] = ['id' => 'scent', 'ingredient' => $id, 'name' => $name, 'amount' => $amount, 'form' => '', 'phase' => 'cool-down', 'locked' => false];
-            $this->amara->put('formulas/'.$variant['id'], ['revision' => $variant['revision'], 'formula' => $variant['formula'], 'head_id' => $variant['head_id']]);
+            $variant['formula']['lines'] = array_values(
+                array_filter(
+                    $variant['formula']['lines'],
+                    static fn (array $l): bool => ! str_ends_with($l['ingredient'], '-eo'),
+                ),
+            );
+            $variant['formula']['lines'][] = [
+                'id' => 'scent',
+                'ingredient' => $id,
+                'name' => $name,
+                'amount' => $amount,
+                'form' => '',
+                'phase' => 'cool-down',
+                'locked' => false,
+            ];
+            $this->amara->put('formulas/'.$variant['id'], [
+                'revision' => $variant['revision'],
+                'formula' => $variant['formula'],
+                'head_id' => $variant['head_id'],
+            ]);
         }
     }
 
@@ -306,7 +657,14 @@ final class Scenario
         ];
         foreach ($plans as [$head, $batch, $perWeek, $grams, $ago, $way]) {
             $this->daysAgo($ago);
-            $routine = $this->amara->post('routines', ['head_id' => $heads[$head], 'batch_id' => $batches[$batch], 'per_week' => $perWeek, 'grams_per_use' => $grams, 'starts_on' => $this->date($ago), 'way' => $way]);
+            $routine = $this->amara->post('routines', [
+                'head_id' => $heads[$head],
+                'batch_id' => $batches[$batch],
+                'per_week' => $perWeek,
+                'grams_per_use' => $grams,
+                'starts_on' => $this->date($ago),
+                'way' => $way,
+            ]);
             foreach ($routine['days'] as $n => $day) {
                 if ($day['date'] < $this->today->toDateString()) {
                     Carbon::setTestNow(Carbon::parse($day['date'])->setTime(19, 0));

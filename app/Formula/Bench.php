@@ -27,10 +27,8 @@ use DateTimeImmutable;
 /** Where a formula is judged: with the studio's catalogue and kitchen, and for one head when one is chosen. */
 final class Bench
 {
-    public function __construct(
-        private readonly StudioCatalogue $catalogue,
-        private readonly CurrentStudio $studio,
-    ) {
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
+    {
     }
 
     /**
@@ -47,7 +45,9 @@ final class Bench
     /** The checks that are asked, those of a head among them when it is for one. */
     public function assessor(?Profile $profile): Assessor
     {
-        return $profile === null ? Assessor::standard() : Assessor::standard()->with(new HeadCheck($profile, $this->studio->get()->season(Day::today())));
+        return $profile === null
+            ? Assessor::standard()
+            : Assessor::standard()->with(new HeadCheck($profile, $this->studio->get()->season(Day::today())));
     }
 
     /**
@@ -63,12 +63,23 @@ final class Bench
         $enum = static fn (string $key): string => is_string($hair[$key] ?? null) ? $hair[$key] : 'not-known';
 
         return Profile::hairType(
-            Strand::tryFrom($enum('strand')) ?? throw new Refused('hair.strand', 'Allowed: '.implode(', ', array_column(Strand::cases(), 'value')).'.'),
-            Porosity::tryFrom($enum('porosity')) ?? throw new Refused('hair.porosity', 'Allowed: '.implode(', ', array_column(Porosity::cases(), 'value')).'.'),
+            Strand::tryFrom($enum('strand'))
+                ?? throw new Refused(
+                    'hair.strand',
+                    'Allowed: '.implode(', ', array_column(Strand::cases(), 'value')).'.',
+                ),
+            Porosity::tryFrom($enum('porosity'))
+                ?? throw new Refused(
+                    'hair.porosity',
+                    'Allowed: '.implode(', ', array_column(Porosity::cases(), 'value')).'.',
+                ),
         );
     }
 
-    /** @return array{assessment: Assessment, fit: Fit|null, keeps: Keeping|null} keeps: made today; null when it cannot be told */
+    /**
+     * @return array{assessment: Assessment, fit: Fit|null, keeps: Keeping|null} keeps: made today; null when it cannot
+     *     be told
+     */
     public function judged(Composed $formula, ?Profile $profile, ?Composed $before = null): array
     {
         $assessment = $this->assess($formula, $profile, $before);
@@ -76,7 +87,9 @@ final class Bench
         return [
             'assessment' => $assessment,
             'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject),
-            'keeps' => $assessment->subject->life->months->best > 0.0 ? Keeping::of($assessment->subject, new DateTimeImmutable(Day::today()->toDateString())) : null,
+            'keeps' => $assessment->subject->life->months->best > 0.0
+                    ? Keeping::of($assessment->subject, new DateTimeImmutable(Day::today()->toDateString()))
+                    : null,
         ];
     }
 
@@ -87,7 +100,12 @@ final class Bench
      */
     public function summary(Assessment $assessment): array
     {
-        $count = static fn (Severity $severity): int => count(array_filter($assessment->findings, static fn (Finding $f): bool => $f->severity === $severity && $f->accepted === ''));
+        $count = static fn (Severity $severity): int => count(
+            array_filter(
+                $assessment->findings,
+                static fn (Finding $f): bool => $f->severity === $severity && $f->accepted === '',
+            ),
+        );
         $bands = [];
         foreach ($assessment->jsonSerialize()['lines'] as $line) {
             if ($line['shown_percent'] > 0.0) {
@@ -120,7 +138,17 @@ final class Bench
             'kind' => $given->formula->kind->value,
             'head_id' => $given->head?->id,
             'hair' => $given->head === null ? $given->hair : null,
-            'ingredients' => mb_substr(implode(' ', array_map(static fn (Portion $p): string => $p->ingredient->name, $assessment->subject->composition->portions)), 0, 10_000),
+            'ingredients' => mb_substr(
+                implode(
+                    ' ',
+                    array_map(
+                        static fn (Portion $p): string => $p->ingredient->name,
+                        $assessment->subject->composition->portions,
+                    ),
+                ),
+                0,
+                10_000,
+            ),
             'document' => FormulaFile::write($given->formula),
             'summary' => $this->summary($assessment),
         ];

@@ -21,7 +21,11 @@ use Illuminate\Validation\Rule;
 /** Asks the solver for what is wished of a formula on the bench. Keeps nothing. */
 final class DesignController
 {
-    #[Speaks('DesignAnswer', 'DesignAsk', does: 'Solve a formula for wishes in a maker\'s words, shown as demands that can be edited')]
+    #[Speaks(
+        'DesignAnswer',
+        'DesignAsk',
+        does: 'Solve a formula for wishes in a maker\'s words, shown as demands that can be edited',
+    )]
     public function __invoke(Request $request, Bench $bench, StudioCatalogue $catalogue): JsonResponse
     {
         $asked = $request->validate([
@@ -47,16 +51,42 @@ final class DesignController
             throw new Refused('formula', 'There is nothing in it yet whose share is known.');
         }
         $all = $catalogue->get();
-        $design = new Design($present->subject, $all, array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']), $catalogue->stock());
+        $design = new Design(
+            $present->subject,
+            $all,
+            array_map(static fn (array $w): array => [Wish::from($w['kind']), $w['of'] ?? ''], $asked['wishes']),
+            $catalogue->stock(),
+        );
         $called = static fn (array $d): string => $d['kind'] === 'share'
-            ? implode(' and ', array_map(static fn (string $id): string => $all->has($id) ? mb_strtolower($all->get($id)->name) : $id, explode('+', $d['of'] ?? '')))
+            ? implode(
+                ' and ',
+                array_map(
+                    static fn (string $id): string => $all->has($id) ? mb_strtolower($all->get($id)->name) : $id,
+                    explode('+', $d['of'] ?? ''),
+                ),
+            )
             : '';
         $demands = isset($asked['demands'])
-            ? array_map(static fn (array $d): Demand => new Demand($d['kind'], isset($d['min']) ? (float) $d['min'] : -INF, isset($d['max']) ? (float) $d['max'] : INF, $d['of'] ?? '', (float) ($d['at'] ?? 25.0), $called($d)), $asked['demands'])
+            ? array_map(
+                static fn (array $d): Demand => new Demand(
+                    $d['kind'],
+                    isset($d['min']) ? (float) $d['min'] : -INF,
+                    isset($d['max']) ? (float) $d['max'] : INF,
+                    $d['of'] ?? '',
+                    (float) ($d['at'] ?? 25.0),
+                    $called($d),
+                ),
+                $asked['demands'],
+            )
             : $design->demands();
         $goals = array_map(Goal::from(...), array_values($asked['goals'] ?? []));
         $serves = $asked['serves'] ?? [];
-        $answer = $design->answer($demands, (int) ($asked['most_ingredients'] ?? 0), $goals, $serves !== [] ? array_values($serves) : array_column($profile?->needs() ?? [], 'value'));
+        $answer = $design->answer(
+            $demands,
+            (int) ($asked['most_ingredients'] ?? 0),
+            $goals,
+            $serves !== [] ? array_values($serves) : array_column($profile?->needs() ?? [], 'value'),
+        );
         $written = static function (Answer $answer) use ($design, $bench, $profile): array {
             $formula = $design->formula($answer);
 
@@ -64,16 +94,35 @@ final class DesignController
         };
 
         return new JsonResponse([
-            'demands' => array_map(static fn (Demand $d): array => [
-                'kind' => $d->kind, 'min' => is_finite($d->least) ? $d->least : null, 'max' => is_finite($d->most) ? $d->most : null, 'of' => $d->of, 'at' => $d->at, 'words' => $d->words(),
-            ], $demands),
+            'demands' => array_map(
+                static fn (Demand $d): array => [
+                    'kind' => $d->kind,
+                    'min' => is_finite($d->least) ? $d->least : null,
+                    'max' => is_finite($d->most) ? $d->most : null,
+                    'of' => $d->of,
+                    'at' => $d->at,
+                    'words' => $d->words(),
+                ],
+                $demands,
+            ),
             'answer' => $answer,
             'none' => ($goals[0] ?? Goal::Nearest)->none(),
-            ...($answer->status === 'impossible' ? ['formula' => null, 'assessment' => null] : $written($answer)),
-            'simple' => $answer->simple === null ? null : [
-                'words' => implode(', ', array_map(static fn (string $id, int $parts): string => $parts.' '.mb_strtolower($all->get($id)->name), array_keys($answer->simple->parts), $answer->simple->parts)),
-                ...$written($answer->simple),
-            ],
+            ...$answer->status === 'impossible' ? ['formula' => null, 'assessment' => null] : $written($answer),
+            'simple' => $answer->simple === null
+                    ? null
+                    : [
+                        'words' => implode(
+                            ', ',
+                            array_map(
+                                static fn (string $id, int $parts): string => $parts
+                                    .' '
+                                    .mb_strtolower($all->get($id)->name),
+                                array_keys($answer->simple->parts),
+                                $answer->simple->parts,
+                            ),
+                        ),
+                        ...$written($answer->simple),
+                    ],
         ]);
     }
 }

@@ -25,10 +25,8 @@ use Illuminate\Http\Request;
 /** Judges drafts without keeping anything: what the screen asks on every change. */
 final class EvaluationController
 {
-    public function __construct(
-        private readonly Bench $bench,
-        private readonly StudioCatalogue $catalogue,
-    ) {
+    public function __construct(private readonly Bench $bench, private readonly StudioCatalogue $catalogue)
+    {
     }
 
     #[Speaks('Evaluation', 'FormulaDraft', does: 'Judge a draft')]
@@ -56,21 +54,37 @@ final class EvaluationController
     public function read(Request $request, CurrentStudio $studio): JsonResponse
     {
         $text = $request->json('text');
-        $recipe = (new RecipeReader($this->catalogue->get(), $studio->get()->kitchen()))->read(is_string($text) ? $text : '');
+        $recipe = (new RecipeReader($this->catalogue->get(), $studio->get()->kitchen()))->read(
+            is_string($text) ? $text : '',
+        );
         $formula = $recipe->toFormula();
 
-        return new JsonResponse(['reading' => $recipe, 'formula' => FormulaFile::write($formula), 'assessment' => $this->bench->assess($formula, null)]);
+        return new JsonResponse([
+            'reading' => $recipe,
+            'formula' => FormulaFile::write($formula),
+            'assessment' => $this->bench->assess($formula, null),
+        ]);
     }
 
-    #[Speaks('WaterPlan', 'FormulaDraft', does: 'Where a draft\'s water comes from, what may be done next, and which preservatives fit')]
+    #[Speaks(
+        'WaterPlan',
+        'FormulaDraft',
+        does: 'Where a draft\'s water comes from, what may be done next, and which preservatives fit',
+    )]
     public function water(Request $request): JsonResponse
     {
         $given = Given::in($request);
 
-        return new JsonResponse(new WaterPlan($this->bench->assess($given->formula, $given->profile())->subject, $this->catalogue->get()));
+        return new JsonResponse(
+            new WaterPlan($this->bench->assess($given->formula, $given->profile())->subject, $this->catalogue->get()),
+        );
     }
 
-    #[Speaks('LoadPlan', 'FormulaDraft', does: 'How near a draft\'s essential oils are to what its audience may bear, and the most drops of each')]
+    #[Speaks(
+        'LoadPlan',
+        'FormulaDraft',
+        does: 'How near a draft\'s essential oils are to what its audience may bear, and the most drops of each',
+    )]
     public function load(Request $request): JsonResponse
     {
         $given = Given::in($request);
@@ -106,10 +120,23 @@ final class EvaluationController
     #[Speaks('Evaluation', 'ReshareAsk', does: 'Move share from one line of a draft to another')]
     public function reshare(Request $request): JsonResponse
     {
-        $asked = $request->validate(['from' => 'required|string|max:40', 'to' => 'required|string|max:40', 'points' => 'required|numeric|between:-100,100']);
+        $asked = $request->validate([
+            'from' => 'required|string|max:40',
+            'to' => 'required|string|max:40',
+            'points' => 'required|numeric|between:-100,100',
+        ]);
         $given = Given::in($request);
 
-        return $this->judged(Reshare::between($given->formula, $this->catalogue->context(), $asked['from'], $asked['to'], (float) $asked['points']), $given);
+        return $this->judged(
+            Reshare::between(
+                $given->formula,
+                $this->catalogue->context(),
+                $asked['from'],
+                $asked['to'],
+                (float) $asked['points'],
+            ),
+            $given,
+        );
     }
 
     #[Speaks('StockAnswer', 'FormulaDraft', does: 'What the studio\'s own stock allows of a draft')]
@@ -117,30 +144,48 @@ final class EvaluationController
     {
         $given = Given::in($request);
 
-        return new JsonResponse(Stock::of($this->bench->assess($given->formula, $given->profile())->subject->composition, $this->catalogue->stock()));
+        return new JsonResponse(
+            Stock::of(
+                $this->bench->assess($given->formula, $given->profile())->subject->composition,
+                $this->catalogue->stock(),
+            ),
+        );
     }
 
-    #[Speaks('SwapAnswer', 'SwapAsk', does: 'What could take one line\'s place, the other shares moved to keep texture and weight')]
+    #[Speaks(
+        'SwapAnswer',
+        'SwapAsk',
+        does: 'What could take one line\'s place, the other shares moved to keep texture and weight',
+    )]
     public function swap(Request $request): JsonResponse
     {
         $line = $request->validate(['line' => 'required|string|max:40'])['line'];
         $given = Given::in($request);
         $now = $this->bench->assess($given->formula, $given->profile());
 
-        return new JsonResponse(['of' => $line, 'swaps' => array_map(static fn (Swap $s): array => [
-            'id' => $s->standIn->ingredient->id,
-            'name' => $s->standIn->ingredient->name,
-            'matter' => $s->standIn->ingredient->kind->matter(),
-            'nearness' => round($s->standIn->nearness, 3),
-            'rebalanced' => $s->rebalanced,
-            'words' => $s->words(),
-            'formula' => FormulaFile::write($s->formula),
-            'assessment' => $s->assessment,
-        ], Swap::of($now, $line, $this->catalogue->get(), $this->bench->assessor($given->profile())))]);
+        return new JsonResponse([
+            'of' => $line,
+            'swaps' => array_map(
+                static fn (Swap $s): array => [
+                    'id' => $s->standIn->ingredient->id,
+                    'name' => $s->standIn->ingredient->name,
+                    'matter' => $s->standIn->ingredient->kind->matter(),
+                    'nearness' => round($s->standIn->nearness, 3),
+                    'rebalanced' => $s->rebalanced,
+                    'words' => $s->words(),
+                    'formula' => FormulaFile::write($s->formula),
+                    'assessment' => $s->assessment,
+                ],
+                Swap::of($now, $line, $this->catalogue->get(), $this->bench->assessor($given->profile())),
+            ),
+        ]);
     }
 
     private function judged(Composed $formula, Given $given): JsonResponse
     {
-        return new JsonResponse(['formula' => FormulaFile::write($formula), ...$this->bench->judged($formula, $given->profile(), $given->before)]);
+        return new JsonResponse([
+            'formula' => FormulaFile::write($formula),
+            ...$this->bench->judged($formula, $given->profile(), $given->before),
+        ]);
     }
 }

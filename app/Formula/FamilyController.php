@@ -34,7 +34,10 @@ final class FamilyController
     public function store(int $formula, Request $request, FormulaController $formulas): JsonResponse
     {
         $base = Formula::query()->with('head.marks')->findOrFail($formula);
-        $title = $request->validate(['title' => 'required|string|max:200'], ['title.required' => 'A variant needs a name: its scent, or its herb.'])['title'];
+        $title = $request->validate(
+            ['title' => 'required|string|max:200'],
+            ['title.required' => 'A variant needs a name: its scent, or its herb.'],
+        )['title'];
         if ($base->base_id !== null) {
             throw new Refused('formula', 'This is a variant itself. Make the new one from its base.');
         }
@@ -42,7 +45,11 @@ final class FamilyController
             throw new Refused('formula', sprintf('At most %d variants of one base.', self::MOST));
         }
         $composed = FormulaFile::read([...$base->document, 'title' => $title]);
-        $row = Formula::query()->create([...$this->bench->row(new Given($composed, $base->head, $base->hair)), 'base_id' => $base->id, 'base_document' => $base->document]);
+        $row = Formula::query()->create([
+            ...$this->bench->row(new Given($composed, $base->head, $base->hair)),
+            'base_id' => $base->id,
+            'base_document' => $base->document,
+        ]);
 
         return new JsonResponse($formulas->page($row->refresh()), 201);
     }
@@ -59,7 +66,13 @@ final class FamilyController
                 $was = $variant->summary;
                 $now = $changes === [] ? [] : $this->bench->row(new Given($after, $variant->head, $variant->hair));
                 // The revision moves with it, so that whoever has the variant open is asked, not overwritten.
-                $variant->fill([...$now, 'base_document' => $base->document, 'revision' => $variant->revision + ($changes === [] ? 0 : 1)])->save();
+                $variant
+                    ->fill([
+                        ...$now,
+                        'base_document' => $base->document,
+                        'revision' => $variant->revision + ($changes === [] ? 0 : 1),
+                    ])
+                    ->save();
                 if ($changes !== []) {
                     $done[] = [
                         'id' => $variant->id,
@@ -99,25 +112,36 @@ final class FamilyController
 
         return [
             'base' => $base === null || $row->base_id === null ? null : ['id' => $base->id, 'title' => $base->title],
-            'variants' => $base === null ? [] : array_map(static fn (Formula $v): array => [
-                'id' => $v->id,
-                'title' => $v->title,
-                'bands' => $v->summary['bands'] ?? [],
-                'stops' => $v->summary['stops'] ?? 0,
-                'cautions' => $v->summary['cautions'] ?? 0,
-                'waiting' => Edits::between($v->composed(), self::passedOn($base, $v)),
-            ], $this->variants($base)),
+            'variants' => $base === null
+                    ? []
+                    : array_map(
+                        static fn (Formula $v): array => [
+                            'id' => $v->id,
+                            'title' => $v->title,
+                            'bands' => $v->summary['bands'] ?? [],
+                            'stops' => $v->summary['stops'] ?? 0,
+                            'cautions' => $v->summary['cautions'] ?? 0,
+                            'waiting' => Edits::between($v->composed(), self::passedOn($base, $v)),
+                        ],
+                        $this->variants($base),
+                    ),
         ];
     }
 
     /** @return list<Formula> */
     private function variants(Formula $base): array
     {
-        return array_values(Formula::query()->with('head.marks')->where('base_id', $base->id)->orderBy('title')->get()->all());
+        return array_values(
+            Formula::query()->with('head.marks')->where('base_id', $base->id)->orderBy('title')->get()->all(),
+        );
     }
 
     private static function passedOn(Formula $base, Formula $variant): Composed
     {
-        return Family::pass(FormulaFile::read($variant->base_document ?? $base->document), $base->composed(), $variant->composed());
+        return Family::pass(
+            FormulaFile::read($variant->base_document ?? $base->document),
+            $base->composed(),
+            $variant->composed(),
+        );
     }
 }

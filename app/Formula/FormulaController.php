@@ -34,13 +34,18 @@ final class FormulaController
     {
         $query = Formula::query()->select(['id', 'title', 'kind', 'summary', 'updated_at']);
 
-        return Pages::answer($query, $request, static fn (Formula $f): array => [
-            'id' => $f->id,
-            'title' => $f->title,
-            'kind' => $f->kind,
-            ...$f->summary,
-            'updated_at' => $f->updated_at->toIso8601String(),
-        ], ['title', 'ingredients']);
+        return Pages::answer(
+            $query,
+            $request,
+            static fn (Formula $f): array => [
+                'id' => $f->id,
+                'title' => $f->title,
+                'kind' => $f->kind,
+                ...$f->summary,
+                'updated_at' => $f->updated_at->toIso8601String(),
+            ],
+            ['title', 'ingredients'],
+        );
     }
 
     #[Speaks('FormulaPage', 'FormulaDraft', 201, 'Put a new formula on the bench')]
@@ -51,15 +56,39 @@ final class FormulaController
         return new JsonResponse($this->page($formula->refresh()), 201);
     }
 
-    #[Speaks('FormulaPage', 'SkeletonAsk', 201, 'Put a product kind\'s skeleton on the bench, with the reason for each line')]
+    #[
+        Speaks(
+            'FormulaPage',
+            'SkeletonAsk',
+            201,
+            'Put a product kind\'s skeleton on the bench, with the reason for each line',
+        ),
+    ]
     public function skeleton(Request $request, StudioCatalogue $catalogue, CurrentStudio $studio): JsonResponse
     {
-        $given = $request->validate(['kind' => ['required', Rule::enum(ProductKind::class)], 'hair' => 'nullable|array', 'ingredients' => 'present|array|max:12', 'ingredients.*' => 'string|max:80']);
+        $given = $request->validate([
+            'kind' => ['required', Rule::enum(ProductKind::class)],
+            'hair' => 'nullable|array',
+            'ingredients' => 'present|array|max:12',
+            'ingredients.*' => 'string|max:80',
+        ]);
         $kind = ProductKind::from($given['kind']);
         $hair = $given['hair'] ?? null;
-        $profile = Bench::profile(null, $hair ?? ['strand' => 'medium', 'porosity' => 'normal']) ?? throw new Refused('hair', 'A type of hair.');
-        $first = (new FirstFormula($catalogue->get(), $profile, $studio->get()->season(Day::today())))->make($kind, $given['ingredients'])->formula;
-        $row = Formula::query()->create($this->bench->row(new Given(FormulaFile::read([...FormulaFile::write($first), 'title' => $kind->label()]), null, $hair)));
+        $profile = Bench::profile(null, $hair ?? ['strand' => 'medium', 'porosity' => 'normal'])
+            ?? throw new Refused('hair', 'A type of hair.');
+        $first = (new FirstFormula($catalogue->get(), $profile, $studio->get()->season(Day::today())))->make(
+            $kind,
+            $given['ingredients'],
+        )->formula;
+        $row = Formula::query()->create(
+            $this->bench->row(
+                new Given(
+                    FormulaFile::read([...FormulaFile::write($first), 'title' => $kind->label()]),
+                    null,
+                    $hair,
+                ),
+            ),
+        );
 
         return new JsonResponse($this->page($row->refresh()), 201);
     }
@@ -75,7 +104,11 @@ final class FormulaController
     {
         $row = self::find($formula);
         $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
-        $row->revise((int) $revision, $this->bench->row(Given::in($request)), fn (Formula $f): array => $this->page($f));
+        $row->revise(
+            (int) $revision,
+            $this->bench->row(Given::in($request)),
+            fn (Formula $f): array => $this->page($f),
+        );
 
         return new JsonResponse($this->page($row));
     }
@@ -85,7 +118,11 @@ final class FormulaController
     {
         $row = self::find($formula);
 
-        return new JsonResponse(['text' => FormulaText::write($this->bench->assess($row->composed(), Bench::profile($row->head, $row->hair)))]);
+        return new JsonResponse([
+            'text' => FormulaText::write(
+                $this->bench->assess($row->composed(), Bench::profile($row->head, $row->hair)),
+            ),
+        ]);
     }
 
     #[Speaks('', status: 204, does: 'Put a formula away; it can be brought back')]
@@ -99,7 +136,10 @@ final class FormulaController
     #[Speaks('FormulaPage', does: 'Bring back a formula that was put away')]
     public function restore(int $formula): JsonResponse
     {
-        $row = Formula::query()->withTrashed()->with(['head.marks', 'versions'])->findOrFail($formula);
+        $row = Formula::query()
+            ->withTrashed()
+            ->with(['head.marks', 'versions'])
+            ->findOrFail($formula);
         $row->restore();
 
         return new JsonResponse($this->page($row));
@@ -125,7 +165,9 @@ final class FormulaController
 
     private static function find(int $id): Formula
     {
-        return Formula::query()->with(['head.marks', 'versions'])->findOrFail($id);
+        return Formula::query()
+            ->with(['head.marks', 'versions'])
+            ->findOrFail($id);
     }
 
     /** @return array<string, mixed> */
@@ -139,7 +181,11 @@ final class FormulaController
             'formula' => FormulaFile::write($formula->composed()),
             'head_id' => $formula->head_id,
             'hair' => $formula->hair,
-            ...$this->bench->judged($formula->composed(), Bench::profile($formula->head, $formula->hair), self::before($formula)),
+            ...$this->bench->judged(
+                $formula->composed(),
+                Bench::profile($formula->head, $formula->hair),
+                self::before($formula),
+            ),
             'versions' => self::versions($formula),
             'sizing' => self::sizing(),
         ];

@@ -36,7 +36,9 @@ final readonly class Given
             FormulaFile::read(is_array($document) ? $document : throw new Refused('formula', 'A formula is needed.')),
             Head::chosen($request),
             // Nothing else of it is kept.
-            is_array($hair) ? array_filter(array_intersect_key($hair, ['strand' => 1, 'porosity' => 1]), is_string(...)) : null,
+            is_array($hair)
+                ? array_filter(array_intersect_key($hair, ['strand' => 1, 'porosity' => 1]), is_string(...))
+                : null,
             is_array($before) ? FormulaFile::read($before) : null,
         );
     }

@@ -26,17 +26,21 @@ final class AdviceController
 {
     private const MOST = 12;
 
-    public function __construct(
-        private readonly StudioCatalogue $catalogue,
-        private readonly CurrentStudio $studio,
-    ) {
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
+    {
     }
 
-    #[Speaks('HeadAdvice', does: 'Which ingredients serve the needs of a head, which to leave out and why, what to try first')]
+    #[Speaks(
+        'HeadAdvice',
+        does: 'Which ingredients serve the needs of a head, which to leave out and why, what to try first',
+    )]
     public function show(int $head, Request $request): JsonResponse
     {
         $row = Head::query()->with('marks')->findOrFail($head);
-        $given = $request->validate(['need' => ['nullable', Rule::enum(Need::class)], 'kind' => ['nullable', Rule::enum(IngredientKind::class)]]);
+        $given = $request->validate([
+            'need' => ['nullable', Rule::enum(Need::class)],
+            'kind' => ['nullable', Rule::enum(IngredientKind::class)],
+        ]);
         $profile = $row->profile();
         $needs = isset($given['need']) ? [Need::from($given['need'])] : $profile->needs();
         $shortlist = new Shortlist($this->catalogue->get(), $profile, $this->studio->get()->season(Day::today()));
@@ -45,11 +49,14 @@ final class AdviceController
         return new JsonResponse([
             'red_flags' => $profile->redFlags(),
             'at_hand' => $atHand,
-            'needs' => array_map(static fn (Need $need): array => [
-                'need' => $need->value,
-                'label' => $need->label(),
-                ...$shortlist->for($need, [], $given['kind'] ?? '', self::MOST)->jsonSerialize(),
-            ], $needs),
+            'needs' => array_map(
+                static fn (Need $need): array => [
+                    'need' => $need->value,
+                    'label' => $need->label(),
+                    ...$shortlist->for($need, [], $given['kind'] ?? '', self::MOST)->jsonSerialize(),
+                ],
+                $needs,
+            ),
         ]);
     }
 
@@ -57,12 +64,23 @@ final class AdviceController
     public function formula(int $head, Request $request, Bench $bench): JsonResponse
     {
         $row = Head::query()->with('marks')->findOrFail($head);
-        $given = $request->validate(['kind' => ['required', Rule::enum(ProductKind::class)], 'ingredients' => 'present|array|max:20', 'ingredients.*' => 'string|max:80']);
+        $given = $request->validate([
+            'kind' => ['required', Rule::enum(ProductKind::class)],
+            'ingredients' => 'present|array|max:20',
+            'ingredients.*' => 'string|max:80',
+        ]);
         $profile = $row->profile();
         if ($profile->redFlags() !== []) {
-            throw new Refused('head', sprintf('A clinician should see %s first: %s.', $row->name, implode(', ', $profile->redFlags())));
+            throw new Refused(
+                'head',
+                sprintf('A clinician should see %s first: %s.', $row->name, implode(', ', $profile->redFlags())),
+            );
         }
-        $first = (new FirstFormula($this->catalogue->get(), $profile, $this->studio->get()->season(Day::today())))->make(ProductKind::from($given['kind']), $given['ingredients']);
+        $first = (new FirstFormula(
+            $this->catalogue->get(),
+            $profile,
+            $this->studio->get()->season(Day::today()),
+        ))->make(ProductKind::from($given['kind']), $given['ingredients']);
         $formula = Formula::query()->create($bench->row(new Given($first->formula, $row, null)));
 
         return new JsonResponse(['id' => $formula->id, 'remarks' => $first->remarks], 201);

@@ -61,7 +61,12 @@ final class Head extends Model
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = [
-        'pregnant' => 'bool', 'allergies' => 'array', 'dislikes' => 'array', 'wants' => 'array', 'conditions' => 'array', 'signs' => 'array',
+        'pregnant' => 'bool',
+        'allergies' => 'array',
+        'dislikes' => 'array',
+        'wants' => 'array',
+        'conditions' => 'array',
+        'signs' => 'array',
         'wash_every_days' => 'int',
     ];
 
@@ -112,11 +117,17 @@ final class Head extends Model
             $this->name,
             Strand::tryFrom($this->strand) ?? Strand::NotKnown,
             Porosity::tryFrom($this->porosity) ?? Porosity::NotKnown,
-            $this->crownMap()->scalp(Day::today()->toDateTimeImmutable(), Scalp::tryFrom($this->scalp) ?? Scalp::NotKnown),
+            $this->crownMap()->scalp(
+                Day::today()->toDateTimeImmutable(),
+                Scalp::tryFrom($this->scalp) ?? Scalp::NotKnown,
+            ),
             AgeBand::tryFrom($this->age_band) ?? AgeBand::NotKnown,
             $this->pregnant,
             $this->allergies,
-            array_map(static fn (array $d): Dislike => new Dislike($d['what'], Season::from($d['season'])), $this->dislikes),
+            array_map(
+                static fn (array $d): Dislike => new Dislike($d['what'], Season::from($d['season'])),
+                $this->dislikes,
+            ),
             self::known(Need::class, $this->wants),
             self::known(Condition::class, $this->conditions),
             self::known(Sign::class, $this->signs),

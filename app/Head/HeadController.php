@@ -30,9 +30,22 @@ final class HeadController
 {
     /** What a head is until it is said otherwise: only its name must be known. */
     private const UNKNOWN = [
-        'strand' => 'not-known', 'porosity' => 'not-known', 'density' => 'not-known', 'curl' => 'not-known', 'scalp' => 'not-known',
-        'age_band' => 'not-known', 'pregnant' => false, 'allergies' => [], 'dislikes' => [], 'wants' => [], 'conditions' => [], 'signs' => [],
-        'style' => 'not-known', 'hardness' => 'not-known', 'wash_every_days' => 0, 'note' => '',
+        'strand' => 'not-known',
+        'porosity' => 'not-known',
+        'density' => 'not-known',
+        'curl' => 'not-known',
+        'scalp' => 'not-known',
+        'age_band' => 'not-known',
+        'pregnant' => false,
+        'allergies' => [],
+        'dislikes' => [],
+        'wants' => [],
+        'conditions' => [],
+        'signs' => [],
+        'style' => 'not-known',
+        'hardness' => 'not-known',
+        'wash_every_days' => 0,
+        'note' => '',
     ];
 
     #[Speaks('HeadList', does: 'The heads this studio cares for')]
@@ -44,7 +57,14 @@ final class HeadController
     #[Speaks('Head', 'HeadDraft', 201, 'Describe a new head')]
     public function store(Request $request): JsonResponse
     {
-        return new JsonResponse(HeadView::of(Head::query()->create([...self::UNKNOWN, ...$this->given($request)])->refresh()), 201);
+        return new JsonResponse(
+            HeadView::of(
+                Head::query()
+                    ->create([...self::UNKNOWN, ...$this->given($request)])
+                    ->refresh(),
+            ),
+            201,
+        );
     }
 
     #[Speaks('Head', does: 'One head')]
@@ -81,7 +101,13 @@ final class HeadController
             'on' => Day::RULE.'|before_or_equal:'.Day::today()->toDateString(),
             'note' => 'present|nullable|string|max:300',
         ]);
-        HeadMark::query()->create(['head_id' => $row->id, 'zone' => $given['zone'], 'state' => $given['state'], 'on_date' => $given['on'], 'note' => $given['note'] ?? '']);
+        HeadMark::query()->create([
+            'head_id' => $row->id,
+            'zone' => $given['zone'],
+            'state' => $given['state'],
+            'on_date' => $given['on'],
+            'note' => $given['note'] ?? '',
+        ]);
 
         return new JsonResponse(HeadView::of($row->unsetRelation('marks')), 201);
     }
@@ -100,32 +126,68 @@ final class HeadController
     public function export(int $head): JsonResponse
     {
         $row = Head::query()->with('marks')->findOrFail($head);
-        $routines = Routine::query()->with([Routine::BATCH_IN_SHORT, 'days'])->where('head_id', $row->id)->orderBy('id')->get();
+        $routines = Routine::query()
+            ->with([Routine::BATCH_IN_SHORT, 'days'])
+            ->where('head_id', $row->id)
+            ->orderBy('id')
+            ->get();
 
-        return new JsonResponse([
-            'format' => 'honest-crown/head',
-            'exported_on' => Day::today()->toDateString(),
-            'head' => HeadView::of($row),
-            'routines' => $routines->map(static fn (Routine $r): array => [
-                'product' => $r->batch->title,
-                'starts_on' => $r->starts_on->toDateString(),
-                'per_week' => $r->per_week,
-                'way' => $r->way,
-                'days' => $r->days->map(static fn ($d): array => ['date' => $d->date->toDateString(), 'act' => $d->act, 'state' => $d->state])->all(),
-            ])->all(),
-        ], 200, ['Content-Disposition' => 'attachment; filename="head.json"']);
+        return new JsonResponse(
+            [
+                'format' => 'honest-crown/head',
+                'exported_on' => Day::today()->toDateString(),
+                'head' => HeadView::of($row),
+                'routines' => $routines
+                    ->map(
+                        static fn (Routine $r): array => [
+                            'product' => $r->batch->title,
+                            'starts_on' => $r->starts_on->toDateString(),
+                            'per_week' => $r->per_week,
+                            'way' => $r->way,
+                            'days' => $r->days
+                                ->map(
+                                    static fn ($d): array => [
+                                        'date' => $d->date->toDateString(),
+                                        'act' => $d->act,
+                                        'state' => $d->state,
+                                    ],
+                                )
+                                ->all(),
+                        ],
+                    )
+                    ->all(),
+            ],
+            200,
+            ['Content-Disposition' => 'attachment; filename="head.json"'],
+        );
     }
 
     #[Speaks('Guide', does: 'Simple observations that find strand, porosity and scalp')]
     public function guide(): JsonResponse
     {
-        return new JsonResponse(['questions' => array_map(static fn ($q): array => ['id' => $q->id, 'trait' => $q->trait, 'asks' => $q->asks, 'answers' => array_map(static fn ($a): array => ['id' => $a->id, 'words' => $a->words], $q->answers), 'limits' => $q->limits], Guide::questions())]);
+        return new JsonResponse([
+            'questions' => array_map(
+                static fn ($q): array => [
+                    'id' => $q->id,
+                    'trait' => $q->trait,
+                    'asks' => $q->asks,
+                    'answers' => array_map(
+                        static fn ($a): array => ['id' => $a->id, 'words' => $a->words],
+                        $q->answers,
+                    ),
+                    'limits' => $q->limits,
+                ],
+                Guide::questions(),
+            ),
+        ]);
     }
 
     #[Speaks('GuideAnswer', 'GuideAsk', does: 'What the answers speak for')]
     public function suggest(Request $request): JsonResponse
     {
-        $given = $request->validate(['answers' => 'present|array|max:40', 'answers.*' => 'string|max:40'])['answers'];
+        $given = $request->validate(['answers' => 'present|array|max:40', 'answers.*' => 'string|max:40'])[
+            'answers'
+        ];
 
         return new JsonResponse(['suggestions' => Guide::suggest($given)]);
     }
@@ -135,31 +197,37 @@ final class HeadController
     {
         $enum = static fn (string $class): array => ['sometimes', Rule::enum($class)];
 
-        $given = $request->validate([
-            'name' => 'required|string|max:120',
-            'strand' => $enum(Strand::class),
-            'porosity' => $enum(Porosity::class),
-            'density' => $enum(Density::class),
-            'curl' => $enum(Curl::class),
-            'scalp' => $enum(Scalp::class),
-            'age_band' => $enum(AgeBand::class),
-            'pregnant' => 'sometimes|boolean',
-            'allergies' => 'sometimes|array|max:40',
-            'allergies.*' => 'required|string|max:80',
-            'dislikes' => 'sometimes|array|max:40',
-            'dislikes.*.what' => 'required|string|max:80',
-            'dislikes.*.season' => ['required', Rule::enum(Season::class)],
-            'wants' => 'sometimes|array|max:17',
-            'wants.*' => ['required', Rule::enum(Need::class)],
-            'conditions' => 'sometimes|array|max:20',
-            'conditions.*' => ['required', Rule::enum(Condition::class)],
-            'signs' => 'sometimes|array|max:10',
-            'signs.*' => ['required', Rule::enum(Sign::class)],
-            'style' => $enum(Style::class),
-            'hardness' => $enum(Hardness::class),
-            'wash_every_days' => 'sometimes|integer|between:0,60',
-            'note' => 'sometimes|nullable|string|max:2000',
-        ], ['name.required' => 'A head needs a name, so that you know whose it is.', 'wash_every_days.between' => 'Days between washes: 0 (not known) to 60.']);
+        $given = $request->validate(
+            [
+                'name' => 'required|string|max:120',
+                'strand' => $enum(Strand::class),
+                'porosity' => $enum(Porosity::class),
+                'density' => $enum(Density::class),
+                'curl' => $enum(Curl::class),
+                'scalp' => $enum(Scalp::class),
+                'age_band' => $enum(AgeBand::class),
+                'pregnant' => 'sometimes|boolean',
+                'allergies' => 'sometimes|array|max:40',
+                'allergies.*' => 'required|string|max:80',
+                'dislikes' => 'sometimes|array|max:40',
+                'dislikes.*.what' => 'required|string|max:80',
+                'dislikes.*.season' => ['required', Rule::enum(Season::class)],
+                'wants' => 'sometimes|array|max:17',
+                'wants.*' => ['required', Rule::enum(Need::class)],
+                'conditions' => 'sometimes|array|max:20',
+                'conditions.*' => ['required', Rule::enum(Condition::class)],
+                'signs' => 'sometimes|array|max:10',
+                'signs.*' => ['required', Rule::enum(Sign::class)],
+                'style' => $enum(Style::class),
+                'hardness' => $enum(Hardness::class),
+                'wash_every_days' => 'sometimes|integer|between:0,60',
+                'note' => 'sometimes|nullable|string|max:2000',
+            ],
+            [
+                'name.required' => 'A head needs a name, so that you know whose it is.',
+                'wash_every_days.between' => 'Days between washes: 0 (not known) to 60.',
+            ],
+        );
 
         return array_key_exists('note', $given) ? [...$given, 'note' => $given['note'] ?? ''] : $given;
     }

@@ -33,6 +33,11 @@ final class HeadMark extends Model
 
     public function mark(): Mark
     {
-        return new Mark(Zone::from($this->zone), Scalp::from($this->state), $this->on_date->toDateTimeImmutable(), $this->note);
+        return new Mark(
+            Zone::from($this->zone),
+            Scalp::from($this->state),
+            $this->on_date->toDateTimeImmutable(),
+            $this->note,
+        );
     }
 }

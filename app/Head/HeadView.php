@@ -44,8 +44,14 @@ final class HeadView
             'weight_scalp' => $profile->weightTarget(true),
             'audience' => $profile->audience(Audience::AdultLeaveOn)->value,
             'red_flags' => $profile->redFlags(),
-            'needs' => array_map(static fn ($n): array => ['need' => $n->value, 'label' => $n->label()], $profile->needs()),
-            'zones' => array_map(static fn (Zone $z): array => ['zone' => $z->value, 'state' => $map->at($z, $today)->value], Zone::cases()),
+            'needs' => array_map(
+                static fn ($n): array => ['need' => $n->value, 'label' => $n->label()],
+                $profile->needs(),
+            ),
+            'zones' => array_map(
+                static fn (Zone $z): array => ['zone' => $z->value, 'state' => $map->at($z, $today)->value],
+                Zone::cases(),
+            ),
             'marks' => array_map(self::mark(...), $head->marks->all()),
         ];
     }
@@ -53,6 +59,12 @@ final class HeadView
     /** @return array<string, mixed> */
     public static function mark(HeadMark $mark): array
     {
-        return ['id' => $mark->id, 'zone' => $mark->zone, 'state' => $mark->state, 'on' => $mark->on_date->toDateString(), 'note' => $mark->note];
+        return [
+            'id' => $mark->id,
+            'zone' => $mark->zone,
+            'state' => $mark->state,
+            'on' => $mark->on_date->toDateString(),
+            'note' => $mark->note,
+        ];
     }
 }

@@ -48,8 +48,14 @@ final class Batch extends Model
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = [
-        'made_on' => 'date', 'best_before' => 'date', 'jar_ml' => 'float', 'net_grams' => 'float',
-        'document' => 'array', 'weighings' => 'array', 'actual' => 'array', 'label' => 'array',
+        'made_on' => 'date',
+        'best_before' => 'date',
+        'jar_ml' => 'float',
+        'net_grams' => 'float',
+        'document' => 'array',
+        'weighings' => 'array',
+        'actual' => 'array',
+        'label' => 'array',
     ];
 
     public function composed(): Composed
@@ -60,11 +66,29 @@ final class Batch extends Model
     /** What the studio's latest batches have lost on their way into the jars. */
     public static function processLoss(): ProcessLoss
     {
-        $rows = self::query()->where('state', 'done')->orderByDesc('id')->limit(self::LATEST)->toBase()->get(['weighings', 'jars', 'net_grams'])->all();
+        $rows = self::query()
+            ->where('state', 'done')
+            ->orderByDesc('id')
+            ->limit(self::LATEST)
+            ->toBase()
+            ->get(['weighings', 'jars', 'net_grams'])
+            ->all();
 
-        return ProcessLoss::of(array_values(array_map(static fn (stdClass $row): array => [
-            'weighed' => (float) array_sum(array_map(floatval(...), array_column((array) json_decode((string) $row->weighings, true), 'grams'))),
-            'filled' => $row->jars * (float) $row->net_grams,
-        ], $rows)));
+        return ProcessLoss::of(
+            array_values(
+                array_map(
+                    static fn (stdClass $row): array => [
+                        'weighed' => (float) array_sum(
+                            array_map(
+                                floatval(...),
+                                array_column((array) json_decode((string) $row->weighings, true), 'grams'),
+                            ),
+                        ),
+                        'filled' => $row->jars * (float) $row->net_grams,
+                    ],
+                    $rows,
+                ),
+            ),
+        );
     }
 }

@@ -22,20 +22,38 @@ final class BatchController
     #[Speaks('BatchList', does: 'Batches, newest first')]
     public function index(Request $request): JsonResponse
     {
-        $columns = ['id', 'lot_code', 'title', 'kind', 'state', 'made_on', 'by_name', 'jars', 'net_grams', 'best_before', 'updated_at'];
+        $columns = [
+            'id',
+            'lot_code',
+            'title',
+            'kind',
+            'state',
+            'made_on',
+            'by_name',
+            'jars',
+            'net_grams',
+            'best_before',
+            'updated_at',
+        ];
 
-        return Pages::answer(Batch::query()->select($columns), $request, static fn (Batch $b): array => [
-            'id' => $b->id,
-            'lot_code' => $b->lot_code,
-            'title' => $b->title,
-            'kind' => $b->kind,
-            'state' => $b->state,
-            'made_on' => $b->made_on->toDateString(),
-            'by' => $b->by_name,
-            'jars' => $b->jars,
-            'net_grams' => $b->net_grams,
-            'best_before' => $b->best_before?->toDateString(),
-        ], ['title', 'lot_code'], ['open', 'done']);
+        return Pages::answer(
+            Batch::query()->select($columns),
+            $request,
+            static fn (Batch $b): array => [
+                'id' => $b->id,
+                'lot_code' => $b->lot_code,
+                'title' => $b->title,
+                'kind' => $b->kind,
+                'state' => $b->state,
+                'made_on' => $b->made_on->toDateString(),
+                'by' => $b->by_name,
+                'jars' => $b->jars,
+                'net_grams' => $b->net_grams,
+                'best_before' => $b->best_before?->toDateString(),
+            ],
+            ['title', 'lot_code'],
+            ['open', 'done'],
+        );
     }
 
     #[Speaks('Batch', 'BatchDraft', 201, 'Begin to make a formula')]
@@ -44,7 +62,11 @@ final class BatchController
         $given = $request->validate(['formula_id' => 'required|integer']);
         /** @var User $user */
         $user = $request->user();
-        $batch = $this->store->open(Formula::query()->findOrFail((int) $given['formula_id']), $user->name, Day::today());
+        $batch = $this->store->open(
+            Formula::query()->findOrFail((int) $given['formula_id']),
+            $user->name,
+            Day::today(),
+        );
 
         return new JsonResponse($this->store->view($batch), 201);
     }
@@ -58,18 +80,37 @@ final class BatchController
     #[Speaks('Batch', 'WeighAsk', does: 'Check off what is gathered, or enter what the scale shows')]
     public function weigh(int $batch, Request $request): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => 'required|integer|min:1',
-            'line' => 'required|string|max:40',
-            'gathered' => 'required|boolean',
-            'grams' => 'present|nullable|numeric|min:0|max:1000000',
-        ], ['grams.min' => 'A weight is 0 or more; 0 means it was left out.']);
+        $given = $request->validate(
+            [
+                'revision' => 'required|integer|min:1',
+                'line' => 'required|string|max:40',
+                'gathered' => 'required|boolean',
+                'grams' => 'present|nullable|numeric|min:0|max:1000000',
+            ],
+            ['grams.min' => 'A weight is 0 or more; 0 means it was left out.'],
+        );
         $row = $this->open($batch);
-        if (! in_array($given['line'], array_map(static fn ($w): string => $w->line, $this->store->sheet($row)->weighings()), true)) {
+        if (
+            ! in_array(
+                $given['line'],
+                array_map(static fn ($w): string => $w->line, $this->store->sheet($row)->weighings()),
+                true,
+            )
+        ) {
             throw new Refused('line', 'This batch has no such line.');
         }
-        $weighings = [...$row->weighings, $given['line'] => ['gathered' => (bool) $given['gathered'], 'grams' => $given['grams'] === null ? null : (float) $given['grams']]];
-        $row->revise((int) $given['revision'], ['weighings' => $weighings], fn (Batch $b): array => $this->store->view($b));
+        $weighings = [
+            ...$row->weighings,
+            $given['line'] => [
+                'gathered' => (bool) $given['gathered'],
+                'grams' => $given['grams'] === null ? null : (float) $given['grams'],
+            ],
+        ];
+        $row->revise(
+            (int) $given['revision'],
+            ['weighings' => $weighings],
+            fn (Batch $b): array => $this->store->view($b),
+        );
 
         return new JsonResponse($this->store->view($row));
     }
@@ -77,15 +118,27 @@ final class BatchController
     #[Speaks('Batch', 'FinishAsk', does: 'Close the batch: it becomes a record with a label')]
     public function finish(int $batch, Request $request): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => 'required|integer|min:1',
-            'jars' => 'required|integer|min:1|max:10000',
-            'jar_ml' => 'required|numeric|min:1|max:20000',
-            'net_grams' => 'required|numeric|gt:0|max:100000',
-            'note' => 'present|nullable|string|max:2000',
-        ], ['jars.min' => 'At least one jar was filled.', 'net_grams.gt' => 'The net contents of a jar are more than 0 g.']);
+        $given = $request->validate(
+            [
+                'revision' => 'required|integer|min:1',
+                'jars' => 'required|integer|min:1|max:10000',
+                'jar_ml' => 'required|numeric|min:1|max:20000',
+                'net_grams' => 'required|numeric|gt:0|max:100000',
+                'note' => 'present|nullable|string|max:2000',
+            ],
+            [
+                'jars.min' => 'At least one jar was filled.',
+                'net_grams.gt' => 'The net contents of a jar are more than 0 g.',
+            ],
+        );
         $row = $this->open($batch);
-        $columns = $this->store->closed($row, (int) $given['jars'], (float) $given['jar_ml'], (float) $given['net_grams'], $given['note'] ?? '');
+        $columns = $this->store->closed(
+            $row,
+            (int) $given['jars'],
+            (float) $given['jar_ml'],
+            (float) $given['net_grams'],
+            $given['note'] ?? '',
+        );
         $row->revise((int) $given['revision'], $columns, fn (Batch $b): array => $this->store->view($b));
 
         return new JsonResponse($this->store->view($row));

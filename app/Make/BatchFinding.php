@@ -37,14 +37,21 @@ final class BatchFinding extends Model
 
     private const DAYS_PER_MONTH = 30.44;
 
-    /** A studio's latest findings are what it is now: another stove, other hands and other butters were another studio. */
+    /**
+     * A studio's latest findings are what it is now: another stove, other hands and other butters were another studio.
+     */
     private const LATEST = 200;
 
     protected $table = 'batch_findings';
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['on_date' => 'date', 'overrun_percent' => 'float', 'whipped_minutes' => 'float', 'predicted_months' => 'float'];
+    protected $casts = [
+        'on_date' => 'date',
+        'overrun_percent' => 'float',
+        'whipped_minutes' => 'float',
+        'predicted_months' => 'float',
+    ];
 
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo
@@ -54,7 +61,8 @@ final class BatchFinding extends Model
 
     public static function learned(): Learned
     {
-        $rows = app(CurrentStudio::class)->rows('batch_findings')
+        $rows = app(CurrentStudio::class)
+            ->rows('batch_findings')
             ->join('batches', 'batches.id', '=', 'batch_findings.batch_id')
             ->orderByDesc('batch_findings.id')
             ->limit(self::LATEST)
@@ -95,7 +103,7 @@ final class BatchFinding extends Model
 
     private static function tells(self|stdClass $row, float $months): bool
     {
-        return $row->texture !== '' || $row->overrun_percent !== null || $row->state !== '' && $months > 0.0;
+        return $row->texture !== '' || $row->overrun_percent !== null || ($row->state !== '' && $months > 0.0);
     }
 
     private static function observed(self|stdClass $row, float $months): Observation

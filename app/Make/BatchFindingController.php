@@ -21,45 +21,55 @@ use Illuminate\Validation\Rule;
 /** What the maker found on a batch: it moves what is said of the next ones. */
 final class BatchFindingController
 {
-    public function __construct(
-        private readonly BatchStore $store,
-        private readonly StudioCatalogue $catalogue,
-    ) {
+    public function __construct(private readonly BatchStore $store, private readonly StudioCatalogue $catalogue)
+    {
     }
 
     #[Speaks('Batch', 'BatchFindingDraft', 201, 'Say what was found on a finished batch')]
     public function store(int $batch, Request $request): JsonResponse
     {
         $row = Batch::query()->findOrFail($batch);
-        $given = $request->validate([
-            'on' => Day::RULE,
-            'texture' => ['present', 'nullable', Rule::in(['', ...array_column(TextureFound::cases(), 'value')])],
-            'overrun_percent' => 'nullable|numeric|min:0|max:'.Observation::MOST_OVERRUN,
-            'whipped_minutes' => 'nullable|required_with:overrun_percent|numeric|gt:0|max:120',
-            'state' => 'present|nullable|in:,good,off',
-            'note' => 'present|nullable|string|max:500',
-        ], ['whipped_minutes.required_with' => 'Say how many minutes it was whipped: overrun means nothing without it.', 'overrun_percent.max' => 'An overrun of 0 to 300 %.']);
+        $given = $request->validate(
+            [
+                'on' => Day::RULE,
+                'texture' => ['present', 'nullable', Rule::in(['', ...array_column(TextureFound::cases(), 'value')])],
+                'overrun_percent' => 'nullable|numeric|min:0|max:'.Observation::MOST_OVERRUN,
+                'whipped_minutes' => 'nullable|required_with:overrun_percent|numeric|gt:0|max:120',
+                'state' => 'present|nullable|in:,good,off',
+                'note' => 'present|nullable|string|max:500',
+            ],
+            [
+                'whipped_minutes.required_with' => 'Say how many minutes it was whipped: overrun means nothing without '
+                    .'it.',
+                'overrun_percent.max' => 'An overrun of 0 to 300 %.',
+            ],
+        );
         if ($row->state !== 'done') {
             throw new Refused('state', 'Finish making it first; then say what you found.');
         }
         if ($given['on'] < $row->made_on->toDateString() || $given['on'] > Day::today()->toDateString()) {
-            throw new Refused('on', sprintf('A day from %s, when it was made, to today.', $row->made_on->toDateString()));
+            throw new Refused(
+                'on',
+                sprintf('A day from %s, when it was made, to today.', $row->made_on->toDateString()),
+            );
         }
         if (isset($given['overrun_percent']) && $row->kind !== ProductKind::WhippedButter->value) {
             throw new Refused('overrun_percent', 'Only a whipped butter takes in air.');
         }
         $predicted = $this->predicted($row);
-        $finding = (new BatchFinding)->forceFill([
-            'batch_id' => $row->id,
-            'on_date' => $given['on'],
-            'texture' => $given['texture'] ?? '',
-            'overrun_percent' => $given['overrun_percent'] ?? null,
-            'whipped_minutes' => isset($given['overrun_percent']) ? $given['whipped_minutes'] : null,
-            'state' => $given['state'] ?? '',
-            'note' => $given['note'] ?? '',
-            'family' => $predicted->family->value,
-            'predicted_months' => $predicted->lifeMonths,
-        ])->setRelation('batch', $row);
+        $finding = (new BatchFinding())
+            ->forceFill([
+                'batch_id' => $row->id,
+                'on_date' => $given['on'],
+                'texture' => $given['texture'] ?? '',
+                'overrun_percent' => $given['overrun_percent'] ?? null,
+                'whipped_minutes' => isset($given['overrun_percent']) ? $given['whipped_minutes'] : null,
+                'state' => $given['state'] ?? '',
+                'note' => $given['note'] ?? '',
+                'family' => $predicted->family->value,
+                'predicted_months' => $predicted->lifeMonths,
+            ])
+            ->setRelation('batch', $row);
         if ($finding->state !== '' && $finding->months() <= 0.0) {
             throw new Refused('state', 'On the day it was made nothing can be said of how long it keeps.');
         }
@@ -86,6 +96,11 @@ final class BatchFindingController
     {
         $grams = array_map(static fn (array $w): float => (float) ($w['grams'] ?? 0.0), $batch->weighings);
 
-        return Predicted::of(Assessor::standard()->assess(Actuals::of($batch->composed(), $grams), $this->catalogue->context()->untaught()));
+        return Predicted::of(
+            Assessor::standard()->assess(
+                Actuals::of($batch->composed(), $grams),
+                $this->catalogue->context()->untaught(),
+            ),
+        );
     }
 }

@@ -26,10 +26,8 @@ use Illuminate\Support\Carbon;
 /** Opens, fills and closes batches; every figure is the core's. */
 final class BatchStore
 {
-    public function __construct(
-        private readonly StudioCatalogue $catalogue,
-        private readonly CurrentStudio $studio,
-    ) {
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
+    {
     }
 
     public function open(Formula $formula, string $by, Carbon $on): Batch
@@ -38,16 +36,18 @@ final class BatchStore
             throw new Refused('formula_id', 'This formula has no line with a mass yet, so there is nothing to weigh.');
         }
 
-        return Batch::query()->create([
-            'formula_id' => $formula->id,
-            'lot_code' => $this->nextLotCode($on),
-            'title' => $formula->title,
-            'kind' => $formula->kind,
-            'made_on' => $on,
-            'by_name' => $by,
-            'document' => $formula->document,
-            'weighings' => [],
-        ])->refresh();
+        return Batch::query()
+            ->create([
+                'formula_id' => $formula->id,
+                'lot_code' => $this->nextLotCode($on),
+                'title' => $formula->title,
+                'kind' => $formula->kind,
+                'made_on' => $on,
+                'by_name' => $by,
+                'document' => $formula->document,
+                'weighings' => [],
+            ])
+            ->refresh();
     }
 
     /**
@@ -61,7 +61,10 @@ final class BatchStore
         foreach ($this->sheet($batch)->weighings() as $weighing) {
             $actual = $batch->weighings[$weighing->line]['grams'] ?? null;
             if ($actual === null) {
-                throw new Refused('weighings', sprintf('%s has not been weighed yet. Weigh it, or enter 0 if it was left out.', $weighing->name));
+                throw new Refused(
+                    'weighings',
+                    sprintf('%s has not been weighed yet. Weigh it, or enter 0 if it was left out.', $weighing->name),
+                );
             }
             $grams[$weighing->line] = (float) $actual;
         }
@@ -70,9 +73,23 @@ final class BatchStore
             throw new Refused('weighings', 'Nothing was weighed, so there is no batch.');
         }
         if ($netGrams * $jars > $actual->subject->composition->totalGrams->high + 1.0) {
-            throw new Refused('net_grams', sprintf('%d jars of %g g come to more than the %.0f g that were weighed.', $jars, $netGrams, $actual->subject->composition->totalGrams->best));
+            throw new Refused(
+                'net_grams',
+                sprintf(
+                    '%d jars of %g g come to more than the %.0f g that were weighed.',
+                    $jars,
+                    $netGrams,
+                    $actual->subject->composition->totalGrams->best,
+                ),
+            );
         }
-        $label = new Label($actual, $batch->lot_code, $netGrams, new DateTimeImmutable($batch->made_on->toDateString()), $this->studio->get()->maker);
+        $label = new Label(
+            $actual,
+            $batch->lot_code,
+            $netGrams,
+            new DateTimeImmutable($batch->made_on->toDateString()),
+            $this->studio->get()->maker,
+        );
 
         return [
             'state' => 'done',
@@ -104,13 +121,29 @@ final class BatchStore
             'net_grams' => $batch->net_grams,
             'note' => $batch->note,
             'formula' => FormulaFile::write($batch->composed()),
-            'weighings' => array_map(static fn (Weighing $w): array => self::weighing($w, $batch->weighings[$w->line] ?? ['gathered' => false, 'grams' => null]), $this->sheet($batch)->weighings()),
-            'tasks' => array_map(static fn (Task $t): array => ['act' => $t->act, 'gate' => $t->gate], $this->sheet($batch)->tasks()),
+            'weighings' => array_map(
+                static fn (Weighing $w): array => self::weighing(
+                    $w,
+                    $batch->weighings[$w->line] ?? ['gathered' => false, 'grams' => null],
+                ),
+                $this->sheet($batch)->weighings(),
+            ),
+            'tasks' => array_map(
+                static fn (Task $t): array => ['act' => $t->act, 'gate' => $t->gate],
+                $this->sheet($batch)->tasks(),
+            ),
             'planned' => $this->assess($batch->composed()),
             'actual' => $batch->actual,
             'label' => $batch->label,
             'withdrawn' => $this->withdrawn($batch),
-            'findings' => BatchFinding::query()->with('batch:id,made_on')->where('batch_id', $batch->id)->orderBy('on_date')->orderBy('id')->get()->map(static fn (BatchFinding $f): array => $f->view())->all(),
+            'findings' => BatchFinding::query()
+                ->with('batch:id,made_on')
+                ->where('batch_id', $batch->id)
+                ->orderBy('on_date')
+                ->orderBy('id')
+                ->get()
+                ->map(static fn (BatchFinding $f): array => $f->view())
+                ->all(),
         ];
     }
 
@@ -121,7 +154,10 @@ final class BatchStore
      */
     private function withdrawn(Batch $batch): array
     {
-        $found = array_filter($this->assess($batch->composed())->findings, static fn (Finding $f): bool => $f->code === 'lot.withdrawn');
+        $found = array_filter(
+            $this->assess($batch->composed())->findings,
+            static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
+        );
 
         return array_values(array_map(static fn (Finding $f): string => $f->message, $found));
     }
@@ -136,12 +172,20 @@ final class BatchStore
         return Assessor::standard()->assess($formula, $this->catalogue->context());
     }
 
-    /** The day and a running number: 261124-1. Two who begin at once take turns: the studio is held until the transaction ends. */
+    /**
+     * The day and a running number: 261124-1. Two who begin at once take turns: the studio is held until the
+     * transaction ends.
+     */
     private function nextLotCode(Carbon $on): string
     {
-        Studio::query()->whereKey($this->studio->get()->id)->lockForUpdate()->value('id');
+        Studio::query()
+            ->whereKey($this->studio->get()->id)
+            ->lockForUpdate()
+            ->value('id');
         $day = $on->format('ymd');
-        $taken = Batch::query()->where('lot_code', 'like', $day.'-%')->pluck('lot_code')
+        $taken = Batch::query()
+            ->where('lot_code', 'like', $day.'-%')
+            ->pluck('lot_code')
             ->map(static fn (string $code): int => (int) substr($code, 7))
             ->max() ?? 0;
 

@@ -37,7 +37,13 @@ final class Lot extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['grams' => 'float', 'loss_grams' => 'float', 'made_on' => 'date', 'best_before' => 'date', 'withdrawn_on' => 'date'];
+    protected $casts = [
+        'grams' => 'float',
+        'loss_grams' => 'float',
+        'made_on' => 'date',
+        'best_before' => 'date',
+        'withdrawn_on' => 'date',
+    ];
 
     protected $attributes = ['choice' => 'kept', 'withdrawn' => ''];
 
@@ -61,7 +67,14 @@ final class Lot extends Model
 
     public function yield(SteepPlan $plan): SteepYield
     {
-        return new SteepYield($plan, $this->grams, $this->loss_grams, WaterChoice::from($this->choice), $this->withdrawn, $this->event_id !== null);
+        return new SteepYield(
+            $plan,
+            $this->grams,
+            $this->loss_grams,
+            WaterChoice::from($this->choice),
+            $this->withdrawn,
+            $this->event_id !== null,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -25,21 +25,36 @@ final class LotController
     {
         $all = $this->catalogue->get();
 
-        return Pages::answer(Lot::query()->with('steep.events'), $request, fn (Lot $l): array => self::view($l, $all));
+        return Pages::answer(
+            Lot::query()->with('steep.events'),
+            $request,
+            fn (Lot $l): array => self::view($l, $all),
+        );
     }
 
-    #[Speaks('LotWithdrawn', 'WithdrawAsk', does: 'Say that a steeped oil went bad or was thrown away, or take that back: everything that uses it is warned')]
+    #[
+        Speaks(
+            'LotWithdrawn',
+            'WithdrawAsk',
+            does: 'Say that a steeped oil went bad or was thrown away, or take that back: what uses it is warned',
+        ),
+    ]
     public function withdraw(int $lot, Request $request): JsonResponse
     {
         $row = Lot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);
         $given = $request->validate(['reason' => 'present|nullable|string|max:200']);
         $reason = trim($given['reason'] ?? '');
         $row->update([
-            'withdrawn' => $reason === '' ? '' : sprintf('%s (%s).', rtrim($reason, '. '), Day::today()->format('j F Y')),
+            'withdrawn' => $reason === ''
+                ? ''
+                : sprintf('%s (%s).', rtrim($reason, '. '), Day::today()->format('j F Y')),
             'withdrawn_on' => $reason === '' ? null : Day::today()->toDateString(),
         ]);
 
-        return new JsonResponse(['lot' => self::view($row, $this->catalogue->get()), 'warned' => SteepView::usedIn([$row->ingredientId()])]);
+        return new JsonResponse([
+            'lot' => self::view($row, $this->catalogue->get()),
+            'warned' => SteepView::usedIn([$row->ingredientId()]),
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -44,15 +44,37 @@ final class LabelController
             throw new Refused('state', 'This oil must not be used: it gets no label.', 409);
         }
         $line = new Line('l1', $row->ingredientId(), $row->name, '100 %', '', Phase::Warm);
-        $formula = new Formula($row->name, ProductKind::HairOil, Audience::AdultLeaveOn, [$line], [], Size::mass($row->grams));
-        $label = new Label(Assessor::standard()->assess($formula, $catalogue->context()), $row->code(), $row->grams, $row->made_on->toDateTimeImmutable(), $studio->get()->maker);
+        $formula = new Formula(
+            $row->name,
+            ProductKind::HairOil,
+            Audience::AdultLeaveOn,
+            [$line],
+            [],
+            Size::mass($row->grams),
+        );
+        $label = new Label(
+            Assessor::standard()->assess($formula, $catalogue->context()),
+            $row->code(),
+            $row->grams,
+            $row->made_on->toDateTimeImmutable(),
+            $studio->get()->maker,
+        );
 
-        return $this->printed([...LabelWords::of($label, $row->made_on), 'best_before' => $row->best_before->toDateString()], $row->code());
+        return $this->printed(
+            [...LabelWords::of($label, $row->made_on), 'best_before' => $row->best_before->toDateString()],
+            $row->code(),
+        );
     }
 
     /** @param  array<string, mixed>  $words */
     private function printed(array $words, string $code): Response
     {
-        return $this->printer->pdf('label', ['label' => $words], 90, 60, 'label-'.preg_replace('/[^\w-]/', '', $code));
+        return $this->printer->pdf(
+            'label',
+            ['label' => $words],
+            90,
+            60,
+            'label-'.preg_replace('/[^\w-]/', '', $code),
+        );
     }
 }

@@ -14,7 +14,13 @@ final class MethodController
     #[Speaks('MethodList', does: 'How figures are worked out: the pages')]
     public function index(): JsonResponse
     {
-        $items = array_map(static fn (string $file): array => ['name' => basename($file, '.md'), 'title' => self::title((string) file_get_contents($file))], glob(base_path('docs/methods/*.md')) ?: []);
+        $items = array_map(
+            static fn (string $file): array => [
+                'name' => basename($file, '.md'),
+                'title' => self::title((string) file_get_contents($file)),
+            ],
+            glob(base_path('docs/methods/*.md')) ?: [],
+        );
         usort($items, static fn (array $a, array $b): int => strcasecmp($a['title'], $b['title']));
 
         return new JsonResponse(['items' => $items]);

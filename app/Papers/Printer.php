@@ -25,7 +25,7 @@ final class Printer
      */
     public function pdf(string $view, array $data, float $width, float $height, string $file): Response
     {
-        $options = new Options;
+        $options = new Options();
         $options->setIsRemoteEnabled(false);
         $options->setChroot([resource_path('fonts')]);
         $options->setFontDir(storage_path('fonts'));
@@ -36,6 +36,9 @@ final class Printer
         $pdf->loadHtml($this->views->make($view, [...$data, 'fonts' => resource_path('fonts')])->render(), 'UTF-8');
         $pdf->render();
 
-        return new Response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => sprintf('inline; filename="%s.pdf"', $file)]);
+        return new Response((string) $pdf->output(), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => sprintf('inline; filename="%s.pdf"', $file),
+        ]);
     }
 }

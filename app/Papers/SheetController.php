@@ -32,14 +32,29 @@ final class SheetController
         $without = WithoutScale::of($assessment->subject->composition, $kitchen);
         $steps = array_map(static fn ($step): string => $step->text, $row->composed()->steps);
 
-        return $this->printer->pdf('sheet', [
-            'sheet' => $assessment->jsonSerialize(),
-            'formula' => $row->composed(),
-            'spoons' => array_column($without->rows($this->bench->assess($without->formula, $profile)->subject->composition), 'measure', 'line'),
-            'steps' => $steps !== [] ? $steps : array_map(static fn (Task $t): string => trim($t->act.' '.$t->gate), (new MakeSheet($assessment, $kitchen->scaleGrams))->tasks()),
-            'life' => $assessment->subject->life,
-            'studio' => $this->studio->get()->name,
-            'printed' => Day::today()->toDateString(),
-        ], 210, 297, 'formula-'.$row->id);
+        return $this->printer->pdf(
+            'sheet',
+            [
+                'sheet' => $assessment->jsonSerialize(),
+                'formula' => $row->composed(),
+                'spoons' => array_column(
+                    $without->rows($this->bench->assess($without->formula, $profile)->subject->composition),
+                    'measure',
+                    'line',
+                ),
+                'steps' => $steps !== []
+                        ? $steps
+                        : array_map(
+                            static fn (Task $t): string => trim($t->act.' '.$t->gate),
+                            (new MakeSheet($assessment, $kitchen->scaleGrams))->tasks(),
+                        ),
+                'life' => $assessment->subject->life,
+                'studio' => $this->studio->get()->name,
+                'printed' => Day::today()->toDateString(),
+            ],
+            210,
+            297,
+            'formula-'.$row->id,
+        );
     }
 }

@@ -66,6 +66,12 @@ final class Routine extends Model
 
     public function plan(): Plan
     {
-        return new Plan(new DateTimeImmutable($this->starts_on->toDateString()), $this->per_week, $this->weeks, $this->grams_per_use, $this->batch->net_grams);
+        return new Plan(
+            new DateTimeImmutable($this->starts_on->toDateString()),
+            $this->per_week,
+            $this->weeks,
+            $this->grams_per_use,
+            $this->batch->net_grams,
+        );
     }
 }

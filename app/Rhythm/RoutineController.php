@@ -29,29 +29,47 @@ final class RoutineController
     #[Speaks('RoutineList', does: 'Who uses what, and how often')]
     public function index(Request $request): JsonResponse
     {
-        return Pages::answer(Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days']), $request, fn (Routine $r): array => $this->view($r, false), size: self::A_PAGE);
+        return Pages::answer(
+            Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days']),
+            $request,
+            fn (Routine $r): array => $this->view($r, false),
+            size: self::A_PAGE,
+        );
     }
 
     #[Speaks('Routine', 'RoutineDraft', 201, 'Plan how a finished batch is used on a head; a patch test comes first')]
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate([
-            'head_id' => 'required|integer',
-            'batch_id' => 'required|integer',
-            'per_week' => 'required|integer|min:1|max:7',
-            'grams_per_use' => 'required|numeric|gt:0|max:500',
-            'starts_on' => Day::RULE,
-            'way' => 'present|nullable|string|max:200',
-        ], ['per_week.max' => 'At most 7 applications a week.', 'grams_per_use.gt' => 'An application uses more than 0 g.']);
+        $given = $request->validate(
+            [
+                'head_id' => 'required|integer',
+                'batch_id' => 'required|integer',
+                'per_week' => 'required|integer|min:1|max:7',
+                'grams_per_use' => 'required|numeric|gt:0|max:500',
+                'starts_on' => Day::RULE,
+                'way' => 'present|nullable|string|max:200',
+            ],
+            [
+                'per_week.max' => 'At most 7 applications a week.',
+                'grams_per_use.gt' => 'An application uses more than 0 g.',
+            ],
+        );
         $head = Head::query()->findOrFail((int) $given['head_id']);
         $batch = Batch::query()->findOrFail((int) $given['batch_id']);
         if ($batch->state !== 'done') {
             throw new Refused('batch_id', 'Only a finished batch can be used: finish making it first.');
         }
         $routine = DB::transaction(static function () use ($given, $head, $batch): Routine {
-            $routine = Routine::query()->create([...$given, 'way' => $given['way'] ?? '', 'head_id' => $head->id, 'batch_id' => $batch->id])->refresh()->load('batch');
+            $routine = Routine::query()
+                ->create([...$given, 'way' => $given['way'] ?? '', 'head_id' => $head->id, 'batch_id' => $batch->id])
+                ->refresh()
+                ->load('batch');
             foreach ($routine->plan()->days() as $day) {
-                RoutineDay::query()->create(['routine_id' => $routine->id, 'date' => $day->date->format('Y-m-d'), 'act' => $day->act->value]);
+                RoutineDay::query()->create([
+                    'routine_id' => $routine->id,
+                    'date' => $day->date->format('Y-m-d'),
+                    'act' => $day->act->value,
+                ]);
             }
 
             return $routine;
@@ -76,11 +94,13 @@ final class RoutineController
             self::mayTick($row, $routine, $state);
             $row->update(['state' => $state]);
             if ($row->kind() === Act::PatchReading) {
-                $routine->update(['state' => match ($state) {
-                    'done' => 'running',
-                    'reacted' => 'stopped',
-                    default => 'patch',
-                }]);
+                $routine->update([
+                    'state' => match ($state) {
+                        'done' => 'running',
+                        'reacted' => 'stopped',
+                        default => 'patch',
+                    },
+                ]);
             }
 
             return $routine->id;
@@ -95,13 +115,20 @@ final class RoutineController
         if ($state === 'reacted' && $act !== Act::PatchReading) {
             throw new Refused('state', 'A reaction is recorded at the reading of the patch test.');
         }
-        if ($act === Act::PatchReading && $state === 'done' && ! $routine->days()->where('act', Act::PatchTest->value)->where('state', 'done')->exists()) {
+        if (
+            $act === Act::PatchReading
+            && $state === 'done'
+            && ! $routine->days()->where('act', Act::PatchTest->value)->where('state', 'done')->exists()
+        ) {
             throw new Refused('state', 'Tick the patch test itself first; its reading comes 48 hours later.');
         }
         if ($act === Act::Application && $state === 'done' && $routine->state !== 'running') {
-            throw new Refused('state', $routine->state === 'stopped'
-                ? 'This routine was stopped because the patch test showed a reaction.'
-                : 'Wait for the patch test: read it first, 48 hours after it was put on.');
+            throw new Refused(
+                'state',
+                $routine->state === 'stopped'
+                    ? 'This routine was stopped because the patch test showed a reaction.'
+                    : 'Wait for the patch test: read it first, 48 hours after it was put on.',
+            );
         }
         if ($state === 'done' && $day->date->isAfter(Day::today())) {
             throw new Refused('state', 'This day has not come yet.');
@@ -111,7 +138,12 @@ final class RoutineController
     /** @return array<string, mixed> */
     private function found(int $id): array
     {
-        return $this->view(Routine::query()->with(['head', 'batch', 'days'])->findOrFail($id), true);
+        return $this->view(
+            Routine::query()
+                ->with(['head', 'batch', 'days'])
+                ->findOrFail($id),
+            true,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -137,23 +169,31 @@ final class RoutineController
             'worth_making_grams' => $best === null ? 0.0 : $plan->gramsUntil($best->toDateTimeImmutable()),
             'uses_in_jar' => $plan->usesInJar(),
             'way' => $routine->way,
-            'days' => $routine->days->map(static fn (RoutineDay $d): array => [
-                'id' => $d->id,
-                // A list has hundreds of them: no date is made of each.
-                'date' => (string) $d->getRawOriginal('date'),
-                'act' => $d->act,
-                'words' => $d->kind()->words($routine->batch->title),
-                'state' => $d->state,
-            ])->all(),
+            'days' => $routine->days
+                ->map(
+                    static fn (RoutineDay $d): array => [
+                        'id' => $d->id,
+                        // A list has hundreds of them: no date is made of each.
+                        'date' => (string) $d->getRawOriginal('date'),
+                        'act' => $d->act,
+                        'words' => $d->kind()->words($routine->batch->title),
+                        'state' => $d->state,
+                    ],
+                )
+                ->all(),
             'cautions' => [
                 'One new thing at a time: two weeks before the next.',
                 'A change in length cannot be told before about three months, in shedding before six to twelve weeks.',
                 'Sudden or patchy loss, pain, sores or a spreading rash: see a clinician first.',
             ],
-            'fit' => $whole ? array_values(array_filter(
-                $this->bench->assess($routine->batch->composed(), $routine->head->profile())->findings,
-                static fn (Finding $f): bool => $f->severity->rank() < 2,
-            )) : [],
+            'fit' => $whole
+                ? array_values(
+                    array_filter(
+                        $this->bench->assess($routine->batch->composed(), $routine->head->profile())->findings,
+                        static fn (Finding $f): bool => $f->severity->rank() < 2,
+                    ),
+                )
+                : [],
         ];
     }
 }

@@ -7,10 +7,7 @@ namespace App\Steep;
 /** A picture that lies on this machine: the name of its file, and its size in pixels. */
 final readonly class KeptPicture
 {
-    public function __construct(
-        public string $file,
-        public int $width,
-        public int $height,
-    ) {
+    public function __construct(public string $file, public int $width, public int $height)
+    {
     }
 }

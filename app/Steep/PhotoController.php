@@ -18,10 +18,8 @@ final class PhotoController
 {
     private const MOST = 60;
 
-    public function __construct(
-        private readonly PictureFiles $files,
-        private readonly StudioCatalogue $catalogue,
-    ) {
+    public function __construct(private readonly PictureFiles $files, private readonly StudioCatalogue $catalogue)
+    {
     }
 
     #[Speaks('Steep', '', 201, 'Keep a picture of a jar, on this machine')]
@@ -29,7 +27,7 @@ final class PhotoController
     {
         $row = Steep::held($steep);
         $upload = $request->file('photo');
-        if (! $upload instanceof UploadedFile || ! $upload->isValid()) {
+        if (! ($upload instanceof UploadedFile) || ! $upload->isValid()) {
             throw new Refused('photo', 'A picture is needed: JPEG, PNG or WebP, at most 4 MB.');
         }
         if (SteepPhoto::query()->where('steep_id', $row->id)->count() >= self::MOST) {
@@ -54,7 +52,12 @@ final class PhotoController
             throw new Refused('photo', 'The picture is not on this machine any more.', 404);
         }
 
-        return new BinaryFileResponse($path, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'], false);
+        return new BinaryFileResponse(
+            $path,
+            200,
+            ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'],
+            false,
+        );
     }
 
     #[Speaks('Steep', does: 'Take out a picture')]
@@ -70,7 +73,9 @@ final class PhotoController
     /** @return array<string, mixed> */
     private function view(int $steep): array
     {
-        $row = Steep::query()->with(['shakes', 'lots', 'events', 'photos'])->findOrFail($steep);
+        $row = Steep::query()
+            ->with(['shakes', 'lots', 'events', 'photos'])
+            ->findOrFail($steep);
 
         return SteepView::page($row, $this->catalogue->get());
     }

@@ -10,10 +10,11 @@ use Intervention\Image\Exceptions\RuntimeException;
 use Intervention\Image\ImageManager;
 
 /**
- * The files of pictures: read as pictures, turned upright, made small and written anew, so that nothing but the picture is kept.
+ * The files of pictures: read as pictures, turned upright, made small and written anew, so that nothing but the picture
+ * is kept.
  *
- * A file gets its name when what names it is committed, and goes when its row has gone. What a crash leaves between the two is
- * swept up at the next start.
+ * A file gets its name when what names it is committed, and goes when its row has gone. What a crash leaves between the
+ * two is swept up at the next start.
  */
 final class PictureFiles
 {
@@ -21,7 +22,10 @@ final class PictureFiles
 
     private const QUALITY = 82;
 
-    /** A picture being read takes some nine bytes a pixel, turned upright included: this stays well within a worker's memory. */
+    /**
+     * A picture being read takes some nine bytes a pixel, turned upright included: this stays well within a worker's
+     * memory.
+     */
     private const MOST_PIXELS = 16_000_000;
 
     private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];

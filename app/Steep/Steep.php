@@ -16,11 +16,20 @@ use Illuminate\Support\Carbon;
 /**
  * One jar of plants in oils.
  *
+ * @phpstan-type HerbRow array{
+ *     ingredient: string, form: string, preparation: string, amount: string, grams: float, draw: int, cost: float|null,
+ * }
+ * @phpstan-type OilRow array{ingredient: string, amount: string, grams: float, cost: float|null}
+ * @phpstan-type SteepDocument array{
+ *     herbs: list<HerbRow>, oils: list<OilRow>, water_grams: float, method: string, celsius: float, minutes: float,
+ *     days: int, jar_ml: float, diameter_cm: float, mouth_cm: float, shaken_daily: bool, pressed: bool,
+ * }
+ *
  * @property int $id
  * @property int $studio_id
  * @property int $revision
  * @property string $name
- * @property array{herbs: list<array{ingredient: string, form: string, preparation: string, amount: string, grams: float, draw: int, cost: float|null}>, oils: list<array{ingredient: string, amount: string, grams: float, cost: float|null}>, water_grams: float, method: string, celsius: float, minutes: float, days: int, jar_ml: float, diameter_cm: float, mouth_cm: float, shaken_daily: bool, pressed: bool} $document
+ * @property SteepDocument $document
  * @property Carbon $started_on
  * @property Carbon|null $strained_on
  * @property string $state running, strained or spoiled
@@ -44,7 +53,8 @@ final class Steep extends Model
     protected $casts = ['document' => 'array', 'started_on' => 'date', 'strained_on' => 'date'];
 
     /**
-     * The jar, held until the transaction ends: whatever else is done to it meanwhile waits, and then goes by what it finds.
+     * The jar, held until the transaction ends: whatever else is done to it meanwhile waits, and then goes by what it
+     * finds.
      *
      * @throws ModelNotFoundException
      */

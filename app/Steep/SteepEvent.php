@@ -22,7 +22,10 @@ final class SteepEvent extends Model
 {
     use BelongsToStudio;
 
-    /** note: colour and smell; weighed: the jar; bowl: before and after heating; the others change the plan or tick a day. */
+    /**
+     * note: colour and smell; weighed: the jar; bowl: before and after heating; the others change the plan or tick a
+     * day.
+     */
     public const KINDS = ['note', 'weighed', 'moved', 'herb', 'oil', 'drawn', 'bowl', 'sign', 'settling', 'ready'];
 
     protected $table = 'steep_events';

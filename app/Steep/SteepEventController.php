@@ -25,33 +25,43 @@ final class SteepEventController
     /** What may still be recorded once it is strained. */
     private const AFTERWARDS = ['ready', 'note'];
 
-    public function __construct(
-        private readonly StudioCatalogue $catalogue,
-        private readonly CurrentStudio $studio,
-    ) {
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
+    {
     }
 
     #[Speaks('Steep', 'SteepEventDraft', 201, 'Record what happened to a jar')]
     public function store(int $steep, Request $request): JsonResponse
     {
         $row = Steep::held($steep)->load(['events', 'lots']);
-        $given = $request->validate([
-            'kind' => ['required', Rule::in(SteepEvent::KINDS)],
-            'on' => Day::RULE.'|before_or_equal:'.Day::today()->toDateString().'|after_or_equal:'.$row->started_on->toDateString(),
-            'note' => 'present|nullable|string|max:500',
-            'colour' => 'sometimes|nullable|string|max:80',
-            'smell' => 'sometimes|nullable|string|max:80',
-            'sign' => 'required_if:kind,sign|string|max:200',
-            'grams' => 'required_if:kind,weighed,drawn|numeric|gt:0|max:100000',
-            'before' => 'required_if:kind,bowl|numeric|gt:0|max:100000',
-            'after' => 'required_if:kind,bowl|numeric|gt:0|lte:before',
-            'method' => ['required_if:kind,moved', Rule::enum(SteepMethod::class)],
-            'ingredient' => 'required_if:kind,herb,oil|string|max:80',
-            'form' => 'required_if:kind,herb|string|max:20',
-            'preparation' => ['required_if:kind,herb', Rule::enum(Preparation::class)],
-            'amount' => 'required_if:kind,herb,oil|string|max:120',
-            'keep' => 'sometimes|boolean',
-        ], ['on.after_or_equal' => 'It was not started yet on that day.', 'on.before_or_equal' => 'That day has not come yet.', 'after.lte' => 'The bowl cannot weigh more after heating than before.', 'grams.required_if' => 'Weigh it: how many grams?']);
+        $given = $request->validate(
+            [
+                'kind' => ['required', Rule::in(SteepEvent::KINDS)],
+                'on' => Day::RULE
+                    .'|before_or_equal:'
+                    .Day::today()->toDateString()
+                    .'|after_or_equal:'
+                    .$row->started_on->toDateString(),
+                'note' => 'present|nullable|string|max:500',
+                'colour' => 'sometimes|nullable|string|max:80',
+                'smell' => 'sometimes|nullable|string|max:80',
+                'sign' => 'required_if:kind,sign|string|max:200',
+                'grams' => 'required_if:kind,weighed,drawn|numeric|gt:0|max:100000',
+                'before' => 'required_if:kind,bowl|numeric|gt:0|max:100000',
+                'after' => 'required_if:kind,bowl|numeric|gt:0|lte:before',
+                'method' => ['required_if:kind,moved', Rule::enum(SteepMethod::class)],
+                'ingredient' => 'required_if:kind,herb,oil|string|max:80',
+                'form' => 'required_if:kind,herb|string|max:20',
+                'preparation' => ['required_if:kind,herb', Rule::enum(Preparation::class)],
+                'amount' => 'required_if:kind,herb,oil|string|max:120',
+                'keep' => 'sometimes|boolean',
+            ],
+            [
+                'on.after_or_equal' => 'It was not started yet on that day.',
+                'on.before_or_equal' => 'That day has not come yet.',
+                'after.lte' => 'The bowl cannot weigh more after heating than before.',
+                'grams.required_if' => 'Weigh it: how many grams?',
+            ],
+        );
         if ($row->state !== 'running' && ! in_array($given['kind'], self::AFTERWARDS, true)) {
             throw new Refused('kind', 'This jar is not running any more.', 409);
         }
@@ -102,7 +112,13 @@ final class SteepEventController
             if (! $all->has($given['ingredient'])) {
                 throw new Refused('ingredient', 'Choose an ingredient of the catalogue.');
             }
-            $given['grams'] = Quantity::grams('amount', $given['amount'], $all->get($given['ingredient']), $given['form'] ?? '', $this->studio->get()->kitchen());
+            $given['grams'] = Quantity::grams(
+                'amount',
+                $given['amount'],
+                $all->get($given['ingredient']),
+                $given['form'] ?? '',
+                $this->studio->get()->kitchen(),
+            );
         }
 
         return array_diff_key($given, ['kind' => 1, 'on' => 1, 'note' => 1, 'keep' => 1]);
@@ -111,6 +127,11 @@ final class SteepEventController
     /** @return array<string, mixed> */
     private function view(int $id): array
     {
-        return SteepView::page(Steep::query()->with(['shakes', 'lots', 'events', 'photos'])->findOrFail($id), $this->catalogue->get());
+        return SteepView::page(
+            Steep::query()
+                ->with(['shakes', 'lots', 'events', 'photos'])
+                ->findOrFail($id),
+            $this->catalogue->get(),
+        );
     }
 }

@@ -35,12 +35,29 @@ final class SteepStore
      *
      * @param  list<\Crown\Measure\Band>  $learned
      */
-    public static function plan(Steep $steep, Catalogue $catalogue, ?Carbon $until = null, array $learned = []): SteepPlan
-    {
+    public static function plan(
+        Steep $steep,
+        Catalogue $catalogue,
+        ?Carbon $until = null,
+        array $learned = [],
+    ): SteepPlan {
         $d = $steep->document;
         $start = new DateTimeImmutable($steep->started_on->toDateString());
-        $herbs = array_map(static fn (array $h): Herb => new Herb($catalogue->get($h['ingredient']), $h['form'], (float) $h['grams'], $start, Preparation::from($h['preparation']), (int) $h['draw']), $d['herbs']);
-        $pours = array_map(static fn (array $o): Pour => new Pour($catalogue->get($o['ingredient']), (float) $o['grams'], $start), $d['oils']);
+        $herbs = array_map(
+            static fn (array $h): Herb => new Herb(
+                $catalogue->get($h['ingredient']),
+                $h['form'],
+                (float) $h['grams'],
+                $start,
+                Preparation::from($h['preparation']),
+                (int) $h['draw'],
+            ),
+            $d['herbs'],
+        );
+        $pours = array_map(
+            static fn (array $o): Pour => new Pour($catalogue->get($o['ingredient']), (float) $o['grams'], $start),
+            $d['oils'],
+        );
         $stays = [new Stay(SteepMethod::from($d['method']), $start)];
         $draws = $weighings = [];
         foreach ($steep->exists ? $steep->events : [] as $event) {
@@ -49,11 +66,17 @@ final class SteepStore
             }
             $day = new DateTimeImmutable($event->on_date->toDateString());
             match ($event->kind) {
-                'herb' => $herbs[] = new Herb($catalogue->get($event->text('ingredient')), $event->text('form'), $event->grams(), $day, Preparation::from($event->text('preparation'))),
-                'oil' => $pours[] = new Pour($catalogue->get($event->text('ingredient')), $event->grams(), $day),
-                'moved' => $stays[] = new Stay(SteepMethod::from($event->text('method')), $day),
-                'drawn' => $draws[] = new Draw($event->grams(), $day),
-                'bowl' => $weighings[] = new Weighing((float) $event->data['before'], (float) $event->data['after']),
+                'herb' => ($herbs[] = new Herb(
+                    $catalogue->get($event->text('ingredient')),
+                    $event->text('form'),
+                    $event->grams(),
+                    $day,
+                    Preparation::from($event->text('preparation')),
+                )),
+                'oil' => ($pours[] = new Pour($catalogue->get($event->text('ingredient')), $event->grams(), $day)),
+                'moved' => ($stays[] = new Stay(SteepMethod::from($event->text('method')), $day)),
+                'drawn' => ($draws[] = new Draw($event->grams(), $day)),
+                'bowl' => ($weighings[] = new Weighing((float) $event->data['before'], (float) $event->data['after'])),
                 default => null,
             };
         }
@@ -62,8 +85,19 @@ final class SteepStore
         $stood = $end === null ? (int) $d['days'] : max(1, (int) $steep->started_on->diffInDays($end, false));
 
         return new SteepPlan(
-            $herbs, $pours, $stays, new Vessel((float) $d['jar_ml'], (float) $d['diameter_cm'], (float) $d['mouth_cm']), (bool) $d['shaken_daily'], (bool) $d['pressed'],
-            (float) $d['celsius'], (float) $d['minutes'], min(400, $stood), (float) $d['water_grams'], $draws, $weighings, $learned,
+            $herbs,
+            $pours,
+            $stays,
+            new Vessel((float) $d['jar_ml'], (float) $d['diameter_cm'], (float) $d['mouth_cm']),
+            (bool) $d['shaken_daily'],
+            (bool) $d['pressed'],
+            (float) $d['celsius'],
+            (float) $d['minutes'],
+            min(400, $stood),
+            (float) $d['water_grams'],
+            $draws,
+            $weighings,
+            $learned,
         );
     }
 
@@ -75,19 +109,42 @@ final class SteepStore
      *
      * @throws SteepError
      */
-    public static function resolved(array $draft, Catalogue $catalogue, Kitchen $kitchen, DateTimeImmutable $start): array
-    {
+    public static function resolved(
+        array $draft,
+        Catalogue $catalogue,
+        Kitchen $kitchen,
+        DateTimeImmutable $start,
+    ): array {
         foreach ($draft['herbs'] as $i => $herb) {
             $plant = self::find($catalogue, $herb['ingredient'], "herbs.$i.ingredient");
             if ($plant->kind === IngredientKind::EssentialOil) {
                 throw SteepError::scent("herbs.$i.ingredient", $plant->name);
             }
             if (! $plant->kind->isPlant()) {
-                throw SteepError::said("herbs.$i.ingredient", $plant->name.' is not a plant, so it cannot be steeped.');
+                throw SteepError::said(
+                    "herbs.$i.ingredient",
+                    $plant->name.' is not a plant, so it cannot be steeped.',
+                );
             }
-            $draft['herbs'][$i]['grams'] = Quantity::grams("herbs.$i.amount", $herb['amount'], $plant, $herb['form'], $kitchen);
+            $draft['herbs'][$i]['grams'] = Quantity::grams(
+                "herbs.$i.amount",
+                $herb['amount'],
+                $plant,
+                $herb['form'],
+                $kitchen,
+            );
         }
-        $herbs = array_map(static fn (array $h): Herb => new Herb($catalogue->get($h['ingredient']), $h['form'], $h['grams'], $start, Preparation::from($h['preparation']), (int) $h['draw']), $draft['herbs']);
+        $herbs = array_map(
+            static fn (array $h): Herb => new Herb(
+                $catalogue->get($h['ingredient']),
+                $h['form'],
+                $h['grams'],
+                $start,
+                Preparation::from($h['preparation']),
+                (int) $h['draw'],
+            ),
+            $draft['herbs'],
+        );
         $vessel = new Vessel((float) $draft['jar_ml'], (float) $draft['diameter_cm'], (float) $draft['mouth_cm']);
         $pours = $covers = [];
         foreach ($draft['oils'] as $i => $oil) {
@@ -102,10 +159,18 @@ final class SteepStore
         }
         foreach ($covers as $i => $found) {
             if ($vessel->diameterCm <= 0.0) {
-                throw SteepError::said("oils.$i.amount", 'To say how much covers the herb, the jar\'s inner width must be known.');
+                throw SteepError::said(
+                    "oils.$i.amount",
+                    'To say how much covers the herb, the jar\'s inner width must be known.',
+                );
             }
             // A drop stands for the oil itself, so that a jar can be asked what it lacks.
-            $grams = (new SteepPlan($herbs, [...$pours, new Pour($found, 0.001, $start)], [new Stay(SteepMethod::from($draft['method']), $start)], $vessel))->gramsToCover($found);
+            $grams = (new SteepPlan(
+                $herbs,
+                [...$pours, new Pour($found, 0.001, $start)],
+                [new Stay(SteepMethod::from($draft['method']), $start)],
+                $vessel,
+            ))->gramsToCover($found);
             $draft['oils'][$i]['grams'] = max(1.0, ceil($grams));
             $pours[] = new Pour($found, $draft['oils'][$i]['grams'], $start);
         }
@@ -122,11 +187,21 @@ final class SteepStore
     {
         $herb = $steep->document['herbs'][0];
         $kept = [];
-        $past = Steep::query()->with(['events', 'lots'])->where('state', 'strained')->whereKeyNot($steep->id ?? 0)
-            ->where('document', 'like', '%"ingredient":"'.$herb['ingredient'].'"%')->orderByDesc('strained_on')->limit(20)->get();
+        $past = Steep::query()
+            ->with(['events', 'lots'])
+            ->where('state', 'strained')
+            ->whereKeyNot($steep->id ?? 0)
+            ->where('document', 'like', '%"ingredient":"'.$herb['ingredient'].'"%')
+            ->orderByDesc('strained_on')
+            ->limit(20)
+            ->get();
         foreach ($past as $other) {
             $d = $other->document;
-            $same = count($d['herbs']) === 1 && $d['herbs'][0]['ingredient'] === $herb['ingredient'] && $d['herbs'][0]['form'] === $herb['form'] && $d['pressed'] === $steep->document['pressed'] && $d['herbs'][0]['draw'] === 1;
+            $same = count($d['herbs']) === 1
+                && $d['herbs'][0]['ingredient'] === $herb['ingredient']
+                && $d['herbs'][0]['form'] === $herb['form']
+                && $d['pressed'] === $steep->document['pressed']
+                && $d['herbs'][0]['draw'] === 1;
             $lot = $other->lots->firstWhere('event_id', null);
             if ($same && $lot !== null) {
                 $kept[] = $lot->yield(self::plan($other, $catalogue))->keptPerGram();
@@ -137,10 +212,19 @@ final class SteepStore
     }
 
     /** The oil that came out becomes a lot: all of it when it is strained, a part of it when some was drawn. */
-    public static function lot(Steep $steep, SteepPlan $plan, float $grams, float $loss, WaterChoice $choice, Carbon $on, ?SteepEvent $event = null): Lot
-    {
+    public static function lot(
+        Steep $steep,
+        SteepPlan $plan,
+        float $grams,
+        float $loss,
+        WaterChoice $choice,
+        Carbon $on,
+        ?SteepEvent $event = null,
+    ): Lot {
         $ingredient = (new SteepYield($plan, $grams, $loss, $choice))->ingredient('lot', $steep->name);
-        $months = $ingredient->facts->has(Property::LifeMonths) ? $ingredient->facts->get(Property::LifeMonths)->band->low : 3.0;
+        $months = $ingredient->facts->has(Property::LifeMonths)
+            ? $ingredient->facts->get(Property::LifeMonths)->band->low
+            : 3.0;
         // Traces of water cap the life of the oil itself at three months.
         $months = $ingredient->waterShare > 0.0 ? min($months, 3.0) : $months;
 
@@ -158,6 +242,8 @@ final class SteepStore
 
     private static function find(Catalogue $catalogue, string $id, string $field): Ingredient
     {
-        return $catalogue->has($id) ? $catalogue->get($id) : throw SteepError::said($field, 'Choose an ingredient of the catalogue.');
+        return $catalogue->has($id)
+            ? $catalogue->get($id)
+            : throw SteepError::said($field, 'Choose an ingredient of the catalogue.');
     }
 }

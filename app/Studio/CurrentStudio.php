@@ -30,15 +30,18 @@ final class CurrentStudio
     }
 
     /**
-     * The studio's rows of a table, without models: for what every evaluation asks. A model's class is looked through anew in
-     * each request before its first row, and that takes longer than the question.
+     * The studio's rows of a table, without models: for what every evaluation asks. A model's class is looked through
+     * anew in each request before its first row, and that takes longer than the question.
      */
     public function rows(string $table): Builder
     {
         return DB::table($table)->where($table.'.studio_id', $this->get()->id);
     }
 
-    /** Works as this studio from here on: for commands, which have no signed-in person, and where the person is known already. */
+    /**
+     * Works as this studio from here on: for commands, which have no signed-in person, and where the person is known
+     * already.
+     */
     public function enter(Studio $studio): void
     {
         $this->entered = $studio;

@@ -8,8 +8,8 @@ use Illuminate\Support\Carbon;
 use Psr\Clock\ClockInterface;
 
 /**
- * The calendar date in the studio's time zone. A date is kept and counted as midnight UTC, whatever the zone: it is a day, not a
- * moment.
+ * The calendar date in the studio's time zone. A date is kept and counted as midnight UTC, whatever the zone: it is a
+ * day, not a moment.
  */
 final class Day
 {
@@ -18,10 +18,8 @@ final class Day
 
     public const RULE = 'bail|required|'.self::WRITTEN;
 
-    public function __construct(
-        private readonly ClockInterface $clock,
-        private readonly CurrentStudio $studio,
-    ) {
+    public function __construct(private readonly ClockInterface $clock, private readonly CurrentStudio $studio)
+    {
     }
 
     /** The studio's date now, for code that is not made by the container. */

@@ -26,7 +26,11 @@ trait Revised
     public function revise(int $basedOn, array $changes, Closure $present): void
     {
         $this->fill($changes);
-        $dirty = [...$this->getDirty(), 'revision' => $basedOn + 1, $this->getUpdatedAtColumn() => $this->freshTimestamp()];
+        $dirty = [
+            ...$this->getDirty(),
+            'revision' => $basedOn + 1,
+            $this->getUpdatedAtColumn() => $this->freshTimestamp(),
+        ];
         // toBase keeps the studio's scope and leaves the values as they were cast for the database.
         $written = $this->newQuery()->whereKey($this->getKey())->where('revision', $basedOn)->toBase()->update($dirty);
         $this->refresh();

@@ -50,7 +50,9 @@ final class SessionController
     public function demo(Request $request): JsonResponse
     {
         self::needsSession($request);
-        $user = config('app.demo') ? User::query()->whereRelation('studio', 'demo', true)->orderBy('id')->first() : null;
+        $user = config('app.demo')
+            ? User::query()->whereRelation('studio', 'demo', true)->orderBy('id')->first()
+            : null;
         if ($user === null) {
             throw new Refused('demo', 'There is no demo studio here. Sign in with your own account.', 404);
         }
@@ -73,10 +75,13 @@ final class SessionController
     #[Speaks('Session', 'PasswordChange', does: 'Change the password')]
     public function password(Request $request): JsonResponse
     {
-        $given = $request->validate([
-            'current' => 'required|string',
-            'new' => 'required|string|min:10|max:200',
-        ], ['new.min' => 'A new password needs at least 10 characters.']);
+        $given = $request->validate(
+            [
+                'current' => 'required|string',
+                'new' => 'required|string|min:10|max:200',
+            ],
+            ['new.min' => 'A new password needs at least 10 characters.'],
+        );
         /** @var User $user */
         $user = $request->user();
         if ($user->studio->demo) {
@@ -96,15 +101,26 @@ final class SessionController
     #[Speaks('Session', 'StudioDraft', does: 'Change what the studio measures with')]
     public function update(Request $request, CurrentStudio $current): JsonResponse
     {
-        $current->get()->update($request->validate([
-            'name' => 'required|string|max:120',
-            'maker' => 'present|string|max:200',
-            'cup' => 'required|in:us,metric,imperial',
-            'scale_grams' => 'required|numeric|min:0.001|max:100',
-            'southern' => 'required|boolean',
-            'bowl_ml' => 'required|numeric|min:0|max:100000',
-            'time_zone' => 'required|string|timezone:all_with_bc',
-        ], ['time_zone.timezone' => 'Choose a time zone from the list, for example Europe/London.', 'scale_grams.min' => 'A scale shows steps of 0.001 to 100 g.', 'scale_grams.max' => 'A scale shows steps of 0.001 to 100 g.', 'bowl_ml.min' => 'A bowl holds 0 (not known) to 100,000 ml.', 'bowl_ml.max' => 'A bowl holds 0 (not known) to 100,000 ml.']));
+        $current->get()->update(
+            $request->validate(
+                [
+                    'name' => 'required|string|max:120',
+                    'maker' => 'present|string|max:200',
+                    'cup' => 'required|in:us,metric,imperial',
+                    'scale_grams' => 'required|numeric|min:0.001|max:100',
+                    'southern' => 'required|boolean',
+                    'bowl_ml' => 'required|numeric|min:0|max:100000',
+                    'time_zone' => 'required|string|timezone:all_with_bc',
+                ],
+                [
+                    'time_zone.timezone' => 'Choose a time zone from the list, for example Europe/London.',
+                    'scale_grams.min' => 'A scale shows steps of 0.001 to 100 g.',
+                    'scale_grams.max' => 'A scale shows steps of 0.001 to 100 g.',
+                    'bowl_ml.min' => 'A bowl holds 0 (not known) to 100,000 ml.',
+                    'bowl_ml.max' => 'A bowl holds 0 (not known) to 100,000 ml.',
+                ],
+            ),
+        );
 
         return $this->show();
     }
@@ -112,7 +128,15 @@ final class SessionController
     /** @return array<string, mixed> */
     private static function studio(Studio $studio): array
     {
-        return ['name' => $studio->name, 'cup' => $studio->cup, 'scale_grams' => $studio->scale_grams, 'maker' => $studio->maker, 'southern' => $studio->southern, 'bowl_ml' => $studio->bowl_ml, 'time_zone' => $studio->time_zone];
+        return [
+            'name' => $studio->name,
+            'cup' => $studio->cup,
+            'scale_grams' => $studio->scale_grams,
+            'maker' => $studio->maker,
+            'southern' => $studio->southern,
+            'bowl_ml' => $studio->bowl_ml,
+            'time_zone' => $studio->time_zone,
+        ];
     }
 
     /** A request that does not come from our own pages has no session to sign in to. */

@@ -28,13 +28,22 @@ final class AnswerErrors
 {
     /** Ours: expected, and answered with what is allowed. */
     private const SAID = [
-        FormulaError::class, SteepError::class, RoutineError::class, ReadingError::class, MeasureError::class,
-        CatalogueError::class, SolveError::class, StaleWrite::class, Refused::class, UniqueConstraintViolationException::class,
+        FormulaError::class,
+        SteepError::class,
+        RoutineError::class,
+        ReadingError::class,
+        MeasureError::class,
+        CatalogueError::class,
+        SolveError::class,
+        StaleWrite::class,
+        Refused::class,
+        UniqueConstraintViolationException::class,
     ];
 
     /** What MariaDB and its client say while it is away, starting, full or standing still. */
-    private const AWAY = '/refused|gone away|No such file|lost connection|server closed|Connection timed out|Too many connections
-        |No space left|Disk full|\[?(?:1021|1040|1053|1114|1205|1213|1290|1969|2002|2006|2013)\]?(?!\d)/ix';
+    private const AWAY = '/refused|gone away|No such file|lost connection|server closed|Connection timed out
+        |Too many connections|No space left|Disk full
+        |\[?(?:1021|1040|1053|1114|1205|1213|1290|1969|2002|2006|2013)\]?(?!\d)/ix';
 
     public static function register(Exceptions $exceptions): void
     {
@@ -51,18 +60,27 @@ final class AnswerErrors
         });
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
 
-        $exceptions->render(static fn (FormulaError|SteepError|RoutineError $e) => self::field($e->field, $e->getMessage()));
+        $exceptions->render(
+            static fn (FormulaError|SteepError|RoutineError $e) => self::field($e->field, $e->getMessage()),
+        );
         $exceptions->render(static fn (Refused $e) => self::field($e->field, $e->getMessage(), $e->status));
         $exceptions->render(static fn (ReadingError $e) => self::field('text', $e->getMessage()));
         $exceptions->render(static fn (MeasureError $e) => self::field('amount', $e->getMessage()));
         $exceptions->render(static fn (SolveError $e) => self::field('demands', $e->getMessage()));
         $exceptions->render(static fn (CatalogueError $e) => self::field('ingredient', $e->getMessage()));
-        $exceptions->render(static fn (StaleWrite $e) => new JsonResponse(['message' => $e->getMessage(), 'current' => $e->current], 409));
+        $exceptions->render(
+            static fn (StaleWrite $e) => new JsonResponse(
+                ['message' => $e->getMessage(), 'current' => $e->current],
+                409,
+            ),
+        );
         $exceptions->render(static fn (NotFoundHttpException $e, Request $request) => self::notFound($e, $request));
-        $exceptions->render(static fn (UniqueConstraintViolationException $e) => self::told(
-            409,
-            'Someone kept the same in this very moment. Look at it, then press again.',
-        ));
+        $exceptions->render(
+            static fn (UniqueConstraintViolationException $e) => self::told(
+                409,
+                'Someone kept the same in this very moment. Look at it, then press again.',
+            ),
+        );
         $exceptions->render(static fn (Throwable $e, Request $request) => self::failed($e, $request));
     }
 
@@ -82,9 +100,12 @@ final class AnswerErrors
             return null;
         }
 
-        return self::told(404, $e->getPrevious() instanceof ModelNotFoundException
-            ? 'There is no such thing in this studio.'
-            : 'There is no such address.');
+        return self::told(
+            404,
+            $e->getPrevious() instanceof ModelNotFoundException
+                ? 'There is no such thing in this studio.'
+                : 'There is no such address.',
+        );
     }
 
     /** What nobody planned: nothing was kept of it, because every write is one transaction. */
@@ -96,11 +117,19 @@ final class AnswerErrors
                 ? self::told(503, $why.' Nothing you typed is lost; try again in a moment.')
                 : new Response(view('away', ['why' => $why])->render(), 503, ['Retry-After' => '2']);
         }
-        if ($e instanceof HttpExceptionInterface || self::isTheFrameworks($e) || ! $request->is('api/*') || config('app.debug')) {
+        if (
+            $e instanceof HttpExceptionInterface
+            || self::isTheFrameworks($e)
+            || ! $request->is('api/*')
+            || config('app.debug')
+        ) {
             return null;
         }
 
-        return self::told(500, 'Something went wrong here. It was written down, and nothing was changed. Nothing you typed is lost.');
+        return self::told(
+            500,
+            'Something went wrong here. It was written down, and nothing was changed. Nothing you typed is lost.',
+        );
     }
 
     /** Not signed in, or a field that is not allowed: the framework has answers of its own. */

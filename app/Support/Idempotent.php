@@ -16,11 +16,11 @@ use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Every write is one transaction: what is answered with an error has changed nothing. Two that stand in each other's way are
- * tried again.
+ * Every write is one transaction: what is answered with an error has changed nothing. Two that stand in each other's
+ * way are tried again.
  *
- * A post that carries an Idempotency-Key is done once: sent again, it gets the first answer. The key is written in the same
- * transaction as what the post does, so that a crash leaves both or neither.
+ * A post that carries an Idempotency-Key is done once: sent again, it gets the first answer. The key is written in the
+ * same transaction as what the post does, so that a crash leaves both or neither.
  */
 final class Idempotent
 {
@@ -40,9 +40,10 @@ final class Idempotent
         }
         $key = $this->key($request);
         try {
-            $response = DB::transaction(fn (): Response => $key === null
-                ? $this->done($request, $next)
-                : $this->once($key, $request, $next), self::TRIES);
+            $response = DB::transaction(
+                fn (): Response => $key === null ? $this->done($request, $next) : $this->once($key, $request, $next),
+                self::TRIES,
+            );
         } catch (Undone $undone) {
             // A refused post may be mended and sent again under the same key.
             return $undone->response;
@@ -61,7 +62,10 @@ final class Idempotent
             return null;
         }
         if (preg_match('/^[\w-]{8,100}$/D', $key) !== 1) {
-            throw new Refused('Idempotency-Key', 'An idempotency key has 8 to 100 letters, figures, dashes or underscores.');
+            throw new Refused(
+                'Idempotency-Key',
+                'An idempotency key has 8 to 100 letters, figures, dashes or underscores.',
+            );
         }
 
         return $key;
@@ -96,7 +100,9 @@ final class Idempotent
             return $this->again(DB::table('idempotency_keys')->where($row)->firstOrFail(), $asked);
         }
         $response = $this->done($request, $next);
-        DB::table('idempotency_keys')->where($row)->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
+        DB::table('idempotency_keys')
+            ->where($row)
+            ->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
 
         return $response;
     }
@@ -106,16 +112,24 @@ final class Idempotent
     {
         // Keys from before bodies were remembered go by their path alone.
         if ($first->path !== $asked['path'] || ! in_array($first->asked_hash, ['', $asked['asked_hash']], true)) {
-            throw new Refused('Idempotency-Key', 'This was sent before with other contents. Press again to send what stands here now.', 409);
+            throw new Refused(
+                'Idempotency-Key',
+                'This was sent before with other contents. Press again to send what stands here now.',
+                409,
+            );
         }
 
-        return JsonResponse::fromJsonString((string) $first->body, (int) $first->status, ['Idempotent-Replay' => 'true']);
+        return JsonResponse::fromJsonString((string) $first->body, (int) $first->status, [
+            'Idempotent-Replay' => 'true',
+        ]);
     }
 
     private function hash(Request $request): string
     {
         $files = array_map(
-            static fn (mixed $file): string => $file instanceof UploadedFile ? (string) hash_file('sha256', $file->getPathname()) : '',
+            static fn (mixed $file): string => $file instanceof UploadedFile
+                ? (string) hash_file('sha256', $file->getPathname())
+                : '',
             $request->files->all(),
         );
 

@@ -18,11 +18,16 @@ final class OpenApiCommand extends Command
 
     public function handle(Router $router): int
     {
-        $document = json_encode($this->document($router), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        $document = json_encode(
+            $this->document($router),
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        )."\n";
         $path = base_path('docs/formats/openapi.json');
         if ($this->option('check')) {
             if (! is_file($path) || file_get_contents($path) !== $document) {
-                $this->error('docs/formats/openapi.json is not current. Run: php artisan crown:openapi && npm run schema');
+                $this->error(
+                    'docs/formats/openapi.json is not current. Run: php artisan crown:openapi && npm run schema',
+                );
 
                 return self::FAILURE;
             }
@@ -37,7 +42,11 @@ final class OpenApiCommand extends Command
     /** @return array<string, mixed> */
     private function document(Router $router): array
     {
-        $schema = str_replace('#/$defs/', '#/components/schemas/', (string) file_get_contents(base_path('docs/formats/crown.schema.json')));
+        $schema = str_replace(
+            '#/$defs/',
+            '#/components/schemas/',
+            (string) file_get_contents(base_path('docs/formats/crown.schema.json')),
+        );
         $defs = json_decode($schema, false, 512, JSON_THROW_ON_ERROR)->{'$defs'};
         $paths = [];
         foreach ($router->getRoutes()->getRoutes() as $route) {
@@ -53,7 +62,11 @@ final class OpenApiCommand extends Command
 
         return [
             'openapi' => '3.1.0',
-            'info' => ['title' => 'Honest Crown', 'version' => '1', 'description' => 'The API of the application. Made from the code by "php artisan crown:openapi".'],
+            'info' => [
+                'title' => 'Honest Crown',
+                'version' => '1',
+                'description' => 'The API of the application. Made from the code by "php artisan crown:openapi".',
+            ],
             'paths' => $paths,
             'components' => ['schemas' => $defs],
         ];
@@ -64,13 +77,17 @@ final class OpenApiCommand extends Command
         [$class, $method] = [...explode('@', $route->getActionName()), '__invoke'];
         $attributes = (new ReflectionMethod($class, $method))->getAttributes(Speaks::class);
 
-        return $attributes === [] ? throw new \LogicException($route->uri().' does not say what it speaks: add #[Speaks].') : $attributes[0]->newInstance();
+        return $attributes === []
+            ? throw new \LogicException($route->uri().' does not say what it speaks: add #[Speaks].')
+            : $attributes[0]->newInstance();
     }
 
     /** @return array<string, mixed> */
     private function operation(Route $route, Speaks $speaks): array
     {
-        $json = static fn (string $name): array => ['application/json' => ['schema' => ['$ref' => '#/components/schemas/'.$name]]];
+        $json = static fn (string $name): array => [
+            'application/json' => ['schema' => ['$ref' => '#/components/schemas/'.$name]],
+        ];
         $problem = static fn (string $when): array => ['description' => $when, 'content' => $json('Problem')];
         $content = match ($speaks->answers) {
             '' => [],
@@ -79,13 +96,24 @@ final class OpenApiCommand extends Command
         $operation = [
             'operationId' => (string) $route->getName(),
             'summary' => $speaks->does,
-            'parameters' => array_map(static fn (string $name): array => ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']], $route->parameterNames()),
+            'parameters' => array_map(
+                static fn (string $name): array => [
+                    'name' => $name,
+                    'in' => 'path',
+                    'required' => true,
+                    'schema' => ['type' => 'string'],
+                ],
+                $route->parameterNames(),
+            ),
         ];
         if ($speaks->takes !== '') {
             $operation['requestBody'] = ['required' => true, 'content' => $json($speaks->takes)];
         }
-        $operation['responses'] = [(string) $speaks->status => ['description' => 'Done', ...$content]]
-            + ['422' => $problem('A field is not allowed as it is'), '404' => $problem('Not in this studio'), '409' => $problem('Changed by someone else since')];
+        $operation['responses'] = [(string) $speaks->status => ['description' => 'Done', ...$content]] + [
+            '422' => $problem('A field is not allowed as it is'),
+            '404' => $problem('Not in this studio'),
+            '409' => $problem('Changed by someone else since'),
+        ];
 
         return $operation;
     }

@@ -13,8 +13,9 @@ use Illuminate\Pagination\Cursor;
 use Throwable;
 
 /**
- * Lists that can grow: last touched first, a page at a time, by a cursor on an index. Looking for words goes through so many rows
- * and no more for one answer, which then says where to look on: it takes no longer with a hundred thousand rows.
+ * Lists that can grow: last touched first, a page at a time, by a cursor on an index. Looking for words goes through so
+ * many rows and no more for one answer, which then says where to look on: it takes no longer with a hundred thousand
+ * rows.
  */
 final class Pages
 {
@@ -30,16 +31,30 @@ final class Pages
      * @param  list<string>  $named the columns in which every word of ?q= is looked for
      * @param  list<string>  $states what ?state= may ask for, several with commas between
      */
-    public static function answer(Builder $query, Request $request, Closure $row, array $named = [], array $states = [], int $size = self::SIZE): JsonResponse
-    {
+    public static function answer(
+        Builder $query,
+        Request $request,
+        Closure $row,
+        array $named = [],
+        array $states = [],
+        int $size = self::SIZE,
+    ): JsonResponse {
         $query->orderByDesc('updated_at')->orderByDesc('id');
         $cursor = self::cursor($request->string('cursor')->value());
         $asked = $request->string('state')->value();
         if ($states !== [] && $asked !== '') {
             $wanted = explode(',', $asked);
-            $query->whereIn('state', array_diff($wanted, $states) === [] ? $wanted : throw new Refused('state', 'Allowed: '.implode(', ', $states).'.'));
+            $query->whereIn(
+                'state',
+                array_diff($wanted, $states) === []
+                    ? $wanted
+                    : throw new Refused('state', 'Allowed: '.implode(', ', $states).'.'),
+            );
         }
-        $words = $named === [] ? [] : (preg_split('/\s+/', mb_substr($request->string('q')->value(), 0, 80), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $words = $named === []
+                ? []
+                : (preg_split('/\s+/', mb_substr($request->string('q')->value(), 0, 80), -1, PREG_SPLIT_NO_EMPTY)
+                ?: []);
         $edge = $words === [] ? null : self::edge($query, $cursor);
         if ($edge !== null) {
             self::beyond($query, $edge, '>=');
@@ -49,7 +64,10 @@ final class Pages
         }
         $page = $query->cursorPaginate($size, ['*'], 'cursor', $cursor);
 
-        return new JsonResponse(['items' => array_map($row, $page->items()), 'next' => ($page->nextCursor() ?? $edge)?->encode()]);
+        return new JsonResponse([
+            'items' => array_map($row, $page->items()),
+            'next' => ($page->nextCursor() ?? $edge)?->encode(),
+        ]);
     }
 
     private static function cursor(string $given): ?Cursor
@@ -88,7 +106,12 @@ final class Pages
     {
         $touched = $at->parameter('updated_at');
         // The first condition is the one that an index can answer.
-        $query->where('updated_at', $which[0].'=', $touched)
-            ->where(static fn ($q) => $q->where('updated_at', $which[0], $touched)->orWhere('id', $which, $at->parameter('id')));
+        $query
+            ->where('updated_at', $which[0].'=', $touched)
+            ->where(
+                static fn ($q) => $q
+                    ->where('updated_at', $which[0], $touched)
+                    ->orWhere('id', $which, $at->parameter('id')),
+            );
     }
 }

@@ -6,7 +6,10 @@ namespace App\Support;
 
 use Illuminate\Http\JsonResponse;
 
-/** Answers nothing: whether the application is there, and what an answer costs by itself (bin/bench sets others beside it). */
+/**
+ * Answers nothing: whether the application is there, and what an answer costs by itself (bin/bench sets others beside
+ * it).
+ */
 final class PingController
 {
     #[Speaks('Pong', does: 'Whether the application answers')]

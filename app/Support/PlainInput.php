@@ -9,8 +9,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What comes in is text and finite numbers, before anything asks for it: a body that can be read, one value for each name of the
- * query, no number that is none, no character that no keyboard makes.
+ * What comes in is text and finite numbers, before anything asks for it: a body that can be read, one value for each
+ * name of the query, no number that is none, no character that no keyboard makes.
  */
 final class PlainInput
 {
@@ -29,10 +29,13 @@ final class PlainInput
         if ($request->isJson() && $request->getContent() !== '') {
             $body = json_decode($request->getContent(), true, self::DEEPEST);
             if (! is_array($body)) {
-                throw new Refused('body', match (json_last_error()) {
-                    JSON_ERROR_DEPTH => sprintf('Allowed: JSON of at most %d levels.', self::DEEPEST),
-                    default => 'Allowed: a JSON object.',
-                });
+                throw new Refused(
+                    'body',
+                    match (json_last_error()) {
+                        JSON_ERROR_DEPTH => sprintf('Allowed: JSON of at most %d levels.', self::DEEPEST),
+                        default => 'Allowed: a JSON object.',
+                    },
+                );
             }
             $this->plain($body, '');
         } else {

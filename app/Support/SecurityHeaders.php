@@ -12,7 +12,9 @@ use Symfony\Component\HttpFoundation\Response;
 final class SecurityHeaders
 {
     /** Styles may be inline: the jar sets heights on its bands. Scripts may not. */
-    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'self'; frame-src 'self'";
+    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
+        ."img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none'; "
+        ."form-action 'self'; frame-ancestors 'self'; frame-src 'self'";
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -23,7 +25,8 @@ final class SecurityHeaders
         // Sanctum needs the referrer on our own address to know its own pages.
         $response->headers->set('Referrer-Policy', 'same-origin');
 
-        // What is a maker's own is kept by nobody on the way, nor on the disk of a browser. Pictures say for themselves.
+        // What is a maker's own is kept by nobody on the way, nor on the disk of a browser. Pictures say for
+        // themselves.
         if ($request->is('api/*', 'papers/*', 'sanctum/*')) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }

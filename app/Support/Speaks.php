@@ -6,7 +6,10 @@ namespace App\Support;
 
 use Attribute;
 
-/** What an action takes and answers: names of $defs in docs/formats/crown.schema.json. The API's document is made from it. */
+/**
+ * What an action takes and answers: names of $defs in docs/formats/crown.schema.json. The API's document is made from
+ * it.
+ */
 #[Attribute(Attribute::TARGET_METHOD)]
 final readonly class Speaks
 {

@@ -12,6 +12,8 @@ final class StaleWrite extends RuntimeException
     /** @param  array<string, mixed>  $current */
     public function __construct(public readonly array $current)
     {
-        parent::__construct('Someone changed this since you opened it. Your text is kept; look at the newer state before you save.');
+        parent::__construct(
+            'Someone changed this since you opened it. Your text is kept; look at the newer state before you save.',
+        );
     }
 }

@@ -9,8 +9,8 @@ use Illuminate\Validation\Validator;
 /**
  * Blank text is a value like any other, and is held to its rules.
  *
- * The framework skips every rule but `required` for it, because it turns blank text into null beforehand. Here what is typed is
- * kept to the letter, so that a blank would pass for a number, a list or a choice.
+ * The framework skips every rule but `required` for it, because it turns blank text into null beforehand. Here what is
+ * typed is kept to the letter, so that a blank would pass for a number, a list or a choice.
  */
 final class StrictValidator extends Validator
 {

@@ -19,7 +19,9 @@ final class SweepCommand extends Command
     public function handle(PictureFiles $files): int
     {
         $files->sweep();
-        DB::table('idempotency_keys')->where('created_at', '<', Carbon::now()->subDays(Idempotent::KNOWN_DAYS))->delete();
+        DB::table('idempotency_keys')
+            ->where('created_at', '<', Carbon::now()->subDays(Idempotent::KNOWN_DAYS))
+            ->delete();
 
         return self::SUCCESS;
     }

@@ -32,7 +32,11 @@ final class TodayController
         $items = [...$steepItems, ...$this->batches(), ...$routineItems];
         usort($items, static fn (array $a, array $b): int => [$a['date'], $a['words']] <=> [$b['date'], $b['words']]);
 
-        return new JsonResponse(['date' => $today->toDateString(), 'items' => $items, 'shelf' => [...$steepShelf, ...$routineShelf]]);
+        return new JsonResponse([
+            'date' => $today->toDateString(),
+            'items' => $items,
+            'shelf' => [...$steepShelf, ...$routineShelf],
+        ]);
     }
 
     /** @return array{list<array<string, mixed>>, list<array<string, mixed>>} */
@@ -40,21 +44,55 @@ final class TodayController
     {
         $items = $shelf = [];
         $all = $catalogue->get();
-        $running = Steep::query()->with(['shakes', 'lots', 'events'])->where('state', 'running')->orderBy('started_on')->limit(200)->get();
-        $ready = Steep::query()->with(['shakes', 'lots', 'events'])->where('state', 'strained')->where('strained_on', '>=', $today->copy()->subDays(30)->toDateString())
-            ->whereDoesntHave('events', static fn ($q) => $q->where('kind', 'ready'))->orderBy('strained_on')->limit(50)->get();
+        $running = Steep::query()
+            ->with(['shakes', 'lots', 'events'])
+            ->where('state', 'running')
+            ->orderBy('started_on')
+            ->limit(200)
+            ->get();
+        $ready = Steep::query()
+            ->with(['shakes', 'lots', 'events'])
+            ->where('state', 'strained')
+            ->where('strained_on', '>=', $today->copy()->subDays(30)->toDateString())
+            ->whereDoesntHave('events', static fn ($q) => $q->where('kind', 'ready'))
+            ->orderBy('strained_on')
+            ->limit(50)
+            ->get();
         foreach ([...$running, ...$ready] as $steep) {
             $plan = SteepStore::plan($steep, $all);
             $place = '/steeps/'.$steep->id;
             $next = SteepView::next($steep, $plan, $today);
-            $event = ['kind' => $next['kind'] === 'ready' ? 'ready' : 'settling', 'on' => $today->toDateString(), 'note' => ''];
+            $event = [
+                'kind' => $next['kind'] === 'ready' ? 'ready' : 'settling',
+                'on' => $today->toDateString(),
+                'note' => '',
+            ];
             $tick = match ($next['kind']) {
-                'shake' => ['method' => 'PUT', 'url' => '/api/steeps/'.$steep->id.'/shakes', 'body' => ['date' => $today->toDateString(), 'done' => true]],
-                'stop-shaking', 'ready' => ['method' => 'POST', 'url' => '/api/steeps/'.$steep->id.'/events', 'body' => $event],
+                'shake' => [
+                    'method' => 'PUT',
+                    'url' => '/api/steeps/'.$steep->id.'/shakes',
+                    'body' => ['date' => $today->toDateString(), 'done' => true],
+                ],
+                'stop-shaking', 'ready' => [
+                    'method' => 'POST',
+                    'url' => '/api/steeps/'.$steep->id.'/events',
+                    'body' => $event,
+                ],
                 default => null,
             };
-            if (in_array($next['kind'], ['shake', 'stop-shaking', 'strain', 'ready'], true) && $next['on'] <= $today->toDateString()) {
-                $items[] = self::item($next['kind'], $steep->id, $next['on'], $next['overdue'], sprintf('%s: %s', $steep->name, lcfirst($next['words'])), $next['kind'] === 'strain' ? $place.'/strain' : $place, $tick);
+            if (
+                in_array($next['kind'], ['shake', 'stop-shaking', 'strain', 'ready'], true)
+                && $next['on'] <= $today->toDateString()
+            ) {
+                $items[] = self::item(
+                    $next['kind'],
+                    $steep->id,
+                    $next['on'],
+                    $next['overdue'],
+                    sprintf('%s: %s', $steep->name, lcfirst($next['words'])),
+                    $next['kind'] === 'strain' ? $place.'/strain' : $place,
+                    $tick,
+                );
             }
             if ($steep->state === 'running') {
                 $day = max(0, (int) $steep->started_on->diffInDays($today, false));
@@ -77,29 +115,68 @@ final class TodayController
     /** @return list<array<string, mixed>> */
     private function batches(): array
     {
-        return array_values(Batch::query()->where('state', 'open')->orderBy('made_on')->limit(50)->get(['id', 'title', 'lot_code', 'made_on'])
-            ->map(static fn (Batch $b): array => self::item('batch', $b->id, $b->made_on->toDateString(), false, sprintf('Finish making %s (lot %s).', $b->title, $b->lot_code), '/make/'.$b->id))
-            ->all());
+        return array_values(
+            Batch::query()
+                ->where('state', 'open')
+                ->orderBy('made_on')
+                ->limit(50)
+                ->get(['id', 'title', 'lot_code', 'made_on'])
+                ->map(
+                    static fn (Batch $b): array => self::item(
+                        'batch',
+                        $b->id,
+                        $b->made_on->toDateString(),
+                        false,
+                        sprintf('Finish making %s (lot %s).', $b->title, $b->lot_code),
+                        '/make/'.$b->id,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return array{list<array<string, mixed>>, list<array<string, mixed>>} */
     private function routines(Carbon $today): array
     {
         $items = $shelf = [];
-        $due = RoutineDay::query()->with(['routine.head', 'routine.'.Routine::BATCH_IN_SHORT])->where('state', 'planned')
+        $due = RoutineDay::query()
+            ->with(['routine.head', 'routine.'.Routine::BATCH_IN_SHORT])
+            ->where('state', 'planned')
             ->whereRelation('routine', 'state', '!=', 'stopped')
             ->whereBetween('date', [$today->copy()->subDays(self::DAYS_BACK)->toDateString(), $today->toDateString()])
-            ->orderBy('date')->limit(200)->get();
+            ->orderBy('date')
+            ->limit(200)
+            ->get();
         foreach ($due as $day) {
             $waits = $day->kind() === Act::Application && $day->routine->state !== 'running';
             if ($waits) {
                 continue;
             }
-            $words = sprintf('%s: %s', $day->routine->head->name, lcfirst($day->kind()->words($day->routine->batch->title)));
-            $items[] = self::item($day->act, $day->id, $day->date->toDateString(), $day->date->isBefore($today), $words, '/rhythm/'.$day->routine_id,
-                $day->kind() === Act::PatchReading ? null : ['method' => 'PUT', 'url' => '/api/routine-days/'.$day->id, 'body' => ['state' => 'done']]);
+            $words = sprintf(
+                '%s: %s',
+                $day->routine->head->name,
+                lcfirst($day->kind()->words($day->routine->batch->title)),
+            );
+            $items[] = self::item(
+                $day->act,
+                $day->id,
+                $day->date->toDateString(),
+                $day->date->isBefore($today),
+                $words,
+                '/rhythm/'.$day->routine_id,
+                $day->kind() === Act::PatchReading
+                    ? null
+                    : ['method' => 'PUT', 'url' => '/api/routine-days/'.$day->id, 'body' => ['state' => 'done']],
+            );
         }
-        foreach (Routine::query()->with(['head', Routine::BATCH_IN_SHORT])->where('state', 'running')->orderBy('id')->limit(50)->get() as $routine) {
+        foreach (
+            Routine::query()
+                ->with(['head', Routine::BATCH_IN_SHORT])
+                ->where('state', 'running')
+                ->orderBy('id')
+                ->limit(50)
+                ->get() as $routine
+        ) {
             $empty = $routine->plan()->emptyOn()->format('Y-m-d');
             $span = max(1, (int) $routine->starts_on->diffInDays($empty, false));
             $shelf[] = [
@@ -121,8 +198,23 @@ final class TodayController
      * @param  array<string, mixed>|null  $tick
      * @return array<string, mixed>
      */
-    private static function item(string $kind, int $id, string $date, bool $overdue, string $words, string $place, ?array $tick = null): array
-    {
-        return ['key' => $kind.'-'.$id, 'date' => $date, 'overdue' => $overdue, 'words' => $words, 'kind' => $kind, 'place' => $place, 'tick' => $tick];
+    private static function item(
+        string $kind,
+        int $id,
+        string $date,
+        bool $overdue,
+        string $words,
+        string $place,
+        ?array $tick = null,
+    ): array {
+        return [
+            'key' => $kind.'-'.$id,
+            'date' => $date,
+            'overdue' => $overdue,
+            'words' => $words,
+            'kind' => $kind,
+            'place' => $place,
+            'tick' => $tick,
+        ];
     }
 }

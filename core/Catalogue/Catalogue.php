@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-/** All ingredients at hand: the reference ones, and those that a studio adds with with() or corrects with corrected(). */
+/**
+ * All ingredients at hand: the reference ones, and those that a studio adds with with() or corrects with corrected().
+ */
 final readonly class Catalogue
 {
     /**
-     * @param  Shelf  $own the studio's own and corrected entries and its steeped oils, which stand before those on the shelf
+     * @param  Shelf  $own the studio's own and corrected entries and its steeped oils, which stand before those on the
+     *     shelf
      * @param  array<string, ConstituentLimit>  $limits keyed by constituent
      * @param  array<string, string>  $sources keyed by id
      */
@@ -36,10 +39,11 @@ final readonly class Catalogue
     }
 
     /**
-     * The same catalogue with steeped oils beside the rest. What a steep gave is a calculation of its own, so that a request pays
-     * for the ones it names; each may be made of those before it.
+     * The same catalogue with steeped oils beside the rest. What a steep gave is a calculation of its own, so that a
+     * request pays for the ones it names; each may be made of those before it.
      *
-     * @param  array<string, array{string, callable(self): Ingredient}>  $oils name and maker by id, in the order they were made
+     * @param  array<string, array{string, callable(self): Ingredient}>  $oils name and maker by id, in the
+     *     order in which they were made
      */
     public function steeping(array $oils): self
     {
@@ -55,10 +59,16 @@ final readonly class Catalogue
             };
         }
 
-        return $whole = $this->before(new Shelf($makers), $this->names->named(array_map(static fn (array $o): string => $o[0], $oils)));
+        return $whole = $this->before(
+            new Shelf($makers),
+            $this->names->named(array_map(static fn (array $o): string => $o[0], $oils)),
+        );
     }
 
-    /** The same catalogue with a studio's figures in place of the reference ones. A correction of what is not there is left aside. */
+    /**
+     * The same catalogue with a studio's figures in place of the reference ones. A correction of what is not there is
+     * left aside.
+     */
     public function corrected(Correction ...$corrections): self
     {
         $byId = [];
@@ -67,7 +77,11 @@ final readonly class Catalogue
                 $byId[$correction->ingredient][] = $correction;
             }
         }
-        $correct = fn (string $id): Ingredient => array_reduce($byId[$id], static fn (Ingredient $i, Correction $c): Ingredient => $i->corrected($c), $this->get($id));
+        $correct = fn (string $id): Ingredient => array_reduce(
+            $byId[$id],
+            static fn (Ingredient $i, Correction $c): Ingredient => $i->corrected($c),
+            $this->get($id),
+        );
         $makers = [];
         foreach (array_keys($byId) as $id) {
             $makers[$id] = static fn (): Ingredient => $correct($id);

@@ -31,12 +31,21 @@ final class CatalogueError extends DomainException
 
     public static function sourceless(string $file, string $key, string $source): self
     {
-        return new self(sprintf('%s: the source "%s" of "%s" is not in data/sources.json. Add it there, or write "estimate".', $file, $source, $key));
+        return new self(
+            sprintf(
+                '%s: the source "%s" of "%s" is not in data/sources.json. Add it there, or write "estimate".',
+                $file,
+                $source,
+                $key,
+            ),
+        );
     }
 
     public static function claimedTwice(string $name, string $first, string $second): self
     {
-        return new self(sprintf('The name "%s" is claimed by both %s and %s. Remove it from one.', $name, $first, $second));
+        return new self(
+            sprintf('The name "%s" is claimed by both %s and %s. Remove it from one.', $name, $first, $second),
+        );
     }
 
     public static function unknown(string $id): self

@@ -6,7 +6,9 @@ namespace Crown\Catalogue;
 
 use JsonException;
 
-/** Reads data/catalogue/*.json and data/*.json: the only input and output in core. The format is in docs/catalogue.md. */
+/**
+ * Reads data/catalogue/*.json and data/*.json: the only input and output in core. The format is in docs/catalogue.md.
+ */
 final readonly class CatalogueReader
 {
     public function __construct(private string $directory)
@@ -20,7 +22,12 @@ final readonly class CatalogueReader
      */
     public function read(): Catalogue
     {
-        $sources = array_map(static fn (mixed $s): string => is_string($s) ? $s : throw CatalogueError::wrong('sources.json', 'a source', 'a text in quotes'), $this->table('sources.json'));
+        $sources = array_map(
+            static fn (mixed $s): string => is_string($s)
+                ? $s
+                : throw CatalogueError::wrong('sources.json', 'a source', 'a text in quotes'),
+            $this->table('sources.json'),
+        );
         $limits = [];
         foreach ($this->table('constituents.json') as $name => $row) {
             $entry = new Entry('constituents.json', is_array($row) ? $row : [], $name);
@@ -28,7 +35,12 @@ final readonly class CatalogueReader
             if (! isset($sources[$source]) && $source !== 'estimate') {
                 throw CatalogueError::sourceless('constituents.json', $name, $source);
             }
-            $limits[$name] = new ConstituentLimit($name, $entry->number('leave_on'), $entry->number('rinse_off'), $source);
+            $limits[$name] = new ConstituentLimit(
+                $name,
+                $entry->number('leave_on'),
+                $entry->number('rinse_off'),
+                $source,
+            );
         }
         $files = glob($this->directory.'/catalogue/*.json');
         if ($files === false || $files === []) {

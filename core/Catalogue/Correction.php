@@ -13,9 +13,21 @@ final readonly class Correction
 {
     /** Properties that a studio may correct or give: physical facts and prices, never a safety limit. */
     public const ALLOWED = [
-        Property::Density20, Property::Density60, Property::BulkDensity, Property::PieceGrams, Property::DropMillilitres, Property::Melting,
-        Property::LifeMonths, Property::OpenedMonths, Property::Moisture, Property::Retention, Property::RetentionPressed,
-        Property::Release, Property::Reuse, Property::Weight, Property::Price,
+        Property::Density20,
+        Property::Density60,
+        Property::BulkDensity,
+        Property::PieceGrams,
+        Property::DropMillilitres,
+        Property::Melting,
+        Property::LifeMonths,
+        Property::OpenedMonths,
+        Property::Moisture,
+        Property::Retention,
+        Property::RetentionPressed,
+        Property::Release,
+        Property::Reuse,
+        Property::Weight,
+        Property::Price,
     ];
 
     private const LONGEST_SOURCE = 200;
@@ -34,14 +46,28 @@ final readonly class Correction
         public string $source,
     ) {
         if (! in_array($property, self::ALLOWED, true)) {
-            throw CatalogueError::wrong($ingredient, $property->value, 'a physical figure: '.implode(', ', array_map(static fn (Property $p): string => $p->value, self::ALLOWED)).'. Safety limits are not corrected here');
+            throw CatalogueError::wrong(
+                $ingredient,
+                $property->value,
+                'a physical figure: '
+                    .implode(', ', array_map(static fn (Property $p): string => $p->value, self::ALLOWED))
+                    .'. Safety limits are not corrected here',
+            );
         }
         if (trim($source) === '' || mb_strlen($source) > self::LONGEST_SOURCE) {
-            throw CatalogueError::wrong($ingredient, 'source', sprintf('where the figure comes from, in 1 to %d characters', self::LONGEST_SOURCE));
+            throw CatalogueError::wrong(
+                $ingredient,
+                'source',
+                sprintf('where the figure comes from, in 1 to %d characters', self::LONGEST_SOURCE),
+            );
         }
         [$least, $most] = self::range($property);
         if ($band->low < $least || $band->high > $most) {
-            throw CatalogueError::wrong($ingredient, $property->value, sprintf('%s from %g to %g', $property->label(), $least, $most));
+            throw CatalogueError::wrong(
+                $ingredient,
+                $property->value,
+                sprintf('%s from %g to %g', $property->label(), $least, $most),
+            );
         }
     }
 

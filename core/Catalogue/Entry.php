@@ -8,11 +8,8 @@ namespace Crown\Catalogue;
 final readonly class Entry
 {
     /** @param  array<array-key, mixed>  $values */
-    public function __construct(
-        public string $file,
-        private array $values,
-        public string $path = '',
-    ) {
+    public function __construct(public string $file, private array $values, public string $path = '')
+    {
     }
 
     public function isEmpty(): bool
@@ -23,17 +20,23 @@ final readonly class Entry
     /** @throws CatalogueError when it is missing without a fallback, or not a text */
     public function text(string $key, string $fallback = "\0"): string
     {
-        $value = $this->values[$key] ?? ($fallback === "\0" ? throw CatalogueError::missing($this->file, $this->at($key)) : $fallback);
+        $value = $this->values[$key]
+            ?? ($fallback === "\0" ? throw CatalogueError::missing($this->file, $this->at($key)) : $fallback);
 
-        return is_string($value) ? $value : throw CatalogueError::wrong($this->file, $this->at($key), 'a text in quotes');
+        return is_string($value)
+            ? $value
+            : throw CatalogueError::wrong($this->file, $this->at($key), 'a text in quotes');
     }
 
     /** @throws CatalogueError when it is missing without a fallback, or not a number */
     public function number(string $key, float $fallback = NAN): float
     {
-        $value = $this->values[$key] ?? (is_nan($fallback) ? throw CatalogueError::missing($this->file, $this->at($key)) : $fallback);
+        $value = $this->values[$key]
+            ?? (is_nan($fallback) ? throw CatalogueError::missing($this->file, $this->at($key)) : $fallback);
 
-        return is_int($value) || is_float($value) ? (float) $value : throw CatalogueError::wrong($this->file, $this->at($key), 'a number');
+        return is_int($value) || is_float($value)
+            ? (float) $value
+            : throw CatalogueError::wrong($this->file, $this->at($key), 'a number');
     }
 
     public function flag(string $key, bool $fallback): bool
@@ -48,7 +51,9 @@ final readonly class Entry
     {
         $texts = [];
         foreach ($this->child($key)->values as $value) {
-            $texts[] = is_string($value) ? $value : throw CatalogueError::wrong($this->file, $this->at($key), 'a list of texts');
+            $texts[] = is_string($value)
+                ? $value
+                : throw CatalogueError::wrong($this->file, $this->at($key), 'a list of texts');
         }
 
         return $texts;

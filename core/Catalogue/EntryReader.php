@@ -53,11 +53,21 @@ final readonly class EntryReader
         $evidence = [];
         foreach ($entry->child('needs')->children() as $need => $row) {
             $evidence[] = new Evidence(
-                Need::tryFrom($need) ?? throw CatalogueError::wrong($file, 'needs.'.$need, implode(', ', array_column(Need::cases(), 'value'))),
+                Need::tryFrom($need)
+                    ?? throw CatalogueError::wrong(
+                        $file,
+                        'needs.'.$need,
+                        implode(', ', array_column(Need::cases(), 'value')),
+                    ),
                 $this->grade($row),
                 $row->text('found'),
                 $row->text('on', ''),
-                Route::tryFrom($row->text('route', 'applied')) ?? throw CatalogueError::wrong($file, 'needs.'.$need.'.route', implode(', ', array_column(Route::cases(), 'value'))),
+                Route::tryFrom($row->text('route', 'applied'))
+                    ?? throw CatalogueError::wrong(
+                        $file,
+                        'needs.'.$need.'.route',
+                        implode(', ', array_column(Route::cases(), 'value')),
+                    ),
                 $this->source($row, 'source', ['estimate', 'tradition']),
             );
         }
@@ -69,15 +79,21 @@ final readonly class EntryReader
             $kind,
             $entry->texts('synonyms'),
             $facts,
-            $acids->isEmpty() ? new FattyAcids([], '') : new FattyAcids($acids->child('percent')->numbers(), $cited[] = $this->source($acids, 'source')),
+            $acids->isEmpty()
+                ? new FattyAcids([], '')
+                : new FattyAcids($acids->child('percent')->numbers(), ($cited[] = $this->source($acids, 'source'))),
             $this->solidFat($kind, $solid, $cited),
-            Solubility::tryFrom($entry->text('oil_soluble', 'yes')) ?? throw CatalogueError::wrong($file, 'oil_soluble', 'yes, no, dispersible, insoluble'),
+            Solubility::tryFrom($entry->text('oil_soluble', 'yes'))
+                ?? throw CatalogueError::wrong($file, 'oil_soluble', 'yes, no, dispersible, insoluble'),
             new Preservation(
-                PreservationKind::tryFrom($preservation->text('kind', 'none')) ?? throw CatalogueError::wrong($file, 'preservation.kind', 'broad, partial, antioxidant'),
-                Solubility::tryFrom($preservation->text('oil_soluble', 'no')) ?? throw CatalogueError::wrong($file, 'preservation.oil_soluble', 'yes, no, dispersible'),
+                PreservationKind::tryFrom($preservation->text('kind', 'none'))
+                    ?? throw CatalogueError::wrong($file, 'preservation.kind', 'broad, partial, antioxidant'),
+                Solubility::tryFrom($preservation->text('oil_soluble', 'no'))
+                    ?? throw CatalogueError::wrong($file, 'preservation.oil_soluble', 'yes, no, dispersible'),
                 $this->law($preservation->child('law'), $cited),
             ),
-            Advice::tryFrom($entry->text('pregnancy', 'ok')) ?? throw CatalogueError::wrong($file, 'pregnancy', 'ok, caution, avoid'),
+            Advice::tryFrom($entry->text('pregnancy', 'ok'))
+                ?? throw CatalogueError::wrong($file, 'pregnancy', 'ok, caution, avoid'),
             $entry->texts('allergens'),
             $entry->flag('vegan', true),
             $entry->flag('drying', false),
@@ -100,7 +116,12 @@ final readonly class EntryReader
         $action = $entry->child('action');
 
         return new OnHair(
-            HairAction::tryFrom($action->text('is', 'none')) ?? throw CatalogueError::wrong($entry->file, 'action.is', implode(', ', array_column(HairAction::cases(), 'value'))),
+            HairAction::tryFrom($action->text('is', 'none'))
+                ?? throw CatalogueError::wrong(
+                    $entry->file,
+                    'action.is',
+                    implode(', ', array_column(HairAction::cases(), 'value')),
+                ),
             $action->isEmpty() ? Fact::ESTIMATE : $this->source($action, 'source'),
             $entry->text('feel', ''),
         );
@@ -108,10 +129,19 @@ final readonly class EntryReader
 
     private function precautions(Entry $entry): Precautions
     {
-        return new Precautions($entry->text('pregnancy_reason', ''), $entry->text('age_reason', ''), array_map(
-            static fn (string $c): Condition => Condition::tryFrom($c) ?? throw CatalogueError::wrong($entry->file, 'ask_first', implode(', ', array_column(Condition::cases(), 'value'))),
-            $entry->texts('ask_first'),
-        ));
+        return new Precautions(
+            $entry->text('pregnancy_reason', ''),
+            $entry->text('age_reason', ''),
+            array_map(
+                static fn (string $c): Condition => Condition::tryFrom($c)
+                    ?? throw CatalogueError::wrong(
+                        $entry->file,
+                        'ask_first',
+                        implode(', ', array_column(Condition::cases(), 'value')),
+                    ),
+                $entry->texts('ask_first'),
+            ),
+        );
     }
 
     /**
@@ -120,7 +150,16 @@ final readonly class EntryReader
      */
     private function law(Entry $law, array &$cited): array
     {
-        return $law->isEmpty() ? [] : [new LegalLimit($law->number('max'), $law->text('as'), $law->number('share'), $cited[] = $this->source($law, 'source'))];
+        return $law->isEmpty()
+            ? []
+            : [
+                new LegalLimit(
+                    $law->number('max'),
+                    $law->text('as'),
+                    $law->number('share'),
+                    ($cited[] = $this->source($law, 'source')),
+                ),
+            ];
     }
 
     /**
@@ -136,10 +175,14 @@ final readonly class EntryReader
             $percent[(int) $celsius] = $value;
         }
         if (array_keys($percent) !== SolidFat::TEMPERATURES) {
-            throw CatalogueError::wrong($solid->file, 'solid_fat.percent', 'one number each at 10, 20, 25, 30, 35 and 40 °C, in that order');
+            throw CatalogueError::wrong(
+                $solid->file,
+                'solid_fat.percent',
+                'one number each at 10, 20, 25, 30, 35 and 40 °C, in that order',
+            );
         }
 
-        return new SolidFat($percent, $solid->number('structure', 1.0), $cited[] = $this->source($solid, 'source'));
+        return new SolidFat($percent, $solid->number('structure', 1.0), ($cited[] = $this->source($solid, 'source')));
     }
 
     /**
@@ -158,7 +201,11 @@ final readonly class EntryReader
         $facts = [];
         foreach ($table->children() as $key => $row) {
             if (Property::tryFrom($key) === null) {
-                throw CatalogueError::wrong($table->file, $key, implode(', ', array_column(Property::cases(), 'value')));
+                throw CatalogueError::wrong(
+                    $table->file,
+                    $key,
+                    implode(', ', array_column(Property::cases(), 'value')),
+                );
             }
             $facts[$key] = $this->fact($row, $cited);
         }
@@ -178,7 +225,7 @@ final readonly class EntryReader
             throw CatalogueError::wrong($row->file, $row->path, 'low, best and high that rise');
         }
 
-        return new Fact($band, $cited[] = $this->source($row, 'source'));
+        return new Fact($band, ($cited[] = $this->source($row, 'source')));
     }
 
     private function grade(Entry $row): int

@@ -10,7 +10,8 @@ final readonly class Evidence
     public const TRADITION = 1;
 
     /**
-     * @param  int  $grade 4 established, 3 trials on people, 2 laboratory or animal, 1 traditional use, 0 no basis found
+     * @param  int  $grade 4 established, 3 trials on people, 2 laboratory or animal, 1 traditional use, 0 no basis
+     *     found
      * @param  string  $found one sentence: what was found
      * @param  string  $on whom or what it was found on; "" for tradition
      * @param  string  $source id in data/sources.json, or "tradition" or "estimate"
@@ -31,7 +32,10 @@ final readonly class Evidence
         return $this->route === Route::Eaten ? min($this->grade, self::TRADITION) : $this->grade;
     }
 
-    /** 0 to 1: the weight of this evidence where services are added up. Tradition counts a quarter, nothing counts nothing. */
+    /**
+     * 0 to 1: the weight of this evidence where services are added up. Tradition counts a quarter, nothing counts
+     * nothing.
+     */
     public function strength(): float
     {
         return $this->worth() / 4;

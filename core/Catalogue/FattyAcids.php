@@ -14,20 +14,36 @@ final readonly class FattyAcids
      * and the rarer acids' values follow from the molar masses in the same way).
      */
     private const IODINE = [
-        'palmitoleic' => 0.950, 'oleic' => 0.860, 'linoleic' => 1.732, 'linolenic' => 2.616, 'gamma-linolenic' => 2.616,
-        'gadoleic' => 0.785, 'erucic' => 0.723, 'nervonic' => 0.665, 'ricinoleic' => 0.816, 'punicic' => 2.616, 'eleostearic' => 2.616,
-        'stearidonic' => 3.512, 'docosadienoic' => 1.454,
+        'palmitoleic' => 0.95,
+        'oleic' => 0.86,
+        'linoleic' => 1.732,
+        'linolenic' => 2.616,
+        'gamma-linolenic' => 2.616,
+        'gadoleic' => 0.785,
+        'erucic' => 0.723,
+        'nervonic' => 0.665,
+        'ricinoleic' => 0.816,
+        'punicic' => 2.616,
+        'eleostearic' => 2.616,
+        'stearidonic' => 3.512,
+        'docosadienoic' => 1.454,
     ];
 
     private const MONO = ['palmitoleic', 'oleic', 'gadoleic', 'erucic', 'nervonic', 'ricinoleic'];
 
-    private const POLY = ['linoleic', 'linolenic', 'gamma-linolenic', 'stearidonic', 'punicic', 'eleostearic', 'docosadienoic'];
+    private const POLY = [
+        'linoleic',
+        'linolenic',
+        'gamma-linolenic',
+        'stearidonic',
+        'punicic',
+        'eleostearic',
+        'docosadienoic',
+    ];
 
     /** @param  array<string, float>  $percent keyed by the acid's common name */
-    public function __construct(
-        public array $percent,
-        public string $source,
-    ) {
+    public function __construct(public array $percent, public string $source)
+    {
     }
 
     public function known(): bool

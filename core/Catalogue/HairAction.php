@@ -22,8 +22,15 @@ enum HairAction: string
         if ($this === $other) {
             return 0.0;
         }
-        $near = [self::PartlyPenetrating->value => true, self::Penetrating->value => true, self::Sealing->value => true];
+        $near = [
+            self::PartlyPenetrating->value => true,
+            self::Penetrating->value => true,
+            self::Sealing->value => true,
+        ];
 
-        return isset($near[$this->value], $near[$other->value]) && ($this === self::PartlyPenetrating || $other === self::PartlyPenetrating) ? 0.5 : 1.0;
+        return isset($near[$this->value], $near[$other->value])
+            && ($this === self::PartlyPenetrating || $other === self::PartlyPenetrating)
+            ? 0.5
+            : 1.0;
     }
 }

@@ -45,9 +45,9 @@ final readonly class Ingredient
         public string $storage,
         public array $sources,
         public float $waterShare = 0.0,
-        public OnHair $onHair = new OnHair,
-        public Precautions $precautions = new Precautions,
-        public Provenance $provenance = new Provenance,
+        public OnHair $onHair = new OnHair(),
+        public Precautions $precautions = new Precautions(),
+        public Provenance $provenance = new Provenance(),
     ) {
     }
 
@@ -55,9 +55,28 @@ final readonly class Ingredient
     public static function unplaced(string $name): self
     {
         return new self(
-            '', $name, '', IngredientKind::Unknown, [], new FactSheet($name, []), new FattyAcids([], ''), SolidFat::liquid(),
-            Solubility::Oil, new Preservation(PreservationKind::None, Solubility::Water), Advice::Ok, [], false, false, false,
-            [], [], '', [], [], '', [],
+            '',
+            $name,
+            '',
+            IngredientKind::Unknown,
+            [],
+            new FactSheet($name, []),
+            new FattyAcids([], ''),
+            SolidFat::liquid(),
+            Solubility::Oil,
+            new Preservation(PreservationKind::None, Solubility::Water),
+            Advice::Ok,
+            [],
+            false,
+            false,
+            false,
+            [],
+            [],
+            '',
+            [],
+            [],
+            '',
+            [],
         );
     }
 
@@ -71,15 +90,45 @@ final readonly class Ingredient
                 $facts = $facts->with($correction->property, $correction->fact());
             } else {
                 $known = $forms[$correction->form]->facts ?? new FactSheet($this->name, []);
-                $forms[$correction->form] = new Form($correction->form, $known->with($correction->property, $correction->fact()));
+                $forms[$correction->form] = new Form(
+                    $correction->form,
+                    $known->with($correction->property, $correction->fact()),
+                );
             }
         }
 
         return new self(
-            $this->id, $this->name, $this->inci, $this->kind, $this->synonyms, $facts, $this->fattyAcids, $this->solidFat, $this->solubility,
-            $this->preservation, $this->pregnancy, $this->allergens, $this->vegan, $this->drying, $this->emulsifies, $forms, $this->constituents,
-            $this->dermalReason, $this->evidence, $this->cautions, $this->storage, $this->sources, $this->waterShare, $this->onHair,
-            $this->precautions, new Provenance($this->provenance->origin, [...$this->provenance->corrections, ...array_values($corrections)], $this->provenance->withdrawn, $this->provenance->parents),
+            $this->id,
+            $this->name,
+            $this->inci,
+            $this->kind,
+            $this->synonyms,
+            $facts,
+            $this->fattyAcids,
+            $this->solidFat,
+            $this->solubility,
+            $this->preservation,
+            $this->pregnancy,
+            $this->allergens,
+            $this->vegan,
+            $this->drying,
+            $this->emulsifies,
+            $forms,
+            $this->constituents,
+            $this->dermalReason,
+            $this->evidence,
+            $this->cautions,
+            $this->storage,
+            $this->sources,
+            $this->waterShare,
+            $this->onHair,
+            $this->precautions,
+            new Provenance(
+                $this->provenance->origin,
+                [...$this->provenance->corrections, ...array_values($corrections)],
+                $this->provenance->withdrawn,
+                $this->provenance->parents,
+            ),
         );
     }
 
@@ -93,7 +142,10 @@ final readonly class Ingredient
         return array_values(array_filter($this->evidence, static fn (Evidence $e): bool => $e->need === $need));
     }
 
-    /** Whether a written allergy, dislike or exclusion means this ingredient: by allergen, or by whole words of its names. */
+    /**
+     * Whether a written allergy, dislike or exclusion means this ingredient: by allergen, or by whole words of its
+     * names.
+     */
     public function answersTo(string $word): bool
     {
         $wanted = NameIndex::normalise($word);
@@ -146,7 +198,7 @@ final readonly class Ingredient
             default => '',
         };
 
-        return isset($this->forms[$wanted]) ? $wanted : (array_key_first($this->forms) ?? '');
+        return isset($this->forms[$wanted]) ? $wanted : array_key_first($this->forms) ?? '';
     }
 
     /**
@@ -156,12 +208,17 @@ final readonly class Ingredient
     public function freeWater(string $form): float
     {
         if ($this->kind->isPlant()) {
-            return ($form === '' ? $this->usualForm() : $form) === 'fresh' ? $this->factsIn('fresh')->best(Property::Moisture, 0.85) : 0.0;
+            return ($form === '' ? $this->usualForm() : $form) === 'fresh'
+                ? $this->factsIn('fresh')->best(Property::Moisture, 0.85)
+                : 0.0;
         }
 
         return match ($this->kind) {
             IngredientKind::Water, IngredientKind::Gel => $this->facts->best(Property::Moisture, 1.0),
-            IngredientKind::WaterActive, IngredientKind::Humectant, IngredientKind::Preservative => $this->facts->best(Property::Moisture, 0.0),
+            IngredientKind::WaterActive, IngredientKind::Humectant, IngredientKind::Preservative => $this->facts->best(
+                Property::Moisture,
+                0.0,
+            ),
             IngredientKind::ReadySteep => $this->waterShare,
             default => 0.0,
         };

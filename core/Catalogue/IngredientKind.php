@@ -33,8 +33,16 @@ enum IngredientKind: string
     public function isLiquid(): bool
     {
         return match ($this) {
-            self::CarrierOil, self::LiquidWaxEster, self::ReadySteep, self::EssentialOil, self::OilActive, self::Humectant,
-            self::Preservative, self::Antioxidant, self::Water, self::Gel => true,
+            self::CarrierOil,
+            self::LiquidWaxEster,
+            self::ReadySteep,
+            self::EssentialOil,
+            self::OilActive,
+            self::Humectant,
+            self::Preservative,
+            self::Antioxidant,
+            self::Water,
+            self::Gel => true,
             default => false,
         };
     }

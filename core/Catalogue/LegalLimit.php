@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-/** The most of a preservative that law allows, in the unit in which law counts it: often the acid, where the salt is weighed. */
+/**
+ * The most of a preservative that law allows, in the unit in which law counts it: often the acid, where the salt is
+ * weighed.
+ */
 final readonly class LegalLimit
 {
     /**
@@ -18,7 +21,11 @@ final readonly class LegalLimit
         public string $source,
     ) {
         if ($share <= 0.0 || $share > 1.0 || $maximum <= 0.0) {
-            throw CatalogueError::wrong('a preservative', 'preservation.law', 'a maximum above 0 and a share above 0 and at most 1');
+            throw CatalogueError::wrong(
+                'a preservative',
+                'preservation.law',
+                'a maximum above 0 and a share above 0 and at most 1',
+            );
         }
     }
 

@@ -8,24 +8,40 @@ namespace Crown\Catalogue;
 final class NameIndex
 {
     /** Words that say what kind of thing it is, not which. */
-    private const GENERIC = ['oil', 'butter', 'wax', 'seed', 'leaf', 'powder', 'essential', 'extract', 'of', 'flower', 'root', 'dried', 'fresh', 'water'];
+    private const GENERIC = [
+        'oil',
+        'butter',
+        'wax',
+        'seed',
+        'leaf',
+        'powder',
+        'essential',
+        'extract',
+        'of',
+        'flower',
+        'root',
+        'dried',
+        'fresh',
+        'water',
+    ];
 
     /** Below this a match is not worth offering. */
     private const FLOOR = 0.55;
 
-    /** @var list<non-empty-list<string>> a studio's own, taken in when a name is first looked for: most requests name ids */
+    /**
+     * @var list<non-empty-list<string>> a studio's own, taken in when a name is first looked for: most requests name
+     *     ids
+     */
     private array $later = [];
 
     /**
      * @param  array<string, string>  $exact normalised name to id
      * @param  array<string, array<string, list<string>>>  $byWord first letter to word to normalised names that hold it
-     * @param  array<string, array<string, list<string>>>  $joined first letter to name without spaces to normalised names
+     * @param  array<string, array<string, list<string>>>  $joined first letter to name without spaces to normalised
+     *     names
      */
-    public function __construct(
-        private array $exact,
-        private array $byWord,
-        private array $joined,
-    ) {
+    public function __construct(private array $exact, private array $byWord, private array $joined)
+    {
     }
 
     /**
@@ -38,14 +54,19 @@ final class NameIndex
         return (new self([], [], []))->holding(self::entries($ingredients), true);
     }
 
-    /** @param  array<string, string>  $names of a studio's own makings, by id; a name that is taken stays with its holder */
+    /**
+     * @param  array<string, string>  $names of a studio's own makings, by id; a name that is taken stays with its
+     *     holder
+     */
     public function named(array $names): self
     {
-        return $this->later(array_map(
-            static fn (string $name, string $id): array => [$id, $name, '', $id],
-            array_values($names),
-            array_keys($names),
-        ));
+        return $this->later(
+            array_map(
+                static fn (string $name, string $id): array => [$id, $name, '', $id],
+                array_values($names),
+                array_keys($names),
+            ),
+        );
     }
 
     /** @param  array<string, Ingredient>  $ingredients */
@@ -79,7 +100,12 @@ final class NameIndex
     {
         if ($this->later !== []) {
             $whole = $this->holding($this->later, false);
-            [$this->exact, $this->byWord, $this->joined, $this->later] = [$whole->exact, $whole->byWord, $whole->joined, []];
+            [$this->exact, $this->byWord, $this->joined, $this->later] = [
+                $whole->exact,
+                $whole->byWord,
+                $whole->joined,
+                [],
+            ];
         }
     }
 
@@ -98,7 +124,8 @@ final class NameIndex
                 }
                 $holder = $exact[$key] ?? $own;
                 if ($holder !== $own) {
-                    // Several grades of one oil share an INCI name; the plainest keeps it. A common name may be claimed only once.
+                    // Several grades of one oil share an INCI name; the plainest keeps it. A common name may be claimed
+                    // only once.
                     if ($strict && $i !== 1) {
                         throw CatalogueError::claimedTwice($name, $holder, $own);
                     }
@@ -143,7 +170,10 @@ final class NameIndex
         foreach ($this->candidates($words) as $key) {
             $offer($key, self::score($wanted, $words, $key));
         }
-        uasort($found, static fn (array $a, array $b): int => [$b[0], strlen($a[1]), $a[1]] <=> [$a[0], strlen($b[1]), $b[1]]);
+        uasort(
+            $found,
+            static fn (array $a, array $b): int => [$b[0], strlen($a[1]), $a[1]] <=> [$a[0], strlen($b[1]), $b[1]],
+        );
 
         return array_slice($found, 0, $limit, true);
     }
@@ -152,11 +182,18 @@ final class NameIndex
     public static function normalise(string $name): string
     {
         // A name of any script may come in: what is not Latin is left out, not guessed at.
-        $ascii = preg_match('/[^\x00-\x7f]/', $name) === 1 ? transliterator_transliterate('Latin-ASCII; Lower()', $name) : strtolower($name);
+        $ascii = preg_match('/[^\x00-\x7f]/', $name) === 1
+                ? transliterator_transliterate('Latin-ASCII; Lower()', $name)
+                : strtolower($name);
         $plain = preg_replace("/['’`]/u", '', $ascii === false ? mb_strtolower($name) : $ascii) ?? '';
         $plain = trim(preg_replace('/[^a-z0-9]+/', ' ', $plain) ?? '');
         $words = array_map(
-            static fn (string $w): string => strlen($w) > 4 && ! str_ends_with($w, 'ss') && ! str_ends_with($w, 'us') && ! str_ends_with($w, 'is') ? rtrim($w, 's') : $w,
+            static fn (string $w): string => strlen($w) > 4
+            && ! str_ends_with($w, 'ss')
+            && ! str_ends_with($w, 'us')
+            && ! str_ends_with($w, 'is')
+                ? rtrim($w, 's')
+                : $w,
             explode(' ', $plain),
         );
 
@@ -178,8 +215,11 @@ final class NameIndex
             foreach ($this->byWord[self::letter($word)] ?? [] as $known => $names) {
                 $known = (string) $known;
                 $near = $known === $word
-                    || ($length >= 4 && abs(strlen($known) - $length) <= 2 && self::distance($known, $word) <= ($length >= 7 ? 2 : 1))
-                    || ($length >= 4 && (str_starts_with($known, $word) || str_starts_with($word, $known) && strlen($known) >= 4));
+                    || ($length >= 4
+                        && abs(strlen($known) - $length) <= 2
+                        && self::distance($known, $word) <= ($length >= 7 ? 2 : 1))
+                    || ($length >= 4
+                        && (str_starts_with($known, $word) || (str_starts_with($word, $known) && strlen($known) >= 4)));
                 if ($near) {
                     foreach ($names as $name) {
                         $keys[$name] = true;
@@ -261,6 +301,8 @@ final class NameIndex
     {
         $distance = levenshtein($a, $b);
 
-        return $distance === 2 && strlen($a) === strlen($b) && count_chars($a, 1) === count_chars($b, 1) ? 1 : $distance;
+        return $distance === 2 && strlen($a) === strlen($b) && count_chars($a, 1) === count_chars($b, 1)
+            ? 1
+            : $distance;
     }
 }

@@ -51,6 +51,10 @@ enum Need: string
     /** Served where it lies on the scalp, rather than on the lengths. */
     public function isOfScalp(): bool
     {
-        return in_array($this, [self::DryScalp, self::Flaking, self::Itch, self::OilyScalp, self::Shedding, self::ThinEdges], true);
+        return in_array(
+            $this,
+            [self::DryScalp, self::Flaking, self::Itch, self::OilyScalp, self::Shedding, self::ThinEdges],
+            true,
+        );
     }
 }

@@ -7,8 +7,8 @@ namespace Crown\Catalogue;
 use Crown\Measure\FactSheet;
 
 /**
- * An ingredient that a studio writes itself: what it is like, and the figures by which it differs. What is taken over from
- * the ingredient it is like keeps its source; the studio's own figures say where they come from.
+ * An ingredient that a studio writes itself: what it is like, and the figures by which it differs. What is taken over
+ * from the ingredient it is like keeps its source; the studio's own figures say where they come from.
  */
 final readonly class OwnEntry
 {
@@ -37,10 +37,18 @@ final readonly class OwnEntry
             throw CatalogueError::wrong('your ingredient', 'name', sprintf('1 to %d characters', self::LONGEST));
         }
         if ($kind === IngredientKind::Unknown || $kind === IngredientKind::ReadySteep) {
-            throw CatalogueError::wrong('your ingredient', 'kind', 'a kind of the catalogue; a steeped oil is made by straining a steep');
+            throw CatalogueError::wrong(
+                'your ingredient',
+                'kind',
+                'a kind of the catalogue; a steeped oil is made by straining a steep',
+            );
         }
         if ($like !== [] && $like[0]->kind !== $kind) {
-            throw CatalogueError::wrong('your ingredient', 'like', sprintf('an ingredient of the same kind; %s is "%s"', $like[0]->name, $like[0]->kind->value));
+            throw CatalogueError::wrong(
+                'your ingredient',
+                'like',
+                sprintf('an ingredient of the same kind; %s is "%s"', $like[0]->name, $like[0]->kind->value),
+            );
         }
     }
 
@@ -48,9 +56,31 @@ final readonly class OwnEntry
     {
         $base = $this->like[0] ?? $this->blank();
         $own = new Ingredient(
-            $this->id, $this->name, $this->inci, $this->kind, $this->synonyms, $base->facts, $base->fattyAcids, $base->solidFat, $base->solubility,
-            $base->preservation, $base->pregnancy, $this->allergens, $this->vegan, $base->drying, $base->emulsifies, $base->forms, $base->constituents,
-            $base->dermalReason, $base->evidence, $base->cautions, $base->storage, $base->sources, 0.0, $base->onHair, $base->precautions,
+            $this->id,
+            $this->name,
+            $this->inci,
+            $this->kind,
+            $this->synonyms,
+            $base->facts,
+            $base->fattyAcids,
+            $base->solidFat,
+            $base->solubility,
+            $base->preservation,
+            $base->pregnancy,
+            $this->allergens,
+            $this->vegan,
+            $base->drying,
+            $base->emulsifies,
+            $base->forms,
+            $base->constituents,
+            $base->dermalReason,
+            $base->evidence,
+            $base->cautions,
+            $base->storage,
+            $base->sources,
+            0.0,
+            $base->onHair,
+            $base->precautions,
             new Provenance(Origin::Own),
         );
 
@@ -62,15 +92,40 @@ final readonly class OwnEntry
     {
         $forms = $this->kind->isPlant() ? ['dried' => new Form('dried', new FactSheet($this->name, []))] : [];
         $solubility = match ($this->kind) {
-            IngredientKind::Water, IngredientKind::Gel, IngredientKind::Humectant, IngredientKind::WaterActive => Solubility::Water,
-            IngredientKind::FreshPlant, IngredientKind::DriedHerb, IngredientKind::Powder, IngredientKind::Starch => Solubility::Insoluble,
+            IngredientKind::Water,
+            IngredientKind::Gel,
+            IngredientKind::Humectant,
+            IngredientKind::WaterActive => Solubility::Water,
+            IngredientKind::FreshPlant,
+            IngredientKind::DriedHerb,
+            IngredientKind::Powder,
+            IngredientKind::Starch => Solubility::Insoluble,
             default => Solubility::Oil,
         };
 
         return new Ingredient(
-            $this->id, $this->name, $this->inci, $this->kind, [], new FactSheet($this->name, []), new FattyAcids([], ''),
-            $this->kind->isMelted() ? new SolidFat([], 1.0, '') : SolidFat::liquid(), $solubility,
-            new Preservation(PreservationKind::None, Solubility::Water), Advice::Ok, [], $this->vegan, false, false, $forms, [], '', [], [], '', [],
+            $this->id,
+            $this->name,
+            $this->inci,
+            $this->kind,
+            [],
+            new FactSheet($this->name, []),
+            new FattyAcids([], ''),
+            $this->kind->isMelted() ? new SolidFat([], 1.0, '') : SolidFat::liquid(),
+            $solubility,
+            new Preservation(PreservationKind::None, Solubility::Water),
+            Advice::Ok,
+            [],
+            $this->vegan,
+            false,
+            false,
+            $forms,
+            [],
+            '',
+            [],
+            [],
+            '',
+            [],
         );
     }
 }

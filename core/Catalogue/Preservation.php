@@ -8,10 +8,7 @@ namespace Crown\Catalogue;
 final readonly class Preservation
 {
     /** @param  list<LegalLimit>  $law none or one */
-    public function __construct(
-        public PreservationKind $kind,
-        public Solubility $solubility,
-        public array $law = [],
-    ) {
+    public function __construct(public PreservationKind $kind, public Solubility $solubility, public array $law = [])
+    {
     }
 }

@@ -28,7 +28,13 @@ final class Shelf
     /** This shelf with another before it: of two entries of one id the other's is had. */
     public function under(self $more): self
     {
-        return new self([...$this->makers, ...array_map(static fn (string $id): Closure => static fn (): Ingredient => $more->get($id), array_combine(array_keys($more->makers), array_keys($more->makers)))]);
+        return new self([
+            ...$this->makers,
+            ...array_map(
+                static fn (string $id): Closure => static fn (): Ingredient => $more->get($id),
+                array_combine(array_keys($more->makers), array_keys($more->makers)),
+            ),
+        ]);
     }
 
     public function has(string $id): bool

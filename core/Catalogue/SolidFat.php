@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-/** Solid fat content against temperature, per cent of the fat that is solid; straight lines between the given points. */
+/**
+ * Solid fat content against temperature, per cent of the fat that is solid; straight lines between the given points.
+ */
 final readonly class SolidFat
 {
     /** Temperatures at which every curve is given, °C. */
@@ -14,11 +16,8 @@ final readonly class SolidFat
      * @param  array<int, float>  $percent keyed by °C, falling as it gets warmer; empty when it is not known
      * @param  float  $structure how much firmer a blend is made by one part of this than by one part of solid fat
      */
-    public function __construct(
-        public array $percent,
-        public float $structure,
-        public string $source,
-    ) {
+    public function __construct(public array $percent, public float $structure, public string $source)
+    {
     }
 
     public static function liquid(): self
@@ -47,7 +46,9 @@ final readonly class SolidFat
             if ($celsius <= $warm) {
                 $span = $warm - $cold;
 
-                return $span <= 0.0 || $celsius <= $cold ? $firm : $firm + ($soft - $firm) * ($celsius - $cold) / $span;
+                return $span <= 0.0 || $celsius <= $cold
+                    ? $firm
+                    : $firm + (($soft - $firm) * ($celsius - $cold)) / $span;
             }
             $cold = (float) $warm;
             $firm = $soft;

@@ -13,11 +13,8 @@ final readonly class StandIn implements JsonSerializable
      * @param  float  $nearness 0 to 1
      * @param  list<Difference>  $changes
      */
-    public function __construct(
-        public Ingredient $ingredient,
-        public float $nearness,
-        public array $changes,
-    ) {
+    public function __construct(public Ingredient $ingredient, public float $nearness, public array $changes)
+    {
     }
 
     /** @return array<string, mixed> */

@@ -6,11 +6,22 @@ namespace Crown\Catalogue;
 
 use Crown\Measure\Property;
 
-/** What could stand in for an ingredient, nearest first, and what would change. Method page: docs/methods/substitution.md. */
+/**
+ * What could stand in for an ingredient, nearest first, and what would change. Method page:
+ * docs/methods/substitution.md.
+ */
 final readonly class StandIns
 {
     /** How much each likeness counts, where both ingredients have it. */
-    private const WEIGHTS = ['texture' => 3.0, 'weight' => 2.0, 'make-up' => 2.0, 'needs' => 1.5, 'action' => 1.0, 'life' => 0.5, 'preservation' => 3.0];
+    private const WEIGHTS = [
+        'texture' => 3.0,
+        'weight' => 2.0,
+        'make-up' => 2.0,
+        'needs' => 1.5,
+        'action' => 1.0,
+        'life' => 0.5,
+        'preservation' => 3.0,
+    ];
 
     /** Below this it is no stand-in. */
     private const FLOOR = 0.4;
@@ -41,7 +52,12 @@ final readonly class StandIns
     {
         $found = [];
         foreach ($this->catalogue->all() as $other) {
-            if ($other->id === $ingredient->id || $other->provenance->withdrawn !== '' || ! self::related($ingredient, $other) || array_filter($without, $other->answersTo(...)) !== []) {
+            if (
+                $other->id === $ingredient->id
+                || $other->provenance->withdrawn !== ''
+                || ! self::related($ingredient, $other)
+                || array_filter($without, $other->answersTo(...)) !== []
+            ) {
                 continue;
             }
             $nearness = self::nearness($ingredient, $other);
@@ -49,12 +65,21 @@ final readonly class StandIns
                 $found[] = new StandIn($other, $nearness, Difference::between($ingredient, $other));
             }
         }
-        usort($found, static fn (StandIn $a, StandIn $b): int => [$b->nearness, $a->ingredient->id] <=> [$a->nearness, $b->ingredient->id]);
+        usort(
+            $found,
+            static fn (StandIn $a, StandIn $b): int => [$b->nearness, $a->ingredient->id] <=> [
+                $a->nearness,
+                $b->ingredient->id,
+            ],
+        );
 
         return array_slice($found, 0, $limit);
     }
 
-    /** 1 for no difference in anything both are known by, 0 for all of it; the root of the weighted mean of squares, taken from 1. */
+    /**
+     * 1 for no difference in anything both are known by, 0 for all of it; the root of the weighted mean of squares,
+     * taken from 1.
+     */
     public static function nearness(Ingredient $a, Ingredient $b): float
     {
         $sum = $weights = 0.0;
@@ -72,14 +97,30 @@ final readonly class StandIns
     {
         $distances = ['needs' => self::needsApart($a, $b)];
         if ($a->solidFat->known() && $b->solidFat->known() && ! $a->kind->isPlant()) {
-            $squares = array_map(static fn (int $t): float => ($a->solidFat->at($t) * $a->solidFat->structure - $b->solidFat->at($t) * $b->solidFat->structure) ** 2, SolidFat::TEMPERATURES);
-            $distances['texture'] = min(1.0, sqrt(array_sum($squares) / count($squares)) / max(60.0, $a->solidFat->at(20.0) * $a->solidFat->structure));
+            $squares = array_map(
+                static fn (int $t): float => ($a->solidFat->at($t) * $a->solidFat->structure
+                    - $b->solidFat->at($t) * $b->solidFat->structure)
+                    ** 2,
+                SolidFat::TEMPERATURES,
+            );
+            $distances['texture'] = min(
+                1.0,
+                sqrt(array_sum($squares) / count($squares))
+                    / max(60.0, $a->solidFat->at(20.0) * $a->solidFat->structure),
+            );
         }
         if ($a->facts->has(Property::Weight) && $b->facts->has(Property::Weight)) {
-            $distances['weight'] = min(1.0, abs($a->facts->best(Property::Weight, 0.0) - $b->facts->best(Property::Weight, 0.0)) / 2.5);
+            $distances['weight'] = min(
+                1.0,
+                abs($a->facts->best(Property::Weight, 0.0) - $b->facts->best(Property::Weight, 0.0)) / 2.5,
+            );
         }
-        $mine = $a->constituents === [] ? $a->fattyAcids->percent : array_map(static fn ($f): float => $f->band->best, $a->constituents);
-        $theirs = $b->constituents === [] ? $b->fattyAcids->percent : array_map(static fn ($f): float => $f->band->best, $b->constituents);
+        $mine = $a->constituents === []
+                ? $a->fattyAcids->percent
+                : array_map(static fn ($f): float => $f->band->best, $a->constituents);
+        $theirs = $b->constituents === []
+                ? $b->fattyAcids->percent
+                : array_map(static fn ($f): float => $f->band->best, $b->constituents);
         if ($mine !== [] && $theirs !== []) {
             $distances['make-up'] = self::shareApart($mine, $theirs);
         }
@@ -87,10 +128,15 @@ final readonly class StandIns
             $distances['action'] = $a->onHair->action->distance($b->onHair->action);
         }
         if ($a->preservation->kind !== PreservationKind::None) {
-            $distances['preservation'] = ($a->preservation->kind === $b->preservation->kind ? 0.0 : 0.5) + ($a->preservation->solubility === $b->preservation->solubility ? 0.0 : 0.5);
+            $distances['preservation'] = ($a->preservation->kind === $b->preservation->kind ? 0.0 : 0.5)
+                + ($a->preservation->solubility === $b->preservation->solubility ? 0.0 : 0.5);
         }
         if ($a->facts->has(Property::LifeMonths) && $b->facts->has(Property::LifeMonths)) {
-            $distances['life'] = min(1.0, abs(log($a->facts->best(Property::LifeMonths, 1.0) / $b->facts->best(Property::LifeMonths, 1.0))) / log(4));
+            $distances['life'] = min(
+                1.0,
+                abs(log($a->facts->best(Property::LifeMonths, 1.0) / $b->facts->best(Property::LifeMonths, 1.0)))
+                    / log(4),
+            );
         }
 
         return $distances;
@@ -118,8 +164,8 @@ final readonly class StandIns
     {
         $common = $all = 0.0;
         foreach (Need::cases() as $need) {
-            $mine = ($a->evidenceFor($need)[0] ?? false) ? $a->evidenceFor($need)[0]->strength() : 0.0;
-            $theirs = ($b->evidenceFor($need)[0] ?? false) ? $b->evidenceFor($need)[0]->strength() : 0.0;
+            $mine = $a->evidenceFor($need)[0] ?? false ? $a->evidenceFor($need)[0]->strength() : 0.0;
+            $theirs = $b->evidenceFor($need)[0] ?? false ? $b->evidenceFor($need)[0]->strength() : 0.0;
             $common += min($mine, $theirs);
             $all += max($mine, $theirs);
         }
@@ -132,7 +178,9 @@ final readonly class StandIns
         foreach (self::FAMILIES as $family) {
             if (in_array($a->kind->value, $family, true) && in_array($b->kind->value, $family, true)) {
                 // An active may take an oil's place only when it lies on the hair as an oil does.
-                return $family[0] !== 'oil-soluble-active' || $a->kind === $b->kind || $a->onHair->action !== HairAction::None && $b->onHair->action !== HairAction::None;
+                return $family[0] !== 'oil-soluble-active'
+                    || $a->kind === $b->kind
+                    || ($a->onHair->action !== HairAction::None && $b->onHair->action !== HairAction::None);
             }
         }
 

@@ -26,7 +26,8 @@ final readonly class Wanted
      * @param  list<HairAction>  $actions
      * @param  list<string>  $without allergens or names that must not be in it
      * @param  list<string>  $among ids: with $onlyAmong, nothing else is shown
-     * @param  string  $pregnancy "" for any; "ok" or "caution" for the worst advice allowed; "advised-against" for what calls for advice or is to be avoided
+     * @param  string  $pregnancy "" for any; "ok" or "caution" for the worst advice allowed; "advised-against" for what
+     *     calls for advice or is to be avoided
      */
     public function __construct(
         public array $kinds = [],
@@ -49,24 +50,34 @@ final readonly class Wanted
     {
         $found = array_values(array_filter($catalogue->all(), $this->admits(...)));
         $rank = fn (Ingredient $i): float => match ($this->by) {
-            self::BY_EVIDENCE => $this->needs === [] ? -self::bestEvidence($i) : -(float) self::worth($i, $this->needs[0]),
+            self::BY_EVIDENCE => $this->needs === []
+                ? -self::bestEvidence($i)
+                : -(float) self::worth($i, $this->needs[0]),
             self::BY_LIFE => -$i->facts->best(Property::LifeMonths, 0.0),
             self::BY_WEIGHT => $i->facts->best(Property::Weight, 9.0),
             default => 0.0,
         };
-        usort($found, static fn (Ingredient $a, Ingredient $b): int => [$rank($a), mb_strtolower($a->name)] <=> [$rank($b), mb_strtolower($b->name)]);
+        usort(
+            $found,
+            static fn (Ingredient $a, Ingredient $b): int => [$rank($a), mb_strtolower($a->name)] <=> [
+                $rank($b),
+                mb_strtolower($b->name),
+            ],
+        );
 
         return $found;
     }
 
     private function admits(Ingredient $i): bool
     {
-        $weight = $i->facts->has(Property::Weight) && ! $i->kind->isPlant() ? $i->facts->get(Property::Weight)->band->best : 0.0;
+        $weight = $i->facts->has(Property::Weight) && ! $i->kind->isPlant()
+                ? $i->facts->get(Property::Weight)->band->best
+                : 0.0;
         $bounded = $this->lightest > 1.0 || $this->heaviest < 5.0;
 
         return ($this->kinds === [] || in_array($i->kind, $this->kinds, true))
             && ($this->needs === [] || self::worth($i, $this->needs[0]) >= max(1, $this->evidence))
-            && (! $bounded || $weight > 0.0 && $weight >= $this->lightest - 1e-9 && $weight <= $this->heaviest + 1e-9)
+            && (! $bounded || ($weight > 0.0 && $weight >= $this->lightest - 1e-9 && $weight <= $this->heaviest + 1e-9))
             && ($this->actions === [] || in_array($i->onHair->action, $this->actions, true))
             && (! $this->vegan || $i->vegan)
             && (! $this->onlyAmong || in_array($i->id, $this->among, true))

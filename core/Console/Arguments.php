@@ -33,7 +33,8 @@ final readonly class Arguments
             if (in_array($name, self::FLAGS, true)) {
                 $options[$name] = 'yes';
             } else {
-                $options[$name] = $value !== "\0" ? $value : ($argv[++$i] ?? throw UsageError::missing('a value for --'.$name));
+                $options[$name]
+                    = $value !== "\0" ? $value : $argv[++$i] ?? throw UsageError::missing('a value for --'.$name);
             }
         }
 
@@ -61,7 +62,9 @@ final readonly class Arguments
             return $fallback;
         }
 
-        return is_numeric($this->options[$name]) ? (float) $this->options[$name] : throw UsageError::option($name, 'a number');
+        return is_numeric($this->options[$name])
+            ? (float) $this->options[$name]
+            : throw UsageError::option($name, 'a number');
     }
 
     public function date(string $name, string $fallback): DateTimeImmutable
@@ -69,7 +72,9 @@ final readonly class Arguments
         $text = $this->text($name, $fallback);
         $date = DateTimeImmutable::createFromFormat('!Y-m-d', $text);
 
-        return $date !== false && $date->format('Y-m-d') === $text ? $date : throw UsageError::option($name, 'a date as 2027-01-31');
+        return $date !== false && $date->format('Y-m-d') === $text
+            ? $date
+            : throw UsageError::option($name, 'a date as 2027-01-31');
     }
 
     public function word(int $n, string $what): string

@@ -53,26 +53,26 @@ use JsonSerializable;
 final readonly class Cli
 {
     private const HELP = <<<'TEXT'
-        crown convert "<amount>" "<ingredient>" [--form powder] [--cup us|metric|imperial] [--scale 1]
-        crown ingredient "<name>"
-        crown ingredient --need flaking [--strand fine] [--porosity low] [--scalp oily] [--avoid "tree nut"] [--kind carrier-oil] [--limit 20]
-        crown read FILE|-
-        crown assess FILE|- [--audience adult-leave-on] [--storage-c 20] [--scale 1] [--wet-use] [--for-sale]
-        crown steep --plant calendula --form dried --grams 40 --oil "sunflower high oleic" --oil-ml 400 [--jar-ml 700 --diameter-cm 9]
-                    [--method cold-dark] [--celsius 70 --minutes 60] [--start 2027-01-04 | --wanted 2027-02-20] [--shaken daily|never] [--pressed]
+    crown convert "<amount>" "<ingredient>" [--form powder] [--cup us|metric|imperial] [--scale 1]
+    crown ingredient "<name>"
+    crown ingredient --need flaking [--strand fine] [--porosity low] [--scalp oily] [--avoid "tree nut"]
+                [--kind carrier-oil] [--limit 20]
+    crown read FILE|-
+    crown assess FILE|- [--audience adult-leave-on] [--storage-c 20] [--scale 1] [--wet-use] [--for-sale]
+    crown steep --plant calendula --form dried --grams 40 --oil "sunflower high oleic" --oil-ml 400
+                [--jar-ml 700 --diameter-cm 9]
+                [--method cold-dark] [--celsius 70 --minutes 60] [--start 2027-01-04 | --wanted 2027-02-20]
+                [--shaken daily|never] [--pressed]
 
-        crown solve FILE|-     (a demand file: docs/formats)
+    crown solve FILE|-     (a demand file: docs/formats)
 
-        Every command takes --json. Exit 0: done; 1: done, with a finding of severity stop; 2: bad input.
+    Every command takes --json. Exit 0: done; 1: done, with a finding of severity stop; 2: bad input.
 
-        TEXT;
+    TEXT;
 
     /** @param  Closure(string): string  $read gives the text of a file, or of standard input for "-" */
-    public function __construct(
-        private Catalogue $catalogue,
-        private Closure $read,
-        private string $today,
-    ) {
+    public function __construct(private Catalogue $catalogue, private Closure $read, private string $today)
+    {
     }
 
     /** @param  list<string>  $argv without the program's name */
@@ -83,7 +83,9 @@ final readonly class Cli
 
             return match ($argv[0] ?? 'help') {
                 'convert' => $this->convert($arguments),
-                'ingredient' => $arguments->flag('need') || $arguments->text('need', '') !== '' ? $this->need($arguments) : $this->ingredient($arguments),
+                'ingredient' => $arguments->flag('need') || $arguments->text('need', '') !== ''
+                    ? $this->need($arguments)
+                    : $this->ingredient($arguments),
                 'read' => $this->readRecipe($arguments),
                 'assess' => $this->assess($arguments),
                 'steep' => $this->steep($arguments),
@@ -104,16 +106,29 @@ final readonly class Cli
         $substance = $ingredient->substance($form);
         $grams = (new Converter($this->kitchen($arguments)))->grams($amount, $substance);
         $millilitres = $ingredient->facts->has(Property::Density20) && ! $ingredient->kind->isPlant()
-            ? (new Converter($this->kitchen($arguments)))->millilitres($grams, $substance)->band
-            : null;
+                ? (new Converter($this->kitchen($arguments)))->millilitres($grams, $substance)->band
+                : null;
 
-        return $this->done($arguments, [
-            'ingredient' => $ingredient->id,
-            'grams' => $grams->band,
-            'millilitres' => $millilitres,
-            'basis' => $grams->basis->value,
-            'working' => [$grams->working],
-        ], sprintf("%s of %s: %.3g g (%.3g to %.3g), %s.\n%s\n", $amount->written, $ingredient->name, $grams->band->best, $grams->band->low, $grams->band->high, $grams->basis->value, $grams->working->words));
+        return $this->done(
+            $arguments,
+            [
+                'ingredient' => $ingredient->id,
+                'grams' => $grams->band,
+                'millilitres' => $millilitres,
+                'basis' => $grams->basis->value,
+                'working' => [$grams->working],
+            ],
+            sprintf(
+                "%s of %s: %.3g g (%.3g to %.3g), %s.\n%s\n",
+                $amount->written,
+                $ingredient->name,
+                $grams->band->best,
+                $grams->band->low,
+                $grams->band->high,
+                $grams->basis->value,
+                $grams->working->words,
+            ),
+        );
     }
 
     private function ingredient(Arguments $arguments): Outcome
@@ -122,31 +137,77 @@ final readonly class Cli
         $match = $this->catalogue->search($name, 1)[0] ?? throw UsageError::nothingNear($name);
         $sheet = IngredientFile::write($match->ingredient, $this->catalogue, $match->score);
 
-        return $this->done($arguments, $sheet, sprintf("%s (%s), %s. Weight %s, keeps %s months.\n", $match->ingredient->name, $match->ingredient->inci, $match->ingredient->kind->value, json_encode($sheet['weight']), json_encode($sheet['life_months'])));
+        return $this->done(
+            $arguments,
+            $sheet,
+            sprintf(
+                "%s (%s), %s. Weight %s, keeps %s months.\n",
+                $match->ingredient->name,
+                $match->ingredient->inci,
+                $match->ingredient->kind->value,
+                json_encode($sheet['weight']),
+                json_encode($sheet['life_months']),
+            ),
+        );
     }
 
     private function need(Arguments $arguments): Outcome
     {
-        $need = Need::tryFrom($arguments->text('need', '')) ?? throw UsageError::option('need', implode(', ', array_column(Need::cases(), 'value')));
-        $strand = Strand::tryFrom($arguments->text('strand', 'medium')) ?? throw UsageError::option('strand', 'fine, medium, coarse');
-        $porosity = Porosity::tryFrom($arguments->text('porosity', 'normal')) ?? throw UsageError::option('porosity', 'low, normal, high');
-        $scalp = Scalp::tryFrom($arguments->text('scalp', 'calm')) ?? throw UsageError::option('scalp', implode(', ', array_column(Scalp::cases(), 'value')));
+        $need = Need::tryFrom($arguments->text('need', ''))
+            ?? throw UsageError::option('need', implode(', ', array_column(Need::cases(), 'value')));
+        $strand = Strand::tryFrom($arguments->text('strand', 'medium'))
+            ?? throw UsageError::option('strand', 'fine, medium, coarse');
+        $porosity = Porosity::tryFrom($arguments->text('porosity', 'normal'))
+            ?? throw UsageError::option('porosity', 'low, normal, high');
+        $scalp = Scalp::tryFrom($arguments->text('scalp', 'calm'))
+            ?? throw UsageError::option('scalp', implode(', ', array_column(Scalp::cases(), 'value')));
         $kind = $arguments->text('kind', '');
         if ($kind !== '' && IngredientKind::tryFrom($kind) === null) {
             throw UsageError::option('kind', implode(', ', array_column(IngredientKind::cases(), 'value')));
         }
         $avoid = array_values(array_filter(array_map(trim(...), explode(',', $arguments->text('avoid', '')))));
         $head = new Profile('this head', $strand, $porosity, $scalp, AgeBand::Over12);
-        $result = (new Shortlist($this->catalogue, $head))->for($need, $avoid, $kind, max(1, (int) $arguments->number('limit', 20)));
-        $text = implode('', array_map(static fn (array $r): string => sprintf("%-26s %5.2f  evidence %d  %s\n", $r['id'], $r['score'], $r['evidence'], implode(' ', $r['reasons'])), $result->ranked));
+        $result = (new Shortlist($this->catalogue, $head))->for(
+            $need,
+            $avoid,
+            $kind,
+            max(1, (int) $arguments->number('limit', 20)),
+        );
+        $text = implode(
+            '',
+            array_map(
+                static fn (array $r): string => sprintf(
+                    "%-26s %5.2f  evidence %d  %s\n",
+                    $r['id'],
+                    $r['score'],
+                    $r['evidence'],
+                    implode(' ', $r['reasons']),
+                ),
+                $result->ranked,
+            ),
+        );
 
         return $this->done($arguments, $result, $text);
     }
 
     private function readRecipe(Arguments $arguments): Outcome
     {
-        $recipe = (new RecipeReader($this->catalogue, $this->kitchen($arguments)))->read(($this->read)($arguments->word(0, 'a file, or - for standard input')));
-        $text = implode('', array_map(static fn (ReadLine $l): string => sprintf("%-9s %-26s %-14s %s\n", $l->understood->value, $l->ingredient(), $l->amount, $l->text), $recipe->lines));
+        $recipe = (new RecipeReader($this->catalogue, $this->kitchen($arguments)))->read(
+            ($this->read)($arguments->word(0, 'a file, or - for standard input')),
+        );
+        $text = implode(
+            '',
+            array_map(
+                static fn (ReadLine $l): string => sprintf(
+                    "%-9s %-26s %-14s %s\n",
+                    $l->understood->value,
+                    $l->ingredient(),
+                    $l->amount,
+                    $l->text,
+                ),
+                $recipe->lines,
+            ),
+        );
 
         return $this->done($arguments, $recipe, $text);
     }
@@ -156,7 +217,10 @@ final readonly class Cli
         $kitchen = $this->kitchen($arguments);
         $formula = $this->formula(($this->read)($arguments->word(0, 'a file, or - for standard input')), $kitchen);
         if ($arguments->text('audience', '') !== '') {
-            $formula = $formula->withAudience(Audience::tryFrom($arguments->text('audience', '')) ?? throw UsageError::option('audience', implode(', ', array_column(Audience::cases(), 'value'))));
+            $formula = $formula->withAudience(
+                Audience::tryFrom($arguments->text('audience', ''))
+                    ?? throw UsageError::option('audience', implode(', ', array_column(Audience::cases(), 'value'))),
+            );
         }
         $formula = $formula->withUse(
             $formula->wetUse || $arguments->flag('wet-use'),
@@ -164,8 +228,25 @@ final readonly class Cli
             $arguments->number('storage-c', $formula->storageCelsius),
         );
         $assessment = Assessor::standard()->assess($formula, new Context($this->catalogue, $kitchen));
-        $lines = implode('', array_map(static fn (Portion $p): string => sprintf("%6.2f %%  %8.2f g  %s\n", $p->percent(), $p->grams->band->best, $p->ingredient->name), $assessment->subject->composition->portions));
-        $findings = implode('', array_map(static fn (Finding $f): string => sprintf("%s: %s\n", $f->severity->value, $f->message), $assessment->findings));
+        $lines = implode(
+            '',
+            array_map(
+                static fn (Portion $p): string => sprintf(
+                    "%6.2f %%  %8.2f g  %s\n",
+                    $p->percent(),
+                    $p->grams->band->best,
+                    $p->ingredient->name,
+                ),
+                $assessment->subject->composition->portions,
+            ),
+        );
+        $findings = implode(
+            '',
+            array_map(
+                static fn (Finding $f): string => sprintf("%s: %s\n", $f->severity->value, $f->message),
+                $assessment->findings,
+            ),
+        );
 
         return $this->done($arguments, $assessment, $lines.$findings, $assessment->hasStop() ? 1 : 0);
     }
@@ -175,8 +256,11 @@ final readonly class Cli
         $plant = $this->find($arguments->required('plant'));
         $oil = $this->find($arguments->required('oil'));
         $density = $oil->facts->best(Property::Density20, 0.92);
-        $method = SteepMethod::tryFrom($arguments->text('method', 'cold-dark')) ?? throw UsageError::option('method', implode(', ', array_column(SteepMethod::cases(), 'value')));
-        $start = $arguments->text('wanted', '') !== '' ? $arguments->date('wanted', $this->today) : $arguments->date('start', $this->today);
+        $method = SteepMethod::tryFrom($arguments->text('method', 'cold-dark'))
+            ?? throw UsageError::option('method', implode(', ', array_column(SteepMethod::cases(), 'value')));
+        $start = $arguments->text('wanted', '') !== ''
+                ? $arguments->date('wanted', $this->today)
+                : $arguments->date('start', $this->today);
         $steep = SteepPlan::of(
             $plant,
             $arguments->text('form', $plant->usualForm()),
@@ -198,35 +282,76 @@ final readonly class Cli
         $advice = SteepAdvice::on($steep);
         $stop = array_filter($advice, static fn (SteepAdvice $a): bool => $a->severity === Severity::Stop) !== [];
 
-        return $this->done($arguments, [
-            'oil_grams' => Band::exact($steep->oilGrams()),
-            'ratio' => round($steep->ratio(), 3),
-            'oil_above_plant_cm' => $steep->oilAbovePlantCm(),
-            'headspace_cm' => $steep->headspaceCm(),
-            'extraction_percent' => $steep->extractionPercent(),
-            'yield_grams' => $steep->yieldGrams(),
-            'water_in_grams' => $steep->waterInGrams(),
-            'age_spent_days' => $steep->ageSpentDays(),
-            'dates' => [
-                'start' => $steep->start->format('Y-m-d'),
-                'stop_shaking' => $steep->stopShaking()->format('Y-m-d'),
-                'strain' => $steep->strainDay()->format('Y-m-d'),
-                'ready' => $steep->readyDay()->format('Y-m-d'),
+        return $this->done(
+            $arguments,
+            [
+                'oil_grams' => Band::exact($steep->oilGrams()),
+                'ratio' => round($steep->ratio(), 3),
+                'oil_above_plant_cm' => $steep->oilAbovePlantCm(),
+                'headspace_cm' => $steep->headspaceCm(),
+                'extraction_percent' => $steep->extractionPercent(),
+                'yield_grams' => $steep->yieldGrams(),
+                'water_in_grams' => $steep->waterInGrams(),
+                'age_spent_days' => $steep->ageSpentDays(),
+                'dates' => [
+                    'start' => $steep->start->format('Y-m-d'),
+                    'stop_shaking' => $steep->stopShaking()->format('Y-m-d'),
+                    'strain' => $steep->strainDay()->format('Y-m-d'),
+                    'ready' => $steep->readyDay()->format('Y-m-d'),
+                ],
+                'straining' => Straining::inShort($steep),
+                'signs' => Signs::of($steep),
+                'methods' => MethodTable::for($steep, new DateTimeImmutable($this->today), null),
+                'findings' => $advice,
             ],
-            'straining' => Straining::inShort($steep),
-            'signs' => Signs::of($steep),
-            'methods' => MethodTable::for($steep, new DateTimeImmutable($this->today), null),
-            'findings' => $advice,
-        ], sprintf("Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n", $steep->start->format('Y-m-d'), $steep->strainDay()->format('Y-m-d'), $steep->readyDay()->format('Y-m-d'), $steep->yieldGrams()->best, Straining::inShort($steep)), $stop ? 1 : 0);
+            sprintf(
+                "Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n",
+                $steep->start->format('Y-m-d'),
+                $steep->strainDay()->format('Y-m-d'),
+                $steep->readyDay()->format('Y-m-d'),
+                $steep->yieldGrams()->best,
+                Straining::inShort($steep),
+            ),
+            $stop ? 1 : 0,
+        );
     }
 
     private function solve(Arguments $arguments): Outcome
     {
         $json = json_decode(($this->read)($arguments->word(0, 'a demand file, or - for standard input')), true, 32);
-        $answer = DemandFile::solve(is_array($json) ? $json : throw SolveError::field('the file', 'valid JSON of demands'), $this->catalogue);
+        $answer = DemandFile::solve(
+            is_array($json) ? $json : throw SolveError::field('the file', 'valid JSON of demands'),
+            $this->catalogue,
+        );
         $text = $answer->status === 'impossible'
-            ? sprintf("Impossible together: %s.\n%s", implode('; ', $answer->conflict), implode('', array_map(static fn (array $r): string => sprintf("Would give way: %s, to %g.\n", $r['demand'], $r['to']), $answer->relax)))
-            : implode('', array_map(static fn (string $id, float $share): string => sprintf("%6.2f %%  %s\n", $share, $id), array_keys($answer->shares), $answer->shares)).sprintf("%s; bound by: %s\n", $answer->status, $answer->binding === [] ? 'nothing' : implode('; ', $answer->binding));
+                ? sprintf(
+                    "Impossible together: %s.\n%s",
+                    implode('; ', $answer->conflict),
+                    implode(
+                        '',
+                        array_map(
+                            static fn (array $r): string => sprintf(
+                                "Would give way: %s, to %g.\n",
+                                $r['demand'],
+                                $r['to'],
+                            ),
+                            $answer->relax,
+                        ),
+                    ),
+                )
+                : implode(
+                    '',
+                    array_map(
+                        static fn (string $id, float $share): string => sprintf("%6.2f %%  %s\n", $share, $id),
+                        array_keys($answer->shares),
+                        $answer->shares,
+                    ),
+                )
+                    .sprintf(
+                        "%s; bound by: %s\n",
+                        $answer->status,
+                        $answer->binding === [] ? 'nothing' : implode('; ', $answer->binding),
+                    );
 
         return $this->done($arguments, $answer, $text);
     }
@@ -236,7 +361,9 @@ final readonly class Cli
         if (str_starts_with(ltrim($text), '{')) {
             $json = json_decode($text, true, 64);
 
-            return is_array($json) ? FormulaFile::read($json) : throw FormulaError::field('the file', 'valid JSON of a formula, or the text of a recipe');
+            return is_array($json)
+                ? FormulaFile::read($json)
+                : throw FormulaError::field('the file', 'valid JSON of a formula, or the text of a recipe');
         }
 
         return (new RecipeReader($this->catalogue, $kitchen))->read($text)->toFormula();
@@ -258,8 +385,17 @@ final readonly class Cli
     /** @param  JsonSerializable|array<string, mixed>  $data */
     private function done(Arguments $arguments, JsonSerializable|array $data, string $text, int $exit = 0): Outcome
     {
-        return new Outcome($exit, $arguments->flag('json')
-            ? json_encode($data, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n"
-            : $text);
+        return new Outcome(
+            $exit,
+            $arguments->flag('json')
+                ? json_encode(
+                    $data,
+                    JSON_UNESCAPED_UNICODE
+                        | JSON_UNESCAPED_SLASHES
+                        | JSON_PRESERVE_ZERO_FRACTION
+                        | JSON_THROW_ON_ERROR,
+                )."\n"
+                : $text,
+        );
     }
 }

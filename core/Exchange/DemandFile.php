@@ -58,10 +58,27 @@ final class DemandFile
                 self::number($row, 'at', 25.0, "demands.$i"),
             );
         }
-        $goals = array_map(static fn (string $g): Goal => Goal::tryFrom($g) ?? throw SolveError::field('goal', implode(', ', array_column(Goal::cases(), 'value'))), is_string($json['goal'] ?? null) ? [$json['goal']] : self::texts($json, 'goal'));
-        $serves = array_map(static fn (string $n): string => Need::tryFrom($n) === null ? throw SolveError::field('serves', implode(', ', array_column(Need::cases(), 'value'))) : $n, self::texts($json, 'serves'));
+        $goals = array_map(
+            static fn (string $g): Goal => Goal::tryFrom($g)
+                ?? throw SolveError::field('goal', implode(', ', array_column(Goal::cases(), 'value'))),
+            is_string($json['goal'] ?? null) ? [$json['goal']] : self::texts($json, 'goal'),
+        );
+        $serves = array_map(
+            static fn (string $n): string => Need::tryFrom($n) === null
+                ? throw SolveError::field('serves', implode(', ', array_column(Need::cases(), 'value')))
+                : $n,
+            self::texts($json, 'serves'),
+        );
 
-        $answer = Solver::solve($candidates, $demands, $goals, (int) self::number($json, 'most_ingredients', 0.0, ''), self::number($json, 'batch_grams', 0.0, ''), $serves, ($json['parts'] ?? false) === true ? self::PARTS_WITHIN : 0.0);
+        $answer = Solver::solve(
+            $candidates,
+            $demands,
+            $goals,
+            (int) self::number($json, 'most_ingredients', 0.0, ''),
+            self::number($json, 'batch_grams', 0.0, ''),
+            $serves,
+            ($json['parts'] ?? false) === true ? self::PARTS_WITHIN : 0.0,
+        );
 
         return $answer->simple ?? $answer;
     }
@@ -109,6 +126,8 @@ final class DemandFile
     {
         $value = $json[$key] ?? $fallback;
 
-        return is_int($value) || is_float($value) ? (float) $value : throw SolveError::field(ltrim($where.'.'.$key, '.'), 'a number');
+        return is_int($value) || is_float($value)
+            ? (float) $value
+            : throw SolveError::field(ltrim($where.'.'.$key, '.'), 'a number');
     }
 }

@@ -32,23 +32,36 @@ final class FormulaFile
             'storage_c' => $formula->storageCelsius,
             'clear_glass' => $formula->clearGlass,
             'size' => self::writeSize($formula->size),
-            'lines' => array_map(static fn (Line $l): array => [
-                'id' => $l->id,
-                'ingredient' => $l->ingredient,
-                'name' => $l->name,
-                'amount' => $l->amount,
-                'form' => $l->form,
-                'phase' => $l->phase->value,
-                'locked' => $l->locked,
-            ], $formula->lines),
-            'steps' => array_map(static fn (Step $s): array => [
-                'text' => $s->text,
-                'act' => $s->act,
-                'minutes' => $s->minutes,
-                'celsius' => $s->saysTemperature() ? $s->celsius : null,
-            ], $formula->steps),
+            'lines' => array_map(
+                static fn (Line $l): array => [
+                    'id' => $l->id,
+                    'ingredient' => $l->ingredient,
+                    'name' => $l->name,
+                    'amount' => $l->amount,
+                    'form' => $l->form,
+                    'phase' => $l->phase->value,
+                    'locked' => $l->locked,
+                ],
+                $formula->lines,
+            ),
+            'steps' => array_map(
+                static fn (Step $s): array => [
+                    'text' => $s->text,
+                    'act' => $s->act,
+                    'minutes' => $s->minutes,
+                    'celsius' => $s->saysTemperature() ? $s->celsius : null,
+                ],
+                $formula->steps,
+            ),
             'notes' => $formula->notes,
-            'accepted' => array_map(static fn (Acceptance $a): array => ['code' => $a->code, 'message' => $a->message, 'reason' => $a->reason], $formula->accepted),
+            'accepted' => array_map(
+                static fn (Acceptance $a): array => [
+                    'code' => $a->code,
+                    'message' => $a->message,
+                    'reason' => $a->reason,
+                ],
+                $formula->accepted,
+            ),
         ];
     }
 
@@ -63,8 +76,10 @@ final class FormulaFile
 
         return new Formula(
             self::text($json, 'title', 200, 'Untitled'),
-            ProductKind::tryFrom(self::text($json, 'kind', 40, 'hair-oil')) ?? throw FormulaError::field('kind', implode(', ', array_column(ProductKind::cases(), 'value'))),
-            Audience::tryFrom(self::text($json, 'audience', 40, 'adult-leave-on')) ?? throw FormulaError::field('audience', implode(', ', array_column(Audience::cases(), 'value'))),
+            ProductKind::tryFrom(self::text($json, 'kind', 40, 'hair-oil'))
+                ?? throw FormulaError::field('kind', implode(', ', array_column(ProductKind::cases(), 'value'))),
+            Audience::tryFrom(self::text($json, 'audience', 40, 'adult-leave-on'))
+                ?? throw FormulaError::field('audience', implode(', ', array_column(Audience::cases(), 'value'))),
             self::lines($json['lines'] ?? []),
             self::steps($json['steps'] ?? []),
             is_array($size) ? self::size($size) : throw FormulaError::field('size', 'an object with a mode'),
@@ -82,7 +97,13 @@ final class FormulaFile
     {
         return match ($size->mode) {
             'mass' => ['mode' => 'mass', 'grams' => $size->grams],
-            'jars' => ['mode' => 'jars', 'jars' => $size->jars, 'millilitres' => $size->millilitres, 'overfill' => $size->overfill, 'loss' => $size->loss],
+            'jars' => [
+                'mode' => 'jars',
+                'jars' => $size->jars,
+                'millilitres' => $size->millilitres,
+                'overfill' => $size->overfill,
+                'loss' => $size->loss,
+            ],
             default => ['mode' => 'as-written'],
         };
     }
@@ -93,7 +114,12 @@ final class FormulaFile
         return match ($json['mode'] ?? 'as-written') {
             'as-written' => Size::asWritten(),
             'mass' => Size::mass(self::number($json, 'grams', 0.0)),
-            'jars' => Size::jars((int) self::number($json, 'jars', 0.0), self::number($json, 'millilitres', 0.0), self::number($json, 'overfill', Size::OVERFILL), self::number($json, 'loss', Size::LOSS)),
+            'jars' => Size::jars(
+                (int) self::number($json, 'jars', 0.0),
+                self::number($json, 'millilitres', 0.0),
+                self::number($json, 'overfill', Size::OVERFILL),
+                self::number($json, 'loss', Size::LOSS),
+            ),
             default => throw FormulaError::field('size.mode', 'as-written, mass, jars'),
         };
     }
@@ -121,7 +147,11 @@ final class FormulaFile
                 self::text($row, 'name', Line::LONGEST_NAME, $ingredient),
                 self::text($row, 'amount', Line::LONGEST_AMOUNT, ''),
                 self::text($row, 'form', 20, ''),
-                Phase::tryFrom(self::text($row, 'phase', 20, 'warm')) ?? throw FormulaError::field('lines.'.$i.'.phase', implode(', ', array_column(Phase::cases(), 'value'))),
+                Phase::tryFrom(self::text($row, 'phase', 20, 'warm'))
+                    ?? throw FormulaError::field(
+                        'lines.'.$i.'.phase',
+                        implode(', ', array_column(Phase::cases(), 'value')),
+                    ),
                 self::flag($row, 'locked'),
             );
         }
@@ -155,7 +185,10 @@ final class FormulaFile
     private static function accepted(mixed $rows): array
     {
         if (! is_array($rows) || count($rows) > Formula::MOST_ACCEPTED) {
-            throw FormulaError::field('accepted', sprintf('a list of at most %d accepted findings', Formula::MOST_ACCEPTED));
+            throw FormulaError::field(
+                'accepted',
+                sprintf('a list of at most %d accepted findings', Formula::MOST_ACCEPTED),
+            );
         }
         $accepted = [];
         foreach (array_values($rows) as $i => $row) {

@@ -47,7 +47,9 @@ final class FormulaText
                     number_format($shown[$i], 1),
                     $portion->ingredient->name,
                     $portion->line->phase->value,
-                    $portion->grams->basis === Basis::Measured ? 'weighed' : sprintf('%s from %s', $portion->grams->basis->value, $portion->line->amount),
+                    $portion->grams->basis === Basis::Measured
+                        ? 'weighed'
+                        : sprintf('%s from %s', $portion->grams->basis->value, $portion->line->amount),
                 )
                 : sprintf('  cannot tell        %s: %s', $portion->ingredient->name, $portion->problem);
         }
@@ -62,9 +64,16 @@ final class FormulaText
     {
         $written = array_map(static fn (Step $s): string => $s->text, $assessment->subject->formula()->steps);
         $steps = $written !== [] || $assessment->subject->composition->counted() === []
-            ? $written
-            : array_map(static fn (Task $t): string => $t->act, (new MakeSheet($assessment, $assessment->subject->context->kitchen->scaleGrams))->tasks());
-        $numbered = array_map(static fn (int $i, string $text): string => sprintf('%d. %s', $i + 1, $text), array_keys($steps), $steps);
+                ? $written
+                : array_map(
+                    static fn (Task $t): string => $t->act,
+                    (new MakeSheet($assessment, $assessment->subject->context->kitchen->scaleGrams))->tasks(),
+                );
+        $numbered = array_map(
+            static fn (int $i, string $text): string => sprintf('%d. %s', $i + 1, $text),
+            array_keys($steps),
+            $steps,
+        );
 
         return $numbered === [] ? '' : "Method\n".implode("\n", $numbered);
     }
@@ -84,7 +93,13 @@ final class FormulaText
             number_format($months->high, 1),
             $subject->formula()->storageCelsius,
             ucfirst($subject->water->class->label()),
-            $subject->texture->unknown === [] ? sprintf('At 25 °C %s, effective solids %.0f %%, estimated.', $subject->texture->class()->label(), $subject->texture->solids(25.0)->best) : 'Texture: cannot tell.',
+            $subject->texture->unknown === []
+                ? sprintf(
+                    'At 25 °C %s, effective solids %.0f %%, estimated.',
+                    $subject->texture->class()->label(),
+                    $subject->texture->solids(25.0)->best,
+                )
+                : 'Texture: cannot tell.',
         );
     }
 
@@ -93,9 +108,17 @@ final class FormulaText
     {
         $said = array_filter($findings, static fn (Finding $f): bool => $f->severity !== Severity::Note);
 
-        return implode("\n", array_map(
-            static fn (Finding $f): string => sprintf('%s: %s%s', $f->severity === Severity::Stop ? 'STOP' : 'Caution', $f->message, $f->accepted === '' ? '' : ' (accepted: '.$f->accepted.')'),
-            $said,
-        ));
+        return implode(
+            "\n",
+            array_map(
+                static fn (Finding $f): string => sprintf(
+                    '%s: %s%s',
+                    $f->severity === Severity::Stop ? 'STOP' : 'Caution',
+                    $f->message,
+                    $f->accepted === '' ? '' : ' (accepted: '.$f->accepted.')',
+                ),
+                $said,
+            ),
+        );
     }
 }

@@ -49,7 +49,13 @@ final class IngredientFile
             'allergens' => $i->allergens,
             'vegan' => $i->vegan,
             'drying' => $i->drying,
-            'forms' => (object) array_map(static fn (Form $f): object => (object) array_map(static fn (Fact $x): Band => $x->band, $f->facts->all()), $i->forms),
+            'forms' => (object) array_map(
+                static fn (Form $f): object => (object) array_map(
+                    static fn (Fact $x): Band => $x->band,
+                    $f->facts->all(),
+                ),
+                $i->forms,
+            ),
             'dermal_max' => $best(Property::DermalMax),
             'dermal_max_reason' => $i->dermalReason === '' ? null : $i->dermalReason,
             'phototoxic' => $i->isPhototoxic(),
@@ -60,18 +66,34 @@ final class IngredientFile
             'action' => $i->onHair->action->value,
             'feel' => $i->onHair->feel,
             'origin' => $i->provenance->origin->value,
-            'corrected' => array_map(static fn (Correction $c): string => trim($c->form.' '.$c->property->label()), $i->provenance->corrections),
+            'corrected' => array_map(
+                static fn (Correction $c): string => trim($c->form.' '.$c->property->label()),
+                $i->provenance->corrections,
+            ),
             'minimum_age_years' => $best(Property::MinimumAge),
             'constituents' => (object) array_map(static fn (Fact $f): Band => $f->band, $i->constituents),
-            'preservation' => $i->preservation->kind === PreservationKind::None ? null : [
-                'kind' => $i->preservation->kind->value,
-                'use' => self::band($i, Property::Use),
-                'ph' => self::band($i, Property::Ph),
-                'oil_soluble' => $i->preservation->solubility->value,
-                'law' => array_map(static fn (LegalLimit $l): array => ['maximum' => $l->maximum, 'counted_as' => $l->countedAs, 'weighed_maximum' => round($l->weighedMaximum(), 3), 'source' => $catalogue->source($l->source)], $i->preservation->law)[0] ?? null,
-            ],
+            'preservation' => $i->preservation->kind === PreservationKind::None
+                    ? null
+                    : [
+                        'kind' => $i->preservation->kind->value,
+                        'use' => self::band($i, Property::Use),
+                        'ph' => self::band($i, Property::Ph),
+                        'oil_soluble' => $i->preservation->solubility->value,
+                        'law' => array_map(
+                            static fn (LegalLimit $l): array => [
+                                'maximum' => $l->maximum,
+                                'counted_as' => $l->countedAs,
+                                'weighed_maximum' => round($l->weighedMaximum(), 3),
+                                'source' => $catalogue->source($l->source),
+                            ],
+                            $i->preservation->law,
+                        )[0] ?? null,
+                    ],
             'maximum_addition_c' => $best(Property::MaximumAddition),
-            'needs' => array_map(static fn (Evidence $e): array => [...self::evidence($e), 'source' => $catalogue->source($e->source)], $i->evidence),
+            'needs' => array_map(
+                static fn (Evidence $e): array => [...self::evidence($e), 'source' => $catalogue->source($e->source)],
+                $i->evidence,
+            ),
             'figures' => self::figures($i, $catalogue),
             'cautions' => $i->cautions,
             'storage' => $i->storage,
@@ -79,10 +101,20 @@ final class IngredientFile
         ];
     }
 
-    /** @return array{need: string, label: string, grade: int, found: string, on: string, route: string, source: string} */
+    /**
+     * @return array{need: string, label: string, grade: int, found: string, on: string, route: string, source: string}
+     */
     public static function evidence(Evidence $e): array
     {
-        return ['need' => $e->need->value, 'label' => $e->need->label(), 'grade' => $e->grade, 'found' => $e->found, 'on' => $e->on, 'route' => $e->route->value, 'source' => $e->source];
+        return [
+            'need' => $e->need->value,
+            'label' => $e->need->label(),
+            'grade' => $e->grade,
+            'found' => $e->found,
+            'on' => $e->on,
+            'route' => $e->route->value,
+            'source' => $e->source,
+        ];
     }
 
     /** @return list<array<string, mixed>> every figure with its source in words */
@@ -92,7 +124,15 @@ final class IngredientFile
         $sheets = ['' => $i->facts, ...array_map(static fn (Form $f): FactSheet => $f->facts, $i->forms)];
         foreach ($sheets as $form => $sheet) {
             foreach ($sheet->all() as $key => $fact) {
-                $rows[] = ['form' => $form, 'property' => $key, 'label' => Property::from($key)->label(), 'unit' => Property::from($key)->unit(), 'value' => $fact->band, 'estimate' => $fact->isEstimate(), 'source' => $catalogue->source($fact->source)];
+                $rows[] = [
+                    'form' => $form,
+                    'property' => $key,
+                    'label' => Property::from($key)->label(),
+                    'unit' => Property::from($key)->unit(),
+                    'value' => $fact->band,
+                    'estimate' => $fact->isEstimate(),
+                    'source' => $catalogue->source($fact->source),
+                ];
             }
         }
 

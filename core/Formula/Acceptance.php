@@ -21,11 +21,8 @@ final readonly class Acceptance
     private const WATER = ['water.', 'preservative.'];
 
     /** @throws FormulaError without a reason */
-    public function __construct(
-        public string $code,
-        public string $message,
-        public string $reason,
-    ) {
+    public function __construct(public string $code, public string $message, public string $reason)
+    {
         if (trim($reason) === '') {
             throw FormulaError::field('reason', 'your reason, in a few words');
         }
@@ -36,11 +33,19 @@ final readonly class Acceptance
         return $this->code === $finding->code && $this->message === $finding->message;
     }
 
-    /** Never a stop for a child, in pregnancy, for an allergy, for an oil that went bad, or for unpreserved water meant for sale. */
+    /**
+     * Never a stop for a child, in pregnancy, for an allergy, for an oil that went bad, or for unpreserved water meant
+     * for sale.
+     */
     public static function mayBe(Finding $finding, Formula $formula): bool
     {
         return $finding->severity !== Severity::Stop
-            || ! ($formula->audience->isChild() || $formula->audience === Audience::Pregnancy || self::isAbout($finding, self::NEVER) || $formula->forSale && self::isAbout($finding, self::WATER));
+            || ! (
+                $formula->audience->isChild()
+                || $formula->audience === Audience::Pregnancy
+                || self::isAbout($finding, self::NEVER)
+                || ($formula->forSale && self::isAbout($finding, self::WATER))
+            );
     }
 
     /** @param  list<string>  $starts of codes */

@@ -12,10 +12,8 @@ use JsonSerializable;
 final readonly class Assessment implements JsonSerializable
 {
     /** @param  list<Finding>  $findings worst first */
-    public function __construct(
-        public Examined $subject,
-        public array $findings,
-    ) {
+    public function __construct(public Examined $subject, public array $findings)
+    {
     }
 
     /** Whether there is something to stop for that was not accepted. */
@@ -52,9 +50,11 @@ final readonly class Assessment implements JsonSerializable
             'pours_from_c' => $texture->poursFrom(),
             'melts_at_c' => round($texture->meltsAt(), 1),
             'moments' => $texture->moments(),
-            'whipping' => $composition->formula->kind === ProductKind::WhippedButter && $composition->counted() !== [] && $texture->unknown === []
-                ? $this->subject->whipping()
-                : null,
+            'whipping' => $composition->formula->kind === ProductKind::WhippedButter
+                && $composition->counted() !== []
+                && $texture->unknown === []
+                    ? $this->subject->whipping()
+                    : null,
             'essential_oil_percent' => $this->subject->load->percent(),
             'essential_oil_ceiling' => $composition->formula->audience->essentialOilCeiling(),
             'water_percent' => $this->subject->water->percent,
@@ -77,7 +77,12 @@ final readonly class Assessment implements JsonSerializable
     {
         [$learned, $family] = [$this->subject->context->learned, $this->subject->family];
 
-        return ['family' => $family->label(), 'texture' => $learned->texture($family), 'overrun' => $learned->overrun($family), 'life' => $learned->life($family)];
+        return [
+            'family' => $family->label(),
+            'texture' => $learned->texture($family),
+            'overrun' => $learned->overrun($family),
+            'life' => $learned->life($family),
+        ];
     }
 
     /** @return list<array<string, mixed>> */

@@ -56,7 +56,8 @@ enum Audience: string
         return match (true) {
             $this === self::Infant && $ingredient->kind === IngredientKind::EssentialOil => 'not for children under 2',
             $age > $this->youngestYears() => sprintf('not for children under %g', $age),
-            $this === self::Pregnancy && $ingredient->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
+            $this === self::Pregnancy
+                && $ingredient->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
             default => '',
         };
     }

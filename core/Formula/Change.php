@@ -14,7 +14,8 @@ use JsonSerializable;
 /**
  * A change to a formula as data: what a cure proposes, what a preview shows and an undo takes back.
  *
- * As JSON: {"op": …, "lines": {line id: value}} or {"op": "add-line", "ingredient", "amount"} or {"op": "set-wet-use" or "set-mass", "value"}.
+ * As JSON: {"op": …, "lines": {line id: value}} or {"op": "add-line", "ingredient", "amount"} or {"op": "set-wet-use"
+ * or "set-mass", "value"}.
  */
 final readonly class Change implements JsonSerializable
 {
@@ -22,10 +23,8 @@ final readonly class Change implements JsonSerializable
     private const WHOLE = 0.05;
 
     /** @param  array<string, string>  $values */
-    private function __construct(
-        private ChangeKind $kind,
-        private array $values,
-    ) {
+    private function __construct(private ChangeKind $kind, private array $values)
+    {
     }
 
     /** @param  array<string, string>  $amounts amount as written, keyed by line id; "" takes the line out */
@@ -81,7 +80,8 @@ final readonly class Change implements JsonSerializable
         $kind = ChangeKind::tryFrom(is_string($op) ? $op : '')
             ?? throw FormulaError::field('change.op', implode(', ', array_column(ChangeKind::cases(), 'value')));
         $values = [];
-        foreach ($kind->takesLines() ? (array) ($json['lines'] ?? []) : array_diff_key($json, ['op' => true]) as $key => $value) {
+        $given = $kind->takesLines() ? (array) ($json['lines'] ?? []) : array_diff_key($json, ['op' => true]);
+        foreach ($given as $key => $value) {
             $values[(string) $key] = is_string($value) ? $value : throw FormulaError::field('change', 'texts');
         }
 
@@ -95,7 +95,11 @@ final readonly class Change implements JsonSerializable
             return $this->added($formula, $catalogue);
         }
         if ($this->kind === ChangeKind::SetWetUse) {
-            return $formula->withUse(($this->values['value'] ?? '') === 'yes', $formula->forSale, $formula->storageCelsius);
+            return $formula->withUse(
+                ($this->values['value'] ?? '') === 'yes',
+                $formula->forSale,
+                $formula->storageCelsius,
+            );
         }
         if ($this->kind === ChangeKind::SetMass) {
             return $formula->withSize(Size::mass((float) ($this->values['value'] ?? '')));
@@ -105,10 +109,26 @@ final readonly class Change implements JsonSerializable
             $id = (string) $id;
             $line = $formula->line($id);
             $formula = match ($this->kind) {
-                ChangeKind::SetAmounts => $value === '' ? self::without($formula, $id) : $formula->replacing($line->withAmount($value)),
-                ChangeKind::SetPhase => $formula->replacing($line->withPhase(Phase::tryFrom($value) ?? throw FormulaError::field('phase', implode(', ', array_column(Phase::cases(), 'value'))))),
+                ChangeKind::SetAmounts => $value === ''
+                    ? self::without($formula, $id)
+                    : $formula->replacing($line->withAmount($value)),
+                ChangeKind::SetPhase => $formula->replacing(
+                    $line->withPhase(
+                        Phase::tryFrom($value)
+                            ?? throw FormulaError::field(
+                                'phase',
+                                implode(', ', array_column(Phase::cases(), 'value')),
+                            ),
+                    ),
+                ),
                 ChangeKind::SetForm => $formula->replacing($line->withForm($value)),
-                ChangeKind::SetIngredient => $formula->replacing($line->withIngredient($value, $catalogue->get($value)->name, Phase::usualFor($catalogue->get($value)))),
+                ChangeKind::SetIngredient => $formula->replacing(
+                    $line->withIngredient(
+                        $value,
+                        $catalogue->get($value)->name,
+                        Phase::usualFor($catalogue->get($value)),
+                    ),
+                ),
                 default => self::without($formula, $id),
             };
         }
@@ -132,7 +152,14 @@ final readonly class Change implements JsonSerializable
         while (in_array('l'.$n, $taken, true)) {
             $n++;
         }
-        $line = new Line('l'.$n, $ingredient->id, $ingredient->name, $this->values['amount'] ?? '', $ingredient->usualForm(), Phase::usualFor($ingredient));
+        $line = new Line(
+            'l'.$n,
+            $ingredient->id,
+            $ingredient->name,
+            $this->values['amount'] ?? '',
+            $ingredient->usualForm(),
+            Phase::usualFor($ingredient),
+        );
 
         $formula = self::makingRoom($formula, $line->amount);
 
@@ -140,8 +167,8 @@ final readonly class Change implements JsonSerializable
     }
 
     /**
-     * Where every line is a share and together they are the whole, a share that comes in is taken from the largest that is not
-     * locked, as makers do: most often the water, or the oil that carries the rest.
+     * Where every line is a share and together they are the whole, a share that comes in is taken from the largest that
+     * is not locked, as makers do: most often the water, or the oil that carries the rest.
      */
     private static function makingRoom(Formula $formula, string $amount): Formula
     {
@@ -158,7 +185,11 @@ final readonly class Change implements JsonSerializable
             $shares[] = $read->count->best;
         }
         $coming = array_pop($shares);
-        $open = array_filter($shares, static fn (int $i): bool => ! $formula->lines[$i]->locked, ARRAY_FILTER_USE_KEY);
+        $open = array_filter(
+            $shares,
+            static fn (int $i): bool => ! $formula->lines[$i]->locked,
+            ARRAY_FILTER_USE_KEY,
+        );
         if (abs(array_sum($shares) - 100.0) > self::WHOLE || $open === [] || max($open) <= 2 * $coming) {
             return $formula;
         }
@@ -169,6 +200,8 @@ final readonly class Change implements JsonSerializable
 
     private static function without(Formula $formula, string $id): Formula
     {
-        return $formula->withLines(array_values(array_filter($formula->lines, static fn (Line $l): bool => $l->id !== $id)));
+        return $formula->withLines(
+            array_values(array_filter($formula->lines, static fn (Line $l): bool => $l->id !== $id)),
+        );
     }
 }

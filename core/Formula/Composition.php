@@ -39,7 +39,9 @@ final readonly class Composition
         public Band $totalGrams,
         public array $problems,
     ) {
-        $this->counted = array_values(array_filter($portions, static fn (Portion $p): bool => $p->counts() && $p->grams->band->best > 0.0));
+        $this->counted = array_values(
+            array_filter($portions, static fn (Portion $p): bool => $p->counts() && $p->grams->band->best > 0.0),
+        );
     }
 
     public static function of(Formula $formula, Context $context): self
@@ -48,8 +50,8 @@ final readonly class Composition
         $converter = new Converter($context->kitchen);
         foreach ($formula->lines as $i => $line) {
             $ingredients[$i] = $line->ingredient !== '' && $context->catalogue->has($line->ingredient)
-                ? $context->catalogue->get($line->ingredient)
-                : Ingredient::unplaced($line->name);
+                    ? $context->catalogue->get($line->ingredient)
+                    : Ingredient::unplaced($line->name);
             $problems[$i] = '';
             try {
                 $amounts[$i] = AmountReader::read($line->amount);
@@ -61,7 +63,14 @@ final readonly class Composition
                 $problems[$i] = $line->amount === '' ? 'No amount is given yet.' : $e->getMessage();
             }
         }
-        [$masses, $problems, $whole] = self::placeRelative($amounts, $masses, $problems, $formula->size, $context->kitchen->scaleGrams, $ingredients);
+        [$masses, $problems, $whole] = self::placeRelative(
+            $amounts,
+            $masses,
+            $problems,
+            $formula->size,
+            $context->kitchen->scaleGrams,
+            $ingredients,
+        );
 
         return self::sized($formula, $context, $ingredients, $amounts, $masses, $problems, $whole);
     }
@@ -75,7 +84,12 @@ final readonly class Composition
     /** @return list<Portion> those of one or more kinds, among the counted */
     public function ofKind(IngredientKind ...$kinds): array
     {
-        return array_values(array_filter($this->counted(), static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true)));
+        return array_values(
+            array_filter(
+                $this->counted(),
+                static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true),
+            ),
+        );
     }
 
     /**
@@ -86,7 +100,10 @@ final readonly class Composition
     public function shareOf(array $group): Band
     {
         $ids = array_map(static fn (Portion $p): string => $p->line->id, $group);
-        $others = array_filter($this->counted(), static fn (Portion $p): bool => ! in_array($p->line->id, $ids, true));
+        $others = array_filter(
+            $this->counted(),
+            static fn (Portion $p): bool => ! in_array($p->line->id, $ids, true),
+        );
         $grams = static fn (Portion $p): Band => $p->grams->band;
 
         return Shares::ofGroup(array_map($grams, $group), array_values(array_map($grams, $others)));
@@ -116,11 +133,24 @@ final readonly class Composition
      * @param  array<int, Ingredient>  $ingredients
      * @return array{array<int, Figure>, array<int, string>, list<string>}
      */
-    private static function placeRelative(array $amounts, array $masses, array $problems, Size $size, float $scale, array $ingredients): array
-    {
+    private static function placeRelative(
+        array $amounts,
+        array $masses,
+        array $problems,
+        Size $size,
+        float $scale,
+        array $ingredients,
+    ): array {
         $whole = [];
-        $absolute = array_reduce($masses, static fn (Band $sum, Figure $f): Band => $sum->plus($f->band), Band::exact(0.0));
-        $of = static fn (Unit $unit): array => array_filter($amounts, static fn (Amount $a): bool => $a->unit === $unit);
+        $absolute = array_reduce(
+            $masses,
+            static fn (Band $sum, Figure $f): Band => $sum->plus($f->band),
+            Band::exact(0.0),
+        );
+        $of = static fn (Unit $unit): array => array_filter(
+            $amounts,
+            static fn (Amount $a): bool => $a->unit === $unit,
+        );
         [$percents, $parts, $fills] = [$of(Unit::Percent), $of(Unit::Part), $of(Unit::Fill)];
         if ($percents === [] && $parts === [] && $fills === []) {
             return [$masses, $problems, $whole];
@@ -140,23 +170,38 @@ final readonly class Composition
             default => self::NOMINAL,
         };
         foreach ($percents as $i => $amount) {
-            $masses[$i] = self::proportion($amount->count->scaled($total / 100), $scale, 'Share of the whole times its mass.', Band::exact($total));
+            $masses[$i] = self::proportion(
+                $amount->count->scaled($total / 100),
+                $scale,
+                'Share of the whole times its mass.',
+                Band::exact($total),
+            );
         }
         if ($parts !== []) {
             $count = array_sum(array_map(static fn (Amount $a): float => $a->count->best, $parts));
             foreach ($parts as $i => $amount) {
                 if ($hasMass || $fills !== [] || $percent >= 1.0) {
-                    $problems[$i] = 'Parts stand beside weighed lines, so one part cannot be told. Say how much one part is.';
+                    $problems[$i]
+                        = 'Parts stand beside weighed lines, so one part cannot be told. Say how much one part is.';
 
                     continue;
                 }
-                $masses[$i] = self::proportion($amount->count->scaled($total * (1 - $percent) / $count), $scale, 'Parts of what the shares leave, by mass.', Band::exact($total));
+                $masses[$i] = self::proportion(
+                    $amount->count->scaled(($total * (1 - $percent)) / $count),
+                    $scale,
+                    'Parts of what the shares leave, by mass.',
+                    Band::exact($total),
+                );
             }
         }
         foreach ($fills as $i => $fill) {
             $rest = $total - $absolute->best - $percent * $total;
             if ($rest <= 0.0) {
-                $problems[$i] = sprintf('The other lines already come to %s g of the %s g to fill.', Amount::number($absolute->best + $percent * $total), Amount::number($total));
+                $problems[$i] = sprintf(
+                    'The other lines already come to %s g of the %s g to fill.',
+                    Amount::number($absolute->best + $percent * $total),
+                    Amount::number($total),
+                );
 
                 continue;
             }
@@ -164,32 +209,63 @@ final readonly class Composition
             $volume = $fill->millilitres > 0.0;
             $is = Band::within($total, $volume ? Unit::Millilitre->handHalfWidth() : 0.0);
             $masses[$i] = new Figure(
-                Band::of(max(0.0, $is->low - $absolute->high - $percent * $total), $rest, max($rest, $is->high - $absolute->low - $percent * $total)),
+                Band::of(
+                    max(0.0, $is->low - $absolute->high - $percent * $total),
+                    $rest,
+                    max($rest, $is->high - $absolute->low - $percent * $total),
+                ),
                 'g',
                 Basis::Converted,
-                new Working('shares', 'What the other lines leave of the whole.'.($volume ? ' Its mass follows from the densities of the lines.' : ''), [
-                    ...($volume ? [new Input('volume of the whole', Band::exact($fill->millilitres), 'ml', 'the maker')] : []),
-                    new Input('whole', $is, 'g', match (true) {
-                        $volume => 'densities of the lines at 20 °C',
-                        $stated > 0.0 => 'the maker',
-                        default => 'batch size',
-                    }),
-                    new Input('other lines', $absolute->plus(Band::exact($percent * $total)), 'g', 'this formula'),
-                ]),
+                new Working(
+                    'shares',
+                    'What the other lines leave of the whole.'
+                        .($volume ? ' Its mass follows from the densities of the lines.' : ''),
+                    [
+                        ...$volume
+                            ? [
+                                new Input(
+                                    'volume of the whole',
+                                    Band::exact($fill->millilitres),
+                                    'ml',
+                                    'the maker',
+                                ),
+                            ]
+                            : [],
+                        new Input(
+                            'whole',
+                            $is,
+                            'g',
+                            match (true) {
+                                $volume => 'densities of the lines at 20 °C',
+                                $stated > 0.0 => 'the maker',
+                                default => 'batch size',
+                            },
+                        ),
+                        new Input(
+                            'other lines',
+                            $absolute->plus(Band::exact($percent * $total)),
+                            'g',
+                            'this formula',
+                        ),
+                    ],
+                ),
             );
         }
         if ($percent > 1.0005) {
             $whole[] = sprintf('The shares come to %s %%, more than the whole.', Amount::number($percent * 100));
         } elseif ($percents !== [] && ! $hasMass && $fills === [] && $parts === [] && abs($percent - 1) > 0.0005) {
-            $whole[] = sprintf('The shares come to %s %% and are read as proportions of that. Mark one line "to fill" to close it.', Amount::number($percent * 100));
+            $whole[] = sprintf(
+                'The shares come to %s %% and are read as proportions of that. Mark one line "to fill" to close it.',
+                Amount::number($percent * 100),
+            );
         }
 
         return [$masses, $problems, $whole];
     }
 
     /**
-     * The mass of the whole that the line "to fill" states, grams; 0 when it states none. From a volume it is worked out: the
-     * volumes of the lines at 20 °C add up to it.
+     * The mass of the whole that the line "to fill" states, grams; 0 when it states none. From a volume it is worked
+     * out: the volumes of the lines at 20 °C add up to it.
      *
      * @param  array<int, Amount>  $fills
      * @param  array<int, Amount>  $percents
@@ -210,7 +286,7 @@ final readonly class Composition
         }
         $each = $perGram($line);
         foreach ($percents as $i => $amount) {
-            $each += $amount->count->best / 100 * ($perGram($i) - $perGram($line));
+            $each += ($amount->count->best / 100) * ($perGram($i) - $perGram($line));
         }
 
         return max(0.001, $left / $each);
@@ -244,8 +320,15 @@ final readonly class Composition
      * @param  array<int, string>  $problems
      * @param  list<string>  $whole
      */
-    private static function sized(Formula $formula, Context $context, array $ingredients, array $amounts, array $masses, array $problems, array $whole): self
-    {
+    private static function sized(
+        Formula $formula,
+        Context $context,
+        array $ingredients,
+        array $amounts,
+        array $masses,
+        array $problems,
+        array $whole,
+    ): self {
         ksort($masses);
         $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === '', ARRAY_FILTER_USE_KEY);
         $written = self::built($formula, $ingredients, $amounts, $masses, $problems, $whole);
@@ -257,13 +340,21 @@ final readonly class Composition
         $half = $context->kitchen->scaleGrams / 2;
         $batch = [];
         foreach ($masses as $i => $figure) {
-            // What is weighed is weighed anew at the batch's size: half the resolution counts there, not scaled with it.
-            $weighed = $figure->basis === Basis::Measured ? self::written($amounts[$i])->scaled($factor) : Band::exact(0.0);
+            // What is weighed is weighed anew at the batch's size: half the resolution counts there, not scaled with
+            // it.
+            $weighed = $figure->basis === Basis::Measured
+                    ? self::written($amounts[$i])->scaled($factor)
+                    : Band::exact(0.0);
             $batch[$i] = new Figure(
-                $figure->basis === Basis::Measured ? Band::of(max(0.0, $weighed->low - $half), $weighed->best, $weighed->high + $half) : $figure->band->scaled($factor),
+                $figure->basis === Basis::Measured
+                    ? Band::of(max(0.0, $weighed->low - $half), $weighed->best, $weighed->high + $half)
+                    : $figure->band->scaled($factor),
                 'g',
                 $figure->basis,
-                new Working($figure->working->method, $figure->working->words.' Scaled to the batch.', [...$figure->working->inputs, new Input('scaled by', Band::exact($factor), '', 'batch size')]),
+                new Working($figure->working->method, $figure->working->words.' Scaled to the batch.', [
+                    ...$figure->working->inputs,
+                    new Input('scaled by', Band::exact($factor), '', 'batch size'),
+                ]),
             );
         }
 
@@ -287,9 +378,20 @@ final readonly class Composition
      * @param  array<int, string>  $problems
      * @param  list<string>  $whole
      */
-    private static function built(Formula $formula, array $ingredients, array $amounts, array $masses, array $problems, array $whole): self
-    {
-        $nothing = new Figure(Band::exact(0.0), 'g', Basis::Estimated, new Working('amounts', 'The mass of this line cannot be told.', []));
+    private static function built(
+        Formula $formula,
+        array $ingredients,
+        array $amounts,
+        array $masses,
+        array $problems,
+        array $whole,
+    ): self {
+        $nothing = new Figure(
+            Band::exact(0.0),
+            'g',
+            Basis::Estimated,
+            new Working('amounts', 'The mass of this line cannot be told.', []),
+        );
         $bands = array_map(static fn (Figure $f): Band => $f->band, $masses);
         $shares = array_combine(array_keys($bands), Shares::of(array_values($bands)));
         $portions = [];
@@ -304,6 +406,11 @@ final readonly class Composition
             );
         }
 
-        return new self($formula, $portions, array_reduce($bands, static fn (Band $sum, Band $b): Band => $sum->plus($b), Band::exact(0.0)), $whole);
+        return new self(
+            $formula,
+            $portions,
+            array_reduce($bands, static fn (Band $sum, Band $b): Band => $sum->plus($b), Band::exact(0.0)),
+            $whole,
+        );
     }
 }

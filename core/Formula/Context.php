@@ -8,7 +8,10 @@ use Crown\Catalogue\Catalogue;
 use Crown\Formula\Learned\Learned;
 use Crown\Measure\Kitchen;
 
-/** What an assessment needs to know besides the formula: the catalogue, the maker's kitchen, and what her batches have taught. */
+/**
+ * What an assessment needs to know besides the formula: the catalogue, the maker's kitchen, and what her batches have
+ * taught.
+ */
 final readonly class Context
 {
     public Learned $learned;

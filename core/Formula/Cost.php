@@ -49,14 +49,15 @@ final readonly class Cost implements JsonSerializable
     /** Money for 100 g, best. Counts what is known only. */
     public function perHundredGrams(): float
     {
-        return $this->grams > 0.0 ? $this->known->best / $this->grams * 100 : 0.0;
+        return $this->grams > 0.0 ? ($this->known->best / $this->grams) * 100 : 0.0;
     }
 
     /** Money for a kilogram, or null when it is not known. Water costs nothing unless the maker says so. */
     public static function price(Portion $portion): ?Band
     {
         return match (true) {
-            $portion->ingredient->facts->has(Property::Price) => $portion->ingredient->facts->get(Property::Price)->band,
+            $portion->ingredient->facts->has(Property::Price) => $portion->ingredient->facts->get(Property::Price)
+                ->band,
             $portion->ingredient->kind === IngredientKind::Water => Band::exact(0.0),
             default => null,
         };
@@ -68,7 +69,11 @@ final readonly class Cost implements JsonSerializable
         return [
             'known' => $this->known,
             'per_100g' => round($this->perHundredGrams(), 4),
-            'lines' => array_map(static fn (string $id, Band $money): array => ['line' => $id, 'money' => $money], array_keys($this->byLine), $this->byLine),
+            'lines' => array_map(
+                static fn (string $id, Band $money): array => ['line' => $id, 'money' => $money],
+                array_keys($this->byLine),
+                $this->byLine,
+            ),
             'unpriced' => array_map(static fn (Portion $p): string => $p->line->id, $this->unpriced),
         ];
     }

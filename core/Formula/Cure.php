@@ -9,10 +9,8 @@ use JsonSerializable;
 /** One way to mend a finding: a label for the button, and the change as data. */
 final readonly class Cure implements JsonSerializable
 {
-    public function __construct(
-        public string $label,
-        public Change $change,
-    ) {
+    public function __construct(public string $label, public Change $change)
+    {
     }
 
     /** @return array{label: string, change: Change} */

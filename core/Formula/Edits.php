@@ -14,10 +14,19 @@ final class Edits
         $after = self::byId($to);
         $said = [];
         foreach ($after as $id => $line) {
-            $said = [...$said, ...(isset($before[$id]) ? self::ofLine($before[$id], $line) : [sprintf('%s added%s.', self::name($line), $line->amount === '' ? '' : ', '.$line->amount)])];
+            $said = [
+                ...$said,
+                ...isset($before[$id])
+                    ? self::ofLine($before[$id], $line)
+                    : [sprintf('%s added%s.', self::name($line), $line->amount === '' ? '' : ', '.$line->amount)],
+            ];
         }
         foreach (array_diff_key($before, $after) as $line) {
-            $said[] = sprintf('%s taken out, %s.', self::name($line), $line->amount === '' ? 'without an amount' : $line->amount);
+            $said[] = sprintf(
+                '%s taken out, %s.',
+                self::name($line),
+                $line->amount === '' ? 'without an amount' : $line->amount,
+            );
         }
 
         return [...$said, ...self::ofWhole($from, $to)];
@@ -26,18 +35,28 @@ final class Edits
     /** @return list<string> */
     private static function ofLine(Line $from, Line $to): array
     {
-        if ($from->ingredient !== $to->ingredient || $from->ingredient === '' && $from->name !== $to->name) {
+        if ($from->ingredient !== $to->ingredient || ($from->ingredient === '' && $from->name !== $to->name)) {
             return [sprintf('%s in the place of %s, %s.', self::name($to), lcfirst(self::name($from)), $to->amount)];
         }
         $said = [];
         if ($from->amount !== $to->amount) {
-            $said[] = sprintf('%s %s instead of %s.', self::name($to), $to->amount === '' ? 'without an amount' : $to->amount, $from->amount === '' ? 'none' : $from->amount);
+            $said[] = sprintf(
+                '%s %s instead of %s.',
+                self::name($to),
+                $to->amount === '' ? 'without an amount' : $to->amount,
+                $from->amount === '' ? 'none' : $from->amount,
+            );
         }
         if ($from->form !== $to->form && $to->form !== '') {
             $said[] = sprintf('%s %s.', self::name($to), $to->form);
         }
         if ($from->phase !== $to->phase) {
-            $said[] = sprintf('%s goes in at %s instead of %s.', self::name($to), $to->phase->value, $from->phase->value);
+            $said[] = sprintf(
+                '%s goes in at %s instead of %s.',
+                self::name($to),
+                $to->phase->value,
+                $from->phase->value,
+            );
         }
 
         return $said;
@@ -51,7 +70,11 @@ final class Edits
             $said[] = sprintf('%s instead of %s.', $to->kind->label(), lcfirst($from->kind->label()));
         }
         if ($from->audience !== $to->audience) {
-            $said[] = sprintf('For: %s instead of %s.', lcfirst($to->audience->label()), lcfirst($from->audience->label()));
+            $said[] = sprintf(
+                'For: %s instead of %s.',
+                lcfirst($to->audience->label()),
+                lcfirst($from->audience->label()),
+            );
         }
         if ($from->wetUse !== $to->wetUse) {
             $said[] = $to->wetUse ? 'Meets wet fingers now.' : 'Kept dry now.';

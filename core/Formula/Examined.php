@@ -41,7 +41,12 @@ final readonly class Examined
     /** How it takes air, whatever it is called. */
     public function whipping(): Whipping
     {
-        return Whipping::of($this->texture, $this->composition->totalGrams, $this->composition->density(), $this->context->learned->overrun($this->family));
+        return Whipping::of(
+            $this->texture,
+            $this->composition->totalGrams,
+            $this->composition->density(),
+            $this->context->learned->overrun($this->family),
+        );
     }
 
     /** Share-weighted mean of the weights of the lines that stay on the hair, 1 to 5; 0 when none is known. */

@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 /**
- * One base and its variants: the same butter in three scents. A change of the base is passed on to a variant wherever the
- * variant has not gone its own way. Method page: docs/methods/family.md.
+ * One base and its variants: the same butter in three scents. A change of the base is passed on to a variant wherever
+ * the variant has not gone its own way. Method page: docs/methods/family.md.
  */
 final class Family
 {
     /**
      * The variant with what was changed in the base since it was last passed on.
      *
-     * A line of the base's that the variant has changed or taken out stays as the variant has it; a line of the variant's own
-     * stays; everything else is as in the base now, in the base's order. Title, notes and what was accepted are the variant's.
+     * A line of the base's that the variant has changed or taken out stays as the variant has it; a line of the
+     * variant's own stays; everything else is as in the base now, in the base's order. Title, notes and what was
+     * accepted are the variant's.
      */
     public static function pass(Formula $was, Formula $is, Formula $variant): Formula
     {
@@ -72,7 +73,15 @@ final class Family
                 while (isset($taken['l'.$n])) {
                     $n++;
                 }
-                $line = new Line('l'.$n, $line->ingredient, $line->name, $line->amount, $line->form, $line->phase, $line->locked);
+                $line = new Line(
+                    'l'.$n,
+                    $line->ingredient,
+                    $line->name,
+                    $line->amount,
+                    $line->form,
+                    $line->phase,
+                    $line->locked,
+                );
                 $taken[$line->id] = $line;
             }
             $lines[] = $line;

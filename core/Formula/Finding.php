@@ -7,7 +7,10 @@ namespace Crown\Formula;
 use Crown\Measure\Band;
 use JsonSerializable;
 
-/** What a check says: a whole sentence, the figures it rests on, the method that explains the rule, and what would cure it. */
+/**
+ * What a check says: a whole sentence, the figures it rests on, the method that explains the rule, and what would cure
+ * it.
+ */
 final readonly class Finding implements JsonSerializable
 {
     /**
@@ -39,7 +42,17 @@ final readonly class Finding implements JsonSerializable
             $reason = $acceptance->isOf($this) ? $acceptance->reason : $reason;
         }
 
-        return new self($this->code, $this->severity, $this->portions, $this->message, $this->figures, $this->method, $this->cures, $acceptable, $reason);
+        return new self(
+            $this->code,
+            $this->severity,
+            $this->portions,
+            $this->message,
+            $this->figures,
+            $this->method,
+            $this->cures,
+            $acceptable,
+            $reason,
+        );
     }
 
     /** Worst first, and what was accepted last. */
@@ -54,7 +67,9 @@ final readonly class Finding implements JsonSerializable
         return [
             'code' => $this->code,
             'severity' => $this->severity->value,
-            'subject' => array_values(array_unique(array_map(static fn (Portion $p): string => $p->ingredient->id, $this->portions))),
+            'subject' => array_values(
+                array_unique(array_map(static fn (Portion $p): string => $p->ingredient->id, $this->portions)),
+            ),
             'lines' => array_map(static fn (Portion $p): string => $p->line->id, $this->portions),
             'message' => $this->message,
             'figures' => (object) $this->figures,

@@ -9,10 +9,8 @@ use DomainException;
 /** A formula, or a change to one, that cannot be. Names the field and what is allowed. */
 final class FormulaError extends DomainException
 {
-    private function __construct(
-        public readonly string $field,
-        string $message,
-    ) {
+    private function __construct(public readonly string $field, string $message)
+    {
         parent::__construct($message);
     }
 
@@ -23,7 +21,10 @@ final class FormulaError extends DomainException
 
     public static function tooManyLines(int $count): self
     {
-        return new self('lines', sprintf('A formula holds at most %d lines; this one has %d.', Formula::MOST_LINES, $count));
+        return new self(
+            'lines',
+            sprintf('A formula holds at most %d lines; this one has %d.', Formula::MOST_LINES, $count),
+        );
     }
 
     public static function noSuchLine(string $id): self
@@ -38,6 +39,12 @@ final class FormulaError extends DomainException
 
     public static function doesNotPour(string $name): self
     {
-        return new self('lines', sprintf('%s does not pour, or its density is not known, so no height on a bottle can be told for it.', $name));
+        return new self(
+            'lines',
+            sprintf(
+                '%s does not pour, or its density is not known, so no height on a bottle can be told for it.',
+                $name,
+            ),
+        );
     }
 }

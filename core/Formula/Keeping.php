@@ -10,7 +10,8 @@ use DateTimeImmutable;
 use JsonSerializable;
 
 /**
- * The life of something made on a day as dates: best before, and how long once opened. Method page: docs/methods/life.md.
+ * The life of something made on a day as dates: best before, and how long once opened. Method page:
+ * docs/methods/life.md.
  *
  * As JSON: $defs/Keeping in docs/formats/crown.schema.json.
  */
@@ -19,10 +20,8 @@ final readonly class Keeping implements JsonSerializable
     /** Share of the whole from which a line's own life once opened counts. */
     private const COUNTS = 0.05;
 
-    private function __construct(
-        public DateTimeImmutable $bestBefore,
-        public int $openedMonths,
-    ) {
+    private function __construct(public DateTimeImmutable $bestBefore, public int $openedMonths)
+    {
     }
 
     /** By the cautious end of its predicted life, counted in days from the day it was made. */
@@ -30,7 +29,10 @@ final readonly class Keeping implements JsonSerializable
     {
         $months = $subject->life->months->low;
 
-        return new self($made->modify(sprintf('+%d days', (int) floor($months * Life::DAYS_PER_MONTH))), self::opened($subject, $months));
+        return new self(
+            $made->modify(sprintf('+%d days', (int) floor($months * Life::DAYS_PER_MONTH))),
+            self::opened($subject, $months),
+        );
     }
 
     /** Whole months it keeps once opened: the shortest of its main lines, at least 1, at most its whole life. */
@@ -38,8 +40,13 @@ final readonly class Keeping implements JsonSerializable
     {
         foreach ($subject->composition->counted() as $portion) {
             // A preserved water phase keeps as the whole does, not as the bottle of water it came from.
-            $watery = $portion->ingredient->kind === IngredientKind::Water || $portion->ingredient->kind === IngredientKind::Gel;
-            if (! $watery && $portion->share->best >= self::COUNTS && $portion->ingredient->facts->has(Property::OpenedMonths)) {
+            $watery = $portion->ingredient->kind === IngredientKind::Water
+                || $portion->ingredient->kind === IngredientKind::Gel;
+            if (
+                ! $watery
+                && $portion->share->best >= self::COUNTS
+                && $portion->ingredient->facts->has(Property::OpenedMonths)
+            ) {
                 $months = min($months, $portion->ingredient->facts->get(Property::OpenedMonths)->band->best);
             }
         }

@@ -37,7 +37,10 @@ final readonly class Life
     ) {
     }
 
-    /** @param  Shift|null  $learned what the studio's own batches have shown; it moves what oils do, never what water does */
+    /**
+     * @param  Shift|null  $learned what the studio's own batches have shown; it moves what oils do, never what water
+     *     does
+     */
     public static function of(Composition $composition, WaterLedger $water, ?Shift $learned = null): self
     {
         $learned ??= Shift::none();
@@ -52,28 +55,51 @@ final readonly class Life
         [$months, $kept] = self::stored($blend, $antioxidant, $celsius, $clear, $learned);
         [$cap, $why, $dry] = self::cap($composition, $water);
         $capped = $months->best > $cap;
-        $reasons = [...$reasons, ...$kept, ...($capped ? [$why] : [])];
+        $reasons = [...$reasons, ...$kept, ...$capped ? [$why] : []];
         $months = $months->atMost(min($cap, 1e6));
         if (! $capped && ! $clear) {
             $reasons[] = 'In clear glass in the light it would be half of that.';
         }
 
-        $then = static fn (Band $of, bool $protected, float $at, bool $lit): Band => self::stored($of, $protected ? self::USUAL_ANTIOXIDANT : $antioxidant, $at, $lit, $learned)[0];
+        $then = static fn (Band $of, bool $protected, float $at, bool $lit): Band => self::stored(
+            $of,
+            $protected ? self::USUAL_ANTIOXIDANT : $antioxidant,
+            $at,
+            $lit,
+            $learned,
+        )[0];
         $longer = $capped && $dry !== '' ? [['words' => $dry, 'months' => $then($blend, false, $celsius, $clear)]] : [];
         if ($clear) {
-            $longer[] = ['words' => 'In dark glass, or in a cupboard', 'months' => $then($blend, false, $celsius, false)->atMost(min($cap, 1e6))];
+            $longer[] = [
+                'words' => 'In dark glass, or in a cupboard',
+                'months' => $then($blend, false, $celsius, false)->atMost(min($cap, 1e6)),
+            ];
         }
         if ($antioxidant === '') {
-            $longer[] = ['words' => '0.5 % of vitamin E', 'months' => $then($blend, true, $celsius, $clear)->atMost(min($cap, 1e6))];
+            $longer[] = [
+                'words' => '0.5 % of vitamin E',
+                'months' => $then($blend, true, $celsius, $clear)->atMost(min($cap, 1e6)),
+            ];
         }
         if ($celsius > self::FRIDGE) {
-            $longer[] = ['words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE), 'months' => $then($blend, false, self::FRIDGE, $clear)->atMost(min($cap, 1e6))];
+            $longer[] = [
+                'words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE),
+                'months' => $then($blend, false, self::FRIDGE, $clear)->atMost(min($cap, 1e6)),
+            ];
         }
         $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
         if ($weakest instanceof Portion && $others !== []) {
-            $longer[] = ['words' => sprintf('Without %s, the other lines in its place', $weakest->ingredient->name), 'months' => $then(self::blended($others)[0], false, $celsius, $clear)->atMost(min($cap, 1e6))];
+            $longer[] = [
+                'words' => sprintf('Without %s, the other lines in its place', $weakest->ingredient->name),
+                'months' => $then(self::blended($others)[0], false, $celsius, $clear)->atMost(min($cap, 1e6)),
+            ];
         }
-        $longer = array_values(array_filter($longer, static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING));
+        $longer = array_values(
+            array_filter(
+                $longer,
+                static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING,
+            ),
+        );
         usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
 
         return new self($months, $reasons, $capped, $longer);
@@ -84,7 +110,10 @@ final readonly class Life
     {
         $oils = [];
         foreach ($composition->counted() as $portion) {
-            if ($portion->ingredient->facts->has(Property::LifeMonths) && self::oxidises($portion->ingredient->kind)) {
+            if (
+                $portion->ingredient->facts->has(Property::LifeMonths)
+                && self::oxidises($portion->ingredient->kind)
+            ) {
                 $oils[] = [$portion, $portion->ingredient->facts->get(Property::LifeMonths)->band];
             }
         }
@@ -104,17 +133,30 @@ final readonly class Life
         foreach ($oils as [$portion, $life]) {
             $share = $portion->share->best;
             $weighed += $share;
-            $harmonic = [$harmonic[0] + $share / $life->low, $harmonic[1] + $share / $life->best, $harmonic[2] + $share / $life->high];
+            $harmonic = [
+                $harmonic[0] + $share / $life->low,
+                $harmonic[1] + $share / $life->best,
+                $harmonic[2] + $share / $life->high,
+            ];
             if ($share >= self::COUNTS_ALONE && ($least === null || $life->best < $least->best)) {
                 [$weakest, $least] = [$portion, $life];
             }
         }
         $blend = Band::of($weighed / $harmonic[0], $weighed / $harmonic[1], $weighed / $harmonic[2]);
-        $reasons = [sprintf('The blend as a whole: %s months, the lives of its lines weighed by share.', self::words($blend))];
+        $reasons = [
+            sprintf(
+                'The blend as a whole: %s months, the lives of its lines weighed by share.',
+                self::words($blend),
+            ),
+        ];
         if ($weakest === null || $least === null) {
             return [$blend, $reasons, null];
         }
-        $reasons[] = sprintf('Its weakest line of 5 %% or more is %s: %s months.', $weakest->ingredient->name, self::words($least));
+        $reasons[] = sprintf(
+            'Its weakest line of 5 %% or more is %s: %s months.',
+            $weakest->ingredient->name,
+            self::words($least),
+        );
 
         return [$least->best < $blend->best ? $least : $blend, $reasons, $weakest];
     }
@@ -123,7 +165,10 @@ final readonly class Life
     private static function antioxidant(Composition $composition): string
     {
         foreach ($composition->counted() as $portion) {
-            if ($portion->ingredient->preservation->kind === PreservationKind::Antioxidant && $portion->percent() >= 0.1) {
+            if (
+                $portion->ingredient->preservation->kind === PreservationKind::Antioxidant
+                && $portion->percent() >= 0.1
+            ) {
                 return sprintf('%s at %s %%', $portion->ingredient->name, number_format($portion->percent(), 1));
             }
         }
@@ -132,9 +177,18 @@ final readonly class Life
     }
 
     /** @return array{Band, list<string>} */
-    private static function stored(Band $months, string $antioxidant, float $celsius, bool $clear, Shift $learned): array
-    {
-        $reasons = [$antioxidant === '' ? 'No antioxidant of 0.1 % or more.' : $antioxidant.': times 1.2 to 1.5. More than 1 % adds no life.'];
+    private static function stored(
+        Band $months,
+        string $antioxidant,
+        float $celsius,
+        bool $clear,
+        Shift $learned,
+    ): array {
+        $reasons = [
+            $antioxidant === ''
+                ? 'No antioxidant of 0.1 % or more.'
+                : $antioxidant.': times 1.2 to 1.5. More than 1 % adds no life.',
+        ];
         if ($antioxidant !== '') {
             $months = $months->times(Band::of(1.2, 1.35, 1.5));
         }
@@ -149,7 +203,13 @@ final readonly class Life
         }
         if ($learned->count > 0) {
             $months = $months->scaled($learned->factor);
-            $reasons[] = sprintf('Your own batches kept %s than said: times %s, from %d finding%s.', $learned->factor < 1.0 ? 'shorter' : 'longer', number_format($learned->factor, 2), $learned->count, $learned->count === 1 ? '' : 's');
+            $reasons[] = sprintf(
+                'Your own batches kept %s than said: times %s, from %d finding%s.',
+                $learned->factor < 1.0 ? 'shorter' : 'longer',
+                number_format($learned->factor, 2),
+                $learned->count,
+                $learned->count === 1 ? '' : 's',
+            );
         }
 
         return [$months, $reasons];
@@ -161,12 +221,22 @@ final readonly class Life
         $preserved = Preservative::of($composition)->fits($water->class);
 
         return match (true) {
-            $water->class === WaterClass::Free || $water->class === WaterClass::Emulsion && ! $preserved => [
-                7 / self::DAYS_PER_MONTH, 'Free water without a fitting preservative: 7 days in the fridge, or 30 days frozen.', 'Without the water: the plant dried first, or an oil extract in its place',
+            $water->class === WaterClass::Free || ($water->class === WaterClass::Emulsion && ! $preserved) => [
+                7 / self::DAYS_PER_MONTH,
+                'Free water without a fitting preservative: 7 days in the fridge, or 30 days frozen.',
+                'Without the water: the plant dried first, or an oil extract in its place',
             ],
-            $water->class === WaterClass::Traces && ! $preserved => [3.0, 'Traces of water without a preservative: 3 months at most, kept cool.', 'Shown to be dry'],
+            $water->class === WaterClass::Traces && ! $preserved => [
+                3.0,
+                'Traces of water without a preservative: 3 months at most, kept cool.',
+                'Shown to be dry',
+            ],
             // What testing an emulsion would give cannot be told beforehand.
-            $water->class === WaterClass::Emulsion => [3.0, 'A preserved emulsion that has not been tested: 3 months at most.', ''],
+            $water->class === WaterClass::Emulsion => [
+                3.0,
+                'A preserved emulsion that has not been tested: 3 months at most.',
+                '',
+            ],
             default => [INF, '', ''],
         };
     }
@@ -174,8 +244,15 @@ final readonly class Life
     private static function oxidises(IngredientKind $kind): bool
     {
         return match ($kind) {
-            IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::Butter, IngredientKind::Wax, IngredientKind::ReadySteep,
-            IngredientKind::EssentialOil, IngredientKind::OilActive, IngredientKind::Emulsifier, IngredientKind::Conditioning,
+            IngredientKind::CarrierOil,
+            IngredientKind::LiquidWaxEster,
+            IngredientKind::Butter,
+            IngredientKind::Wax,
+            IngredientKind::ReadySteep,
+            IngredientKind::EssentialOil,
+            IngredientKind::OilActive,
+            IngredientKind::Emulsifier,
+            IngredientKind::Conditioning,
             IngredientKind::Antioxidant => true,
             default => false,
         };
@@ -183,6 +260,11 @@ final readonly class Life
 
     private static function words(Band $months): string
     {
-        return sprintf('%s (%s to %s)', number_format($months->best, 0), number_format($months->low, 0), number_format($months->high, 0));
+        return sprintf(
+            '%s (%s to %s)',
+            number_format($months->best, 0),
+            number_format($months->low, 0),
+            number_format($months->high, 0),
+        );
     }
 }

@@ -14,11 +14,8 @@ use Crown\Measure\Unit;
 final readonly class Load
 {
     /** @param  list<Portion>  $oils */
-    private function __construct(
-        private Composition $composition,
-        public array $oils,
-        private float $scaleGrams,
-    ) {
+    private function __construct(private Composition $composition, public array $oils, private float $scaleGrams)
+    {
     }
 
     /** @param  float  $scaleGrams resolution of the scale on which a cure's amounts will be weighed */
@@ -50,7 +47,7 @@ final readonly class Load
         }
         $fraction = $ceiling / 100;
         // hi f / (hi f + others) = ceiling, solved for f.
-        $factor = $high > 0.0 ? min(1.0, $fraction * $others / ($high * (1 - $fraction))) : 1.0;
+        $factor = $high > 0.0 ? min(1.0, ($fraction * $others) / ($high * (1 - $fraction))) : 1.0;
 
         return $this->scaledBy($factor, $oils);
     }
@@ -66,7 +63,10 @@ final readonly class Load
         return Change::amounts($amounts);
     }
 
-    /** The amount times a factor of at most 1, rounded down to what can be measured: whole drops, hundredths of a gram or per cent. */
+    /**
+     * The amount times a factor of at most 1, rounded down to what can be measured: whole drops, hundredths of a gram
+     * or per cent.
+     */
     private function fewer(Portion $portion, float $factor): string
     {
         $amount = $portion->amount[0];
@@ -109,7 +109,7 @@ final readonly class Load
         foreach ($this->composition->counted() as $portion) {
             // The plant itself stays in the strainer; only oils and steeps carry its constituents into the product.
             if (isset($portion->ingredient->constituents[$name]) && ! $portion->ingredient->kind->isPlant()) {
-                $sum += $portion->share->high * $portion->ingredient->constituents[$name]->band->high / $limit;
+                $sum += ($portion->share->high * $portion->ingredient->constituents[$name]->band->high) / $limit;
                 $bearers[] = $portion;
             }
         }

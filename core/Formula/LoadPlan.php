@@ -10,9 +10,9 @@ use Crown\Measure\Unit;
 use JsonSerializable;
 
 /**
- * How near a formula's essential oils are to what its audience may bear, also where nothing is over: the total, each oil with the
- * most drops of it that stay inside, and every restricted constituent summed over all that bear it. Worst cases throughout.
- * Method page: docs/methods/load.md.
+ * How near a formula's essential oils are to what its audience may bear, also where nothing is over: the total, each
+ * oil with the most drops of it that stay inside, and every restricted constituent summed over all that bear it. Worst
+ * cases throughout. Method page: docs/methods/load.md.
  *
  * As JSON: $defs/LoadPlan in docs/formats/crown.schema.json.
  */
@@ -28,11 +28,12 @@ final readonly class LoadPlan implements JsonSerializable
     }
 
     /**
-     * The largest whole number of drops of one line, all others as they are, that keeps every limit it has a part in: the ceiling of
-     * the audience, its own dermal maximum, sunlight, and each constituent that it bears. As the amount is written, before scaling
-     * to a batch.
+     * The largest whole number of drops of one line, all others as they are, that keeps every limit it has a part in:
+     * the ceiling of the audience, its own dermal maximum, sunlight, and each constituent that it bears. As the amount
+     * is written, before scaling to a batch.
      *
-     * @return array{int|null, string} the number, null when there may be more than anybody counts or it cannot be told; and what one
+     * @return array{int|null, string} the number, null when there may be more than anybody counts or it cannot be told;
+     *     and what one
      *                                 drop more would break, or why it cannot be told
      */
     public function mostDrops(Portion $portion): array
@@ -66,9 +67,14 @@ final readonly class LoadPlan implements JsonSerializable
     private function broken(Portion $portion, int $drops): string
     {
         $context = $this->subject->context;
-        $with = Composition::of($this->subject->formula()->replacing($portion->line->withAmount(Amount::drops($drops)->written)), $context);
+        $with = Composition::of(
+            $this->subject->formula()->replacing($portion->line->withAmount(Amount::drops($drops)->written)),
+            $context,
+        );
         $load = Load::of($with, $context->kitchen->scaleGrams);
-        $mine = array_values(array_filter($load->oils, static fn (Portion $p): bool => $p->line->id === $portion->line->id));
+        $mine = array_values(
+            array_filter($load->oils, static fn (Portion $p): bool => $p->line->id === $portion->line->id),
+        );
         if ($mine === []) {
             return self::UNTOLD;
         }
@@ -77,7 +83,12 @@ final readonly class LoadPlan implements JsonSerializable
 
         return match (true) {
             $load->percent()->high > $audience->essentialOilCeiling() => 'all scents together are over',
-            ! $audience->isRinsedOff() && $mine[0]->ingredient->isPhototoxic() && $percent > $mine[0]->ingredient->facts->best(Property::PhototoxicMax, 100.0) => 'sunlight may burn the skin',
+            ! $audience->isRinsedOff()
+                && $mine[0]->ingredient->isPhototoxic()
+                && $percent > $mine[0]->ingredient->facts->best(
+                    Property::PhototoxicMax,
+                    100.0,
+                ) => 'sunlight may burn the skin',
             $percent > Load::dermalMax($mine[0]) => 'its own maximum is over',
             default => $this->constituentOver($load, $portion->line->id),
         };
@@ -86,8 +97,14 @@ final readonly class LoadPlan implements JsonSerializable
     private function constituentOver(Load $load, string $line): string
     {
         foreach ($this->subject->context->catalogue->limits() as $limit) {
-            [$sum, $bearers] = $load->constituent($limit->name, $limit->allowedFor($this->subject->formula()->audience->isRinsedOff()));
-            if ($sum > 1.0 && array_filter($bearers, static fn (Portion $p): bool => $p->line->id === $line) !== []) {
+            [$sum, $bearers] = $load->constituent(
+                $limit->name,
+                $limit->allowedFor($this->subject->formula()->audience->isRinsedOff()),
+            );
+            if (
+                $sum > 1.0
+                && array_filter($bearers, static fn (Portion $p): bool => $p->line->id === $line) !== []
+            ) {
                 return $limit->name.' is over';
             }
         }
@@ -100,7 +117,9 @@ final readonly class LoadPlan implements JsonSerializable
     {
         $amount = $portion->amount[0] ?? null;
 
-        return $amount instanceof Amount && $amount->unit === Unit::Drop && $amount->also === [] ? $amount->count->high : null;
+        return $amount instanceof Amount && $amount->unit === Unit::Drop && $amount->also === []
+            ? $amount->count->high
+            : null;
     }
 
     /** @return array<string, mixed> */

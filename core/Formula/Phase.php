@@ -16,7 +16,10 @@ enum Phase: string
     case WhipIn = 'whip-in';
     case Water = 'water';
 
-    /** The temperature at which lines of this phase go in, °C: a melt is held at 75, warm oils join it, cool-down waits for 40. */
+    /**
+     * The temperature at which lines of this phase go in, °C: a melt is held at 75, warm oils join it, cool-down waits
+     * for 40.
+     */
     public function celsius(): float
     {
         return match ($this) {
@@ -43,8 +46,14 @@ enum Phase: string
     public static function usualFor(Ingredient $ingredient): self
     {
         return match ($ingredient->kind) {
-            IngredientKind::Butter, IngredientKind::Wax, IngredientKind::Emulsifier, IngredientKind::Conditioning => self::Melt,
-            IngredientKind::EssentialOil, IngredientKind::OilActive, IngredientKind::Preservative, IngredientKind::Antioxidant,
+            IngredientKind::Butter,
+            IngredientKind::Wax,
+            IngredientKind::Emulsifier,
+            IngredientKind::Conditioning => self::Melt,
+            IngredientKind::EssentialOil,
+            IngredientKind::OilActive,
+            IngredientKind::Preservative,
+            IngredientKind::Antioxidant,
             IngredientKind::WaterActive => self::CoolDown,
             IngredientKind::Starch => self::WhipIn,
             IngredientKind::Water, IngredientKind::Gel, IngredientKind::Humectant => self::Water,

@@ -9,7 +9,9 @@ use Crown\Measure\Amount;
 use Crown\Measure\Band;
 use Crown\Measure\Figure;
 
-/** A line with what was computed of it: its ingredient, its amount, its grams in the batch and its share of the whole. */
+/**
+ * A line with what was computed of it: its ingredient, its amount, its grams in the batch and its share of the whole.
+ */
 final readonly class Portion
 {
     /**

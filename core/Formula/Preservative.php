@@ -18,17 +18,29 @@ final readonly class Preservative
 
     public static function of(Composition $composition): self
     {
-        return new self(array_values(array_filter(
-            $composition->counted(),
-            static fn (Portion $p): bool => in_array($p->ingredient->preservation->kind, [PreservationKind::Broad, PreservationKind::Partial], true),
-        )));
+        return new self(
+            array_values(
+                array_filter(
+                    $composition->counted(),
+                    static fn (Portion $p): bool => in_array(
+                        $p->ingredient->preservation->kind,
+                        [PreservationKind::Broad, PreservationKind::Partial],
+                        true,
+                    ),
+                ),
+            ),
+        );
     }
 
     /** Whether a broad-spectrum one is there, in its range of use, that goes where the water is. */
     public function fits(WaterClass $class): bool
     {
         foreach ($this->lines as $line) {
-            if ($line->ingredient->preservation->kind === PreservationKind::Broad && self::dissolves($line->ingredient->preservation->solubility, $class) && self::inRange($line)) {
+            if (
+                $line->ingredient->preservation->kind === PreservationKind::Broad
+                && self::dissolves($line->ingredient->preservation->solubility, $class)
+                && self::inRange($line)
+            ) {
                 return true;
             }
         }
@@ -36,11 +48,14 @@ final readonly class Preservative
         return false;
     }
 
-    /** It must go where microbes could live: into the oil of a product without free water, into the water of the others. */
+    /**
+     * It must go where microbes could live: into the oil of a product without free water, into the water of the others.
+     */
     public static function dissolves(Solubility $solubility, WaterClass $class): bool
     {
         return match ($class) {
-            WaterClass::Dry, WaterClass::WetInUse, WaterClass::Traces => $solubility === Solubility::Oil || $solubility === Solubility::Dispersible,
+            WaterClass::Dry, WaterClass::WetInUse, WaterClass::Traces => $solubility === Solubility::Oil
+                || $solubility === Solubility::Dispersible,
             default => $solubility !== Solubility::Oil,
         };
     }

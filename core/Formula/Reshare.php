@@ -7,7 +7,10 @@ namespace Crown\Formula;
 use Crown\Measure\Amount;
 use Crown\Measure\Unit;
 
-/** Share moved from one line to another, as when the edge between two bands of the jar is dragged: all other shares stay. */
+/**
+ * Share moved from one line to another, as when the edge between two bands of the jar is dragged: all other shares
+ * stay.
+ */
 final class Reshare
 {
     /** Per cent from which a share counts as moved, and under which a line is as good as gone. */
@@ -42,10 +45,11 @@ final class Reshare
     }
 
     /**
-     * A formula whose ingredients have other shares. A line that moves is written anew in its own unit, the others stay as the maker
-     * wrote them; what has no share any more goes. Two lines of one ingredient keep their proportion.
+     * A formula whose ingredients have other shares. A line that moves is written anew in its own unit, the others stay
+     * as the maker wrote them; what has no share any more goes. Two lines of one ingredient keep their proportion.
      *
-     * @param  Formula  $plain the lines to be written, each where it stands in what was examined, perhaps with another ingredient
+     * @param  Formula  $plain the lines to be written, each where it stands in what was examined, perhaps with another
+     *     ingredient
      * @param  array<string, float>  $shares per cent, by the ingredient that stands in the line now
      * @param  array<string, float>  $now what they were, by the same
      */
@@ -64,7 +68,7 @@ final class Reshare
                 $lines[] = $line;
             } elseif ($share > self::NOTHING) {
                 $portion = $portions[$line->id];
-                $lines[] = $line->withAmount(self::amount($portion, $share * $portion->percent() / $was, $total));
+                $lines[] = $line->withAmount(self::amount($portion, ($share * $portion->percent()) / $was, $total));
             }
         }
 
@@ -76,7 +80,9 @@ final class Reshare
         $composition->formula->line($id);
         foreach ($composition->counted() as $portion) {
             if ($portion->line->id === $id) {
-                return $portion->line->locked ? throw FormulaError::field($field, 'a line that is not locked') : $portion;
+                return $portion->line->locked
+                    ? throw FormulaError::field($field, 'a line that is not locked')
+                    : $portion;
             }
         }
 
@@ -84,8 +90,8 @@ final class Reshare
     }
 
     /**
-     * A new amount for a line, in the unit in which it was written where that is a mass, a share, parts or whole drops; else in grams.
-     * A fill stays one.
+     * A new amount for a line, in the unit in which it was written where that is a mass, a share, parts or whole drops;
+     * else in grams. A fill stays one.
      *
      * @param  float  $percent its new share
      * @param  float  $total grams of the whole as it is written
@@ -101,12 +107,14 @@ final class Reshare
             return Amount::percent(round($percent, 2))->written;
         }
         if ($portion->percent() > 0.0 && ($unit === Unit::Drop || $unit === Unit::Part)) {
-            $count = $amount->count->best * $percent / $portion->percent();
+            $count = ($amount->count->best * $percent) / $portion->percent();
 
-            return $unit === Unit::Drop ? Amount::drops((int) max(1.0, round($count)))->written : Amount::parts(max(0.001, round($count, 3)))->written;
+            return $unit === Unit::Drop
+                ? Amount::drops((int) max(1.0, round($count)))->written
+                : Amount::parts(max(0.001, round($count, 3)))->written;
         }
         $unit = $unit->isMass() ? $unit : Unit::Gram;
-        $grams = $percent / 100 * $total;
+        $grams = ($percent / 100) * $total;
         // To a tenth of a gram, or a hundredth where there is little of it, whatever the unit.
         $digits = (int) ceil(log10($unit->grams() * ($grams >= 10.0 ? 10.0 : 100.0)));
 

@@ -43,8 +43,12 @@ final readonly class Size
      *
      * @throws FormulaError
      */
-    public static function jars(int $jars, float $millilitres, float $overfill = self::OVERFILL, float $loss = self::LOSS): self
-    {
+    public static function jars(
+        int $jars,
+        float $millilitres,
+        float $overfill = self::OVERFILL,
+        float $loss = self::LOSS,
+    ): self {
         if ($jars < 1 || $jars > 10_000) {
             throw FormulaError::batchSize('size.jars', 'between 1 and 10,000 jars');
         }
@@ -67,7 +71,7 @@ final readonly class Size
     {
         return match ($this->mode) {
             'mass' => $this->grams,
-            'jars' => $this->jars * $this->millilitres * (1 + $this->overfill) * $density / (1 - $this->loss),
+            'jars' => ($this->jars * $this->millilitres * (1 + $this->overfill) * $density) / (1 - $this->loss),
             default => 0.0,
         };
     }

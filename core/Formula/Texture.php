@@ -28,11 +28,8 @@ final readonly class Texture
     private array $points;
 
     /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
-    private function __construct(
-        private Composition $composition,
-        public array $unknown,
-        public Shift $learned,
-    ) {
+    private function __construct(private Composition $composition, public array $unknown, public Shift $learned)
+    {
         $points = [];
         foreach (SolidFat::TEMPERATURES as $celsius) {
             $points[$celsius] = $this->worked($celsius);
@@ -43,10 +40,16 @@ final readonly class Texture
     /** @param  Shift|null  $learned what the studio's own batches of this family have shown */
     public static function of(Composition $composition, ?Shift $learned = null): self
     {
-        return new self($composition, array_values(array_filter(
-            $composition->counted(),
-            static fn (Portion $p): bool => $p->ingredient->isPlaced() && ! $p->ingredient->solidFat->known(),
-        )), $learned ?? Shift::none());
+        return new self(
+            $composition,
+            array_values(
+                array_filter(
+                    $composition->counted(),
+                    static fn (Portion $p): bool => $p->ingredient->isPlaced() && ! $p->ingredient->solidFat->known(),
+                ),
+            ),
+            $learned ?? Shift::none(),
+        );
     }
 
     /** Effective solids in per cent at a temperature, with the band of the shares and of the curves. */
@@ -54,7 +57,9 @@ final readonly class Texture
     {
         $whole = (int) $celsius;
 
-        return $celsius === (float) $whole && isset($this->points[$whole]) ? $this->points[$whole] : $this->worked($celsius);
+        return $celsius === (float) $whole && isset($this->points[$whole])
+            ? $this->points[$whole]
+            : $this->worked($celsius);
     }
 
     private function worked(float $celsius): Band
@@ -85,13 +90,18 @@ final readonly class Texture
         return TextureClass::ofSolids($this->solids(25.0)->best);
     }
 
-    /** The temperature at which it first pours (S falls to 8), to half a degree; 10 when it always does, 40 when not by then. */
+    /**
+     * The temperature at which it first pours (S falls to 8), to half a degree; 10 when it always does, 40 when not by
+     * then.
+     */
     public function poursFrom(): float
     {
         return ceil($this->fallsTo(8.0) * 2) / 2;
     }
 
-    /** Where the last of it is as good as melted (S falls to 2): 10 when it is liquid in the cold, 40 when not by then. */
+    /**
+     * Where the last of it is as good as melted (S falls to 2): 10 when it is liquid in the cold, 40 when not by then.
+     */
     public function meltsAt(): float
     {
         return $this->fallsTo(2.0);
@@ -108,7 +118,7 @@ final readonly class Texture
         [$cold, $firm] = [10.0, INF];
         foreach ($this->curve() as $celsius => $solids) {
             if ($solids <= $level) {
-                return $firm === INF ? 10.0 : $cold + ($celsius - $cold) * ($firm - $level) / ($firm - $solids);
+                return $firm === INF ? 10.0 : $cold + (($celsius - $cold) * ($firm - $level)) / ($firm - $solids);
             }
             [$cold, $firm] = [(float) $celsius, $solids];
         }
@@ -116,13 +126,21 @@ final readonly class Texture
         return 40.0;
     }
 
-    /** @return list<array{place: string, celsius: float, solids: Band, label: string}> how it stands where it will be met */
+    /**
+     * @return list<array{place: string, celsius: float, solids: Band, label: string}> how it stands where it will be
+     *     met
+     */
     public function moments(): array
     {
         $moments = [];
         foreach (self::PLACES as $place => $celsius) {
             $solids = $this->solids($celsius);
-            $moments[] = ['place' => $place, 'celsius' => $celsius, 'solids' => $solids, 'label' => TextureClass::ofSolids($solids->best)->label()];
+            $moments[] = [
+                'place' => $place,
+                'celsius' => $celsius,
+                'solids' => $solids,
+                'label' => TextureClass::ofSolids($solids->best)->label(),
+            ];
         }
 
         return $moments;

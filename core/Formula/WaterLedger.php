@@ -33,16 +33,24 @@ final readonly class WaterLedger
 
     public static function of(Composition $composition): self
     {
-        $bearers = array_values(array_filter($composition->counted(), static fn (Portion $p): bool => $p->freeWater()->best > 0.0));
+        $bearers = array_values(
+            array_filter($composition->counted(), static fn (Portion $p): bool => $p->freeWater()->best > 0.0),
+        );
         $low = $best = $high = 0.0;
         foreach ($bearers as $portion) {
             $water = $portion->freeWater();
             [$low, $best, $high] = [$low + $water->low, $best + $water->best, $high + $water->high];
         }
         $percent = Band::of($low, $best, min(1.0, max($best, $high)))->scaled(100);
-        $emulsifiers = array_filter($composition->counted(), static fn (Portion $p): bool => $p->ingredient->emulsifies);
+        $emulsifiers = array_filter(
+            $composition->counted(),
+            static fn (Portion $p): bool => $p->ingredient->emulsifies,
+        );
         $emulsifier = array_sum(array_map(static fn (Portion $p): float => $p->percent(), $emulsifiers));
-        $onlySteeps = array_filter($bearers, static fn (Portion $p): bool => $p->ingredient->kind !== IngredientKind::ReadySteep) === [];
+        $onlySteeps = array_filter(
+            $bearers,
+            static fn (Portion $p): bool => $p->ingredient->kind !== IngredientKind::ReadySteep,
+        ) === [];
         $class = match (true) {
             $percent->best < self::DRY => $composition->formula->wetUse ? WaterClass::WetInUse : WaterClass::Dry,
             // An emulsion needs both an emulsifier and enough of it for the water there is.

@@ -19,25 +19,37 @@ final readonly class WaterPlan implements JsonSerializable
 {
     private const USUAL_USE = 1.0;
 
-    public function __construct(
-        private Examined $subject,
-        private Catalogue $catalogue,
-    ) {
+    public function __construct(private Examined $subject, private Catalogue $catalogue)
+    {
     }
 
     /** @return list<string> what may be done next with water of this class, the first to be preferred */
     public function next(): array
     {
         return match ($this->subject->water->class) {
-            WaterClass::Dry => ['Nothing more. Keep water out of it: dry hands, dry jars, no shower shelf. An antioxidant is advised.'],
-            WaterClass::WetInUse => ['A dry spatula or a pump, and a dry place.', 'Or an oil-soluble, broad-spectrum preservative.'],
-            WaterClass::Traces => ['Show that it is dry.', 'Or an oil-soluble, broad-spectrum preservative.', 'As it is: at most 3 months, kept cool.'],
+            WaterClass::Dry => [
+                'Nothing more. Keep water out of it: dry hands, dry jars, no shower shelf. An antioxidant is advised.',
+            ],
+            WaterClass::WetInUse => [
+                'A dry spatula or a pump, and a dry place.',
+                'Or an oil-soluble, broad-spectrum preservative.',
+            ],
+            WaterClass::Traces => [
+                'Show that it is dry.',
+                'Or an oil-soluble, broad-spectrum preservative.',
+                'As it is: at most 3 months, kept cool.',
+            ],
             WaterClass::Free => [
                 'Take the water out: dry the plant first, or use an oil extract in its place.',
                 'Or make it an emulsion: an emulsifier for the water there is, and a broad-spectrum preservative.',
-                'Or, for your own use only, freeze it in portions: 30 days, thawed as needed, never frozen again. Never for sale, a child or broken skin.',
+                'Or, for your own use only, freeze it in portions: 30 days, thawed as needed, never frozen again. '
+                    .'Never for sale, a child or broken skin.',
             ],
-            WaterClass::Emulsion => ['A broad-spectrum preservative within its range and its pH.', 'For sale, a challenge test by a laboratory; local law says which.', 'Until tested: at most 3 months.'],
+            WaterClass::Emulsion => [
+                'A broad-spectrum preservative within its range and its pH.',
+                'For sale, a challenge test by a laboratory; local law says which.',
+                'Until tested: at most 3 months.',
+            ],
         };
     }
 
@@ -47,7 +59,10 @@ final readonly class WaterPlan implements JsonSerializable
         $base = $this->baseGrams();
         $choices = [];
         foreach ($this->catalogue->all() as $ingredient) {
-            if ($ingredient->kind !== IngredientKind::Preservative || $ingredient->preservation->kind === PreservationKind::None) {
+            if (
+                $ingredient->kind !== IngredientKind::Preservative
+                || $ingredient->preservation->kind === PreservationKind::None
+            ) {
                 continue;
             }
             $against = $this->against($ingredient);
@@ -59,15 +74,28 @@ final readonly class WaterPlan implements JsonSerializable
                 'fits' => $against === [],
                 'against' => $against,
                 'dose_percent' => $dose,
-                'grams' => round($base * $share / (1 - $share), 3),
+                'grams' => round(($base * $share) / (1 - $share), 3),
                 'grams_on_base' => round($base * $share, 3),
-                'range_percent' => $ingredient->facts->has(Property::Use) ? $ingredient->facts->get(Property::Use)->band : null,
-                'law_percent' => $ingredient->preservation->law === [] ? null : round($ingredient->preservation->law[0]->weighedMaximum(), 3),
+                'range_percent' => $ingredient->facts->has(Property::Use)
+                    ? $ingredient->facts->get(Property::Use)->band
+                    : null,
+                'law_percent' => $ingredient->preservation->law === []
+                        ? null
+                        : round($ingredient->preservation->law[0]->weighedMaximum(), 3),
                 'ph' => $ingredient->facts->has(Property::Ph) ? $ingredient->facts->get(Property::Ph)->band : null,
-                'most_celsius' => $ingredient->facts->has(Property::MaximumAddition) ? $ingredient->facts->get(Property::MaximumAddition)->band->best : null,
+                'most_celsius' => $ingredient->facts->has(Property::MaximumAddition)
+                    ? $ingredient->facts->get(Property::MaximumAddition)->band->best
+                    : null,
             ];
         }
-        usort($choices, static fn (array $a, array $b): int => [$b['fits'], count($a['against']), $a['name']] <=> [$a['fits'], count($b['against']), $b['name']]);
+        usort(
+            $choices,
+            static fn (array $a, array $b): int => [$b['fits'], count($a['against']), $a['name']] <=> [
+                $a['fits'],
+                count($b['against']),
+                $b['name'],
+            ],
+        );
 
         return $choices;
     }
@@ -77,7 +105,9 @@ final readonly class WaterPlan implements JsonSerializable
     {
         $usual = $ingredient->facts->best(Property::Use, self::USUAL_USE);
 
-        return $ingredient->preservation->law === [] ? $usual : min($usual, $ingredient->preservation->law[0]->weighedMaximum());
+        return $ingredient->preservation->law === []
+            ? $usual
+            : min($usual, $ingredient->preservation->law[0]->weighedMaximum());
     }
 
     /** @return list<string> what speaks against it here */
@@ -87,10 +117,14 @@ final readonly class WaterPlan implements JsonSerializable
         $water = $class === WaterClass::Emulsion || $class === WaterClass::Free;
         $against = [];
         if ($ingredient->preservation->kind !== PreservationKind::Broad) {
-            $against[] = $ingredient->preservation->kind === PreservationKind::Antioxidant ? 'not a preservative: it slows rancidity only' : 'does not cover bacteria, yeast and mould alike';
+            $against[] = $ingredient->preservation->kind === PreservationKind::Antioxidant
+                    ? 'not a preservative: it slows rancidity only'
+                    : 'does not cover bacteria, yeast and mould alike';
         }
         if (! Preservative::dissolves($ingredient->preservation->solubility, $class)) {
-            $against[] = $water ? 'goes into the oil only, and it is the water that spoils' : 'does not dissolve in oil';
+            $against[] = $water
+                ? 'goes into the oil only, and it is the water that spoils'
+                : 'does not dissolve in oil';
         }
         if ($class === WaterClass::Free) {
             $against[] = 'water without an emulsifier separates, and nothing preserves what separates';
@@ -119,7 +153,14 @@ final readonly class WaterPlan implements JsonSerializable
             'class' => $water->class->value,
             'label' => $water->class->label(),
             'percent' => $water->percent,
-            'bearers' => array_map(static fn (Portion $p): array => ['line' => $p->line->id, 'name' => $p->ingredient->name, 'percent' => $p->freeWater()->scaled(100)], $water->bearers),
+            'bearers' => array_map(
+                static fn (Portion $p): array => [
+                    'line' => $p->line->id,
+                    'name' => $p->ingredient->name,
+                    'percent' => $p->freeWater()->scaled(100),
+                ],
+                $water->bearers,
+            ),
             'emulsifier_percent' => round($water->emulsifierPercent, 3),
             'next' => $this->next(),
             'choices' => $this->choices(),

@@ -23,14 +23,15 @@ final readonly class Whipping implements JsonSerializable
     /** Minutes at medium speed to the most air, and that air as a fraction of the volume before. */
     private const PEAK_MINUTES = 10.0;
 
-    private const PEAK = [0.60, 0.80, 1.00];
+    private const PEAK = [0.6, 0.8, 1.0];
 
     /** The two ways that makers hold to, and how long each beats, minutes. */
     private const SCHOOLS = ['short, fluffy' => 10.0, 'long, soft as a lotion' => 30.0];
 
     /**
      * @param  float  $coldest °C of the bowl from which it is soft enough
-     * @param  float  $warmest °C of the bowl up to which it is firm enough; at or under the coldest when it never is both
+     * @param  float  $warmest °C of the bowl up to which it is firm enough; at or under the coldest when it never is
+     *     both
      */
     private function __construct(
         public float $coldest,
@@ -46,7 +47,12 @@ final readonly class Whipping implements JsonSerializable
      */
     public static function of(Texture $texture, Band $grams, float $density, ?Shift $learned = null): self
     {
-        return new self($texture->fallsTo(self::FIRMEST), $texture->fallsTo(self::SOFTEST), $grams->scaled(1 / $density), $learned ?? Shift::none());
+        return new self(
+            $texture->fallsTo(self::FIRMEST),
+            $texture->fallsTo(self::SOFTEST),
+            $grams->scaled(1 / $density),
+            $learned ?? Shift::none(),
+        );
     }
 
     /** Whether there is a bowl temperature from 10 to 40 °C at which it takes air. */
@@ -56,8 +62,8 @@ final readonly class Whipping implements JsonSerializable
     }
 
     /**
-     * Air taken in after some minutes at medium speed, as a fraction of the volume before: it rises to a peak of 0.6 to 1.0
-     * at 10 minutes (within 2 % of it from 8 to 12) and is beaten out again after.
+     * Air taken in after some minutes at medium speed, as a fraction of the volume before: it rises to a peak of 0.6 to
+     * 1.0 at 10 minutes (within 2 % of it from 8 to 12) and is beaten out again after.
      *
      * @param  float  $minutes at or over 0
      */
@@ -85,9 +91,19 @@ final readonly class Whipping implements JsonSerializable
     {
         $schools = [];
         foreach (self::SCHOOLS as $name => $minutes) {
-            $schools[] = ['name' => $name, 'minutes' => $minutes, 'overrun_percent' => $this->air($minutes)->scaled(100), 'millilitres' => $this->volume($minutes)];
+            $schools[] = [
+                'name' => $name,
+                'minutes' => $minutes,
+                'overrun_percent' => $this->air($minutes)->scaled(100),
+                'millilitres' => $this->volume($minutes),
+            ];
         }
 
-        return ['possible' => $this->isPossible(), 'coldest_c' => round($this->coldest, 1), 'warmest_c' => round($this->warmest, 1), 'schools' => $schools];
+        return [
+            'possible' => $this->isPossible(),
+            'coldest_c' => round($this->coldest, 1),
+            'warmest_c' => round($this->warmest, 1),
+            'schools' => $schools,
+        ];
     }
 }

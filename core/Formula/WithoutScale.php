@@ -14,7 +14,10 @@ use Crown\Measure\Property;
 use Crown\Measure\Shares;
 use Crown\Measure\Unit;
 
-/** A formula measured with spoons, cups and whole drops, or poured to marks on a bottle. Method page: docs/methods/without-scale.md. */
+/**
+ * A formula measured with spoons, cups and whole drops, or poured to marks on a bottle. Method page:
+ * docs/methods/without-scale.md.
+ */
 final readonly class WithoutScale
 {
     private const WHOLES = ['', '1', '2', '3', '4', '5', '6', '7', '8'];
@@ -30,11 +33,8 @@ final readonly class WithoutScale
      * @param  Formula  $formula the same with kitchen measures in the place of its amounts, in the batch's size
      * @param  array<string, string>  $measures by line: the measure as a maker writes it, "" when none can be told
      */
-    private function __construct(
-        public Composition $composition,
-        public Formula $formula,
-        public array $measures,
-    ) {
+    private function __construct(public Composition $composition, public Formula $formula, public array $measures)
+    {
     }
 
     public static function of(Composition $composition, Kitchen $kitchen): self
@@ -46,8 +46,11 @@ final readonly class WithoutScale
             $measures[$portion->line->id] = $measure;
             $grams = $portion->grams->band->best;
             // What no spoon can say stays weighed, at the batch's size, so that the others keep their proportion to it.
-            $lines[] = $measure !== '' ? $portion->line->withAmount($measure)->withForm($form)
-                : ($grams > 0.0 ? $portion->line->withAmount(Amount::grams($grams)->written) : $portion->line);
+            $lines[] = $measure !== ''
+                    ? $portion->line->withAmount($measure)->withForm($form)
+                    : ($grams > 0.0
+                        ? $portion->line->withAmount(Amount::grams($grams)->written)
+                        : $portion->line);
         }
 
         return new self($composition, $composition->formula->withLines($lines)->withSize(Size::asWritten()), $measures);
@@ -57,11 +60,16 @@ final readonly class WithoutScale
      * Each line now and as the measures make it.
      *
      * @param  Composition  $then of the formula in kitchen measures
-     * @return list<array{line: string, name: string, grams: float, ounces: float, measure: string, percent_now: float, percent_then: float}>
+     * @return list<array{
+     *     line: string, name: string, grams: float, ounces: float, measure: string, percent_now: float,
+     *     percent_then: float,
+     * }>
      */
     public function rows(Composition $then): array
     {
-        $shown = static fn (Composition $of): array => Shares::displayed(array_map(static fn (Portion $p): float => $p->share->best, $of->portions));
+        $shown = static fn (Composition $of): array => Shares::displayed(
+            array_map(static fn (Portion $p): float => $p->share->best, $of->portions),
+        );
         [$before, $after] = [$shown($this->composition), $shown($then)];
         $rows = [];
         foreach ($this->composition->portions as $i => $portion) {
@@ -84,7 +92,8 @@ final readonly class WithoutScale
      * The heights to which each line is poured in turn into a straight-sided bottle.
      *
      * @param  float  $innerMillimetres inner width of the bottle, 10 to 300 mm
-     * @return list<array{line: string, name: string, from_mm: float, to_mm: float, drops: bool}> from the bottom up; "drops" is too low to pour by eye
+     * @return list<array{line: string, name: string, from_mm: float, to_mm: float, drops: bool}> from the bottom up;
+     *     "drops" is too low to pour by eye
      *
      * @throws FormulaError when a line does not pour, or the width is no bottle's
      */
@@ -97,11 +106,16 @@ final readonly class WithoutScale
         $height = 0.0;
         $strip = [];
         foreach ($this->composition->counted() as $portion) {
-            if (! $portion->ingredient->substance($portion->form())->liquid || ! $portion->ingredient->facts->has(Property::Density20)) {
+            if (
+                ! $portion->ingredient->substance($portion->form())->liquid
+                || ! $portion->ingredient->facts->has(Property::Density20)
+            ) {
                 throw FormulaError::doesNotPour($portion->ingredient->name);
             }
             // 1 ml is 1000 cubic millimetres.
-            $rise = $portion->grams->band->best / $portion->ingredient->facts->best(Property::Density20, 0.92) * 1000 / $area;
+            $rise
+                = (($portion->grams->band->best / $portion->ingredient->facts->best(Property::Density20, 0.92)) * 1000)
+                / $area;
             $strip[] = [
                 'line' => $portion->line->id,
                 'name' => $portion->ingredient->name,
@@ -120,12 +134,14 @@ final readonly class WithoutScale
     {
         $target = $portion->grams->band->best;
         // A cup of chunks is anyone's guess; a butter is melted first.
-        $form = isset($portion->ingredient->forms['melted']) || $portion->ingredient->kind === IngredientKind::Butter ? 'melted' : $portion->form();
+        $form = isset($portion->ingredient->forms['melted']) || $portion->ingredient->kind === IngredientKind::Butter
+                ? 'melted'
+                : $portion->form();
         $substance = $portion->ingredient->substance($form);
         $scent = $portion->ingredient->kind === IngredientKind::EssentialOil;
         $best = '';
         $off = INF;
-        foreach ($scent ? self::drops() : [...($substance->liquid ? self::drops() : []), ...self::spoons()] as $written) {
+        foreach ($scent ? self::drops() : [...$substance->liquid ? self::drops() : [], ...self::spoons()] as $written) {
             try {
                 $grams = $converter->grams(AmountReader::read($written), $substance)->band->best;
             } catch (CannotTell) {
@@ -150,7 +166,19 @@ final readonly class WithoutScale
     /** @return list<string> the simplest first: spoons whole and half, then cups in fractions */
     private static function spoons(): array
     {
-        $measures = ['1/2 tsp', '1 tsp', '1 1/2 tsp', '2 tsp', '2 1/2 tsp', '1 tbsp', '1 1/2 tbsp', '2 tbsp', '2 1/2 tbsp', '3 tbsp', '3 1/2 tbsp'];
+        $measures = [
+            '1/2 tsp',
+            '1 tsp',
+            '1 1/2 tsp',
+            '2 tsp',
+            '2 1/2 tsp',
+            '1 tbsp',
+            '1 1/2 tbsp',
+            '2 tbsp',
+            '2 1/2 tbsp',
+            '3 tbsp',
+            '3 1/2 tbsp',
+        ];
         foreach (self::WHOLES as $whole) {
             foreach (self::CUP_FRACTIONS as $fraction) {
                 if ($whole !== '' || $fraction !== '') {

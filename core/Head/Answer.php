@@ -7,10 +7,7 @@ namespace Crown\Head;
 /** One way to answer a question, and the value it speaks for; "" when it speaks for none. */
 final readonly class Answer
 {
-    public function __construct(
-        public string $id,
-        public string $words,
-        public string $speaksFor,
-    ) {
+    public function __construct(public string $id, public string $words, public string $speaksFor)
+    {
     }
 }

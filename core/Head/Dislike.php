@@ -7,10 +7,8 @@ namespace Crown\Head;
 /** Something this head does not bear well, all year or in one half of it. */
 final readonly class Dislike
 {
-    public function __construct(
-        public string $what,
-        public Season $season = Season::Any,
-    ) {
+    public function __construct(public string $what, public Season $season = Season::Any)
+    {
     }
 
     public function holdsIn(Season $now): bool

@@ -10,10 +10,7 @@ use Crown\Formula\Portion;
 /** What one line earns for one need. */
 final readonly class Earned
 {
-    public function __construct(
-        public Portion $portion,
-        public Evidence $evidence,
-        public float $points,
-    ) {
+    public function __construct(public Portion $portion, public Evidence $evidence, public float $points)
+    {
     }
 }

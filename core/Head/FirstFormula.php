@@ -20,8 +20,8 @@ use Crown\Measure\Amount;
 use Crown\Measure\Property;
 
 /**
- * A sensible first version of a product for one head, from chosen ingredients: a skeleton of its kind, filled with what was
- * chosen and with plain staples, its weight brought into the head's target. Method page: docs/methods/fit.md.
+ * A sensible first version of a product for one head, from chosen ingredients: a skeleton of its kind, filled with what
+ * was chosen and with plain staples, its weight brought into the head's target. Method page: docs/methods/fit.md.
  */
 final readonly class FirstFormula
 {
@@ -29,7 +29,18 @@ final readonly class FirstFormula
     private const BATCH = 100.0;
 
     /** Plain things that are easily had, lightest first, from which gaps are filled. */
-    private const OILS = ['squalane', 'grapeseed-oil', 'jojoba-oil', 'sunflower-oil-high-oleic', 'sweet-almond-oil', 'apricot-kernel-oil', 'argan-oil', 'olive-oil', 'avocado-oil', 'castor-oil'];
+    private const OILS = [
+        'squalane',
+        'grapeseed-oil',
+        'jojoba-oil',
+        'sunflower-oil-high-oleic',
+        'sweet-almond-oil',
+        'apricot-kernel-oil',
+        'argan-oil',
+        'olive-oil',
+        'avocado-oil',
+        'castor-oil',
+    ];
 
     private const BUTTERS = ['mango-butter', 'shea-butter', 'kokum-butter', 'cocoa-butter'];
 
@@ -53,11 +64,19 @@ final readonly class FirstFormula
     {
         $audience = $this->head->audience($kind->isRinsed() ? Audience::AdultRinseOff : Audience::AdultLeaveOn);
         [$usable, $remarks] = $this->usable($chosen);
-        $wanted = static fn (IngredientKind ...$kinds): array => array_values(array_filter($usable, static fn (Ingredient $i): bool => in_array($i->kind, $kinds, true)));
+        $wanted = static fn (IngredientKind ...$kinds): array => array_values(
+            array_filter($usable, static fn (Ingredient $i): bool => in_array($i->kind, $kinds, true)),
+        );
         $parts = $this->skeleton($kind);
         $draft = [];
         $left = 100.0;
-        foreach (['conditioner' => IngredientKind::Conditioning, 'wax' => IngredientKind::Wax, 'butter' => IngredientKind::Butter] as $part => $of) {
+        foreach (
+            [
+                'conditioner' => IngredientKind::Conditioning,
+                'wax' => IngredientKind::Wax,
+                'butter' => IngredientKind::Butter,
+            ] as $part => $of
+        ) {
             if (($parts[$part] ?? 0.0) > 0.0) {
                 $given = $wanted($of);
                 $fillers = match ($part) {
@@ -65,8 +84,17 @@ final readonly class FirstFormula
                     'wax' => self::WAXES,
                     default => ['btms-25'],
                 };
-                foreach ($this->shared($given === [] ? $this->staples($fillers, 1) : array_slice($given, 0, 3), $parts[$part]) as [$ingredient, $percent]) {
-                    $draft[] = [$ingredient, $percent, $given === [] ? self::filler($part) : $this->reason($ingredient)];
+                foreach (
+                    $this->shared(
+                        $given === [] ? $this->staples($fillers, 1) : array_slice($given, 0, 3),
+                        $parts[$part],
+                    ) as [$ingredient, $percent]
+                ) {
+                    $draft[] = [
+                        $ingredient,
+                        $percent,
+                        $given === [] ? self::filler($part) : $this->reason($ingredient),
+                    ];
                     $left -= $percent;
                 }
             }
@@ -75,13 +103,20 @@ final readonly class FirstFormula
             $draft[] = [$ingredient, $percent, $why];
             $left -= $percent;
         }
-        $oils = array_slice($wanted(IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep), 0, 4);
+        $oils = array_slice(
+            $wanted(IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep),
+            0,
+            4,
+        );
         foreach ($this->oils($oils, $left, $draft, $kind) as $row) {
             $draft[] = $row;
         }
         foreach ($usable as $plant) {
             if ($plant->kind->isPlant()) {
-                $remarks[] = sprintf('%s is a plant: steep it in one of the oils first, and the steeped oil can take that oil\'s place.', $plant->name);
+                $remarks[] = sprintf(
+                    '%s is a plant: steep it in one of the oils first, and the steeped oil can take that oil\'s place.',
+                    $plant->name,
+                );
             }
         }
 
@@ -118,7 +153,11 @@ final readonly class FirstFormula
             ProductKind::StirredButter => ['butter' => 50.0],
             ProductKind::ConditionerBar => ['conditioner' => 50.0, 'butter' => 28.0],
             ProductKind::RinseOutBalm => ['conditioner' => 18.0, 'butter' => 34.0],
-            ProductKind::Emulsion, ProductKind::ScalpOil, ProductKind::HairOil, ProductKind::SealingOil, ProductKind::HotOil => [],
+            ProductKind::Emulsion,
+            ProductKind::ScalpOil,
+            ProductKind::HairOil,
+            ProductKind::SealingOil,
+            ProductKind::HotOil => [],
         };
     }
 
@@ -146,7 +185,11 @@ final readonly class FirstFormula
             $add('water', 74.0, 'The water of the emulsion, boiled or distilled.');
             $add('emulsifying-wax', 6.0, 'Holds oil and water together.');
             $add('glycerine', 3.0, 'Holds water on the hair.');
-            $add('phenoxyethanol-ehg', 1.0, 'Water feeds microbes: a broad preservative, within its pH. For sale a challenge test comes first.');
+            $add(
+                'phenoxyethanol-ehg',
+                1.0,
+                'Water feeds microbes: a broad preservative, within its pH. For sale a challenge test comes first.',
+            );
         }
         if ($kind === ProductKind::WhippedButter) {
             $add('arrowroot', 4.0, 'Takes the grease out of the feel; sift it in last.');
@@ -155,7 +198,8 @@ final readonly class FirstFormula
         $scents = $wanted(IngredientKind::EssentialOil);
         $ceiling = $audience->essentialOilCeiling() / 2;
         foreach ($scents as $scent) {
-            $percent = floor(min($ceiling / count($scents), $scent->facts->best(Property::DermalMax, 100.0) / 2) * 100) / 100;
+            $half = $scent->facts->best(Property::DermalMax, 100.0) / 2;
+            $percent = floor(min($ceiling / count($scents), $half) * 100) / 100;
             if ($percent > 0.0) {
                 $rows[] = [$scent, $percent, $this->reason($scent).' Half of what is allowed: begin low.'];
             }
@@ -179,9 +223,21 @@ final readonly class FirstFormula
     {
         $given = $oils !== [];
         if (! $given) {
-            $oils = $this->staples($kind === ProductKind::SealingOil ? ['jojoba-oil', ...self::OILS] : ['sunflower-oil-high-oleic', ...self::OILS], 1);
+            $oils = $this->staples(
+                $kind === ProductKind::SealingOil
+                    ? ['jojoba-oil', ...self::OILS]
+                    : ['sunflower-oil-high-oleic', ...self::OILS],
+                1,
+            );
         }
-        $rows = array_map(fn (array $row): array => [$row[0], $row[1], $given ? $this->reason($row[0]) : 'A plain base that many heads bear.'], $this->shared($oils, $percent));
+        $rows = array_map(
+            fn (array $row): array => [
+                $row[0],
+                $row[1],
+                $given ? $this->reason($row[0]) : 'A plain base that many heads bear.',
+            ],
+            $this->shared($oils, $percent),
+        );
         if ($kind->isRinsed()) {
             return $rows;
         }
@@ -200,7 +256,16 @@ final readonly class FirstFormula
         $with = self::index([...$others, [$fillers[0], $percent, '']]);
         $part = $with === $index ? 0.0 : max(0.0, min(0.9, ($aim - $index) / ($with - $index)));
         $rows = array_map(static fn (array $row): array => [$row[0], $row[1] * (1 - $part), $row[2]], $rows);
-        $rows[] = [$fillers[0], $percent * $part, sprintf('%s it to the weight that suits this hair (%.1f to %.1f).', $light ? 'Lightens' : 'Brings', $target->low, $target->high)];
+        $rows[] = [
+            $fillers[0],
+            $percent * $part,
+            sprintf(
+                '%s it to the weight that suits this hair (%.1f to %.1f).',
+                $light ? 'Lightens' : 'Brings',
+                $target->low,
+                $target->high,
+            ),
+        ];
 
         return $rows;
     }
@@ -229,7 +294,14 @@ final readonly class FirstFormula
             if ($id !== $filling && $rounded <= 0.0) {
                 continue;
             }
-            $line = new Line('l'.(count($lines) + 1), $ingredient->id, $ingredient->name, $id === $filling ? 'to fill' : Amount::percent($rounded)->written, '', Phase::usualFor($ingredient));
+            $line = new Line(
+                'l'.(count($lines) + 1),
+                $ingredient->id,
+                $ingredient->name,
+                $id === $filling ? 'to fill' : Amount::percent($rounded)->written,
+                '',
+                Phase::usualFor($ingredient),
+            );
             $lines[] = $line;
             $reasons[$line->id] = $why;
         }
@@ -261,7 +333,11 @@ final readonly class FirstFormula
     {
         $shares = self::RANKS[max(0, min(3, count($ingredients) - 1))];
 
-        return array_map(static fn (Ingredient $i, int $n): array => [$i, $percent * ($shares[$n] ?? 0.0)], $ingredients, array_keys($ingredients));
+        return array_map(
+            static fn (Ingredient $i, int $n): array => [$i, $percent * ($shares[$n] ?? 0.0)],
+            $ingredients,
+            array_keys($ingredients),
+        );
     }
 
     /**
@@ -271,7 +347,10 @@ final readonly class FirstFormula
     private function staples(array $ids, int $most): array
     {
         $suitability = new Suitability($this->head, $this->season);
-        $fit = array_filter(array_map($this->catalogue->get(...), array_values(array_unique($ids))), static fn (Ingredient $i): bool => $suitability->against($i) === []);
+        $fit = array_filter(
+            array_map($this->catalogue->get(...), array_values(array_unique($ids))),
+            static fn (Ingredient $i): bool => $suitability->against($i) === [],
+        );
 
         return array_slice(array_values($fit), 0, $most);
     }
@@ -294,7 +373,9 @@ final readonly class FirstFormula
             HairAction::None => 'scents',
         };
 
-        return $serving === [] ? sprintf('Chosen; it %s.', $action) : sprintf('For %s; it %s.', implode(', ', $serving), $action);
+        return $serving === []
+            ? sprintf('Chosen; it %s.', $action)
+            : sprintf('For %s; it %s.', implode(', ', $serving), $action);
     }
 
     private static function grade(Evidence $evidence): string

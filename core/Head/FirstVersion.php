@@ -13,10 +13,7 @@ final readonly class FirstVersion
      * @param  array<string, string>  $reasons keyed by line id
      * @param  list<string>  $remarks what was left out, and what to do besides
      */
-    public function __construct(
-        public Formula $formula,
-        public array $reasons,
-        public array $remarks,
-    ) {
+    public function __construct(public Formula $formula, public array $reasons, public array $remarks)
+    {
     }
 }

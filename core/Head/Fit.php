@@ -44,9 +44,21 @@ final readonly class Fit implements JsonSerializable
                 $services[] = $service;
             }
         }
-        usort($services, static fn (Service $a, Service $b): int => [$b->asked, $a->asked ? 0.0 : -$a->points()] <=> [$a->asked, $b->asked ? 0.0 : -$b->points()]);
+        usort(
+            $services,
+            static fn (Service $a, Service $b): int => [$b->asked, $a->asked ? 0.0 : -$a->points()] <=> [
+                $a->asked,
+                $b->asked ? 0.0 : -$b->points(),
+            ],
+        );
 
-        return new self($head, $subject->weightIndex(), $head->weightTarget($subject->formula()->kind->goesOnScalp()), $services, ! $subject->formula()->kind->isRinsed());
+        return new self(
+            $head,
+            $subject->weightIndex(),
+            $head->weightTarget($subject->formula()->kind->goesOnScalp()),
+            $services,
+            ! $subject->formula()->kind->isRinsed(),
+        );
     }
 
     /** Points of one need, 0 to about 1; 0 when no line serves it. */
@@ -84,7 +96,7 @@ final readonly class Fit implements JsonSerializable
             'weight_index' => round($this->index, 3),
             'weight_target' => $this->target,
             'stays' => $this->stays,
-            'suits' => ! $this->stays || $this->index > 0.0 && $this->target->contains($this->index),
+            'suits' => ! $this->stays || ($this->index > 0.0 && $this->target->contains($this->index)),
             'services' => $this->services,
         ];
     }

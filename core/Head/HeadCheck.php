@@ -26,7 +26,18 @@ final readonly class HeadCheck implements Check
         $findings = [];
         $flags = $this->head->redFlags();
         if ($flags !== []) {
-            $findings[] = new Finding('head.clinician', Severity::Stop, [], sprintf('%s has signs that a clinician should see before any formula is used: %s.', $this->head->name, implode(', ', $flags)), [], 'fit');
+            $findings[] = new Finding(
+                'head.clinician',
+                Severity::Stop,
+                [],
+                sprintf(
+                    '%s has signs that a clinician should see before any formula is used: %s.',
+                    $this->head->name,
+                    implode(', ', $flags),
+                ),
+                [],
+                'fit',
+            );
         }
         foreach ($subject->composition->portions as $portion) {
             array_push($findings, ...$this->refused($portion));
@@ -44,17 +55,46 @@ final readonly class HeadCheck implements Check
         $figures = ['share, %' => $portion->share->scaled(100)];
         foreach ($this->head->allergies as $allergy) {
             if (self::means($allergy, $portion)) {
-                $findings[] = new Finding('head.allergy', Severity::Stop, [$portion], sprintf('%s is allergic to %s; %s bears it.', $this->head->name, $allergy, $name), $figures, 'fit', $cure);
+                $findings[] = new Finding(
+                    'head.allergy',
+                    Severity::Stop,
+                    [$portion],
+                    sprintf('%s is allergic to %s; %s bears it.', $this->head->name, $allergy, $name),
+                    $figures,
+                    'fit',
+                    $cure,
+                );
             }
         }
         foreach ($portion->ingredient->precautions->askFirst as $condition) {
             if (in_array($condition, $this->head->conditions, true)) {
-                $findings[] = new Finding('head.condition', Severity::Caution, [$portion], sprintf('With %s, %s asks the clinician before using %s.', $condition->label(), $this->head->name, $name), $figures, 'fit', $cure);
+                $findings[] = new Finding(
+                    'head.condition',
+                    Severity::Caution,
+                    [$portion],
+                    sprintf(
+                        'With %s, %s asks the clinician before using %s.',
+                        $condition->label(),
+                        $this->head->name,
+                        $name,
+                    ),
+                    $figures,
+                    'fit',
+                    $cure,
+                );
             }
         }
         foreach ($this->head->dislikes as $dislike) {
             if ($dislike->holdsIn($this->season) && self::means($dislike->what, $portion)) {
-                $findings[] = new Finding('head.dislike', Severity::Caution, [$portion], sprintf('%s does not like %s%s.', $this->head->name, $dislike->what, $dislike->season->words()), $figures, 'fit', $cure);
+                $findings[] = new Finding(
+                    'head.dislike',
+                    Severity::Caution,
+                    [$portion],
+                    sprintf('%s does not like %s%s.', $this->head->name, $dislike->what, $dislike->season->words()),
+                    $figures,
+                    'fit',
+                    $cure,
+                );
             }
         }
 
@@ -74,16 +114,28 @@ final readonly class HeadCheck implements Check
         }
         $hair = sprintf('%s (%s, %s)', $this->head->name, $this->head->strand->words(), $this->head->porosity->words());
 
-        return [new Finding(
-            'head.weight',
-            Severity::Caution,
-            [],
-            $index > $target->high
-                ? sprintf('Its weight index is %.1f; for %s up to %.1f suits. It may weigh the hair down.', $index, $hair, $target->high)
-                : sprintf('Its weight index is %.1f; for %s from %.1f suits. It may do too little.', $index, $hair, $target->low),
-            ['weight index' => Band::exact($index), 'target' => $target],
-            'fit',
-        )];
+        return [
+            new Finding(
+                'head.weight',
+                Severity::Caution,
+                [],
+                $index > $target->high
+                    ? sprintf(
+                        'Its weight index is %.1f; for %s up to %.1f suits. It may weigh the hair down.',
+                        $index,
+                        $hair,
+                        $target->high,
+                    )
+                    : sprintf(
+                        'Its weight index is %.1f; for %s from %.1f suits. It may do too little.',
+                        $index,
+                        $hair,
+                        $target->low,
+                    ),
+                ['weight index' => Band::exact($index), 'target' => $target],
+                'fit',
+            ),
+        ];
     }
 
     /** By the ingredient's own names and allergens, or by the name that was written. */
@@ -92,6 +144,7 @@ final readonly class HeadCheck implements Check
         $wanted = NameIndex::normalise($word);
 
         return $portion->ingredient->answersTo($word)
-            || $wanted !== '' && preg_match('/\b'.preg_quote($wanted, '/').'\b/', NameIndex::normalise($portion->line->name)) === 1;
+            || ($wanted !== ''
+                && preg_match('/\b'.preg_quote($wanted, '/').'\b/', NameIndex::normalise($portion->line->name)) === 1);
     }
 }

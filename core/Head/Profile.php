@@ -90,7 +90,9 @@ final readonly class Profile
     {
         $flags = array_map(static fn (Sign $s): string => $s->label(), $this->signs);
 
-        return $this->scalp === Scalp::Alarming && $flags === [] ? ['sores, pain or a bare patch on the scalp'] : $flags;
+        return $this->scalp === Scalp::Alarming && $flags === []
+            ? ['sores, pain or a bare patch on the scalp']
+            : $flags;
     }
 
     /** @return list<Need> what it is cared for: as wanted, then what its scalp and style ask for, each once */

@@ -11,11 +11,8 @@ use JsonSerializable;
 final readonly class Service implements JsonSerializable
 {
     /** @param  list<Earned>  $earned most first */
-    public function __construct(
-        public Need $need,
-        public bool $asked,
-        public array $earned,
-    ) {
+    public function __construct(public Need $need, public bool $asked, public array $earned)
+    {
     }
 
     public function points(): float
@@ -31,14 +28,17 @@ final readonly class Service implements JsonSerializable
             'label' => $this->need->label(),
             'asked' => $this->asked,
             'points' => round($this->points() * 100, 1),
-            'lines' => array_map(static fn (Earned $e): array => [
-                'line' => $e->portion->line->id,
-                'name' => $e->portion->ingredient->name,
-                'points' => round($e->points * 100, 1),
-                'grade' => $e->evidence->grade,
-                'route' => $e->evidence->route->value,
-                'found' => $e->evidence->found,
-            ], $this->earned),
+            'lines' => array_map(
+                static fn (Earned $e): array => [
+                    'line' => $e->portion->line->id,
+                    'name' => $e->portion->ingredient->name,
+                    'points' => round($e->points * 100, 1),
+                    'grade' => $e->evidence->grade,
+                    'route' => $e->evidence->route->value,
+                    'found' => $e->evidence->found,
+                ],
+                $this->earned,
+            ),
         ];
     }
 }

@@ -50,14 +50,32 @@ final readonly class Shortlist
             $off = $this->outside($ingredient, $target->low, $target->high);
             if ($off > 0.0) {
                 $score -= self::WEIGHT_COST * $off;
-                $reasons[] = sprintf('Its weight %g lies outside %.1f to %.1f, which suits this hair.', $ingredient->facts->best(Property::Weight, 0.0), $target->low, $target->high);
+                $reasons[] = sprintf(
+                    'Its weight %g lies outside %.1f to %.1f, which suits this hair.',
+                    $ingredient->facts->best(Property::Weight, 0.0),
+                    $target->low,
+                    $target->high,
+                );
             }
             $ranked[] = [
-                'id' => $ingredient->id, 'name' => $ingredient->name, 'kind' => $ingredient->kind->value, 'matter' => $ingredient->kind->matter(),
-                'score' => round($score, 3), 'evidence' => $evidence[0]->grade, 'route' => $evidence[0]->route->value, 'reasons' => $reasons,
+                'id' => $ingredient->id,
+                'name' => $ingredient->name,
+                'kind' => $ingredient->kind->value,
+                'matter' => $ingredient->kind->matter(),
+                'score' => round($score, 3),
+                'evidence' => $evidence[0]->grade,
+                'route' => $evidence[0]->route->value,
+                'reasons' => $reasons,
             ];
         }
-        usort($ranked, static fn (array $a, array $b): int => [$b['score'], $b['evidence'], $a['id']] <=> [$a['score'], $a['evidence'], $b['id']]);
+        usort(
+            $ranked,
+            static fn (array $a, array $b): int => [$b['score'], $b['evidence'], $a['id']] <=> [
+                $a['score'],
+                $a['evidence'],
+                $b['id'],
+            ],
+        );
 
         return new ShortlistResult(array_slice($ranked, 0, $limit), $leftOut, $this->first($ranked, $need));
     }
@@ -94,34 +112,53 @@ final readonly class Shortlist
         $on = $evidence->on === '' ? '' : sprintf(' Tried on: %s.', lcfirst($evidence->on));
 
         return match (true) {
-            $evidence->route === Route::Eaten => sprintf('%s%s It was swallowed, not rubbed in.', $evidence->found, $on),
+            $evidence->route === Route::Eaten => sprintf(
+                '%s%s It was swallowed, not rubbed in.',
+                $evidence->found,
+                $on,
+            ),
             $evidence->grade === Evidence::TRADITION => 'By tradition: '.lcfirst($evidence->found),
             default => $evidence->found.$on,
         };
     }
 
     /**
-     * What to try first: the best that is one plain thing by itself, so that what it does can be told. An oil to rub in, or
-     * one herb to steep in one oil; never an essential oil.
+     * What to try first: the best that is one plain thing by itself, so that what it does can be told. An oil to rub
+     * in, or one herb to steep in one oil; never an essential oil.
      *
-     * @param  list<array{id: string, name: string, kind: string, matter: string, score: float, evidence: int, route: string, reasons: list<string>}>  $ranked
+     * @param  list<array{
+     *     id: string, name: string, kind: string, matter: string, score: float, evidence: int, route: string,
+     *     reasons: list<string>,
+     * }>  $ranked
      */
     private function first(array $ranked, Need $need): string
     {
         foreach ($ranked as $row) {
             $ingredient = $this->catalogue->get($row['id']);
-            $plain = in_array($ingredient->kind, [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep], true);
+            $plain = in_array(
+                $ingredient->kind,
+                [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep],
+                true,
+            );
             if ($plain && $ingredient->cautions === [] && $ingredient->waterShare <= 0.0) {
-                return sprintf('Try %s alone first, for two weeks: one new thing at a time tells what it does.', mb_strtolower($ingredient->name));
+                return sprintf(
+                    'Try %s alone first, for two weeks: one new thing at a time tells what it does.',
+                    mb_strtolower($ingredient->name),
+                );
             }
         }
         foreach ($ranked as $row) {
             $ingredient = $this->catalogue->get($row['id']);
             if ($ingredient->kind === IngredientKind::DriedHerb && $ingredient->cautions === [] && $need->isOfScalp()) {
-                return sprintf('Try a plain steep of %s in one oil first, for two weeks: one new thing at a time tells what it does.', mb_strtolower($ingredient->name));
+                return sprintf(
+                    'Try a plain steep of %s in one oil first, for two weeks: one new thing at a time tells what it '
+                        .'does.',
+                    mb_strtolower($ingredient->name),
+                );
             }
         }
 
-        return 'Nothing here can be tried plainly by itself: begin with one light oil and add one thing at a time, two weeks each.';
+        return 'Nothing here can be tried plainly by itself: begin with one light oil and add one thing at a time, two '
+            .'weeks each.';
     }
 }

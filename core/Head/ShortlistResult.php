@@ -10,14 +10,14 @@ use JsonSerializable;
 final readonly class ShortlistResult implements JsonSerializable
 {
     /**
-     * @param  list<array{id: string, name: string, kind: string, matter: string, score: float, evidence: int, route: string, reasons: list<string>}>  $ranked
+     * @param  list<array{
+     *     id: string, name: string, kind: string, matter: string, score: float, evidence: int, route: string,
+     *     reasons: list<string>,
+     * }>  $ranked
      * @param  list<array{id: string, name: string, reason: string}>  $leftOut
      */
-    public function __construct(
-        public array $ranked,
-        public array $leftOut,
-        public string $first,
-    ) {
+    public function __construct(public array $ranked, public array $leftOut, public string $first)
+    {
     }
 
     /** @return array<string, mixed> */

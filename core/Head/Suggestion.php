@@ -7,10 +7,7 @@ namespace Crown\Head;
 /** What the answers propose for one trait; value "" is "cannot tell". */
 final readonly class Suggestion
 {
-    public function __construct(
-        public string $trait,
-        public string $value,
-        public string $why,
-    ) {
+    public function __construct(public string $trait, public string $value, public string $why)
+    {
     }
 }

@@ -37,15 +37,29 @@ final readonly class Suitability
             $reasons[] = sprintf('Not under %g years. %s', $age, $ingredient->precautions->ageReason);
         }
         if ($this->head->pregnant && $ingredient->pregnancy !== Advice::Ok) {
-            $reasons[] = ($ingredient->pregnancy === Advice::Avoid ? 'To be avoided in pregnancy and nursing. ' : 'In pregnancy and nursing, ask the clinician first. ').$ingredient->precautions->pregnancyReason;
+            $reasons[] = ($ingredient->pregnancy === Advice::Avoid
+                    ? 'To be avoided in pregnancy and nursing. '
+                    : 'In pregnancy and nursing, ask the clinician first. ')
+                .$ingredient->precautions->pregnancyReason;
         }
-        $asks = array_filter($ingredient->precautions->askFirst, fn (Condition $c): bool => in_array($c, $this->head->conditions, true));
+        $asks = array_filter(
+            $ingredient->precautions->askFirst,
+            fn (Condition $c): bool => in_array($c, $this->head->conditions, true),
+        );
         if ($asks !== []) {
-            $reasons[] = sprintf('With %s, ask the clinician first.', implode(' and ', array_map(static fn (Condition $c): string => $c->label(), $asks)));
+            $reasons[] = sprintf(
+                'With %s, ask the clinician first.',
+                implode(' and ', array_map(static fn (Condition $c): string => $c->label(), $asks)),
+            );
         }
         foreach ($this->head->dislikes as $dislike) {
             if ($dislike->holdsIn($this->season) && $ingredient->answersTo($dislike->what)) {
-                $reasons[] = sprintf('%s does not like %s%s.', $this->head->name, $dislike->what, $dislike->season->words());
+                $reasons[] = sprintf(
+                    '%s does not like %s%s.',
+                    $this->head->name,
+                    $dislike->what,
+                    $dislike->season->words(),
+                );
             }
         }
 

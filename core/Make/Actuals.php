@@ -10,7 +10,9 @@ use Crown\Formula\Line;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
 
-/** What was actually weighed, put in the place of what the formula asked for, so that every figure is worked out anew. */
+/**
+ * What was actually weighed, put in the place of what the formula asked for, so that every figure is worked out anew.
+ */
 final readonly class Actuals
 {
     /**
@@ -26,10 +28,17 @@ final readonly class Actuals
                 throw FormulaError::field('grams', 'a mass from 0 to 1,000,000 g');
             }
         }
-        $weighed = array_values(array_filter($formula->lines, static fn (Line $l): bool => ($grams[$l->id] ?? 0.0) > 0.0));
+        $weighed = array_values(
+            array_filter($formula->lines, static fn (Line $l): bool => ($grams[$l->id] ?? 0.0) > 0.0),
+        );
 
         return $formula
-            ->withLines(array_map(static fn (Line $l): Line => $l->withAmount(Amount::grams(round($grams[$l->id], 3))->written), $weighed))
+            ->withLines(
+                array_map(
+                    static fn (Line $l): Line => $l->withAmount(Amount::grams(round($grams[$l->id], 3))->written),
+                    $weighed,
+                ),
+            )
             ->withSize(Size::asWritten());
     }
 }

@@ -13,10 +13,8 @@ use Crown\Measure\Property;
 /** What to gather, weigh and do, in order, generated from an assessed formula. Method page: docs/methods/making.md. */
 final readonly class MakeSheet
 {
-    public function __construct(
-        private Assessment $assessment,
-        private float $scaleGrams,
-    ) {
+    public function __construct(private Assessment $assessment, private float $scaleGrams)
+    {
     }
 
     /**
@@ -26,18 +24,33 @@ final readonly class MakeSheet
      */
     public function weighings(): array
     {
-        $order = array_flip(array_map(static fn (Phase $p): string => $p->value, [Phase::Melt, Phase::Water, Phase::Warm, Phase::CoolDown, Phase::WhipIn]));
+        $order = array_flip(
+            array_map(static fn (Phase $p): string => $p->value, [
+                Phase::Melt,
+                Phase::Water,
+                Phase::Warm,
+                Phase::CoolDown,
+                Phase::WhipIn,
+            ]),
+        );
         $portions = $this->assessment->subject->composition->counted();
-        usort($portions, static fn (Portion $a, Portion $b): int => $order[$a->line->phase->value] <=> $order[$b->line->phase->value]);
+        usort(
+            $portions,
+            static fn (Portion $a, Portion $b): int => $order[$a->line->phase->value]
+                <=> $order[$b->line->phase->value],
+        );
 
-        return array_map(fn (Portion $p): Weighing => new Weighing(
-            $p->line->id,
-            $p->ingredient->id,
-            $p->ingredient->name,
-            $p->line->phase,
-            $p->grams->band->best,
-            $this->tolerance($p->grams->band->best),
-        ), $portions);
+        return array_map(
+            fn (Portion $p): Weighing => new Weighing(
+                $p->line->id,
+                $p->ingredient->id,
+                $p->ingredient->name,
+                $p->line->phase,
+                $p->grams->band->best,
+                $this->tolerance($p->grams->band->best),
+            ),
+            $portions,
+        );
     }
 
     /** Within 1 % of the target, but never finer than the scale can show. */
@@ -52,27 +65,59 @@ final readonly class MakeSheet
         $phases = array_map(static fn (Weighing $w): Phase => $w->phase, $this->weighings());
         $has = static fn (Phase $phase): bool => in_array($phase, $phases, true);
         $kind = $this->assessment->subject->formula()->kind;
-        $tasks = [new Task('Wash hands, wipe the bowl and the jars dry, put on an apron. Water drops are the enemy.', 'Every tool is dry.')];
+        $tasks = [
+            new Task(
+                'Wash hands, wipe the bowl and the jars dry, put on an apron. Water drops are the enemy.',
+                'Every tool is dry.',
+            ),
+        ];
         if ($has(Phase::Melt)) {
-            $tasks[] = new Task('Melt the melt phase in a bowl over hot water, foil or lid on.', sprintf('All clear at about %d °C, no grains left. Hot oil and steam burn; never leave it on heat.', $this->meltCelsius()));
+            $tasks[] = new Task(
+                'Melt the melt phase in a bowl over hot water, foil or lid on.',
+                sprintf(
+                    'All clear at about %d °C, no grains left. Hot oil and steam burn; never leave it on heat.',
+                    $this->meltCelsius(),
+                ),
+            );
         }
         if ($has(Phase::Water)) {
-            $tasks[] = new Task('Warm the water phase in its own vessel and bring both to 70 °C before you join them, stirring.', 'Even, no oil floating.');
+            $tasks[] = new Task(
+                'Warm the water phase in its own vessel and bring both to 70 °C before you join them, stirring.',
+                'Even, no oil floating.',
+            );
         }
         if ($has(Phase::Warm)) {
-            $tasks[] = new Task($has(Phase::Melt) ? 'Take it off the heat and stir the warm oils in.' : 'Stir the oils together.', 'One clear liquid.');
+            $tasks[] = new Task(
+                $has(Phase::Melt) ? 'Take it off the heat and stir the warm oils in.' : 'Stir the oils together.',
+                'One clear liquid.',
+            );
         }
         if ($has(Phase::CoolDown)) {
-            $tasks[] = new Task($has(Phase::Melt) || $has(Phase::Water) ? 'Let it cool, then stir in the cool-down phase.' : 'Stir in the cool-down phase; nothing here needs heat.', 'At or under 40 °C on the probe.');
+            $tasks[] = new Task(
+                $has(Phase::Melt) || $has(Phase::Water)
+                    ? 'Let it cool, then stir in the cool-down phase.'
+                    : 'Stir in the cool-down phase; nothing here needs heat.',
+                'At or under 40 °C on the probe.',
+            );
         }
         if ($kind === ProductKind::WhippedButter) {
-            $tasks[] = new Task('Chill until the rim is firm and the middle gives to a finger, then whip 8 to 12 minutes at medium speed.', 'Soft peaks. Stop before it begins to fall.');
+            $tasks[] = new Task(
+                'Chill until the rim is firm and the middle gives to a finger, then whip 8 to 12 minutes at medium '
+                    .'speed.',
+                'Soft peaks. Stop before it begins to fall.',
+            );
         }
         if ($has(Phase::WhipIn)) {
             $tasks[] = new Task('Sift in the powders and whip briefly.', 'No white specks.');
         }
-        $tasks[] = new Task($kind->isSolid() ? 'Fill the jars before it sets.' : 'Fill the bottles through a funnel.', 'Each container looked at: no chip, no crack, rim wiped.');
-        $tasks[] = new Task('Close, label with lot and date, keep one small jar back as the sample.', 'Every jar has its label.');
+        $tasks[] = new Task(
+            $kind->isSolid() ? 'Fill the jars before it sets.' : 'Fill the bottles through a funnel.',
+            'Each container looked at: no chip, no crack, rim wiped.',
+        );
+        $tasks[] = new Task(
+            'Close, label with lot and date, keep one small jar back as the sample.',
+            'Every jar has its label.',
+        );
 
         return $tasks;
     }

@@ -8,8 +8,9 @@ use Crown\Formula\FormulaError;
 use Crown\Formula\Size;
 
 /**
- * What stays in bowl, spout and spatula, as the studio's own batches have shown it. Two batches of the usual loss are always
- * reckoned in, so that one messy afternoon does not double every batch to come. Method page: docs/methods/making.md.
+ * What stays in bowl, spout and spatula, as the studio's own batches have shown it. Two batches of the usual loss are
+ * always reckoned in, so that one messy afternoon does not double every batch to come. Method page:
+ * docs/methods/making.md.
  */
 final readonly class ProcessLoss
 {
@@ -44,6 +45,9 @@ final readonly class ProcessLoss
             }
         }
 
-        return new self((self::USUAL_COUNTS * Size::LOSS + array_sum($losses)) / (self::USUAL_COUNTS + count($losses)), count($losses));
+        return new self(
+            (self::USUAL_COUNTS * Size::LOSS + array_sum($losses)) / (self::USUAL_COUNTS + count($losses)),
+            count($losses),
+        );
     }
 }

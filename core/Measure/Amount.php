@@ -13,7 +13,8 @@ final readonly class Amount
      * @param  bool  $about adds 10 % to the half-width
      * @param  float  $capsuleMilligrams powder in one capsule, 0 when it was not said
      * @param  list<Amount>  $also further parts to be added ("1 cup + 2 tbsp")
-     * @param  float  $millilitres of a fill: the volume of the whole to which it fills, ml; 0 when it was not said as a volume
+     * @param  float  $millilitres of a fill: the volume of the whole to which it fills, ml; 0 when it was not said as a
+     *     volume
      * @param  string  $written the maker's own words
      *
      * @throws MeasureError for nothing, less than nothing, or more than a tonne
@@ -32,7 +33,7 @@ final readonly class Amount
         if (! $fillWithoutTarget && $count->low <= 0.0) {
             throw MeasureError::negativeAmount($written);
         }
-        if ($unit->isMass() && $count->high * $unit->grams() > 1_000_000.0 || $count->high > 1_000_000.0) {
+        if (($unit->isMass() && $count->high * $unit->grams() > 1_000_000.0) || $count->high > 1_000_000.0) {
             throw MeasureError::enormousAmount($written);
         }
     }
@@ -65,9 +66,13 @@ final readonly class Amount
         }
         $also = array_map(static fn (Amount $a): Amount => $a->scaled($factor), $this->also);
         $count = $this->count->scaled($factor);
-        $words = ($this->about ? 'about ' : '').($this->heaped ? 'heaped ' : '')
-            .($count->isExact() ? self::number($count->best) : self::number($count->low).' to '.self::number($count->high))
-            .' '.$this->unit->after($count->high)
+        $words = ($this->about ? 'about ' : '')
+            .($this->heaped ? 'heaped ' : '')
+            .($count->isExact()
+                ? self::number($count->best)
+                : self::number($count->low).' to '.self::number($count->high))
+            .' '
+            .$this->unit->after($count->high)
             .($this->capsuleMilligrams > 0 ? sprintf(' of %g mg', $this->capsuleMilligrams) : '');
         foreach ($also as $more) {
             $words .= ' + '.$more->written;

@@ -6,45 +6,158 @@ namespace Crown\Measure;
 
 /**
  * Reads amounts as people write them: "2 tbsp", "½ cup", "1 1/2 heaped tsp", "2-3 drops", "about 20 g", "a few drops",
- * "18 %", "3 parts", "1 cup + 2 tbsp", "2 tbsp (28 g)", "3 capsules of 500 mg", "to fill", "fill up to 100 g", "to make 100 ml".
+ * "18 %", "3 parts", "1 cup + 2 tbsp", "2 tbsp (28 g)", "3 capsules of 500 mg", "to fill", "fill up to 100 g", "to make
+ * 100 ml".
  *
  * Where an amount is given twice ("1 oz / 28 g") the weighed one counts.
  */
 final class AmountReader
 {
     private const FRACTIONS = [
-        '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8',
-        '⅞' => '7/8', '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6',
+        '½' => '1/2',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+        '⅕' => '1/5',
+        '⅖' => '2/5',
+        '⅗' => '3/5',
+        '⅘' => '4/5',
+        '⅙' => '1/6',
+        '⅚' => '5/6',
     ];
 
     private const WORDS = [
-        'a few' => '2-5', 'a couple of' => '2', 'a couple' => '2', 'a dozen' => '12', 'several' => '3-6', 'half a' => '1/2', 'half an' => '1/2',
-        'a half' => '1/2', 'half' => '1/2', 'a quarter of a' => '1/4', 'a quarter' => '1/4', 'quarter of a' => '1/4', 'quarter' => '1/4',
-        'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8',
-        'nine' => '9', 'ten' => '10', 'twelve' => '12', 'fifteen' => '15', 'twenty' => '20', 'few' => '2-5', 'an' => '1', 'a' => '1',
+        'a few' => '2-5',
+        'a couple of' => '2',
+        'a couple' => '2',
+        'a dozen' => '12',
+        'several' => '3-6',
+        'half a' => '1/2',
+        'half an' => '1/2',
+        'a half' => '1/2',
+        'half' => '1/2',
+        'a quarter of a' => '1/4',
+        'a quarter' => '1/4',
+        'quarter of a' => '1/4',
+        'quarter' => '1/4',
+        'one' => '1',
+        'two' => '2',
+        'three' => '3',
+        'four' => '4',
+        'five' => '5',
+        'six' => '6',
+        'seven' => '7',
+        'eight' => '8',
+        'nine' => '9',
+        'ten' => '10',
+        'twelve' => '12',
+        'fifteen' => '15',
+        'twenty' => '20',
+        'few' => '2-5',
+        'an' => '1',
+        'a' => '1',
     ];
 
-    /** Longest spellings first within the pattern; the bare letters need the case that cooks give them (T is a tablespoon). */
+    /**
+     * Longest spellings first within the pattern; the bare letters need the case that cooks give them (T is a
+     * tablespoon).
+     */
     private const UNITS = [
-        'fl oz' => Unit::FluidOunce, 'fl. oz' => Unit::FluidOunce, 'floz' => Unit::FluidOunce, 'fluid ounces' => Unit::FluidOunce,
-        'fluid ounce' => Unit::FluidOunce, 'tablespoons' => Unit::Tablespoon, 'tablespoon' => Unit::Tablespoon,
-        'tablespoonfuls' => Unit::Tablespoon, 'tbsps' => Unit::Tablespoon, 'tbsp' => Unit::Tablespoon, 'tbs' => Unit::Tablespoon,
-        'tblsps' => Unit::Tablespoon, 'tblsp' => Unit::Tablespoon, 'tbls' => Unit::Tablespoon, 'tb' => Unit::Tablespoon, 'teaspoons' => Unit::Teaspoon, 'teaspoon' => Unit::Teaspoon,
-        'tsps' => Unit::Teaspoon, 'tsp' => Unit::Teaspoon, 'cups' => Unit::Cup, 'cup' => Unit::Cup, 'cupfuls' => Unit::Cup, 'cupful' => Unit::Cup,
-        'kilograms' => Unit::Kilogram, 'kilogram' => Unit::Kilogram, 'kilos' => Unit::Kilogram, 'kilo' => Unit::Kilogram,
-        'kg' => Unit::Kilogram, 'grams' => Unit::Gram, 'gram' => Unit::Gram, 'grammes' => Unit::Gram, 'gramme' => Unit::Gram,
-        'gms' => Unit::Gram, 'grs' => Unit::Gram, 'gm' => Unit::Gram, 'gr' => Unit::Gram, 'g' => Unit::Gram, 'ounces' => Unit::Ounce, 'ounce' => Unit::Ounce,
-        'oz' => Unit::Ounce, 'pounds' => Unit::Pound, 'pound' => Unit::Pound, 'lbs' => Unit::Pound, 'lb' => Unit::Pound,
-        'millilitres' => Unit::Millilitre, 'milliliters' => Unit::Millilitre, 'millilitre' => Unit::Millilitre,
-        'milliliter' => Unit::Millilitre, 'mls' => Unit::Millilitre, 'ml' => Unit::Millilitre, 'cc' => Unit::Millilitre,
-        'litres' => Unit::Litre, 'liters' => Unit::Litre, 'litre' => Unit::Litre, 'liter' => Unit::Litre, 'l' => Unit::Litre,
-        'drops' => Unit::Drop, 'drop' => Unit::Drop, 'gtt' => Unit::Drop, 'pinches' => Unit::Pinch, 'pinch' => Unit::Pinch,
-        'capsules' => Unit::Capsule, 'capsule' => Unit::Capsule, 'caps' => Unit::Capsule, 'softgels' => Unit::Capsule, 'softgel' => Unit::Capsule, 'parts' => Unit::Part, 'part' => Unit::Part,
-        'percent' => Unit::Percent, 'per cent' => Unit::Percent, 'pct' => Unit::Percent, '%' => Unit::Percent,
-        'pieces' => Unit::Piece, 'piece' => Unit::Piece, 'leaves' => Unit::Piece, 'leaf' => Unit::Piece, 'sprigs' => Unit::Piece,
-        'sprig' => Unit::Piece, 'pads' => Unit::Piece, 'pad' => Unit::Piece, 'cloves' => Unit::Piece, 'buds' => Unit::Piece,
-        'dl' => Unit::Millilitre, 'cl' => Unit::Millilitre, 'dessertspoons' => Unit::Teaspoon, 'dessertspoon' => Unit::Teaspoon, 'dsp' => Unit::Teaspoon,
-        'stalks' => Unit::Piece, 'stalk' => Unit::Piece, 'whole' => Unit::Piece,
+        'fl oz' => Unit::FluidOunce,
+        'fl. oz' => Unit::FluidOunce,
+        'floz' => Unit::FluidOunce,
+        'fluid ounces' => Unit::FluidOunce,
+        'fluid ounce' => Unit::FluidOunce,
+        'tablespoons' => Unit::Tablespoon,
+        'tablespoon' => Unit::Tablespoon,
+        'tablespoonfuls' => Unit::Tablespoon,
+        'tbsps' => Unit::Tablespoon,
+        'tbsp' => Unit::Tablespoon,
+        'tbs' => Unit::Tablespoon,
+        'tblsps' => Unit::Tablespoon,
+        'tblsp' => Unit::Tablespoon,
+        'tbls' => Unit::Tablespoon,
+        'tb' => Unit::Tablespoon,
+        'teaspoons' => Unit::Teaspoon,
+        'teaspoon' => Unit::Teaspoon,
+        'tsps' => Unit::Teaspoon,
+        'tsp' => Unit::Teaspoon,
+        'cups' => Unit::Cup,
+        'cup' => Unit::Cup,
+        'cupfuls' => Unit::Cup,
+        'cupful' => Unit::Cup,
+        'kilograms' => Unit::Kilogram,
+        'kilogram' => Unit::Kilogram,
+        'kilos' => Unit::Kilogram,
+        'kilo' => Unit::Kilogram,
+        'kg' => Unit::Kilogram,
+        'grams' => Unit::Gram,
+        'gram' => Unit::Gram,
+        'grammes' => Unit::Gram,
+        'gramme' => Unit::Gram,
+        'gms' => Unit::Gram,
+        'grs' => Unit::Gram,
+        'gm' => Unit::Gram,
+        'gr' => Unit::Gram,
+        'g' => Unit::Gram,
+        'ounces' => Unit::Ounce,
+        'ounce' => Unit::Ounce,
+        'oz' => Unit::Ounce,
+        'pounds' => Unit::Pound,
+        'pound' => Unit::Pound,
+        'lbs' => Unit::Pound,
+        'lb' => Unit::Pound,
+        'millilitres' => Unit::Millilitre,
+        'milliliters' => Unit::Millilitre,
+        'millilitre' => Unit::Millilitre,
+        'milliliter' => Unit::Millilitre,
+        'mls' => Unit::Millilitre,
+        'ml' => Unit::Millilitre,
+        'cc' => Unit::Millilitre,
+        'litres' => Unit::Litre,
+        'liters' => Unit::Litre,
+        'litre' => Unit::Litre,
+        'liter' => Unit::Litre,
+        'l' => Unit::Litre,
+        'drops' => Unit::Drop,
+        'drop' => Unit::Drop,
+        'gtt' => Unit::Drop,
+        'pinches' => Unit::Pinch,
+        'pinch' => Unit::Pinch,
+        'capsules' => Unit::Capsule,
+        'capsule' => Unit::Capsule,
+        'caps' => Unit::Capsule,
+        'softgels' => Unit::Capsule,
+        'softgel' => Unit::Capsule,
+        'parts' => Unit::Part,
+        'part' => Unit::Part,
+        'percent' => Unit::Percent,
+        'per cent' => Unit::Percent,
+        'pct' => Unit::Percent,
+        '%' => Unit::Percent,
+        'pieces' => Unit::Piece,
+        'piece' => Unit::Piece,
+        'leaves' => Unit::Piece,
+        'leaf' => Unit::Piece,
+        'sprigs' => Unit::Piece,
+        'sprig' => Unit::Piece,
+        'pads' => Unit::Piece,
+        'pad' => Unit::Piece,
+        'cloves' => Unit::Piece,
+        'buds' => Unit::Piece,
+        'dl' => Unit::Millilitre,
+        'cl' => Unit::Millilitre,
+        'dessertspoons' => Unit::Teaspoon,
+        'dessertspoon' => Unit::Teaspoon,
+        'dsp' => Unit::Teaspoon,
+        'stalks' => Unit::Piece,
+        'stalk' => Unit::Piece,
+        'whole' => Unit::Piece,
     ];
 
     /** How many amounts may be added up, or said again, in one. */
@@ -54,17 +167,30 @@ final class AmountReader
     private const TIMES = ['dl' => 100.0, 'cl' => 10.0, 'dessertspoons' => 2.0, 'dessertspoon' => 2.0, 'dsp' => 2.0];
 
     /** Measures that are another size in every hand and every shop. */
-    private const VAGUE = '/^(?<amount>(?:(?:just |only )?a (?:little(?: bit)?|touch)|some(?=\s+\p{L}|$))(?!\s+(?:handful|splash|dash|dollop|knob|bit))|(?:about\s+)?(?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?(?:(?:big|small|large|good|generous|little|tiny)\s+)?'
-        .'(?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|blobs?|lumps?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?))(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isu';
+    private const VAGUE = '/^(?<amount>
+            (?: (?:(?:just\ |only\ )?a\ (?:little(?:\ bit)?|touch) | some(?=\s+\p{L}|$))   # "a little", "some"
+                (?!\s+(?:handful|splash|dash|dollop|knob|bit)) )
+            | (?:about\s+)?                                                                # "about two big handfuls"
+              (?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?
+              (?:(?:big|small|large|good|generous|little|tiny)\s+)?
+              (?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?
+                |blobs?|lumps?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?)
+        )(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isux';
 
     /** How much of it there is when it is all in: "to make 100 ml". A number has to follow. */
-    private const MADE_UP = '(?:(?:enough|made?|make)\s+)?(?:up\s+)?to(?:\s+make)?(?:\s+up)?(?:\s+to)?(?=\s+[\d.,]+\s*(?:g|grams|ml|kg|oz)\b)';
+    private const MADE_UP = '(?:(?:enough|made?|make)\s+)?(?:up\s+)?to(?:\s+make)?(?:\s+up)?(?:\s+to)?'
+        .'(?=\s+[\d.,]+\s*(?:g|grams|ml|kg|oz)\b)';
 
-    private const FILL = '(?:'.self::MADE_UP.'|to fill(?: up)?|fill(?: up)?(?: the rest)?|top(?: it)? up|q\.?\s?s\.?|the rest|remainder|rest)(?:\s+(?:to|with))?(?:\s+(?:100 ?%|(?<fill>[\d.,]+)\s*(?<fillunit>g|grams|ml|kg|oz)))?';
+    private const FILL = '(?:'.self::MADE_UP
+        .'|to fill(?: up)?|fill(?: up)?(?: the rest)?|top(?: it)? up|q\.?\s?s\.?|the rest|remainder|rest)'
+        .'(?:\s+(?:to|with))?(?:\s+(?:100 ?%|(?<fill>[\d.,]+)\s*(?<fillunit>g|grams|ml|kg|oz)))?';
 
     private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)';
 
-    /** Most amounts: one figure and one unit. They are asked for on every key, and read the same without the long way round. */
+    /**
+     * Most amounts: one figure and one unit. They are asked for on every key, and read the same without the long way
+     * round.
+     */
     private const PLAINEST = '/^(\d{1,6}(?:\.\d{1,4})?) (g|kg|ml|oz|cups?|tbsp|tsp|drops?|%)$/D';
 
     /**
@@ -114,7 +240,15 @@ final class AmountReader
             $unit = self::UNITS[mb_strtolower($m['fillunit'] ?? '')] ?? Unit::Gram;
             $target = isset($m['fill']) ? self::value($m['fill']) : 0.0;
 
-            return new LeadingAmount(new Amount(Band::exact($target * $unit->grams()), Unit::Fill, trim($m[0]), millilitres: $target * $unit->millilitres(CupSize::Metric)), substr($plain, strlen($m[0])));
+            return new LeadingAmount(
+                new Amount(
+                    Band::exact($target * $unit->grams()),
+                    Unit::Fill,
+                    trim($m[0]),
+                    millilitres: $target * $unit->millilitres(CupSize::Metric),
+                ),
+                substr($plain, strlen($m[0])),
+            );
         }
 
         return self::sum($plain);
@@ -131,9 +265,16 @@ final class AmountReader
         $written = [$amount->written];
         $also = [];
         $other = $amount;
-        while (count($written) < self::MOST_TOGETHER && preg_match('/^\s*(\+|plus|and|&|\/|=|\(|,)\s*/iu', $rest, $m) === 1) {
+        while (
+            count($written) < self::MOST_TOGETHER
+            && preg_match('/^\s*(\+|plus|and|&|\/|=|\(|,)\s*/iu', $rest, $m) === 1
+        ) {
             $next = self::single(substr($rest, strlen($m[0])));
-            if ($next === false || $next->amount->unit === Unit::Piece && $next->amount->written === Amount::number($next->amount->count->best)) {
+            if (
+                $next === false
+                || ($next->amount->unit === Unit::Piece
+                    && $next->amount->written === Amount::number($next->amount->count->best))
+            ) {
                 break;
             }
             $rest = $next->rest;
@@ -147,7 +288,15 @@ final class AmountReader
                 $written[] = '('.$next->amount->written.')';
             }
         }
-        $whole = new Amount($other->count, $other->unit, implode(' ', $written), $other->heaped, $other->about, $other->capsuleMilligrams, $also);
+        $whole = new Amount(
+            $other->count,
+            $other->unit,
+            implode(' ', $written),
+            $other->heaped,
+            $other->about,
+            $other->capsuleMilligrams,
+            $also,
+        );
 
         return new LeadingAmount($whole, $rest);
     }
@@ -159,7 +308,9 @@ final class AmountReader
         if ($pattern === '') {
             $names = array_keys(self::UNITS);
             usort($names, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
-            $pattern = self::pattern(implode('|', array_map(static fn (string $n): string => preg_quote($n, '/'), $names)));
+            $pattern = self::pattern(
+                implode('|', array_map(static fn (string $n): string => preg_quote($n, '/'), $names)),
+            );
         }
         if (preg_match($pattern, $plain, $m) !== 1) {
             return false;
@@ -185,13 +336,19 @@ final class AmountReader
         }
         $times = self::TIMES[mb_strtolower($name)] ?? 1.0;
         $milligrams = 0.0;
-        if ($unit === Unit::Capsule && preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $mg) === 1) {
+        if (
+            $unit === Unit::Capsule
+            && preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $mg) === 1
+        ) {
             $milligrams = self::value($mg[1]);
             $rest = substr($rest, strlen($mg[0]));
         }
         $heapWord = trim(mb_strtolower($m['heap'] ?? ''));
         $heaped = in_array($heapWord, ['heaped', 'heaping', 'rounded', 'generous'], true);
-        $written = rtrim(preg_replace('/\s+/', ' ', trim(substr($plain, 0, strlen($plain) - strlen($rest)))) ?? '', '. ');
+        $written = rtrim(
+            preg_replace('/\s+/', ' ', trim(substr($plain, 0, strlen($plain) - strlen($rest)))) ?? '',
+            '. ',
+        );
         $few = preg_match('/^2-5/', $written) === 1;
 
         return new LeadingAmount(
@@ -210,9 +367,15 @@ final class AmountReader
     private static function pattern(string $unitPattern): string
     {
         return '/^\s*(?<about1>about|approximately|approx\.?|around|roughly|ca\.?|circa|~)?\s*'
-            .'(?<number>'.self::NUMBER.')(?:\s*(?:-|–|—|to|or)\s*(?<upper>'.self::NUMBER.'))?\s*'
+            .'(?<number>'
+            .self::NUMBER
+            .')(?:\s*(?:-|–|—|to|or)\s*(?<upper>'
+            .self::NUMBER
+            .'))?\s*'
             .'(?<heap>(?:heaped|heaping|rounded|generous|level|scant|flat|large|small|big|full)\s+)*'
-            .'(?:(?<unit>'.$unitPattern.')(?![\p{L}])\.?)?/iu';
+            .'(?:(?<unit>'
+            .$unitPattern
+            .')(?![\p{L}])\.?)?/iu';
     }
 
     /** Unicode fractions and number words become figures; spaces and dashes become plain ones. */
@@ -239,8 +402,12 @@ final class AmountReader
 
         // "one and a half cups", "2 and 1/4 tsp", "a cup and a half" is left to be asked about.
         return preg_replace_callback(
-            '/^((?:about|approximately|approx\.?|around|roughly)\s+)?(\d+)\s+(?:and|&)\s+(?:an?\s+|one\s+)?(half|quarter|third|[1-7]\/[2-8])(?=\s+\p{L})/iu',
-            static fn (array $m): string => $m[1].$m[2].' '.(['half' => '1/2', 'quarter' => '1/4', 'third' => '1/3'][strtolower($m[3])] ?? $m[3]),
+            '/^((?:about|approximately|approx\.?|around|roughly)\s+)?(\d+)\s+(?:and|&)\s+'
+                .'(?:an?\s+|one\s+)?(half|quarter|third|[1-7]\/[2-8])(?=\s+\p{L})/iu',
+            static fn (array $m): string => $m[1]
+                .$m[2]
+                .' '
+                .(['half' => '1/2', 'quarter' => '1/4', 'third' => '1/3'][strtolower($m[3])] ?? $m[3]),
             $text,
         ) ?? $text;
     }

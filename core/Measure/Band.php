@@ -14,11 +14,8 @@ use JsonSerializable;
  */
 final readonly class Band implements JsonSerializable
 {
-    private function __construct(
-        public float $low,
-        public float $best,
-        public float $high,
-    ) {
+    private function __construct(public float $low, public float $best, public float $high)
+    {
     }
 
     /** @throws MeasureError when the three do not rise or are not finite */
@@ -39,7 +36,9 @@ final readonly class Band implements JsonSerializable
         return self::of($value, $value, $value);
     }
 
-    /** A value known to within an absolute half-width, in the value's own unit; never below zero for a positive value. */
+    /**
+     * A value known to within an absolute half-width, in the value's own unit; never below zero for a positive value.
+     */
     public static function around(float $best, float $halfWidth): self
     {
         $low = $best - abs($halfWidth);
@@ -123,7 +122,9 @@ final readonly class Band implements JsonSerializable
     {
         $best = self::tidy($this->best);
 
-        return $this->isExact() ? ['low' => $best, 'best' => $best, 'high' => $best] : ['low' => self::tidy($this->low), 'best' => $best, 'high' => self::tidy($this->high)];
+        return $this->isExact()
+            ? ['low' => $best, 'best' => $best, 'high' => $best]
+            : ['low' => self::tidy($this->low), 'best' => $best, 'high' => self::tidy($this->high)];
     }
 
     /** Cuts binary noise at nine significant digits for output; never used in further computation. */

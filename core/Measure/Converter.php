@@ -7,15 +7,15 @@ namespace Crown\Measure;
 /**
  * Turns an amount of a substance into grams, with its band, basis and working. Method page: docs/methods/amounts.md.
  *
- * Plant oils lose about 0.00068 g/ml per kelvin; a cup of butter in chunks is 0.60 to 0.85 of its melted mass; a drop is
- * 0.025 / 0.035 / 0.050 ml from a dropper insert and 0.03 / 0.04 / 0.06 ml of a thick oil.
+ * Plant oils lose about 0.00068 g/ml per kelvin; a cup of butter in chunks is 0.60 to 0.85 of its melted mass; a drop
+ * is 0.025 / 0.035 / 0.050 ml from a dropper insert and 0.03 / 0.04 / 0.06 ml of a thick oil.
  */
 final readonly class Converter
 {
     /** g/ml lost per kelvin by plant oils. */
     public const EXPANSION = 0.00068;
 
-    private const CHUNKS = [0.60, 0.72, 0.85];
+    private const CHUNKS = [0.6, 0.72, 0.85];
 
     private const HEAPED = 1.5;
 
@@ -35,7 +35,10 @@ final readonly class Converter
                 $figure->band->plus($next->band),
                 'g',
                 Basis::weakest($figure->basis, $next->basis),
-                new Working('amounts', $figure->working->words.' Plus: '.$next->working->words, [...$figure->working->inputs, ...$next->working->inputs]),
+                new Working('amounts', $figure->working->words.' Plus: '.$next->working->words, [
+                    ...$figure->working->inputs,
+                    ...$next->working->inputs,
+                ]),
             );
         }
 
@@ -82,7 +85,11 @@ final readonly class Converter
             $unit === Unit::Capsule => $this->capsules($amount, $substance),
             $unit === Unit::Piece => $this->pieces($amount, $substance),
             $unit === Unit::Pinch => $this->pinch($amount),
-            default => throw CannotTell::mass($substance->name, $amount->written, 'it is a proportion, which needs the other lines.'),
+            default => throw CannotTell::mass(
+                $substance->name,
+                $amount->written,
+                'it is a proportion, which needs the other lines.',
+            ),
         };
     }
 
@@ -135,67 +142,107 @@ final readonly class Converter
         $count = $this->byHand($amount, 0.0);
         $calibration = $this->kitchen->calibrations[$substance->name] ?? false;
         if ($calibration instanceof DropCalibration) {
-            return new Figure($count->times($calibration->gramsPerDrop()), 'g', Basis::Converted, new Working(
-                'amounts',
-                'Drops counted from the maker\'s calibrated bottle.',
-                [new Input('drops', $count, '', 'the maker'), new Input('one drop', $calibration->gramsPerDrop(), 'g', 'measured by the maker')],
-            ));
+            return new Figure(
+                $count->times($calibration->gramsPerDrop()),
+                'g',
+                Basis::Converted,
+                new Working('amounts', 'Drops counted from the maker\'s calibrated bottle.', [
+                    new Input('drops', $count, '', 'the maker'),
+                    new Input('one drop', $calibration->gramsPerDrop(), 'g', 'measured by the maker'),
+                ]),
+            );
         }
         if (! $substance->liquid || ! $substance->facts->has(Property::Density20)) {
-            throw CannotTell::mass($substance->name, $amount->written, 'it does not fall in drops of a known size. Weigh it.');
+            throw CannotTell::mass(
+                $substance->name,
+                $amount->written,
+                'it does not fall in drops of a known size. Weigh it.',
+            );
         }
         $drop = $substance->facts->has(Property::DropMillilitres)
             ? $substance->facts->get(Property::DropMillilitres)
-            : new Fact(Band::of(0.025, 0.035, 0.050), Fact::ESTIMATE);
+            : new Fact(Band::of(0.025, 0.035, 0.05), Fact::ESTIMATE);
         $density = $substance->facts->get(Property::Density20);
 
-        return new Figure($count->times($drop->band)->times($density->band), 'g', Basis::Estimated, new Working(
-            'amounts',
-            'Drops times the volume of a drop times density. Calibrate the bottle to narrow this.',
-            [
-                new Input('drops', $count, '', 'the maker'),
-                new Input('one drop', $drop->band, 'ml', $drop->source),
-                new Input('density', $density->band, 'g/ml', $density->source),
-            ],
-        ));
+        return new Figure(
+            $count->times($drop->band)->times($density->band),
+            'g',
+            Basis::Estimated,
+            new Working(
+                'amounts',
+                'Drops times the volume of a drop times density. Calibrate the bottle to narrow this.',
+                [
+                    new Input('drops', $count, '', 'the maker'),
+                    new Input('one drop', $drop->band, 'ml', $drop->source),
+                    new Input('density', $density->band, 'g/ml', $density->source),
+                ],
+            ),
+        );
     }
 
     private function capsules(Amount $amount, Substance $substance): Figure
     {
         if ($amount->capsuleMilligrams <= 0.0) {
-            throw CannotTell::mass($substance->name, $amount->written, 'say how much is in one, for example "3 capsules of 500 mg".');
+            throw CannotTell::mass(
+                $substance->name,
+                $amount->written,
+                'say how much is in one, for example "3 capsules of 500 mg".',
+            );
         }
         $grams = $this->byHand($amount, 0.1)->scaled($amount->capsuleMilligrams / 1000);
 
-        return new Figure($grams, 'g', Basis::Converted, new Working('amounts', 'Count times the powder stated for one capsule, within 10 %.', [
-            new Input('capsules', $amount->count, '', 'the maker'),
-            new Input('powder in one', Band::exact($amount->capsuleMilligrams), 'mg', 'the capsule\'s label'),
-        ]));
+        return new Figure(
+            $grams,
+            'g',
+            Basis::Converted,
+            new Working('amounts', 'Count times the powder stated for one capsule, within 10 %.', [
+                new Input('capsules', $amount->count, '', 'the maker'),
+                new Input('powder in one', Band::exact($amount->capsuleMilligrams), 'mg', 'the capsule\'s label'),
+            ]),
+        );
     }
 
     private function pieces(Amount $amount, Substance $substance): Figure
     {
         if (! $substance->facts->has(Property::PieceGrams)) {
-            throw CannotTell::mass($substance->name, $amount->written, 'the mass of one piece is not known. Give a unit, or weigh it.');
+            throw CannotTell::mass(
+                $substance->name,
+                $amount->written,
+                'the mass of one piece is not known. Give a unit, or weigh it.',
+            );
         }
         $piece = $substance->facts->get(Property::PieceGrams);
         $count = $this->byHand($amount, 0.0);
         $half = Unit::Piece->handHalfWidth();
-        $one = Band::of(min($piece->band->low, $piece->band->best * (1 - $half)), $piece->band->best, max($piece->band->high, $piece->band->best * (1 + $half)));
+        $one = Band::of(
+            min($piece->band->low, $piece->band->best * (1 - $half)),
+            $piece->band->best,
+            max($piece->band->high, $piece->band->best * (1 + $half)),
+        );
 
-        return new Figure($count->times($one), 'g', Basis::Estimated, new Working('amounts', 'Count times the usual mass of one piece, within 30 % or more.', [
-            new Input('pieces', $count, '', 'the maker'),
-            new Input('one piece', $one, 'g', $piece->source),
-        ]));
+        return new Figure(
+            $count->times($one),
+            'g',
+            Basis::Estimated,
+            new Working('amounts', 'Count times the usual mass of one piece, within 30 % or more.', [
+                new Input('pieces', $count, '', 'the maker'),
+                new Input('one piece', $one, 'g', $piece->source),
+            ]),
+        );
     }
 
     private function pinch(Amount $amount): Figure
     {
         $pinch = Band::of(0.2, 0.35, 0.6);
 
-        return new Figure($amount->count->times($pinch), 'g', Basis::Estimated, new Working('amounts', 'A pinch between thumb and finger.', [
-            new Input('one pinch', $pinch, 'g', 'estimate'),
-        ]));
+        return new Figure(
+            $amount->count->times($pinch),
+            'g',
+            Basis::Estimated,
+            new Working('amounts', 'A pinch between thumb and finger.', [
+                new Input('one pinch', $pinch, 'g', 'estimate'),
+            ]),
+        );
     }
 
     /** The count with the half-width of the hand that measured it. */
@@ -206,7 +253,7 @@ final readonly class Converter
             $count = $count->scaled(self::HEAPED);
             $half = 0.25;
         }
-        $half += $amount->about ? 0.10 : 0.0;
+        $half += $amount->about ? 0.1 : 0.0;
 
         return Band::of($count->low * (1 - $half), $count->best, $count->high * (1 + $half));
     }

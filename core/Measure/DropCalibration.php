@@ -14,11 +14,8 @@ final readonly class DropCalibration
      *
      * @throws MeasureError
      */
-    public function __construct(
-        public int $drops,
-        public float $grams,
-        public float $scaleGrams,
-    ) {
+    public function __construct(public int $drops, public float $grams, public float $scaleGrams)
+    {
         if ($drops < 1 || $grams <= 0.0 || $scaleGrams <= 0.0) {
             throw MeasureError::badCalibration();
         }

@@ -8,10 +8,8 @@ namespace Crown\Measure;
 final readonly class FactSheet
 {
     /** @param  array<string, Fact>  $facts keyed by Property value */
-    public function __construct(
-        private string $substance,
-        private array $facts,
-    ) {
+    public function __construct(private string $substance, private array $facts)
+    {
     }
 
     public function has(Property $property): bool

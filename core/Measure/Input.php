@@ -9,12 +9,8 @@ use JsonSerializable;
 /** One named input of a working: its value, its unit and where it comes from. */
 final readonly class Input implements JsonSerializable
 {
-    public function __construct(
-        public string $name,
-        public Band $value,
-        public string $unit,
-        public string $source,
-    ) {
+    public function __construct(public string $name, public Band $value, public string $unit, public string $source)
+    {
     }
 
     /** @return array{name: string, value: Band, unit: string, source: string} */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Crown\Measure;
 
-/** What the maker works with: the cup's size, the scale's resolution, calibrated droppers by substance name, the largest bowl. */
+/**
+ * What the maker works with: the cup's size, the scale's resolution, calibrated droppers by substance name, the largest
+ * bowl.
+ */
 final readonly class Kitchen
 {
     /**

@@ -28,15 +28,24 @@ final class MeasureError extends DomainException
     {
         $shown = mb_strlen($text) > 40 ? mb_substr($text, 0, 40).'…' : $text;
 
-        return new self(sprintf(
-            'The amount "%s" could not be read. Write a number and a unit, for example 20 g, 2 tbsp, 1/2 cup, 12 drops, 18 %%, 3 parts or to fill.',
-            $shown,
-        ));
+        return new self(
+            sprintf(
+                'The amount "%s" could not be read. Write a number and a unit, for example 20 g, 2 tbsp, 1/2 cup, 12 '
+                    .'drops, 18 %%, 3 parts or to fill.',
+                $shown,
+            ),
+        );
     }
 
     public static function vagueAmount(string $text): self
     {
-        return new self(sprintf('"%s" is another amount in every hand, so its mass cannot be told. Weigh it once, or write spoons, cups, drops or grams.', $text));
+        return new self(
+            sprintf(
+                '"%s" is another amount in every hand, so its mass cannot be told. Weigh it once, or write spoons, '
+                    .'cups, drops or grams.',
+                $text,
+            ),
+        );
     }
 
     public static function negativeAmount(string $text): self
@@ -51,12 +60,16 @@ final class MeasureError extends DomainException
 
     public static function badScale(float $grams): self
     {
-        return new self(sprintf('A scale resolution of %g g is not allowed; it must be above 0 and at most 100 g.', $grams));
+        return new self(
+            sprintf('A scale resolution of %g g is not allowed; it must be above 0 and at most 100 g.', $grams),
+        );
     }
 
     public static function badBowl(float $millilitres): self
     {
-        return new self(sprintf('A bowl of %g ml is not allowed; it must be 0 (not known) to 100,000 ml.', $millilitres));
+        return new self(
+            sprintf('A bowl of %g ml is not allowed; it must be 0 (not known) to 100,000 ml.', $millilitres),
+        );
     }
 
     public static function badCalibration(): self

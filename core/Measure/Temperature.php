@@ -18,11 +18,11 @@ final readonly class Temperature
 
     public static function fahrenheit(float $degrees): self
     {
-        return new self(($degrees - 32.0) * 5.0 / 9.0);
+        return new self((($degrees - 32.0) * 5.0) / 9.0);
     }
 
     public function inFahrenheit(): float
     {
-        return $this->celsius * 9.0 / 5.0 + 32.0;
+        return ($this->celsius * 9.0) / 5.0 + 32.0;
     }
 }

@@ -76,9 +76,9 @@ enum Unit: string
         return match ($this) {
             self::Millilitre, self::Litre, self::FluidOunce => 0.03,
             self::Cup => 0.07,
-            self::Tablespoon => 0.10,
+            self::Tablespoon => 0.1,
             self::Teaspoon => 0.12,
-            self::Piece, self::Pinch => 0.30,
+            self::Piece, self::Pinch => 0.3,
             default => 0.0,
         };
     }

@@ -14,11 +14,8 @@ use JsonSerializable;
 final readonly class Working implements JsonSerializable
 {
     /** @param  list<Input>  $inputs */
-    public function __construct(
-        public string $method,
-        public string $words,
-        public array $inputs,
-    ) {
+    public function __construct(public string $method, public string $words, public array $inputs)
+    {
     }
 
     /** @return array{method: string, words: string, inputs: list<Input>} */

@@ -24,7 +24,18 @@ final readonly class Label
     private const NAMED_RINSE_OFF = 0.01;
 
     /** Constituents that are named on labels when they pass the threshold. */
-    private const FRAGRANCE_ALLERGENS = ['limonene', 'linalool', 'citral', 'eugenol', 'geraniol', 'citronellol', 'coumarin', 'linalyl acetate', 'menthol', 'camphor'];
+    private const FRAGRANCE_ALLERGENS = [
+        'limonene',
+        'linalool',
+        'citral',
+        'eugenol',
+        'geraniol',
+        'citronellol',
+        'coumarin',
+        'linalyl acetate',
+        'menthol',
+        'camphor',
+    ];
 
     public function __construct(
         private Assessment $assessment,
@@ -50,12 +61,16 @@ final readonly class Label
         foreach ($this->assessment->subject->composition->counted() as $portion) {
             foreach ($this->inciNames($portion) as $i => $name) {
                 // A steep is mostly its oil: the plant's extract counts under 1 %.
-                $shares[$name] = ($shares[$name] ?? 0.0) + ($i === 0 ? $portion->share->best : min(0.009, $portion->share->best * 0.01));
+                $shares[$name] = ($shares[$name] ?? 0.0)
+                    + ($i === 0 ? $portion->share->best : min(0.009, $portion->share->best * 0.01));
             }
         }
         arsort($shares);
 
-        return implode(', ', array_unique([...array_keys($shares), ...array_map(ucwords(...), $this->fragranceAllergens())]));
+        return implode(
+            ', ',
+            array_unique([...array_keys($shares), ...array_map(ucwords(...), $this->fragranceAllergens())]),
+        );
     }
 
     /** @return list<string> allergen groups to be named in words: tree nut, sesame, bee product and the like */
@@ -82,13 +97,18 @@ final readonly class Label
     public function directions(): string
     {
         return match ($this->assessment->subject->formula()->kind) {
-            ProductKind::ScalpOil => 'Part the hair, a few drops along each part, massage with the fingertips. One to three times a week.',
-            ProductKind::HotOil => 'Stand the bottle in hot water 5 to 10 minutes, test on the wrist: lukewarm, not hot. Leave 20 to 60 minutes before washing.',
+            ProductKind::ScalpOil => 'Part the hair, a few drops along each part, massage with the fingertips. One to '
+                .'three times a week.',
+            ProductKind::HotOil => 'Stand the bottle in hot water 5 to 10 minutes, test on the wrist: lukewarm, not '
+                .'hot. Leave 20 to 60 minutes before washing.',
             ProductKind::SealingOil => 'A few drops over damp lengths and ends, after water or a leave-in.',
-            ProductKind::ConditionerBar => 'Glide over wet hair after washing, comb through, rinse. Let the bar dry between uses.',
+            ProductKind::ConditionerBar => 'Glide over wet hair after washing, comb through, rinse. Let the bar dry '
+                .'between uses.',
             ProductKind::RinseOutBalm => 'After washing, smooth through the lengths, leave 2 to 3 minutes, rinse.',
             ProductKind::Balm => 'Warm a little between the fingers, smooth over edges and ends.',
-            ProductKind::WhippedButter, ProductKind::StirredButter => 'Melt a fingertip of it in the palms and smooth over damp lengths. Dry fingers or a spatula.',
+            ProductKind::WhippedButter,
+            ProductKind::StirredButter => 'Melt a fingertip of it in the palms and smooth over damp lengths. Dry '
+                .'fingers or a spatula.',
             default => 'A little at a time over lengths and ends.',
         };
     }
@@ -97,7 +117,10 @@ final readonly class Label
     public function cautions(): array
     {
         $formula = $this->assessment->subject->formula();
-        $cautions = ['For use on hair and scalp only. Keep out of eyes and from children.', 'Patch test first: inner arm, 48 hours.'];
+        $cautions = [
+            'For use on hair and scalp only. Keep out of eyes and from children.',
+            'Patch test first: inner arm, 48 hours.',
+        ];
         if ($this->assessment->subject->load->oils !== []) {
             $cautions[] = 'Holds essential oils: not for children under 6, nor in pregnancy without advice.';
         }
@@ -119,7 +142,8 @@ final readonly class Label
             return [$portion->line->name];
         }
 
-        return $portion->ingredient->kind === IngredientKind::ReadySteep || str_contains($portion->ingredient->inci, ', ')
+        return $portion->ingredient->kind === IngredientKind::ReadySteep
+            || str_contains($portion->ingredient->inci, ', ')
             ? explode(', ', $portion->ingredient->inci)
             : [$portion->ingredient->inci];
     }
@@ -127,13 +151,17 @@ final readonly class Label
     /** @return list<string> */
     private function fragranceAllergens(): array
     {
-        $threshold = $this->assessment->subject->formula()->audience->isRinsedOff() ? self::NAMED_RINSE_OFF : self::NAMED_LEAVE_ON;
+        $threshold = $this->assessment->subject->formula()->audience->isRinsedOff()
+            ? self::NAMED_RINSE_OFF
+            : self::NAMED_LEAVE_ON;
         $named = [];
         foreach (self::FRAGRANCE_ALLERGENS as $name) {
             $percent = 0.0;
             foreach ($this->assessment->subject->composition->counted() as $portion) {
                 $content = $portion->ingredient->constituents[$name] ?? false;
-                $percent += $content === false || $portion->ingredient->kind->isPlant() ? 0.0 : $portion->share->high * $content->band->high;
+                $percent += $content === false || $portion->ingredient->kind->isPlant()
+                        ? 0.0
+                        : $portion->share->high * $content->band->high;
             }
             if ($percent > $threshold) {
                 $named[] = $name;

@@ -6,7 +6,10 @@ namespace Crown\Rhythm;
 
 use DateTimeImmutable;
 
-/** One product on one head: a patch test first, then applications on a weekly rhythm. Method page: docs/methods/rhythm.md. */
+/**
+ * One product on one head: a patch test first, then applications on a weekly rhythm. Method page:
+ * docs/methods/rhythm.md.
+ */
 final readonly class Routine
 {
     /** Hours until a patch test may be read. */
@@ -89,6 +92,6 @@ final readonly class Routine
     {
         $days = (int) $this->patchReading()->diff($bestBefore)->format('%r%a');
 
-        return max(0.0, floor($days * $this->perWeek / 7) * $this->gramsPerUse);
+        return max(0.0, floor(($days * $this->perWeek) / 7) * $this->gramsPerUse);
     }
 }

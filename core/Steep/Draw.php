@@ -9,10 +9,8 @@ use DateTimeImmutable;
 /** Oil taken out while the rest goes on. */
 final readonly class Draw
 {
-    public function __construct(
-        public float $grams,
-        public DateTimeImmutable $on,
-    ) {
+    public function __construct(public float $grams, public DateTimeImmutable $on)
+    {
         if ($grams <= 0.0) {
             throw SteepError::field('grams', 'more than 0 g');
         }

@@ -50,7 +50,9 @@ final readonly class Herb
         $form = match ($this->form) {
             'powder' => 4.0,
             // A crushed seed draws as a crushed leaf does: its coat is what held it back.
-            'seed' => $this->preparation === Preparation::Crushed || $this->preparation === Preparation::Blended ? 1.0 : 0.35,
+            'seed' => $this->preparation === Preparation::Crushed || $this->preparation === Preparation::Blended
+                ? 1.0
+                : 0.35,
             default => 1.0,
         };
 

@@ -8,7 +8,10 @@ use Crown\Measure\Property;
 use DateTimeImmutable;
 use JsonSerializable;
 
-/** All the schools side by side for one charge, with a recommendation and its reason. Method page: docs/methods/steeps.md. */
+/**
+ * All the schools side by side for one charge, with a recommendation and its reason. Method page:
+ * docs/methods/steeps.md.
+ */
 final readonly class MethodTable implements JsonSerializable
 {
     /**
@@ -39,9 +42,20 @@ final readonly class MethodTable implements JsonSerializable
         $fresh = $this->plans[0]->hasFresh();
         $short = $this->plans[0]->oil()->facts->best(Property::LifeMonths, 12.0) <= 6.0;
         [$first, $why] = match (true) {
-            $fresh => [SteepMethod::WaterBath, 'A fresh plant brings water. Dry or wilt it first, and cold and dark is best; if it must be fresh, the water bath with the bowl weighed before and after.'],
-            $short => [SteepMethod::WaterBath, 'This oil keeps too short a time for weeks of standing; an hour of warmth costs it little more than a day.'],
-            default => [SteepMethod::ColdDark, 'It costs the least of the oil\'s life for what it draws, and needs no watching.'],
+            $fresh => [
+                SteepMethod::WaterBath,
+                'A fresh plant brings water. Dry or wilt it first, and cold and dark is best; if it must be fresh, the '
+                    .'water bath with the bowl weighed before and after.',
+            ],
+            $short => [
+                SteepMethod::WaterBath,
+                'This oil keeps too short a time for weeks of standing; an hour of warmth costs it little more than a '
+                    .'day.',
+            ],
+            default => [
+                SteepMethod::ColdDark,
+                'It costs the least of the oil\'s life for what it draws, and needs no watching.',
+            ],
         };
         foreach ($this->plans as $plan) {
             if ($plan->method === $first && $this->makesIt($plan)) {
@@ -50,7 +64,10 @@ final readonly class MethodTable implements JsonSerializable
         }
         foreach ($this->plans as $plan) {
             if ($plan->method === SteepMethod::WaterBath && $this->makesIt($plan)) {
-                return [SteepMethod::WaterBath, 'Weeks of standing would be ready too late; the water bath is ready in time.'];
+                return [
+                    SteepMethod::WaterBath,
+                    'Weeks of standing would be ready too late; the water bath is ready in time.',
+                ];
             }
         }
 
@@ -65,22 +82,25 @@ final readonly class MethodTable implements JsonSerializable
         return [
             'recommended' => $method->value,
             'why' => $why,
-            'rows' => array_map(fn (SteepPlan $p): array => [
-                'method' => $p->method->value,
-                'label' => $p->method->label(),
-                'days' => $p->standsDays(),
-                'minutes' => $p->method->minutes(),
-                'celsius' => $p->method->celsius(),
-                'extraction_percent' => $p->extractionPercent(),
-                'age_spent_days' => $p->ageSpentDays(),
-                'life_left_months' => $p->lifeLeftMonths(),
-                'water_in_grams' => $p->waterInGrams(),
-                'drives_water_off' => $p->method->isHeated() && $p->method !== SteepMethod::HotJar,
-                'risk' => $p->method->risk(),
-                'watching' => $p->method->watching(),
-                'ready' => $p->startingOn($this->today)->readyDay()->format('Y-m-d'),
-                'in_time' => $this->makesIt($p),
-            ], $this->plans),
+            'rows' => array_map(
+                fn (SteepPlan $p): array => [
+                    'method' => $p->method->value,
+                    'label' => $p->method->label(),
+                    'days' => $p->standsDays(),
+                    'minutes' => $p->method->minutes(),
+                    'celsius' => $p->method->celsius(),
+                    'extraction_percent' => $p->extractionPercent(),
+                    'age_spent_days' => $p->ageSpentDays(),
+                    'life_left_months' => $p->lifeLeftMonths(),
+                    'water_in_grams' => $p->waterInGrams(),
+                    'drives_water_off' => $p->method->isHeated() && $p->method !== SteepMethod::HotJar,
+                    'risk' => $p->method->risk(),
+                    'watching' => $p->method->watching(),
+                    'ready' => $p->startingOn($this->today)->readyDay()->format('Y-m-d'),
+                    'in_time' => $this->makesIt($p),
+                ],
+                $this->plans,
+            ),
         ];
     }
 }

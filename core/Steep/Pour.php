@@ -15,13 +15,12 @@ final readonly class Pour
     private const OILS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep];
 
     /** @throws SteepError */
-    public function __construct(
-        public Ingredient $oil,
-        public float $grams,
-        public DateTimeImmutable $since,
-    ) {
+    public function __construct(public Ingredient $oil, public float $grams, public DateTimeImmutable $since)
+    {
         // A liquid active such as squalane is an oil to the jar.
-        $liquid = $oil->kind === IngredientKind::OilActive && $oil->facts->has(Property::Density20) && ! $oil->facts->has(Property::BulkDensity);
+        $liquid = $oil->kind === IngredientKind::OilActive
+            && $oil->facts->has(Property::Density20)
+            && ! $oil->facts->has(Property::BulkDensity);
         if (! in_array($oil->kind, self::OILS, true) && ! $liquid) {
             throw SteepError::notAnOil($oil->name);
         }

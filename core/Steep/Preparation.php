@@ -39,6 +39,6 @@ enum Preparation: string
     /** The fines are in the oil. */
     public function leavesFines(string $form): bool
     {
-        return $this === self::Blended || $form === 'powder' && $this !== self::Bagged;
+        return $this === self::Blended || ($form === 'powder' && $this !== self::Bagged);
     }
 }

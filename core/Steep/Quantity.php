@@ -11,16 +11,30 @@ use Crown\Measure\Converter;
 use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
 
-/** Grams of what goes into a jar, from an amount as it is written: "40 g", "1 cup", "24 capsules of 400 mg", "412 - 180 g" for a bottle weighed full and empty. */
+/**
+ * Grams of what goes into a jar, from an amount as it is written: "40 g", "1 cup", "24 capsules of 400 mg", "412 - 180
+ * g" for a bottle weighed full and empty.
+ */
 final class Quantity
 {
     /** What is written for "as much as covers the herb". */
     public const COVER = 'to cover';
 
     /** @throws SteepError naming the field */
-    public static function grams(string $field, string $written, Ingredient $ingredient, string $form, Kitchen $kitchen): float
-    {
-        if (preg_match('/^\s*(\d+(?:[.,]\d+)?)\s*(?:g\s*)?(?:-|–|less|minus)\s*(\d+(?:[.,]\d+)?)\s*g?\s*$/iu', $written, $m) === 1) {
+    public static function grams(
+        string $field,
+        string $written,
+        Ingredient $ingredient,
+        string $form,
+        Kitchen $kitchen,
+    ): float {
+        if (
+            preg_match(
+                '/^\s*(\d+(?:[.,]\d+)?)\s*(?:g\s*)?(?:-|–|less|minus)\s*(\d+(?:[.,]\d+)?)\s*g?\s*$/iu',
+                $written,
+                $m,
+            ) === 1
+        ) {
             $left = (float) str_replace(',', '.', $m[1]) - (float) str_replace(',', '.', $m[2]);
 
             return $left > 0.0 ? $left : throw SteepError::field($field, 'a bottle that weighs more full than empty');

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-/** Signs that a heated steep is done, for the maker to check and record. Never a promise. Method page: docs/methods/steeps.md. */
+/**
+ * Signs that a heated steep is done, for the maker to check and record. Never a promise. Method page:
+ * docs/methods/steeps.md.
+ */
 final class Signs
 {
     /** @return list<string> none for a steep that is not heated */

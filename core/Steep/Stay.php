@@ -9,9 +9,7 @@ use DateTimeImmutable;
 /** Where a jar stands from a day on. */
 final readonly class Stay
 {
-    public function __construct(
-        public SteepMethod $method,
-        public DateTimeImmutable $from,
-    ) {
+    public function __construct(public SteepMethod $method, public DateTimeImmutable $from)
+    {
     }
 }

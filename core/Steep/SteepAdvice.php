@@ -11,17 +11,20 @@ use JsonSerializable;
 /** One thing to know of a planned or running steep. */
 final readonly class SteepAdvice implements JsonSerializable
 {
-    private function __construct(
-        public string $code,
-        public Severity $severity,
-        public string $message,
-    ) {
+    private function __construct(public string $code, public Severity $severity, public string $message)
+    {
     }
 
     /** @return list<self> worst first */
     public static function on(SteepPlan $plan): array
     {
-        $advice = [...self::ofWater($plan), ...self::ofCharge($plan), ...self::ofJar($plan), ...self::ofHeatAndLight($plan), ...self::ofHands($plan)];
+        $advice = [
+            ...self::ofWater($plan),
+            ...self::ofCharge($plan),
+            ...self::ofJar($plan),
+            ...self::ofHeatAndLight($plan),
+            ...self::ofHands($plan),
+        ];
         usort($advice, static fn (self $a, self $b): int => $a->severity->rank() <=> $b->severity->rank());
 
         return $advice;
@@ -32,19 +35,49 @@ final readonly class SteepAdvice implements JsonSerializable
     {
         $advice = [];
         if ($plan->hasFresh()) {
-            $advice[] = new self('steep.fresh', Severity::Caution, 'A fresh plant under oil brings water and, at room temperature, can grow dangerous microbes. Wilt or dry it first, or use a water bath and weigh the bowl before and after. Never eat it.');
+            $advice[] = new self(
+                'steep.fresh',
+                Severity::Caution,
+                'A fresh plant under oil brings water and, at room temperature, can grow dangerous microbes. Wilt or '
+                    .'dry it first, or use a water bath and weigh the bowl before and after. Never eat it.',
+            );
             if (! $plan->method->isHeated() && ! $plan->isDry()) {
-                $advice[] = new self('steep.fresh-cold', Severity::Stop, 'Do not leave a fresh plant under oil for weeks: dry it first, or use the water bath.');
+                $advice[] = new self(
+                    'steep.fresh-cold',
+                    Severity::Stop,
+                    'Do not leave a fresh plant under oil for weeks: dry it first, or use the water bath.',
+                );
             }
         }
         if ($plan->waterGrams > 0.0) {
-            $advice[] = new self('steep.water-added', Severity::Caution, sprintf('%s g of water or gel go in on purpose. It draws nothing into oil that stays; all of it counts until the bowl shows it gone.', Amount::number($plan->waterGrams)));
+            $advice[] = new self(
+                'steep.water-added',
+                Severity::Caution,
+                sprintf(
+                    '%s g of water or gel go in on purpose. It draws nothing into oil that stays; all of it counts '
+                        .'until the bowl shows it gone.',
+                    Amount::number($plan->waterGrams),
+                ),
+            );
         }
         if ($plan->method->isHeated() && $plan->waterInGrams()->best > 0.0 && $plan->weighings === []) {
-            $advice[] = new self('steep.weigh-bowl', Severity::Caution, 'Weigh the bowl before and after heating: oil does not evaporate at these temperatures, so the loss is water driven off. Without it all the water counts as still there.');
+            $advice[] = new self(
+                'steep.weigh-bowl',
+                Severity::Caution,
+                'Weigh the bowl before and after heating: oil does not evaporate at these temperatures, so the loss is '
+                    .'water driven off. Without it all the water counts as still there.',
+            );
         }
         if ($plan->weighings !== [] && ! $plan->isDry()) {
-            $advice[] = new self('steep.water-left', Severity::Caution, sprintf('By the weighing about %s g of water are still in it. Heat on and weigh again, or settle it and leave the last centimetre, or freeze it and pour the oil off.', Amount::number(round($plan->waterLeftGrams()->best, 1))));
+            $advice[] = new self(
+                'steep.water-left',
+                Severity::Caution,
+                sprintf(
+                    'By the weighing about %s g of water are still in it. Heat on and weigh again, or settle it and '
+                        .'leave the last centimetre, or freeze it and pour the oil off.',
+                    Amount::number(round($plan->waterLeftGrams()->best, 1)),
+                ),
+            );
         }
 
         return $advice;
@@ -57,25 +90,70 @@ final readonly class SteepAdvice implements JsonSerializable
         $usual = $plan->usualRatio();
         $words = static fn (float $x): string => Amount::number(round($x, 1));
         if ($plan->ratio() < $usual->low) {
-            $advice[] = new self('steep.ratio', Severity::Caution, sprintf('1 part to %s of oil is less than 1 to %s: the plant will not be covered.', $words($plan->ratio()), $words($usual->low)));
+            $advice[] = new self(
+                'steep.ratio',
+                Severity::Caution,
+                sprintf(
+                    '1 part to %s of oil is less than 1 to %s: the plant will not be covered.',
+                    $words($plan->ratio()),
+                    $words($usual->low),
+                ),
+            );
         } elseif ($plan->ratio() > $usual->high) {
-            $advice[] = new self('steep.ratio', Severity::Note, sprintf('1 part to %s of oil is more than 1 to %s: the charge is thin.', $words($plan->ratio()), $words($usual->high)));
+            $advice[] = new self(
+                'steep.ratio',
+                Severity::Note,
+                sprintf(
+                    '1 part to %s of oil is more than 1 to %s: the charge is thin.',
+                    $words($plan->ratio()),
+                    $words($usual->high),
+                ),
+            );
         }
         foreach ($plan->herbs as $herb) {
             if ($herb->preparation === Preparation::Toasted) {
-                $advice[] = new self('steep.toast', Severity::Caution, sprintf('Toasting %s: seconds matter. Off the heat at the first wisp of smoke; what has burnt smells burnt for good.', mb_strtolower($herb->plant->name)));
+                $advice[] = new self(
+                    'steep.toast',
+                    Severity::Caution,
+                    sprintf(
+                        'Toasting %s: seconds matter. Off the heat at the first wisp of smoke; what has burnt smells '
+                            .'burnt for good.',
+                        mb_strtolower($herb->plant->name),
+                    ),
+                );
             }
             if ($herb->draw > 1) {
-                $advice[] = new self('steep.reuse', Severity::Note, sprintf('%s was drawn before: this draw gives about %d %% of the first.', $herb->plant->name, (int) round(100 * $herb->reach())));
+                $advice[] = new self(
+                    'steep.reuse',
+                    Severity::Note,
+                    sprintf(
+                        '%s was drawn before: this draw gives about %d %% of the first.',
+                        $herb->plant->name,
+                        (int) round(100 * $herb->reach()),
+                    ),
+                );
             }
         }
         $left = $plan->lifeLeftMonths();
         if ($left->best < 3.0) {
-            $advice[] = new self('steep.outlived', Severity::Caution, sprintf('%s will hardly outlive this steep: about %s months are left of it. A shorter way, or an oil that keeps longer, is better.', $plan->oil()->name, $words($left->best)));
+            $advice[] = new self(
+                'steep.outlived',
+                Severity::Caution,
+                sprintf(
+                    '%s will hardly outlive this steep: about %s months are left of it. A shorter way, or an oil that '
+                        .'keeps longer, is better.',
+                    $plan->oil()->name,
+                    $words($left->best),
+                ),
+            );
         }
         foreach ($plan->pours as $pour) {
             if ($pour->oil->provenance->withdrawn !== '') {
-                $advice[] = new self('steep.withdrawn', Severity::Stop, sprintf('%s must not be used: %s', $pour->oil->name, $pour->oil->provenance->withdrawn));
+                $advice[] = new self(
+                    'steep.withdrawn',
+                    Severity::Stop,
+                    sprintf('%s must not be used: %s', $pour->oil->name, $pour->oil->provenance->withdrawn),
+                );
             }
         }
 
@@ -93,14 +171,36 @@ final readonly class SteepAdvice implements JsonSerializable
         if ($air < 0.0) {
             $advice[] = new self('steep.jar', Severity::Stop, 'The jar is too small for this much plant and oil.');
         } elseif ($air < $plan->wantedAirCm()) {
-            $advice[] = new self('steep.jar', Severity::Caution, sprintf('Only %.1f cm of air over the oil; leave %.1f cm%s.', $air, $plan->wantedAirCm(), $plan->hasFresh() ? ', for a fresh plant swells' : ''));
+            $advice[] = new self(
+                'steep.jar',
+                Severity::Caution,
+                sprintf(
+                    'Only %.1f cm of air over the oil; leave %.1f cm%s.',
+                    $air,
+                    $plan->wantedAirCm(),
+                    $plan->hasFresh() ? ', for a fresh plant swells' : '',
+                ),
+            );
         }
         if (round($plan->oilAbovePlantCm()->best, 1) < SteepPlan::LEAST_COVER) {
             $more = $plan->gramsToCover($plan->oil());
-            $advice[] = new self('steep.cover', Severity::Caution, sprintf('Only %.1f cm of oil over the plant; it needs 2.5 cm. About %s g more of %s would cover it.', $plan->oilAbovePlantCm()->best, Amount::number(round($more)), mb_strtolower($plan->oil()->name)));
+            $advice[] = new self(
+                'steep.cover',
+                Severity::Caution,
+                sprintf(
+                    'Only %.1f cm of oil over the plant; it needs 2.5 cm. About %s g more of %s would cover it.',
+                    $plan->oilAbovePlantCm()->best,
+                    Amount::number(round($more)),
+                    mb_strtolower($plan->oil()->name),
+                ),
+            );
         }
         if ($plan->vessel->isNarrow()) {
-            $advice[] = new self('steep.mouth', Severity::Note, 'The jar\'s mouth is narrow: strain into a wide bowl or jug, then fill the bottle through a funnel.');
+            $advice[] = new self(
+                'steep.mouth',
+                Severity::Note,
+                'The jar\'s mouth is narrow: strain into a wide bowl or jug, then fill the bottle through a funnel.',
+            );
         }
 
         return $advice;
@@ -112,13 +212,27 @@ final readonly class SteepAdvice implements JsonSerializable
         $advice = [];
         $sun = array_filter($plan->stays, static fn (Stay $s): bool => $s->method->isInSun()) !== [];
         if ($sun) {
-            $advice[] = new self('steep.light', $plan->oil()->fattyAcids->polyunsaturated() > 40.0 ? Severity::Caution : Severity::Note, 'Light oxidises oil: the weeks on the sill count double against its life.');
+            $advice[] = new self(
+                'steep.light',
+                $plan->oil()->fattyAcids->polyunsaturated() > 40.0 ? Severity::Caution : Severity::Note,
+                'Light oxidises oil: the weeks on the sill count double against its life.',
+            );
         }
         if (array_filter($plan->stays, static fn (Stay $s): bool => $s->method->isHeated()) !== []) {
-            $advice[] = new self('steep.heat', Severity::Caution, 'Hot oil and steam burn. Never leave oil on heat, keep every drop of water out of it, and warm a cold jar slowly: it cracks in boiling water.');
+            $advice[] = new self(
+                'steep.heat',
+                Severity::Caution,
+                'Hot oil and steam burn. Never leave oil on heat, keep every drop of water out of it, and warm a cold '
+                    .'jar slowly: it cracks in boiling water.',
+            );
         }
         if ($plan->method === SteepMethod::DirectHeat) {
-            $advice[] = new self('steep.direct', Severity::Caution, 'Direct heat burns a herb in seconds and an oil in minutes: lowest flame, stirring without a pause, off at the first smoke. The water bath does the same with less risk.');
+            $advice[] = new self(
+                'steep.direct',
+                Severity::Caution,
+                'Direct heat burns a herb in seconds and an oil in minutes: lowest flame, stirring without a pause, '
+                    .'off at the first smoke. The water bath does the same with less risk.',
+            );
         }
 
         return $advice;
@@ -129,11 +243,22 @@ final readonly class SteepAdvice implements JsonSerializable
     {
         $advice = [];
         if ($plan->pressed && ($plan->hasFresh() || $plan->hasFines())) {
-            $advice[] = new self('steep.press', Severity::Caution, 'Pressing a fresh or powdered charge drives water and fines through. Let it drip.');
+            $advice[] = new self(
+                'steep.press',
+                Severity::Caution,
+                'Pressing a fresh or powdered charge drives water and fines through. Let it drip.',
+            );
         }
         foreach ($plan->pours as $pour) {
             if ($pour->oil->drying) {
-                $advice[] = new self('steep.rags', Severity::Caution, sprintf('%s dries in air: cloths soaked with it can heat themselves. Wash them at once.', $pour->oil->name));
+                $advice[] = new self(
+                    'steep.rags',
+                    Severity::Caution,
+                    sprintf(
+                        '%s dries in air: cloths soaked with it can heat themselves. Wash them at once.',
+                        $pour->oil->name,
+                    ),
+                );
             }
         }
 

@@ -27,7 +27,13 @@ final class SteepError extends DomainException
 
     public static function scent(string $field, string $name): self
     {
-        return new self($field, sprintf('%s is no plant to steep, and heat drives it off: put it into the finished oil, cool, by drops.', $name));
+        return new self(
+            $field,
+            sprintf(
+                '%s is no plant to steep, and heat drives it off: put it into the finished oil, cool, by drops.',
+                $name,
+            ),
+        );
     }
 
     public static function notAPlant(string $name): self

@@ -13,8 +13,8 @@ use DateTimeImmutable;
  * One jar: plants in oils, where it stood and for how long, what was taken out; what comes of it and when. Method page:
  * docs/methods/steeps.md.
  *
- * It holds the jar as it is by now: a herb forgotten and added in week two has its own day, a jar moved into the sun has two
- * stays, oil taken out is a draw. Nothing of that is edited away.
+ * It holds the jar as it is by now: a herb forgotten and added in week two has its own day, a jar moved into the sun
+ * has two stays, oil taken out is a draw. Nothing of that is edited away.
  */
 final readonly class SteepPlan
 {
@@ -41,7 +41,8 @@ final readonly class SteepPlan
      * @param  float  $minutes of a heated way; 0 for the method's own
      * @param  int  $days it stands; 0 for the method's own
      * @param  float  $waterGrams added on purpose: a splash, a gel
-     * @param  list<Band>  $learned grams of oil kept per gram of plant, from the studio's own past steeps: none, or one that replaces the default
+     * @param  list<Band>  $learned grams of oil kept per gram of plant, from the studio's own past steeps: none, or one
+     *     that replaces the default
      *
      * @throws SteepError
      */
@@ -49,7 +50,7 @@ final readonly class SteepPlan
         public array $herbs,
         public array $pours,
         public array $stays,
-        public Vessel $vessel = new Vessel,
+        public Vessel $vessel = new Vessel(),
         public bool $shakenDaily = true,
         public bool $pressed = false,
         public float $celsius = 0.0,
@@ -108,17 +109,50 @@ final readonly class SteepPlan
             default => Preparation::None,
         };
 
-        return new self([new Herb($plant, $form, $plantGrams, $start, $preparation)], [new Pour($oil, $oilGrams, $start)], [new Stay($method, $start)], new Vessel($jarMillilitres, $diameterCm), $shakenDaily, $pressed, $celsius, $minutes);
+        return new self(
+            [new Herb($plant, $form, $plantGrams, $start, $preparation)],
+            [new Pour($oil, $oilGrams, $start)],
+            [new Stay($method, $start)],
+            new Vessel($jarMillilitres, $diameterCm),
+            $shakenDaily,
+            $pressed,
+            $celsius,
+            $minutes,
+        );
     }
 
     /** The same charge by another way: for the table of methods. */
     public function by(SteepMethod $method): self
     {
         $herbs = $method === SteepMethod::BlendHeat
-            ? array_map(static fn (Herb $h): Herb => new Herb($h->plant, $h->form, $h->grams, $h->since, Preparation::Blended, $h->draw), $this->herbs)
-            : $this->herbs;
+                ? array_map(
+                    static fn (Herb $h): Herb => new Herb(
+                        $h->plant,
+                        $h->form,
+                        $h->grams,
+                        $h->since,
+                        Preparation::Blended,
+                        $h->draw,
+                    ),
+                    $this->herbs,
+                )
+                : $this->herbs;
 
-        return new self($herbs, $this->pours, [new Stay($method, $this->start)], $this->vessel, $this->shakenDaily, $this->pressed, 0.0, 0.0, 0, $this->waterGrams, [], [], $this->learned);
+        return new self(
+            $herbs,
+            $this->pours,
+            [new Stay($method, $this->start)],
+            $this->vessel,
+            $this->shakenDaily,
+            $this->pressed,
+            0.0,
+            0.0,
+            0,
+            $this->waterGrams,
+            [],
+            [],
+            $this->learned,
+        );
     }
 
     /** The same plan begun on another day. */
@@ -129,7 +163,17 @@ final readonly class SteepPlan
         return new self(
             array_map(static fn (Herb $h): Herb => $h->from($day), $this->herbs),
             array_map(static fn (Pour $p): Pour => $p->from($day), $this->pours),
-            $stays, $this->vessel, $this->shakenDaily, $this->pressed, $this->celsius, $this->minutes, $this->days, $this->waterGrams, [], $this->weighings, $this->learned,
+            $stays,
+            $this->vessel,
+            $this->shakenDaily,
+            $this->pressed,
+            $this->celsius,
+            $this->minutes,
+            $this->days,
+            $this->waterGrams,
+            [],
+            $this->weighings,
+            $this->learned,
         );
     }
 
@@ -193,7 +237,10 @@ final readonly class SteepPlan
         return $this->oilGrams() / $this->plantGrams();
     }
 
-    /** The ratio that covers without thinning the charge, share-weighted over the herbs: dried 5 to 10, powder 8 to 15, fresh 2 to 4. */
+    /**
+     * The ratio that covers without thinning the charge, share-weighted over the herbs: dried 5 to 10, powder 8 to 15,
+     * fresh 2 to 4.
+     */
     public function usualRatio(): Band
     {
         $low = $best = $high = 0.0;
@@ -213,7 +260,11 @@ final readonly class SteepPlan
     /** Days it stands: as the maker wants it, or as the method has it. Heated ways are done on their day. */
     public function standsDays(): int
     {
-        return $this->method->isHeated() ? $this->method->days() : ($this->days > 0 ? $this->days : $this->method->days());
+        return $this->method->isHeated()
+            ? $this->method->days()
+            : ($this->days > 0
+                ? $this->days
+                : $this->method->days());
     }
 
     public function strainDay(): DateTimeImmutable
@@ -236,13 +287,17 @@ final readonly class SteepPlan
     /** Best before, if it is ready on its day: the oils' life less the age that the steep costs. */
     public function bestBefore(): DateTimeImmutable
     {
-        return $this->readyDay()->modify(sprintf('+%d days', (int) floor(max(7.0, $this->lifeLeftMonths()->low * SteepYield::DAYS_PER_MONTH))));
+        return $this->readyDay()->modify(
+            sprintf('+%d days', (int) floor(max(7.0, $this->lifeLeftMonths()->low * SteepYield::DAYS_PER_MONTH))),
+        );
     }
 
     /** Begun so that it is ready on a day: calendar days, not hours. */
     public function readyOn(DateTimeImmutable $wanted): self
     {
-        return $this->startingOn($wanted->modify(sprintf('-%d days', (int) $this->start->diff($this->readyDay())->format('%a'))));
+        return $this->startingOn(
+            $wanted->modify(sprintf('-%d days', (int) $this->start->diff($this->readyDay())->format('%a'))),
+        );
     }
 
     /** Per cent of what each herb will give that is drawn by a day, weighted by mass: an estimate with a wide band. */
@@ -251,7 +306,7 @@ final readonly class SteepPlan
         $low = $best = $high = 0.0;
         foreach ($this->herbs as $herb) {
             $dose = $this->dose($herb, $day);
-            $share = 100 * $herb->grams / $this->plantGrams() * $herb->reach();
+            $share = ((100 * $herb->grams) / $this->plantGrams()) * $herb->reach();
             $low += $share * (1 - exp(-$dose / 2));
             $best += $share * (1 - exp(-$dose));
             $high += $share * (1 - exp(-$dose * 2));
@@ -278,13 +333,19 @@ final readonly class SteepPlan
         return $dose;
     }
 
-    /** Age that heat and light have cost the oils by a day, days at 20 °C in the dark; sun counts double; weighted by mass. */
+    /**
+     * Age that heat and light have cost the oils by a day, days at 20 °C in the dark; sun counts double; weighted by
+     * mass.
+     */
     public function ageOn(DateTimeImmutable $day): Band
     {
         $age = 0.0;
         foreach ($this->pours as $pour) {
             foreach ($this->spans($pour->since, $day) as [$method, $days]) {
-                $age += $pour->grams / $this->oilGrams() * $days * 2 ** (($this->heldAt($method) - 20.0) / 10) * ($method->isInSun() ? 2.0 : 1.0);
+                $age += ($pour->grams / $this->oilGrams())
+                    * $days
+                    * 2 ** (($this->heldAt($method) - 20.0) / 10)
+                    * ($method->isInSun() ? 2.0 : 1.0);
             }
         }
 
@@ -296,13 +357,19 @@ final readonly class SteepPlan
         return $this->ageOn($this->strainDay());
     }
 
-    /** Months that the weakest oil of 5 % or more still has when it is strained; wide and low where a life is not known. */
+    /**
+     * Months that the weakest oil of 5 % or more still has when it is strained; wide and low where a life is not known.
+     */
     public function lifeLeftMonths(): Band
     {
         $life = Band::of(3.0, 6.0, 12.0);
         $found = INF;
         foreach ($this->pours as $pour) {
-            if ($pour->grams / $this->oilGrams() >= 0.05 && $pour->oil->facts->has(Property::LifeMonths) && $pour->oil->facts->best(Property::LifeMonths, 0.0) < $found) {
+            if (
+                $pour->grams / $this->oilGrams() >= 0.05
+                && $pour->oil->facts->has(Property::LifeMonths)
+                && $pour->oil->facts->best(Property::LifeMonths, 0.0) < $found
+            ) {
                 $life = $pour->oil->facts->get(Property::LifeMonths)->band;
                 $found = $life->best;
             }
@@ -345,9 +412,13 @@ final readonly class SteepPlan
         foreach ($this->herbs as $herb) {
             if ($herb->form === 'fresh') {
                 $facts = $herb->plant->factsIn('fresh');
-                $moisture = $facts->has(Property::Moisture) ? $facts->get(Property::Moisture)->band : Band::of(0.8, 0.87, 0.95);
+                $moisture = $facts->has(Property::Moisture)
+                    ? $facts->get(Property::Moisture)->band
+                    : Band::of(0.8, 0.87, 0.95);
                 $release = $herb->preparation->release();
-                $water = $water->plus($moisture->scaled($herb->grams)->times(Band::of(min(0.1, $release), $release, max(0.8, $release))));
+                $water = $water->plus(
+                    $moisture->scaled($herb->grams)->times(Band::of(min(0.1, $release), $release, max(0.8, $release))),
+                );
             }
         }
 
@@ -375,13 +446,17 @@ final readonly class SteepPlan
     /** cm of oil over the settled plant; 0 when the jar's measures are not known. */
     public function oilAbovePlantCm(): Band
     {
-        return $this->vessel->diameterCm <= 0.0 ? Band::exact(0.0) : $this->height($this->fillMillilitres())->minus($this->height($this->plantMillilitres()))->atLeast(0.0);
+        return $this->vessel->diameterCm <= 0.0
+            ? Band::exact(0.0)
+            : $this->height($this->fillMillilitres())->minus($this->height($this->plantMillilitres()))->atLeast(0.0);
     }
 
     /** cm of air over the oil; negative when the jar is too small. */
     public function headspaceCm(): Band
     {
-        return $this->vessel->diameterCm <= 0.0 ? Band::exact(0.0) : $this->height(Band::exact($this->vessel->millilitres))->minus($this->height($this->fillMillilitres()));
+        return $this->vessel->diameterCm <= 0.0
+            ? Band::exact(0.0)
+            : $this->height(Band::exact($this->vessel->millilitres))->minus($this->height($this->fillMillilitres()));
     }
 
     /** cm of air that this charge wants. */
@@ -390,20 +465,30 @@ final readonly class SteepPlan
         return $this->hasFresh() ? self::LEAST_AIR_FRESH : self::LEAST_COVER;
     }
 
-    /** Grams of an oil that would bring it 2.5 cm over the plant, worst case of how the herb settles; 0 when the jar is not known. */
+    /**
+     * Grams of an oil that would bring it 2.5 cm over the plant, worst case of how the herb settles; 0 when the jar is
+     * not known.
+     */
     public function gramsToCover(Ingredient $oil): float
     {
         if ($this->vessel->diameterCm <= 0.0) {
             return 0.0;
         }
-        $wanted = $this->plantMillilitres()->best + self::LEAST_COVER * $this->vessel->areaCm2() - $this->matterMillilitres();
-        $there = array_sum(array_map(static fn (Pour $p): float => $p->grams / $p->oil->facts->best(Property::Density20, 0.92), $this->pours));
+        $whole = $this->plantMillilitres()->best + self::LEAST_COVER * $this->vessel->areaCm2();
+        $wanted = $whole - $this->matterMillilitres();
+        $there = array_sum(
+            array_map(
+                static fn (Pour $p): float => $p->grams / $p->oil->facts->best(Property::Density20, 0.92),
+                $this->pours,
+            ),
+        );
 
         return max(0.0, ($wanted - $there) * $oil->facts->best(Property::Density20, 0.92));
     }
 
     /**
-     * Stretches of time from one day to another: which method held, and for how many days. A heated way counts its minutes once.
+     * Stretches of time from one day to another: which method held, and for how many days. A heated way counts its
+     * minutes once.
      *
      * @return list<array{SteepMethod, float}>
      */
@@ -442,7 +527,9 @@ final readonly class SteepPlan
         $volume = Band::exact(0.0);
         foreach ($this->herbs as $herb) {
             $facts = $herb->plant->factsIn($herb->form);
-            $bulk = $facts->has(Property::BulkDensity) ? $facts->get(Property::BulkDensity)->band : Band::of(0.12, 0.2, 0.3);
+            $bulk = $facts->has(Property::BulkDensity)
+                ? $facts->get(Property::BulkDensity)->band
+                : Band::of(0.12, 0.2, 0.3);
             $volume = $volume->plus(Band::exact($herb->grams)->over($bulk));
         }
 
@@ -452,13 +539,20 @@ final readonly class SteepPlan
     /** The solid matter of the plants themselves: about 1.2 g/ml dry, 1.0 fresh. */
     private function matterMillilitres(): float
     {
-        return array_sum(array_map(static fn (Herb $h): float => $h->grams / ($h->form === 'fresh' ? 1.0 : 1.2), $this->herbs));
+        return array_sum(
+            array_map(static fn (Herb $h): float => $h->grams / ($h->form === 'fresh' ? 1.0 : 1.2), $this->herbs),
+        );
     }
 
     /** Oil still in it and the solid matter of the plants, ml. */
     private function fillMillilitres(): Band
     {
-        $oil = array_sum(array_map(static fn (Pour $p): float => $p->grams / $p->oil->facts->best(Property::Density20, 0.92), $this->pours));
+        $oil = array_sum(
+            array_map(
+                static fn (Pour $p): float => $p->grams / $p->oil->facts->best(Property::Density20, 0.92),
+                $this->pours,
+            ),
+        );
         $left = $this->oilGrams() > 0.0 ? $this->oilLeftGrams() / $this->oilGrams() : 0.0;
 
         return Band::within($oil * $left + $this->matterMillilitres() + $this->waterGrams, 0.05);

@@ -49,7 +49,10 @@ final readonly class SteepYield
         private bool $drawn = false,
     ) {
         if ($grams <= 0.0 || $grams > $plan->oilGrams() * 1.5) {
-            throw SteepError::field('yield_grams', sprintf('more than 0 and at most %g g, half again the oil that went in', $plan->oilGrams() * 1.5));
+            throw SteepError::field(
+                'yield_grams',
+                sprintf('more than 0 and at most %g g, half again the oil that went in', $plan->oilGrams() * 1.5),
+            );
         }
         if ($lossGrams < 0.0) {
             throw SteepError::field('loss_grams', 'zero or more');
@@ -63,9 +66,9 @@ final readonly class SteepYield
     }
 
     /**
-     * Share of the oil that is water, 0 to 1. Without the weighing all the water brought in still counts; with it, what is
-     * left must be under 0.1 % of the oil to count as dry. Free water that was drawn or frozen off leaves traces: it was not
-     * shown dry.
+     * Share of the oil that is water, 0 to 1. Without the weighing all the water brought in still counts; with it, what
+     * is left must be under 0.1 % of the oil to count as dry. Free water that was drawn or frozen off leaves traces: it
+     * was not shown dry.
      */
     public function waterShare(): float
     {
@@ -86,7 +89,7 @@ final readonly class SteepYield
     /** What was had against what was foretold, per cent of the oil that could come. */
     public function recovered(): float
     {
-        return 100 * $this->grams / max(1e-9, $this->plan->oilLeftGrams());
+        return (100 * $this->grams) / max(1e-9, $this->plan->oilLeftGrams());
     }
 
     /** Grams of oil that stayed per gram of plant: what the studio learns from. */
@@ -131,7 +134,11 @@ final readonly class SteepYield
             $this->solidFat(),
             Solubility::Oil,
             new Preservation(PreservationKind::None, Solubility::Water),
-            in_array(Advice::Avoid, $advice, true) ? Advice::Avoid : (in_array(Advice::Caution, $advice, true) ? Advice::Caution : Advice::Ok),
+            in_array(Advice::Avoid, $advice, true)
+                ? Advice::Avoid
+                : (in_array(Advice::Caution, $advice, true)
+                    ? Advice::Caution
+                    : Advice::Ok),
             self::gathered($all, static fn (Ingredient $i): array => $i->allergens),
             array_filter($all, static fn (Ingredient $i): bool => ! $i->vegan) === [],
             array_filter($oils, static fn (Ingredient $i): bool => $i->drying) !== [],
@@ -144,9 +151,18 @@ final readonly class SteepYield
             $oil->storage,
             [],
             $this->waterShare(),
-            new OnHair($oil->onHair->action === HairAction::None ? HairAction::Sealing : $oil->onHair->action, $oil->onHair->source, $oil->onHair->feel),
+            new OnHair(
+                $oil->onHair->action === HairAction::None ? HairAction::Sealing : $oil->onHair->action,
+                $oil->onHair->source,
+                $oil->onHair->feel,
+            ),
             new Precautions(implode(' ', array_unique($reasons)), '', $this->conditions($all)),
-            new Provenance(Origin::Steeped, [], $withdrawn, array_map(static fn (Ingredient $i): string => $i->id, $all)),
+            new Provenance(
+                Origin::Steeped,
+                [],
+                $withdrawn,
+                array_map(static fn (Ingredient $i): string => $i->id, $all),
+            ),
         );
     }
 
@@ -176,24 +192,39 @@ final readonly class SteepYield
             }
             $band = $pour->oil->facts->get($property)->band;
             $share = $pour->grams / $this->plan->oilGrams();
-            [$low, $best, $high] = [$low + $share * $band->low, $best + $share * $band->best, $high + $share * $band->high];
+            [$low, $best, $high] = [
+                $low + $share * $band->low,
+                $best + $share * $band->best,
+                $high + $share * $band->high,
+            ];
         }
 
-        return count($this->plan->pours) === 1 ? $facts : $facts->with($property, new Fact(Band::of($low, $best, max($best, $high)), Fact::ESTIMATE));
+        return count($this->plan->pours) === 1
+            ? $facts
+            : $facts->with($property, new Fact(Band::of($low, $best, max($best, $high)), Fact::ESTIMATE));
     }
 
     /**
-     * It costs what went into it, over the oil that it gives: what stays in the plant is paid for as well. Without the price of
-     * every oil and plant it is not known.
+     * It costs what went into it, over the oil that it gives: what stays in the plant is paid for as well. Without the
+     * price of every oil and plant it is not known.
      */
     private function price(FactSheet $facts): FactSheet
     {
         $money = Band::exact(0.0);
-        foreach ([...array_map(static fn (Pour $p): array => [$p->oil, $p->grams], $this->plan->pours), ...array_map(static fn (Herb $h): array => [$h->plant, $h->draw > 1 ? 0.0 : $h->grams], $this->plan->herbs)] as [$ingredient, $grams]) {
+        foreach (
+            [
+                ...array_map(static fn (Pour $p): array => [$p->oil, $p->grams], $this->plan->pours),
+                ...array_map(
+                    static fn (Herb $h): array => [$h->plant, $h->draw > 1 ? 0.0 : $h->grams],
+                    $this->plan->herbs,
+                ),
+            ] as [$ingredient, $grams]
+        ) {
             if ($grams > 0.0 && ! $ingredient->facts->has(Property::Price)) {
                 return $facts->without(Property::Price);
             }
-            $money = $grams > 0.0 ? $money->plus($ingredient->facts->get(Property::Price)->band->scaled($grams)) : $money;
+            $money
+                = $grams > 0.0 ? $money->plus($ingredient->facts->get(Property::Price)->band->scaled($grams)) : $money;
         }
         $oil = $this->plan->drawnGrams() + ($this->drawn ? $this->plan->yieldGrams()->best : $this->grams);
 
@@ -211,7 +242,7 @@ final readonly class SteepYield
                 return new FattyAcids([], '');
             }
             foreach ($pour->oil->fattyAcids->percent as $acid => $share) {
-                $percent[$acid] = ($percent[$acid] ?? 0.0) + $share * $pour->grams / $this->plan->oilGrams();
+                $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $pour->grams) / $this->plan->oilGrams();
             }
         }
 
@@ -224,7 +255,9 @@ final readonly class SteepYield
         $percent = array_fill_keys(SolidFat::TEMPERATURES, 0.0);
         foreach ($this->plan->pours as $pour) {
             foreach (SolidFat::TEMPERATURES as $celsius) {
-                $percent[$celsius] += $pour->oil->solidFat->at((float) $celsius) * $pour->oil->solidFat->structure * $pour->grams / $this->plan->oilGrams();
+                $percent[$celsius]
+                    += ($pour->oil->solidFat->at((float) $celsius) * $pour->oil->solidFat->structure * $pour->grams)
+                    / $this->plan->oilGrams();
             }
         }
 
@@ -232,8 +265,8 @@ final readonly class SteepYield
     }
 
     /**
-     * Per cent of each restricted constituent in the oil: what the plants hold, as far as it was drawn, worst case all of it;
-     * and what an oil that was itself steeped brings along.
+     * Per cent of each restricted constituent in the oil: what the plants hold, as far as it was drawn, worst case all
+     * of it; and what an oil that was itself steeped brings along.
      *
      * @return array<string, Fact>
      */
@@ -246,7 +279,12 @@ final readonly class SteepYield
         };
         foreach ($this->plan->herbs as $herb) {
             foreach ($herb->plant->constituents as $name => $fact) {
-                $add($name, $fact->band->scaled($herb->grams * $herb->reach() / $this->plan->oilGrams())->times(Band::of(min(1.0, $drawn->low), min(1.0, $drawn->best), 1.0)));
+                $add(
+                    $name,
+                    $fact->band
+                        ->scaled(($herb->grams * $herb->reach()) / $this->plan->oilGrams())
+                        ->times(Band::of(min(1.0, $drawn->low), min(1.0, $drawn->best), 1.0)),
+                );
             }
         }
         foreach ($this->plan->pours as $pour) {
@@ -267,7 +305,9 @@ final readonly class SteepYield
     private function evidence(array $plants): array
     {
         $best = [];
-        foreach ([...$plants, ...array_map(static fn (Pour $p): Ingredient => $p->oil, $this->plan->pours)] as $ingredient) {
+        foreach (
+            [...$plants, ...array_map(static fn (Pour $p): Ingredient => $p->oil, $this->plan->pours)] as $ingredient
+        ) {
             foreach ($ingredient->evidence as $evidence) {
                 $known = $best[$evidence->need->value] ?? $evidence;
                 $best[$evidence->need->value] = $evidence->worth() > $known->worth() ? $evidence : $known;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-/** How a steep is strained, step by step, from its particle size, its water and its jar. Method page: docs/methods/straining.md. */
+/**
+ * How a steep is strained, step by step, from its particle size, its water and its jar. Method page:
+ * docs/methods/straining.md.
+ */
 final class Straining
 {
     /** @return list<StrainStep> in their order */
@@ -12,17 +15,52 @@ final class Straining
     {
         $steps = [self::settling($plan)];
         if ($plan->hasFines()) {
-            $steps[] = new StrainStep('pour', 'Pour the clear oil off the top, slowly, and stop when the first cloud comes.', 'The fines lie at the bottom; what was settled stays settled only while it is not shaken.');
+            $steps[] = new StrainStep(
+                'pour',
+                'Pour the clear oil off the top, slowly, and stop when the first cloud comes.',
+                'The fines lie at the bottom; what was settled stays settled only while it is not shaken.',
+            );
         }
         $steps[] = self::cloth($plan);
-        $steps[] = new StrainStep('bowl', $plan->vessel->isNarrow() ? 'Strain into a wide bowl or jug: the jar\'s mouth is too narrow to strain into.' : 'Strain into a wide bowl or jug first.', 'A narrow bottle is filled through a funnel afterwards, and nothing runs down its side.');
+        $steps[] = new StrainStep(
+            'bowl',
+            $plan->vessel->isNarrow()
+                ? 'Strain into a wide bowl or jug: the jar\'s mouth is too narrow to strain into.'
+                : 'Strain into a wide bowl or jug first.',
+            'A narrow bottle is filled through a funnel afterwards, and nothing runs down its side.',
+        );
         $steps[] = self::pressing($plan);
-        $steps[] = new StrainStep('weigh', 'Weigh what came out.', sprintf('Foretold: %d g, between %d and %d. What stays in the herb is what you learn from.', round($plan->yieldGrams()->best), round($plan->yieldGrams()->low), round($plan->yieldGrams()->high)));
+        $steps[] = new StrainStep(
+            'weigh',
+            'Weigh what came out.',
+            sprintf(
+                'Foretold: %d g, between %d and %d. What stays in the herb is what you learn from.',
+                round($plan->yieldGrams()->best),
+                round($plan->yieldGrams()->low),
+                round($plan->yieldGrams()->high),
+            ),
+        );
         if (! $plan->isDry()) {
-            $steps[] = new StrainStep('water', 'Look for water: let it stand in a glass. Drops or a cloudy layer at the bottom are water, a brown powder is sediment.', 'Water was brought in and not shown driven off. Leave the last centimetre behind, or freeze it and pour the oil off, or treat the lot as bearing water.');
+            $steps[] = new StrainStep(
+                'water',
+                'Look for water: let it stand in a glass. Drops or a cloudy layer at the bottom are water, a brown '
+                    .'powder is sediment.',
+                'Water was brought in and not shown driven off. Leave the last centimetre behind, or freeze it and '
+                    .'pour the oil off, or treat the lot as bearing water.',
+            );
         }
-        $steps[] = new StrainStep('bottle', 'Fill a dry bottle through a funnel, and label it.', 'Wet glass puts the water back.');
-        $steps[] = new StrainStep('herb', max([1, ...array_map(static fn (Herb $h): int => $h->draw, $plan->herbs)]) < 3 && ! $plan->hasFresh() ? 'Keep the herb for another draw today, or compost it.' : 'Compost the herb.', 'A second draw gives about half of the first, a third a quarter; a wet herb does not keep.');
+        $steps[] = new StrainStep(
+            'bottle',
+            'Fill a dry bottle through a funnel, and label it.',
+            'Wet glass puts the water back.',
+        );
+        $steps[] = new StrainStep(
+            'herb',
+            max([1, ...array_map(static fn (Herb $h): int => $h->draw, $plan->herbs)]) < 3 && ! $plan->hasFresh()
+                ? 'Keep the herb for another draw today, or compost it.'
+                : 'Compost the herb.',
+            'A second draw gives about half of the first, a third a quarter; a wet herb does not keep.',
+        );
 
         return $steps;
     }
@@ -39,32 +77,86 @@ final class Straining
     private static function settling(SteepPlan $plan): StrainStep
     {
         return match (true) {
-            $plan->hasFines() => new StrainStep('settle', 'Let it settle untouched for 36 to 48 hours.', 'Powder goes straight through a strainer; it has to lie down first.', 36, 48),
-            $plan->hasFresh() => new StrainStep('settle', 'Lift the plant out and let the oil stand for a day.', 'Water sinks; the last centimetre is left behind.', 12, 24),
-            default => new StrainStep('settle', 'It was not shaken for two days: leave it so.', 'What floats comes down.', 0, 0),
+            $plan->hasFines() => new StrainStep(
+                'settle',
+                'Let it settle untouched for 36 to 48 hours.',
+                'Powder goes straight through a strainer; it has to lie down first.',
+                36,
+                48,
+            ),
+            $plan->hasFresh() => new StrainStep(
+                'settle',
+                'Lift the plant out and let the oil stand for a day.',
+                'Water sinks; the last centimetre is left behind.',
+                12,
+                24,
+            ),
+            default => new StrainStep(
+                'settle',
+                'It was not shaken for two days: leave it so.',
+                'What floats comes down.',
+                0,
+                0,
+            ),
         };
     }
 
     private static function cloth(SteepPlan $plan): StrainStep
     {
-        $coarse = array_filter($plan->herbs, static fn (Herb $h): bool => $h->form !== 'seed' && ! ($h->form === 'dried' && $h->preparation === Preparation::None)) === [];
+        $coarse = array_filter(
+            $plan->herbs,
+            static fn (Herb $h): bool => $h->form !== 'seed'
+                && ! ($h->form === 'dried' && $h->preparation === Preparation::None),
+        ) === [];
 
         return match (true) {
-            $plan->hasFines() => new StrainStep('filter', 'Filter the rest through paper or a double cloth. Never a stocking or a coarse sieve: powder goes straight through.', 'The fines are finer than any weave but paper.'),
-            array_filter($plan->herbs, static fn (Herb $h): bool => $h->preparation === Preparation::Bagged) !== [] => new StrainStep('filter', 'Lift the bag out and let it drip.', 'The powder stayed in its bag; press it and it does not.'),
+            $plan->hasFines() => new StrainStep(
+                'filter',
+                'Filter the rest through paper or a double cloth. Never a stocking or a coarse sieve: powder goes '
+                    .'straight through.',
+                'The fines are finer than any weave but paper.',
+            ),
+            self::isBagged($plan) => new StrainStep(
+                'filter',
+                'Lift the bag out and let it drip.',
+                'The powder stayed in its bag; press it and it does not.',
+            ),
             $coarse => new StrainStep('filter', 'A strainer is enough.', 'The pieces are coarse.'),
-            default => new StrainStep('filter', 'Strain through a cloth, gently.', 'Cut herb has small pieces that a strainer lets through.'),
+            default => new StrainStep(
+                'filter',
+                'Strain through a cloth, gently.',
+                'Cut herb has small pieces that a strainer lets through.',
+            ),
         };
     }
 
     private static function pressing(SteepPlan $plan): StrainStep
     {
         if ($plan->hasFresh() || $plan->hasFines()) {
-            return new StrainStep('press', 'Do not press: let it drip.', 'Pressing drives water and fines through.');
+            return new StrainStep(
+                'press',
+                'Do not press: let it drip.',
+                'Pressing drives water and fines through.',
+            );
         }
 
         return $plan->pressed
-            ? new StrainStep('press', 'Press it, gently, for the last of it.', 'A third of the oil stays in a dry herb that only drips.')
-            : new StrainStep('press', 'Let it drip for an hour.', 'Pressing would give about half of what stays behind; you chose not to.');
+            ? new StrainStep(
+                'press',
+                'Press it, gently, for the last of it.',
+                'A third of the oil stays in a dry herb that only drips.',
+            )
+            : new StrainStep(
+                'press',
+                'Let it drip for an hour.',
+                'Pressing would give about half of what stays behind; you chose not to.',
+            );
+    }
+
+    private static function isBagged(SteepPlan $plan): bool
+    {
+        $bagged = static fn (Herb $herb): bool => $herb->preparation === Preparation::Bagged;
+
+        return array_filter($plan->herbs, $bagged) !== [];
     }
 }

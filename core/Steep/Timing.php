@@ -17,13 +17,20 @@ final class Timing
         }
         $latest = $plan->readyOn($wanted)->start;
         if ($latest >= $today) {
-            return ['fits' => true, 'message' => sprintf('Begin by %s.', $latest->format('j F')), 'latest_start' => $latest->format('Y-m-d')];
+            return [
+                'fits' => true,
+                'message' => sprintf('Begin by %s.', $latest->format('j F')),
+                'latest_start' => $latest->format('Y-m-d'),
+            ];
         }
         $earliest = $plan->startingOn($today)->readyDay();
         $fewest = $plan->method->daysRange()[0];
         $still = [];
         $shorter = max($fewest, $plan->standsDays() - (int) $latest->diff($today)->format('%a'));
-        if ($shorter < $plan->standsDays() && self::standing($plan, $shorter)->startingOn($today)->readyDay() <= $wanted) {
+        if (
+            $shorter < $plan->standsDays()
+            && self::standing($plan, $shorter)->startingOn($today)->readyDay() <= $wanted
+        ) {
             $still[] = sprintf('let it stand %d days instead of %d', $shorter, $plan->standsDays());
         }
         foreach ([SteepMethod::WaterBath, SteepMethod::HotJar] as $method) {
@@ -36,13 +43,32 @@ final class Timing
 
         return [
             'fits' => false,
-            'message' => sprintf('It should have begun on %s. Begun today it is ready on %s.%s', $latest->format('j F'), $earliest->format('j F'), $still === [] ? '' : ' To be in time: '.implode(', or ', $still).'.'),
+            'message' => sprintf(
+                'It should have begun on %s. Begun today it is ready on %s.%s',
+                $latest->format('j F'),
+                $earliest->format('j F'),
+                $still === [] ? '' : ' To be in time: '.implode(', or ', $still).'.',
+            ),
             'latest_start' => $latest->format('Y-m-d'),
         ];
     }
 
     private static function standing(SteepPlan $plan, int $days): SteepPlan
     {
-        return new SteepPlan($plan->herbs, $plan->pours, $plan->stays, $plan->vessel, $plan->shakenDaily, $plan->pressed, $plan->celsius, $plan->minutes, $days, $plan->waterGrams, $plan->draws, $plan->weighings, $plan->learned);
+        return new SteepPlan(
+            $plan->herbs,
+            $plan->pours,
+            $plan->stays,
+            $plan->vessel,
+            $plan->shakenDaily,
+            $plan->pressed,
+            $plan->celsius,
+            $plan->minutes,
+            $days,
+            $plan->waterGrams,
+            $plan->draws,
+            $plan->weighings,
+            $plan->learned,
+        );
     }
 }

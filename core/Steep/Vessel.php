@@ -15,7 +15,13 @@ final readonly class Vessel
         public float $diameterCm = 0.0,
         public float $mouthCm = 0.0,
     ) {
-        if ($millilitres < 0.0 || $diameterCm < 0.0 || $mouthCm < 0.0 || $millilitres > 100_000.0 || $diameterCm > 100.0) {
+        if (
+            $millilitres < 0.0
+            || $diameterCm < 0.0
+            || $mouthCm < 0.0
+            || $millilitres > 100_000.0
+            || $diameterCm > 100.0
+        ) {
             throw SteepError::field('jar_ml', 'a jar of 0 (not known) to 100,000 ml and 0 to 100 cm');
         }
     }
@@ -27,7 +33,7 @@ final readonly class Vessel
 
     public function areaCm2(): float
     {
-        return M_PI * $this->diameterCm ** 2 / 4;
+        return (M_PI * $this->diameterCm ** 2) / 4;
     }
 
     public function isNarrow(): bool

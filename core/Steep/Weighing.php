@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-/** The bowl weighed before and after heating: the loss is water driven off, for oil does not evaporate at these temperatures. */
+/**
+ * The bowl weighed before and after heating: the loss is water driven off, for oil does not evaporate at these
+ * temperatures.
+ */
 final readonly class Weighing
 {
     /** @throws SteepError */
-    public function __construct(
-        public float $before,
-        public float $after,
-    ) {
+    public function __construct(public float $before, public float $after)
+    {
         if ($before <= 0.0 || $after <= 0.0 || $after > $before) {
             throw SteepError::field('loss_grams', 'a bowl that weighs no more after heating than before');
         }

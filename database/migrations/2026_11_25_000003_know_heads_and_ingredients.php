@@ -30,8 +30,13 @@ return new class extends Migration
         // A dislike was a name; now it may hold in one half of the year.
         foreach (DB::table('heads')->get(['id', 'dislikes']) as $head) {
             $old = json_decode($head->dislikes, true);
-            $new = array_map(static fn (mixed $d): array => is_array($d) ? $d : ['what' => (string) $d, 'season' => 'any'], is_array($old) ? $old : []);
-            DB::table('heads')->where('id', $head->id)->update(['dislikes' => json_encode($new)]);
+            $new = array_map(
+                static fn (mixed $d): array => is_array($d) ? $d : ['what' => (string) $d, 'season' => 'any'],
+                is_array($old) ? $old : [],
+            );
+            DB::table('heads')
+                ->where('id', $head->id)
+                ->update(['dislikes' => json_encode($new)]);
         }
         Schema::table('formulas', function (Blueprint $table): void {
             $table->json('hair')->nullable();

@@ -17,15 +17,55 @@ return new class extends Migration
             $table->string('reason', 300)->default('');
         });
         foreach (DB::table('steeps')->get() as $s) {
-            DB::table('steeps')->where('id', $s->id)->update(['document' => json_encode([
-                'herbs' => [['ingredient' => $s->plant, 'form' => $s->form, 'preparation' => $s->form === 'fresh' ? 'chopped' : 'none', 'amount' => (float) $s->plant_grams.' g', 'grams' => (float) $s->plant_grams, 'draw' => 1, 'cost' => null]],
-                'oils' => [['ingredient' => $s->oil, 'amount' => (float) $s->oil_grams.' g', 'grams' => (float) $s->oil_grams, 'cost' => null]],
-                'water_grams' => 0, 'method' => $s->method, 'celsius' => 0, 'minutes' => 0, 'days' => 0, 'jar_ml' => (float) $s->jar_ml,
-                'diameter_cm' => (float) $s->diameter_cm, 'mouth_cm' => 0, 'shaken_daily' => (bool) $s->shaken_daily, 'pressed' => (bool) $s->pressed,
-            ])]);
+            DB::table('steeps')
+                ->where('id', $s->id)
+                ->update([
+                    'document' => json_encode([
+                        'herbs' => [
+                            [
+                                'ingredient' => $s->plant,
+                                'form' => $s->form,
+                                'preparation' => $s->form === 'fresh' ? 'chopped' : 'none',
+                                'amount' => (float) $s->plant_grams.' g',
+                                'grams' => (float) $s->plant_grams,
+                                'draw' => 1,
+                                'cost' => null,
+                            ],
+                        ],
+                        'oils' => [
+                            [
+                                'ingredient' => $s->oil,
+                                'amount' => (float) $s->oil_grams.' g',
+                                'grams' => (float) $s->oil_grams,
+                                'cost' => null,
+                            ],
+                        ],
+                        'water_grams' => 0,
+                        'method' => $s->method,
+                        'celsius' => 0,
+                        'minutes' => 0,
+                        'days' => 0,
+                        'jar_ml' => (float) $s->jar_ml,
+                        'diameter_cm' => (float) $s->diameter_cm,
+                        'mouth_cm' => 0,
+                        'shaken_daily' => (bool) $s->shaken_daily,
+                        'pressed' => (bool) $s->pressed,
+                    ]),
+                ]);
         }
         Schema::table('steeps', function (Blueprint $table): void {
-            $table->dropColumn(['plant', 'form', 'plant_grams', 'oil', 'oil_grams', 'method', 'jar_ml', 'diameter_cm', 'shaken_daily', 'pressed']);
+            $table->dropColumn([
+                'plant',
+                'form',
+                'plant_grams',
+                'oil',
+                'oil_grams',
+                'method',
+                'jar_ml',
+                'diameter_cm',
+                'shaken_daily',
+                'pressed',
+            ]);
         });
         Schema::create('steep_events', function (Blueprint $table): void {
             $table->id();

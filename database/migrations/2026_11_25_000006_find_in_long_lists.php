@@ -12,7 +12,10 @@ return new class extends Migration
     {
         // What is under way is found without going through all that is done.
         foreach (['batches', 'steeps', 'routines'] as $room) {
-            Schema::table($room, static fn (Blueprint $table) => $table->index(['studio_id', 'state', 'updated_at', 'id']));
+            Schema::table(
+                $room,
+                static fn (Blueprint $table) => $table->index(['studio_id', 'state', 'updated_at', 'id']),
+            );
         }
     }
 };

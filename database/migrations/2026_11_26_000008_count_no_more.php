@@ -9,7 +9,15 @@ use Illuminate\Support\Facades\Schema;
 /** Every change to what formulas are judged with was once counted by triggers: nothing asks for the count any more. */
 return new class extends Migration
 {
-    private const COUNTED = ['own_figures', 'own_ingredients', 'lots', 'steeps', 'steep_events', 'batches', 'batch_findings'];
+    private const COUNTED = [
+        'own_figures',
+        'own_ingredients',
+        'lots',
+        'steeps',
+        'steep_events',
+        'batches',
+        'batch_findings',
+    ];
 
     public function up(): void
     {

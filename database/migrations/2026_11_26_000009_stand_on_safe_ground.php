@@ -26,13 +26,17 @@ return new class extends Migration
             $mended = [];
             foreach ($lists as $column) {
                 $words = (array) json_decode((string) $head->{$column}, true);
-                $mended[$column] = json_encode(array_values(array_filter($words, static fn ($w): bool => is_string($w) && trim($w) !== '')));
+                $mended[$column] = json_encode(
+                    array_values(array_filter($words, static fn ($w): bool => is_string($w) && trim($w) !== '')),
+                );
             }
             foreach ($choices as $column) {
                 $mended[$column] = trim((string) $head->{$column}) === '' ? 'not-known' : $head->{$column};
             }
             DB::table('heads')->where('id', $head->id)->update($mended);
         }
-        DB::table('studios')->where('scale_grams', '<', 0.001)->update(['scale_grams' => 0.001]);
+        DB::table('studios')
+            ->where('scale_grams', '<', 0.001)
+            ->update(['scale_grams' => 0.001]);
     }
 };

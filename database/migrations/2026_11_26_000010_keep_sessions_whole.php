@@ -10,7 +10,8 @@ return new class extends Migration
 {
     public function up(): void
     {
-        // In files, one that was being written when its worker was killed was half a session: its person was signed out.
+        // In files, one that was being written when its worker was killed was half a session: its person was signed
+        // out.
         Schema::create('sessions', function (Blueprint $table): void {
             $table->string('id')->primary();
             $table->foreignId('user_id')->nullable()->index();

@@ -44,7 +44,12 @@ final class RoomsTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Crown'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Illuminate'), Selector::inNamespace('Laravel'), Selector::inNamespace('App'), Selector::inNamespace('Symfony'))
+            ->classes(
+                Selector::inNamespace('Illuminate'),
+                Selector::inNamespace('Laravel'),
+                Selector::inNamespace('App'),
+                Selector::inNamespace('Symfony'),
+            )
             ->because('the rules of the job stand without a framework');
     }
 }

@@ -30,13 +30,24 @@ abstract class CoreTestCase extends TestCase
     }
 
     /** @param  array<string, string>  $lines amount by ingredient id; "fresh:" before an id names the form */
-    protected static function formula(array $lines, ProductKind $kind = ProductKind::HairOil, Audience $audience = Audience::AdultLeaveOn, bool $wetUse = false): Formula
-    {
+    protected static function formula(
+        array $lines,
+        ProductKind $kind = ProductKind::HairOil,
+        Audience $audience = Audience::AdultLeaveOn,
+        bool $wetUse = false,
+    ): Formula {
         $built = [];
         foreach ($lines as $key => $amount) {
             [$form, $id] = str_contains($key, ':') ? explode(':', $key) : ['', $key];
             $phase = self::catalogue()->has($id) ? Phase::usualFor(self::catalogue()->get($id)) : Phase::Warm;
-            $built[] = new Line('l'.(count($built) + 1), self::catalogue()->has($id) ? $id : '', $id, $amount, $form, $phase);
+            $built[] = new Line(
+                'l'.(count($built) + 1),
+                self::catalogue()->has($id) ? $id : '',
+                $id,
+                $amount,
+                $form,
+                $phase,
+            );
         }
 
         return new Formula('Test', $kind, $audience, $built, [], Size::asWritten(), $wetUse);
@@ -71,7 +82,10 @@ abstract class CoreTestCase extends TestCase
     /** The assessment after the first cure of a finding was applied. */
     protected static function cured(Assessment $assessment, string $code): Assessment
     {
-        $formula = self::finding($assessment, $code)->cures[0]->change->applyTo($assessment->subject->formula(), self::catalogue());
+        $formula = self::finding($assessment, $code)->cures[0]->change->applyTo(
+            $assessment->subject->formula(),
+            self::catalogue(),
+        );
 
         return self::assess($formula, $assessment->subject->context->kitchen->scaleGrams);
     }

@@ -73,8 +73,14 @@ final class MethodPagesTest extends CoreTestCase
     public function test_every_page_that_the_code_names_is_there_and_none_is_named_by_nobody(): void
     {
         $code = '';
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(self::ROOT.'/core', FilesystemIterator::SKIP_DOTS)) as $file) {
-            $code .= $file instanceof SplFileInfo && $file->getExtension() === 'php' ? (string) file_get_contents($file->getPathname()) : '';
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator(self::ROOT.'/core', FilesystemIterator::SKIP_DOTS),
+            ) as $file
+        ) {
+            $code .= $file instanceof SplFileInfo && $file->getExtension() === 'php'
+                    ? (string) file_get_contents($file->getPathname())
+                    : '';
         }
         preg_match_all('/docs\/methods\/([a-z-]+)/', $code, $named);
         $pages = array_keys([...self::pages()]);
@@ -92,14 +98,23 @@ final class MethodPagesTest extends CoreTestCase
         self::assertEqualsWithDelta(94.84, $acids->iodineValue()->best, 0.005);
         self::assertEqualsWithDelta(87.25, $acids->iodineValue()->low, 0.01);
         self::assertEqualsWithDelta(102.43, $acids->iodineValue()->high, 0.01);
-        self::assertSame([10.0, 70.0, 20.0], [$acids->saturated(), $acids->monounsaturated(), $acids->polyunsaturated()]);
+        self::assertSame(
+            [10.0, 70.0, 20.0],
+            [$acids->saturated(), $acids->monounsaturated(), $acids->polyunsaturated()],
+        );
     }
 
     public function test_reading_as_worked_on_its_page(): void
     {
-        $recipe = (new RecipeReader(self::catalogue(), new Kitchen))->read("2 heaped tbsp castr oil\na pinch of unicorn dust\nMethod\nCool in the fridge for 1 hour. Whip for 8-10 minutes.");
+        $recipe = (new RecipeReader(self::catalogue(), new Kitchen()))->read(
+            "2 heaped tbsp castr oil\na pinch of unicorn dust\nMethod\n"
+                .'Cool in the fridge for 1 hour. Whip for 8-10 minutes.',
+        );
 
-        self::assertSame(['castor-oil', ''], array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines));
+        self::assertSame(
+            ['castor-oil', ''],
+            array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
+        );
         self::assertNotSame(Understood::No, $recipe->lines[0]->understood);
         self::assertSame('2 heaped tbsp', $recipe->lines[0]->amount);
         self::assertSame(Understood::No, $recipe->lines[1]->understood);
@@ -110,14 +125,24 @@ final class MethodPagesTest extends CoreTestCase
     {
         $sheet = new MakeSheet(self::assess(self::formula(['shea-butter' => '140 g', 'olive-oil' => '5 g'])), 1.0);
 
-        self::assertSame([1.4, 1.0], array_map(static fn ($w): float => round($w->toleranceGrams, 9), $sheet->weighings()));
+        self::assertSame(
+            [1.4, 1.0],
+            array_map(static fn ($w): float => round($w->toleranceGrams, 9), $sheet->weighings()),
+        );
     }
 
     public function test_evidence_as_worked_on_its_page(): void
     {
         $best = static fn (string $id): Evidence => self::catalogue()->get($id)->evidenceFor(Need::Shedding)[0];
 
-        self::assertSame([3, 1, 0.25], [$best('pumpkin-seed-oil')->grade, $best('pumpkin-seed-oil')->worth(), $best('pumpkin-seed-oil')->strength()]);
+        self::assertSame(
+            [3, 1, 0.25],
+            [
+                $best('pumpkin-seed-oil')->grade,
+                $best('pumpkin-seed-oil')->worth(),
+                $best('pumpkin-seed-oil')->strength(),
+            ],
+        );
         self::assertSame([3, 0.75], [$best('rosemary-eo')->grade, $best('rosemary-eo')->strength()]);
     }
 
@@ -129,9 +154,18 @@ final class MethodPagesTest extends CoreTestCase
             [new Stay(SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'))],
             new Vessel(500, 8, 7),
         );
-        $does = static fn (Preparation $preparation): string => implode(' ', array_map(static fn (StrainStep $s): string => $s->does, Straining::steps($plan($preparation))));
+        $does = static fn (Preparation $preparation): string => implode(
+            ' ',
+            array_map(static fn (StrainStep $s): string => $s->does, Straining::steps($plan($preparation))),
+        );
 
-        self::assertSame([36, 48], [Straining::steps($plan(Preparation::None))[0]->fewestHours, Straining::steps($plan(Preparation::None))[0]->mostHours]);
+        self::assertSame(
+            [36, 48],
+            [
+                Straining::steps($plan(Preparation::None))[0]->fewestHours,
+                Straining::steps($plan(Preparation::None))[0]->mostHours,
+            ],
+        );
         self::assertStringContainsStringIgnoringCase('paper', $does(Preparation::None));
         self::assertStringContainsStringIgnoringCase('pour', $does(Preparation::None));
         self::assertStringContainsStringIgnoringCase('bag', $does(Preparation::Bagged));
@@ -144,7 +178,11 @@ final class MethodPagesTest extends CoreTestCase
 
     private static function source(string $class): string
     {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(self::ROOT.'/tests', FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator(self::ROOT.'/tests', FilesystemIterator::SKIP_DOTS),
+            ) as $file
+        ) {
             if ($file instanceof SplFileInfo && $file->getFilename() === $class.'.php') {
                 return (string) file_get_contents($file->getPathname());
             }

@@ -17,14 +17,40 @@ final class AwayTest extends StudioTestCase
     /** @return iterable<string, array{Throwable, string}> */
     public static function causes(): iterable
     {
-        $of = static fn (string $said): QueryException => new QueryException('mariadb', 'select 1', [], new PDOException($said));
-        yield 'nobody answers' => [new PDOException('SQLSTATE[HY000] [2002] Connection refused'), 'The database does not answer.'];
-        yield 'it went away between two questions' => [$of('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away'), 'The database does not answer.'];
-        yield 'it stands still' => [$of('SQLSTATE[HY000]: General error: 2013 Lost connection to server during query'), 'The database does not answer.'];
-        yield 'it is full of people' => [new PDOException('SQLSTATE[HY000] [1040] Too many connections'), 'The database does not answer.'];
-        yield 'it is full' => [$of('SQLSTATE[HY000]: General error: 1021 Disk full (/tmp/#sql); waiting for someone to free some space'), 'The disk of the database is full.'];
-        yield 'a table is full' => [$of("SQLSTATE[HY000]: General error: 1114 The table 'heads' is full"), 'The disk of the database is full.'];
-        yield 'nothing can be written' => [new ErrorException('file_put_contents(): Write of 90 bytes failed with errno=28 No space left on device'), 'The disk of this machine is full.'];
+        $of = static fn (string $said): QueryException => new QueryException(
+            'mariadb',
+            'select 1',
+            [],
+            new PDOException($said),
+        );
+        yield 'nobody answers' => [
+            new PDOException('SQLSTATE[HY000] [2002] Connection refused'),
+            'The database does not answer.',
+        ];
+        yield 'it went away between two questions' => [
+            $of('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away'),
+            'The database does not answer.',
+        ];
+        yield 'it stands still' => [
+            $of('SQLSTATE[HY000]: General error: 2013 Lost connection to server during query'),
+            'The database does not answer.',
+        ];
+        yield 'it is full of people' => [
+            new PDOException('SQLSTATE[HY000] [1040] Too many connections'),
+            'The database does not answer.',
+        ];
+        yield 'it is full' => [
+            $of('SQLSTATE[HY000]: General error: 1021 Disk full (/tmp/#sql); waiting for someone to free some space'),
+            'The disk of the database is full.',
+        ];
+        yield 'a table is full' => [
+            $of("SQLSTATE[HY000]: General error: 1114 The table 'heads' is full"),
+            'The disk of the database is full.',
+        ];
+        yield 'nothing can be written' => [
+            new ErrorException('file_put_contents(): Write of 90 bytes failed with errno=28 No space left on device'),
+            'The disk of this machine is full.',
+        ];
     }
 
     #[DataProvider('causes')]
@@ -32,14 +58,21 @@ final class AwayTest extends StudioTestCase
     {
         Route::get('/api/tried', static fn () => throw $cause);
         Route::get('/photos/tried', static fn () => throw $cause);
-        $this->getJson('/api/tried')->assertStatus(503)->assertHeader('Retry-After', '2')
+        $this->getJson('/api/tried')
+            ->assertStatus(503)
+            ->assertHeader('Retry-After', '2')
             ->assertJsonPath('message', $why.' Nothing you typed is lost; try again in a moment.');
         $this->get('/photos/tried')->assertStatus(503)->assertSee($why)->assertSee('nothing is lost');
     }
 
     public function test_a_makers_words_are_not_taken_for_the_databases(): void
     {
-        $wrong = new QueryException('mariadb', 'select ?', ['2006 disk full'], new PDOException("SQLSTATE[42S22]: Column not found: 1054 Unknown column 'x'"));
+        $wrong = new QueryException(
+            'mariadb',
+            'select ?',
+            ['2006 disk full'],
+            new PDOException("SQLSTATE[42S22]: Column not found: 1054 Unknown column 'x'"),
+        );
         Route::get('/api/tried', static fn () => throw $wrong);
         $this->getJson('/api/tried')->assertStatus(500);
     }

@@ -7,12 +7,30 @@ namespace Tests\Feature;
 /** One base, several scents. */
 final class FamilyTest extends StudioTestCase
 {
-    /** @return array{array<string, mixed>, array<string, mixed>} the base's page and a variant's, with lavender of its own */
+    /**
+     * @return array{array<string, mixed>, array<string, mixed>} the base's page and a variant's, with lavender of its
+     *     own
+     */
     private function family(): array
     {
         $base = $this->formula("Braid butter\n60 g shea butter\n39 g olive oil\n1 g vitamin e");
-        $variant = $this->got('FormulaPage', 'POST', 'formulas/'.$base['id'].'/variants', ['title' => 'Braid butter, lavender']);
-        $variant = $this->saved($variant, ['lines' => [...$variant['formula']['lines'], ['id' => 'l4', 'ingredient' => 'lavender-eo', 'name' => 'Lavender essential oil', 'amount' => '8 drops', 'form' => '', 'phase' => 'cool-down', 'locked' => false]]]);
+        $variant = $this->got('FormulaPage', 'POST', 'formulas/'.$base['id'].'/variants', [
+            'title' => 'Braid butter, lavender',
+        ]);
+        $variant = $this->saved($variant, [
+            'lines' => [
+                ...$variant['formula']['lines'],
+                [
+                    'id' => 'l4',
+                    'ingredient' => 'lavender-eo',
+                    'name' => 'Lavender essential oil',
+                    'amount' => '8 drops',
+                    'form' => '',
+                    'phase' => 'cool-down',
+                    'locked' => false,
+                ],
+            ],
+        ]);
 
         return [$base, $variant];
     }
@@ -24,7 +42,11 @@ final class FamilyTest extends StudioTestCase
      */
     private function saved(array $page, array $over): array
     {
-        return $this->got('FormulaPage', 'PUT', 'formulas/'.$page['id'], ['revision' => $page['revision'], 'formula' => $over + $page['formula'], 'head_id' => $page['head_id']]);
+        return $this->got('FormulaPage', 'PUT', 'formulas/'.$page['id'], [
+            'revision' => $page['revision'],
+            'formula' => $over + $page['formula'],
+            'head_id' => $page['head_id'],
+        ]);
     }
 
     /**
@@ -33,29 +55,49 @@ final class FamilyTest extends StudioTestCase
      */
     private static function shea(array $page, string $amount): array
     {
-        return array_map(static fn (array $l): array => $l['ingredient'] === 'shea-butter' ? ['amount' => $amount] + $l : $l, $page['formula']['lines']);
+        return array_map(
+            static fn (array $l): array => $l['ingredient'] === 'shea-butter' ? ['amount' => $amount] + $l : $l,
+            $page['formula']['lines'],
+        );
     }
 
     public function test_a_change_of_the_base_waits_is_passed_on_and_says_what_it_did(): void
     {
         [$base, $variant] = $this->family();
-        self::assertSame(['id' => $base['id'], 'title' => 'Braid butter'], $this->got('Family', 'GET', 'formulas/'.$variant['id'].'/family')['base']);
-        self::assertSame([], $this->got('Family', 'GET', 'formulas/'.$base['id'].'/family')['variants'][0]['waiting']);
+        self::assertSame(
+            ['id' => $base['id'], 'title' => 'Braid butter'],
+            $this->got('Family', 'GET', 'formulas/'.$variant['id'].'/family')['base'],
+        );
+        self::assertSame(
+            [],
+            $this->got('Family', 'GET', 'formulas/'.$base['id'].'/family')['variants'][0]['waiting'],
+        );
 
         $base = $this->saved($base, ['lines' => self::shea($base, '50 g')]);
         $seen = $this->got('Family', 'GET', 'formulas/'.$base['id'].'/family');
         self::assertNull($seen['base']);
         self::assertSame(['Shea butter 50 g instead of 60 g.'], $seen['variants'][0]['waiting']);
-        self::assertSame('60 g', $this->got('FormulaPage', 'GET', 'formulas/'.$variant['id'])['formula']['lines'][0]['amount'], 'nothing moves before it is passed on');
+        self::assertSame(
+            '60 g',
+            $this->got('FormulaPage', 'GET', 'formulas/'.$variant['id'])['formula']['lines'][0]['amount'],
+            'nothing moves before it is passed on',
+        );
 
         $passed = $this->got('FamilyPassed', 'POST', 'formulas/'.$base['id'].'/family/pass')['passed'];
-        self::assertSame([$variant['id'], ['Shea butter 50 g instead of 60 g.']], [$passed[0]['id'], $passed[0]['changes']]);
+        self::assertSame(
+            [$variant['id'], ['Shea butter 50 g instead of 60 g.']],
+            [$passed[0]['id'], $passed[0]['changes']],
+        );
         self::assertSame('60 g', $passed[0]['before']['lines'][0]['amount']);
         $after = $this->got('FormulaPage', 'GET', 'formulas/'.$variant['id']);
         self::assertSame(['50 g', '39 g', '1 g', '8 drops'], array_column($after['formula']['lines'], 'amount'));
         self::assertSame('Braid butter, lavender', $after['formula']['title']);
         self::assertSame($passed[0]['revision'], $after['revision']);
-        self::assertSame([], $this->got('FamilyPassed', 'POST', 'formulas/'.$base['id'].'/family/pass')['passed'], 'once is enough');
+        self::assertSame(
+            [],
+            $this->got('FamilyPassed', 'POST', 'formulas/'.$base['id'].'/family/pass')['passed'],
+            'once is enough',
+        );
     }
 
     public function test_it_is_taken_back_by_saving_what_was_before(): void
@@ -63,7 +105,11 @@ final class FamilyTest extends StudioTestCase
         [$base, $variant] = $this->family();
         $this->saved($base, ['lines' => self::shea($base, '50 g')]);
         $passed = $this->got('FamilyPassed', 'POST', 'formulas/'.$base['id'].'/family/pass')['passed'][0];
-        $back = $this->got('FormulaPage', 'PUT', 'formulas/'.$variant['id'], ['revision' => $passed['revision'], 'formula' => $passed['before'], 'head_id' => $passed['head_id']]);
+        $back = $this->got('FormulaPage', 'PUT', 'formulas/'.$variant['id'], [
+            'revision' => $passed['revision'],
+            'formula' => $passed['before'],
+            'head_id' => $passed['head_id'],
+        ]);
 
         self::assertSame('60 g', $back['formula']['lines'][0]['amount']);
     }
@@ -74,13 +120,27 @@ final class FamilyTest extends StudioTestCase
         $this->saved($base, ['lines' => self::shea($base, '50 g')]);
         $this->got('FamilyPassed', 'POST', 'formulas/'.$base['id'].'/family/pass');
 
-        $this->ask('PUT', 'formulas/'.$variant['id'], ['revision' => $variant['revision'], 'formula' => $variant['formula'], 'head_id' => null])->assertStatus(409)->assertJsonPath('current.formula.lines.0.amount', '50 g');
+        $this->ask('PUT', 'formulas/'.$variant['id'], [
+            'revision' => $variant['revision'],
+            'formula' => $variant['formula'],
+            'head_id' => null,
+        ])
+            ->assertStatus(409)
+            ->assertJsonPath('current.formula.lines.0.amount', '50 g');
     }
 
     public function test_a_stop_that_the_base_brings_to_a_variant_is_counted(): void
     {
         [$base] = $this->family();
-        $strong = ['id' => 'l9', 'ingredient' => 'rosemary-eo', 'name' => 'Rosemary essential oil', 'amount' => '9 g', 'form' => '', 'phase' => 'cool-down', 'locked' => false];
+        $strong = [
+            'id' => 'l9',
+            'ingredient' => 'rosemary-eo',
+            'name' => 'Rosemary essential oil',
+            'amount' => '9 g',
+            'form' => '',
+            'phase' => 'cool-down',
+            'locked' => false,
+        ];
         $this->saved($base, ['lines' => [...$base['formula']['lines'], $strong]]);
         $passed = $this->got('FamilyPassed', 'POST', 'formulas/'.$base['id'].'/family/pass')['passed'][0];
 
@@ -91,8 +151,18 @@ final class FamilyTest extends StudioTestCase
     public function test_a_variant_has_a_name_and_is_no_base_itself(): void
     {
         [$base, $variant] = $this->family();
-        self::assertStringContainsString('needs a name', (string) $this->ask('POST', 'formulas/'.$base['id'].'/variants', ['title' => ''])->assertStatus(422)->json('errors.title.0'));
-        self::assertStringContainsString('Make the new one from its base', (string) $this->ask('POST', 'formulas/'.$variant['id'].'/variants', ['title' => 'x'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'needs a name',
+            (string) $this->ask('POST', 'formulas/'.$base['id'].'/variants', ['title' => ''])
+                ->assertStatus(422)
+                ->json('errors.title.0'),
+        );
+        self::assertStringContainsString(
+            'Make the new one from its base',
+            (string) $this->ask('POST', 'formulas/'.$variant['id'].'/variants', ['title' => 'x'])
+                ->assertStatus(422)
+                ->json('message'),
+        );
     }
 
     public function test_a_variant_may_go_its_own_way(): void
@@ -108,7 +178,10 @@ final class FamilyTest extends StudioTestCase
     {
         [$base, $variant] = $this->family();
         $this->ask('DELETE', 'formulas/'.$base['id'])->assertStatus(204);
-        self::assertSame(['base' => null, 'variants' => []], $this->got('Family', 'GET', 'formulas/'.$variant['id'].'/family'));
+        self::assertSame(
+            ['base' => null, 'variants' => []],
+            $this->got('Family', 'GET', 'formulas/'.$variant['id'].'/family'),
+        );
         self::assertCount(4, $this->got('FormulaPage', 'GET', 'formulas/'.$variant['id'])['formula']['lines']);
     }
 }

@@ -15,8 +15,8 @@ use Tests\Feature\Fuzz\Draft;
 use Throwable;
 
 /**
- * Three thousand requests over all addresses, half right and half damaged, always the same ones: whatever is sent, the answer says
- * what is wrong with it, and what was kept can be read again. Never "Server Error".
+ * Three thousand requests over all addresses, half right and half damaged, always the same ones: whatever is sent, the
+ * answer says what is wrong with it, and what was kept can be read again. Never "Server Error".
  */
 final class FuzzTest extends StudioTestCase
 {
@@ -25,9 +25,32 @@ final class FuzzTest extends StudioTestCase
     private const SEED = 20_261_126;
 
     /** Looked at again after a write that was taken: what was kept must not break a list. */
-    private const LISTS = ['heads', 'formulas', 'steeps', 'batches', 'lots', 'routines', 'today', 'ingredients', 'session'];
+    private const LISTS = [
+        'heads',
+        'formulas',
+        'steeps',
+        'batches',
+        'lots',
+        'routines',
+        'today',
+        'ingredients',
+        'session',
+    ];
 
-    private const ASKED = ['q', 'state', 'cursor', 'ids', 'need', 'kind', 'by', 'lightest', 'evidence', 'vegan', 'without', 'strand'];
+    private const ASKED = [
+        'q',
+        'state',
+        'cursor',
+        'ids',
+        'need',
+        'kind',
+        'by',
+        'lightest',
+        'evidence',
+        'vegan',
+        'without',
+        'strand',
+    ];
 
     private stdClass $document;
 
@@ -37,10 +60,17 @@ final class FuzzTest extends StudioTestCase
     public function test_no_request_is_answered_with_a_server_error(): void
     {
         mt_srand(self::SEED);
-        $this->document = json_decode((string) file_get_contents(base_path('docs/formats/openapi.json')), false, 512, JSON_THROW_ON_ERROR);
+        $this->document = json_decode(
+            (string) file_get_contents(base_path('docs/formats/openapi.json')),
+            false,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         $ids = $this->ids();
         $draft = new Draft($this->document->components->schemas, $this->known($ids));
-        $addresses = array_values(array_filter(Route::getRoutes()->getRoutes(), static fn (Address $a): bool => self::isAsked($a)));
+        $addresses = array_values(
+            array_filter(Route::getRoutes()->getRoutes(), static fn (Address $a): bool => self::isAsked($a)),
+        );
         $answered = [];
         $this->actingAs(User::query()->findOrFail($this->amara->id), 'web');
         for ($n = 0; $n < self::REQUESTS; $n++) {
@@ -72,7 +102,11 @@ final class FuzzTest extends StudioTestCase
         if ($response->getStatusCode() >= 500) {
             $thrown = $response->exception;
             // One of each kind is enough to mend it.
-            $this->failed[$thrown === null ? $response->getStatusCode() : self::origin($thrown)] ??= mb_substr(mb_scrub($asked), 0, 1_200);
+            $this->failed[$thrown === null ? $response->getStatusCode() : self::origin($thrown)] ??= mb_substr(
+                mb_scrub($asked),
+                0,
+                1_200,
+            );
         }
     }
 
@@ -80,14 +114,30 @@ final class FuzzTest extends StudioTestCase
     {
         $root = dirname(__DIR__, 2);
         $ours = array_filter(
-            array_column([['file' => $thrown->getFile().':'.$thrown->getLine()], ...array_map(
-                static fn (array $step): array => ['file' => ($step['file'] ?? '').':'.($step['line'] ?? '')],
-                $thrown->getTrace(),
-            )], 'file'),
-            static fn (string $file): bool => preg_match('#^'.preg_quote($root, '#').'/(app|core)/(?!Support/)#', $file) === 1,
+            array_column(
+                [
+                    ['file' => $thrown->getFile().':'.$thrown->getLine()],
+                    ...array_map(
+                        static fn (array $step): array => [
+                            'file' => ($step['file'] ?? '').':'.($step['line'] ?? ''),
+                        ],
+                        $thrown->getTrace(),
+                    ),
+                ],
+                'file',
+            ),
+            static fn (string $file): bool => preg_match(
+                '#^'.preg_quote($root, '#').'/(app|core)/(?!Support/)#',
+                $file,
+            ) === 1,
         );
 
-        return sprintf('%s: %s, from %s', $thrown::class, mb_substr($thrown->getMessage(), 0, 160), substr((string) reset($ours), strlen($root) + 1));
+        return sprintf(
+            '%s: %s, from %s',
+            $thrown::class,
+            mb_substr($thrown->getMessage(), 0, 160),
+            substr((string) reset($ours), strlen($root) + 1),
+        );
     }
 
     private static function isAsked(Address $address): bool
@@ -100,29 +150,49 @@ final class FuzzTest extends StudioTestCase
     {
         $this->app?->forgetScopedInstances();
 
-        return $this->call($method, $path, [], [], [], [
-            'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json', 'HTTP_REFERER' => url('/'),
-        ], $method === 'GET' ? '' : $body);
+        return $this->call(
+            $method,
+            $path,
+            [],
+            [],
+            [],
+            [
+                'CONTENT_TYPE' => 'application/json',
+                'HTTP_ACCEPT' => 'application/json',
+                'HTTP_REFERER' => url('/'),
+            ],
+            $method === 'GET' ? '' : $body,
+        );
     }
 
     /** @param  array<string, int|string>  $ids */
     private function path(Address $address, array $ids): string
     {
-        $path = '/'.preg_replace_callback('/\{(\w+)\??\}/', static fn (array $m): string => (string) ($ids[$m[1]] ?? 1), $address->uri());
+        $path = '/'
+            .preg_replace_callback(
+                '/\{(\w+)\??\}/',
+                static fn (array $m): string => (string) ($ids[$m[1]] ?? 1),
+                $address->uri(),
+            );
         if (mt_rand(0, 3) > 0) {
             return $path;
         }
         $name = self::ASKED[array_rand(self::ASKED)];
         $value = Damage::value();
 
-        return $path.'?'.http_build_query([$name => $value instanceof stdClass ? [] : (mt_rand(0, 2) === 0 ? [1] : $value)]);
+        return $path
+            .'?'
+            .http_build_query([$name => $value instanceof stdClass ? [] : (mt_rand(0, 2) === 0 ? [1] : $value)]);
     }
 
     private function body(Address $address, string $method, Draft $draft): string
     {
-        $takes = $this->document->paths->{'/'.$address->uri()}->{strtolower($method)}->requestBody->content->{'application/json'}->schema ?? null;
+        $takes = $this->document->paths->{'/'.$address->uri()}->{strtolower($method)}->requestBody->content
+                ->{'application/json'}->schema ?? null;
 
-        return $method === 'GET' ? '' : Damage::body($takes === null ? [] : $draft->of(basename((string) $takes->{'$ref'})));
+        return $method === 'GET'
+            ? ''
+            : Damage::body($takes === null ? [] : $draft->of(basename((string) $takes->{'$ref'})));
     }
 
     /** @return array<string, int|string> one of each thing, by the name that addresses give it */
@@ -132,22 +202,68 @@ final class FuzzTest extends StudioTestCase
         $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $batch['formula_id']]);
         $head = $this->headOf();
         $routine = $this->got('Routine', 'POST', 'routines', [
-            'head_id' => $head['id'], 'batch_id' => $batch['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => today()->toDateString(), 'way' => '',
+            'head_id' => $head['id'],
+            'batch_id' => $batch['id'],
+            'per_week' => 2,
+            'grams_per_use' => 3,
+            'starts_on' => today()->toDateString(),
+            'way' => '',
         ]);
-        $marked = $this->got('Head', 'POST', 'heads/'.$head['id'].'/marks', ['zone' => 'crown', 'state' => 'dry', 'on' => today()->toDateString(), 'note' => '']);
+        $marked = $this->got('Head', 'POST', 'heads/'.$head['id'].'/marks', [
+            'zone' => 'crown',
+            'state' => 'dry',
+            'on' => today()->toDateString(),
+            'note' => '',
+        ]);
         $own = $this->got('OwnKept', 'POST', 'own-ingredients', [
-            'name' => 'Loft oil', 'inci' => '', 'kind' => 'carrier-oil', 'like' => 'olive-oil', 'synonyms' => [], 'allergens' => [], 'vegan' => true, 'figures' => [],
+            'name' => 'Loft oil',
+            'inci' => '',
+            'kind' => 'carrier-oil',
+            'like' => 'olive-oil',
+            'synonyms' => [],
+            'allergens' => [],
+            'vegan' => true,
+            'figures' => [],
         ]);
-        $jar = $this->got('Steep', 'POST', 'steeps/'.$this->steep()['id'].'/events', ['kind' => 'drawn', 'on' => today()->toDateString(), 'note' => '', 'grams' => 20]);
-        $found = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', ['on' => today()->toDateString(), 'texture' => 'softer', 'state' => '', 'note' => '']);
+        $jar = $this->got('Steep', 'POST', 'steeps/'.$this->steep()['id'].'/events', [
+            'kind' => 'drawn',
+            'on' => today()->toDateString(),
+            'note' => '',
+            'grams' => 20,
+        ]);
+        $found = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', [
+            'on' => today()->toDateString(),
+            'texture' => 'softer',
+            'state' => '',
+            'note' => '',
+        ]);
         $photo = $this->asPicture($jar['id'], self::picture());
-        $this->ask('PUT', 'ingredients/olive-oil/figures', ['form' => '', 'property' => 'weight', 'low' => 3, 'best' => 3, 'high' => 3, 'source' => 'felt']);
+        $this->ask('PUT', 'ingredients/olive-oil/figures', [
+            'form' => '',
+            'property' => 'weight',
+            'low' => 3,
+            'best' => 3,
+            'high' => 3,
+            'source' => 'felt',
+        ]);
 
         return [
-            'formula' => $this->formula()['id'], 'head' => $head['id'], 'steep' => $jar['id'], 'batch' => $open['id'], 'routine' => $routine['id'],
-            'day' => $routine['days'][0]['id'], 'own' => $own['id'], 'figure' => $this->ask('GET', 'ingredients/olive-oil')->json('own_figures.0.id'),
-            'mark' => $marked['marks'][0]['id'], 'event' => $jar['events'][0]['id'], 'photo' => $photo->json('photos.0.id'),
-            'finding' => $found['findings'][0]['id'], 'lot' => $jar['lots'][0]['id'], 'ingredient' => 'olive-oil', 'method' => 'life', 'done' => $batch['id'],
+            'formula' => $this->formula()['id'],
+            'head' => $head['id'],
+            'steep' => $jar['id'],
+            'batch' => $open['id'],
+            'routine' => $routine['id'],
+            'day' => $routine['days'][0]['id'],
+            'own' => $own['id'],
+            'figure' => $this->ask('GET', 'ingredients/olive-oil')->json('own_figures.0.id'),
+            'mark' => $marked['marks'][0]['id'],
+            'event' => $jar['events'][0]['id'],
+            'photo' => $photo->json('photos.0.id'),
+            'finding' => $found['findings'][0]['id'],
+            'lot' => $jar['lots'][0]['id'],
+            'ingredient' => 'olive-oil',
+            'method' => 'life',
+            'done' => $batch['id'],
             'line' => $open['weighings'][0]['line'],
         ];
     }
@@ -159,11 +275,30 @@ final class FuzzTest extends StudioTestCase
     private function known(array $ids): array
     {
         return [
-            'ingredient' => ['olive-oil', 'shea-butter', 'rosemary', 'lavender-eo', 'beeswax', 'lot-'.$ids['lot'], 'own-'.$ids['own']],
-            'formula' => [$this->read("Loft butter\n50 g shea butter\n30 g Loft oil\n20 g olive oil\n5 drops lavender essential oil"), $this->read('1 cup olive oil')],
-            'formula_id' => [$ids['formula']], 'head_id' => [$ids['head'], null], 'batch_id' => [$ids['done']], 'revision' => [1, 1, 2], 'line' => [$ids['line']],
-            'form' => ['dried', 'powder', 'fresh', ''], 'text' => ["Butter\n1 cup shea\n2 tbsp castor oil", "Oil\n5 g “olive oil” • 3 %"],
-            'time_zone' => ['UTC', 'Asia/Kathmandu'], 'hair' => [null, ['strand' => 'fine', 'porosity' => 'low']],
+            'ingredient' => [
+                'olive-oil',
+                'shea-butter',
+                'rosemary',
+                'lavender-eo',
+                'beeswax',
+                'lot-'.$ids['lot'],
+                'own-'.$ids['own'],
+            ],
+            'formula' => [
+                $this->read(
+                    "Loft butter\n50 g shea butter\n30 g Loft oil\n20 g olive oil\n5 drops lavender essential oil",
+                ),
+                $this->read('1 cup olive oil'),
+            ],
+            'formula_id' => [$ids['formula']],
+            'head_id' => [$ids['head'], null],
+            'batch_id' => [$ids['done']],
+            'revision' => [1, 1, 2],
+            'line' => [$ids['line']],
+            'form' => ['dried', 'powder', 'fresh', ''],
+            'text' => ["Butter\n1 cup shea\n2 tbsp castor oil", "Oil\n5 g “olive oil” • 3 %"],
+            'time_zone' => ['UTC', 'Asia/Kathmandu'],
+            'hair' => [null, ['strand' => 'fine', 'porosity' => 'low']],
         ];
     }
 }

@@ -14,13 +14,27 @@ final class LearningTest extends StudioTestCase
     /** @return array<string, mixed> a finished batch of whipped butter, made some days ago */
     private function butterBatch(int $daysAgo = 0): array
     {
-        $formula = $this->got('FormulaPage', 'POST', 'formulas', ['formula' => ['kind' => 'whipped-butter'] + $this->read(self::BUTTER), 'head_id' => null]);
+        $formula = $this->got('FormulaPage', 'POST', 'formulas', [
+            'formula' => ['kind' => 'whipped-butter'] + $this->read(self::BUTTER),
+            'head_id' => null,
+        ]);
         $this->travel(-$daysAgo)->days();
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $formula['id']]);
         foreach ($batch['weighings'] as $w) {
-            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true, 'grams' => $w['target_grams']]);
+            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+                'revision' => $batch['revision'],
+                'line' => $w['line'],
+                'gathered' => true,
+                'grams' => $w['target_grams'],
+            ]);
         }
-        $batch = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', ['revision' => $batch['revision'], 'jars' => 1, 'jar_ml' => 120, 'net_grams' => 90, 'note' => '']);
+        $batch = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 1,
+            'jar_ml' => 120,
+            'net_grams' => 90,
+            'note' => '',
+        ]);
         $this->travelBack();
 
         return $batch;
@@ -29,13 +43,21 @@ final class LearningTest extends StudioTestCase
     /** @return array<string, mixed> */
     private static function draft(string $texture = '', string $state = '', string $on = ''): array
     {
-        return ['on' => $on === '' ? today()->toDateString() : $on, 'texture' => $texture, 'state' => $state, 'note' => ''];
+        return [
+            'on' => $on === '' ? today()->toDateString() : $on,
+            'texture' => $texture,
+            'state' => $state,
+            'note' => '',
+        ];
     }
 
     /** @return array<string, mixed> */
     private function judged(string $kind = 'whipped-butter'): array
     {
-        return $this->got('Evaluation', 'POST', 'evaluate', ['formula' => ['kind' => $kind] + $this->read(self::BUTTER), 'head_id' => null])['assessment'];
+        return $this->got('Evaluation', 'POST', 'evaluate', [
+            'formula' => ['kind' => $kind] + $this->read(self::BUTTER),
+            'head_id' => null,
+        ])['assessment'];
     }
 
     public function test_a_finding_shifts_the_next_formula_and_taking_it_back_undoes_that(): void
@@ -69,12 +91,24 @@ final class LearningTest extends StudioTestCase
     {
         $batch = $this->butterBatch(90);
         $before = $this->judged();
-        $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', ['overrun_percent' => 40, 'whipped_minutes' => 10] + self::draft('', 'off'));
+        $this->got(
+            'Batch',
+            'POST',
+            'batches/'.$batch['id'].'/findings',
+            ['overrun_percent' => 40, 'whipped_minutes' => 10] + self::draft('', 'off'),
+        );
         $after = $this->judged();
 
-        self::assertEqualsWithDelta($before['whipping']['schools'][0]['overrun_percent']['best'] * 0.5 ** (1 / 3), $after['whipping']['schools'][0]['overrun_percent']['best'], 0.01);
+        self::assertEqualsWithDelta(
+            $before['whipping']['schools'][0]['overrun_percent']['best'] * 0.5 ** (1 / 3),
+            $after['whipping']['schools'][0]['overrun_percent']['best'],
+            0.01,
+        );
         self::assertLessThan($before['life_months']['best'], $after['life_months']['best']);
-        self::assertStringContainsString('Your own batches kept shorter than said', implode(' ', $after['life_reasons']));
+        self::assertStringContainsString(
+            'Your own batches kept shorter than said',
+            implode(' ', $after['life_reasons']),
+        );
     }
 
     public function test_still_good_before_its_time_teaches_nothing(): void
@@ -83,21 +117,40 @@ final class LearningTest extends StudioTestCase
         $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', self::draft('', 'good'));
 
         self::assertSame(0, $this->judged()['learned']['life']['count']);
-        self::assertEqualsWithDelta(2.0, BatchFinding::query()->withoutGlobalScopes()->with(['batch' => static fn ($q) => $q->withoutGlobalScopes()])->firstOrFail()->months(), 0.05);
+        self::assertEqualsWithDelta(
+            2.0,
+            BatchFinding::query()
+                ->withoutGlobalScopes()
+                ->with(['batch' => static fn ($q) => $q->withoutGlobalScopes()])
+                ->firstOrFail()
+                ->months(),
+            0.05,
+        );
     }
 
     public function test_a_finding_that_cannot_be_is_refused_by_field(): void
     {
         $batch = $this->butterBatch();
         $path = 'batches/'.$batch['id'].'/findings';
-        $refused = fn (array $draft, string $field): string => (string) $this->ask('POST', $path, $draft)->assertStatus(422)->json('errors.'.$field.'.0');
+        $refused = fn (array $draft, string $field): string => (string) $this->ask('POST', $path, $draft)
+            ->assertStatus(422)
+            ->json('errors.'.$field.'.0');
 
         self::assertStringContainsString('something that was found', $refused(self::draft(), 'texture'));
-        self::assertStringContainsString('how many minutes', $refused(['overrun_percent' => 50] + self::draft(), 'whipped_minutes'));
-        self::assertStringContainsString('0 to 300', $refused(['overrun_percent' => 900, 'whipped_minutes' => 9] + self::draft(), 'overrun_percent'));
+        self::assertStringContainsString(
+            'how many minutes',
+            $refused(['overrun_percent' => 50] + self::draft(), 'whipped_minutes'),
+        );
+        self::assertStringContainsString(
+            '0 to 300',
+            $refused(['overrun_percent' => 900, 'whipped_minutes' => 9] + self::draft(), 'overrun_percent'),
+        );
         self::assertNotSame('', $refused(['texture' => 'gooey'] + self::draft(), 'texture'));
         self::assertStringContainsString('when it was made', $refused(self::draft('softer', '', '2020-01-01'), 'on'));
-        self::assertStringContainsString('when it was made', $refused(self::draft('softer', '', today()->addDays(9)->toDateString()), 'on'));
+        self::assertStringContainsString(
+            'when it was made',
+            $refused(self::draft('softer', '', today()->addDays(9)->toDateString()), 'on'),
+        );
         self::assertStringContainsString('nothing can be said of how long', $refused(self::draft('', 'good'), 'state'));
         self::assertSame([], $this->got('Batch', 'GET', 'batches/'.$batch['id'])['findings']);
     }
@@ -105,15 +158,31 @@ final class LearningTest extends StudioTestCase
     public function test_only_whipped_butters_take_in_air_and_only_finished_batches_are_found_on(): void
     {
         $oil = $this->batch();
-        $this->ask('POST', 'batches/'.$oil['id'].'/findings', ['overrun_percent' => 50, 'whipped_minutes' => 9] + self::draft())->assertStatus(422)->assertJsonStructure(['errors' => ['overrun_percent']]);
+        $this->ask(
+            'POST',
+            'batches/'.$oil['id'].'/findings',
+            ['overrun_percent' => 50, 'whipped_minutes' => 9] + self::draft(),
+        )
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['overrun_percent']]);
         $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
-        self::assertStringContainsString('Finish making it first', (string) $this->ask('POST', 'batches/'.$open['id'].'/findings', self::draft('softer'))->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'Finish making it first',
+            (string) $this->ask('POST', 'batches/'.$open['id'].'/findings', self::draft('softer'))
+                ->assertStatus(422)
+                ->json('message'),
+        );
     }
 
     public function test_a_note_alone_is_kept_and_teaches_nothing(): void
     {
         $batch = $this->butterBatch();
-        $batch = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', ['note' => 'Smells of hay now.'] + self::draft());
+        $batch = $this->got(
+            'Batch',
+            'POST',
+            'batches/'.$batch['id'].'/findings',
+            ['note' => 'Smells of hay now.'] + self::draft(),
+        );
 
         self::assertSame('Smells of hay now.', $batch['findings'][0]['note']);
         self::assertSame(0, $this->judged()['learned']['texture']['count']);
@@ -122,7 +191,13 @@ final class LearningTest extends StudioTestCase
     public function test_another_studio_learns_nothing_from_it(): void
     {
         $this->got('Batch', 'POST', 'batches/'.$this->butterBatch()['id'].'/findings', self::draft('much-softer'));
-        $theirs = $this->got('Evaluation', 'POST', 'evaluate', ['formula' => ['kind' => 'whipped-butter'] + $this->read(self::BUTTER), 'head_id' => null], $this->stranger);
+        $theirs = $this->got(
+            'Evaluation',
+            'POST',
+            'evaluate',
+            ['formula' => ['kind' => 'whipped-butter'] + $this->read(self::BUTTER), 'head_id' => null],
+            $this->stranger,
+        );
 
         self::assertSame(0, $theirs['assessment']['learned']['texture']['count']);
     }

@@ -17,16 +17,24 @@ final class OnceTest extends StudioTestCase
     public function test_the_same_sent_again_gets_the_first_answer(): void
     {
         $first = $this->ask('POST', 'heads', ['name' => 'Imani'], headers: self::KEY)->assertCreated();
-        $again = $this->ask('POST', 'heads', ['name' => 'Imani'], headers: self::KEY)->assertCreated()->assertHeader('Idempotent-Replay', 'true');
+        $again = $this->ask('POST', 'heads', ['name' => 'Imani'], headers: self::KEY)
+            ->assertCreated()
+            ->assertHeader('Idempotent-Replay', 'true');
         self::assertSame($first->json('id'), $again->json('id'));
         self::assertSame(1, Head::query()->withoutGlobalScopes()->count());
     }
 
     public function test_another_body_or_another_address_under_the_same_key_is_not_thrown_away_in_silence(): void
     {
-        $id = $this->ask('POST', 'heads', ['name' => 'Imani'], headers: self::KEY)->assertCreated()->json('id');
-        $this->ask('POST', 'heads', ['name' => 'Zola'], headers: self::KEY)->assertStatus(409)->assertJsonValidationErrors('Idempotency-Key');
-        $this->ask('POST', 'formulas', ['formula' => $this->read('1 cup olive oil')], headers: self::KEY)->assertStatus(409);
+        $id = $this->ask('POST', 'heads', ['name' => 'Imani'], headers: self::KEY)
+            ->assertCreated()
+            ->json('id');
+        $this->ask('POST', 'heads', ['name' => 'Zola'], headers: self::KEY)
+            ->assertStatus(409)
+            ->assertJsonValidationErrors('Idempotency-Key');
+        $this->ask('POST', 'formulas', ['formula' => $this->read('1 cup olive oil')], headers: self::KEY)->assertStatus(
+            409,
+        );
         // Also when what came of the first is gone.
         $this->ask('DELETE', 'heads/'.$id)->assertNoContent();
         $this->ask('POST', 'heads', ['name' => 'Zola'], headers: self::KEY)->assertStatus(409);
@@ -56,8 +64,12 @@ final class OnceTest extends StudioTestCase
         // The row is written, then what is shown of it fails.
         Head::created(static fn (): never => throw new RuntimeException('on the way'));
         $before = DB::transactionLevel();
-        $this->ask('POST', 'heads', ['name' => 'Imani'])->assertStatus(500)
-            ->assertJsonPath('message', 'Something went wrong here. It was written down, and nothing was changed. Nothing you typed is lost.');
+        $this->ask('POST', 'heads', ['name' => 'Imani'])
+            ->assertStatus(500)
+            ->assertJsonPath(
+                'message',
+                'Something went wrong here. It was written down, and nothing was changed. Nothing you typed is lost.',
+            );
         self::assertSame($before, DB::transactionLevel());
         self::assertSame(0, Head::query()->withoutGlobalScopes()->count());
     }

@@ -25,7 +25,7 @@ final class PictureTest extends StudioTestCase
 
     protected function tearDown(): void
     {
-        (new Filesystem)->deleteDirectory($this->folder);
+        (new Filesystem())->deleteDirectory($this->folder);
         parent::tearDown();
     }
 
@@ -45,14 +45,21 @@ final class PictureTest extends StudioTestCase
     public function test_it_is_sent_to_its_studio_and_kept_by_no_cache_between(): void
     {
         $id = $this->asPicture($this->steep()['id'], self::picture())->json('photos.0.id');
-        self::assertSame('max-age=86400, private', $this->ask('GET', '/photos/'.$id)->assertOk()->headers->get('Cache-Control'));
+        self::assertSame(
+            'max-age=86400, private',
+            $this->ask('GET', '/photos/'.$id)
+                ->assertOk()
+                ->headers->get('Cache-Control'),
+        );
         $this->ask('GET', '/photos/'.$id, as: $this->stranger)->assertNotFound();
     }
 
     public function test_one_too_large_to_be_read_is_refused_before_it_is(): void
     {
         $before = memory_get_peak_usage();
-        $this->asPicture($this->steep()['id'], self::bomb(30_000, 30_000))->assertStatus(422)->assertJsonPath('errors.photo.0', 'This picture has more than 16 million pixels. Take a smaller one.');
+        $this->asPicture($this->steep()['id'], self::bomb(30_000, 30_000))
+            ->assertStatus(422)
+            ->assertJsonPath('errors.photo.0', 'This picture has more than 16 million pixels. Take a smaller one.');
         self::assertLessThan(20_000_000, memory_get_peak_usage() - $before);
         self::assertSame([], $this->files());
     }
@@ -112,10 +119,13 @@ final class PictureTest extends StudioTestCase
         imagejpeg($image, null, 95);
         $jpeg = (string) ob_get_clean();
         // TIFF header; two entries: orientation (0x0112, SHORT, 6) and description (0x010e, ASCII, at the end).
-        $tiff = "MM\0*".pack('N', 8).pack('n', 2)
+        $tiff = "MM\0*"
+            .pack('N', 8)
+            .pack('n', 2)
             .pack('nnNN', 0x010E, 2, 10, 38)
             .pack('nnNnn', 0x0112, 3, 1, 6, 0)
-            .pack('N', 0)."Somewhere\0";
+            .pack('N', 0)
+            ."Somewhere\0";
         $exif = "Exif\0\0".$tiff;
 
         return substr($jpeg, 0, 2)."\xff\xe1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
@@ -124,8 +134,14 @@ final class PictureTest extends StudioTestCase
     /** The head of a PNG that says it is so large, and little more. */
     private static function bomb(int $width, int $height): string
     {
-        $chunk = static fn (string $type, string $data): string => pack('N', strlen($data)).$type.$data.pack('N', crc32($type.$data));
+        $chunk = static fn (string $type, string $data): string => pack('N', strlen($data))
+            .$type
+            .$data
+            .pack('N', crc32($type.$data));
 
-        return "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0)).$chunk('IDAT', (string) gzcompress('')).$chunk('IEND', '');
+        return "\x89PNG\r\n\x1a\n"
+            .$chunk('IHDR', pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0))
+            .$chunk('IDAT', (string) gzcompress(''))
+            .$chunk('IEND', '');
     }
 }

@@ -10,23 +10,118 @@ use Illuminate\Support\Facades\Route;
 final class ScopingTest extends StudioTestCase
 {
     /** Addresses whose only parameter is a name of the catalogue or of a method, which belong to everyone. */
-    private const OPEN = ['api/ingredients/{ingredient}', 'api/ingredients/{ingredient}/figures', 'api/ingredients/{ingredient}/cupboard', 'api/methods/{method}', '{place?}'];
+    private const OPEN = [
+        'api/ingredients/{ingredient}',
+        'api/ingredients/{ingredient}/figures',
+        'api/ingredients/{ingredient}/cupboard',
+        'api/methods/{method}',
+        '{place?}',
+    ];
 
     public function test_another_studios_ids_answer_404_on_every_route(): void
     {
         $batch = $this->batch();
-        $routine = $this->got('Routine', 'POST', 'routines', ['head_id' => $this->headOf()['id'], 'batch_id' => $batch['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => today()->toDateString(), 'way' => '']);
-        $head = $this->got('Head', 'POST', 'heads/'.$routine['head_id'].'/marks', ['zone' => 'crown', 'state' => 'dry', 'on' => today()->toDateString(), 'note' => '']);
-        $own = $this->got('OwnKept', 'POST', 'own-ingredients', ['name' => 'Our oil', 'inci' => '', 'kind' => 'carrier-oil', 'like' => 'olive-oil', 'synonyms' => [], 'allergens' => [], 'vegan' => true, 'figures' => []]);
-        $this->ask('PUT', 'ingredients/olive-oil/figures', ['form' => '', 'property' => 'weight', 'low' => 3, 'best' => 3, 'high' => 3, 'source' => 'felt'])->assertNoContent();
+        $routine = $this->got('Routine', 'POST', 'routines', [
+            'head_id' => $this->headOf()['id'],
+            'batch_id' => $batch['id'],
+            'per_week' => 2,
+            'grams_per_use' => 3,
+            'starts_on' => today()->toDateString(),
+            'way' => '',
+        ]);
+        $head = $this->got('Head', 'POST', 'heads/'.$routine['head_id'].'/marks', [
+            'zone' => 'crown',
+            'state' => 'dry',
+            'on' => today()->toDateString(),
+            'note' => '',
+        ]);
+        $own = $this->got('OwnKept', 'POST', 'own-ingredients', [
+            'name' => 'Our oil',
+            'inci' => '',
+            'kind' => 'carrier-oil',
+            'like' => 'olive-oil',
+            'synonyms' => [],
+            'allergens' => [],
+            'vegan' => true,
+            'figures' => [],
+        ]);
+        $this->ask('PUT', 'ingredients/olive-oil/figures', [
+            'form' => '',
+            'property' => 'weight',
+            'low' => 3,
+            'best' => 3,
+            'high' => 3,
+            'source' => 'felt',
+        ])->assertNoContent();
         $figure = $this->ask('GET', 'ingredients/olive-oil')->json('own_figures.0.id');
-        $jar = $this->got('Steep', 'POST', 'steeps/'.$this->steep()['id'].'/events', ['kind' => 'drawn', 'on' => today()->toDateString(), 'note' => '', 'grams' => 20]);
+        $jar = $this->got('Steep', 'POST', 'steeps/'.$this->steep()['id'].'/events', [
+            'kind' => 'drawn',
+            'on' => today()->toDateString(),
+            'note' => '',
+            'grams' => 20,
+        ]);
         $photo = $this->asPicture($jar['id'], self::picture());
-        $finding = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', ['on' => today()->toDateString(), 'texture' => 'softer', 'state' => '', 'note' => '']);
-        $ids = ['finding' => $finding['findings'][0]['id'], 'event' => $jar['events'][0]['id'], 'lot' => $jar['lots'][0]['id'], 'photo' => $photo->json('photos.0.id'), 'mark' => $head['marks'][0]['id'], 'own' => $own['id'], 'figure' => $figure, 'formula' => $this->formula()['id'], 'head' => $routine['head_id'], 'steep' => $jar['id'], 'batch' => $batch['id'], 'routine' => $routine['id'], 'day' => $routine['days'][0]['id']];
+        $finding = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', [
+            'on' => today()->toDateString(),
+            'texture' => 'softer',
+            'state' => '',
+            'note' => '',
+        ]);
+        $ids = [
+            'finding' => $finding['findings'][0]['id'],
+            'event' => $jar['events'][0]['id'],
+            'lot' => $jar['lots'][0]['id'],
+            'photo' => $photo->json('photos.0.id'),
+            'mark' => $head['marks'][0]['id'],
+            'own' => $own['id'],
+            'figure' => $figure,
+            'formula' => $this->formula()['id'],
+            'head' => $routine['head_id'],
+            'steep' => $jar['id'],
+            'batch' => $batch['id'],
+            'routine' => $routine['id'],
+            'day' => $routine['days'][0]['id'],
+        ];
         $bodies = [
-            'PUT' => ['revision' => 1, 'formula' => ['title' => 'Stolen'], 'head_id' => null, 'state' => 'done', 'date' => today()->toDateString(), 'done' => true, 'line' => 'l1', 'gathered' => true, 'grams' => 1, 'name' => 'Stolen', 'strand' => 'fine', 'porosity' => 'low', 'scalp' => 'calm', 'age_band' => 'over-12', 'pregnant' => false, 'allergies' => [], 'dislikes' => [], 'inci' => '', 'kind' => 'carrier-oil', 'like' => '', 'synonyms' => [], 'vegan' => true, 'figures' => []],
-            'POST' => ['revision' => 1, 'note' => '', 'yield_grams' => 5, 'loss_grams' => 0, 'jars' => 1, 'jar_ml' => 10, 'net_grams' => 5, 'zone' => 'nape', 'on' => today()->toDateString(), 'kind' => 'hair-oil', 'ingredients' => [], 'reason' => 'mould'],
+            'PUT' => [
+                'revision' => 1,
+                'formula' => ['title' => 'Stolen'],
+                'head_id' => null,
+                'state' => 'done',
+                'date' => today()->toDateString(),
+                'done' => true,
+                'line' => 'l1',
+                'gathered' => true,
+                'grams' => 1,
+                'name' => 'Stolen',
+                'strand' => 'fine',
+                'porosity' => 'low',
+                'scalp' => 'calm',
+                'age_band' => 'over-12',
+                'pregnant' => false,
+                'allergies' => [],
+                'dislikes' => [],
+                'inci' => '',
+                'kind' => 'carrier-oil',
+                'like' => '',
+                'synonyms' => [],
+                'vegan' => true,
+                'figures' => [],
+            ],
+            'POST' => [
+                'revision' => 1,
+                'note' => '',
+                'yield_grams' => 5,
+                'loss_grams' => 0,
+                'jars' => 1,
+                'jar_ml' => 10,
+                'net_grams' => 5,
+                'zone' => 'nape',
+                'on' => today()->toDateString(),
+                'kind' => 'hair-oil',
+                'ingredients' => [],
+                'reason' => 'mould',
+            ],
         ];
         $before = $this->fingerprint();
         $tried = 0;
@@ -50,9 +145,26 @@ final class ScopingTest extends StudioTestCase
     {
         $head = $this->headOf();
         $batch = $this->batch();
-        $this->ask('POST', 'evaluate', ['formula' => ['title' => 'x'], 'head_id' => $head['id']], $this->stranger)->assertStatus(404);
+        $this->ask(
+            'POST',
+            'evaluate',
+            ['formula' => ['title' => 'x'], 'head_id' => $head['id']],
+            $this->stranger,
+        )->assertStatus(404);
         $this->ask('POST', 'batches', ['formula_id' => $batch['formula_id']], $this->stranger)->assertStatus(404);
-        $this->ask('POST', 'routines', ['head_id' => $head['id'], 'batch_id' => $batch['id'], 'per_week' => 1, 'grams_per_use' => 1, 'starts_on' => today()->toDateString(), 'way' => ''], $this->stranger)->assertStatus(404);
+        $this->ask(
+            'POST',
+            'routines',
+            [
+                'head_id' => $head['id'],
+                'batch_id' => $batch['id'],
+                'per_week' => 1,
+                'grams_per_use' => 1,
+                'starts_on' => today()->toDateString(),
+                'way' => '',
+            ],
+            $this->stranger,
+        )->assertStatus(404);
     }
 
     public function test_lists_show_only_ones_own(): void
@@ -69,7 +181,25 @@ final class ScopingTest extends StudioTestCase
     private function fingerprint(): string
     {
         $rows = [];
-        foreach (['formulas', 'formula_versions', 'heads', 'steeps', 'steep_shakes', 'lots', 'batches', 'routines', 'routine_days', 'head_marks', 'own_ingredients', 'own_figures', 'cupboard_items', 'steep_events', 'steep_photos'] as $table) {
+        foreach (
+            [
+                'formulas',
+                'formula_versions',
+                'heads',
+                'steeps',
+                'steep_shakes',
+                'lots',
+                'batches',
+                'routines',
+                'routine_days',
+                'head_marks',
+                'own_ingredients',
+                'own_figures',
+                'cupboard_items',
+                'steep_events',
+                'steep_photos',
+            ] as $table
+        ) {
             $rows[$table] = DB::table($table)->orderBy('id')->get()->toJson();
         }
 

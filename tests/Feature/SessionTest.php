@@ -17,8 +17,12 @@ final class SessionTest extends StudioTestCase
 
     public function test_signs_in_and_out(): void
     {
-        $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'wrong'])->assertStatus(422)->assertJsonPath('errors.email.0', 'This address and password do not belong together.');
-        $signed = $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'correct horse battery'])->assertOk()->assertJsonPath('signed_in', true);
+        $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'wrong'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.email.0', 'This address and password do not belong together.');
+        $signed = $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'correct horse battery'])
+            ->assertOk()
+            ->assertJsonPath('signed_in', true);
         $this->keepsTo('Session', (string) $signed->getContent());
         $this->post_('sign-out')->assertOk()->assertJsonPath('signed_in', false);
     }
@@ -28,29 +32,50 @@ final class SessionTest extends StudioTestCase
         for ($n = 0; $n < 5; $n++) {
             $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'guess'.$n])->assertStatus(422);
         }
-        $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'correct horse battery'])->assertStatus(429);
-        $this->post_('sign-in', ['email' => 'stranger@elsewhere.example', 'password' => 'correct horse battery'])->assertOk();
+        $this->post_('sign-in', ['email' => 'amara@loft.example', 'password' => 'correct horse battery'])->assertStatus(
+            429,
+        );
+        $this->post_('sign-in', [
+            'email' => 'stranger@elsewhere.example',
+            'password' => 'correct horse battery',
+        ])->assertOk();
     }
 
     public function test_a_sign_in_from_nowhere_gets_a_clean_answer(): void
     {
-        $this->postJson('/api/sign-in', ['email' => 'amara@loft.example', 'password' => 'correct horse battery'])->assertStatus(400)->assertJsonPath('errors.email.0', 'Sign in from the application\'s own page.');
+        $this->postJson('/api/sign-in', ['email' => 'amara@loft.example', 'password' => 'correct horse battery'])
+            ->assertStatus(400)
+            ->assertJsonPath('errors.email.0', 'Sign in from the application\'s own page.');
     }
 
     public function test_the_password_can_be_changed_but_not_in_the_demo(): void
     {
-        $this->ask('PUT', 'password', ['current' => 'nope', 'new' => 'a longer password'])->assertStatus(422)->assertJsonPath('errors.current.0', 'This is not your present password.');
-        $this->ask('PUT', 'password', ['current' => 'correct horse battery', 'new' => 'short'])->assertStatus(422)->assertJsonPath('errors.new.0', 'A new password needs at least 10 characters.');
+        $this->ask('PUT', 'password', ['current' => 'nope', 'new' => 'a longer password'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.current.0', 'This is not your present password.');
+        $this->ask('PUT', 'password', ['current' => 'correct horse battery', 'new' => 'short'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.new.0', 'A new password needs at least 10 characters.');
         $this->ask('PUT', 'password', ['current' => 'correct horse battery', 'new' => 'a longer password'])->assertOk();
-        self::assertTrue(Auth::guard('web')->getProvider()->validateCredentials($this->amara->refresh(), ['password' => 'a longer password']));
+        self::assertTrue(
+            Auth::guard('web')
+                ->getProvider()
+                ->validateCredentials($this->amara->refresh(), ['password' => 'a longer password']),
+        );
 
-        Studio::query()->whereKey($this->amara->studio_id)->update(['demo' => true]);
-        $this->ask('PUT', 'password', ['current' => 'a longer password', 'new' => 'another password'])->assertStatus(422);
+        Studio::query()
+            ->whereKey($this->amara->studio_id)
+            ->update(['demo' => true]);
+        $this->ask('PUT', 'password', ['current' => 'a longer password', 'new' => 'another password'])->assertStatus(
+            422,
+        );
     }
 
     public function test_the_demo_opens_only_where_it_is_allowed(): void
     {
-        Studio::query()->whereKey($this->amara->studio_id)->update(['demo' => true]);
+        Studio::query()
+            ->whereKey($this->amara->studio_id)
+            ->update(['demo' => true]);
         config(['app.demo' => false]);
         $this->post_('demo')->assertStatus(404);
         config(['app.demo' => true]);
@@ -76,10 +101,22 @@ final class SessionTest extends StudioTestCase
 
     public function test_the_studios_cup_and_scale_change_the_figures(): void
     {
-        $grams = fn (): float => $this->got('ReadAnswer', 'POST', 'read', ['text' => '1 cup olive oil'])['assessment']['total_grams']['best'];
+        $grams = fn (): float => $this->got('ReadAnswer', 'POST', 'read', ['text' => '1 cup olive oil'])['assessment'][
+            'total_grams'
+        ]['best'];
         $us = $grams();
-        $this->got('Session', 'PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'metric', 'scale_grams' => 0.1, 'southern' => false, 'bowl_ml' => 0, 'time_zone' => 'UTC']);
+        $this->got('Session', 'PUT', 'studio', [
+            'name' => 'Loft',
+            'maker' => '',
+            'cup' => 'metric',
+            'scale_grams' => 0.1,
+            'southern' => false,
+            'bowl_ml' => 0,
+            'time_zone' => 'UTC',
+        ]);
         self::assertEqualsWithDelta(250 / 236.588, $grams() / $us, 1e-6);
-        $this->ask('PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'metric', 'scale_grams' => 0])->assertStatus(422)->assertJsonValidationErrors('scale_grams');
+        $this->ask('PUT', 'studio', ['name' => 'Loft', 'maker' => '', 'cup' => 'metric', 'scale_grams' => 0])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('scale_grams');
     }
 }

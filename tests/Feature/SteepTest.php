@@ -17,26 +17,55 @@ final class SteepTest extends StudioTestCase
      */
     private function record(array $steep, int $ago, array $event): array
     {
-        return $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/events', ['on' => today()->subDays($ago)->toDateString(), 'note' => '', ...$event]);
+        return $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/events', [
+            'on' => today()->subDays($ago)->toDateString(),
+            'note' => '',
+            ...$event,
+        ]);
     }
 
-    private function begun(int $ago, string $plant = 'rosemary', string $form = 'dried', string $method = 'cold-dark'): array
-    {
+    private function begun(
+        int $ago,
+        string $plant = 'rosemary',
+        string $form = 'dried',
+        string $method = 'cold-dark',
+    ): array {
         return $this->steep($plant, $form, today()->subDays($ago)->toDateString(), $method);
     }
 
     public function test_a_plan_takes_amounts_as_they_are_written(): void
     {
-        $plan = $this->got('SteepPlanned', 'POST', 'steeps/plan', self::steepDraft(over: [
-            'herbs' => [
-                ['ingredient' => 'saw-palmetto', 'form' => 'powder', 'preparation' => 'bagged', 'amount' => '40 capsules of 500 mg', 'draw' => 1, 'cost' => null],
-                ['ingredient' => 'rosemary', 'form' => 'dried', 'preparation' => 'none', 'amount' => '20 g', 'draw' => 1, 'cost' => null],
-            ],
-            'oils' => [
-                ['ingredient' => 'olive-oil', 'amount' => '212 - 180 g', 'cost' => null],
-                ['ingredient' => 'jojoba-oil', 'amount' => 'to cover', 'cost' => null],
-            ],
-        ]));
+        $plan = $this->got(
+            'SteepPlanned',
+            'POST',
+            'steeps/plan',
+            self::steepDraft(
+                over: [
+                    'herbs' => [
+                        [
+                            'ingredient' => 'saw-palmetto',
+                            'form' => 'powder',
+                            'preparation' => 'bagged',
+                            'amount' => '40 capsules of 500 mg',
+                            'draw' => 1,
+                            'cost' => null,
+                        ],
+                        [
+                            'ingredient' => 'rosemary',
+                            'form' => 'dried',
+                            'preparation' => 'none',
+                            'amount' => '20 g',
+                            'draw' => 1,
+                            'cost' => null,
+                        ],
+                    ],
+                    'oils' => [
+                        ['ingredient' => 'olive-oil', 'amount' => '212 - 180 g', 'cost' => null],
+                        ['ingredient' => 'jojoba-oil', 'amount' => 'to cover', 'cost' => null],
+                    ],
+                ],
+            ),
+        );
         self::assertEqualsWithDelta([20.0, 20.0], $plan['herb_grams'], 1e-6);
         self::assertEqualsWithDelta(32.0, $plan['oil_grams'][0], 1e-6);
         self::assertGreaterThan(50.0, $plan['oil_grams'][1]);
@@ -62,7 +91,13 @@ final class SteepTest extends StudioTestCase
     {
         $steep = $this->begun(14);
         $before = $steep['drawn_now_percent']['best'];
-        $later = $this->record($steep, 7, ['kind' => 'herb', 'ingredient' => 'nettle', 'form' => 'dried', 'preparation' => 'none', 'amount' => '40 g']);
+        $later = $this->record($steep, 7, [
+            'kind' => 'herb',
+            'ingredient' => 'nettle',
+            'form' => 'dried',
+            'preparation' => 'none',
+            'amount' => '40 g',
+        ]);
         self::assertCount(2, $later['herbs']);
         self::assertSame(today()->subDays(7)->toDateString(), $later['herbs'][1]['since']);
         self::assertLessThan($before, $later['drawn_now_percent']['best'], 'what came later has drawn less');
@@ -73,8 +108,16 @@ final class SteepTest extends StudioTestCase
         $drawn = $this->record($steep, 1, ['kind' => 'drawn', 'grams' => 40]);
         self::assertEqualsWithDelta(320.0, $drawn['oil_left_grams'], 1e-6);
         self::assertTrue($drawn['lots'][0]['drawn']);
-        self::assertContains($drawn['lots'][0]['ingredient'], array_column($this->got('IngredientList', 'GET', 'ingredients?kind=ready-steep')['items'], 'id'));
-        $this->ask('POST', 'steeps/'.$steep['id'].'/events', ['kind' => 'drawn', 'on' => today()->toDateString(), 'note' => '', 'grams' => 9999])->assertStatus(422);
+        self::assertContains(
+            $drawn['lots'][0]['ingredient'],
+            array_column($this->got('IngredientList', 'GET', 'ingredients?kind=ready-steep')['items'], 'id'),
+        );
+        $this->ask('POST', 'steeps/'.$steep['id'].'/events', [
+            'kind' => 'drawn',
+            'on' => today()->toDateString(),
+            'note' => '',
+            'grams' => 9999,
+        ])->assertStatus(422);
 
         $events = $this->got('Steep', 'GET', 'steeps/'.$steep['id'])['events'];
         self::assertSame(['herb', 'moved', 'drawn'], array_column($events, 'kind'));
@@ -92,11 +135,21 @@ final class SteepTest extends StudioTestCase
             'grams' => ['kind' => 'weighed'],
             'after' => ['kind' => 'bowl', 'before' => 100, 'after' => 120],
             'method' => ['kind' => 'moved', 'method' => 'moon'],
-            'ingredient' => ['kind' => 'herb', 'ingredient' => 'unicorn', 'form' => 'dried', 'preparation' => 'none', 'amount' => '5 g'],
+            'ingredient' => [
+                'kind' => 'herb',
+                'ingredient' => 'unicorn',
+                'form' => 'dried',
+                'preparation' => 'none',
+                'amount' => '5 g',
+            ],
             'amount' => ['kind' => 'oil', 'ingredient' => 'olive-oil', 'amount' => 'some'],
         ];
         foreach ($wrong as $field => $event) {
-            $answer = $this->ask('POST', 'steeps/'.$steep['id'].'/events', ['on' => today()->toDateString(), 'note' => '', ...$event])->assertStatus(422);
+            $answer = $this->ask('POST', 'steeps/'.$steep['id'].'/events', [
+                'on' => today()->toDateString(),
+                'note' => '',
+                ...$event,
+            ])->assertStatus(422);
             self::assertArrayHasKey($field, $answer->json('errors'), (string) $answer->getContent());
         }
         self::assertSame([], $this->got('Steep', 'GET', 'steeps/'.$steep['id'])['events']);
@@ -113,7 +166,12 @@ final class SteepTest extends StudioTestCase
         self::assertTrue($dry['dry']);
 
         $wet = $this->begun(0, 'rosemary', 'fresh', 'water-bath');
-        $lot = $this->got('Steep', 'POST', 'steeps/'.$wet['id'].'/strain', ['revision' => $wet['revision'], 'yield_grams' => 330, 'loss_grams' => 0, 'choice' => 'frozen-poured'])['lot'];
+        $lot = $this->got('Steep', 'POST', 'steeps/'.$wet['id'].'/strain', [
+            'revision' => $wet['revision'],
+            'yield_grams' => 330,
+            'loss_grams' => 0,
+            'choice' => 'frozen-poured',
+        ])['lot'];
         self::assertEqualsWithDelta(0.1, $lot['water_percent'], 1e-6, 'traces: it was not shown dry');
     }
 
@@ -121,19 +179,48 @@ final class SteepTest extends StudioTestCase
     {
         foreach ([300.0, 310.0] as $yield) {
             $steep = $this->begun(28);
-            $done = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => $yield, 'loss_grams' => 0, 'herb' => 'kept']);
+            $done = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', [
+                'revision' => $steep['revision'],
+                'yield_grams' => $yield,
+                'loss_grams' => 0,
+                'herb' => 'kept',
+            ]);
         }
         self::assertEqualsWithDelta(1.25, $done['measured']['kept_per_gram'], 1e-6);
         $plan = $this->got('SteepPlanned', 'POST', 'steeps/plan', self::steepDraft());
-        self::assertEqualsWithDelta((1.5 + 1.25) / 2, $plan['learned']['best'], 1e-6, 'two past steeps replace the default');
+        self::assertEqualsWithDelta(
+            (1.5 + 1.25) / 2,
+            $plan['learned']['best'],
+            1e-6,
+            'two past steeps replace the default',
+        );
         self::assertEqualsWithDelta(360 - 40 * 1.375, $plan['plan']['yield_grams']['best'], 1e-6);
 
-        $pdf = (string) $this->ask('GET', '/papers/lots/'.$done['lot']['id'].'/label.pdf')->assertOk()->getContent();
-        $text = (string) preg_replace('/\s+/', ' ', (new Process(['pdftotext', '-layout', '-', '-'], null, null, $pdf))->mustRun()->getOutput());
-        foreach (['Rosemary leaf in olive oil', 'Olea Europaea Fruit Oil', $done['lot']['code'], $done['lot']['best_before'], '310 g'] as $words) {
+        $pdf = (string) $this->ask('GET', '/papers/lots/'.$done['lot']['id'].'/label.pdf')
+            ->assertOk()
+            ->getContent();
+        $text = (string) preg_replace(
+            '/\s+/',
+            ' ',
+            (new Process(['pdftotext', '-layout', '-', '-'], null, null, $pdf))->mustRun()->getOutput(),
+        );
+        foreach (
+            [
+                'Rosemary leaf in olive oil',
+                'Olea Europaea Fruit Oil',
+                $done['lot']['code'],
+                $done['lot']['best_before'],
+                '310 g',
+            ] as $words
+        ) {
             self::assertStringContainsString($words, $text);
         }
-        $second = $this->got('Steep', 'POST', 'steeps', self::steepDraft(over: ['herbs' => [['draw' => 2] + self::steepDraft()['herbs'][0]]]));
+        $second = $this->got(
+            'Steep',
+            'POST',
+            'steeps',
+            self::steepDraft(over: ['herbs' => [['draw' => 2] + self::steepDraft()['herbs'][0]]]),
+        );
         self::assertContains('steep.reuse', array_column($second['plan']['findings'], 'code'));
         self::assertLessThan(51.0, $second['plan']['extraction_percent']['best']);
     }
@@ -141,34 +228,81 @@ final class SteepTest extends StudioTestCase
     public function test_mould_warns_every_formula_batch_and_steep_that_used_the_oil(): void
     {
         $steep = $this->begun(28);
-        $done = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => 300, 'loss_grams' => 0]);
+        $done = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', [
+            'revision' => $steep['revision'],
+            'yield_grams' => 300,
+            'loss_grams' => 0,
+        ]);
         $oil = $done['lot']['ingredient'];
-        $formula = $this->got('FormulaPage', 'POST', 'formulas', ['formula' => ['title' => 'Uses it', 'lines' => [['ingredient' => $oil, 'amount' => '100 g']]], 'head_id' => null]);
+        $formula = $this->got('FormulaPage', 'POST', 'formulas', [
+            'formula' => ['title' => 'Uses it', 'lines' => [['ingredient' => $oil, 'amount' => '100 g']]],
+            'head_id' => null,
+        ]);
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $formula['id']]);
         self::assertSame([], $batch['withdrawn']);
-        $in = $this->got('Steep', 'POST', 'steeps', self::steepDraft('calendula', over: ['oils' => [['ingredient' => $oil, 'amount' => '360 g', 'cost' => null]]]));
+        $in = $this->got(
+            'Steep',
+            'POST',
+            'steeps',
+            self::steepDraft(
+                'calendula',
+                over: ['oils' => [['ingredient' => $oil, 'amount' => '360 g', 'cost' => null]]],
+            ),
+        );
 
-        $answer = $this->got('LotWithdrawn', 'PUT', 'lots/'.$done['lot']['id'].'/withdrawn', ['reason' => 'Mould at the rim']);
+        $answer = $this->got('LotWithdrawn', 'PUT', 'lots/'.$done['lot']['id'].'/withdrawn', [
+            'reason' => 'Mould at the rim',
+        ]);
         self::assertSame(['formula', 'batch'], array_column($answer['warned'], 'kind'));
-        self::assertStringContainsString('Mould at the rim', $this->got('Batch', 'GET', 'batches/'.$batch['id'])['withdrawn'][0]);
-        self::assertContains('lot.withdrawn', array_column($this->got('FormulaPage', 'GET', 'formulas/'.$formula['id'])['assessment']['findings'], 'code'));
-        self::assertContains('steep.withdrawn', array_column($this->got('Steep', 'GET', 'steeps/'.$in['id'])['plan']['findings'], 'code'));
+        self::assertStringContainsString(
+            'Mould at the rim',
+            $this->got('Batch', 'GET', 'batches/'.$batch['id'])['withdrawn'][0],
+        );
+        self::assertContains(
+            'lot.withdrawn',
+            array_column(
+                $this->got('FormulaPage', 'GET', 'formulas/'.$formula['id'])['assessment']['findings'],
+                'code',
+            ),
+        );
+        self::assertContains(
+            'steep.withdrawn',
+            array_column($this->got('Steep', 'GET', 'steeps/'.$in['id'])['plan']['findings'], 'code'),
+        );
         $this->ask('GET', '/papers/lots/'.$done['lot']['id'].'/label.pdf')->assertStatus(409);
 
         $this->got('LotWithdrawn', 'PUT', 'lots/'.$done['lot']['id'].'/withdrawn', ['reason' => '']);
-        self::assertSame([], $this->got('Batch', 'GET', 'batches/'.$batch['id'])['withdrawn'], 'a mistake can be taken back');
+        self::assertSame(
+            [],
+            $this->got('Batch', 'GET', 'batches/'.$batch['id'])['withdrawn'],
+            'a mistake can be taken back',
+        );
     }
 
     public function test_a_spoiled_jar_withdraws_what_was_drawn_from_it(): void
     {
         $steep = $this->begun(10);
         $drawn = $this->record($steep, 2, ['kind' => 'drawn', 'grams' => 30]);
-        $this->ask('POST', 'steeps/'.$steep['id'].'/spoil', ['revision' => $drawn['revision'], 'reason' => ''])->assertStatus(422);
-        $gone = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/spoil', ['revision' => $drawn['revision'], 'reason' => 'Fizzing']);
+        $this->ask('POST', 'steeps/'.$steep['id'].'/spoil', [
+            'revision' => $drawn['revision'],
+            'reason' => '',
+        ])->assertStatus(422);
+        $gone = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/spoil', [
+            'revision' => $drawn['revision'],
+            'reason' => 'Fizzing',
+        ]);
         self::assertSame('spoiled', $gone['state']);
         self::assertStringContainsString('Fizzing', $gone['lots'][0]['withdrawn']);
-        $this->ask('POST', 'steeps/'.$steep['id'].'/events', ['kind' => 'weighed', 'on' => today()->toDateString(), 'note' => '', 'grams' => 5])->assertStatus(409);
-        $this->ask('PUT', 'steeps/'.$steep['id'].'/shakes', ['date' => today()->toDateString(), 'done' => true])->assertStatus(409);
+        $this->ask('POST', 'steeps/'.$steep['id'].'/events', [
+            'kind' => 'weighed',
+            'on' => today()->toDateString(),
+            'note' => '',
+            'grams' => 5,
+        ])->assertStatus(409);
+        $this->ask('PUT', 'steeps/'.$steep['id'].'/shakes', [
+            'date' => today()->toDateString(),
+            'done' => true,
+        ])->assertStatus(409);
     }
 
     public function test_today_says_shake_settle_strain_and_ready_each_with_one_tick(): void
@@ -186,7 +320,11 @@ final class SteepTest extends StudioTestCase
         self::assertSame('strain', $late['kind']);
         self::assertTrue($late['overdue']);
         self::assertStringContainsString('2 days late', $late['words']);
-        $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $this->got('Steep', 'GET', 'steeps/'.$steep['id'])['revision'], 'yield_grams' => 300, 'loss_grams' => 0]);
+        $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', [
+            'revision' => $this->got('Steep', 'GET', 'steeps/'.$steep['id'])['revision'],
+            'yield_grams' => 300,
+            'loss_grams' => 0,
+        ]);
         self::assertSame([], $kinds(), 'clearing until tomorrow');
         $this->travelTo(today()->addDays(1));
         self::assertSame(['ready'], $kinds());
@@ -201,10 +339,17 @@ final class SteepTest extends StudioTestCase
         $answer = $this->asPicture($steep['id'], self::picture(3000, 1500))->assertCreated();
         $photo = SteepPhoto::query()->withoutGlobalScopes()->findOrFail($answer->json('photos.0.id'));
         self::assertSame([1280, 640], [$photo->width, $photo->height]);
-        self::assertSame('image/jpeg', $this->ask('GET', '/photos/'.$photo->id)->assertOk()->headers->get('Content-Type'));
+        self::assertSame(
+            'image/jpeg',
+            $this->ask('GET', '/photos/'.$photo->id)
+                ->assertOk()
+                ->headers->get('Content-Type'),
+        );
         $path = app(PictureFiles::class)->path($photo->file);
         self::assertFileExists($path);
-        $this->asPicture($steep['id'], '<?php echo "not a picture";')->assertStatus(422)->assertJsonValidationErrors('photo');
+        $this->asPicture($steep['id'], '<?php echo "not a picture";')
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('photo');
         $this->asPicture($steep['id'], '')->assertStatus(422);
         $this->asPicture($steep['id'], self::picture(), $this->stranger)->assertNotFound();
         $this->ask('DELETE', 'steep-photos/'.$photo->id)->assertOk();

@@ -43,7 +43,14 @@ abstract class StudioTestCase extends TestCase
     {
         $studio = Studio::query()->create(['name' => 'Studio of '.$email, 'maker' => 'Made here']);
 
-        return User::query()->create(['studio_id' => $studio->id, 'name' => strtok($email, '@'), 'email' => $email, 'password' => 'correct horse battery'])->load('studio');
+        return User::query()
+            ->create([
+                'studio_id' => $studio->id,
+                'name' => strtok($email, '@'),
+                'email' => $email,
+                'password' => 'correct horse battery',
+            ])
+            ->load('studio');
     }
 
     /**
@@ -52,14 +59,21 @@ abstract class StudioTestCase extends TestCase
      * @param  array<string, mixed>  $body
      * @param  array<string, string>  $headers
      */
-    protected function ask(string $method, string $path, array $body = [], ?User $as = null, array $headers = []): TestResponse
-    {
+    protected function ask(
+        string $method,
+        string $path,
+        array $body = [],
+        ?User $as = null,
+        array $headers = [],
+    ): TestResponse {
         $this->app?->forgetScopedInstances();
         // One browser is one person: a session that changes hands is refused, and rightly.
         $this->flushSession();
         $person = User::query()->with('studio')->findOrFail(($as ?? $this->amara)->id);
 
-        return $this->actingAs($person, 'web')->withHeaders(['Referer' => url('/'), ...$headers])->json($method, str_starts_with($path, '/') ? $path : '/api/'.$path, $body);
+        return $this->actingAs($person, 'web')
+            ->withHeaders(['Referer' => url('/'), ...$headers])
+            ->json($method, str_starts_with($path, '/') ? $path : '/api/'.$path, $body);
     }
 
     /**
@@ -71,7 +85,16 @@ abstract class StudioTestCase extends TestCase
     protected function got(string $schema, string $method, string $path, array $body = [], ?User $as = null): array
     {
         $response = $this->ask($method, $path, $body, $as);
-        self::assertTrue($response->isSuccessful(), $method.' '.$path.' answered '.$response->getStatusCode().': '.mb_substr((string) $response->getContent(), 0, 600));
+        self::assertTrue(
+            $response->isSuccessful(),
+            $method
+                .' '
+                .$path
+                .' answered '
+                .$response->getStatusCode()
+                .': '
+                .mb_substr((string) $response->getContent(), 0, 600),
+        );
         $this->keepsTo($schema, (string) $response->getContent());
 
         return (array) json_decode((string) $response->getContent(), true);
@@ -79,11 +102,22 @@ abstract class StudioTestCase extends TestCase
 
     protected function keepsTo(string $schema, string $json): void
     {
-        $validator = new Validator;
-        $validator->resolver()?->registerFile('https://honest-crown.example/crown.schema.json', dirname(__DIR__, 2).'/docs/formats/crown.schema.json');
-        $result = $validator->validate(json_decode($json), (object) ['$ref' => 'https://honest-crown.example/crown.schema.json#/$defs/'.$schema]);
+        $validator = new Validator();
+        $validator
+            ->resolver()
+            ?->registerFile(
+                'https://honest-crown.example/crown.schema.json',
+                dirname(__DIR__, 2).'/docs/formats/crown.schema.json',
+            );
+        $result = $validator->validate(
+            json_decode($json),
+            (object) ['$ref' => 'https://honest-crown.example/crown.schema.json#/$defs/'.$schema],
+        );
         $error = $result->error();
-        self::assertTrue($result->isValid(), $schema.': '.($error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error))));
+        self::assertTrue(
+            $result->isValid(),
+            $schema.': '.($error === null ? '' : (string) json_encode((new ErrorFormatter())->format($error))),
+        );
     }
 
     /** @return array<string, mixed> a formula file as the paste screen would make it */
@@ -93,35 +127,75 @@ abstract class StudioTestCase extends TestCase
     }
 
     /** @return array<string, mixed> a kept formula's page */
-    protected function formula(string $text = "Light oil\n80 g jojoba oil\n20 g olive oil\n1 g vitamin e", ?int $head = null): array
-    {
+    protected function formula(
+        string $text = "Light oil\n80 g jojoba oil\n20 g olive oil\n1 g vitamin e",
+        ?int $head = null,
+    ): array {
         return $this->got('FormulaPage', 'POST', 'formulas', ['formula' => $this->read($text), 'head_id' => $head]);
     }
 
     /** @return array<string, mixed> */
     protected function headOf(string $name = 'Imani', string $age = 'over-12'): array
     {
-        return $this->got('Head', 'POST', 'heads', ['name' => $name, 'strand' => 'coarse', 'porosity' => 'high', 'scalp' => 'dry', 'age_band' => $age, 'pregnant' => false, 'allergies' => ['sesame'], 'dislikes' => [['what' => 'coconut', 'season' => 'cold']], 'wants' => ['sealing']]);
+        return $this->got('Head', 'POST', 'heads', [
+            'name' => $name,
+            'strand' => 'coarse',
+            'porosity' => 'high',
+            'scalp' => 'dry',
+            'age_band' => $age,
+            'pregnant' => false,
+            'allergies' => ['sesame'],
+            'dislikes' => [['what' => 'coconut', 'season' => 'cold']],
+            'wants' => ['sealing'],
+        ]);
     }
 
     /**
      * @param  array<string, mixed>  $over
      * @return array<string, mixed> a steep as it would be asked for
      */
-    protected static function steepDraft(string $plant = 'rosemary', string $form = 'dried', string $start = '', string $method = 'cold-dark', array $over = []): array
-    {
+    protected static function steepDraft(
+        string $plant = 'rosemary',
+        string $form = 'dried',
+        string $start = '',
+        string $method = 'cold-dark',
+        array $over = [],
+    ): array {
         return [
             'name' => '',
-            'herbs' => [['ingredient' => $plant, 'form' => $form, 'preparation' => $form === 'fresh' ? 'chopped' : 'none', 'amount' => '40 g', 'draw' => 1, 'cost' => null]],
+            'herbs' => [
+                [
+                    'ingredient' => $plant,
+                    'form' => $form,
+                    'preparation' => $form === 'fresh' ? 'chopped' : 'none',
+                    'amount' => '40 g',
+                    'draw' => 1,
+                    'cost' => null,
+                ],
+            ],
             'oils' => [['ingredient' => 'olive-oil', 'amount' => '360 g', 'cost' => null]],
-            'water_grams' => 0, 'method' => $method, 'celsius' => 0, 'minutes' => 0, 'days' => 0, 'jar_ml' => 700, 'diameter_cm' => 9, 'mouth_cm' => 0,
-            'shaken_daily' => true, 'pressed' => false, 'started_on' => $start === '' ? today()->toDateString() : $start, ...$over,
+            'water_grams' => 0,
+            'method' => $method,
+            'celsius' => 0,
+            'minutes' => 0,
+            'days' => 0,
+            'jar_ml' => 700,
+            'diameter_cm' => 9,
+            'mouth_cm' => 0,
+            'shaken_daily' => true,
+            'pressed' => false,
+            'started_on' => $start === '' ? today()->toDateString() : $start,
+            ...$over,
         ];
     }
 
     /** @return array<string, mixed> */
-    protected function steep(string $plant = 'rosemary', string $form = 'dried', string $start = '', string $method = 'cold-dark'): array
-    {
+    protected function steep(
+        string $plant = 'rosemary',
+        string $form = 'dried',
+        string $start = '',
+        string $method = 'cold-dark',
+    ): array {
         return $this->got('Steep', 'POST', 'steeps', self::steepDraft($plant, $form, $start, $method));
     }
 
@@ -141,7 +215,13 @@ abstract class StudioTestCase extends TestCase
         $this->flushSession();
         $person = User::query()->with('studio')->findOrFail(($as ?? $this->amara)->id);
 
-        return $this->actingAs($person, 'web')->withHeaders(['Referer' => url('/')])->post('/api/steeps/'.$steep.'/photos', ['photo' => UploadedFile::fake()->createWithContent('jar.png', $bytes)], ['Accept' => 'application/json']);
+        return $this->actingAs($person, 'web')
+            ->withHeaders(['Referer' => url('/')])
+            ->post(
+                '/api/steeps/'.$steep.'/photos',
+                ['photo' => UploadedFile::fake()->createWithContent('jar.png', $bytes)],
+                ['Accept' => 'application/json'],
+            );
     }
 
     /** @return array<string, mixed> a finished batch */
@@ -149,9 +229,20 @@ abstract class StudioTestCase extends TestCase
     {
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
         foreach ($batch['weighings'] as $i => $w) {
-            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true, 'grams' => $w['target_grams'] + ($i === 0 ? $off : 0)]);
+            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+                'revision' => $batch['revision'],
+                'line' => $w['line'],
+                'gathered' => true,
+                'grams' => $w['target_grams'] + ($i === 0 ? $off : 0),
+            ]);
         }
 
-        return $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', ['revision' => $batch['revision'], 'jars' => 3, 'jar_ml' => 30, 'net_grams' => 27, 'note' => '']);
+        return $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 3,
+            'jar_ml' => 30,
+            'net_grams' => 27,
+            'note' => '',
+        ]);
     }
 }

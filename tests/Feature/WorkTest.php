@@ -21,35 +21,58 @@ final class WorkTest extends StudioTestCase
         self::assertSame(100.0, (float) $batch['weighings'][0]['actual_grams']);
         self::assertFalse($batch['weighings'][0]['within']);
         // 100 of 121 g instead of 80 of 101.
-        self::assertEqualsWithDelta(100 / 121 * 100, $batch['actual']['lines'][0]['share']['best'], 0.01);
+        self::assertEqualsWithDelta((100 / 121) * 100, $batch['actual']['lines'][0]['share']['best'], 0.01);
 
         $formula = $this->got('FormulaPage', 'GET', 'formulas/'.$batch['formula_id']);
         $changed = ['title' => 'Something else', 'lines' => []] + $formula['formula'];
-        $this->got('FormulaPage', 'PUT', 'formulas/'.$formula['id'], ['revision' => $formula['revision'], 'formula' => $changed, 'head_id' => null]);
-        self::assertSame($batch, $this->got('Batch', 'GET', 'batches/'.$batch['id']), 'later edits never change a record');
-        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => 'l1', 'gathered' => true, 'grams' => 1])->assertStatus(409);
+        $this->got('FormulaPage', 'PUT', 'formulas/'.$formula['id'], [
+            'revision' => $formula['revision'],
+            'formula' => $changed,
+            'head_id' => null,
+        ]);
+        self::assertSame(
+            $batch,
+            $this->got('Batch', 'GET', 'batches/'.$batch['id']),
+            'later edits never change a record',
+        );
+        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', [
+            'revision' => $batch['revision'],
+            'line' => 'l1',
+            'gathered' => true,
+            'grams' => 1,
+        ])->assertStatus(409);
     }
 
     public function test_lists_are_looked_through_by_name_and_by_state(): void
     {
         $done = $this->batch();
-        $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula("Dark balm\n80 g olive oil\n20 g beeswax")['id']]);
+        $open = $this->got('Batch', 'POST', 'batches', [
+            'formula_id' => $this->formula("Dark balm\n80 g olive oil\n20 g beeswax")['id'],
+        ]);
         $this->headOf('Imani');
         $this->headOf('Zola 100% curls');
         $steep = $this->steep();
-        $names = fn (string $schema, string $path, string $key): array => array_column($this->got($schema, 'GET', $path)['items'], $key);
+        $names = fn (string $schema, string $path, string $key): array => array_column(
+            $this->got($schema, 'GET', $path)['items'],
+            $key,
+        );
 
         self::assertSame([$done['id']], $names('BatchList', 'batches?q=light+OIL', 'id'));
         self::assertSame([$open['id']], $names('BatchList', 'batches?q='.$open['lot_code'], 'id'));
         self::assertSame([$done['id']], $names('BatchList', 'batches?state=done', 'id'));
         self::assertSame([$open['id']], $names('BatchList', 'batches?state=open', 'id'));
-        self::assertEqualsCanonicalizing([$open['id'], $done['id']], $names('BatchList', 'batches?state=open,done', 'id'));
+        self::assertEqualsCanonicalizing(
+            [$open['id'], $done['id']],
+            $names('BatchList', 'batches?state=open,done', 'id'),
+        );
         self::assertSame([], $names('BatchList', 'batches?q=nothing', 'id'));
         self::assertSame(['Zola 100% curls'], $names('HeadList', 'heads?q='.urlencode('100%'), 'name'));
         self::assertSame([], $names('HeadList', 'heads?q='.urlencode('I%i'), 'name'));
         self::assertSame([$steep['id']], $names('SteepList', 'steeps?state=running', 'id'));
         self::assertSame([], $names('SteepList', 'steeps?state=strained,spoiled', 'id'));
-        $this->ask('GET', 'batches?state=lost')->assertStatus(422)->assertJsonPath('errors.state.0', 'Allowed: open, done.');
+        $this->ask('GET', 'batches?state=lost')
+            ->assertStatus(422)
+            ->assertJsonPath('errors.state.0', 'Allowed: open, done.');
     }
 
     public function test_looking_through_a_long_list_goes_on_where_it_stopped(): void
@@ -57,9 +80,16 @@ final class WorkTest extends StudioTestCase
         $oldest = $this->headOf('Oldest of all')['id'];
         $copied = implode(', ', array_diff(Schema::getColumnListing('heads'), ['id', 'name', 'updated_at']));
         // Some thousand others, all touched in the same second, and one more after them.
-        DB::statement("INSERT INTO heads (name, updated_at, {$copied}) SELECT CONCAT('Other ', seq), '2030-01-01 10:00:00', {$copied} FROM heads JOIN seq_1_to_4100 WHERE heads.id = ?", [$oldest]);
+        DB::statement(
+            "INSERT INTO heads (name, updated_at, {$copied}) "
+                ."SELECT CONCAT('Other ', seq), '2030-01-01 10:00:00', {$copied} "
+                .'FROM heads JOIN seq_1_to_4100 WHERE heads.id = ?',
+            [$oldest],
+        );
         $this->headOf('Old friend');
-        DB::table('heads')->where('name', 'Old friend')->update(['updated_at' => '2031-01-01 10:00:00']);
+        DB::table('heads')
+            ->where('name', 'Old friend')
+            ->update(['updated_at' => '2031-01-01 10:00:00']);
 
         $found = [];
         $next = '';
@@ -78,33 +108,76 @@ final class WorkTest extends StudioTestCase
             array_push($names, ...array_column($page['items'], 'name'));
             $next = $page['next'];
         }
-        $expected = array_values(array_filter(array_map(static fn (int $n): string => 'Other '.$n, range(4100, 1)), static fn (string $n): bool => str_contains($n, '9')));
+        $expected = array_values(
+            array_filter(
+                array_map(static fn (int $n): string => 'Other '.$n, range(4100, 1)),
+                static fn (string $n): bool => str_contains($n, '9'),
+            ),
+        );
         self::assertSame($expected, $names);
-        $this->ask('GET', 'heads?cursor='.base64_encode('{"name":"x"}'))->assertStatus(422)->assertJsonPath('errors.cursor.0', 'Allowed: what the page before gave as its next.');
+        $this->ask('GET', 'heads?cursor='.base64_encode('{"name":"x"}'))
+            ->assertStatus(422)
+            ->assertJsonPath('errors.cursor.0', 'Allowed: what the page before gave as its next.');
     }
 
     public function test_a_record_made_before_more_was_judged_can_still_be_read(): void
     {
         $batch = $this->batch();
         $row = Batch::query()->findOrFail($batch['id']);
-        $row->actual = array_diff_key($row->actual ?? [], array_flip(['melts_at_c', 'moments', 'whipping', 'longer', 'density_60c', 'cost']));
+        $row->actual = array_diff_key(
+            $row->actual ?? [],
+            array_flip(['melts_at_c', 'moments', 'whipping', 'longer', 'density_60c', 'cost']),
+        );
         $row->save();
 
-        self::assertSame($batch['actual']['lines'], $this->got('Batch', 'GET', 'batches/'.$batch['id'])['actual']['lines']);
+        self::assertSame(
+            $batch['actual']['lines'],
+            $this->got('Batch', 'GET', 'batches/'.$batch['id'])['actual']['lines'],
+        );
     }
 
     public function test_a_batch_is_not_closed_before_it_is_weighed(): void
     {
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
         $finish = ['revision' => $batch['revision'], 'jars' => 1, 'jar_ml' => 30, 'net_grams' => 20, 'note' => ''];
-        self::assertStringContainsString('has not been weighed yet', (string) $this->ask('POST', 'batches/'.$batch['id'].'/finish', $finish)->assertStatus(422)->json('errors.weighings.0'));
+        self::assertStringContainsString(
+            'has not been weighed yet',
+            (string) $this->ask('POST', 'batches/'.$batch['id'].'/finish', $finish)
+                ->assertStatus(422)
+                ->json('errors.weighings.0'),
+        );
         $this->ask('GET', '/papers/batches/'.$batch['id'].'/label.pdf')->assertStatus(409);
         foreach ($batch['weighings'] as $w) {
-            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => $w['line'], 'gathered' => true, 'grams' => $w['target_grams']]);
+            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+                'revision' => $batch['revision'],
+                'line' => $w['line'],
+                'gathered' => true,
+                'grams' => $w['target_grams'],
+            ]);
         }
-        $this->ask('POST', 'batches/'.$batch['id'].'/finish', ['revision' => $batch['revision'], 'jars' => 9, 'jar_ml' => 100, 'net_grams' => 90, 'note' => ''])->assertStatus(422)->assertJsonStructure(['errors' => ['net_grams']]);
-        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => 1, 'line' => 'l1', 'gathered' => true, 'grams' => 5])->assertStatus(409)->assertJsonPath('current.id', $batch['id']);
-        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', ['revision' => $batch['revision'], 'line' => 'l1', 'gathered' => true, 'grams' => -5])->assertStatus(422);
+        $this->ask('POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 9,
+            'jar_ml' => 100,
+            'net_grams' => 90,
+            'note' => '',
+        ])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['net_grams']]);
+        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', [
+            'revision' => 1,
+            'line' => 'l1',
+            'gathered' => true,
+            'grams' => 5,
+        ])
+            ->assertStatus(409)
+            ->assertJsonPath('current.id', $batch['id']);
+        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', [
+            'revision' => $batch['revision'],
+            'line' => 'l1',
+            'gathered' => true,
+            'grams' => -5,
+        ])->assertStatus(422);
     }
 
     public function test_lot_codes_count_within_the_day(): void
@@ -116,11 +189,24 @@ final class WorkTest extends StudioTestCase
     public function test_the_label_is_printed_with_its_words(): void
     {
         $batch = $this->batch();
-        $pdf = (string) $this->ask('GET', '/papers/batches/'.$batch['id'].'/label.pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $pdf = (string) $this->ask('GET', '/papers/batches/'.$batch['id'].'/label.pdf')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/pdf')
+            ->getContent();
         $reader = new Process(['pdftotext', '-layout', '-', '-'], null, null, $pdf);
         $text = (string) preg_replace('/\s+/', ' ', $reader->mustRun()->getOutput());
 
-        foreach (['Light oil', 'Simmondsia Chinensis Seed Oil, Olea Europaea Fruit Oil, Tocopherol', $batch['lot_code'], '27 g', $batch['label']['best_before'], 'Patch test first', 'Made here'] as $words) {
+        foreach (
+            [
+                'Light oil',
+                'Simmondsia Chinensis Seed Oil, Olea Europaea Fruit Oil, Tocopherol',
+                $batch['lot_code'],
+                '27 g',
+                $batch['label']['best_before'],
+                'Patch test first',
+                'Made here',
+            ] as $words
+        ) {
             self::assertStringContainsString($words, $text);
         }
         self::assertStringNotContainsString('http', $pdf === '' ? 'http' : $text);
@@ -135,25 +221,48 @@ final class WorkTest extends StudioTestCase
         $shaken = $this->got('Steep', 'PUT', 'steeps/'.$steep['id'].'/shakes', ['date' => $today, 'done' => true]);
         self::assertCount(1, array_filter($shaken['shakes'], static fn (array $s): bool => $s['done']));
         self::assertNotContains('shake', array_column($this->got('Today', 'GET', 'today')['items'], 'kind'));
-        $this->ask('PUT', 'steeps/'.$steep['id'].'/shakes', ['date' => today()->addDay()->toDateString(), 'done' => true])->assertStatus(422);
+        $this->ask('PUT', 'steeps/'.$steep['id'].'/shakes', [
+            'date' => today()->addDay()->toDateString(),
+            'done' => true,
+        ])->assertStatus(422);
 
-        $strained = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => 295, 'loss_grams' => 0]);
+        $strained = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', [
+            'revision' => $steep['revision'],
+            'yield_grams' => 295,
+            'loss_grams' => 0,
+        ]);
         self::assertTrue($strained['lot']['dry']);
-        $this->ask('POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'] + 1, 'yield_grams' => 295, 'loss_grams' => 0])->assertStatus(409);
-        $found = $this->got('IngredientList', 'GET', 'ingredients?q='.urlencode('rosemary leaf in olive oil'))['items'][0];
+        $this->ask('POST', 'steeps/'.$steep['id'].'/strain', [
+            'revision' => $steep['revision'] + 1,
+            'yield_grams' => 295,
+            'loss_grams' => 0,
+        ])->assertStatus(409);
+        $found = $this->got('IngredientList', 'GET', 'ingredients?q='.urlencode('rosemary leaf in olive oil'))[
+            'items'
+        ][0];
         self::assertSame($strained['lot']['ingredient'], $found['id']);
         $this->got('IngredientPage', 'GET', 'ingredients/'.$found['id']);
-        self::assertNotContains($found['id'], array_column($this->ask('GET', 'ingredients', [], $this->stranger)->json('items'), 'id'));
+        self::assertNotContains(
+            $found['id'],
+            array_column($this->ask('GET', 'ingredients', [], $this->stranger)->json('items'), 'id'),
+        );
     }
 
     public function test_a_formula_carries_the_water_of_its_steep(): void
     {
         $steep = $this->steep('rosemary', 'fresh', method: 'water-bath');
-        $wet = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => 330, 'loss_grams' => 8.5]);
+        $wet = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/strain', [
+            'revision' => $steep['revision'],
+            'yield_grams' => 330,
+            'loss_grams' => 8.5,
+        ]);
         self::assertFalse($wet['lot']['dry']);
         // 40 g x 0.68 x 0.35 = 9.52 g brought in, 8.5 driven off: 1.02 of 330 g.
         self::assertEqualsWithDelta(0.309, $wet['lot']['water_percent'], 0.001);
-        $formula = ['title' => 'Garden oil', 'lines' => [['ingredient' => $wet['lot']['ingredient'], 'amount' => '100 g']]];
+        $formula = [
+            'title' => 'Garden oil',
+            'lines' => [['ingredient' => $wet['lot']['ingredient'], 'amount' => '100 g']],
+        ];
         $judged = $this->got('Evaluation', 'POST', 'evaluate', ['formula' => $formula, 'head_id' => null]);
         self::assertSame('C', $judged['assessment']['water_class']);
         self::assertContains('water.trace', array_column($judged['assessment']['findings'], 'code'));
@@ -181,24 +290,40 @@ final class WorkTest extends StudioTestCase
             $answer = $this->ask('POST', 'steeps', [...$good, ...$over])->assertStatus(422);
             self::assertArrayHasKey($field, $answer->json('errors'), $field.': '.$answer->getContent());
         }
-        self::assertStringContainsString('cool, by drops', (string) $this->ask('POST', 'steeps', [...$good, 'herbs' => [['ingredient' => 'rosemary-eo'] + $herb]])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'cool, by drops',
+            (string) $this->ask('POST', 'steeps', [...$good, 'herbs' => [['ingredient' => 'rosemary-eo'] + $herb]])
+                ->assertStatus(422)
+                ->json('message'),
+        );
     }
 
     public function test_applications_wait_for_the_patch_test(): void
     {
         $start = today()->subDays(4)->toDateString();
-        $routine = $this->got('Routine', 'POST', 'routines', ['head_id' => $this->headOf()['id'], 'batch_id' => $this->batch()['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => $start, 'way' => '']);
+        $routine = $this->got('Routine', 'POST', 'routines', [
+            'head_id' => $this->headOf()['id'],
+            'batch_id' => $this->batch()['id'],
+            'per_week' => 2,
+            'grams_per_use' => 3,
+            'starts_on' => $start,
+            'way' => '',
+        ]);
         [$test, $reading, $first] = $routine['days'];
         $tick = fn (array $day, string $state) => $this->ask('PUT', 'routine-days/'.$day['id'], ['state' => $state]);
 
-        $tick($first, 'done')->assertStatus(422)->assertJsonPath('errors.state.0', 'Wait for the patch test: read it first, 48 hours after it was put on.');
+        $tick($first, 'done')
+            ->assertStatus(422)
+            ->assertJsonPath('errors.state.0', 'Wait for the patch test: read it first, 48 hours after it was put on.');
         $tick($reading, 'done')->assertStatus(422);
         self::assertNotContains('application', array_column($this->got('Today', 'GET', 'today')['items'], 'kind'));
         $tick($test, 'done')->assertOk();
         $tick($reading, 'done')->assertOk()->assertJsonPath('state', 'running');
         self::assertContains('application', array_column($this->got('Today', 'GET', 'today')['items'], 'kind'));
         $tick($first, 'done')->assertOk();
-        $tick($routine['days'][5], 'done')->assertStatus(422)->assertJsonPath('errors.state.0', 'This day has not come yet.');
+        $tick($routine['days'][5], 'done')
+            ->assertStatus(422)
+            ->assertJsonPath('errors.state.0', 'This day has not come yet.');
         $tick($first, 'reacted')->assertStatus(422);
         $tick($reading, 'reacted')->assertOk()->assertJsonPath('state', 'stopped');
         $tick($first, 'done')->assertStatus(422);
@@ -207,7 +332,16 @@ final class WorkTest extends StudioTestCase
     public function test_an_unfinished_batch_cannot_be_used(): void
     {
         $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
-        $this->ask('POST', 'routines', ['head_id' => $this->headOf()['id'], 'batch_id' => $open['id'], 'per_week' => 2, 'grams_per_use' => 3, 'starts_on' => today()->toDateString(), 'way' => ''])->assertStatus(422)->assertJsonStructure(['errors' => ['batch_id']]);
+        $this->ask('POST', 'routines', [
+            'head_id' => $this->headOf()['id'],
+            'batch_id' => $open['id'],
+            'per_week' => 2,
+            'grams_per_use' => 3,
+            'starts_on' => today()->toDateString(),
+            'way' => '',
+        ])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['batch_id']]);
     }
 
     public function test_a_head_is_changed_with_its_revision(): void
@@ -215,8 +349,12 @@ final class WorkTest extends StudioTestCase
         $head = $this->headOf();
         $changed = $this->got('Head', 'PUT', 'heads/'.$head['id'], ['allergies' => []] + $head);
         self::assertSame([], $changed['allergies']);
-        $this->ask('PUT', 'heads/'.$head['id'], $head)->assertStatus(409)->assertJsonPath('current.revision', 2);
-        $this->ask('POST', 'heads', ['name' => '', 'strand' => 'wiry'] + $head)->assertStatus(422)->assertJsonValidationErrors(['name', 'strand']);
+        $this->ask('PUT', 'heads/'.$head['id'], $head)
+            ->assertStatus(409)
+            ->assertJsonPath('current.revision', 2);
+        $this->ask('POST', 'heads', ['name' => '', 'strand' => 'wiry'] + $head)
+            ->assertStatus(422)
+            ->assertJsonValidationErrors(['name', 'strand']);
     }
 
     public function test_the_demo_studio_is_loaded_once_and_reset_alone(): void
@@ -224,15 +362,27 @@ final class WorkTest extends StudioTestCase
         $mine = $this->formula();
         $this->artisan('crown:demo')->assertSuccessful();
         $demo = Studio::query()->where('demo', true)->firstOrFail();
-        $count = static fn (string $table): int => \Illuminate\Support\Facades\DB::table($table)->where('studio_id', Studio::query()->where('demo', true)->value('id'))->count();
-        self::assertSame(count(Recipes::all()), \Illuminate\Support\Facades\DB::table('formulas')->where('studio_id', $demo->id)->whereNull('base_id')->count());
+        $count = static fn (string $table): int => \Illuminate\Support\Facades\DB::table($table)
+            ->where('studio_id', Studio::query()->where('demo', true)->value('id'))
+            ->count();
+        self::assertSame(
+            count(Recipes::all()),
+            \Illuminate\Support\Facades\DB::table('formulas')
+                ->where('studio_id', $demo->id)
+                ->whereNull('base_id')
+                ->count(),
+        );
         self::assertSame(count(Recipes::all()) + 2, $count('formulas'), 'and two variants');
         self::assertGreaterThanOrEqual(6, $count('batches'));
         $this->artisan('crown:demo')->assertSuccessful();
         self::assertSame($demo->id, Studio::query()->where('demo', true)->value('id'));
         $this->artisan('crown:demo', ['--fresh' => true])->assertSuccessful();
         self::assertNotSame($demo->id, Studio::query()->where('demo', true)->value('id'));
-        self::assertSame($mine['formula'], $this->got('FormulaPage', 'GET', 'formulas/'.$mine['id'])['formula'], 'nobody else is touched');
+        self::assertSame(
+            $mine['formula'],
+            $this->got('FormulaPage', 'GET', 'formulas/'.$mine['id'])['formula'],
+            'nobody else is touched',
+        );
         self::assertFalse(Carbon::hasTestNow());
         self::assertSame(0, Batch::query()->count());
     }
@@ -243,11 +393,21 @@ final class WorkTest extends StudioTestCase
         self::assertEquals(['overfill' => 0.03, 'loss' => 0.04, 'batches' => 0], $formula['sizing']);
         $batch = $this->batch();
         $weighed = array_sum(array_column($batch['weighings'], 'actual_grams'));
-        $lost = 1 - $batch['jars'] * $batch['net_grams'] / $weighed;
+        $lost = 1 - ($batch['jars'] * $batch['net_grams']) / $weighed;
         $sizing = $this->got('FormulaPage', 'GET', 'formulas/'.$formula['id'])['sizing'];
 
         self::assertSame(1, $sizing['batches']);
         self::assertEqualsWithDelta((0.08 + $lost) / 3, $sizing['loss'], 1e-4);
-        self::assertSame(0, $this->got('FormulaPage', 'POST', 'formulas', ['formula' => ['title' => 'Theirs'], 'head_id' => null], $this->stranger)['sizing']['batches'], 'another studio learns nothing from it');
+        self::assertSame(
+            0,
+            $this->got(
+                'FormulaPage',
+                'POST',
+                'formulas',
+                ['formula' => ['title' => 'Theirs'], 'head_id' => null],
+                $this->stranger,
+            )['sizing']['batches'],
+            'another studio learns nothing from it',
+        );
     }
 }

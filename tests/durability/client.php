@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Part of tests/durability/run: a browser of the demo studio in few words. $ask asks once; $together sends several at once.
+ * Part of tests/durability/run: a browser of the demo studio in few words. $ask asks once; $together sends several at
+ * once.
  */
 
 $url = (string) getenv('CROWN_URL');
@@ -21,7 +22,7 @@ $handle = static function (string $method, string $path, array $body, string $ke
             'Accept: application/json',
             'Referer: '.$url.'/',
             'X-XSRF-TOKEN: '.($found ? urldecode($m[1]) : ''),
-            ...($key === '' ? [] : ['Idempotency-Key: '.$key]),
+            ...$key === '' ? [] : ['Idempotency-Key: '.$key],
         ],
         CURLOPT_COOKIEFILE => $jar,
         CURLOPT_COOKIEJAR => $jar,
@@ -55,8 +56,11 @@ $together = static function (array $questions) use ($handle): array {
         curl_multi_select($multi, 0.01);
     } while ($running > 0);
 
-    return array_map(static fn (CurlHandle $curl): array => [
-        curl_getinfo($curl, CURLINFO_RESPONSE_CODE),
-        (array) json_decode((string) curl_multi_getcontent($curl), true),
-    ], $handles);
+    return array_map(
+        static fn (CurlHandle $curl): array => [
+            curl_getinfo($curl, CURLINFO_RESPONSE_CODE),
+            (array) json_decode((string) curl_multi_getcontent($curl), true),
+        ],
+        $handles,
+    );
 };

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Part of tests/durability/run: several people at once, in the same studio and on the same jar. Nobody gets a "Server Error", no
- * code is given twice, and no oil of a mouldy jar stays usable.
+ * Part of tests/durability/run: several people at once, in the same studio and on the same jar. Nobody gets a "Server
+ * Error", no code is given twice, and no oil of a mouldy jar stays usable.
  */
 
 require __DIR__.'/client.php';
@@ -21,16 +21,39 @@ $statuses = static fn (array $answers): array => array_column($answers, 0);
 $today = gmdate('Y-m-d');
 $jar = static function () use ($ask, $must): array {
     [$status, $steep] = $ask('POST', '/api/steeps', [
-        'name' => 'Jar of two', 'water_grams' => 0, 'method' => 'cold-dark', 'celsius' => 0, 'minutes' => 0, 'days' => 0, 'jar_ml' => 700,
-        'herbs' => [['ingredient' => 'rosemary', 'form' => 'dried', 'preparation' => 'none', 'amount' => '40 g', 'draw' => 1, 'cost' => null]],
+        'name' => 'Jar of two',
+        'water_grams' => 0,
+        'method' => 'cold-dark',
+        'celsius' => 0,
+        'minutes' => 0,
+        'days' => 0,
+        'jar_ml' => 700,
+        'herbs' => [
+            [
+                'ingredient' => 'rosemary',
+                'form' => 'dried',
+                'preparation' => 'none',
+                'amount' => '40 g',
+                'draw' => 1,
+                'cost' => null,
+            ],
+        ],
         'oils' => [['ingredient' => 'olive-oil', 'amount' => '360 g', 'cost' => null]],
-        'diameter_cm' => 9, 'mouth_cm' => 0, 'shaken_daily' => true, 'pressed' => false, 'started_on' => gmdate('Y-m-d', time() - 864_000),
+        'diameter_cm' => 9,
+        'mouth_cm' => 0,
+        'shaken_daily' => true,
+        'pressed' => false,
+        'started_on' => gmdate('Y-m-d', time() - 864_000),
     ]);
     $must($status === 201, 'a jar could not be begun: '.$status);
 
     return $steep;
 };
-$draw = static fn (int $id): array => ['POST', '/api/steeps/'.$id.'/events', ['kind' => 'drawn', 'on' => $today, 'note' => '', 'grams' => 20]];
+$draw = static fn (int $id): array => [
+    'POST',
+    '/api/steeps/'.$id.'/events',
+    ['kind' => 'drawn', 'on' => $today, 'note' => '', 'grams' => 20],
+];
 
 $ask('GET', '/sanctum/csrf-cookie');
 $must($ask('POST', '/api/demo')[0] === 200, 'the demo studio could not be entered');
@@ -39,32 +62,60 @@ $kept = $ask('POST', '/api/formulas', ['formula' => $formula])[1]['id'];
 
 $answers = $together(array_fill(0, ROUNDS, ['POST', '/api/batches', ['formula_id' => $kept]]));
 $must(array_unique($statuses($answers)) === [201], 'begun at once: '.implode(' ', $statuses($answers)));
-$must(count(array_unique(array_column(array_column($answers, 1), 'lot_code'))) === ROUNDS, 'a lot code was given twice');
+$must(
+    count(array_unique(array_column(array_column($answers, 1), 'lot_code'))) === ROUNDS,
+    'a lot code was given twice',
+);
 
 $answers = $together(array_fill(0, 6, ['POST', '/api/formulas/'.$kept.'/versions', ['note' => '']]));
 $must(array_unique($statuses($answers)) === [201], 'kept at once: '.implode(' ', $statuses($answers)));
 $must(count($ask('GET', '/api/formulas/'.$kept)[1]['versions']) === 6, 'a version was lost');
 
 for ($n = 0; $n < ROUNDS; $n++) {
-    $same = ['POST', '/api/heads', ['name' => 'Pressed twice '.$n], 'press-'.str_pad((string) $n, 6, '0', STR_PAD_LEFT)];
+    $same = [
+        'POST',
+        '/api/heads',
+        ['name' => 'Pressed twice '.$n],
+        'press-'.str_pad((string) $n, 6, '0', STR_PAD_LEFT),
+    ];
     [$one, $other] = $together([$same, $same]);
-    $must([$one[0], $other[0]] === [201, 201] && $one[1]['id'] === $other[1]['id'], 'pressed twice, two heads: '.$one[0].' '.$other[0]);
+    $must(
+        [$one[0], $other[0]] === [201, 201] && $one[1]['id'] === $other[1]['id'],
+        'pressed twice, two heads: '.$one[0].' '.$other[0],
+    );
 
     $steep = $jar();
-    $spoil = ['POST', '/api/steeps/'.$steep['id'].'/spoil', ['revision' => $steep['revision'], 'reason' => 'mould']];
+    $spoil = [
+        'POST',
+        '/api/steeps/'.$steep['id'].'/spoil',
+        ['revision' => $steep['revision'], 'reason' => 'mould'],
+    ];
     $answers = $together([$draw($steep['id']), $spoil, $draw($steep['id'])]);
-    $must(array_diff($statuses($answers), [200, 201, 409]) === [], 'drawn beside spoiled: '.implode(' ', $statuses($answers)));
+    $must(
+        array_diff($statuses($answers), [200, 201, 409]) === [],
+        'drawn beside spoiled: '.implode(' ', $statuses($answers)),
+    );
     $after = $ask('GET', '/api/steeps/'.$steep['id'])[1];
     $usable = array_filter($after['lots'], static fn (array $lot): bool => $lot['withdrawn'] === '');
     $must($after['state'] !== 'spoiled' || $usable === [], 'a mouldy jar has left an oil that may be used');
 
     $steep = $jar();
-    $strain = ['POST', '/api/steeps/'.$steep['id'].'/strain', ['revision' => $steep['revision'], 'yield_grams' => 250, 'loss_grams' => 0]];
+    $strain = [
+        'POST',
+        '/api/steeps/'.$steep['id'].'/strain',
+        ['revision' => $steep['revision'], 'yield_grams' => 250, 'loss_grams' => 0],
+    ];
     $answers = $together([$draw($steep['id']), $strain, $draw($steep['id'])]);
-    $must(array_diff($statuses($answers), [200, 201, 409]) === [], 'drawn beside strained: '.implode(' ', $statuses($answers)));
+    $must(
+        array_diff($statuses($answers), [200, 201, 409]) === [],
+        'drawn beside strained: '.implode(' ', $statuses($answers)),
+    );
     $events = $ask('GET', '/api/steeps/'.$steep['id'])[1]['events'];
     $strained = array_filter($events, static fn (array $e): bool => str_starts_with($e['note'], 'Strained.'));
-    $later = array_filter($events, static fn (array $e): bool => $strained !== [] && $e['kind'] === 'drawn' && $e['id'] > reset($strained)['id']);
+    $later = array_filter(
+        $events,
+        static fn (array $e): bool => $strained !== [] && $e['kind'] === 'drawn' && $e['id'] > reset($strained)['id'],
+    );
     $must($later === [], 'something was drawn from a jar that had been strained');
 }
 printf("  %d at once, %d jars between two people: as if in turn\n", ROUNDS, 2 * ROUNDS);

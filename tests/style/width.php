@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 /*
- * Holds PHP to phpcs.xml, except for what baseline.json beside it still allows: so many wide lines and so many complex functions
- * of each file, and never one more.   php tests/style/width.php [--write]      --write takes over what there is now
+ * Holds PHP to phpcs.xml, except for what baseline.json beside it still allows: so many wide lines and so many complex
+ * functions of each file, and never one more.   php tests/style/width.php [--write]      --write takes over what there
+ * is now
  */
 
 $root = dirname(__DIR__, 2);
@@ -30,7 +31,7 @@ foreach ($files as $file => $told) {
 ksort($found);
 if (in_array('--write', $argv, true)) {
     file_put_contents($baseline, json_encode($found, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n");
-    exit;
+    exit();
 }
 
 $allowed = json_decode((string) file_get_contents($baseline), true);
@@ -47,6 +48,9 @@ foreach ($found as $file => $rules) {
 }
 $total = static fn (array $counts): int => (int) array_sum(array_map(array_sum(...), $counts));
 if ($more === 0 && $total($found) < $total($allowed)) {
-    printf("  %d less than the baseline allows: php tests/style/width.php --write\n", $total($allowed) - $total($found));
+    printf(
+        "  %d less than the baseline allows: php tests/style/width.php --write\n",
+        $total($allowed) - $total($found),
+    );
 }
 exit($more === 0 ? 0 : 1);

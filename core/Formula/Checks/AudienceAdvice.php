@@ -35,8 +35,16 @@ final readonly class AudienceAdvice implements Check
                     $pregnant ? 'pregnancy.avoid' : 'child.avoid',
                     Severity::Stop,
                     [$portion],
-                    $pregnant ? sprintf('%s is %s.', $name, $why) : sprintf('%s is %s; this is meant for "%s".', $name, $why, $audience->label()),
-                    $pregnant ? ['share, %' => $portion->share->scaled(100)] : ['minimum age, years' => Band::exact($portion->ingredient->facts->best(Property::MinimumAge, 0.0))],
+                    $pregnant
+                        ? sprintf('%s is %s.', $name, $why)
+                        : sprintf('%s is %s; this is meant for "%s".', $name, $why, $audience->label()),
+                    $pregnant
+                        ? ['share, %' => $portion->share->scaled(100)]
+                        : [
+                            'minimum age, years' => Band::exact(
+                                $portion->ingredient->facts->best(Property::MinimumAge, 0.0),
+                            ),
+                        ],
                     'load',
                     $out,
                 );

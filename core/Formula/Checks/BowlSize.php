@@ -13,7 +13,10 @@ use Crown\Formula\ProductKind;
 use Crown\Formula\Severity;
 use Crown\Measure\Band;
 
-/** Is the studio's largest bowl large enough? What is whipped needs twice its volume, what is stirred a fifth of air above it. */
+/**
+ * Is the studio's largest bowl large enough? What is whipped needs twice its volume, what is stirred a fifth of air
+ * above it.
+ */
 final readonly class BowlSize implements Check
 {
     private const WHIPPED = 2.0;
@@ -34,23 +37,26 @@ final readonly class BowlSize implements Check
         if ($needed->best <= $bowl) {
             return [];
         }
-        $fits = floor($bowl / ($whipped ? self::WHIPPED : self::STIRRED) * $density);
+        $fits = floor(($bowl / ($whipped ? self::WHIPPED : self::STIRRED)) * $density);
 
-        return [new Finding(
-            'bowl.small',
-            Severity::Caution,
-            [],
-            sprintf(
-                'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d goes, or make less.',
-                $volume->best,
-                $whipped ? 'whipping' : 'stirring without spilling',
-                $needed->best,
-                $bowl,
-                (int) ceil($needed->best / $bowl),
+        return [
+            new Finding(
+                'bowl.small',
+                Severity::Caution,
+                [],
+                sprintf(
+                    'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d '
+                        .'goes, or make less.',
+                    $volume->best,
+                    $whipped ? 'whipping' : 'stirring without spilling',
+                    $needed->best,
+                    $bowl,
+                    (int) ceil($needed->best / $bowl),
+                ),
+                ['volume, ml' => $volume, 'bowl needed, ml' => $needed, 'largest bowl, ml' => Band::exact($bowl)],
+                'amounts',
+                $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],
             ),
-            ['volume, ml' => $volume, 'bowl needed, ml' => $needed, 'largest bowl, ml' => Band::exact($bowl)],
-            'amounts',
-            $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],
-        )];
+        ];
     }
 }

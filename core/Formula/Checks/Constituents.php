@@ -25,7 +25,12 @@ final readonly class Constituents implements Check
             if ($sum <= 1.0) {
                 continue;
             }
-            $oils = array_values(array_filter($bearers, static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil));
+            $oils = array_values(
+                array_filter(
+                    $bearers,
+                    static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil,
+                ),
+            );
             $findings[] = new Finding(
                 'load.constituent',
                 Severity::Stop,
@@ -33,13 +38,18 @@ final readonly class Constituents implements Check
                 sprintf(
                     '%s from %s comes to %.3g %% at worst; its limit is %g %%.',
                     ucfirst($limit->name),
-                    implode(' and ', array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $bearers)),
+                    implode(
+                        ' and ',
+                        array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $bearers),
+                    ),
                     $sum * $allowed,
                     $allowed,
                 ),
                 [$limit->name.', % at worst' => Band::exact($sum * $allowed), 'limit, %' => Band::exact($allowed)],
                 'load',
-                $oils === [] ? [] : [new Cure('Cut the oils that bring it', $subject->load->scaledBy(0.98 / $sum, $oils))],
+                $oils === []
+                    ? []
+                    : [new Cure('Cut the oils that bring it', $subject->load->scaledBy(0.98 / $sum, $oils))],
             );
         }
 

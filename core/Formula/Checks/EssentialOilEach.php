@@ -37,7 +37,12 @@ final readonly class EssentialOilEach implements Check
                 ),
                 ['share, %' => $percent, 'dermal maximum, %' => Band::exact($limit)],
                 'load',
-                [new Cure(sprintf('Cut %s to the largest safe amount', lcfirst($portion->ingredient->name)), $subject->load->reduceTo($limit, [$portion]))],
+                [
+                    new Cure(
+                        sprintf('Cut %s to the largest safe amount', lcfirst($portion->ingredient->name)),
+                        $subject->load->reduceTo($limit, [$portion]),
+                    ),
+                ],
             );
         }
 

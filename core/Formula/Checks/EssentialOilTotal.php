@@ -25,15 +25,22 @@ final readonly class EssentialOilTotal implements Check
         }
         $audience = $subject->formula()->audience;
         if ($audience === Audience::Infant) {
-            return [new Finding(
-                'load.audience',
-                Severity::Stop,
-                $oils,
-                'Essential oils are not for children under 2.',
-                ['essential oils, %' => $subject->load->percent(), 'ceiling, %' => Band::exact(0.0)],
-                'load',
-                [new Cure('Take the essential oils out', Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $oils)))],
-            )];
+            return [
+                new Finding(
+                    'load.audience',
+                    Severity::Stop,
+                    $oils,
+                    'Essential oils are not for children under 2.',
+                    ['essential oils, %' => $subject->load->percent(), 'ceiling, %' => Band::exact(0.0)],
+                    'load',
+                    [
+                        new Cure(
+                            'Take the essential oils out',
+                            Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $oils)),
+                        ),
+                    ],
+                ),
+            ];
         }
         $ceiling = $audience->essentialOilCeiling();
         $percent = $subject->load->percent();
@@ -41,20 +48,27 @@ final readonly class EssentialOilTotal implements Check
             return [];
         }
 
-        return [new Finding(
-            'load.total',
-            Severity::Stop,
-            $oils,
-            sprintf(
-                'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
-                $percent->best,
-                $percent->high,
-                $audience->label(),
-                $ceiling,
+        return [
+            new Finding(
+                'load.total',
+                Severity::Stop,
+                $oils,
+                sprintf(
+                    'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
+                    $percent->best,
+                    $percent->high,
+                    $audience->label(),
+                    $ceiling,
+                ),
+                ['essential oils, %' => $percent, 'ceiling, %' => Band::exact($ceiling)],
+                'load',
+                [
+                    new Cure(
+                        'Cut the essential oils to the largest safe amount',
+                        $subject->load->reduceTo($ceiling, $oils),
+                    ),
+                ],
             ),
-            ['essential oils, %' => $percent, 'ceiling, %' => Band::exact($ceiling)],
-            'load',
-            [new Cure('Cut the essential oils to the largest safe amount', $subject->load->reduceTo($ceiling, $oils))],
-        )];
+        ];
     }
 }

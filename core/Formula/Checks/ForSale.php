@@ -18,14 +18,17 @@ final readonly class ForSale implements Check
         if (! $subject->formula()->forSale || $subject->composition->counted() === []) {
             return [];
         }
-        $findings = [new Finding(
-            'sale.law',
-            Severity::Note,
-            [],
-            'For sale: cosmetics law, a product-safety assessment, notification and labelling are yours to check with the authorities and qualified people where you sell.',
-            [],
-            'label',
-        )];
+        $findings = [
+            new Finding(
+                'sale.law',
+                Severity::Note,
+                [],
+                'For sale: cosmetics law, a product-safety assessment, notification and labelling are yours to check '
+                    .'with the authorities and qualified people where you sell.',
+                [],
+                'label',
+            ),
+        ];
         if ($subject->water->class === WaterClass::Emulsion || $subject->water->class === WaterClass::Traces) {
             $findings[] = new Finding(
                 'sale.challenge-test',

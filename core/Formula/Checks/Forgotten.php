@@ -16,7 +16,9 @@ use Crown\Formula\Portion;
 use Crown\Formula\Severity;
 use Crown\Measure\Band;
 
-/** Beside the maker's own earlier version: is a line missing that was in it, or is an amount another by a whole order? */
+/**
+ * Beside the maker's own earlier version: is a line missing that was in it, or is an amount another by a whole order?
+ */
 final readonly class Forgotten implements Check
 {
     /** A share that is so many times what it was, or so little, is more often a slip of the pen than a wish. */
@@ -51,7 +53,11 @@ final readonly class Forgotten implements Check
                 'forgotten',
                 Severity::Note,
                 [],
-                sprintf('%s%s was in your last version and is not in this one. Left out on purpose?', $line->name, $line->amount === '' ? '' : ', '.$line->amount.','),
+                sprintf(
+                    '%s%s was in your last version and is not in this one. Left out on purpose?',
+                    $line->name,
+                    $line->amount === '' ? '' : ', '.$line->amount.',',
+                ),
                 [],
                 'amounts',
                 $back ? [new Cure('Put it back', Change::add($line->ingredient, $line->amount))] : [],
@@ -68,10 +74,14 @@ final readonly class Forgotten implements Check
         foreach ($before->lines as $line) {
             $was[$line->id] = $line;
         }
-        $changed = array_values(array_filter(
-            $subject->composition->counted(),
-            static fn (Portion $p): bool => isset($was[$p->line->id]) && self::matter($was[$p->line->id]) === self::matter($p->line) && $was[$p->line->id]->amount !== $p->line->amount,
-        ));
+        $changed = array_values(
+            array_filter(
+                $subject->composition->counted(),
+                static fn (Portion $p): bool => isset($was[$p->line->id])
+                    && self::matter($was[$p->line->id]) === self::matter($p->line)
+                    && $was[$p->line->id]->amount !== $p->line->amount,
+            ),
+        );
         if ($changed === []) {
             return [];
         }
@@ -91,7 +101,13 @@ final readonly class Forgotten implements Check
                 'doubtful',
                 Severity::Caution,
                 [$portion],
-                sprintf('%s is %s %% here and was %s %% in your last version (%s). A slip of the pen?', $portion->ingredient->name, self::percent($now), self::percent($old), $amount),
+                sprintf(
+                    '%s is %s %% here and was %s %% in your last version (%s). A slip of the pen?',
+                    $portion->ingredient->name,
+                    self::percent($now),
+                    self::percent($old),
+                    $amount,
+                ),
                 ['share now, %' => $portion->share->scaled(100), 'share before, %' => Band::exact($old)],
                 'amounts',
                 [new Cure(sprintf('Back to %s', $amount), Change::amounts([$portion->line->id => $amount]))],

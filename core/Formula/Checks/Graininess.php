@@ -15,9 +15,12 @@ use Crown\Formula\Severity;
 final readonly class Graininess implements Check
 {
     /** Share of the whole from which grains are felt. */
-    private const FELT = 0.20;
+    private const FELT = 0.2;
 
-    /** Per cent of stearic acid that makes a butter shea-like; cocoa butter and its kin are too hard to be felt as grains. */
+    /**
+     * Per cent of stearic acid that makes a butter shea-like; cocoa butter and its kin are too hard to be felt as
+     * grains.
+     */
     private const STEARIC = 30.0;
 
     private const SOFT_AT_30 = 40.0;
@@ -27,8 +30,13 @@ final readonly class Graininess implements Check
         if (! $subject->formula()->kind->isSolid()) {
             return [];
         }
-        $grainy = array_values(array_filter($subject->composition->ofKind(IngredientKind::Butter), static fn (Portion $p): bool => $p->ingredient->fattyAcids->share('stearic') >= self::STEARIC
-            && $p->ingredient->solidFat->at(30.0) <= self::SOFT_AT_30));
+        $grainy = array_values(
+            array_filter(
+                $subject->composition->ofKind(IngredientKind::Butter),
+                static fn (Portion $p): bool => $p->ingredient->fattyAcids->share('stearic') >= self::STEARIC
+                    && $p->ingredient->solidFat->at(30.0) <= self::SOFT_AT_30,
+            ),
+        );
         if ($grainy === []) {
             return [];
         }
@@ -37,16 +45,19 @@ final readonly class Graininess implements Check
             return [];
         }
 
-        return [new Finding(
-            'texture.grainy',
-            Severity::Note,
-            $grainy,
-            sprintf(
-                '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the fridge or a cold bath, and keep them from melting again.',
-                implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $grainy)),
+        return [
+            new Finding(
+                'texture.grainy',
+                Severity::Note,
+                $grainy,
+                sprintf(
+                    '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the '
+                        .'fridge or a cold bath, and keep them from melting again.',
+                    implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $grainy)),
+                ),
+                ['butters that turn grainy, %' => $share->scaled(100)],
+                'texture',
             ),
-            ['butters that turn grainy, %' => $share->scaled(100)],
-            'texture',
-        )];
+        ];
     }
 }

@@ -23,9 +23,14 @@ final readonly class InsolublePowder implements Check
         foreach ($subject->composition->counted() as $portion) {
             $ingredient = $portion->ingredient;
             $solubility = $ingredient->solubility;
-            $watery = in_array($ingredient->kind, [IngredientKind::Water, IngredientKind::Gel], true) || $portion->form() === 'fresh';
+            $watery = in_array($ingredient->kind, [IngredientKind::Water, IngredientKind::Gel], true)
+                || $portion->form() === 'fresh';
             $dissolvesThere = $subject->water->class === WaterClass::Emulsion && $solubility === Solubility::Water;
-            if ($watery || $dissolvesThere || ($solubility !== Solubility::Water && $solubility !== Solubility::Insoluble)) {
+            if (
+                $watery
+                || $dissolvesThere
+                || ($solubility !== Solubility::Water && $solubility !== Solubility::Insoluble)
+            ) {
                 continue;
             }
             $plant = $ingredient->kind->isPlant();
@@ -35,14 +40,33 @@ final readonly class InsolublePowder implements Check
                 $onPurpose ? Severity::Note : Severity::Caution,
                 [$portion],
                 match (true) {
-                    $plant => sprintf('%s does not dissolve in oil. Steep it first and strain it; the steep is what goes in.', $ingredient->name),
-                    $onPurpose => sprintf('%s does not dissolve; it stays as a fine powder. Sift it and whip it in.', $ingredient->name),
-                    $ingredient->kind === IngredientKind::Humectant => sprintf('%s does not mix with oil: it sinks to the bottom.', $ingredient->name),
-                    default => sprintf('%s does not dissolve in oil: it stays as grit and cannot work evenly.', $ingredient->name),
+                    $plant => sprintf(
+                        '%s does not dissolve in oil. Steep it first and strain it; the steep is what goes in.',
+                        $ingredient->name,
+                    ),
+                    $onPurpose => sprintf(
+                        '%s does not dissolve; it stays as a fine powder. Sift it and whip it in.',
+                        $ingredient->name,
+                    ),
+                    $ingredient->kind === IngredientKind::Humectant => sprintf(
+                        '%s does not mix with oil: it sinks to the bottom.',
+                        $ingredient->name,
+                    ),
+                    default => sprintf(
+                        '%s does not dissolve in oil: it stays as grit and cannot work evenly.',
+                        $ingredient->name,
+                    ),
                 },
                 ['share, %' => $portion->share->scaled(100)],
                 'phases',
-                $onPurpose ? [] : [new Cure(sprintf('Take out %s', mb_strtolower($ingredient->name)), Change::remove($portion->line->id))],
+                $onPurpose
+                    ? []
+                    : [
+                        new Cure(
+                            sprintf('Take out %s', mb_strtolower($ingredient->name)),
+                            Change::remove($portion->line->id),
+                        ),
+                    ],
             );
         }
 

@@ -33,14 +33,28 @@ final readonly class Phototoxic implements Check
                 $over ? Severity::Stop : Severity::Note,
                 [$portion],
                 $over
-                    ? sprintf('%s may be %.2f %% at worst; above %g %% sunlight on the skin can burn.', $portion->ingredient->name, $percent->high, $limit->best)
-                    : sprintf('%s can make skin burn in sunlight above %g %%; this stays under it.', $portion->ingredient->name, $limit->best),
+                    ? sprintf(
+                        '%s may be %.2f %% at worst; above %g %% sunlight on the skin can burn.',
+                        $portion->ingredient->name,
+                        $percent->high,
+                        $limit->best,
+                    )
+                    : sprintf(
+                        '%s can make skin burn in sunlight above %g %%; this stays under it.',
+                        $portion->ingredient->name,
+                        $limit->best,
+                    ),
                 ['share, %' => $percent, 'phototoxic maximum, %' => $limit],
                 'load',
-                $over ? [
-                    new Cure('Cut it to the largest safe amount', $subject->load->reduceTo($limit->best, [$portion])),
-                    new Cure('Take it out', Change::remove($portion->line->id)),
-                ] : [],
+                $over
+                    ? [
+                        new Cure(
+                            'Cut it to the largest safe amount',
+                            $subject->load->reduceTo($limit->best, [$portion]),
+                        ),
+                        new Cure('Take it out', Change::remove($portion->line->id)),
+                    ]
+                    : [],
             );
         }
 

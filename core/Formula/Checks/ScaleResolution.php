@@ -14,7 +14,7 @@ use Crown\Measure\Unit;
 /** Can the studio's scale weigh each line to within a tenth? */
 final readonly class ScaleResolution implements Check
 {
-    private const TOLERABLE = 0.10;
+    private const TOLERABLE = 0.1;
 
     public function examine(Examined $subject): array
     {
@@ -35,7 +35,8 @@ final readonly class ScaleResolution implements Check
                 Severity::Caution,
                 [$portion],
                 sprintf(
-                    '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as much.',
+                    '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as '
+                        .'much.',
                     $grams,
                     lcfirst($portion->ingredient->name),
                     $scale,
@@ -43,7 +44,11 @@ final readonly class ScaleResolution implements Check
                     $drops,
                     $times,
                 ),
-                ['grams' => $portion->grams->band, 'uncertain, %' => Band::exact($uncertain * 100), 'scale, g' => Band::exact($scale)],
+                [
+                    'grams' => $portion->grams->band,
+                    'uncertain, %' => Band::exact($uncertain * 100),
+                    'scale, g' => Band::exact($scale),
+                ],
                 'amounts',
             );
         }

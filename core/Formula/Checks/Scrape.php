@@ -18,7 +18,11 @@ final readonly class Scrape implements Check
 
     public function examine(Examined $subject): array
     {
-        $scooped = in_array($subject->formula()->kind, [ProductKind::Balm, ProductKind::WhippedButter, ProductKind::StirredButter, ProductKind::RinseOutBalm], true);
+        $scooped = in_array(
+            $subject->formula()->kind,
+            [ProductKind::Balm, ProductKind::WhippedButter, ProductKind::StirredButter, ProductKind::RinseOutBalm],
+            true,
+        );
         if (! $scooped || $subject->texture->unknown !== []) {
             return [];
         }
@@ -27,13 +31,20 @@ final readonly class Scrape implements Check
             return [];
         }
 
-        return [new Finding(
-            'texture.scrape',
-            Severity::Note,
-            [],
-            sprintf('In a cold room (%g °C) its effective solids are %.0f %%: it has to be scraped or warmed in the hand. More liquid oil, or less wax, makes it give.', Texture::COLD_ROOM, $cold->best),
-            ['effective solids at 12 °C, %' => $cold],
-            'texture',
-        )];
+        return [
+            new Finding(
+                'texture.scrape',
+                Severity::Note,
+                [],
+                sprintf(
+                    'In a cold room (%g °C) its effective solids are %.0f %%: it has to be scraped or warmed in the '
+                        .'hand. More liquid oil, or less wax, makes it give.',
+                    Texture::COLD_ROOM,
+                    $cold->best,
+                ),
+                ['effective solids at 12 °C, %' => $cold],
+                'texture',
+            ),
+        ];
     }
 }

@@ -27,18 +27,23 @@ final readonly class ShortLife implements Check
             return [];
         }
         $reasons = $subject->life->reasons;
-        $antioxidants = array_filter($subject->composition->counted(), static fn (Portion $p): bool => $p->ingredient->preservation->kind === PreservationKind::Antioxidant);
+        $antioxidants = array_filter(
+            $subject->composition->counted(),
+            static fn (Portion $p): bool => $p->ingredient->preservation->kind === PreservationKind::Antioxidant,
+        );
         $helps = $antioxidants === [] && ! $subject->life->capped && $subject->context->catalogue->has('vitamin-e');
 
-        return [new Finding(
-            'life.short',
-            $months->best < self::VERY_SHORT ? Severity::Caution : Severity::Note,
-            [],
-            sprintf('It keeps about %s. %s', self::words($months->best), $reasons[count($reasons) - 1]),
-            ['life, months' => $months],
-            'life',
-            $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
-        )];
+        return [
+            new Finding(
+                'life.short',
+                $months->best < self::VERY_SHORT ? Severity::Caution : Severity::Note,
+                [],
+                sprintf('It keeps about %s. %s', self::words($months->best), $reasons[count($reasons) - 1]),
+                ['life, months' => $months],
+                'life',
+                $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
+            ),
+        ];
     }
 
     private static function words(float $months): string

@@ -22,14 +22,16 @@ final readonly class Slump implements Check
             return [];
         }
         if ($subject->texture->unknown !== []) {
-            return [new Finding(
-                'texture.slump',
-                Severity::Note,
-                $subject->texture->unknown,
-                'Cannot tell how firm it will be: the solid-fat curve of a line is not known.',
-                [],
-                'texture',
-            )];
+            return [
+                new Finding(
+                    'texture.slump',
+                    Severity::Note,
+                    $subject->texture->unknown,
+                    'Cannot tell how firm it will be: the solid-fat curve of a line is not known.',
+                    [],
+                    'texture',
+                ),
+            ];
         }
         $hot = $subject->texture->solids(Texture::HOT_DAY);
         $room = $subject->texture->solids(25.0);
@@ -38,15 +40,27 @@ final readonly class Slump implements Check
         }
         $stands = $room->best >= self::POURS;
 
-        return [new Finding(
-            'texture.slump',
-            $subject->formula()->kind === ProductKind::WhippedButter && $stands ? Severity::Note : Severity::Caution,
-            [],
-            $stands
-                ? sprintf('On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the post. A little wax or a harder butter holds it.', Texture::HOT_DAY, $hot->best)
-                : sprintf('At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.', $room->best),
-            ['effective solids at 25 °C, %' => $room, 'effective solids at 32 °C, %' => $hot],
-            'texture',
-        )];
+        return [
+            new Finding(
+                'texture.slump',
+                $subject->formula()->kind === ProductKind::WhippedButter && $stands
+                    ? Severity::Note
+                    : Severity::Caution,
+                [],
+                $stands
+                    ? sprintf(
+                        'On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the '
+                            .'post. A little wax or a harder butter holds it.',
+                        Texture::HOT_DAY,
+                        $hot->best,
+                    )
+                    : sprintf(
+                        'At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.',
+                        $room->best,
+                    ),
+                ['effective solids at 25 °C, %' => $room, 'effective solids at 32 °C, %' => $hot],
+                'texture',
+            ),
+        ];
     }
 }

@@ -22,13 +22,19 @@ final readonly class Understood implements Check
             if (! $portion->ingredient->isPlaced()) {
                 $cures = [];
                 foreach ($subject->context->catalogue->search($portion->line->name, 3) as $match) {
-                    $cures[] = new Cure(sprintf('It is %s', mb_strtolower($match->ingredient->name)), Change::ingredient($portion->line->id, $match->ingredient->id));
+                    $cures[] = new Cure(
+                        sprintf('It is %s', mb_strtolower($match->ingredient->name)),
+                        Change::ingredient($portion->line->id, $match->ingredient->id),
+                    );
                 }
                 $findings[] = new Finding(
                     'ingredient.unknown',
                     Severity::Caution,
                     [$portion],
-                    sprintf('"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.', mb_substr($portion->line->name, 0, 60)),
+                    sprintf(
+                        '"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.',
+                        mb_substr($portion->line->name, 0, 60),
+                    ),
                     [],
                     'reading',
                     [...$cures, $out],
@@ -39,7 +45,11 @@ final readonly class Understood implements Check
                     'amount.unknown',
                     Severity::Caution,
                     [$portion],
-                    sprintf('%s is not counted. %s', $portion->ingredient->name === '' ? 'A line without a name' : $portion->ingredient->name, $portion->problem),
+                    sprintf(
+                        '%s is not counted. %s',
+                        $portion->ingredient->name === '' ? 'A line without a name' : $portion->ingredient->name,
+                        $portion->problem,
+                    ),
                     [],
                     'amounts',
                     $portion->ingredient->isPlaced() ? [$out] : [],

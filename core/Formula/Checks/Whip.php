@@ -16,7 +16,11 @@ final readonly class Whip implements Check
     public function examine(Examined $subject): array
     {
         $composition = $subject->composition;
-        if ($subject->formula()->kind !== ProductKind::WhippedButter || $subject->texture->unknown !== [] || $composition->counted() === []) {
+        if (
+            $subject->formula()->kind !== ProductKind::WhippedButter
+            || $subject->texture->unknown !== []
+            || $composition->counted() === []
+        ) {
             return [];
         }
         if ($subject->whipping()->isPossible()) {
@@ -24,15 +28,21 @@ final readonly class Whip implements Check
         }
         $soft = $subject->texture->solids(10.0)->best < 35.0;
 
-        return [new Finding(
-            'texture.whip',
-            Severity::Caution,
-            [],
-            $soft
-                ? 'It does not hold air: even at 10 °C its effective solids are under 15 %. It needs more butter.'
-                : 'It does not take air: even at 40 °C its effective solids are over 35 %. It needs more oil or less wax.',
-            ['effective solids at 10 °C, %' => $subject->texture->solids(10.0), 'effective solids at 40 °C, %' => $subject->texture->solids(40.0)],
-            'texture',
-        )];
+        return [
+            new Finding(
+                'texture.whip',
+                Severity::Caution,
+                [],
+                $soft
+                    ? 'It does not hold air: even at 10 °C its effective solids are under 15 %. It needs more butter.'
+                    : 'It does not take air: even at 40 °C its effective solids are over 35 %. It needs more oil or '
+                        .'less wax.',
+                [
+                    'effective solids at 10 °C, %' => $subject->texture->solids(10.0),
+                    'effective solids at 40 °C, %' => $subject->texture->solids(40.0),
+                ],
+                'texture',
+            ),
+        ];
     }
 }

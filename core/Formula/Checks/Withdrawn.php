@@ -23,10 +23,19 @@ final readonly class Withdrawn implements Check
                     'lot.withdrawn',
                     Severity::Stop,
                     [$portion],
-                    sprintf('%s must not be used: %s', $portion->ingredient->name, $portion->ingredient->provenance->withdrawn),
+                    sprintf(
+                        '%s must not be used: %s',
+                        $portion->ingredient->name,
+                        $portion->ingredient->provenance->withdrawn,
+                    ),
                     ['share, %' => $portion->share->scaled(100)],
                     'steeps',
-                    [new Cure(sprintf('Take out %s', lcfirst($portion->ingredient->name)), Change::remove($portion->line->id))],
+                    [
+                        new Cure(
+                            sprintf('Take out %s', lcfirst($portion->ingredient->name)),
+                            Change::remove($portion->line->id),
+                        ),
+                    ],
                 );
             }
         }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Crown\Formula\Learned;
 
 /**
- * What a studio's own batches have taught it: its texture, whipping and life against the handbook's, by what holds the product.
- * Method page: docs/methods/learned.md. It never lifts what safety sets: the caps for water, limits of load, minimum ages.
+ * What a studio's own batches have taught it: its texture, whipping and life against the handbook's, by what holds the
+ * product. Method page: docs/methods/learned.md. It never lifts what safety sets: the caps for water, limits of load,
+ * minimum ages.
  */
 final readonly class Learned
 {

@@ -16,7 +16,8 @@ final readonly class Observation
 
     /**
      * @param  TextureFound|null  $texture null when it was not felt
-     * @param  float  $overrunPercent volume gained by whipping, per cent of the volume before; below 0 when it was not measured
+     * @param  float  $overrunPercent volume gained by whipping, per cent of the volume before; below 0 when it was not
+     *     measured
      * @param  float  $whippedMinutes at medium speed; counts only with the overrun
      * @param  float  $months since it was made; 0 when nothing is said of its life
      * @param  bool  $off whether it had gone off by then; else it was still good
@@ -31,8 +32,14 @@ final readonly class Observation
         public float $months = 0.0,
         public bool $off = false,
     ) {
-        if ($overrunPercent > self::MOST_OVERRUN || $overrunPercent >= 0.0 && ($whippedMinutes <= 0.0 || $whippedMinutes > 120.0)) {
-            throw FormulaError::field('overrun_percent', 'an overrun of 0 to 300 %, with the minutes it was whipped, more than 0 and at most 120');
+        if (
+            $overrunPercent > self::MOST_OVERRUN
+            || ($overrunPercent >= 0.0 && ($whippedMinutes <= 0.0 || $whippedMinutes > 120.0))
+        ) {
+            throw FormulaError::field(
+                'overrun_percent',
+                'an overrun of 0 to 300 %, with the minutes it was whipped, more than 0 and at most 120',
+            );
         }
         if ($months < 0.0 || $months > self::MOST_MONTHS) {
             throw FormulaError::field('months', 'an age of 0 to 120 months');
@@ -51,10 +58,15 @@ final readonly class Observation
     /** Found over predicted overrun at the same minutes; 0 when it was not measured. */
     public function overrunRatio(): float
     {
-        return $this->overrunPercent < 0.0 ? 0.0 : max(0.05, $this->overrunPercent / 100 / Whipping::overrun($this->whippedMinutes)->best);
+        return $this->overrunPercent < 0.0
+            ? 0.0
+            : max(0.05, $this->overrunPercent / 100 / Whipping::overrun($this->whippedMinutes)->best);
     }
 
-    /** Found over predicted life; 0 when nothing can be learned: still good at an age at which it was said to be is no news. */
+    /**
+     * Found over predicted life; 0 when nothing can be learned: still good at an age at which it was said to be is no
+     * news.
+     */
     public function lifeRatio(): float
     {
         if ($this->months <= 0.0 || $this->predicted->lifeMonths <= 0.0) {

@@ -7,18 +7,16 @@ namespace Crown\Formula\Learned;
 use Crown\Formula\Assessment;
 
 /**
- * What was said of a batch by the handbook alone, without anything learned: only beside that can a finding teach, else every
- * correction would be corrected again.
+ * What was said of a batch by the handbook alone, without anything learned: only beside that can a finding teach, else
+ * every correction would be corrected again.
  */
 final readonly class Predicted
 {
     /**
      * @param  float  $lifeMonths by the oils, without a cap that water sets; 0 when it cannot be told
      */
-    public function __construct(
-        public TextureFamily $family,
-        public float $lifeMonths,
-    ) {
+    public function __construct(public TextureFamily $family, public float $lifeMonths)
+    {
     }
 
     /** @param  Assessment  $assessment of what was truly weighed, made without anything learned */
@@ -26,6 +24,9 @@ final readonly class Predicted
     {
         $life = $assessment->subject->life;
 
-        return new self(TextureFamily::of($assessment->subject->composition), $life->capped ? 0.0 : $life->months->best);
+        return new self(
+            TextureFamily::of($assessment->subject->composition),
+            $life->capped ? 0.0 : $life->months->best,
+        );
     }
 }

@@ -16,10 +16,8 @@ final readonly class Shift implements JsonSerializable
      * @param  float  $factor on the predicted figure
      * @param  int  $count findings behind it; 0 when it is 1 for want of any
      */
-    private function __construct(
-        public float $factor,
-        public int $count,
-    ) {
+    private function __construct(public float $factor, public int $count)
+    {
     }
 
     public static function none(): self

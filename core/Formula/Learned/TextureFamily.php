@@ -7,7 +7,9 @@ namespace Crown\Formula\Learned;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Composition;
 
-/** What holds a product together: products held by the same matter err in the same way, so they are corrected together. */
+/**
+ * What holds a product together: products held by the same matter err in the same way, so they are corrected together.
+ */
 enum TextureFamily: string
 {
     case Wax = 'wax';
@@ -22,7 +24,9 @@ enum TextureFamily: string
 
     public static function of(Composition $composition): self
     {
-        $percent = static fn (IngredientKind $kind): float => array_sum(array_map(static fn ($p): float => $p->percent(), $composition->ofKind($kind)));
+        $percent = static fn (IngredientKind $kind): float => array_sum(
+            array_map(static fn ($p): float => $p->percent(), $composition->ofKind($kind)),
+        );
 
         return match (true) {
             $percent(IngredientKind::Conditioning) >= self::RULES => self::Conditioner,

@@ -13,7 +13,10 @@ enum TextureFound: string
     case Firmer = 'firmer';
     case MuchFirmer = 'much-firmer';
 
-    /** Found effective solids over predicted ones. A judgement: a finger tells about a seventh from as said, a third from that. */
+    /**
+     * Found effective solids over predicted ones. A judgement: a finger tells about a seventh from as said, a third
+     * from that.
+     */
     public function ratio(): float
     {
         return match ($this) {

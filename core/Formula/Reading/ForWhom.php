@@ -8,8 +8,8 @@ use Crown\Formula\Audience;
 use JsonSerializable;
 
 /**
- * Whom a pasted recipe says it is for, when that asks for more care than a grown head. It only ever tightens: "wash out" is not
- * taken to allow more. Insides of the room.
+ * Whom a pasted recipe says it is for, when that asks for more care than a grown head. It only ever tightens: "wash
+ * out" is not taken to allow more. Insides of the room.
  */
 final readonly class ForWhom implements JsonSerializable
 {
@@ -24,17 +24,16 @@ final readonly class ForWhom implements JsonSerializable
     /** "Not for children", "avoid in pregnancy": said of whom it is not for. "No nuts" says nothing of anybody. */
     private const NOT_FOR = '/\b(?:not|never|avoid|don\'?t|unsafe|unless|keep (?:away|out))\b/iu';
 
-    private function __construct(
-        public Audience $audience,
-        public string $words,
-    ) {
+    private function __construct(public Audience $audience, public string $words)
+    {
     }
 
     /** @return list<self> one, the most careful; empty when nobody in particular is named */
     public static function in(string $text): array
     {
         $found = [];
-        // Each clause by itself: what is denied in one is not denied in the next. Rather once too often than once too seldom.
+        // Each clause by itself: what is denied in one is not denied in the next. Rather once too often than once too
+        // seldom.
         foreach (preg_split('/[.!?;,()\n]+/u', $text) ?: [] as $sentence) {
             if (preg_match(self::NOT_FOR, $sentence) === 1) {
                 continue;
@@ -43,7 +42,11 @@ final readonly class ForWhom implements JsonSerializable
                 $found[] = new self($audience, $words);
             }
         }
-        usort($found, static fn (self $a, self $b): int => $a->audience->essentialOilCeiling() <=> $b->audience->essentialOilCeiling());
+        usort(
+            $found,
+            static fn (self $a, self $b): int => $a->audience->essentialOilCeiling()
+                <=> $b->audience->essentialOilCeiling(),
+        );
 
         return array_slice($found, 0, 1);
     }
@@ -58,13 +61,18 @@ final readonly class ForWhom implements JsonSerializable
         $child = preg_match(self::CHILD, $sentence, $kin) === 1 ? $kin[0] : '';
         // "Good for 2 years" is no age: somebody has to be that old.
         $aged = preg_match(self::AGE, $sentence, $m) === 1
-            && ($child !== '' || preg_match('/(?:olds?|o\.?)$/iu', $m[0]) === 1 || preg_match('/\b(?:aged?|of)\s+(?:about\s+)?'.preg_quote($m[0], '/').'/iu', $sentence) === 1);
+            && ($child !== ''
+                || preg_match('/(?:olds?|o\.?)$/iu', $m[0]) === 1
+                || preg_match('/\b(?:aged?|of)\s+(?:about\s+)?'.preg_quote($m[0], '/').'/iu', $sentence) === 1);
         if ($aged && (int) $m[1] <= 12) {
-            $found[] = [match (true) {
-                (int) $m[1] < 2 => Audience::Infant,
-                (int) $m[1] < 6 => Audience::Child2To6,
-                default => Audience::Child6To12,
-            }, $m[0]];
+            $found[] = [
+                match (true) {
+                    (int) $m[1] < 2 => Audience::Infant,
+                    (int) $m[1] < 6 => Audience::Child2To6,
+                    default => Audience::Child6To12,
+                },
+                $m[0],
+            ];
         }
         if (! $aged && $child !== '') {
             // How old is not said, so the youngest that may have any of it is taken.

@@ -12,14 +12,67 @@ final class Instructions
 {
     /** Verb to act, tried in this order; the first verb of the sentence wins. */
     private const VERBS = [
-        'melt' => 'melt', 'heat' => 'heat', 'warm' => 'heat', 'simmer' => 'heat', 'boil' => 'heat', 'microwave' => 'heat', 'toast' => 'heat',
-        'steep' => 'steep', 'infuse' => 'steep', 'soak' => 'steep', 'macerate' => 'steep', 'strain' => 'strain', 'sieve' => 'strain', 'filter' => 'strain',
-        'cool' => 'cool', 'chill' => 'chill', 'refrigerate' => 'chill', 'freeze' => 'chill', 'whip' => 'whip', 'whisk' => 'whip', 'beat' => 'whip',
-        'pour' => 'pour', 'decant' => 'pour', 'bottle' => 'pour', 'fill' => 'pour', 'transfer' => 'pour', 'add' => 'add', 'stir' => 'add', 'mix' => 'add',
-        'blend' => 'add', 'combine' => 'add', 'fold' => 'add', 'drop' => 'add', 'shake' => 'shake', 'leave' => 'wait', 'let' => 'wait', 'wait' => 'wait',
-        'store' => 'store', 'keep' => 'store', 'label' => 'label', 'apply' => 'apply', 'massage' => 'apply', 'use' => 'apply', 'rinse' => 'apply',
-        'weigh' => 'measure', 'measure' => 'measure', 'place' => 'add', 'put' => 'add', 'set' => 'wait', 'chop' => 'prepare', 'grind' => 'prepare',
-        'crush' => 'prepare', 'wash' => 'prepare', 'dry' => 'prepare', 'cut' => 'prepare', 'remove' => 'cool', 'take' => 'cool', 'cover' => 'wait', 'once' => 'add', 'when' => 'add', 'turn' => 'heat',
+        'melt' => 'melt',
+        'heat' => 'heat',
+        'warm' => 'heat',
+        'simmer' => 'heat',
+        'boil' => 'heat',
+        'microwave' => 'heat',
+        'toast' => 'heat',
+        'steep' => 'steep',
+        'infuse' => 'steep',
+        'soak' => 'steep',
+        'macerate' => 'steep',
+        'strain' => 'strain',
+        'sieve' => 'strain',
+        'filter' => 'strain',
+        'cool' => 'cool',
+        'chill' => 'chill',
+        'refrigerate' => 'chill',
+        'freeze' => 'chill',
+        'whip' => 'whip',
+        'whisk' => 'whip',
+        'beat' => 'whip',
+        'pour' => 'pour',
+        'decant' => 'pour',
+        'bottle' => 'pour',
+        'fill' => 'pour',
+        'transfer' => 'pour',
+        'add' => 'add',
+        'stir' => 'add',
+        'mix' => 'add',
+        'blend' => 'add',
+        'combine' => 'add',
+        'fold' => 'add',
+        'drop' => 'add',
+        'shake' => 'shake',
+        'leave' => 'wait',
+        'let' => 'wait',
+        'wait' => 'wait',
+        'store' => 'store',
+        'keep' => 'store',
+        'label' => 'label',
+        'apply' => 'apply',
+        'massage' => 'apply',
+        'use' => 'apply',
+        'rinse' => 'apply',
+        'weigh' => 'measure',
+        'measure' => 'measure',
+        'place' => 'add',
+        'put' => 'add',
+        'set' => 'wait',
+        'chop' => 'prepare',
+        'grind' => 'prepare',
+        'crush' => 'prepare',
+        'wash' => 'prepare',
+        'dry' => 'prepare',
+        'cut' => 'prepare',
+        'remove' => 'cool',
+        'take' => 'cool',
+        'cover' => 'wait',
+        'once' => 'add',
+        'when' => 'add',
+        'turn' => 'heat',
     ];
 
     /** Whether a line begins as an instruction does: with a verb, or "then", "in a bowl", "over low heat". */
@@ -27,8 +80,11 @@ final class Instructions
     {
         $plain = mb_strtolower($line);
 
-        return preg_match('/^(?:then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not|don\'t|never|step \d+)\b/u', $plain) === 1
-            || preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && isset(self::VERBS[$m[1]]);
+        return preg_match(
+            '/^(?:then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not|don\'t|never|step \d+)\b/u',
+            $plain,
+        ) === 1
+            || (preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && isset(self::VERBS[$m[1]]));
     }
 
     /** @return list<Step> one for each sentence */
@@ -38,7 +94,12 @@ final class Instructions
         foreach (preg_split('/(?<=[.!?;])\s+(?=\p{Lu}|\d)/u', $line) ?: [] as $sentence) {
             $sentence = trim($sentence);
             if ($sentence !== '') {
-                $steps[] = new Step($sentence, self::act($sentence), self::minutes($sentence), ...self::celsius($sentence));
+                $steps[] = new Step(
+                    $sentence,
+                    self::act($sentence),
+                    self::minutes($sentence),
+                    ...self::celsius($sentence),
+                );
             }
         }
 
@@ -52,7 +113,10 @@ final class Instructions
             foreach ([$word, $stem, $stem.'e'] as $try) {
                 if (isset(self::VERBS[$try])) {
                     // "Let it cool", "leave to steep": the second verb is the act.
-                    if (self::VERBS[$try] === 'wait' && preg_match('/\b(cool|steep|infuse|soak|chill|melt)/u', mb_strtolower($sentence), $m) === 1) {
+                    if (
+                        self::VERBS[$try] === 'wait'
+                        && preg_match('/\b(cool|steep|infuse|soak|chill|melt)/u', mb_strtolower($sentence), $m) === 1
+                    ) {
                         return self::VERBS[$m[1]];
                     }
 
@@ -66,7 +130,13 @@ final class Instructions
 
     private static function minutes(string $sentence): float
     {
-        if (preg_match('/(\d+(?:[.,]\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?\s*(sec|min|hour|hr|h\b|day|night|week|month)/iu', $sentence, $m) !== 1) {
+        if (
+            preg_match(
+                '/(\d+(?:[.,]\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?\s*(sec|min|hour|hr|h\b|day|night|week|month)/iu',
+                $sentence,
+                $m,
+            ) !== 1
+        ) {
             return preg_match('/\bovernight\b/iu', $sentence) === 1 ? 480.0 : 0.0;
         }
         $low = (float) str_replace(',', '.', $m[1]);
@@ -80,7 +150,7 @@ final class Instructions
             default => 43800.0,
         };
 
-        return ($low + $high) / 2 * $unit;
+        return (($low + $high) / 2) * $unit;
     }
 
     /** @return array{float, bool} degrees Celsius, and whether any were said */

@@ -8,8 +8,8 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\NameMatch;
 
 /**
- * What the names in a text may mean. Each is looked up once, however often it stands there, and a text with more of them than any
- * recipe has is refused before it takes long.
+ * What the names in a text may mean. Each is looked up once, however often it stands there, and a text with more of
+ * them than any recipe has is refused before it takes long.
  *
  * Insides of the room; use RecipeReader.
  */

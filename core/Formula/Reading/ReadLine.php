@@ -37,7 +37,19 @@ final readonly class ReadLine implements JsonSerializable
 
     public function under(?Phase $phase): self
     {
-        return $phase === null ? $this : new self($this->text, $this->understood, $this->name, $this->amount, $this->form, $this->matches, $this->grams, $this->doubts, $phase);
+        return $phase === null
+            ? $this
+            : new self(
+                $this->text,
+                $this->understood,
+                $this->name,
+                $this->amount,
+                $this->form,
+                $this->matches,
+                $this->grams,
+                $this->doubts,
+                $phase,
+            );
     }
 
     /** The id of the best match, or "" when nothing is near enough. */
@@ -67,7 +79,11 @@ final readonly class ReadLine implements JsonSerializable
             'form' => $this->form === '' ? null : $this->form,
             'doubts' => (object) $this->doubts,
             'alternatives' => array_map(
-                static fn (NameMatch $m): array => ['id' => $m->ingredient->id, 'name' => $m->ingredient->name, 'score' => round($m->score, 3)],
+                static fn (NameMatch $m): array => [
+                    'id' => $m->ingredient->id,
+                    'name' => $m->ingredient->name,
+                    'score' => round($m->score, 3),
+                ],
                 $this->understood === Understood::No ? $this->matches : array_slice($this->matches, 1),
             ),
         ];

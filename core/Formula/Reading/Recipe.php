@@ -66,12 +66,15 @@ final readonly class Recipe implements JsonSerializable
         return [
             'title' => $this->title,
             'lines' => $this->lines,
-            'steps' => array_map(static fn (Step $s): array => [
-                'text' => $s->text,
-                'act' => $s->act,
-                'minutes' => $s->minutes > 0.0 ? $s->minutes : null,
-                'celsius' => $s->saysTemperature() ? round($s->celsius, 1) : null,
-            ], $this->steps),
+            'steps' => array_map(
+                static fn (Step $s): array => [
+                    'text' => $s->text,
+                    'act' => $s->act,
+                    'minutes' => $s->minutes > 0.0 ? $s->minutes : null,
+                    'celsius' => $s->saysTemperature() ? round($s->celsius, 1) : null,
+                ],
+                $this->steps,
+            ),
             'notes' => $this->notes,
             'for' => $this->for,
         ];
@@ -88,10 +91,19 @@ final readonly class Recipe implements JsonSerializable
         if ($usual !== Phase::CoolDown) {
             return $usual;
         }
-        $names = array_filter([mb_strtolower($read->name), mb_strtolower($ingredient->name), ...array_map(mb_strtolower(...), $ingredient->synonyms)], static fn (string $n): bool => mb_strlen($n) > 3);
+        $names = array_filter(
+            [
+                mb_strtolower($read->name),
+                mb_strtolower($ingredient->name),
+                ...array_map(mb_strtolower(...), $ingredient->synonyms),
+            ],
+            static fn (string $n): bool => mb_strlen($n) > 3,
+        );
         foreach ($this->steps as $step) {
             $text = mb_strtolower($step->text);
-            $cooled = preg_match('/\b(cool|chill|lukewarm|room temperature|below|off the heat|remove from)/u', $text) === 1 || $step->act === 'cool';
+            $cooled
+                = preg_match('/\b(cool|chill|lukewarm|room temperature|below|off the heat|remove from)/u', $text) === 1
+                || $step->act === 'cool';
             $named = false;
             foreach ($names as $name) {
                 $named = $named || str_contains($text, $name);
@@ -113,8 +125,16 @@ final readonly class Recipe implements JsonSerializable
         $words = mb_strtolower($this->title);
         $acts = array_map(static fn (Step $s): string => $s->act, $this->steps);
         $ids = array_map(static fn (ReadLine $l): string => $l->ingredient(), $this->lines);
-        $wax = array_filter($this->lines, static fn (ReadLine $l): bool => $l->ingredient() !== '' && $l->matches[0]->ingredient->kind->value === 'wax') !== [];
-        $butter = array_filter($this->lines, static fn (ReadLine $l): bool => $l->ingredient() !== '' && $l->matches[0]->ingredient->kind->value === 'butter') !== [];
+        $wax = array_filter(
+            $this->lines,
+            static fn (ReadLine $l): bool => $l->ingredient() !== ''
+                && $l->matches[0]->ingredient->kind->value === 'wax',
+        ) !== [];
+        $butter = array_filter(
+            $this->lines,
+            static fn (ReadLine $l): bool => $l->ingredient() !== ''
+                && $l->matches[0]->ingredient->kind->value === 'butter',
+        ) !== [];
 
         return match (true) {
             preg_match('/\bbar\b/u', $words) === 1 => ProductKind::ConditionerBar,

@@ -52,10 +52,8 @@ final readonly class RecipeReader
 
     private Names $names;
 
-    public function __construct(
-        Catalogue $catalogue,
-        private Kitchen $kitchen,
-    ) {
+    public function __construct(Catalogue $catalogue, private Kitchen $kitchen)
+    {
         $this->names = new Names($catalogue);
     }
 
@@ -83,7 +81,11 @@ final readonly class RecipeReader
 
                 continue;
             }
-            if (Instructions::begins($bare) || ($inMethod && ! $this->looksLikeIngredient($bare)) || self::isProse($bare)) {
+            if (
+                Instructions::begins($bare)
+                || ($inMethod && ! $this->looksLikeIngredient($bare))
+                || self::isProse($bare)
+            ) {
                 array_push($steps, ...Instructions::steps($bare));
                 if (count($steps) > Formula::MOST_STEPS) {
                     throw ReadingError::tooManySteps(Formula::MOST_STEPS);
@@ -96,7 +98,13 @@ final readonly class RecipeReader
 
                 continue;
             }
-            array_push($lines, ...array_map(static fn (ReadLine $line): ReadLine => $line->under($phase), $this->ingredientLines($bare, $row)));
+            array_push(
+                $lines,
+                ...array_map(
+                    static fn (ReadLine $line): ReadLine => $line->under($phase),
+                    $this->ingredientLines($bare, $row),
+                ),
+            );
             if (count($lines) > Formula::MOST_LINES) {
                 throw ReadingError::tooManyIngredients(Formula::MOST_LINES);
             }
@@ -105,7 +113,13 @@ final readonly class RecipeReader
         // A name of an ingredient is not whom it is for: "baby aloe" stays out.
         $told = implode("\n", [$title, ...array_map(static fn (Step $s): string => $s->text, $steps), ...$notes]);
 
-        return new Recipe($title, [...$lines, ...$this->onlyInSteps($steps, $lines)], $steps, $notes, ForWhom::in($told)[0] ?? null);
+        return new Recipe(
+            $title,
+            [...$lines, ...$this->onlyInSteps($steps, $lines)],
+            $steps,
+            $notes,
+            ForWhom::in($told)[0] ?? null,
+        );
     }
 
     /** @return list<string> */
@@ -118,8 +132,17 @@ final readonly class RecipeReader
             throw ReadingError::tooLong(mb_strlen($text));
         }
         // Control and direction marks are dropped; they carry nothing a maker meant.
-        $text = preg_replace('/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u', '', $text) ?? '';
-        $rows = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $text) ?: []), static fn (string $r): bool => $r !== ''));
+        $text = preg_replace(
+            '/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u',
+            '',
+            $text,
+        ) ?? '';
+        $rows = array_values(
+            array_filter(
+                array_map(trim(...), preg_split('/\R/u', $text) ?: []),
+                static fn (string $r): bool => $r !== '',
+            ),
+        );
         if ($rows === []) {
             throw ReadingError::empty();
         }
@@ -133,10 +156,20 @@ final readonly class RecipeReader
     private static function unbulleted(string $row): string
     {
         $row = preg_replace('/^(?:[\p{So}\p{Sk}\x{fe0f}\x{200d}]+\s*)+/u', '', $row) ?? $row;
-        $row = preg_replace('/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu', '', $row) ?? $row;
+        $row = preg_replace(
+            '/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu',
+            '',
+            $row,
+        ) ?? $row;
 
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
-        $row = preg_replace('/^(?:for [\p{L} -]{2,30}|ratios?|mix|blend|base|recipe|ingredients?|you need):\s+(?='.self::START.')/iu', '', trim(self::withoutMarks($row))) ?? $row;
+        $row = preg_replace(
+            '/^(?:for [\p{L} -]{2,30}|ratios?|mix|blend|base|recipe|ingredients?|you need):\s+(?='
+                .self::START
+                .')/iu',
+            '',
+            trim(self::withoutMarks($row)),
+        ) ?? $row;
 
         return trim($row);
     }
@@ -149,11 +182,21 @@ final readonly class RecipeReader
     /** "method", "ingredients", or "" when the row is no heading. */
     private static function heading(string $row): string
     {
-        if (preg_match('/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?|procedure|preparation|to make(?: it)?)\s*:?$/iu', $row) === 1) {
+        if (
+            preg_match(
+                '/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?|procedure|preparation|to make(?: it)?)\s*:?$/iu',
+                $row,
+            ) === 1
+        ) {
             return 'method';
         }
 
-        return preg_match('/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|[\p{L} -]{3,20} phase)(?:\s*\([^)]*\))?|(?:(?:heat|melt|cool|whip)[\p{L} -]{0,12}|water)(?=:))\s*:?$/iu', $row) === 1 ? 'ingredients' : '';
+        return preg_match(
+            '/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|[\p{L} -]{3,20} phase)(?:\s*\([^)]*\))?|(?:(?:heat|melt|cool|whip)[\p{L} -]{0,12}|water)(?=:))\s*:?$/iu',
+            $row,
+        ) === 1
+            ? 'ingredients'
+            : '';
     }
 
     /** When the lines under a heading go in, where it says so: "Phase C (cool down)", "Heated phase:". */
@@ -170,8 +213,16 @@ final readonly class RecipeReader
 
     private function looksLikeTitle(string $row, int $rows): bool
     {
-        if ($rows === 1 || preg_match('/^'.self::START.'/iu', $row) === 1 || Together::in($row) !== [] || mb_strlen($row) > 120
-            || preg_match('/\d\s*(?:parts?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|drops?|ml|oz|g)\b.*\b(?:to|and|,)/iu', $row) === 1) {
+        if (
+            $rows === 1
+            || preg_match('/^'.self::START.'/iu', $row) === 1
+            || Together::in($row) !== []
+            || mb_strlen($row) > 120
+            || preg_match(
+                '/\d\s*(?:parts?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|drops?|ml|oz|g)\b.*\b(?:to|and|,)/iu',
+                $row,
+            ) === 1
+        ) {
             return false;
         }
         [$name, $amount] = $this->split($row);
@@ -192,7 +243,9 @@ final readonly class RecipeReader
     /** A sentence rather than a line of a list. */
     private static function isProse(string $row): bool
     {
-        return preg_match('/^'.self::START.'/iu', $row) !== 1 && str_word_count($row) >= 9 && preg_match('/[.!?]$/u', $row) === 1;
+        return preg_match('/^'.self::START.'/iu', $row) !== 1
+            && str_word_count($row) >= 9
+            && preg_match('/[.!?]$/u', $row) === 1;
     }
 
     /** "For kids of 8 years", "Keeps 3 months", "Makes about 4 jars": about the whole, and no ingredient in it. */
@@ -202,25 +255,44 @@ final readonly class RecipeReader
             return true;
         }
 
-        return preg_match('/^(?:(?:good|great|best|safe|made|not|only) for|for|use|apply|keeps?|lasts?|stores?|makes|yields?|notes?|tips?|warning|caution|shelf life|do not|don\'t)\b/iu', $row) === 1
-            && preg_match('/\d\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|drops?|parts?|%)(?!\p{L})/iu', $row) !== 1
+        return preg_match(
+            '/^(?:(?:good|great|best|safe|made|not|only) for|for|use|apply|keeps?|lasts?|stores?|makes|yields?|notes?|tips?|warning|caution|shelf life|do not|don\'t)\b/iu',
+            $row,
+        ) === 1
+            && preg_match(
+                '/\d\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|drops?|parts?|%)(?!\p{L})/iu',
+                $row,
+            ) !== 1
             && ($this->matches($this->split($row)[0])[0]->score ?? 0.0) < self::NEAR;
     }
 
     /** @return list<ReadLine> */
     private function ingredientLines(string $bare, string $row): array
     {
-        $bare = preg_replace(['/\b(oz\.?|ounces?)\s+by volume\b/iu', '/\s+by (?:weight|mass|volume)\b/iu'], ['fl oz', ''], $bare) ?? $bare;
+        $bare = preg_replace(
+            ['/\b(oz\.?|ounces?)\s+by volume\b/iu', '/\s+by (?:weight|mass|volume)\b/iu'],
+            ['fl oz', ''],
+            $bare,
+        ) ?? $bare;
         $together = Together::in($bare);
         if ($together !== []) {
             return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $together);
         }
         // "1/2 cup jojoba / 1/4 cup argan", but not "Shea butter - 100 g": each piece has to be whole.
         $side = array_map($this->split(...), preg_split('/\s+[-–—\/|]\s+(?='.self::START.')/iu', $bare) ?: []);
-        if (count($side) > 1 && count($side) <= self::MOST_PIECES && array_filter($side, static fn (array $s): bool => $s[0] === '' || $s[1] === '') === []) {
+        if (
+            count($side) > 1
+            && count($side) <= self::MOST_PIECES
+            && array_filter($side, static fn (array $s): bool => $s[0] === '' || $s[1] === '') === []
+        ) {
             return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $side);
         }
-        $pieces = preg_split('/\s*(?:,|;|\band\b|\bplus\b|\+|\bto(?=\s+[\d½]+\s+parts?\b))\s+(?='.self::START.'|(?:a (?:little|touch|bit|handful|splash|dash|dollop|knob)|some)\s)/iu', $bare) ?: [$bare];
+        $pieces = preg_split(
+            '/\s*(?:,|;|\band\b|\bplus\b|\+|\bto(?=\s+[\d½]+\s+parts?\b))\s+(?='
+                .self::START
+                .'|(?:a (?:little|touch|bit|handful|splash|dash|dollop|knob)|some)\s)/iu',
+            $bare,
+        ) ?: [$bare];
         // Nobody writes so many in one row: it is kept whole and asked about.
         $pieces = count($pieces) > self::MOST_PIECES ? [$bare] : $pieces;
         $lines = [];
@@ -261,27 +333,53 @@ final readonly class RecipeReader
             return [self::cleaned($vague[1]), $vague[0]];
         }
         // "3 vit E capsules": the name stands inside its amount.
-        if (preg_match('/^(\d+)\s+(?!of\b)([\p{L}][\p{L} -]{0,40}?)\s+(capsules?|caps|softgels?)\b\.?(.*)$/iu', $line, $m) === 1) {
-            $line = $m[1].' capsules'.(preg_match('/(\d+(?:[.,]\d+)?)\s*mg/iu', $m[4], $mg) === 1 ? ' of '.$mg[1].' mg' : '').' '.$m[2];
+        if (
+            preg_match(
+                '/^(\d+)\s+(?!of\b)([\p{L}][\p{L} -]{0,40}?)\s+(capsules?|caps|softgels?)\b\.?(.*)$/iu',
+                $line,
+                $m,
+            ) === 1
+        ) {
+            $line = $m[1]
+                .' capsules'
+                .(preg_match('/(\d+(?:[.,]\d+)?)\s*mg/iu', $m[4], $mg) === 1 ? ' of '.$mg[1].' mg' : '')
+                .' '
+                .$m[2];
         }
         try {
             $leading = AmountReader::leading($line);
         } catch (MeasureError) {
             // "-3 g of water", "2000 kg shea": the name is kept, the amount is refused with its own message later.
-            $name = preg_replace('/^\s*-?[\d.,\/]+\s*(?:kg|g|ml|l|oz|lb|tbsp|tsp|cups?|drops?|parts?|%)?\s+/iu', '', $line) ?? $line;
+            $name = preg_replace(
+                '/^\s*-?[\d.,\/]+\s*(?:kg|g|ml|l|oz|lb|tbsp|tsp|cups?|drops?|parts?|%)?\s+/iu',
+                '',
+                $line,
+            ) ?? $line;
 
             return [self::cleaned($name), trim(mb_substr($line, 0, max(0, mb_strlen($line) - mb_strlen($name))))];
         }
         if ($leading !== false) {
             $name = self::cleaned($leading->rest);
             if ($name === '' && $leading->amount->unit === Unit::Piece) {
-                return [self::cleaned(preg_replace('/^[\d\s\/.,-]+/u', '', $line) ?? $line), Amount::number($leading->amount->count->best)];
+                return [
+                    self::cleaned(preg_replace('/^[\d\s\/.,-]+/u', '', $line) ?? $line),
+                    Amount::number($leading->amount->count->best),
+                ];
             }
 
             return [$name, $leading->amount->written];
         }
         // Name first: the first place from which the rest of the line is an amount.
-        if (preg_match_all('/(?:^|[\s(:=–—-])('.self::START.'|to fill|top up|q\.?s\.?|to 100|(?:enough |make |made )?(?:up )?to (?:make )?(?:up )?(?:to )?\d)/iu', $line, $m, PREG_OFFSET_CAPTURE) > 0) {
+        if (
+            preg_match_all(
+                '/(?:^|[\s(:=–—-])('
+                    .self::START
+                    .'|to fill|top up|q\.?s\.?|to 100|(?:enough |make |made )?(?:up )?to (?:make )?(?:up )?(?:to )?\d)/iu',
+                $line,
+                $m,
+                PREG_OFFSET_CAPTURE,
+            ) > 0
+        ) {
             foreach ($m[1] as [, $offset]) {
                 try {
                     $tail = AmountReader::leading(substr($line, (int) $offset));
@@ -289,8 +387,18 @@ final readonly class RecipeReader
                     continue;
                 }
                 // "Shea - 100g - melted": a word of its state may come last.
-                if ($tail !== false && preg_match('/^[\s).,;(–—-]*(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*$/iu', $tail->rest, $state) === 1) {
-                    return [self::cleaned(substr($line, 0, (int) $offset)).(isset($state[1]) ? ' '.$state[1] : ''), $tail->amount->written];
+                if (
+                    $tail !== false
+                    && preg_match(
+                        '/^[\s).,;(–—-]*(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*$/iu',
+                        $tail->rest,
+                        $state,
+                    ) === 1
+                ) {
+                    return [
+                        self::cleaned(substr($line, 0, (int) $offset)).(isset($state[1]) ? ' '.$state[1] : ''),
+                        $tail->amount->written,
+                    ];
                 }
             }
         }
@@ -315,29 +423,70 @@ final readonly class RecipeReader
         $matches = $this->matches($name);
         $best = $matches[0] ?? false;
         if ($best === false || $best->score < self::NEAR) {
-            return new ReadLine($row, Understood::No, $name, $amount, $form, $matches, [], [Asked::Ingredient->value => sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60))]);
+            return new ReadLine(
+                $row,
+                Understood::No,
+                $name,
+                $amount,
+                $form,
+                $matches,
+                [],
+                [Asked::Ingredient->value => sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60))],
+            );
         }
         $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';
         [$grams, $unweighed] = $this->weigh($amount, $best->ingredient, $form);
         $gap = $best->score - ($matches[1]->score ?? 0.0);
         $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
         $another = match (true) {
-            $best->score < 0.999 && preg_match(self::KIND_ALONE, $kind) === 1 => sprintf('Which %s is meant?', mb_strtolower($kind)),
-            $best->score < 0.999 && ($also = $this->alsoNamed($name, $best->ingredient)) !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
+            $best->score < 0.999 && preg_match(self::KIND_ALONE, $kind) === 1 => sprintf(
+                'Which %s is meant?',
+                mb_strtolower($kind),
+            ),
+            $best->score < 0.999 && ($also = $this->alsoNamed($name, $best->ingredient)) !== '' => sprintf(
+                'It names %s too. Give each a row of its own.',
+                $also,
+            ),
             $best->score < self::SURE => sprintf('Is "%s" %s?', $name, mb_strtolower($best->ingredient->name)),
-            $best->score < 0.999 && $gap < 0.04 => sprintf('"%s" may also be %s.', $name, mb_strtolower($matches[1]->ingredient->name)),
-            $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf('So much "%s" can hardly be an essential oil. Is it a steeped oil?', $name),
+            $best->score < 0.999 && $gap < 0.04 => sprintf(
+                '"%s" may also be %s.',
+                $name,
+                mb_strtolower($matches[1]->ingredient->name),
+            ),
+            $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf(
+                'So much "%s" can hardly be an essential oil. Is it a steeped oil?',
+                $name,
+            ),
             default => '',
         };
-        $doubts = array_filter([Asked::Ingredient->value => $another, Asked::Amount->value => $unweighed], static fn (string $d): bool => $d !== '');
+        $doubts = array_filter(
+            [Asked::Ingredient->value => $another, Asked::Amount->value => $unweighed],
+            static fn (string $d): bool => $d !== '',
+        );
 
-        return new ReadLine($row, $doubts === [] ? Understood::Yes : Understood::Doubtful, $name, $amount, $form, $matches, $grams, $doubts);
+        return new ReadLine(
+            $row,
+            $doubts === [] ? Understood::Yes : Understood::Doubtful,
+            $name,
+            $amount,
+            $form,
+            $matches,
+            $grams,
+            $doubts,
+        );
     }
 
-    /** Another ingredient that stands in one row with the first, so that it is not dropped in silence; "" when there is none. */
+    /**
+     * Another ingredient that stands in one row with the first, so that it is not dropped in silence; "" when there is
+     * none.
+     */
     private function alsoNamed(string $name, Ingredient $first): string
     {
-        $pieces = preg_split('/\s*(?:,|;|&|\+|\band\b|\bplus\b|\bwith\b)\s*/iu', preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name) ?: [];
+        $pieces = preg_split(
+            '/\s*(?:,|;|&|\+|\band\b|\bplus\b|\bwith\b)\s*/iu',
+            preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name,
+        )
+            ?: [];
         foreach (count($pieces) > 1 ? $pieces : [] as $piece) {
             $match = $this->matches(trim($piece))[0] ?? false;
             if ($match !== false && $match->score >= self::SURE && $match->ingredient->id !== $first->id) {
@@ -359,7 +508,15 @@ final readonly class RecipeReader
 
             return $read->unit->isRelative()
                 ? [[], '']
-                : [[(new Converter($this->kitchen))->grams($read, $ingredient->substance($form === '' ? $ingredient->usualForm() : $form))], ''];
+                : [
+                    [
+                        (new Converter($this->kitchen))->grams(
+                            $read,
+                            $ingredient->substance($form === '' ? $ingredient->usualForm() : $form),
+                        ),
+                    ],
+                    '',
+                ];
         } catch (MeasureError|CannotTell $e) {
             return [[], $e->getMessage()];
         }
@@ -372,7 +529,10 @@ final readonly class RecipeReader
      */
     private function maybeSteep(Ingredient $ingredient, string $name, string $amount, array $grams): bool
     {
-        if ($ingredient->kind !== IngredientKind::EssentialOil || preg_match('/\b(essential|e\.?o)\b/iu', $name) === 1) {
+        if (
+            $ingredient->kind !== IngredientKind::EssentialOil
+            || preg_match('/\b(essential|e\.?o)\b/iu', $name) === 1
+        ) {
             return false;
         }
         if ($grams !== []) {
@@ -384,7 +544,8 @@ final readonly class RecipeReader
             return false;
         }
 
-        return $read->unit === Unit::Part || $read->unit === Unit::Percent && $read->count->best > self::HARDLY_PERCENT;
+        return $read->unit === Unit::Part
+            || ($read->unit === Unit::Percent && $read->count->best > self::HARDLY_PERCENT);
     }
 
     private static function form(string $name): string
@@ -426,7 +587,14 @@ final readonly class RecipeReader
         $known = array_map(static fn (ReadLine $l): string => $l->ingredient(), $lines);
         $found = [];
         foreach ($steps as $step) {
-            if (preg_match_all('/((?:\d[\d\/.,-]*|a few) (?:drops?|tbsps?|tsps?|teaspoons?|tablespoons?|cups?|g|ml|oz)) (?:of )?([\p{L} -]{3,40})/iu', $step->text, $m, PREG_SET_ORDER) < 1) {
+            if (
+                preg_match_all(
+                    '/((?:\d[\d\/.,-]*|a few) (?:drops?|tbsps?|tsps?|teaspoons?|tablespoons?|cups?|g|ml|oz)) (?:of )?([\p{L} -]{3,40})/iu',
+                    $step->text,
+                    $m,
+                    PREG_SET_ORDER,
+                ) < 1
+            ) {
                 continue;
             }
             foreach ($m as [, $amount, $words]) {
@@ -435,7 +603,16 @@ final readonly class RecipeReader
                 if ($best !== false && $best->score >= self::SURE && ! in_array($best->ingredient->id, $known, true)) {
                     $known[] = $best->ingredient->id;
                     $line = $this->placed($step->text, trim($name), $amount);
-                    $found[] = new ReadLine($step->text, Understood::Doubtful, $line->name, $line->amount, $line->form, $line->matches, $line->grams, [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.']);
+                    $found[] = new ReadLine(
+                        $step->text,
+                        Understood::Doubtful,
+                        $line->name,
+                        $line->amount,
+                        $line->form,
+                        $line->matches,
+                        $line->grams,
+                        [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.'],
+                    );
                 }
             }
         }

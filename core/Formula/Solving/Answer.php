@@ -6,7 +6,10 @@ namespace Crown\Formula\Solving;
 
 use JsonSerializable;
 
-/** What the solver says: the best shares with what binds them, or which demands cannot be met together and what would give way least. */
+/**
+ * What the solver says: the best shares with what binds them, or which demands cannot be met together and what would
+ * give way least.
+ */
 final readonly class Answer implements JsonSerializable
 {
     /**
@@ -34,7 +37,16 @@ final readonly class Answer implements JsonSerializable
     /** The same with one thing more that it keeps to. */
     public function boundBy(string $words): self
     {
-        return new self($this->status, $this->shares, $this->objective, [...$this->binding, $words], $this->conflict, $this->relax, $this->parts, $this->simple);
+        return new self(
+            $this->status,
+            $this->shares,
+            $this->objective,
+            [...$this->binding, $words],
+            $this->conflict,
+            $this->relax,
+            $this->parts,
+            $this->simple,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -15,7 +15,8 @@ final readonly class Candidate
      * @param  float  $now its present share, per cent; 0 when it is not in yet
      * @param  float  $price money per gram; below 0 when it is not known
      * @param  float  $stock grams at hand; INF when it does not matter
-     * @param  float  $step per cent of one indivisible unit of it, such as a drop: its share is a whole number of them; 0 for any share
+     * @param  float  $step per cent of one indivisible unit of it, such as a drop: its share is a whole number of them;
+     *     0 for any share
      * @param  float  $firmness on its effective solids: what the studio's own batches have shown
      */
     public function __construct(

@@ -9,14 +9,28 @@ use Crown\Catalogue\Need;
 /** One thing asked of the blend: a figure between two ends. In a maker's words by words(). */
 final readonly class Demand
 {
-    private const KINDS = ['solids', 'weight', 'saturated', 'monounsaturated', 'polyunsaturated', 'life', 'cost', 'load', 'dermal', 'constituent', 'need', 'share'];
+    private const KINDS = [
+        'solids',
+        'weight',
+        'saturated',
+        'monounsaturated',
+        'polyunsaturated',
+        'life',
+        'cost',
+        'load',
+        'dermal',
+        'constituent',
+        'need',
+        'share',
+    ];
 
     /**
      * @param  string  $kind one of the kinds
      * @param  string  $of a constituent for "constituent"; a need for "need"; ingredient ids with + between for "share"
      * @param  float  $at °C for "solids"
      * @param  string  $called what its ingredients are called, where their ids are not to be shown
-     * @param  float  $least in the kind's own unit: % of effective solids, weight 1 to 5, % of the mass, months, money per 100 g, points
+     * @param  float  $least in the kind's own unit: % of effective solids, weight 1 to 5, % of the mass, months, money
+     *     per 100 g, points
      */
     public function __construct(
         public string $kind,
@@ -46,7 +60,8 @@ final readonly class Demand
     {
         $n = static fn (float $x): string => rtrim(rtrim(number_format($x, 2, '.', ''), '0'), '.');
         $between = match (true) {
-            is_finite($this->least) && is_finite($this->most) && $this->least === $this->most => 'exactly '.$n($this->least),
+            is_finite($this->least) && is_finite($this->most) && $this->least === $this->most => 'exactly '
+                .$n($this->least),
             is_finite($this->least) && is_finite($this->most) => $n($this->least).' to '.$n($this->most),
             is_finite($this->least) => 'at least '.$n($this->least),
             default => 'at most '.$n($this->most),
@@ -61,7 +76,11 @@ final readonly class Demand
             'dermal' => 'every essential oil under its own dermal maximum',
             'constituent' => sprintf('%s %s %%', $this->of, $between),
             'need' => sprintf('%s %s points', $this->need()->label(), $between),
-            'share' => sprintf('%s %s %%', $this->called !== '' ? $this->called : str_replace('+', ' and ', $this->of), $between),
+            'share' => sprintf(
+                '%s %s %%',
+                $this->called !== '' ? $this->called : str_replace('+', ' and ', $this->of),
+                $between,
+            ),
             default => sprintf('%s fat %s %%', $this->kind, $between),
         };
     }

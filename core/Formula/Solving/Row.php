@@ -8,11 +8,8 @@ namespace Crown\Formula\Solving;
 final readonly class Row
 {
     /** @param  array<int, float>  $coefficients keyed by variable */
-    public function __construct(
-        public array $coefficients,
-        public float $least = -INF,
-        public float $most = INF,
-    ) {
+    public function __construct(public array $coefficients, public float $least = -INF, public float $most = INF)
+    {
     }
 
     /** @param  list<float>  $x */

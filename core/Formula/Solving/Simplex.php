@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Crown\Formula\Solving;
 
 /**
- * Finds the x that makes sum(cost x x) least, with every row between its ends and every variable between its bounds. A dense
- * primal simplex in two phases that keeps bounds out of the rows: a variable may rest at either of its bounds. Smallest index
- * first (Bland) once steps stop gaining, so that it always ends; no chance in it. Method page: docs/methods/solver.md.
+ * Finds the x that makes sum(cost x x) least, with every row between its ends and every variable between its bounds. A
+ * dense primal simplex in two phases that keeps bounds out of the rows: a variable may rest at either of its bounds.
+ * Smallest index first (Bland) once steps stop gaining, so that it always ends; no chance in it. Method page:
+ * docs/methods/solver.md.
  */
 final class Simplex
 {
@@ -45,7 +46,7 @@ final class Simplex
             }
         }
 
-        return (new self)->solve($cost, $lower, $upper, $rows);
+        return (new self())->solve($cost, $lower, $upper, $rows);
     }
 
     /**
@@ -58,7 +59,8 @@ final class Simplex
     {
         $n = count($cost);
         $m = count($rows);
-        // Columns: the variables, one slack for each row (row - slack = 0, slack between the row's ends), one artificial each.
+        // Columns: the variables, one slack for each row (row - slack = 0, slack between the row's ends), one
+        // artificial each.
         $this->columns = $n + 2 * $m;
         $slackLow = [];
         for ($j = 0; $j < $n; $j++) {
@@ -131,7 +133,11 @@ final class Simplex
             // What one more unit of the slack would cost; turned slacks count the other way.
             $turned = ! is_finite($row->least) && is_finite($row->most);
             $reduced = $this->flipped[$n + $i] ? -$second[$n + $i] : $second[$n + $i];
-            $prices[] = abs($reduced) < self::EPS || in_array($n + $i, $this->basis, true) ? 0.0 : ($turned ? -$reduced : $reduced);
+            $prices[] = abs($reduced) < self::EPS || in_array($n + $i, $this->basis, true)
+                    ? 0.0
+                    : ($turned
+                        ? -$reduced
+                        : $reduced);
         }
 
         return new Solution(true, $x, $total, $prices, $this->pivots);
@@ -184,12 +190,18 @@ final class Simplex
             $a = $line[$enter];
             if ($a > self::EPS) {
                 $limit = max(0.0, $line[$end]) / $a;
-                if ($limit < $most - 1e-12 || $limit < $most + 1e-12 && $leave >= 0 && $this->basis[$i] < $this->basis[$leave]) {
+                if (
+                    $limit < $most - 1e-12
+                    || ($limit < $most + 1e-12 && $leave >= 0 && $this->basis[$i] < $this->basis[$leave])
+                ) {
                     [$most, $leave, $toUpper] = [$limit, $i, false];
                 }
             } elseif ($a < -self::EPS && is_finite($this->width[$this->basis[$i]])) {
                 $limit = max(0.0, $this->width[$this->basis[$i]] - $line[$end]) / -$a;
-                if ($limit < $most - 1e-12 || $limit < $most + 1e-12 && $leave >= 0 && $this->basis[$i] < $this->basis[$leave]) {
+                if (
+                    $limit < $most - 1e-12
+                    || ($limit < $most + 1e-12 && $leave >= 0 && $this->basis[$i] < $this->basis[$leave])
+                ) {
                     [$most, $leave, $toUpper] = [$limit, $i, true];
                 }
             }

@@ -9,7 +9,8 @@ final readonly class Solution
 {
     /**
      * @param  list<float>  $x
-     * @param  list<float>  $prices of the rows: how much the cost would change for one more unit of the end that binds; 0 where none does
+     * @param  list<float>  $prices of the rows: how much the cost would change for one more unit of the end that binds;
+     *     0 where none does
      */
     public function __construct(
         public bool $feasible,

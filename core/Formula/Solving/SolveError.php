@@ -17,7 +17,12 @@ final class SolveError extends DomainException
     /** @param  list<string>  $names of what has no price */
     public static function unpriced(array $names): self
     {
-        return new self(sprintf('What it costs cannot be told before every line has a price. None is known of %s.', implode(', ', $names)));
+        return new self(
+            sprintf(
+                'What it costs cannot be told before every line has a price. None is known of %s.',
+                implode(', ', $names),
+            ),
+        );
     }
 
     public static function noNeed(): self

@@ -10,19 +10,27 @@ use Crown\Catalogue\Need;
 use Crown\Measure\Property;
 
 /**
- * Finds the shares that do best under all demands, or says which demands contradict each other and what would give way least.
- * Linear where it is linear; at most n ingredients and whole drops by branching; needs by chords under their square roots. Deterministic.
- * Method page: docs/methods/solver.md.
+ * Finds the shares that do best under all demands, or says which demands contradict each other and what would give way
+ * least. Linear where it is linear; at most n ingredients and whole drops by branching; needs by chords under their
+ * square roots. Deterministic. Method page: docs/methods/solver.md.
  */
 final class Solver
 {
-    /** Shares between which the square root of a need is replaced by its chords: under the curve, so never over-promised. */
+    /**
+     * Shares between which the square root of a need is replaced by its chords: under the curve, so never
+     * over-promised.
+     */
     private const CHORDS = [[0.0, 0.25], [0.25, 1.0], [1.0, 4.0], [4.0, 16.0], [16.0, 40.0], [40.0, 100.0]];
 
-    /** Nodes of the search for few ingredients and whole steps, after which the best so far is said to be found, not proven. */
+    /**
+     * Nodes of the search for few ingredients and whole steps, after which the best so far is said to be found, not
+     * proven.
+     */
     private const MOST_NODES = 400;
 
-    /** What comes in anew counts so much as a change: of two ways as near, the one with what is in it already is taken. */
+    /**
+     * What comes in anew counts so much as a change: of two ways as near, the one with what is in it already is taken.
+     */
     private const NEWCOMER = 1.1;
 
     /** Parts in all, and how many ingredients are counted out in them, so that it is still said in one breath. */
@@ -48,7 +56,9 @@ final class Solver
     /** @var array<int, int> demand by row */
     private array $demandOf = [];
 
-    /** @var array<int, array<int, list<array{int, float}>>> segments by need's place and candidate: variable and slope */
+    /**
+     * @var array<int, array<int, list<array{int, float}>>> segments by need's place and candidate: variable and slope
+     */
     private array $segments = [];
 
     /** @var array<int, array{int, int}> more and less than now, by candidate */
@@ -79,12 +89,20 @@ final class Solver
      * @param  list<Demand>  $demands
      * @param  list<Goal>  $goals
      * @param  list<string>  $serves
-     * @param  float  $parts points by which a share may move at most so that all become simple parts; 0 when they need not
+     * @param  float  $parts points by which a share may move at most so that all become simple parts; 0 when they need
+     *     not
      *
      * @throws SolveError
      */
-    public static function solve(array $candidates, array $demands, array $goals, int $fewest = 0, float $batchGrams = 0.0, array $serves = [], float $parts = 0.0): Answer
-    {
+    public static function solve(
+        array $candidates,
+        array $demands,
+        array $goals,
+        int $fewest = 0,
+        float $batchGrams = 0.0,
+        array $serves = [],
+        float $parts = 0.0,
+    ): Answer {
         if ($candidates === []) {
             throw SolveError::field('ingredients', 'at least one ingredient');
         }
@@ -96,10 +114,20 @@ final class Solver
         }
         foreach ($candidates as $candidate) {
             if (in_array(Goal::Cheapest, $goals, true) && $candidate->price < 0.0) {
-                throw SolveError::field($candidate->ingredient->id, 'a price for every ingredient, when the cheapest is wanted');
+                throw SolveError::field(
+                    $candidate->ingredient->id,
+                    'a price for every ingredient, when the cheapest is wanted',
+                );
             }
         }
-        $solver = new self($candidates, $demands, $goals === [] ? [Goal::Nearest] : $goals, $fewest, $batchGrams, $serves);
+        $solver = new self(
+            $candidates,
+            $demands,
+            $goals === [] ? [Goal::Nearest] : $goals,
+            $fewest,
+            $batchGrams,
+            $serves,
+        );
         $solver->frame();
         $answer = $solver->answer();
 
@@ -141,7 +169,9 @@ final class Solver
     {
         foreach ($this->candidates as $candidate) {
             $this->lower[] = $candidate->least;
-            $stock = $this->batchGrams > 0.0 && is_finite($candidate->stock) ? 100 * $candidate->stock / $this->batchGrams : 100.0;
+            $stock = $this->batchGrams > 0.0 && is_finite($candidate->stock)
+                    ? (100 * $candidate->stock) / $this->batchGrams
+                    : 100.0;
             $this->upper[] = max(0.0, min($candidate->most, $stock));
         }
         $this->row(new Row(array_fill(0, count($this->candidates), 1.0), 100.0, 100.0), '', -1);
@@ -203,19 +233,90 @@ final class Solver
         $fact = static fn (Candidate $c, Property $p): float => $c->ingredient->facts->best($p, 0.0);
 
         return match ($demand->kind) {
-            'solids' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->solidFat->at($demand->at) * $c->ingredient->solidFat->structure * $c->firmness / 100), $demand->least, $demand->most)],
+            'solids' => [
+                new Row(
+                    $this->each(
+                        static fn (Candidate $c): float => ($c->ingredient->solidFat->at($demand->at)
+                            * $c->ingredient->solidFat->structure
+                            * $c->firmness)
+                            / 100,
+                    ),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
             // A mean over those that have a weight: sum of share x (weight - end) against nothing.
-            'weight' => $this->mean(static fn (Candidate $c): float => $c->ingredient->facts->has(Property::Weight) ? $fact($c, Property::Weight) : NAN, $demand),
-            'saturated' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->fattyAcids->saturated() / 100), $demand->least, $demand->most)],
-            'monounsaturated' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->fattyAcids->monounsaturated() / 100), $demand->least, $demand->most)],
-            'polyunsaturated' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->fattyAcids->polyunsaturated() / 100), $demand->least, $demand->most)],
+            'weight' => $this->mean(
+                static fn (Candidate $c): float => $c->ingredient->facts->has(Property::Weight)
+                    ? $fact($c, Property::Weight)
+                    : NAN,
+                $demand,
+            ),
+            'saturated' => [
+                new Row(
+                    $this->each(static fn (Candidate $c): float => $c->ingredient->fattyAcids->saturated() / 100),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
+            'monounsaturated' => [
+                new Row(
+                    $this->each(static fn (Candidate $c): float => $c->ingredient->fattyAcids->monounsaturated() / 100),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
+            'polyunsaturated' => [
+                new Row(
+                    $this->each(static fn (Candidate $c): float => $c->ingredient->fattyAcids->polyunsaturated() / 100),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
             'life' => $this->life($demand),
-            'cost' => [new Row($this->each(static fn (Candidate $c): float => max(0.0, $c->price)), $demand->least, $demand->most)],
-            'load' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->kind === IngredientKind::EssentialOil ? 1.0 : 0.0), $demand->least, $demand->most)],
+            'cost' => [
+                new Row(
+                    $this->each(static fn (Candidate $c): float => max(0.0, $c->price)),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
+            'load' => [
+                new Row(
+                    $this->each(
+                        static fn (Candidate $c): float => $c->ingredient->kind === IngredientKind::EssentialOil
+                            ? 1.0
+                            : 0.0,
+                    ),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
             'dermal' => $this->dermal(),
-            'constituent' => [new Row($this->each(static fn (Candidate $c): float => $c->ingredient->kind->isPlant() || ! isset($c->ingredient->constituents[$demand->of]) ? 0.0 : $c->ingredient->constituents[$demand->of]->band->high / 100), $demand->least, $demand->most)],
+            'constituent' => [
+                new Row(
+                    $this->each(
+                        static fn (Candidate $c): float => $c->ingredient->kind->isPlant()
+                        || ! isset($c->ingredient->constituents[$demand->of])
+                            ? 0.0
+                            : $c->ingredient->constituents[$demand->of]->band->high / 100,
+                    ),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
             'need' => [new Row($this->points($demand), $demand->least, $demand->most)],
-            default => [new Row($this->each(static fn (Candidate $c): float => in_array($c->ingredient->id, explode('+', $demand->of), true) ? 1.0 : 0.0), $demand->least, $demand->most)],
+            default => [
+                new Row(
+                    $this->each(
+                        static fn (Candidate $c): float => in_array($c->ingredient->id, explode('+', $demand->of), true)
+                            ? 1.0
+                            : 0.0,
+                    ),
+                    $demand->least,
+                    $demand->most,
+                ),
+            ],
         };
     }
 
@@ -242,8 +343,8 @@ final class Solver
     }
 
     /**
-     * The blend's life is the harmonic mean of its parts: sum of share x (1/life - 1/wanted) at most nothing. What is weaker than wanted stays
-     * under the 5 % from which it counts as the weakest line.
+     * The blend's life is the harmonic mean of its parts: sum of share x (1/life - 1/wanted) at most nothing. What is
+     * weaker than wanted stays under the 5 % from which it counts as the weakest line.
      *
      * @return list<Row>
      */
@@ -252,9 +353,36 @@ final class Solver
         if (! is_finite($demand->least)) {
             return [];
         }
-        $life = static fn (Candidate $c): float => $c->ingredient->facts->has(Property::LifeMonths) && in_array($c->ingredient->kind, [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::Butter, IngredientKind::Wax, IngredientKind::ReadySteep, IngredientKind::EssentialOil, IngredientKind::OilActive, IngredientKind::Emulsifier, IngredientKind::Conditioning, IngredientKind::Antioxidant], true)
-            ? $c->ingredient->facts->best(Property::LifeMonths, 0.0) : 0.0;
-        $rows = [new Row($this->each(static fn (Candidate $c): float => $life($c) > 0.0 ? 1 / $life($c) - 1 / max(0.01, $demand->least) : 0.0), -INF, 0.0)];
+        $life = static fn (Candidate $c): float => $c->ingredient->facts->has(Property::LifeMonths)
+        && in_array(
+            $c->ingredient->kind,
+            [
+                IngredientKind::CarrierOil,
+                IngredientKind::LiquidWaxEster,
+                IngredientKind::Butter,
+                IngredientKind::Wax,
+                IngredientKind::ReadySteep,
+                IngredientKind::EssentialOil,
+                IngredientKind::OilActive,
+                IngredientKind::Emulsifier,
+                IngredientKind::Conditioning,
+                IngredientKind::Antioxidant,
+            ],
+            true,
+        )
+            ? $c->ingredient->facts->best(Property::LifeMonths, 0.0)
+            : 0.0;
+        $rows = [
+            new Row(
+                $this->each(
+                    static fn (Candidate $c): float => $life($c) > 0.0
+                        ? 1 / $life($c) - 1 / max(0.01, $demand->least)
+                        : 0.0,
+                ),
+                -INF,
+                0.0,
+            ),
+        ];
         foreach ($this->candidates as $j => $candidate) {
             if ($life($candidate) > 0.0 && $life($candidate) < $demand->least) {
                 $rows[] = new Row([$j => 1.0], -INF, 4.999);
@@ -269,7 +397,10 @@ final class Solver
     {
         $rows = [];
         foreach ($this->candidates as $j => $candidate) {
-            if ($candidate->ingredient->kind === IngredientKind::EssentialOil && $candidate->ingredient->facts->has(Property::DermalMax)) {
+            if (
+                $candidate->ingredient->kind === IngredientKind::EssentialOil
+                && $candidate->ingredient->facts->has(Property::DermalMax)
+            ) {
                 $rows[] = new Row([$j => 1.0], -INF, $candidate->ingredient->facts->best(Property::DermalMax, 100.0));
             }
         }
@@ -309,7 +440,8 @@ final class Solver
             }
             $link = [$j => 1.0];
             foreach (self::CHORDS as [$start, $end]) {
-                $slope = 100 * $evidence[0]->strength() * (sqrt($end / 100) - sqrt($start / 100)) / max(1e-9, $end - $start);
+                $slope = (100 * $evidence[0]->strength() * (sqrt($end / 100) - sqrt($start / 100)))
+                    / max(1e-9, $end - $start);
                 $variable = $this->variable(0.0, $end - $start);
                 $link[$variable] = -1.0;
                 $all[$j][] = [$variable, $slope];
@@ -328,10 +460,13 @@ final class Solver
         foreach ($this->candidates as $j => $candidate) {
             $life = $candidate->ingredient->facts->best(Property::LifeMonths, 0.0);
             match ($goal) {
-                Goal::Cheapest => $cost[$j] = $candidate->price,
-                Goal::Lasting => $cost[$j] = $life > 0.0 ? 1 / $life : 0.0,
-                Goal::Lightest => $cost[$j] = $candidate->ingredient->facts->best(Property::Weight, 0.0) / 100,
-                Goal::Nearest => [$cost[$this->changes[$j][0]], $cost[$this->changes[$j][1]]] = [$candidate->now > 0.0 ? 1.0 : self::NEWCOMER, 1.0],
+                Goal::Cheapest => ($cost[$j] = $candidate->price),
+                Goal::Lasting => ($cost[$j] = $life > 0.0 ? 1 / $life : 0.0),
+                Goal::Lightest => ($cost[$j] = $candidate->ingredient->facts->best(Property::Weight, 0.0) / 100),
+                Goal::Nearest => ([$cost[$this->changes[$j][0]], $cost[$this->changes[$j][1]]] = [
+                    $candidate->now > 0.0 ? 1.0 : self::NEWCOMER,
+                    1.0,
+                ]),
                 Goal::Service => null,
             };
         }
@@ -352,8 +487,9 @@ final class Solver
     }
 
     /**
-     * The best point that is whole where it must be: no more ingredients than allowed, and whole steps (drops). The linear programme
-     * bounds from below. Branches on the largest share that is not yet decided, kept first; then on the first broken step, down first.
+     * The best point that is whole where it must be: no more ingredients than allowed, and whole steps (drops). The
+     * linear programme bounds from below. Branches on the largest share that is not yet decided, kept first; then on
+     * the first broken step, down first.
      *
      * @param  list<float>  $cost
      * @param  list<float>  $upper
@@ -364,12 +500,24 @@ final class Solver
     private function search(array $cost, array $upper, array $rows): Solution
     {
         $root = Simplex::least($cost, $this->lower, $upper, $rows);
-        if (! $root->feasible || $this->fewest === 0 && $this->broken($root) === null) {
+        if (! $root->feasible || ($this->fewest === 0 && $this->broken($root) === null)) {
             return $root;
         }
         $best = new Solution(false, $root->x, INF, [], 0);
         // What has to be in it is in it for good: it leaves so many fewer to choose.
-        $stack = [[$this->lower, $upper, array_keys(array_filter(array_slice($this->lower, 0, count($this->candidates)), static fn (float $least): bool => $least > 0.0)), $root]];
+        $stack = [
+            [
+                $this->lower,
+                $upper,
+                array_keys(
+                    array_filter(
+                        array_slice($this->lower, 0, count($this->candidates)),
+                        static fn (float $least): bool => $least > 0.0,
+                    ),
+                ),
+                $root,
+            ],
+        ];
         $this->nodes = 0;
         while ($stack !== [] && $this->nodes < self::MOST_NODES) {
             [$least, $most, $kept, $solution] = array_pop($stack);
@@ -395,12 +543,21 @@ final class Solver
                 if ($from <= $to + 1e-9) {
                     [$low, $high] = [$least, $most];
                     [$low[$j], $high[$j]] = [min($from, $to), $to];
-                    $stack[] = [array_values($low), array_values($high), $kept, Simplex::least($cost, array_values($low), array_values($high), $rows)];
+                    $stack[] = [
+                        array_values($low),
+                        array_values($high),
+                        $kept,
+                        Simplex::least($cost, array_values($low), array_values($high), $rows),
+                    ];
                 }
             }
         }
         if (! $best->feasible && $stack !== []) {
-            throw SolveError::field('demands', 'wider ends, more ingredients, or fewer lines in drops: the search was cut short before it found a blend or could prove that there is none');
+            throw SolveError::field(
+                'demands',
+                'wider ends, more ingredients, or fewer lines in drops: the search was cut short before it found a '
+                    .'blend or could prove that there is none',
+            );
         }
 
         return $best;
@@ -417,8 +574,15 @@ final class Solver
      * @param  list<Row>  $rows
      * @return list<array{list<float>, list<float>, list<int>, Solution}>
      */
-    private function fewer(array $least, array $most, array $kept, Solution $solution, array $in, array $cost, array $rows): array
-    {
+    private function fewer(
+        array $least,
+        array $most,
+        array $kept,
+        Solution $solution,
+        array $in,
+        array $cost,
+        array $rows,
+    ): array {
         $undecided = array_values(array_diff($in, $kept));
         usort($undecided, static fn (int $a, int $b): int => [$solution->x[$b], $a] <=> [$solution->x[$a], $b]);
         if ($undecided === [] || count($kept) >= $this->fewest) {
@@ -429,7 +593,12 @@ final class Solver
         if ($least[$j] <= 0.0) {
             $without = $most;
             $without[$j] = 0.0;
-            $ways[] = [$least, array_values($without), $kept, Simplex::least($cost, $least, array_values($without), $rows)];
+            $ways[] = [
+                $least,
+                array_values($without),
+                $kept,
+                Simplex::least($cost, $least, array_values($without), $rows),
+            ];
         }
         $chosen = [...$kept, $j];
         $with = $most;
@@ -440,7 +609,12 @@ final class Solver
                 }
             }
         }
-        $ways[] = [$least, array_values($with), $chosen, $with === $most ? $solution : Simplex::least($cost, $least, array_values($with), $rows)];
+        $ways[] = [
+            $least,
+            array_values($with),
+            $chosen,
+            $with === $most ? $solution : Simplex::least($cost, $least, array_values($with), $rows),
+        ];
 
         return $ways;
     }
@@ -449,7 +623,10 @@ final class Solver
     private function broken(Solution $solution): ?int
     {
         foreach ($this->candidates as $j => $candidate) {
-            if ($candidate->step > 0.0 && abs($solution->x[$j] / $candidate->step - round($solution->x[$j] / $candidate->step)) > 1e-6) {
+            if (
+                $candidate->step > 0.0
+                && abs($solution->x[$j] / $candidate->step - round($solution->x[$j] / $candidate->step)) > 1e-6
+            ) {
                 return $j;
             }
         }
@@ -460,7 +637,9 @@ final class Solver
     /** @return list<int> candidates with a share */
     private function inside(Solution $solution): array
     {
-        return array_values(array_filter(array_keys($this->candidates), static fn (int $j): bool => $solution->x[$j] > self::NOTHING));
+        return array_values(
+            array_filter(array_keys($this->candidates), static fn (int $j): bool => $solution->x[$j] > self::NOTHING),
+        );
     }
 
     /** @return list<string> */
@@ -469,7 +648,8 @@ final class Solver
         $found = [];
         foreach ($this->rows as $i => $row) {
             $value = $row->value($best->x);
-            $tight = abs($value - $row->least) < 1e-5 * (1 + abs($value)) || abs($value - $row->most) < 1e-5 * (1 + abs($value));
+            $tight = abs($value - $row->least) < 1e-5 * (1 + abs($value))
+                || abs($value - $row->most) < 1e-5 * (1 + abs($value));
             if ($this->words[$i] !== '' && $tight && abs($best->prices[$i] ?? 0.0) > 1e-9) {
                 $found[$this->words[$i]] = $this->words[$i];
             }
@@ -481,7 +661,11 @@ final class Solver
             }
             if ($candidate->least > 0.0 && abs($best->x[$j] - $candidate->least) < 1e-5) {
                 $found[$name.'<'] = sprintf('%s at least %g %%', $name, round($candidate->least, 2));
-            } elseif ($this->upper[$j] < 100.0 && $this->upper[$j] > 0.0 && abs($best->x[$j] - $this->upper[$j]) < 1e-5) {
+            } elseif (
+                $this->upper[$j] < 100.0
+                && $this->upper[$j] > 0.0
+                && abs($best->x[$j] - $this->upper[$j]) < 1e-5
+            ) {
                 $found[$name.'>'] = sprintf('%s at most %g %%', $name, round($this->upper[$j], 2));
             }
         }
@@ -490,8 +674,8 @@ final class Solver
     }
 
     /**
-     * A smallest set of demands that contradict each other: each is left out in turn, and stays out when the rest are still impossible.
-     * Bounds of ingredients belong to the frame; if they alone are impossible, that is said.
+     * A smallest set of demands that contradict each other: each is left out in turn, and stays out when the rest are
+     * still impossible. Bounds of ingredients belong to the frame; if they alone are impossible, that is said.
      *
      * @return list<string>
      */
@@ -499,7 +683,13 @@ final class Solver
     {
         $zero = array_fill(0, count($this->lower), 0.0);
         $possible = function (array $demands) use ($zero): bool {
-            $rows = array_values(array_filter($this->rows, fn (int $i): bool => $this->demandOf[$i] < 0 || isset($demands[$this->demandOf[$i]]), ARRAY_FILTER_USE_KEY));
+            $rows = array_values(
+                array_filter(
+                    $this->rows,
+                    fn (int $i): bool => $this->demandOf[$i] < 0 || isset($demands[$this->demandOf[$i]]),
+                    ARRAY_FILTER_USE_KEY,
+                ),
+            );
 
             return $this->search(array_values($zero), $this->upper, $rows)->feasible;
         };
@@ -508,7 +698,13 @@ final class Solver
             $least = array_sum(array_slice($this->lower, 0, count($this->candidates)));
             $most = array_sum(array_slice($this->upper, 0, count($this->candidates)));
 
-            return [$least > 100.0 ? sprintf('the least shares come to %g %%, more than the whole', round($least, 2)) : ($most < 100.0 ? sprintf('the most shares come to %g %%, less than the whole', round($most, 2)) : 'the shares and the number of ingredients allowed')];
+            return [
+                $least > 100.0
+                    ? sprintf('the least shares come to %g %%, more than the whole', round($least, 2))
+                    : ($most < 100.0
+                        ? sprintf('the most shares come to %g %%, less than the whole', round($most, 2))
+                        : 'the shares and the number of ingredients allowed'),
+            ];
         }
         foreach (array_keys($this->demands) as $k) {
             $without = $left;
@@ -519,12 +715,14 @@ final class Solver
         }
         $words = array_map(fn (int $k): string => $this->demands[$k]->words(), array_keys($left));
 
-        return $this->fewest > 0 && $this->demands !== [] ? [...$words, sprintf('at most %d ingredients', $this->fewest)] : $words;
+        return $this->fewest > 0 && $this->demands !== []
+            ? [...$words, sprintf('at most %d ingredients', $this->fewest)]
+            : $words;
     }
 
     /**
-     * The least change that would make it possible: every demand may give way, each against its own size; the sum of what gives is made
-     * least.
+     * The least change that would make it possible: every demand may give way, each against its own size; the sum of
+     * what gives is made least.
      *
      * @return list<array{demand: string, by: float, to: float}>
      */
@@ -541,7 +739,12 @@ final class Solver
 
                 continue;
             }
-            $size = max(1e-3, is_finite($row->least) ? abs($row->least) : 0.0, is_finite($row->most) ? abs($row->most) : 0.0, array_sum(array_map(abs(...), $row->coefficients)) / max(1, count($row->coefficients)));
+            $size = max(
+                1e-3,
+                is_finite($row->least) ? abs($row->least) : 0.0,
+                is_finite($row->most) ? abs($row->most) : 0.0,
+                array_sum(array_map(abs(...), $row->coefficients)) / max(1, count($row->coefficients)),
+            );
             $coefficients = $row->coefficients;
             foreach ([[is_finite($row->least), 1.0], [is_finite($row->most), -1.0]] as [$has, $sign]) {
                 if ($has) {
@@ -563,12 +766,17 @@ final class Solver
             if ($solution->x[$variable] > 1e-6) {
                 $demand = $this->demands[$this->demandOf[$i]];
                 $reached = $this->reached($demand, $solution);
-                // A row may be turned against its demand, as that of life is: the end that the demand itself names counts.
+                // A row may be turned against its demand, as that of life is: the end that the demand itself names
+                // counts.
                 $ends = array_filter([$demand->least, $demand->most], is_finite(...));
                 $gap = $ends === []
-                    ? $solution->x[$variable]
-                    : min(array_map(static fn (float $end): float => abs($reached - $end), $ends));
-                $found[$demand->words()] = ['demand' => $demand->words(), 'by' => round($gap, 4), 'to' => round($reached, 4)];
+                        ? $solution->x[$variable]
+                        : min(array_map(static fn (float $end): float => abs($reached - $end), $ends));
+                $found[$demand->words()] = [
+                    'demand' => $demand->words(),
+                    'by' => round($gap, 4),
+                    'to' => round($reached, 4),
+                ];
             }
         }
 
@@ -607,8 +815,9 @@ final class Solver
     }
 
     /**
-     * The answer with the simplest parts (3 : 2 : 1, at most twelve in all) that meet every demand and move no share by more than so
-     * many points, when there are some. What may not move, or only by whole drops, keeps its share and is no part.
+     * The answer with the simplest parts (3 : 2 : 1, at most twelve in all) that meet every demand and move no share by
+     * more than so many points, when there are some. What may not move, or only by whole drops, keeps its share and is
+     * no part.
      */
     private function inParts(Answer $answer, float $within): Answer
     {
@@ -627,16 +836,41 @@ final class Solver
             $best = null;
             foreach ($this->compositions($whole, count($moving)) as $parts) {
                 $parts = array_combine(array_keys($moving), $parts);
-                $shares = array_map(static fn (int $p): float => $all * $p / $whole, $parts);
-                $off = max(0.0, ...array_values(array_map(static fn (float $share, float $exact): float => abs($share - $exact), $shares, $moving)));
-                if (($best === null || $off < $best[0]) && $off <= $within && $this->allowed([...$answer->shares, ...$shares])) {
+                $shares = array_map(static fn (int $p): float => ($all * $p) / $whole, $parts);
+                $off = max(
+                    0.0,
+                    ...array_values(
+                        array_map(
+                            static fn (float $share, float $exact): float => abs($share - $exact),
+                            $shares,
+                            $moving,
+                        ),
+                    ),
+                );
+                if (
+                    ($best === null || $off < $best[0])
+                    && $off <= $within
+                    && $this->allowed([...$answer->shares, ...$shares])
+                ) {
                     $best = [$off, $parts, $shares];
                 }
             }
             if ($best !== null) {
-                $simple = new Answer($answer->status, [...$answer->shares, ...$best[2]], $answer->objective, $answer->binding, parts: $best[1]);
+                $simple = new Answer(
+                    $answer->status,
+                    [...$answer->shares, ...$best[2]],
+                    $answer->objective,
+                    $answer->binding,
+                    parts: $best[1],
+                );
 
-                return new Answer($answer->status, $answer->shares, $answer->objective, $answer->binding, simple: $simple);
+                return new Answer(
+                    $answer->status,
+                    $answer->shares,
+                    $answer->objective,
+                    $answer->binding,
+                    simple: $simple,
+                );
             }
         }
 
@@ -660,7 +894,12 @@ final class Solver
             $lower[$j] = $upper[$j] = $share;
         }
 
-        return Simplex::least(array_values(array_fill(0, count($lower), 0.0)), array_values($lower), array_values($upper), $this->rows)->feasible;
+        return Simplex::least(
+            array_values(array_fill(0, count($lower), 0.0)),
+            array_values($lower),
+            array_values($upper),
+            $this->rows,
+        )->feasible;
     }
 
     /**

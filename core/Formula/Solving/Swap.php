@@ -20,8 +20,8 @@ use Crown\Formula\Reshare;
 use Crown\Formula\Severity;
 
 /**
- * One line of a formula with something else in its place, the other shares moved as little as keeps texture and weight as they
- * are. Method page: docs/methods/substitution.md.
+ * One line of a formula with something else in its place, the other shares moved as little as keeps texture and weight
+ * as they are. Method page: docs/methods/substitution.md.
  */
 final readonly class Swap
 {
@@ -31,7 +31,13 @@ final readonly class Swap
     private const WEIGHT = 0.15;
 
     /** What may give way to the stand-in; everything else keeps its share. */
-    private const FATS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep, IngredientKind::Butter, IngredientKind::Wax];
+    private const FATS = [
+        IngredientKind::CarrierOil,
+        IngredientKind::LiquidWaxEster,
+        IngredientKind::ReadySteep,
+        IngredientKind::Butter,
+        IngredientKind::Wax,
+    ];
 
     /** @param  bool  $rebalanced whether other shares had to move */
     private function __construct(
@@ -48,8 +54,13 @@ final readonly class Swap
      * @param  string  $line id of a line whose ingredient is in the catalogue
      * @return list<self> nearest stand-ins first
      */
-    public static function of(Assessment $now, string $line, Catalogue $catalogue, Assessor $assessor, int $most = 5): array
-    {
+    public static function of(
+        Assessment $now,
+        string $line,
+        Catalogue $catalogue,
+        Assessor $assessor,
+        int $most = 5,
+    ): array {
         $subject = $now->subject;
         $old = $subject->formula()->line($line);
         if ($old->ingredient === '' || ! $catalogue->has($old->ingredient)) {
@@ -97,7 +108,9 @@ final readonly class Swap
     /** @return array{Formula, bool} */
     private static function balanced(Examined $subject, Line $old, Ingredient $standIn): array
     {
-        $plain = $subject->formula()->replacing($old->withIngredient($standIn->id, $standIn->name, Phase::usualFor($standIn)));
+        $plain = $subject
+            ->formula()
+            ->replacing($old->withIngredient($standIn->id, $standIn->name, Phase::usualFor($standIn)));
         $now = [];
         foreach ($subject->composition->counted() as $portion) {
             $id = $portion->line->id === $old->id ? $standIn->id : $portion->ingredient->id;
@@ -107,24 +120,43 @@ final readonly class Swap
             }
             $now[$id] ??= ['ingredient' => $ingredient, 'share' => 0.0, 'moves' => true];
             $now[$id]['share'] += $portion->percent();
-            $now[$id]['moves'] = $now[$id]['moves'] && ! $portion->line->locked && in_array($ingredient->kind, self::FATS, true);
+            $now[$id]['moves']
+                = $now[$id]['moves'] && ! $portion->line->locked && in_array($ingredient->kind, self::FATS, true);
         }
-        $candidates = array_map(static fn (array $n): Candidate => new Candidate(
-            $n['ingredient'],
-            // What takes a place keeps at least half of it: else it would be a leaving out, not a swap.
-            $n['ingredient']->id === $standIn->id && $n['moves'] ? $n['share'] / 2 : ($n['moves'] ? 0.0 : $n['share']),
-            $n['moves'] ? 100.0 : $n['share'],
-            $n['share'],
-            firmness: $subject->texture->learned->factor,
-        ), array_values($now));
+        $candidates = array_map(
+            static fn (array $n): Candidate => new Candidate(
+                $n['ingredient'],
+                // What takes a place keeps at least half of it: else it would be a leaving out, not a swap.
+                $n['ingredient']->id === $standIn->id && $n['moves']
+                    ? $n['share'] / 2
+                    : ($n['moves']
+                        ? 0.0
+                        : $n['share']),
+                $n['moves'] ? 100.0 : $n['share'],
+                $n['share'],
+                firmness: $subject->texture->learned->factor,
+            ),
+            array_values($now),
+        );
         $solids = $subject->texture->solids(25.0)->best;
         $weight = $subject->weightIndex();
-        $near = new Demand('solids', max(0.0, $solids - max(1.0, $solids * self::SOLIDS)), $solids + max(1.0, $solids * self::SOLIDS));
-        $demands = $weight > 0.0 ? [[$near, new Demand('weight', $weight - self::WEIGHT, $weight + self::WEIGHT)], [$near]] : [[$near]];
+        $near = new Demand(
+            'solids',
+            max(0.0, $solids - max(1.0, $solids * self::SOLIDS)),
+            $solids + max(1.0, $solids * self::SOLIDS),
+        );
+        $demands = $weight > 0.0
+                ? [[$near, new Demand('weight', $weight - self::WEIGHT, $weight + self::WEIGHT)], [$near]]
+                : [[$near]];
         foreach ($demands as $asked) {
             $answer = Solver::solve($candidates, $asked, [Goal::Nearest]);
             if ($answer->status !== 'impossible') {
-                $written = Reshare::written($subject, $plain, $answer->shares, array_map(static fn (array $n): float => $n['share'], $now));
+                $written = Reshare::written(
+                    $subject,
+                    $plain,
+                    $answer->shares,
+                    array_map(static fn (array $n): float => $n['share'], $now),
+                );
 
                 return [$written, $written->lines != $plain->lines];
             }
@@ -151,6 +183,13 @@ final readonly class Swap
     {
         $known = array_map(static fn (Finding $f): string => $f->code, $was->findings);
 
-        return array_values(array_filter($is->findings, static fn (Finding $f): bool => $f->severity !== Severity::Note && $f->code !== 'allergen' && ! in_array($f->code, $known, true)));
+        return array_values(
+            array_filter(
+                $is->findings,
+                static fn (Finding $f): bool => $f->severity !== Severity::Note
+                    && $f->code !== 'allergen'
+                    && ! in_array($f->code, $known, true),
+            ),
+        );
     }
 }

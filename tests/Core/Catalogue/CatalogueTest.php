@@ -35,7 +35,10 @@ final class CatalogueTest extends CoreTestCase
             if ($i->kind->isPlant()) {
                 self::assertNotSame([], $i->forms, $says('forms'));
             } else {
-                self::assertTrue($i->facts->has(Property::Density20) || $i->facts->has(Property::BulkDensity), $says('density'));
+                self::assertTrue(
+                    $i->facts->has(Property::Density20) || $i->facts->has(Property::BulkDensity),
+                    $says('density'),
+                );
             }
             if ($i->kind === IngredientKind::CarrierOil || $i->kind === IngredientKind::Butter) {
                 self::assertTrue($i->fattyAcids->known(), $says('fatty acids'));
@@ -75,8 +78,18 @@ final class CatalogueTest extends CoreTestCase
 
     public function test_iodine_values_agree_with_the_published_ranges(): void
     {
-        // Codex CXS 210 and 33: sunflower 118-141, olive 75-94, coconut 6.3-10.6, grapeseed 128-150, linseed 170-211; castor 82-90 (Ph. Eur.).
-        foreach (['sunflower-oil' => [118, 141], 'olive-oil' => [75, 94], 'coconut-oil' => [6.3, 10.6], 'grapeseed-oil' => [128, 150], 'flaxseed-oil' => [170, 211], 'castor-oil' => [80, 92]] as $id => [$low, $high]) {
+        // Codex CXS 210 and 33: sunflower 118-141, olive 75-94, coconut 6.3-10.6, grapeseed 128-150, linseed 170-211;
+        // castor 82-90 (Ph. Eur.).
+        foreach (
+            [
+                'sunflower-oil' => [118, 141],
+                'olive-oil' => [75, 94],
+                'coconut-oil' => [6.3, 10.6],
+                'grapeseed-oil' => [128, 150],
+                'flaxseed-oil' => [170, 211],
+                'castor-oil' => [80, 92],
+            ] as $id => [$low, $high]
+        ) {
             $value = self::catalogue()->get($id)->fattyAcids->iodineValue()->best;
             self::assertTrue($low <= $value && $value <= $high, sprintf('%s: %.1f', $id, $value));
         }
@@ -112,23 +125,48 @@ final class CatalogueTest extends CoreTestCase
     public function test_offers_nothing_for_what_is_not_there(): void
     {
         foreach (['xyzzy', '', '🧴🧴', 'مرحبا', str_repeat('a', 5000), "'; drop table--"] as $name) {
-            self::assertSame([], array_filter(self::catalogue()->search($name), static fn ($m): bool => $m->score > 0.9), $name);
+            self::assertSame(
+                [],
+                array_filter(self::catalogue()->search($name), static fn ($m): bool => $m->score > 0.9),
+                $name,
+            );
         }
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function brokenEntries(): iterable
     {
-        $good = ['id' => 'test-oil', 'name' => 'Test oil', 'inci' => 'Testus Oil', 'kind' => 'carrier-oil', 'facts' => ['density_20c' => ['best' => 0.9, 'source' => 'estimate']]];
+        $good = [
+            'id' => 'test-oil',
+            'name' => 'Test oil',
+            'inci' => 'Testus Oil',
+            'kind' => 'carrier-oil',
+            'facts' => ['density_20c' => ['best' => 0.9, 'source' => 'estimate']],
+        ];
         yield 'no name' => [array_diff_key($good, ['name' => 1]), '"name" is missing'];
         yield 'no such kind' => [['kind' => 'potion'] + $good, '"kind" is not allowed'];
         yield 'unknown kind' => [['kind' => 'unknown'] + $good, '"kind" is not allowed'];
         yield 'another id' => [['id' => 'other'] + $good, '"id"'];
-        yield 'no source' => [['facts' => ['density_20c' => ['best' => 0.9]]] + $good, 'facts.density_20c.source" is missing'];
-        yield 'a source that is not listed' => [['facts' => ['density_20c' => ['best' => 0.9, 'source' => 'my-aunt']]] + $good, '"my-aunt"'];
-        yield 'a disordered band' => [['facts' => ['density_20c' => ['low' => 1, 'best' => 0.9, 'high' => 0.95, 'source' => 'estimate']]] + $good, 'facts.density_20c'];
-        yield 'an unknown fact' => [['facts' => ['colour' => ['best' => 1, 'source' => 'estimate']]] + $good, '"colour"'];
-        yield 'a grade of 7' => [['needs' => ['itch' => ['grade' => 7, 'found' => 'x', 'source' => 'tradition']]] + $good, 'needs.itch.grade'];
+        yield 'no source' => [
+            ['facts' => ['density_20c' => ['best' => 0.9]]] + $good,
+            'facts.density_20c.source" is missing',
+        ];
+        yield 'a source that is not listed' => [
+            ['facts' => ['density_20c' => ['best' => 0.9, 'source' => 'my-aunt']]] + $good,
+            '"my-aunt"',
+        ];
+        yield 'a disordered band' => [
+            ['facts' => ['density_20c' => ['low' => 1, 'best' => 0.9, 'high' => 0.95, 'source' => 'estimate']]] + $good,
+            'facts.density_20c',
+        ];
+        yield 'an unknown fact' => [
+            ['facts' => ['colour' => ['best' => 1, 'source' => 'estimate']]] + $good,
+            '"colour"',
+        ];
+        yield 'a grade of 7' => [
+            ['needs' => ['itch' => ['grade' => 7, 'found' => 'x', 'source' => 'tradition']]] + $good,
+            'needs.itch.grade',
+        ];
     }
 
     /** @param  array<string, mixed>  $json */

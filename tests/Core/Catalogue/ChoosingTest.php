@@ -28,7 +28,18 @@ final class ChoosingTest extends CoreTestCase
     {
         $shea = self::catalogue()->get('shea-butter');
         $mango = self::catalogue()->get('mango-butter');
-        $texture = sqrt(array_sum(array_map(static fn (int $t): float => ($shea->solidFat->at($t) - $mango->solidFat->at($t)) ** 2, [10, 20, 25, 30, 35, 40])) / 6) / 60;
+        $texture = sqrt(
+            array_sum(
+                array_map(static fn (int $t): float => ($shea->solidFat->at($t) - $mango->solidFat->at($t)) ** 2, [
+                    10,
+                    20,
+                    25,
+                    30,
+                    35,
+                    40,
+                ]),
+            ) / 6,
+        ) / 60;
         $weight = 0.7 / 2.5;
         $common = 0.0;
         foreach ($shea->fattyAcids->percent as $acid => $percent) {
@@ -40,7 +51,12 @@ final class ChoosingTest extends CoreTestCase
 
         self::assertEqualsWithDelta($expected, StandIns::nearness($shea, $mango), 1e-9);
         self::assertSame(1.0, StandIns::nearness($shea, $shea));
-        self::assertEqualsWithDelta(StandIns::nearness($shea, $mango), StandIns::nearness($mango, $shea), 0.03, 'nearly the same both ways');
+        self::assertEqualsWithDelta(
+            StandIns::nearness($shea, $mango),
+            StandIns::nearness($mango, $shea),
+            0.03,
+            'nearly the same both ways',
+        );
     }
 
     public function test_stand_ins_are_of_the_family_nearest_first_and_without_what_is_shunned(): void
@@ -54,7 +70,10 @@ final class ChoosingTest extends CoreTestCase
             $last = $standIn->nearness;
             self::assertNotContains('tree nut', $standIn->ingredient->allergens);
         }
-        self::assertSame('candelilla-wax', (new StandIns(self::catalogue()))->for(self::catalogue()->get('beeswax'))[0]->ingredient->id);
+        self::assertSame(
+            'candelilla-wax',
+            (new StandIns(self::catalogue()))->for(self::catalogue()->get('beeswax'))[0]->ingredient->id,
+        );
         foreach ((new StandIns(self::catalogue()))->for(self::catalogue()->get('potassium-sorbate')) as $standIn) {
             self::assertSame(IngredientKind::Preservative, $standIn->ingredient->kind);
         }
@@ -62,11 +81,20 @@ final class ChoosingTest extends CoreTestCase
 
     public function test_differences_are_said_as_what_would_change(): void
     {
-        $said = array_map(static fn (Difference $d): string => $d->message, Difference::between(self::catalogue()->get('beeswax'), self::catalogue()->get('candelilla-wax')));
+        $said = array_map(
+            static fn (Difference $d): string => $d->message,
+            Difference::between(self::catalogue()->get('beeswax'), self::catalogue()->get('candelilla-wax')),
+        );
         self::assertContains('Free of bee product.', $said);
         self::assertContains('Vegan.', $said);
-        self::assertSame([], Difference::between(self::catalogue()->get('olive-oil'), self::catalogue()->get('olive-oil')));
-        $life = array_map(static fn (Difference $d): string => $d->message, Difference::between(self::catalogue()->get('olive-oil'), self::catalogue()->get('flaxseed-oil')));
+        self::assertSame(
+            [],
+            Difference::between(self::catalogue()->get('olive-oil'), self::catalogue()->get('olive-oil')),
+        );
+        $life = array_map(
+            static fn (Difference $d): string => $d->message,
+            Difference::between(self::catalogue()->get('olive-oil'), self::catalogue()->get('flaxseed-oil')),
+        );
         self::assertContains('Keeps 6 months instead of 18.', $life);
     }
 
@@ -79,7 +107,9 @@ final class ChoosingTest extends CoreTestCase
 
     public function test_wanted_filters_and_orders(): void
     {
-        $light = (new Wanted(actions: [HairAction::Sealing], heaviest: 2.3, by: Wanted::BY_WEIGHT))->in(self::catalogue());
+        $light = (new Wanted(actions: [HairAction::Sealing], heaviest: 2.3, by: Wanted::BY_WEIGHT))->in(
+            self::catalogue(),
+        );
         $weights = array_map(static fn ($i): float => $i->facts->best(Property::Weight, 0), $light);
         $sorted = $weights;
         sort($sorted);
@@ -88,9 +118,15 @@ final class ChoosingTest extends CoreTestCase
         foreach ((new Wanted(needs: [Need::Itch], evidence: 3))->in(self::catalogue()) as $i) {
             self::assertGreaterThanOrEqual(3, $i->evidenceFor(Need::Itch)[0]->worth(), $i->id);
         }
-        self::assertSame(['honey'], array_map(static fn ($i): string => $i->id, (new Wanted(among: ['honey'], onlyAmong: true))->in(self::catalogue())));
+        self::assertSame(
+            ['honey'],
+            array_map(
+                static fn ($i): string => $i->id,
+                (new Wanted(among: ['honey'], onlyAmong: true))->in(self::catalogue()),
+            ),
+        );
         self::assertSame([], (new Wanted(among: ['honey'], onlyAmong: true, vegan: true))->in(self::catalogue()));
-        self::assertCount(count(self::catalogue()->all()), (new Wanted)->in(self::catalogue()));
+        self::assertCount(count(self::catalogue()->all()), (new Wanted())->in(self::catalogue()));
     }
 
     public function test_a_correction_lies_over_the_reference_and_leaves_it_as_it_is(): void
@@ -126,19 +162,45 @@ final class ChoosingTest extends CoreTestCase
 
     public function test_an_entry_of_ones_own_takes_over_what_it_is_like(): void
     {
-        $own = (new OwnEntry('own-1', 'Market castor', '', IngredientKind::CarrierOil, [self::catalogue()->get('castor-oil')], ['market'], ['sesame'], true, [new Correction('own-1', '', Property::LifeMonths, Band::exact(12), 'smelled old')]))->ingredient();
+        $own = (new OwnEntry(
+            'own-1',
+            'Market castor',
+            '',
+            IngredientKind::CarrierOil,
+            [self::catalogue()->get('castor-oil')],
+            ['market'],
+            ['sesame'],
+            true,
+            [new Correction('own-1', '', Property::LifeMonths, Band::exact(12), 'smelled old')],
+        ))->ingredient();
         self::assertSame(Origin::Own, $own->provenance->origin);
         self::assertSame(12.0, $own->facts->best(Property::LifeMonths, 0));
         self::assertSame(5.0, $own->facts->best(Property::Weight, 0));
         self::assertSame(['sesame'], $own->allergens);
-        $bare = (new OwnEntry('own-2', 'Strange butter', '', IngredientKind::Butter, [], [], [], true, []))->ingredient();
+        $bare = (new OwnEntry(
+            'own-2',
+            'Strange butter',
+            '',
+            IngredientKind::Butter,
+            [],
+            [],
+            [],
+            true,
+            [],
+        ))->ingredient();
         self::assertFalse($bare->solidFat->known(), 'of a kind alone its texture cannot be told');
         self::assertSame('own-1', self::catalogue()->with($own)->search('market castor')[0]->ingredient->id);
     }
 
     public function test_an_entry_of_another_kind_or_without_a_name_is_refused(): void
     {
-        foreach ([['', IngredientKind::CarrierOil, []], ['X', IngredientKind::ReadySteep, []], ['X', IngredientKind::Butter, [self::catalogue()->get('castor-oil')]]] as [$name, $kind, $like]) {
+        foreach (
+            [
+                ['', IngredientKind::CarrierOil, []],
+                ['X', IngredientKind::ReadySteep, []],
+                ['X', IngredientKind::Butter, [self::catalogue()->get('castor-oil')]],
+            ] as [$name, $kind, $like]
+        ) {
             try {
                 new OwnEntry('own-1', $name, '', $kind, $like, [], [], true, []);
                 self::fail('must be refused');

@@ -15,7 +15,16 @@ final class NamesTest extends CoreTestCase
     public static function written(): iterable
     {
         $table = [
-            'castor-oil' => ['castor', 'Castor Oil', 'CASTOR OIL', 'caster oil', 'castor seed oil', 'cold pressed castor oil', 'huile de ricin', 'Rizinusöl'],
+            'castor-oil' => [
+                'castor',
+                'Castor Oil',
+                'CASTOR OIL',
+                'caster oil',
+                'castor seed oil',
+                'cold pressed castor oil',
+                'huile de ricin',
+                'Rizinusöl',
+            ],
             'black-castor-oil' => ['black castor oil', 'roasted castor oil', 'dark castor oil'],
             'jojoba-oil' => ['jojoba', 'jojoba oil', 'jojobba', 'golden jojoba', 'jo joba oil'],
             'olive-oil' => ['olive oil', 'extra virgin olive oil', 'EVOO', 'olive', 'oliv oil'],
@@ -99,12 +108,28 @@ final class NamesTest extends CoreTestCase
         $castor = self::catalogue()->get('castor-oil');
         $this->expectException(CatalogueError::class);
         $this->expectExceptionMessage('claimed by both');
-        NameIndex::of(['castor-oil' => $castor, 'other' => (static fn ($i) => new \Crown\Catalogue\Ingredient('other', 'Castor oil', 'Other', ...array_slice(array_values(get_object_vars($i)), 3)))($castor)]);
+        NameIndex::of([
+            'castor-oil' => $castor,
+            'other' => (static fn ($i) => new \Crown\Catalogue\Ingredient(
+                'other',
+                'Castor oil',
+                'Other',
+                ...array_slice(array_values(get_object_vars($i)), 3),
+            ))($castor),
+        ]);
     }
 
     public function test_names_are_compared_without_accents_case_or_plural(): void
     {
-        foreach (['Cupuaçu Butters' => 'cupuacu butter', "Bee's wax" => 'bees wax', '  SHEA--butter ' => 'shea butter', 'Hibiscus' => 'hibiscus', '🧴' => ''] as $written => $plain) {
+        foreach (
+            [
+                'Cupuaçu Butters' => 'cupuacu butter',
+                "Bee's wax" => 'bees wax',
+                '  SHEA--butter ' => 'shea butter',
+                'Hibiscus' => 'hibiscus',
+                '🧴' => '',
+            ] as $written => $plain
+        ) {
             self::assertSame($plain, NameIndex::normalise($written));
         }
     }

@@ -22,7 +22,9 @@ final class WholeCatalogueTest extends CoreTestCase
     /** @return array<string, int> */
     private static function counts(): array
     {
-        return array_count_values(array_map(static fn (Ingredient $i): string => $i->kind->value, array_values(self::catalogue()->all())));
+        return array_count_values(
+            array_map(static fn (Ingredient $i): string => $i->kind->value, array_values(self::catalogue()->all())),
+        );
     }
 
     public function test_the_cupboard_of_the_craft_is_full(): void
@@ -37,8 +39,38 @@ final class WholeCatalogueTest extends CoreTestCase
         self::assertGreaterThanOrEqual(60, $sum('fresh-plant', 'dried-herb', 'powder'));
         self::assertGreaterThanOrEqual(35, $sum('essential-oil'));
         self::assertGreaterThanOrEqual(12, $sum('preservative', 'antioxidant'));
-        self::assertGreaterThanOrEqual(15, $sum('emulsifier', 'conditioning-agent', 'humectant', 'starch', 'gel', 'water', 'water-soluble-active', 'oil-soluble-active'));
-        foreach (['castor oil', 'roasted castor oil', 'jojoba', 'saw palmetto', 'fenugreek', 'amla', 'hibiscus', 'prickly pear seed oil', 'rice bran oil', 'kokum butter', 'cupuaçu butter', 'candelilla', 'behentrimonium methosulfate', 'dimethyl sulfone', 'radish seed extract'] as $name) {
+        self::assertGreaterThanOrEqual(
+            15,
+            $sum(
+                'emulsifier',
+                'conditioning-agent',
+                'humectant',
+                'starch',
+                'gel',
+                'water',
+                'water-soluble-active',
+                'oil-soluble-active',
+            ),
+        );
+        foreach (
+            [
+                'castor oil',
+                'roasted castor oil',
+                'jojoba',
+                'saw palmetto',
+                'fenugreek',
+                'amla',
+                'hibiscus',
+                'prickly pear seed oil',
+                'rice bran oil',
+                'kokum butter',
+                'cupuaçu butter',
+                'candelilla',
+                'behentrimonium methosulfate',
+                'dimethyl sulfone',
+                'radish seed extract',
+            ] as $name
+        ) {
             self::assertGreaterThan(0.85, self::catalogue()->search($name)[0]->score ?? 0.0, $name);
         }
     }
@@ -50,11 +82,17 @@ final class WholeCatalogueTest extends CoreTestCase
             $sheets = [$i->facts, ...array_map(static fn ($f): FactSheet => $f->facts, array_values($i->forms))];
             foreach ($sheets as $sheet) {
                 foreach ($sheet->all() as $key => $fact) {
-                    self::assertTrue($fact->source === Fact::ESTIMATE || isset($sources[$fact->source]), "$i->id: $key");
+                    self::assertTrue(
+                        $fact->source === Fact::ESTIMATE || isset($sources[$fact->source]),
+                        "$i->id: $key",
+                    );
                 }
             }
             foreach ($i->evidence as $evidence) {
-                self::assertTrue(isset($sources[$evidence->source]) || in_array($evidence->source, ['tradition', 'estimate'], true), "$i->id: {$evidence->need->value}");
+                self::assertTrue(
+                    isset($sources[$evidence->source]) || in_array($evidence->source, ['tradition', 'estimate'], true),
+                    "$i->id: {$evidence->need->value}",
+                );
             }
         }
     }
@@ -63,7 +101,12 @@ final class WholeCatalogueTest extends CoreTestCase
     {
         $used = [];
         foreach (self::catalogue()->all() as $i) {
-            $used = [...$used, ...$i->sources, ...array_map(static fn ($e): string => $e->source, $i->evidence), $i->onHair->source];
+            $used = [
+                ...$used,
+                ...$i->sources,
+                ...array_map(static fn ($e): string => $e->source, $i->evidence),
+                $i->onHair->source,
+            ];
         }
         foreach (self::catalogue()->limits() as $limit) {
             $used[] = $limit->source;
@@ -80,12 +123,20 @@ final class WholeCatalogueTest extends CoreTestCase
         foreach (self::catalogue()->all() as $i) {
             if ($i->fattyAcids->known()) {
                 self::assertEqualsWithDelta(100.0, $i->fattyAcids->sum(), 3.0, $i->id.': fatty acids add up');
-                self::assertEqualsWithDelta($i->fattyAcids->sum(), $i->fattyAcids->saturated() + $i->fattyAcids->monounsaturated() + $i->fattyAcids->polyunsaturated(), 0.01, $i->id);
+                self::assertEqualsWithDelta(
+                    $i->fattyAcids->sum(),
+                    $i->fattyAcids->saturated() + $i->fattyAcids->monounsaturated() + $i->fattyAcids->polyunsaturated(),
+                    0.01,
+                    $i->id,
+                );
             }
             if ($i->fattyAcids->known() && $i->facts->has(Property::IodineValue)) {
                 $range = $i->facts->get(Property::IodineValue)->band;
                 $value = $i->fattyAcids->iodineValue()->best;
-                self::assertTrue($range->contains($value), sprintf('%s: %.1f, published %g to %g', $i->id, $value, $range->low, $range->high));
+                self::assertTrue(
+                    $range->contains($value),
+                    sprintf('%s: %.1f, published %g to %g', $i->id, $value, $range->low, $range->high),
+                );
                 $tried++;
             }
         }
@@ -97,21 +148,37 @@ final class WholeCatalogueTest extends CoreTestCase
         foreach (self::catalogue()->all() as $i) {
             if ($i->facts->has(Property::Density20) && $i->facts->has(Property::Density60)) {
                 $loss = $i->facts->best(Property::Density20, 0) - $i->facts->best(Property::Density60, 0);
-                self::assertTrue($loss > 0.0 && $loss < 0.06, sprintf('%s: density falls by %.3f from 20 to 60 °C', $i->id, $loss));
+                self::assertTrue(
+                    $loss > 0.0 && $loss < 0.06,
+                    sprintf('%s: density falls by %.3f from 20 to 60 °C', $i->id, $loss),
+                );
             }
             if ($i->kind === IngredientKind::CarrierOil) {
                 $density = $i->facts->best(Property::Density20, 0);
                 self::assertTrue($density > 0.89 && $density < 0.97, $i->id.': a plant oil\'s density');
             }
-            if ($i->solidFat->known() && $i->facts->has(Property::Melting) && $i->kind->isMelted() && $i->kind !== IngredientKind::Wax) {
+            if (
+                $i->solidFat->known()
+                && $i->facts->has(Property::Melting)
+                && $i->kind->isMelted()
+                && $i->kind !== IngredientKind::Wax
+            ) {
                 $melting = $i->facts->get(Property::Melting)->band;
                 // Curves are straight lines between their points: the next point above the range is looked at.
                 $above = array_filter(SolidFat::TEMPERATURES, static fn (int $t): bool => $t >= $melting->high);
                 if ($above !== []) {
-                    self::assertLessThanOrEqual(6.0, $i->solidFat->at(min($above)), $i->id.': nearly all liquid above its melting range');
+                    self::assertLessThanOrEqual(
+                        6.0,
+                        $i->solidFat->at(min($above)),
+                        $i->id.': nearly all liquid above its melting range',
+                    );
                 }
                 if ($melting->low >= 30.0) {
-                    self::assertGreaterThanOrEqual(15.0, $i->solidFat->at(20.0), $i->id.': partly solid well under its melting range');
+                    self::assertGreaterThanOrEqual(
+                        15.0,
+                        $i->solidFat->at(20.0),
+                        $i->id.': partly solid well under its melting range',
+                    );
                 }
             }
         }
@@ -121,7 +188,11 @@ final class WholeCatalogueTest extends CoreTestCase
     {
         foreach (self::catalogue()->all() as $i) {
             if ($i->fattyAcids->known() && $i->kind === IngredientKind::CarrierOil) {
-                $threes = $i->fattyAcids->share('linolenic') + $i->fattyAcids->share('punicic') + $i->fattyAcids->share('eleostearic') + $i->fattyAcids->share('gamma-linolenic') + $i->fattyAcids->share('stearidonic');
+                $threes = $i->fattyAcids->share('linolenic')
+                    + $i->fattyAcids->share('punicic')
+                    + $i->fattyAcids->share('eleostearic')
+                    + $i->fattyAcids->share('gamma-linolenic')
+                    + $i->fattyAcids->share('stearidonic');
                 if ($threes >= 20.0 || $i->fattyAcids->iodineValue()->best >= 150.0) {
                     self::assertTrue($i->drying, $i->id.' dries: say so');
                 }
@@ -148,17 +219,30 @@ final class WholeCatalogueTest extends CoreTestCase
                 continue;
             }
             self::assertGreaterThanOrEqual(1, count($i->constituents), $i->id.': constituents');
-            self::assertLessThanOrEqual(101.0, array_sum(array_map(static fn (Fact $f): float => $f->band->best, $i->constituents)), $i->id.': constituents are parts of a whole');
+            self::assertLessThanOrEqual(
+                101.0,
+                array_sum(array_map(static fn (Fact $f): float => $f->band->best, $i->constituents)),
+                $i->id.': constituents are parts of a whole',
+            );
             self::assertTrue($i->facts->has(Property::DermalMax), $i->id.': dermal maximum');
             self::assertNotSame('', $i->dermalReason, $i->id.': reason of the maximum');
             self::assertNotSame('', $i->precautions->ageReason, $i->id.': basis of the minimum age');
             if ($i->isPhototoxic()) {
-                self::assertLessThanOrEqual($i->facts->best(Property::PhototoxicMax, 0), $i->facts->best(Property::DermalMax, 0), $i->id);
+                self::assertLessThanOrEqual(
+                    $i->facts->best(Property::PhototoxicMax, 0),
+                    $i->facts->best(Property::DermalMax, 0),
+                    $i->id,
+                );
             }
-            // A restricted constituent must never reach its limit while the oil stays under its own maximum, worst case apart.
+            // A restricted constituent must never reach its limit while the oil stays under its own maximum, worst case
+            // apart.
             foreach (self::catalogue()->limits() as $name => $limit) {
                 if (isset($i->constituents[$name]) && $name !== 'methyl eugenol') {
-                    self::assertLessThanOrEqual($limit->leaveOn * 1.75, $i->facts->best(Property::DermalMax, 0) * $i->constituents[$name]->band->best / 100, sprintf('%s at its maximum brings too much %s', $i->id, $name));
+                    self::assertLessThanOrEqual(
+                        $limit->leaveOn * 1.75,
+                        ($i->facts->best(Property::DermalMax, 0) * $i->constituents[$name]->band->best) / 100,
+                        sprintf('%s at its maximum brings too much %s', $i->id, $name),
+                    );
                 }
             }
         }
@@ -167,7 +251,11 @@ final class WholeCatalogueTest extends CoreTestCase
     public function test_cautions_state_their_basis(): void
     {
         foreach (self::catalogue()->all() as $i) {
-            self::assertSame($i->pregnancy === Advice::Ok, $i->precautions->pregnancyReason === '', $i->id.': the pregnancy advice states its basis');
+            self::assertSame(
+                $i->pregnancy === Advice::Ok,
+                $i->precautions->pregnancyReason === '',
+                $i->id.': the pregnancy advice states its basis',
+            );
             if ($i->facts->has(Property::MinimumAge)) {
                 self::assertNotSame('', $i->precautions->ageReason, $i->id.': the minimum age states its basis');
             }
@@ -177,7 +265,11 @@ final class WholeCatalogueTest extends CoreTestCase
                     self::assertNotSame('', $e->on, "$i->id: {$e->need->value}: on whom");
                 }
                 if ($e->grade === 3) {
-                    self::assertNotContains($e->source, ['tradition', 'estimate'], "$i->id: {$e->need->value}: a trial has a source");
+                    self::assertNotContains(
+                        $e->source,
+                        ['tradition', 'estimate'],
+                        "$i->id: {$e->need->value}: a trial has a source",
+                    );
                 }
             }
         }
@@ -193,7 +285,11 @@ final class WholeCatalogueTest extends CoreTestCase
         self::assertEqualsWithDelta(122.12 / 144.11, $benzoate->share, 0.001);
         foreach (self::catalogue()->all() as $i) {
             foreach ($i->preservation->law as $law) {
-                self::assertLessThanOrEqual($law->weighedMaximum() + 0.01, $i->facts->get(Property::Use)->band->high, $i->id.': the range of use stays inside the law');
+                self::assertLessThanOrEqual(
+                    $law->weighedMaximum() + 0.01,
+                    $i->facts->get(Property::Use)->band->high,
+                    $i->id.': the range of use stays inside the law',
+                );
             }
             if ($i->preservation->kind !== PreservationKind::None) {
                 self::assertTrue($i->facts->has(Property::Use), $i->id);
@@ -206,7 +302,14 @@ final class WholeCatalogueTest extends CoreTestCase
         foreach (self::catalogue()->all() as $i) {
             foreach ($i->kind->isPlant() ? $i->forms : [] as $form) {
                 self::assertContains($form->name, ['fresh', 'dried', 'cut', 'powder', 'seed'], $i->id);
-                foreach ([Property::BulkDensity, Property::Moisture, Property::Retention, $form->name === 'fresh' ? Property::Release : Property::Reuse] as $property) {
+                foreach (
+                    [
+                        Property::BulkDensity,
+                        Property::Moisture,
+                        Property::Retention,
+                        $form->name === 'fresh' ? Property::Release : Property::Reuse,
+                    ] as $property
+                ) {
                     self::assertTrue($form->facts->has($property), "$i->id, $form->name: {$property->label()}");
                 }
             }
@@ -216,7 +319,19 @@ final class WholeCatalogueTest extends CoreTestCase
     public function test_what_lies_on_the_hair_says_how(): void
     {
         foreach (self::catalogue()->all() as $i) {
-            if (in_array($i->kind, [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::Butter, IngredientKind::Wax, IngredientKind::Conditioning], true)) {
+            if (
+                in_array(
+                    $i->kind,
+                    [
+                        IngredientKind::CarrierOil,
+                        IngredientKind::LiquidWaxEster,
+                        IngredientKind::Butter,
+                        IngredientKind::Wax,
+                        IngredientKind::Conditioning,
+                    ],
+                    true,
+                )
+            ) {
                 self::assertNotSame(HairAction::None, $i->onHair->action, $i->id);
                 self::assertNotSame('', $i->onHair->feel, $i->id);
                 self::assertTrue($i->facts->has(Property::Weight), $i->id);

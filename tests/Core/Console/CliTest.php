@@ -27,19 +27,51 @@ final class CliTest extends CoreTestCase
     public static function commands(): iterable
     {
         yield 'convert' => [['convert', '2 tbsp', 'castor oil', '--json'], 'Conversion', 0];
-        yield 'convert a powder' => [['convert', '1 heaped tbsp', 'amla', '--form', 'powder', '--cup=metric', '--json'], 'Conversion', 0];
+        yield 'convert a powder' => [
+            ['convert', '1 heaped tbsp', 'amla', '--form', 'powder', '--cup=metric', '--json'],
+            'Conversion',
+            0,
+        ];
         yield 'ingredient' => [['ingredient', 'jojobba', '--json'], 'Ingredient', 0];
         yield 'ingredient with constituents' => [['ingredient', 'lemon essential oil', '--json'], 'Ingredient', 0];
         yield 'ingredient that preserves' => [['ingredient', 'potassium sorbate', '--json'], 'Ingredient', 0];
-        yield 'need' => [['ingredient', '--need', 'flaking', '--strand', 'fine', '--porosity', 'low', '--json'], 'Shortlist', 0];
+        yield 'need' => [
+            ['ingredient', '--need', 'flaking', '--strand', 'fine', '--porosity', 'low', '--json'],
+            'Shortlist',
+            0,
+        ];
         yield 'read' => [['read', '-', '--json'], 'Reading', 0];
         yield 'assess' => [['assess', '-', '--json'], 'Assessment', 1];
-        yield 'steep' => [['steep', '--plant', 'calendula', '--form', 'dried', '--grams', '40', '--oil', 'sunflower high oleic', '--oil-ml', '400', '--jar-ml', '900', '--diameter-cm', '9', '--json'], 'SteepPlan', 0];
+        yield 'steep' => [
+            [
+                'steep',
+                '--plant',
+                'calendula',
+                '--form',
+                'dried',
+                '--grams',
+                '40',
+                '--oil',
+                'sunflower high oleic',
+                '--oil-ml',
+                '400',
+                '--jar-ml',
+                '900',
+                '--diameter-cm',
+                '9',
+                '--json',
+            ],
+            'SteepPlan',
+            0,
+        ];
     }
 
     public function test_solve_prints_its_schema_and_refuses_nonsense(): void
     {
-        $file = (string) json_encode(['ingredients' => [['id' => 'shea-butter', 'now' => 60], ['id' => 'jojoba-oil', 'now' => 40]], 'demands' => [['kind' => 'solids', 'min' => 18, 'max' => 20]]]);
+        $file = (string) json_encode([
+            'ingredients' => [['id' => 'shea-butter', 'now' => 60], ['id' => 'jojoba-oil', 'now' => 40]],
+            'demands' => [['kind' => 'solids', 'min' => 18, 'max' => 20]],
+        ]);
         $outcome = self::run_(['solve', '-', '--json'], $file);
         self::assertSame(0, $outcome->exit, $outcome->error);
         self::assertSame('optimal', json_decode($outcome->output)->status);
@@ -53,11 +85,22 @@ final class CliTest extends CoreTestCase
     {
         $outcome = self::run_($argv);
         self::assertSame([$exit, ''], [$outcome->exit, $outcome->error]);
-        $validator = new Validator;
-        $validator->resolver()?->registerFile('https://honest-crown.example/crown.schema.json', dirname(__DIR__, 3).'/docs/formats/crown.schema.json');
-        $result = $validator->validate(json_decode($outcome->output), (object) ['$ref' => 'https://honest-crown.example/crown.schema.json#/$defs/'.$schema]);
+        $validator = new Validator();
+        $validator
+            ->resolver()
+            ?->registerFile(
+                'https://honest-crown.example/crown.schema.json',
+                dirname(__DIR__, 3).'/docs/formats/crown.schema.json',
+            );
+        $result = $validator->validate(
+            json_decode($outcome->output),
+            (object) ['$ref' => 'https://honest-crown.example/crown.schema.json#/$defs/'.$schema],
+        );
         $error = $result->error();
-        self::assertTrue($result->isValid(), $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error)));
+        self::assertTrue(
+            $result->isValid(),
+            $error === null ? '' : (string) json_encode((new ErrorFormatter())->format($error)),
+        );
     }
 
     /** @return iterable<string, array{list<string>, string, string}> */
@@ -68,12 +111,32 @@ final class CliTest extends CoreTestCase
         yield 'unreadable amount' => [['convert', 'lots', 'castor oil'], self::RECIPE, 'could not be read'];
         yield 'unknown ingredient' => [['ingredient', 'xyzzy'], self::RECIPE, 'Nothing in the catalogue'];
         yield 'bad option' => [['convert', '1 cup', 'olive oil', '--cup', 'roman'], self::RECIPE, '--cup'];
-        yield 'scale of nothing' => [['convert', '1 cup', 'olive oil', '--scale', '0'], self::RECIPE, 'scale resolution'];
+        yield 'scale of nothing' => [
+            ['convert', '1 cup', 'olive oil', '--scale', '0'],
+            self::RECIPE,
+            'scale resolution',
+        ];
         yield 'empty file' => [['assess', '-'], '', 'no text'];
         yield 'broken file' => [['assess', '-'], '{"title": 3', 'valid JSON'];
         yield 'wrong file' => [['assess', '-'], '{"kind": "potion"}', 'kind is not allowed'];
         yield 'bad audience' => [['assess', '-', '--audience', 'cats'], self::RECIPE, '--audience'];
-        yield 'bad date' => [['steep', '--plant', 'calendula', '--oil', 'olive', '--grams', '4', '--oil-ml', '40', '--start', '2027-02-30'], '', '--start'];
+        yield 'bad date' => [
+            [
+                'steep',
+                '--plant',
+                'calendula',
+                '--oil',
+                'olive',
+                '--grams',
+                '4',
+                '--oil-ml',
+                '40',
+                '--start',
+                '2027-02-30',
+            ],
+            '',
+            '--start',
+        ];
         yield 'no such need' => [['ingredient', '--need', 'world peace'], '', '--need'];
     }
 
@@ -90,7 +153,10 @@ final class CliTest extends CoreTestCase
 
     public function test_options_change_the_assessment(): void
     {
-        $json = static fn (array $argv): array => (array) json_decode(self::run_(['assess', '-', '--json', ...$argv], "Oil\n100 g olive oil\n1 g vitamin e")->output, true);
+        $json = static fn (array $argv): array => (array) json_decode(
+            self::run_(['assess', '-', '--json', ...$argv], "Oil\n100 g olive oil\n1 g vitamin e")->output,
+            true,
+        );
 
         self::assertSame('A', $json([])['water_class']);
         self::assertSame('B', $json(['--wet-use'])['water_class']);
@@ -99,16 +165,39 @@ final class CliTest extends CoreTestCase
 
     public function test_a_formula_file_comes_back_as_it_went_out(): void
     {
-        $formula = self::formula(['shea-butter' => '60 %', 'fresh:rosemary' => '3 leaves', 'olive-oil' => 'to fill'])->withSize(\Crown\Formula\Size::jars(6, 120));
+        $formula = self::formula([
+            'shea-butter' => '60 %',
+            'fresh:rosemary' => '3 leaves',
+            'olive-oil' => 'to fill',
+        ])->withSize(\Crown\Formula\Size::jars(6, 120));
         $written = FormulaFile::write($formula);
 
-        self::assertSame($written, FormulaFile::write(FormulaFile::read((array) json_decode((string) json_encode($written), true))));
-        self::assertSame(0, self::run_(['assess', '-', '--json'], (string) json_encode(FormulaFile::write(self::formula(['olive-oil' => '10 g']))))->exit);
+        self::assertSame(
+            $written,
+            FormulaFile::write(FormulaFile::read((array) json_decode((string) json_encode($written), true))),
+        );
+        self::assertSame(
+            0,
+            self::run_(
+                ['assess', '-', '--json'],
+                (string) json_encode(FormulaFile::write(self::formula(['olive-oil' => '10 g']))),
+            )->exit,
+        );
     }
 
     public function test_a_wrong_formula_file_is_refused_by_field(): void
     {
-        foreach ([['lines' => 3], ['lines' => [['phase' => 'dawn']]], ['lines' => [['id' => 'a'], ['id' => 'a']]], ['title' => str_repeat('x', 300)], ['size' => ['mode' => 'vast']], ['storage_c' => 'warm'], ['storage_c' => 900]] as $bad) {
+        foreach (
+            [
+                ['lines' => 3],
+                ['lines' => [['phase' => 'dawn']]],
+                ['lines' => [['id' => 'a'], ['id' => 'a']]],
+                ['title' => str_repeat('x', 300)],
+                ['size' => ['mode' => 'vast']],
+                ['storage_c' => 'warm'],
+                ['storage_c' => 900],
+            ] as $bad
+        ) {
             try {
                 FormulaFile::read($bad);
                 self::fail('Taken: '.json_encode($bad));

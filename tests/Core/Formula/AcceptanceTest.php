@@ -20,7 +20,9 @@ final class AcceptanceTest extends CoreTestCase
     {
         $finding = self::finding(self::assess($formula), $code);
 
-        return self::assess($formula->accepting(new Acceptance($code, $finding->message, 'I make it to be used up in a week.')));
+        return self::assess(
+            $formula->accepting(new Acceptance($code, $finding->message, 'I make it to be used up in a week.')),
+        );
     }
 
     public function test_what_is_accepted_goes_last_with_its_reason_and_no_longer_stops(): void
@@ -37,7 +39,10 @@ final class AcceptanceTest extends CoreTestCase
 
     public function test_it_is_open_again_as_soon_as_it_says_something_else(): void
     {
-        $formula = self::accepting(self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']), 'load.total')->subject->formula();
+        $formula = self::accepting(
+            self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']),
+            'load.total',
+        )->subject->formula();
         $more = self::assess($formula->replacing($formula->lines[1]->withAmount('90 drops')));
 
         self::assertSame('', self::finding($more, 'load.total')->accepted);
@@ -46,7 +51,10 @@ final class AcceptanceTest extends CoreTestCase
 
     public function test_no_reason_outweighs_a_stop_for_a_child(): void
     {
-        $assessment = self::accepting(self::formula(['olive-oil' => '85 g', 'lavender-eo' => '10 drops'], audience: Audience::Child2To6), 'load.total');
+        $assessment = self::accepting(
+            self::formula(['olive-oil' => '85 g', 'lavender-eo' => '10 drops'], audience: Audience::Child2To6),
+            'load.total',
+        );
 
         self::assertFalse(self::finding($assessment, 'load.total')->acceptable);
         self::assertTrue($assessment->hasStop());
@@ -62,14 +70,32 @@ final class AcceptanceTest extends CoreTestCase
 
     public function test_pregnancy_is_never_accepted_and_a_caution_always_can_be(): void
     {
-        self::assertTrue(self::accepting(self::formula(['olive-oil' => '500 g', 'clove-bud-eo' => '1 drop'], audience: Audience::Pregnancy), 'pregnancy.avoid')->hasStop());
-        self::assertTrue(self::accepting(self::formula(['olive-oil' => '91.4 g', 'lavender-eo' => '50 drops'], audience: Audience::Pregnancy), 'load.total')->hasStop());
-        self::assertNotSame('', self::finding(self::accepting(self::formula(['olive-oil' => '100 g'], ProductKind::Balm), 'texture.slump'), 'texture.slump')->accepted);
+        self::assertTrue(
+            self::accepting(
+                self::formula(['olive-oil' => '500 g', 'clove-bud-eo' => '1 drop'], audience: Audience::Pregnancy),
+                'pregnancy.avoid',
+            )->hasStop(),
+        );
+        self::assertTrue(
+            self::accepting(
+                self::formula(['olive-oil' => '91.4 g', 'lavender-eo' => '50 drops'], audience: Audience::Pregnancy),
+                'load.total',
+            )->hasStop(),
+        );
+        self::assertNotSame(
+            '',
+            self::finding(
+                self::accepting(self::formula(['olive-oil' => '100 g'], ProductKind::Balm), 'texture.slump'),
+                'texture.slump',
+            )->accepted,
+        );
     }
 
     public function test_it_needs_a_reason_and_is_kept_in_the_file(): void
     {
-        $formula = self::formula(['olive-oil' => '100 g'])->accepting(new Acceptance('life.short', 'Keeps 2 weeks.', 'For one weekend.'));
+        $formula = self::formula(['olive-oil' => '100 g'])->accepting(
+            new Acceptance('life.short', 'Keeps 2 weeks.', 'For one weekend.'),
+        );
         self::assertEquals($formula, FormulaFile::read(FormulaFile::write($formula)));
         $this->expectException(FormulaError::class);
         new Acceptance('life.short', 'Keeps 2 weeks.', '  ');
@@ -77,7 +103,14 @@ final class AcceptanceTest extends CoreTestCase
 
     public function test_plain_text_has_the_grams_the_shares_and_the_method(): void
     {
-        $text = FormulaText::write(self::assess(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g', 'who knows' => ''], ProductKind::Balm)->withNotes('Rosa likes it.')));
+        $text = FormulaText::write(
+            self::assess(
+                self::formula(
+                    ['shea-butter' => '60 g', 'olive-oil' => '40 g', 'who knows' => ''],
+                    ProductKind::Balm,
+                )->withNotes('Rosa likes it.'),
+            ),
+        );
 
         self::assertStringContainsString("Test\nPomade or balm, adult, left on.", $text);
         self::assertStringContainsString('    60.0 g   60.0 %  Shea butter (melt, weighed)', $text);

@@ -25,8 +25,8 @@ final class BehaviourTest extends CoreTestCase
         // 70 % shea: S(20) 32.2, S(25) 25.2, S(30) 15.4, S(35) 4.2, S(40) 0.
         $texture = self::assess(self::formula(self::WHIP))->subject->texture;
 
-        self::assertEqualsWithDelta(30 + 5 * (15.4 - 8) / (15.4 - 4.2), $texture->fallsTo(8.0), 1e-9);
-        self::assertEqualsWithDelta(35 + 5 * (4.2 - 2) / 4.2, $texture->meltsAt(), 1e-9);
+        self::assertEqualsWithDelta(30 + (5 * (15.4 - 8)) / (15.4 - 4.2), $texture->fallsTo(8.0), 1e-9);
+        self::assertEqualsWithDelta(35 + (5 * (4.2 - 2)) / 4.2, $texture->meltsAt(), 1e-9);
         self::assertSame(33.5, $texture->poursFrom());
         self::assertSame(['cold room', 'room', 'hot day', 'skin'], array_column($texture->moments(), 'place'));
         self::assertSame('soft salve', $texture->moments()[2]['label'], 'at 32 °C: 15.4 - 0.4 x 11.2 = 10.9');
@@ -39,7 +39,13 @@ final class BehaviourTest extends CoreTestCase
         $texture = self::assess(self::formula($lines))->subject->texture;
         foreach ([1.0, 5.0, 8.0, 15.0, 35.0, 60.0] as $level) {
             $at = $texture->fallsTo($level);
-            self::assertTrue($at > 10.0 && $at < 40.0 ? abs($texture->solids($at)->best - $level) < 1e-6 : ($at === 10.0 ? $texture->solids(10)->best <= $level : $texture->solids(40)->best >= $level));
+            self::assertTrue(
+                $at > 10.0 && $at < 40.0
+                    ? abs($texture->solids($at)->best - $level) < 1e-6
+                    : ($at === 10.0
+                        ? $texture->solids(10)->best <= $level
+                        : $texture->solids(40)->best >= $level),
+            );
         }
     }
 
@@ -71,31 +77,84 @@ final class BehaviourTest extends CoreTestCase
         $whipping = Whipping::of($texture, Band::exact(92.0), 0.92);
 
         // S is 35 between 10 (43.4) and 20 (32.2), and 15 between 30 (15.4) and 35 (4.2).
-        self::assertEqualsWithDelta(10 + 10 * (43.4 - 35) / 11.2, $whipping->coldest, 1e-9);
-        self::assertEqualsWithDelta(30 + 5 * 0.4 / 11.2, $whipping->warmest, 1e-9);
+        self::assertEqualsWithDelta(10 + (10 * (43.4 - 35)) / 11.2, $whipping->coldest, 1e-9);
+        self::assertEqualsWithDelta(30 + (5 * 0.4) / 11.2, $whipping->warmest, 1e-9);
         self::assertEqualsWithDelta(180.0, $whipping->volume(10)->best, 1e-9, '100 ml and 80 % of air');
-        self::assertNotContains('texture.whip', self::codes(self::assess(self::formula(self::WHIP, ProductKind::WhippedButter))));
-        self::assertContains('texture.whip', self::codes(self::assess(self::formula(['olive-oil' => '100 g'], ProductKind::WhippedButter))));
-        self::assertContains('texture.whip', self::codes(self::assess(self::formula(['carnauba-wax' => '90 g', 'olive-oil' => '10 g'], ProductKind::WhippedButter))));
+        self::assertNotContains(
+            'texture.whip',
+            self::codes(self::assess(self::formula(self::WHIP, ProductKind::WhippedButter))),
+        );
+        self::assertContains(
+            'texture.whip',
+            self::codes(self::assess(self::formula(['olive-oil' => '100 g'], ProductKind::WhippedButter))),
+        );
+        self::assertContains(
+            'texture.whip',
+            self::codes(
+                self::assess(
+                    self::formula(['carnauba-wax' => '90 g', 'olive-oil' => '10 g'], ProductKind::WhippedButter),
+                ),
+            ),
+        );
     }
 
     public function test_a_cold_room_hardens_and_slow_cooling_grains(): void
     {
-        $hard = self::assess(self::formula(['shea-butter' => '80 g', 'beeswax' => '10 g', 'olive-oil' => '10 g'], ProductKind::Balm));
+        $hard = self::assess(
+            self::formula(['shea-butter' => '80 g', 'beeswax' => '10 g', 'olive-oil' => '10 g'], ProductKind::Balm),
+        );
         self::assertContains('texture.scrape', self::codes($hard));
         self::assertContains('texture.grainy', self::codes($hard));
-        $soft = self::codes(self::assess(self::formula(['shea-butter' => '15 g', 'olive-oil' => '77 g', 'beeswax' => '8 g'], ProductKind::Balm)));
+        $soft = self::codes(
+            self::assess(
+                self::formula(['shea-butter' => '15 g', 'olive-oil' => '77 g', 'beeswax' => '8 g'], ProductKind::Balm),
+            ),
+        );
         self::assertNotContains('texture.scrape', $soft);
         self::assertNotContains('texture.grainy', $soft);
-        self::assertNotContains('texture.grainy', self::codes(self::assess(self::formula(['cocoa-butter' => '60 g', 'olive-oil' => '40 g'], ProductKind::Balm))));
-        self::assertNotContains('texture.scrape', self::codes(self::assess(self::formula(['cocoa-butter' => '90 g', 'olive-oil' => '10 g'], ProductKind::ConditionerBar))), 'a bar is meant to be hard');
+        self::assertNotContains(
+            'texture.grainy',
+            self::codes(
+                self::assess(self::formula(['cocoa-butter' => '60 g', 'olive-oil' => '40 g'], ProductKind::Balm)),
+            ),
+        );
+        self::assertNotContains(
+            'texture.scrape',
+            self::codes(
+                self::assess(
+                    self::formula(['cocoa-butter' => '90 g', 'olive-oil' => '10 g'], ProductKind::ConditionerBar),
+                ),
+            ),
+            'a bar is meant to be hard',
+        );
     }
 
     public function test_each_kind_needs_what_it_is_for(): void
     {
-        self::assertContains('purpose', self::codes(self::assess(self::formula(['cocoa-butter' => '90 g', 'olive-oil' => '10 g'], ProductKind::ConditionerBar))));
-        self::assertNotContains('purpose', self::codes(self::assess(self::formula(['cocoa-butter' => '60 g', 'btms-50' => '40 g'], ProductKind::ConditionerBar))));
-        self::assertContains('purpose', self::codes(self::assess(self::formula(['olive-oil' => '90 g', 'emulsifying-wax' => '10 g'], ProductKind::Emulsion))));
+        self::assertContains(
+            'purpose',
+            self::codes(
+                self::assess(
+                    self::formula(['cocoa-butter' => '90 g', 'olive-oil' => '10 g'], ProductKind::ConditionerBar),
+                ),
+            ),
+        );
+        self::assertNotContains(
+            'purpose',
+            self::codes(
+                self::assess(
+                    self::formula(['cocoa-butter' => '60 g', 'btms-50' => '40 g'], ProductKind::ConditionerBar),
+                ),
+            ),
+        );
+        self::assertContains(
+            'purpose',
+            self::codes(
+                self::assess(
+                    self::formula(['olive-oil' => '90 g', 'emulsifying-wax' => '10 g'], ProductKind::Emulsion),
+                ),
+            ),
+        );
         self::assertNotContains('purpose', self::codes(self::assess(self::formula(['olive-oil' => '100 g']))));
         self::assertNotContains('purpose', self::codes(self::assess(self::formula([]))));
     }
@@ -106,7 +165,10 @@ final class BehaviourTest extends CoreTestCase
         $life = self::assess(self::formula(['olive-oil' => '50 g', 'hemp-seed-oil' => '50 g']))->subject->life;
 
         self::assertEqualsWithDelta(9.0, $life->months->best, 1e-9);
-        self::assertSame(['Kept in the fridge, 5 °C', 'Without Hemp seed oil, the other lines in its place', '0.5 % of vitamin E'], array_column($life->longer, 'words'));
+        self::assertSame(
+            ['Kept in the fridge, 5 °C', 'Without Hemp seed oil, the other lines in its place', '0.5 % of vitamin E'],
+            array_column($life->longer, 'words'),
+        );
         self::assertEqualsWithDelta(9 * 2 ** 1.5, $life->longer[0]['months']->best, 1e-9);
         self::assertEqualsWithDelta(18.0, $life->longer[1]['months']->best, 1e-9);
         self::assertEqualsWithDelta(9 * 1.35, $life->longer[2]['months']->best, 1e-9);
@@ -117,7 +179,10 @@ final class BehaviourTest extends CoreTestCase
     {
         $life = self::assess(self::formula(['olive-oil' => '90 g', 'aloe-gel' => '10 g']))->subject->life;
 
-        self::assertSame(['Without the water: the plant dried first, or an oil extract in its place'], array_column($life->longer, 'words'));
+        self::assertSame(
+            ['Without the water: the plant dried first, or an oil extract in its place'],
+            array_column($life->longer, 'words'),
+        );
         self::assertSame([], self::assess(self::formula([]))->subject->life->longer);
     }
 
@@ -130,8 +195,13 @@ final class BehaviourTest extends CoreTestCase
 
     public function test_kitchen_measures_are_the_nearest_and_come_back_within_their_rounding(): void
     {
-        $formula = self::formula(['shea-butter' => '180 g', 'olive-oil' => '40 g', 'castor-oil' => '2 g', 'lavender-eo' => '0.5 g'])->withSize(Size::mass(222.5));
-        $without = WithoutScale::of(Composition::of($formula, self::context()), new Kitchen);
+        $formula = self::formula([
+            'shea-butter' => '180 g',
+            'olive-oil' => '40 g',
+            'castor-oil' => '2 g',
+            'lavender-eo' => '0.5 g',
+        ])->withSize(Size::mass(222.5));
+        $without = WithoutScale::of(Composition::of($formula, self::context()), new Kitchen());
 
         // A US tablespoon is 14.787 ml: 40 g of olive oil at 0.91 are 43.9 ml, 2.97 tbsp.
         self::assertSame('3 tbsp', $without->measures['l2']);
@@ -152,7 +222,13 @@ final class BehaviourTest extends CoreTestCase
 
     public function test_what_no_spoon_can_say_stays_weighed(): void
     {
-        $without = WithoutScale::of(Composition::of(self::formula(['olive-oil' => '50 %', 'who knows' => '50 %'])->withSize(Size::mass(80)), self::context()), new Kitchen);
+        $without = WithoutScale::of(
+            Composition::of(
+                self::formula(['olive-oil' => '50 %', 'who knows' => '50 %'])->withSize(Size::mass(80)),
+                self::context(),
+            ),
+            new Kitchen(),
+        );
 
         self::assertSame('', $without->measures['l2']);
         self::assertSame('40 g', $without->formula->lines[1]->amount);
@@ -161,19 +237,22 @@ final class BehaviourTest extends CoreTestCase
     public function test_a_strip_gives_the_heights_in_a_straight_bottle(): void
     {
         $formula = self::formula(['olive-oil' => '45.5 g', 'castor-oil' => '24 g', 'lavender-eo' => '2 drops']);
-        $without = WithoutScale::of(Composition::of($formula, self::context()), new Kitchen);
+        $without = WithoutScale::of(Composition::of($formula, self::context()), new Kitchen());
         $strip = $without->strip(40.0);
 
         // 50 ml in a bottle 40 mm wide: 50000 / (pi 20²) = 39.8 mm.
         $density = self::catalogue()->get('olive-oil')->facts->best(\Crown\Measure\Property::Density20, 0.0);
-        self::assertEqualsWithDelta(45.5 / $density * 1000 / (M_PI * 400), $strip[0]['to_mm'], 0.051);
+        self::assertEqualsWithDelta(((45.5 / $density) * 1000) / (M_PI * 400), $strip[0]['to_mm'], 0.051);
         self::assertSame($strip[0]['to_mm'], $strip[1]['from_mm']);
         self::assertSame([false, false, true], array_column($strip, 'drops'));
     }
 
     public function test_a_strip_needs_lines_that_pour_and_a_bottle(): void
     {
-        $without = WithoutScale::of(Composition::of(self::formula(['olive-oil' => '45 g', 'beeswax' => '5 g']), self::context()), new Kitchen);
+        $without = WithoutScale::of(
+            Composition::of(self::formula(['olive-oil' => '45 g', 'beeswax' => '5 g']), self::context()),
+            new Kitchen(),
+        );
         try {
             $without->strip(40.0);
             self::fail('Beeswax was poured.');

@@ -33,25 +33,53 @@ final class ChecksTest extends CoreTestCase
 
         self::assertNotContains('load.total', self::codes($cured));
         preg_match('/^\d+/', $cured->subject->formula()->lines[1]->amount, $m);
-        $one_more = $formula->replacing($formula->lines[1]->withAmount(((int) $m[0] + 1).' drops'));
+        $one_more = $formula->replacing($formula->lines[1]->withAmount((int) $m[0] + 1 .' drops'));
         self::assertContains('load.total', self::codes(self::assess($one_more)), 'one drop more would be too many');
     }
 
     public function test_each_audience_has_its_ceiling(): void
     {
         // 0.35 % best, 0.5 % at worst: 10 drops in 91 g.
-        $expect = ['adult-leave-on' => false, 'adult-rinse-off' => false, 'face' => false, 'child-6-12' => false, 'child-2-6' => true, 'infant' => true];
+        $expect = [
+            'adult-leave-on' => false,
+            'adult-rinse-off' => false,
+            'face' => false,
+            'child-6-12' => false,
+            'child-2-6' => true,
+            'infant' => true,
+        ];
         foreach ($expect as $audience => $stopped) {
-            $assessment = self::assess(self::formula(['olive-oil' => '85 g', 'lavender-eo' => '10 drops'], audience: Audience::from($audience)));
+            $assessment = self::assess(
+                self::formula(
+                    ['olive-oil' => '85 g', 'lavender-eo' => '10 drops'],
+                    audience: Audience::from($audience),
+                ),
+            );
             self::assertSame($stopped, $assessment->hasStop(), $audience);
         }
-        self::assertContains('load.audience', self::codes(self::assess(self::formula(['olive-oil' => '85 g', 'lavender-eo' => '1 drop'], audience: Audience::Infant))));
+        self::assertContains(
+            'load.audience',
+            self::codes(
+                self::assess(
+                    self::formula(['olive-oil' => '85 g', 'lavender-eo' => '1 drop'], audience: Audience::Infant),
+                ),
+            ),
+        );
     }
 
     public function test_children_and_pregnancy_exclude_some(): void
     {
-        self::assertContains('child.avoid', self::codes(self::assess(self::formula(['olive-oil' => '500 g', 'peppermint-eo' => '1 drop'], audience: Audience::Child2To6))));
-        $pregnant = self::assess(self::formula(['olive-oil' => '500 g', 'clove-bud-eo' => '1 drop'], audience: Audience::Pregnancy));
+        self::assertContains(
+            'child.avoid',
+            self::codes(
+                self::assess(
+                    self::formula(['olive-oil' => '500 g', 'peppermint-eo' => '1 drop'], audience: Audience::Child2To6),
+                ),
+            ),
+        );
+        $pregnant = self::assess(
+            self::formula(['olive-oil' => '500 g', 'clove-bud-eo' => '1 drop'], audience: Audience::Pregnancy),
+        );
         self::assertSame(Severity::Stop, self::finding($pregnant, 'pregnancy.avoid')->severity);
         self::assertNotContains('pregnancy.avoid', self::codes(self::cured($pregnant, 'pregnancy.avoid')));
     }
@@ -71,21 +99,37 @@ final class ChecksTest extends CoreTestCase
     {
         $over = self::formula(['olive-oil' => '100 g', 'bergamot-expressed-eo' => '30 drops']);
         self::assertSame(Severity::Stop, self::finding(self::assess($over), 'phototoxic')->severity);
-        self::assertSame(Severity::Note, self::finding(self::cured(self::assess($over), 'phototoxic'), 'phototoxic')->severity);
+        self::assertSame(
+            Severity::Note,
+            self::finding(self::cured(self::assess($over), 'phototoxic'), 'phototoxic')->severity,
+        );
         self::assertNotContains('phototoxic', self::codes(self::assess($over->withAudience(Audience::AdultRinseOff))));
     }
 
     public function test_water_classes(): void
     {
-        $class = static fn (array $lines, bool $wet = false): WaterClass => self::assess(self::formula($lines, wetUse: $wet))->subject->water->class;
+        $class = static fn (array $lines, bool $wet = false): WaterClass => self::assess(
+            self::formula($lines, wetUse: $wet),
+        )->subject->water->class;
 
         self::assertSame(WaterClass::Dry, $class(['olive-oil' => '100 g']));
         self::assertSame(WaterClass::WetInUse, $class(['olive-oil' => '100 g'], true));
         self::assertSame(WaterClass::Free, $class(['olive-oil' => '100 g', 'aloe-gel' => '10 g']));
         self::assertSame(WaterClass::Free, $class(['olive-oil' => '100 g', 'fresh:rosemary' => '10 g']));
-        self::assertSame(WaterClass::Dry, $class(['olive-oil' => '100 g', 'dried:rosemary' => '10 g']), 'bound moisture is not free water');
-        self::assertSame(WaterClass::Emulsion, $class(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '74 g']));
-        self::assertSame(WaterClass::Free, $class(['olive-oil' => '25 g', 'emulsifying-wax' => '1 g', 'water' => '74 g']), 'too little emulsifier');
+        self::assertSame(
+            WaterClass::Dry,
+            $class(['olive-oil' => '100 g', 'dried:rosemary' => '10 g']),
+            'bound moisture is not free water',
+        );
+        self::assertSame(
+            WaterClass::Emulsion,
+            $class(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '74 g']),
+        );
+        self::assertSame(
+            WaterClass::Free,
+            $class(['olive-oil' => '25 g', 'emulsifying-wax' => '1 g', 'water' => '74 g']),
+            'too little emulsifier',
+        );
         self::assertSame(WaterClass::Free, $class(['water' => '100 g']));
     }
 
@@ -108,17 +152,31 @@ final class ChecksTest extends CoreTestCase
         self::assertEqualsWithDelta(0.908, $cured->subject->composition->portions[3]->grams->band->best, 0.001);
         self::assertEqualsWithDelta(0.9, $cured->subject->composition->portions[3]->percent(), 1e-6);
 
-        self::assertContains('preservative.unsuitable', self::codes(self::assess(self::formula($lines + ['potassium-sorbate' => '0.3 g']))));
-        self::assertContains('antioxidant.not-preservative', self::codes(self::assess(self::formula($lines + ['vitamin-e' => '1 g']))));
+        self::assertContains(
+            'preservative.unsuitable',
+            self::codes(self::assess(self::formula($lines + ['potassium-sorbate' => '0.3 g']))),
+        );
+        self::assertContains(
+            'antioxidant.not-preservative',
+            self::codes(self::assess(self::formula($lines + ['vitamin-e' => '1 g']))),
+        );
     }
 
     public function test_the_dose_is_of_the_finished_mass(): void
     {
-        $assessment = self::assess(self::formula(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '74 g', 'phenoxyethanol-ehg' => '5 g']), 0.01);
+        $assessment = self::assess(
+            self::formula([
+                'olive-oil' => '20 g',
+                'emulsifying-wax' => '6 g',
+                'water' => '74 g',
+                'phenoxyethanol-ehg' => '5 g',
+            ]),
+            0.01,
+        );
         $finding = self::finding($assessment, 'preservative.dose');
 
         self::assertSame(Severity::Stop, $finding->severity);
-        self::assertEqualsWithDelta(5 / 105 * 100, $finding->figures['share of the finished mass, %']->best, 1e-9);
+        self::assertEqualsWithDelta((5 / 105) * 100, $finding->figures['share of the finished mass, %']->best, 1e-9);
         self::assertEqualsWithDelta(5.0, $finding->figures['on the base, %']->best, 1e-9);
         self::assertNotContains('preservative.dose', self::codes(self::cured($assessment, 'preservative.dose')));
     }
@@ -129,7 +187,13 @@ final class ChecksTest extends CoreTestCase
 
         self::assertContains('preservative.missing', self::codes($wet));
         self::assertContains('antioxidant.not-preservative', self::codes($wet));
-        self::assertSame([], array_intersect(['preservative.missing', 'antioxidant.not-preservative'], self::codes(self::cured($wet, 'preservative.missing'))));
+        self::assertSame(
+            [],
+            array_intersect(
+                ['preservative.missing', 'antioxidant.not-preservative'],
+                self::codes(self::cured($wet, 'preservative.missing')),
+            ),
+        );
     }
 
     public function test_heat_shy_lines_belong_in_the_cool_down(): void
@@ -143,9 +207,24 @@ final class ChecksTest extends CoreTestCase
 
     public function test_powders_that_stay_as_grit(): void
     {
-        self::assertSame(Severity::Caution, self::finding(self::assess(self::formula(['olive-oil' => '100 g', 'dimethyl-sulfone' => '5 g'])), 'insoluble.powder')->severity);
-        self::assertSame(Severity::Note, self::finding(self::assess(self::formula(['shea-butter' => '100 g', 'arrowroot' => '5 g'])), 'insoluble.powder')->severity);
-        self::assertContains('insoluble.powder', self::codes(self::assess(self::formula(['olive-oil' => '100 g', 'amla' => '5 g']))));
+        self::assertSame(
+            Severity::Caution,
+            self::finding(
+                self::assess(self::formula(['olive-oil' => '100 g', 'dimethyl-sulfone' => '5 g'])),
+                'insoluble.powder',
+            )->severity,
+        );
+        self::assertSame(
+            Severity::Note,
+            self::finding(
+                self::assess(self::formula(['shea-butter' => '100 g', 'arrowroot' => '5 g'])),
+                'insoluble.powder',
+            )->severity,
+        );
+        self::assertContains(
+            'insoluble.powder',
+            self::codes(self::assess(self::formula(['olive-oil' => '100 g', 'amla' => '5 g']))),
+        );
     }
 
     public function test_the_scale_must_resolve_each_line(): void
@@ -166,12 +245,28 @@ final class ChecksTest extends CoreTestCase
         self::assertEqualsWithDelta(67.2, $balm->subject->texture->solids(25)->best, 1e-9);
         self::assertSame(TextureClass::Stick, $balm->subject->texture->class());
 
-        self::assertSame(TextureClass::Liquid, self::assess(self::formula(['olive-oil' => '100 g']))->subject->texture->class());
-        self::assertSame(TextureClass::FirmBalm, self::assess(self::formula(['shea-butter' => '100 g']))->subject->texture->class());
+        self::assertSame(
+            TextureClass::Liquid,
+            self::assess(self::formula(['olive-oil' => '100 g']))->subject->texture->class(),
+        );
+        self::assertSame(
+            TextureClass::FirmBalm,
+            self::assess(self::formula(['shea-butter' => '100 g']))->subject->texture->class(),
+        );
         $soft = self::assess(self::formula(['shea-butter' => '40 g', 'olive-oil' => '60 g'], ProductKind::Balm));
         self::assertContains('texture.slump', self::codes($soft));
         self::assertNotContains('texture.slump', self::codes($balm));
-        foreach ([[1.9, 'liquid'], [2, 'pourable'], [8, 'soft-salve'], [18, 'butter'], [32, 'firm-balm'], [50, 'stick'], [70.1, 'bar']] as [$solids, $class]) {
+        foreach (
+            [
+                [1.9, 'liquid'],
+                [2, 'pourable'],
+                [8, 'soft-salve'],
+                [18, 'butter'],
+                [32, 'firm-balm'],
+                [50, 'stick'],
+                [70.1, 'bar'],
+            ] as [$solids, $class]
+        ) {
             self::assertSame($class, TextureClass::ofSolids($solids)->value);
         }
     }
@@ -199,14 +294,28 @@ final class ChecksTest extends CoreTestCase
 
     public function test_allergens_rags_and_strangers_are_named(): void
     {
-        $codes = self::codes(self::assess(self::formula(['sweet-almond-oil' => '50 g', 'flaxseed-oil' => '50 g', 'unicorn dust' => '5 g'])));
+        $codes = self::codes(
+            self::assess(
+                self::formula(['sweet-almond-oil' => '50 g', 'flaxseed-oil' => '50 g', 'unicorn dust' => '5 g']),
+            ),
+        );
 
         self::assertSame([], array_diff(['allergen', 'drying-oil.rags', 'ingredient.unknown'], $codes));
     }
 
     public function test_findings_come_worst_first(): void
     {
-        $ranks = array_map(static fn ($f): int => $f->severity->rank(), self::assess(self::formula(['sweet-almond-oil' => '50 g', 'water' => '10 g', 'amla' => '3 g', 'rosemary-eo' => '90 drops']))->findings);
+        $ranks = array_map(
+            static fn ($f): int => $f->severity->rank(),
+            self::assess(
+                self::formula([
+                    'sweet-almond-oil' => '50 g',
+                    'water' => '10 g',
+                    'amla' => '3 g',
+                    'rosemary-eo' => '90 drops',
+                ]),
+            )->findings,
+        );
         $sorted = $ranks;
         sort($sorted);
         self::assertSame($sorted, $ranks);
@@ -222,16 +331,40 @@ final class ChecksTest extends CoreTestCase
     {
         $dry = self::formula(['olive-oil' => '100 g'])->withUse(false, true, 20.0);
         self::assertSame(['sale.law'], self::codes(self::assess($dry)));
-        $milk = self::formula(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '73 g', 'phenoxyethanol-ehg' => '0.9 %'])->withUse(false, true, 20.0);
+        $milk = self::formula([
+            'olive-oil' => '20 g',
+            'emulsifying-wax' => '6 g',
+            'water' => '73 g',
+            'phenoxyethanol-ehg' => '0.9 %',
+        ])->withUse(false, true, 20.0);
         self::assertContains('sale.challenge-test', self::codes(self::assess($milk)));
     }
 
     public function test_every_rule_and_working_has_its_page(): void
     {
-        $assessment = self::assess(self::formula(['shea-butter' => '1 cup', 'sweet-almond-oil' => '10 %', 'flaxseed-oil' => 'about 30 g', 'water' => '10 g', 'amla' => '3 g', 'clove-bud-eo' => '90 drops', 'vitamin-e' => '0.5 g', 'unicorn dust' => '5 g', 'potassium-sorbate' => '9 g'], ProductKind::Balm, wetUse: true)->withUse(true, true, 20.0));
+        $assessment = self::assess(
+            self::formula(
+                [
+                    'shea-butter' => '1 cup',
+                    'sweet-almond-oil' => '10 %',
+                    'flaxseed-oil' => 'about 30 g',
+                    'water' => '10 g',
+                    'amla' => '3 g',
+                    'clove-bud-eo' => '90 drops',
+                    'vitamin-e' => '0.5 g',
+                    'unicorn dust' => '5 g',
+                    'potassium-sorbate' => '9 g',
+                ],
+                ProductKind::Balm,
+                wetUse: true,
+            )->withUse(true, true, 20.0),
+        );
         $pages = [
             ...array_map(static fn ($f): string => $f->method, $assessment->findings),
-            ...array_map(static fn ($p): string => $p->grams->working->method, $assessment->subject->composition->portions),
+            ...array_map(
+                static fn ($p): string => $p->grams->working->method,
+                $assessment->subject->composition->portions,
+            ),
         ];
         self::assertGreaterThan(6, count(array_unique($pages)));
         foreach (array_unique($pages) as $page) {

@@ -24,7 +24,17 @@ final class CostTest extends CoreTestCase
     /** @param  array<string, float>  $perKilogram */
     private static function priced(array $perKilogram): Context
     {
-        $prices = array_map(static fn (string $id, float $price): Correction => new Correction($id, '', Property::Price, Band::exact($price), 'a receipt'), array_keys($perKilogram), $perKilogram);
+        $prices = array_map(
+            static fn (string $id, float $price): Correction => new Correction(
+                $id,
+                '',
+                Property::Price,
+                Band::exact($price),
+                'a receipt',
+            ),
+            array_keys($perKilogram),
+            $perKilogram,
+        );
 
         return new Context(self::catalogue()->corrected(...$prices), new Kitchen(scaleGrams: 1.0));
     }
@@ -34,12 +44,19 @@ final class CostTest extends CoreTestCase
     {
         $context = self::priced($perKilogram);
 
-        return new Design(Assessor::standard()->assess($formula, $context)->subject, $context->catalogue, [[Wish::Cheaper, '']]);
+        return new Design(Assessor::standard()->assess($formula, $context)->subject, $context->catalogue, [
+            [Wish::Cheaper, ''],
+        ]);
     }
 
     public function test_grams_times_price_with_the_band_of_the_grams(): void
     {
-        $cost = Cost::of(Composition::of(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']), self::priced(['shea-butter' => 18.0, 'olive-oil' => 9.0])));
+        $cost = Cost::of(
+            Composition::of(
+                self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']),
+                self::priced(['shea-butter' => 18.0, 'olive-oil' => 9.0]),
+            ),
+        );
 
         // 60 g x 18 + 40 g x 9 = 1.44; half a gram of the scale either way on each.
         self::assertEqualsWithDelta(1.44, $cost->known->best, 1e-9);
@@ -51,7 +68,12 @@ final class CostTest extends CoreTestCase
 
     public function test_what_has_no_price_is_not_guessed_and_water_is_free(): void
     {
-        $cost = Cost::of(Composition::of(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g', 'water' => '10 g']), self::priced(['shea-butter' => 18.0])));
+        $cost = Cost::of(
+            Composition::of(
+                self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g', 'water' => '10 g']),
+                self::priced(['shea-butter' => 18.0]),
+            ),
+        );
 
         self::assertSame(['l2'], array_map(static fn ($p): string => $p->line->id, $cost->unpriced));
         self::assertEqualsWithDelta(1.08, $cost->known->best, 1e-9);

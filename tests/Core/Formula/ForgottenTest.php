@@ -25,7 +25,10 @@ final class ForgottenTest extends CoreTestCase
         $finding = self::finding(self::beside($now, $before), 'forgotten');
 
         self::assertSame(Severity::Note, $finding->severity);
-        self::assertSame('vitamin-e, 1 g, was in your last version and is not in this one. Left out on purpose?', $finding->message);
+        self::assertSame(
+            'vitamin-e, 1 g, was in your last version and is not in this one. Left out on purpose?',
+            $finding->message,
+        );
         $back = $finding->cures[0]->change->applyTo($now, self::catalogue());
         self::assertSame(['vitamin-e', '1 g'], [$back->lines[2]->ingredient, $back->lines[2]->amount]);
         self::assertNotContains('forgotten', self::codes(self::beside($back, $before)));
@@ -44,7 +47,10 @@ final class ForgottenTest extends CoreTestCase
         $before = self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']);
         $now = self::formula(['a' => '', 'b' => '', 'olive-oil' => '40 g', 'shea-butter' => '60 g']);
 
-        self::assertNotContains('forgotten', self::codes(self::beside($now->withLines([$now->lines[2], $now->lines[3]]), $before)));
+        self::assertNotContains(
+            'forgotten',
+            self::codes(self::beside($now->withLines([$now->lines[2], $now->lines[3]]), $before)),
+        );
     }
 
     public function test_what_is_not_in_the_catalogue_can_be_named_not_put_back(): void
@@ -74,34 +80,51 @@ final class ForgottenTest extends CoreTestCase
     {
         $before = self::formula(['olive-oil' => '100 g', 'vitamin-e' => '10 g']);
 
-        self::assertContains('doubtful', self::codes(self::beside($before->replacing($before->lines[1]->withAmount('1 g')), $before)));
+        self::assertContains(
+            'doubtful',
+            self::codes(self::beside($before->replacing($before->lines[1]->withAmount('1 g')), $before)),
+        );
     }
 
     public function test_doubling_is_a_wish(): void
     {
         $before = self::formula(['olive-oil' => '100 g', 'vitamin-e' => '1 g']);
 
-        self::assertNotContains('doubtful', self::codes(self::beside($before->replacing($before->lines[1]->withAmount('2 g')), $before)));
+        self::assertNotContains(
+            'doubtful',
+            self::codes(self::beside($before->replacing($before->lines[1]->withAmount('2 g')), $before)),
+        );
     }
 
     public function test_the_same_written_otherwise_is_the_same(): void
     {
         // Everything ten times as much is another size, not a slip: shares are compared.
         $before = self::formula(['olive-oil' => '100 g', 'vitamin-e' => '1 g']);
-        $now = $before->replacing($before->lines[0]->withAmount('1 kg'))->replacing($before->lines[1]->withAmount('10 g'));
+        $now = $before
+            ->replacing($before->lines[0]->withAmount('1 kg'))
+            ->replacing($before->lines[1]->withAmount('10 g'));
 
         self::assertNotContains('doubtful', self::codes(self::beside($now, $before)));
     }
 
     public function test_without_an_earlier_version_nothing_is_said(): void
     {
-        self::assertSame([], array_intersect(['forgotten', 'doubtful'], self::codes(self::assess(self::formula(['olive-oil' => '40 g'])))));
+        self::assertSame(
+            [],
+            array_intersect(
+                ['forgotten', 'doubtful'],
+                self::codes(self::assess(self::formula(['olive-oil' => '40 g']))),
+            ),
+        );
     }
 
     public function test_a_line_that_cannot_be_read_yet_is_no_slip(): void
     {
         $before = self::formula(['olive-oil' => '100 g', 'vitamin-e' => '1 g']);
 
-        self::assertNotContains('doubtful', self::codes(self::beside($before->replacing($before->lines[1]->withAmount('1 tb sp')), $before)));
+        self::assertNotContains(
+            'doubtful',
+            self::codes(self::beside($before->replacing($before->lines[1]->withAmount('1 tb sp')), $before)),
+        );
     }
 }

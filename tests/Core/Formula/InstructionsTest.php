@@ -10,7 +10,10 @@ use PHPUnit\Framework\TestCase;
 
 final class InstructionsTest extends TestCase
 {
-    /** @return iterable<array{string, string, float, float|null}> sentence, act, minutes (0 for none), °C (null for none) */
+    /**
+     * @return iterable<array{string, string, float, float|null}> sentence, act, minutes (0 for none), °C (null for
+     *     none)
+     */
     public static function sentences(): iterable
     {
         yield ['Melt the butters over a pan of water.', 'melt', 0, null];

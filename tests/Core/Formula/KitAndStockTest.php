@@ -24,7 +24,10 @@ final class KitAndStockTest extends CoreTestCase
 {
     private static function inBowl(Formula $formula, float $millilitres): Assessment
     {
-        return Assessor::standard()->assess($formula, new Context(self::catalogue(), new Kitchen(scaleGrams: 1.0, bowlMillilitres: $millilitres)));
+        return Assessor::standard()->assess(
+            $formula,
+            new Context(self::catalogue(), new Kitchen(scaleGrams: 1.0, bowlMillilitres: $millilitres)),
+        );
     }
 
     /** @param  array<string, float|null>  $atHand */
@@ -81,7 +84,10 @@ final class KitAndStockTest extends CoreTestCase
     public function test_a_mass_is_set_by_a_change_and_out_again_as_data(): void
     {
         $change = Change::fromArray(json_decode((string) json_encode(Change::mass(250.5)), true));
-        self::assertEquals(Size::mass(250.5), $change->applyTo(self::formula(['olive-oil' => '9 g']), self::catalogue())->size);
+        self::assertEquals(
+            Size::mass(250.5),
+            $change->applyTo(self::formula(['olive-oil' => '9 g']), self::catalogue())->size,
+        );
 
         $this->expectException(FormulaError::class);
         Change::fromArray(['op' => 'set-mass', 'value' => 'plenty'])->applyTo(self::formula([]), self::catalogue());
@@ -90,18 +96,30 @@ final class KitAndStockTest extends CoreTestCase
     public function test_the_scarcest_line_limits_the_batch(): void
     {
         // 60 and 40 %. 150 g of shea allow 250 g; 90 g of olive allow 225: olive limits, and 15 g of shea remain.
-        $stock = self::stock(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']), ['shea-butter' => 150.0, 'olive-oil' => 90.0]);
+        $stock = self::stock(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']), [
+            'shea-butter' => 150.0,
+            'olive-oil' => 90.0,
+        ]);
         $json = $stock->jsonSerialize();
 
         self::assertEqualsWithDelta(225.0, $stock->largest, 1e-9);
         self::assertSame(['Olive oil'], $stock->limiting());
         self::assertSame(225.0, $json['largest_grams']);
-        self::assertSame([['shea-butter', 60.0, 0.0, 15.0], ['olive-oil', 40.0, 0.0, 0.0]], array_map(static fn (array $r): array => [$r['ingredient'], $r['needed'], $r['short'], $r['left_of_largest']], $json['rows']));
+        self::assertSame(
+            [['shea-butter', 60.0, 0.0, 15.0], ['olive-oil', 40.0, 0.0, 0.0]],
+            array_map(
+                static fn (array $r): array => [$r['ingredient'], $r['needed'], $r['short'], $r['left_of_largest']],
+                $json['rows'],
+            ),
+        );
     }
 
     public function test_what_is_short_for_this_batch(): void
     {
-        $json = self::stock(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']), ['shea-butter' => 45.0, 'olive-oil' => 90.0])->jsonSerialize();
+        $json = self::stock(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']), [
+            'shea-butter' => 45.0,
+            'olive-oil' => 90.0,
+        ])->jsonSerialize();
 
         self::assertSame(15.0, $json['rows'][0]['short']);
         self::assertSame(75.0, $json['largest_grams']);
@@ -112,7 +130,10 @@ final class KitAndStockTest extends CoreTestCase
     {
         $formula = self::formula(['shea-butter' => '50 g', 'olive-oil' => '25 g']);
         $second = self::formula(['a' => '', 'b' => '', 'olive-oil' => '25 g'])->lines[2];
-        $stock = self::stock($formula->withLines([...$formula->lines, $second]), ['shea-butter' => 500.0, 'olive-oil' => 100.0]);
+        $stock = self::stock($formula->withLines([...$formula->lines, $second]), [
+            'shea-butter' => 500.0,
+            'olive-oil' => 100.0,
+        ]);
 
         self::assertEqualsWithDelta(200.0, $stock->largest, 1e-9);
         self::assertCount(2, $stock->jsonSerialize()['rows']);
@@ -124,7 +145,10 @@ final class KitAndStockTest extends CoreTestCase
         self::assertSame(0.0, $none->largest);
         self::assertSame(['Shea butter'], $none->limiting());
 
-        $some = self::stock(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']), ['shea-butter' => null, 'olive-oil' => 90.0]);
+        $some = self::stock(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g']), [
+            'shea-butter' => null,
+            'olive-oil' => 90.0,
+        ]);
         self::assertEqualsWithDelta(225.0, $some->largest, 1e-9);
         self::assertSame(['Shea butter'], $some->unknown());
         self::assertNull($some->jsonSerialize()['rows'][0]['short']);
@@ -139,7 +163,14 @@ final class KitAndStockTest extends CoreTestCase
         $stock = self::stock(self::formula(['olive-oil' => '40 g', 'water' => '60 g']), ['olive-oil' => 80.0]);
 
         self::assertEqualsWithDelta(200.0, $stock->largest, 1e-9);
-        self::assertEqualsWithDelta(100.0, self::stock(self::formula(['olive-oil' => '40 g', 'water' => '60 g']), ['olive-oil' => 80.0, 'water' => 60.0])->largest, 1e-9);
+        self::assertEqualsWithDelta(
+            100.0,
+            self::stock(self::formula(['olive-oil' => '40 g', 'water' => '60 g']), [
+                'olive-oil' => 80.0,
+                'water' => 60.0,
+            ])->largest,
+            1e-9,
+        );
     }
 
     public function test_light_on_clear_glass_halves_the_life(): void
@@ -147,10 +178,20 @@ final class KitAndStockTest extends CoreTestCase
         $dark = self::formula(['olive-oil' => '100 g']);
         $clear = $dark->inClearGlass();
 
-        self::assertEqualsWithDelta(self::assess($dark)->subject->life->months->best / 2, self::assess($clear)->subject->life->months->best, 1e-9);
-        self::assertContains('In clear glass in the light: half of that.', self::assess($clear)->subject->life->reasons);
+        self::assertEqualsWithDelta(
+            self::assess($dark)->subject->life->months->best / 2,
+            self::assess($clear)->subject->life->months->best,
+            1e-9,
+        );
+        self::assertContains(
+            'In clear glass in the light: half of that.',
+            self::assess($clear)->subject->life->reasons,
+        );
         $longer = self::assess($clear)->subject->life->longer;
         self::assertContains('In dark glass, or in a cupboard', array_column($longer, 'words'));
-        self::assertNotContains('In dark glass, or in a cupboard', array_column(self::assess($dark)->subject->life->longer, 'words'));
+        self::assertNotContains(
+            'In dark glass, or in a cupboard',
+            array_column(self::assess($dark)->subject->life->longer, 'words'),
+        );
     }
 }

@@ -33,7 +33,10 @@ final class LearnedTest extends CoreTestCase
 
     private static function taught(Formula $formula, Observation ...$observations): Assessment
     {
-        return Assessor::standard()->assess($formula, new Context(self::catalogue(), new Kitchen(scaleGrams: 1.0), Learned::from(...$observations)));
+        return Assessor::standard()->assess(
+            $formula,
+            new Context(self::catalogue(), new Kitchen(scaleGrams: 1.0), Learned::from(...$observations)),
+        );
     }
 
     private static function found(TextureFound $texture, TextureFamily $family = TextureFamily::Butter): Observation
@@ -43,19 +46,31 @@ final class LearnedTest extends CoreTestCase
 
     public function test_what_holds_a_product_is_its_family(): void
     {
-        $family = static fn (array $lines): TextureFamily => TextureFamily::of(Composition::of(self::formula($lines), self::context()));
+        $family = static fn (array $lines): TextureFamily => TextureFamily::of(
+            Composition::of(self::formula($lines), self::context()),
+        );
 
         self::assertSame(TextureFamily::Oil, $family(['olive-oil' => '95 g', 'shea-butter' => '5 g']));
         self::assertSame(TextureFamily::Butter, $family(['olive-oil' => '80 g', 'shea-butter' => '20 g']));
-        self::assertSame(TextureFamily::Wax, $family(['olive-oil' => '60 g', 'shea-butter' => '30 g', 'beeswax' => '10 g']));
-        self::assertSame(TextureFamily::Conditioner, $family(['btms-25' => '50 g', 'shea-butter' => '30 g', 'beeswax' => '10 g']));
+        self::assertSame(
+            TextureFamily::Wax,
+            $family(['olive-oil' => '60 g', 'shea-butter' => '30 g', 'beeswax' => '10 g']),
+        );
+        self::assertSame(
+            TextureFamily::Conditioner,
+            $family(['btms-25' => '50 g', 'shea-butter' => '30 g', 'beeswax' => '10 g']),
+        );
         self::assertSame(TextureFamily::Oil, $family([]));
     }
 
     public function test_one_finding_moves_a_third_of_the_way(): void
     {
         // exp(ln 0.85 / (1 + 2)) = 0.85^(1/3) = 0.9473; three of them: 0.85^(3/5) = 0.9071.
-        self::assertEqualsWithDelta(0.9473, Learned::from(self::found(TextureFound::Softer))->texture(TextureFamily::Butter)->factor, 1e-4);
+        self::assertEqualsWithDelta(
+            0.9473,
+            Learned::from(self::found(TextureFound::Softer))->texture(TextureFamily::Butter)->factor,
+            1e-4,
+        );
         $three = Learned::from(...array_fill(0, 3, self::found(TextureFound::Softer)))->texture(TextureFamily::Butter);
         self::assertEqualsWithDelta(0.9071, $three->factor, 1e-4);
         self::assertSame(3, $three->count);
@@ -64,7 +79,11 @@ final class LearnedTest extends CoreTestCase
 
     public function test_softer_and_firmer_cancel_out(): void
     {
-        $learned = Learned::from(self::found(TextureFound::Softer), self::found(TextureFound::Firmer), self::found(TextureFound::AsSaid));
+        $learned = Learned::from(
+            self::found(TextureFound::Softer),
+            self::found(TextureFound::Firmer),
+            self::found(TextureFound::AsSaid),
+        );
 
         self::assertEqualsWithDelta(1.0, $learned->texture(TextureFamily::Butter)->factor, 1e-12);
         self::assertSame(3, $learned->texture(TextureFamily::Butter)->count);
@@ -94,11 +113,18 @@ final class LearnedTest extends CoreTestCase
         $factor = 0.65 ** (4 / 6);
 
         foreach ([10.0, 25.0, 33.0] as $celsius) {
-            self::assertEqualsWithDelta($plain->subject->texture->solids($celsius)->best * $factor, $taught->subject->texture->solids($celsius)->best, 1e-9);
+            self::assertEqualsWithDelta(
+                $plain->subject->texture->solids($celsius)->best * $factor,
+                $taught->subject->texture->solids($celsius)->best,
+                1e-9,
+            );
         }
         self::assertLessThan($plain->subject->texture->meltsAt(), $taught->subject->texture->meltsAt());
         self::assertLessThan($plain->subject->whipping()->coldest, $taught->subject->whipping()->coldest);
-        self::assertSame(['factor' => round($factor, 4), 'count' => 4], json_decode((string) json_encode($taught), true)['learned']['texture']);
+        self::assertSame(
+            ['factor' => round($factor, 4), 'count' => 4],
+            json_decode((string) json_encode($taught), true)['learned']['texture'],
+        );
         self::assertSame('held by butter', $taught->jsonSerialize()['learned']['family']);
     }
 
@@ -128,7 +154,11 @@ final class LearnedTest extends CoreTestCase
 
     public function test_still_good_is_news_only_after_its_time(): void
     {
-        $at = static fn (float $months): Observation => new Observation(new Predicted(TextureFamily::Oil, 12.0), null, months: $months);
+        $at = static fn (float $months): Observation => new Observation(
+            new Predicted(TextureFamily::Oil, 12.0),
+            null,
+            months: $months,
+        );
 
         self::assertSame(0.0, $at(6.0)->lifeRatio());
         self::assertEqualsWithDelta(1.5, $at(18.0)->lifeRatio(), 1e-12);
@@ -142,7 +172,11 @@ final class LearnedTest extends CoreTestCase
         $kept = new Observation(new Predicted(TextureFamily::Oil, 12.0), null, months: 60.0);
         $wet = self::formula(['olive-oil' => '90 g', 'aloe-gel' => '10 g']);
 
-        self::assertEqualsWithDelta(self::assess($wet)->subject->life->months->best, self::taught($wet, ...array_fill(0, 20, $kept))->subject->life->months->best, 1e-9);
+        self::assertEqualsWithDelta(
+            self::assess($wet)->subject->life->months->best,
+            self::taught($wet, ...array_fill(0, 20, $kept))->subject->life->months->best,
+            1e-9,
+        );
         self::assertSame(self::codes(self::assess($wet)), self::codes(self::taught($wet, $kept)));
         // Of a life that water capped nothing can be learned about oils.
         self::assertSame(0.0, Predicted::of(self::assess($wet))->lifeMonths);
@@ -152,7 +186,10 @@ final class LearnedTest extends CoreTestCase
     public function test_no_finding_touches_load_or_age(): void
     {
         $strong = self::formula(['olive-oil' => '90 g', 'rosemary-eo' => '10 g']);
-        $all = [self::found(TextureFound::MuchFirmer, TextureFamily::Oil), new Observation(new Predicted(TextureFamily::Oil, 12.0), null, months: 60.0)];
+        $all = [
+            self::found(TextureFound::MuchFirmer, TextureFamily::Oil),
+            new Observation(new Predicted(TextureFamily::Oil, 12.0), null, months: 60.0),
+        ];
 
         self::assertContains('load.total', self::codes(self::taught($strong, ...$all)));
     }
@@ -166,7 +203,10 @@ final class LearnedTest extends CoreTestCase
         $solids = static fn (Assessment $a): float => $a->subject->texture->solids(25.0)->best;
 
         self::assertEqualsWithDelta($solids($taught) * 1.33, $demand->least, 0.1);
-        self::assertGreaterThanOrEqual($demand->least - 0.1, $solids(self::taught($formula, ...array_fill(0, 3, self::found(TextureFound::Softer)))));
+        self::assertGreaterThanOrEqual(
+            $demand->least - 0.1,
+            $solids(self::taught($formula, ...array_fill(0, 3, self::found(TextureFound::Softer)))),
+        );
     }
 
     public function test_nothing_learned_is_as_the_handbook_says(): void
@@ -175,19 +215,21 @@ final class LearnedTest extends CoreTestCase
 
         self::assertEquals(Texture::of($composition)->curve(), self::taught(self::butter())->subject->texture->curve());
         self::assertSame(0, Learned::nothing()->life(TextureFamily::Oil)->count);
-        $context = new Context(self::catalogue(), new Kitchen, Learned::from(self::found(TextureFound::Softer)));
+        $context = new Context(self::catalogue(), new Kitchen(), Learned::from(self::found(TextureFound::Softer)));
         self::assertSame(0, $context->untaught()->learned->texture(TextureFamily::Butter)->count);
     }
 
     public function test_a_finding_says_something_and_what_can_be(): void
     {
         $predicted = new Predicted(TextureFamily::Butter, 12.0);
-        foreach ([
-            'texture' => static fn (): Observation => new Observation($predicted),
-            'overrun_percent' => static fn (): Observation => new Observation($predicted, null, 80.0),
-            'overrun_percent ' => static fn (): Observation => new Observation($predicted, null, 400.0, 10.0),
-            'months' => static fn (): Observation => new Observation($predicted, null, months: 500.0),
-        ] as $field => $bad) {
+        foreach (
+            [
+                'texture' => static fn (): Observation => new Observation($predicted),
+                'overrun_percent' => static fn (): Observation => new Observation($predicted, null, 80.0),
+                'overrun_percent ' => static fn (): Observation => new Observation($predicted, null, 400.0, 10.0),
+                'months' => static fn (): Observation => new Observation($predicted, null, months: 500.0),
+            ] as $field => $bad
+        ) {
             try {
                 $bad();
                 self::fail($field);
@@ -199,8 +241,14 @@ final class LearnedTest extends CoreTestCase
 
     public function test_what_is_said_in_words(): void
     {
-        self::assertSame(['much softer than said', 'softer than said', 'as said', 'firmer than said', 'much firmer than said'], array_map(static fn (TextureFound $t): string => $t->label(), TextureFound::cases()));
-        self::assertSame(['held by wax', 'held by a conditioning agent', 'held by butter', 'oils'], array_map(static fn (TextureFamily $t): string => $t->label(), TextureFamily::cases()));
+        self::assertSame(
+            ['much softer than said', 'softer than said', 'as said', 'firmer than said', 'much firmer than said'],
+            array_map(static fn (TextureFound $t): string => $t->label(), TextureFound::cases()),
+        );
+        self::assertSame(
+            ['held by wax', 'held by a conditioning agent', 'held by butter', 'oils'],
+            array_map(static fn (TextureFamily $t): string => $t->label(), TextureFamily::cases()),
+        );
         // Softer and firmer are each other's turning round.
         self::assertEqualsWithDelta(1.0, TextureFound::MuchSofter->ratio() * TextureFound::MuchFirmer->ratio(), 1e-12);
         self::assertEqualsWithDelta(1.0, TextureFound::Softer->ratio() * TextureFound::Firmer->ratio(), 1e-12);

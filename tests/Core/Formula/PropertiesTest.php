@@ -33,7 +33,28 @@ use Tests\Core\CoreTestCase;
 /** What must hold of every formula, tried on formulas drawn at random from a fixed seed. */
 final class PropertiesTest extends CoreTestCase
 {
-    private const AMOUNTS = ['50 g', '12.5 g', '1/2 cup', '3 tbsp', '1 heaped tsp', '20 drops', 'a few drops', '5 %', '12 %', '2 parts', 'to fill', 'about 30 g', '2-3 tbsp', '1 leaf', 'a pinch', '2 capsules of 500 mg', 'oops', '', '-4 g', '0.3 g'];
+    private const AMOUNTS = [
+        '50 g',
+        '12.5 g',
+        '1/2 cup',
+        '3 tbsp',
+        '1 heaped tsp',
+        '20 drops',
+        'a few drops',
+        '5 %',
+        '12 %',
+        '2 parts',
+        'to fill',
+        'about 30 g',
+        '2-3 tbsp',
+        '1 leaf',
+        'a pinch',
+        '2 capsules of 500 mg',
+        'oops',
+        '',
+        '-4 g',
+        '0.3 g',
+    ];
 
     /** @return iterable<int, Formula> */
     private static function drawn(int $count, int $seed): iterable
@@ -45,10 +66,27 @@ final class PropertiesTest extends CoreTestCase
             for ($i = mt_rand(0, 14); $i > 0; $i--) {
                 $id = mt_rand(0, 19) === 0 ? '' : $ids[mt_rand(0, count($ids) - 1)];
                 $forms = $id === '' ? [''] : ['', 'melted', ...array_keys(self::catalogue()->get($id)->forms)];
-                $lines[] = new Line('l'.$i, $id, $id === '' ? 'stranger' : $id, self::AMOUNTS[mt_rand(0, count(self::AMOUNTS) - 1)], $forms[mt_rand(0, count($forms) - 1)], Phase::cases()[mt_rand(0, 4)]);
+                $lines[] = new Line(
+                    'l'.$i,
+                    $id,
+                    $id === '' ? 'stranger' : $id,
+                    self::AMOUNTS[mt_rand(0, count(self::AMOUNTS) - 1)],
+                    $forms[mt_rand(0, count($forms) - 1)],
+                    Phase::cases()[mt_rand(0, 4)],
+                );
             }
             $sizes = [Size::asWritten(), Size::mass(mt_rand(1, 5000)), Size::jars(mt_rand(1, 40), mt_rand(5, 500))];
-            yield new Formula('Drawn '.$n, ProductKind::cases()[mt_rand(0, 9)], Audience::cases()[mt_rand(0, 6)], $lines, [], $sizes[mt_rand(0, 2)], mt_rand(0, 1) === 1, mt_rand(0, 1) === 1, (float) mt_rand(-18, 35));
+            yield new Formula(
+                'Drawn '.$n,
+                ProductKind::cases()[mt_rand(0, 9)],
+                Audience::cases()[mt_rand(0, 6)],
+                $lines,
+                [],
+                $sizes[mt_rand(0, 2)],
+                mt_rand(0, 1) === 1,
+                mt_rand(0, 1) === 1,
+                (float) mt_rand(-18, 35),
+            );
         }
     }
 
@@ -72,7 +110,11 @@ final class PropertiesTest extends CoreTestCase
                 self::assertGreaterThanOrEqual(1.0 - 1e-9, $high);
                 $json = $assessment->jsonSerialize();
                 self::assertIsArray($json['lines']);
-                self::assertSame(1000, (int) round(array_sum(array_column($json['lines'], 'shown_percent')) * 10), 'the shown column adds up');
+                self::assertSame(
+                    1000,
+                    (int) round(array_sum(array_column($json['lines'], 'shown_percent')) * 10),
+                    'the shown column adds up',
+                );
             }
             self::assertLessThanOrEqual(100.0 + 1e-9, $subject->water->percent->high);
             self::assertGreaterThanOrEqual(0.0, $subject->life->months->low);
@@ -100,14 +142,32 @@ final class PropertiesTest extends CoreTestCase
             $assessment = self::assess($formula);
             $oils = $assessment->subject->load->oils;
             $ceiling = $formula->audience->essentialOilCeiling();
-            $rest = array_filter($assessment->subject->composition->counted(), static fn ($p): bool => ! in_array($p, $oils, true));
-            $relative = array_filter($assessment->subject->composition->counted(), static fn ($p): bool => $p->amount[0]->unit->isRelative());
+            $rest = array_filter(
+                $assessment->subject->composition->counted(),
+                static fn ($p): bool => ! in_array($p, $oils, true),
+            );
+            $relative = array_filter(
+                $assessment->subject->composition->counted(),
+                static fn ($p): bool => $p->amount[0]->unit->isRelative(),
+            );
             // Where nothing else is weighed, or shares follow one another, taking less of one changes the whole.
-            if ($oils === [] || $ceiling <= 0.0 || $rest === [] || $relative !== [] || $formula->size->mode !== 'as-written') {
+            if (
+                $oils === []
+                || $ceiling <= 0.0
+                || $rest === []
+                || $relative !== []
+                || $formula->size->mode !== 'as-written'
+            ) {
                 continue;
             }
-            $cured = self::assess($assessment->subject->load->reduceTo($ceiling, $oils)->applyTo($formula, self::catalogue()));
-            self::assertLessThanOrEqual($ceiling + 1e-9, $cured->subject->load->percent()->high, json_encode(FormulaFile::write($formula)) ?: '');
+            $cured = self::assess(
+                $assessment->subject->load->reduceTo($ceiling, $oils)->applyTo($formula, self::catalogue()),
+            );
+            self::assertLessThanOrEqual(
+                $ceiling + 1e-9,
+                $cured->subject->load->percent()->high,
+                json_encode(FormulaFile::write($formula)) ?: '',
+            );
             $tried++;
         }
         self::assertGreaterThan(30, $tried);
@@ -129,7 +189,10 @@ final class PropertiesTest extends CoreTestCase
     {
         foreach (self::drawn(200, 13) as $formula) {
             $written = FormulaFile::write($formula);
-            self::assertSame($written, FormulaFile::write(FormulaFile::read((array) json_decode((string) json_encode($written), true))));
+            self::assertSame(
+                $written,
+                FormulaFile::write(FormulaFile::read((array) json_decode((string) json_encode($written), true))),
+            );
         }
     }
 
@@ -156,7 +219,11 @@ final class PropertiesTest extends CoreTestCase
             $life = self::assess($formula)->subject->life;
             $last = INF;
             foreach ($life->longer as $way) {
-                self::assertGreaterThan($life->months->best, $way['months']->best, $formula->title.': '.$way['words']);
+                self::assertGreaterThan(
+                    $life->months->best,
+                    $way['months']->best,
+                    $formula->title.': '.$way['words'],
+                );
                 self::assertLessThanOrEqual($last, $way['months']->best, 'the most first');
                 $last = $way['months']->best;
                 $ways++;
@@ -169,7 +236,9 @@ final class PropertiesTest extends CoreTestCase
     {
         $tried = 0;
         foreach (self::drawn(200, 29) as $formula) {
-            $said = array_column(self::assess($formula)->subject->life->longer, 'months', 'words')['Kept in the fridge, 5 °C'] ?? null;
+            $said = array_column(self::assess($formula)->subject->life->longer, 'months', 'words')[
+                    'Kept in the fridge, 5 °C'
+                ] ?? null;
             if ($said === null) {
                 continue;
             }
@@ -183,12 +252,25 @@ final class PropertiesTest extends CoreTestCase
     public function test_a_cost_is_the_sum_of_its_lines_and_no_line_is_lost(): void
     {
         mt_srand(31);
-        $prices = array_map(static fn (string $id): Correction => new Correction($id, '', Property::Price, Band::exact(mt_rand(1, 300)), 'drawn'), array_filter(array_keys(self::catalogue()->all()), static fn (): bool => mt_rand(0, 2) > 0));
-        $context = new Context(self::catalogue()->corrected(...array_values($prices)), new Kitchen);
+        $prices = array_map(
+            static fn (string $id): Correction => new Correction(
+                $id,
+                '',
+                Property::Price,
+                Band::exact(mt_rand(1, 300)),
+                'drawn',
+            ),
+            array_filter(array_keys(self::catalogue()->all()), static fn (): bool => mt_rand(0, 2) > 0),
+        );
+        $context = new Context(self::catalogue()->corrected(...array_values($prices)), new Kitchen());
         foreach (self::drawn(150, 31) as $formula) {
             $composition = Composition::of($formula, $context);
             $cost = Cost::of($composition);
-            self::assertEqualsWithDelta(array_sum(array_map(static fn (Band $b): float => $b->best, $cost->byLine)), $cost->known->best, 1e-9);
+            self::assertEqualsWithDelta(
+                array_sum(array_map(static fn (Band $b): float => $b->best, $cost->byLine)),
+                $cost->known->best,
+                1e-9,
+            );
             self::assertCount(count($composition->counted()), [...$cost->byLine, ...$cost->unpriced]);
             self::assertGreaterThanOrEqual(0.0, $cost->known->low);
         }
@@ -199,11 +281,15 @@ final class PropertiesTest extends CoreTestCase
         $measured = 0;
         foreach (self::drawn(120, 37) as $formula) {
             $composition = Composition::of($formula, self::context());
-            $without = WithoutScale::of($composition, new Kitchen);
+            $without = WithoutScale::of($composition, new Kitchen());
             self::assertCount(count($formula->lines), $without->formula->lines);
             foreach (Composition::of($without->formula, self::context())->portions as $portion) {
                 if ($without->measures[$portion->line->id] !== '') {
-                    self::assertSame('', $portion->problem, $portion->line->amount.' of '.$portion->ingredient->name);
+                    self::assertSame(
+                        '',
+                        $portion->problem,
+                        $portion->line->amount.' of '.$portion->ingredient->name,
+                    );
                     self::assertGreaterThan(0.0, $portion->grams->band->best);
                     $measured++;
                 }
@@ -216,11 +302,20 @@ final class PropertiesTest extends CoreTestCase
     {
         foreach (self::drawn(150, 41) as $formula) {
             $open = self::assess($formula);
-            $decided = self::assess($formula->accepting(...array_map(static fn (Finding $f): Acceptance => new Acceptance($f->code, $f->message, 'As it is.'), $open->findings)));
+            $decided = self::assess(
+                $formula->accepting(
+                    ...array_map(
+                        static fn (Finding $f): Acceptance => new Acceptance($f->code, $f->message, 'As it is.'),
+                        $open->findings,
+                    ),
+                ),
+            );
             self::assertCount(count($open->findings), $decided->findings);
             foreach ($decided->findings as $finding) {
                 self::assertSame($finding->acceptable, $finding->accepted !== '');
-                self::assertFalse($formula->audience->isChild() && $finding->severity === Severity::Stop && $finding->accepted !== '');
+                self::assertFalse(
+                    $formula->audience->isChild() && $finding->severity === Severity::Stop && $finding->accepted !== '',
+                );
             }
         }
     }
@@ -230,10 +325,18 @@ final class PropertiesTest extends CoreTestCase
         foreach (self::drawn(80, 43) as $formula) {
             $subject = self::assess($formula)->subject;
             $plan = (new WaterPlan($subject, self::catalogue()))->jsonSerialize();
-            self::assertEqualsWithDelta($subject->water->percent->best, min(100.0, array_sum(array_map(static fn (array $b): float => $b['percent']->best, $plan['bearers']))), 1e-9);
+            self::assertEqualsWithDelta(
+                $subject->water->percent->best,
+                min(100.0, array_sum(array_map(static fn (array $b): float => $b['percent']->best, $plan['bearers']))),
+                1e-9,
+            );
             foreach ($plan['choices'] as $choice) {
                 self::assertSame($choice['fits'], $choice['against'] === []);
-                self::assertGreaterThanOrEqual($choice['grams_on_base'], $choice['grams'], 'a dose that counts itself is never the smaller');
+                self::assertGreaterThanOrEqual(
+                    $choice['grams_on_base'],
+                    $choice['grams'],
+                    'a dose that counts itself is never the smaller',
+                );
             }
         }
     }
@@ -243,7 +346,10 @@ final class PropertiesTest extends CoreTestCase
         foreach (self::drawn(120, 47) as $formula) {
             self::assertSame([], Edits::between($formula, $formula));
             foreach ($formula->lines as $line) {
-                self::assertCount(1, Edits::between($formula, $formula->replacing($line->withAmount($line->amount.' more'))));
+                self::assertCount(
+                    1,
+                    Edits::between($formula, $formula->replacing($line->withAmount($line->amount.' more'))),
+                );
             }
         }
     }
@@ -253,7 +359,10 @@ final class PropertiesTest extends CoreTestCase
         foreach (self::drawn(150, 17) as $formula) {
             $plain = Composition::of($formula->withSize(Size::asWritten()), self::context(0.001));
             // Shares, parts and fills follow the size by themselves.
-            $relative = array_filter($plain->portions, static fn ($p): bool => $p->amount !== [] && $p->amount[0]->unit->isRelative());
+            $relative = array_filter(
+                $plain->portions,
+                static fn ($p): bool => $p->amount !== [] && $p->amount[0]->unit->isRelative(),
+            );
             if ($plain->counted() === [] || $relative !== []) {
                 continue;
             }
@@ -268,8 +377,48 @@ final class PropertiesTest extends CoreTestCase
     public function test_any_text_is_read_or_refused_with_a_sentence(): void
     {
         mt_srand(23);
-        $pieces = ['2 tbsp', 'castor oil', 'shea', '½', '1/0', '%', "\n", "\n\n", ' and ', ',', '(', ')', 'Melt', 'for 20 min', '°C', '75 C', 'équal parts of', 'equal parts of', '🧴', '<b>', '-', '- ', '3)', 'to fill', 'q.s.', '99999999999999', 'زيت', "\t", ':', 'Method', 'a few drops', '"', "'", '\\', '$1', 'NaN', '1e9', '.', ';'];
-        $reader = new RecipeReader(self::catalogue(), new Kitchen);
+        $pieces = [
+            '2 tbsp',
+            'castor oil',
+            'shea',
+            '½',
+            '1/0',
+            '%',
+            "\n",
+            "\n\n",
+            ' and ',
+            ',',
+            '(',
+            ')',
+            'Melt',
+            'for 20 min',
+            '°C',
+            '75 C',
+            'équal parts of',
+            'equal parts of',
+            '🧴',
+            '<b>',
+            '-',
+            '- ',
+            '3)',
+            'to fill',
+            'q.s.',
+            '99999999999999',
+            'زيت',
+            "\t",
+            ':',
+            'Method',
+            'a few drops',
+            '"',
+            "'",
+            '\\',
+            '$1',
+            'NaN',
+            '1e9',
+            '.',
+            ';',
+        ];
+        $reader = new RecipeReader(self::catalogue(), new Kitchen());
         for ($n = 0; $n < 400; $n++) {
             $text = '';
             for ($i = mt_rand(1, 30); $i > 0; $i--) {
@@ -291,7 +440,10 @@ final class PropertiesTest extends CoreTestCase
             $ids = array_map(static fn (Line $l): string => $l->id, $formula->lines);
             foreach (self::assess($formula)->findings as $finding) {
                 self::assertMatchesRegularExpression('/[.!]$/', $finding->message, $finding->code);
-                self::assertSame([], array_diff(array_map(static fn ($p): string => $p->line->id, $finding->portions), $ids));
+                self::assertSame(
+                    [],
+                    array_diff(array_map(static fn ($p): string => $p->line->id, $finding->portions), $ids),
+                );
                 self::assertMatchesRegularExpression('/^[a-z]+(-[a-z]+)*(\.[a-z]+(-[a-z]+)*)?$/', $finding->code);
             }
         }
@@ -299,7 +451,10 @@ final class PropertiesTest extends CoreTestCase
 
     public function test_dermal_maximum_is_open_only_where_none_is_given(): void
     {
-        $findings = static fn (string $id): array => array_filter(self::assess(self::formula(['olive-oil' => '50 g', $id => '50 %']), 0.01)->findings, static fn (Finding $f): bool => $f->code === 'load.oil');
+        $findings = static fn (string $id): array => array_filter(
+            self::assess(self::formula(['olive-oil' => '50 g', $id => '50 %']), 0.01)->findings,
+            static fn (Finding $f): bool => $f->code === 'load.oil',
+        );
         foreach (self::catalogue()->all() as $id => $ingredient) {
             if ($ingredient->kind->value === 'essential-oil') {
                 $portion = self::assess(self::formula(['olive-oil' => '50 g', $id => '50 %']))->subject->load->oils[0];

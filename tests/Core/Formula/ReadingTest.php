@@ -20,12 +20,13 @@ final class ReadingTest extends CoreTestCase
 {
     private static function read(string $text): Recipe
     {
-        return (new RecipeReader(self::catalogue(), new Kitchen))->read($text);
+        return (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
     }
 
     public function test_a_scribbled_recipe(): void
     {
-        $recipe = self::read(<<<'TEXT'
+        $recipe = self::read(
+            <<<'TEXT'
             Sunday growth butter
 
             Ingredients:
@@ -41,14 +42,19 @@ final class ReadingTest extends CoreTestCase
             Method
             1. Melt everything together at 167F for 20 minutes.
             2. Cool in the fridge for 1 hour. Whip for 8-10 minutes.
-            TEXT);
+            TEXT
+            ,
+        );
 
         self::assertSame('Sunday growth butter', $recipe->title);
         self::assertSame(
             ['shea-butter', 'coconut-oil', 'castor-oil', 'jojoba-oil', 'rosemary-eo', 'peppermint-eo', 'fenugreek', ''],
             array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
         );
-        self::assertSame(['1 cup', '1/2 cup', '2 heaped tbsp', '3 tbsp', '40 drops', '30 drops', '2 tbsp', '1 pinch'], array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines));
+        self::assertSame(
+            ['1 cup', '1/2 cup', '2 heaped tbsp', '3 tbsp', '40 drops', '30 drops', '2 tbsp', '1 pinch'],
+            array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines),
+        );
         self::assertSame('powder', $recipe->lines[6]->form);
         self::assertSame(Understood::No, $recipe->lines[7]->understood);
         self::assertSame(['melt', 'cool', 'whip'], array_map(static fn ($s): string => $s->act, $recipe->steps));
@@ -99,14 +105,32 @@ final class ReadingTest extends CoreTestCase
     /** @return iterable<array{string, array<string, string>}> */
     public static function together(): iterable
     {
-        yield ['Equal parts of castor, olive and coconut oil', ['castor-oil' => '1 part', 'olive-oil' => '1 part', 'coconut-oil' => '1 part']];
-        yield ['4 tablespoons each of castor oil and olive oil', ['castor-oil' => '4 tablespoons', 'olive-oil' => '4 tablespoons']];
+        yield [
+            'Equal parts of castor, olive and coconut oil',
+            ['castor-oil' => '1 part', 'olive-oil' => '1 part', 'coconut-oil' => '1 part'],
+        ];
+        yield [
+            '4 tablespoons each of castor oil and olive oil',
+            ['castor-oil' => '4 tablespoons', 'olive-oil' => '4 tablespoons'],
+        ];
         yield ['2 tbsp each: coconut oil, shea butter', ['coconut-oil' => '2 tbsp', 'shea-butter' => '2 tbsp']];
-        yield ['olive oil and castor oil, half a cup of each', ['olive-oil' => 'half a cup', 'castor-oil' => 'half a cup']];
-        yield ['7 drops each lavender, rosemary and peppermint EO', ['lavender-eo' => '7 drops', 'rosemary-eo' => '7 drops', 'peppermint-eo' => '7 drops']];
-        yield ['olive + castor + jojoba, 1:1:2', ['olive-oil' => '1 part', 'castor-oil' => '1 part', 'jojoba-oil' => '2 parts']];
+        yield [
+            'olive oil and castor oil, half a cup of each',
+            ['olive-oil' => 'half a cup', 'castor-oil' => 'half a cup'],
+        ];
+        yield [
+            '7 drops each lavender, rosemary and peppermint EO',
+            ['lavender-eo' => '7 drops', 'rosemary-eo' => '7 drops', 'peppermint-eo' => '7 drops'],
+        ];
+        yield [
+            'olive + castor + jojoba, 1:1:2',
+            ['olive-oil' => '1 part', 'castor-oil' => '1 part', 'jojoba-oil' => '2 parts'],
+        ];
         yield ['3:1 olive oil, castor oil', ['olive-oil' => '3 parts', 'castor-oil' => '1 part']];
-        yield ['2 cups olive oil - half a cup castor (the black one)', ['olive-oil' => '2 cups', 'castor-oil' => '1/2 cup']];
+        yield [
+            '2 cups olive oil - half a cup castor (the black one)',
+            ['olive-oil' => '2 cups', 'castor-oil' => '1/2 cup'],
+        ];
         yield ['2 parts coconut oil to 1 part castor oil', ['coconut-oil' => '2 parts', 'castor-oil' => '1 part']];
         yield ['60 g castor oil, and a little beeswax', ['castor-oil' => '60 g', 'beeswax' => 'a little']];
         yield ['1/2 cup of jojoba / 1/4 cup argan', ['jojoba-oil' => '1/2 cup', 'argan-oil' => '1/4 cup']];
@@ -117,8 +141,14 @@ final class ReadingTest extends CoreTestCase
     public function test_one_row_that_names_several_becomes_one_line_each(string $row, array $lines): void
     {
         foreach ([self::read($row), self::read("Blend\n".$row)] as $recipe) {
-            self::assertSame(array_keys($lines), array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines));
-            self::assertSame(array_values($lines), array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines));
+            self::assertSame(
+                array_keys($lines),
+                array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
+            );
+            self::assertSame(
+                array_values($lines),
+                array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines),
+            );
         }
     }
 
@@ -126,7 +156,10 @@ final class ReadingTest extends CoreTestCase
     {
         $recipe = self::read("Blend\nolive + castor, 1:1:2");
 
-        self::assertNotContains(Understood::Yes, array_map(static fn (ReadLine $l): Understood => $l->understood, $recipe->lines));
+        self::assertNotContains(
+            Understood::Yes,
+            array_map(static fn (ReadLine $l): Understood => $l->understood, $recipe->lines),
+        );
     }
 
     /** @return iterable<array{string, string, string}> */
@@ -145,7 +178,10 @@ final class ReadingTest extends CoreTestCase
     {
         $line = self::read("Blend\n".$row)->lines[0];
 
-        self::assertSame([$id, $amount, Understood::Doubtful, []], [$line->ingredient(), $line->amount, $line->understood, $line->grams]);
+        self::assertSame(
+            [$id, $amount, Understood::Doubtful, []],
+            [$line->ingredient(), $line->amount, $line->understood, $line->grams],
+        );
         self::assertStringContainsString('cannot be told', $line->doubt());
     }
 
@@ -156,7 +192,12 @@ final class ReadingTest extends CoreTestCase
         yield ["Growth oil\n100 g olive oil\nFor kids of 8 years.", Audience::Child6To12, '8 years'];
         yield ["Kids detangling oil\n100 g olive oil", Audience::Child2To6, 'Kids'];
         yield ["Cradle cap oil for babies\n100 g olive oil", Audience::Infant, 'babies'];
-        yield ["Belly and hair oil\n100 g olive oil\nNotes\nI made this while pregnant with twins, every evening before bed.", Audience::Pregnancy, 'pregnant'];
+        yield [
+            "Belly and hair oil\n100 g olive oil\nNotes\n"
+                .'I made this while pregnant with twins, every evening before bed.',
+            Audience::Pregnancy,
+            'pregnant',
+        ];
         yield ["Oil for my sister (pregnant) and her toddler\n100 g olive oil", Audience::Infant, 'toddler'];
         yield ["No nuts oil for my 5 year old\n100 g olive oil", Audience::Child2To6, '5 year old'];
         yield ["Oil for my daughter of 7 years, do not heat\n100 g olive oil", Audience::Child6To12, '7 years'];
@@ -168,8 +209,11 @@ final class ReadingTest extends CoreTestCase
     }
 
     #[DataProvider('forWhom')]
-    public function test_whom_it_is_for_is_read_when_that_asks_for_more_care(string $text, Audience $audience, string $words): void
-    {
+    public function test_whom_it_is_for_is_read_when_that_asks_for_more_care(
+        string $text,
+        Audience $audience,
+        string $words,
+    ): void {
         $recipe = self::read($text);
 
         self::assertSame([$audience, $words], [$recipe->toFormula()->audience, $recipe->for->words ?? '']);
@@ -179,12 +223,17 @@ final class ReadingTest extends CoreTestCase
     {
         $recipe = self::read('2 tbsp castor oil, 1 cup olive oil and 10 drops rosemary essential oil');
 
-        self::assertSame(['castor-oil', 'olive-oil', 'rosemary-eo'], array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines));
+        self::assertSame(
+            ['castor-oil', 'olive-oil', 'rosemary-eo'],
+            array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
+        );
     }
 
     public function test_what_only_the_method_names_is_asked_about(): void
     {
-        $recipe = self::read("Oil\n100 ml olive oil\nMethod\nStir in 10 drops of peppermint oil and pour into bottles.");
+        $recipe = self::read(
+            "Oil\n100 ml olive oil\nMethod\nStir in 10 drops of peppermint oil and pour into bottles.",
+        );
 
         self::assertSame('peppermint-eo', $recipe->lines[1]->ingredient());
         self::assertSame(Understood::Doubtful, $recipe->lines[1]->understood);
@@ -211,18 +260,33 @@ final class ReadingTest extends CoreTestCase
 
     public function test_remarks_about_the_whole_are_notes(): void
     {
-        $recipe = self::read("Oil\n100 g olive oil\nFor kids of 8 years.\nMakes about 4 jars\nfor shine: 10 ml argan oil\nkeeps it soft: 5 g jojoba oil\nfor love, unicorn dust 3 g\nTotal: 115 g\nPhase C (cool down)");
+        $recipe = self::read(
+            "Oil\n100 g olive oil\nFor kids of 8 years.\nMakes about 4 jars\nfor shine: 10 ml argan oil\n"
+                ."keeps it soft: 5 g jojoba oil\nfor love, unicorn dust 3 g\nTotal: 115 g\nPhase C (cool down)",
+        );
 
-        self::assertSame(['For kids of 8 years.', 'Makes about 4 jars', 'Total: 115 g', 'Phase C (cool down)'], $recipe->notes);
-        self::assertSame(['olive-oil', 'argan-oil'], array_values(array_filter(array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines))));
+        self::assertSame(
+            ['For kids of 8 years.', 'Makes about 4 jars', 'Total: 115 g', 'Phase C (cool down)'],
+            $recipe->notes,
+        );
+        self::assertSame(
+            ['olive-oil', 'argan-oil'],
+            array_values(array_filter(array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines))),
+        );
         self::assertCount(4, $recipe->lines);
     }
 
     public function test_lines_go_in_when_the_heading_above_them_says(): void
     {
-        $recipe = self::read("My butter\nPhase A\nShea butter 60%\nHeated phase:\nlavender EO 1%\nPhase C (cool down)\nJojoba oil 38%\nPhase D\nVitamin E 1%\nMethod\nCool it down.");
+        $recipe = self::read(
+            "My butter\nPhase A\nShea butter 60%\nHeated phase:\nlavender EO 1%\nPhase C (cool down)\n"
+                ."Jojoba oil 38%\nPhase D\nVitamin E 1%\nMethod\nCool it down.",
+        );
 
-        self::assertSame([Phase::Melt, Phase::Melt, Phase::CoolDown, Phase::CoolDown], array_map(static fn ($l): Phase => $l->phase, $recipe->toFormula()->lines));
+        self::assertSame(
+            [Phase::Melt, Phase::Melt, Phase::CoolDown, Phase::CoolDown],
+            array_map(static fn ($l): Phase => $l->phase, $recipe->toFormula()->lines),
+        );
         self::assertNull($recipe->lines[0]->phase);
         self::assertNull($recipe->lines[3]->phase, 'a heading that says nothing ends what was said before');
         self::assertSame(['Phase A', 'Heated phase:', 'Phase C (cool down)', 'Phase D', 'Method'], $recipe->notes);
@@ -231,11 +295,31 @@ final class ReadingTest extends CoreTestCase
 
     public function test_nothing_is_dropped(): void
     {
-        $text = "Title of it\nIngredients\n2 tbsp castor oil\n???\nFor the hair:\nblargle flonk\n<script>alert(1)</script>\n🧴 shine potion 🧴\nMelt it. Pour it.\n-3 g water\n2000 kg shea butter";
+        $text = "Title of it\nIngredients\n2 tbsp castor oil\n???\nFor the hair:\nblargle flonk\n"
+                ."<script>alert(1)</script>\n🧴 shine potion 🧴\nMelt it. Pour it.\n-3 g water\n2000 kg shea butter";
         $recipe = self::read($text);
-        $kept = implode("\n", [$recipe->title, ...array_map(static fn (ReadLine $l): string => $l->text, $recipe->lines), ...array_map(static fn ($s): string => $s->text, $recipe->steps), ...$recipe->notes]);
+        $kept = implode("\n", [
+            $recipe->title,
+            ...array_map(static fn (ReadLine $l): string => $l->text, $recipe->lines),
+            ...array_map(static fn ($s): string => $s->text, $recipe->steps),
+            ...$recipe->notes,
+        ]);
 
-        foreach (['Title of it', 'castor', '???', 'For the hair:', 'blargle flonk', '<script>', 'shine potion', 'Melt it.', 'Pour it.', '-3 g', '2000 kg'] as $piece) {
+        foreach (
+            [
+                'Title of it',
+                'castor',
+                '???',
+                'For the hair:',
+                'blargle flonk',
+                '<script>',
+                'shine potion',
+                'Melt it.',
+                'Pour it.',
+                '-3 g',
+                '2000 kg',
+            ] as $piece
+        ) {
             self::assertStringContainsString($piece, $kept);
         }
     }
@@ -245,7 +329,12 @@ final class ReadingTest extends CoreTestCase
     {
         $rows = [];
         for ($n = 0; $n < 200; $n++) {
-            $names = array_map(static fn (int $k): string => '5 g '.substr(strtr(md5($n.'-'.$k), '0123456789', 'ghijklmnop'), 0, 7).'weed', range(0, 5));
+            $names = array_map(
+                static fn (int $k): string => '5 g '
+                    .substr(strtr(md5($n.'-'.$k), '0123456789', 'ghijklmnop'), 0, 7)
+                    .'weed',
+                range(0, 5),
+            );
             $rows[] = 'Add '.implode(' and then ', $names).'.';
         }
 
@@ -255,7 +344,16 @@ final class ReadingTest extends CoreTestCase
     public function test_no_sign_beside_an_amount_or_a_name_spoils_the_text(): void
     {
         // Every character of two and of three bytes whose bytes are also those of quotes and dashes.
-        $signs = array_map(mb_chr(...), [...range(0xA1, 0x24F), ...range(0x391, 0x44F), ...range(0x2010, 0x206F), ...range(0x20A0, 0x20BF), ...range(0x2190, 0x2193), 0x2713, 0x3000, 0x1F9F4]);
+        $signs = array_map(mb_chr(...), [
+            ...range(0xA1, 0x24F),
+            ...range(0x391, 0x44F),
+            ...range(0x2010, 0x206F),
+            ...range(0x20A0, 0x20BF),
+            ...range(0x2190, 0x2193),
+            0x2713,
+            0x3000,
+            0x1F9F4,
+        ]);
         foreach ($signs as $sign) {
             $recipe = self::read("Oil\n5 g $sign olive oil$sign\n$sign 2 tbsp {$sign}shea butter - 3 g");
             $json = json_encode([$recipe, $recipe->toFormula()], JSON_UNESCAPED_UNICODE);
@@ -265,7 +363,16 @@ final class ReadingTest extends CoreTestCase
 
     public function test_curly_quotes_and_bullets_belong_to_no_name(): void
     {
-        foreach (['5 g “olive oil”', '5 g • olive oil', '5 g ‘olive oil’', '5 g → olive oil', '5 g olive oil ✓', '5 g olive oil …'] as $row) {
+        foreach (
+            [
+                '5 g “olive oil”',
+                '5 g • olive oil',
+                '5 g ‘olive oil’',
+                '5 g → olive oil',
+                '5 g olive oil ✓',
+                '5 g olive oil …',
+            ] as $row
+        ) {
             self::assertSame('olive oil', self::read("Oil\n".$row)->lines[0]->name, $row);
         }
     }
@@ -277,7 +384,10 @@ final class ReadingTest extends CoreTestCase
         yield 'blank' => ["  \n\t\n ", 'no text'];
         yield 'too long' => [str_repeat('shea butter ', 20_000), 'at most 60,000'];
         yield 'too many lines' => [str_repeat("a\n", 700), 'at most 600'];
-        yield 'more lines than a recipe has' => [str_repeat(str_repeat('1 g abc oill, ', 20)."\n", 20), 'at most 300 lines'];
+        yield 'more lines than a recipe has' => [
+            str_repeat(str_repeat('1 g abc oill, ', 20)."\n", 20),
+            'at most 300 lines',
+        ];
         yield 'more steps than a method has' => ["Method\n".str_repeat("Stir it.\n", 301), 'at most 300 steps'];
         yield 'more names than anybody writes' => [self::manyNames(), 'names more than 1000 different things'];
         yield 'not text' => ["\xff\xfe\xfa", 'plain text'];

@@ -67,38 +67,72 @@ final class AdviceTest extends CoreTestCase
     public function test_crown_map_says_the_worst_zone_as_it_is_now(): void
     {
         $day = static fn (int $n): DateTimeImmutable => new DateTimeImmutable(sprintf('2027-01-%02d', $n));
-        $map = new CrownMap([new Mark(Zone::Nape, Scalp::Calm, $day(20)), new Mark(Zone::Nape, Scalp::Flaking, $day(5)), new Mark(Zone::Top, Scalp::Oily, $day(10))]);
+        $map = new CrownMap([
+            new Mark(Zone::Nape, Scalp::Calm, $day(20)),
+            new Mark(Zone::Nape, Scalp::Flaking, $day(5)),
+            new Mark(Zone::Top, Scalp::Oily, $day(10)),
+        ]);
 
         self::assertSame(Scalp::Flaking, $map->scalp($day(12), Scalp::Calm));
         self::assertSame(Scalp::Oily, $map->scalp($day(21), Scalp::Calm));
         self::assertSame(Scalp::Dry, $map->scalp($day(1), Scalp::Dry), 'before anything was marked the whole speaks');
-        self::assertSame(Scalp::Alarming, $map->scalp($day(21), Scalp::Alarming), 'an alarm of the whole is not outvoted');
+        self::assertSame(
+            Scalp::Alarming,
+            $map->scalp($day(21), Scalp::Alarming),
+            'an alarm of the whole is not outvoted',
+        );
         self::assertSame(Scalp::NotKnown, $map->at(Zone::Back, $day(21)));
         self::assertCount(3, $map->days());
     }
 
     public function test_everything_that_speaks_against_an_ingredient_in_its_order(): void
     {
-        $head = new Profile('Adaeze', age: AgeBand::From2To6, pregnant: true, allergies: ['rosemary'], dislikes: [new Dislike('rosemary', Season::Cold)], conditions: [Condition::Epilepsy]);
+        $head = new Profile(
+            'Adaeze',
+            age: AgeBand::From2To6,
+            pregnant: true,
+            allergies: ['rosemary'],
+            dislikes: [new Dislike('rosemary', Season::Cold)],
+            conditions: [Condition::Epilepsy],
+        );
         $against = (new Suitability($head, Season::Cold))->against(self::catalogue()->get('rosemary-eo'));
         self::assertCount(5, $against);
         foreach (['allergic', 'Not under 6 years', 'pregnancy', 'epilepsy', 'cold months'] as $i => $word) {
             self::assertStringContainsString($word, $against[$i]);
         }
         self::assertCount(4, (new Suitability($head, Season::Warm))->against(self::catalogue()->get('rosemary-eo')));
-        self::assertSame(['No essential oil under 2 years.'], (new Suitability(new Profile('Baby', age: AgeBand::Under2)))->against(self::catalogue()->get('lavender-eo')));
+        self::assertSame(
+            ['No essential oil under 2 years.'],
+            (new Suitability(new Profile('Baby', age: AgeBand::Under2)))->against(
+                self::catalogue()->get('lavender-eo'),
+            ),
+        );
         self::assertSame([], (new Suitability(new Profile('Someone')))->against(self::catalogue()->get('olive-oil')));
     }
 
     public function test_shortlist_ranks_by_worth_and_leaves_out_what_has_no_basis(): void
     {
-        $list = (new Shortlist(self::catalogue(), new Profile('Zuri', Strand::Fine, Porosity::Low)))->for(Need::Shedding, [], '', 300);
+        $list = (new Shortlist(self::catalogue(), new Profile('Zuri', Strand::Fine, Porosity::Low)))->for(
+            Need::Shedding,
+            [],
+            '',
+            300,
+        );
         $rank = array_flip(array_column($list->ranked, 'id'));
         self::assertLessThan($rank['peppermint-eo'], $rank['rosemary-eo'], 'a trial on people before mice');
-        self::assertLessThan($rank['pumpkin-seed'], $rank['peppermint-eo'], 'mice rubbed in before people who swallowed');
+        self::assertLessThan(
+            $rank['pumpkin-seed'],
+            $rank['peppermint-eo'],
+            'mice rubbed in before people who swallowed',
+        );
         $left = array_column($list->leftOut, 'reason', 'id');
         self::assertStringContainsString('No basis', $left['ginger-root']);
-        $flaking = (new Shortlist(self::catalogue(), new Profile('Zuri', Strand::Fine, Porosity::Low)))->for(Need::Flaking, [], '', 20);
+        $flaking = (new Shortlist(self::catalogue(), new Profile('Zuri', Strand::Fine, Porosity::Low)))->for(
+            Need::Flaking,
+            [],
+            '',
+            20,
+        );
         self::assertSame('salicylic-acid', $flaking->ranked[0]['id']);
         self::assertStringContainsString('one new thing at a time', $flaking->first);
     }
@@ -106,7 +140,10 @@ final class AdviceTest extends CoreTestCase
     public function test_services_as_worked_on_the_method_page(): void
     {
         $formula = self::formula(['jojoba-oil' => '96 g', 'rosemary-eo' => '1 g', 'pumpkin-seed-oil' => '3 g']);
-        $fit = Fit::of(new Profile('Zuri', Strand::Fine, Porosity::Low, wants: [Need::Shedding]), self::assess($formula)->subject);
+        $fit = Fit::of(
+            new Profile('Zuri', Strand::Fine, Porosity::Low, wants: [Need::Shedding]),
+            self::assess($formula)->subject,
+        );
         // Rosemary: trials on people, 3/4 x sqrt(0.01); pumpkin: swallowed, so as tradition, 1/4 x sqrt(0.03).
         self::assertEqualsWithDelta(0.75 * 0.1 + 0.25 * sqrt(0.03), $fit->points(Need::Shedding), 1e-9);
         self::assertSame(Need::Shedding, $fit->services[0]->need);
@@ -116,8 +153,15 @@ final class AdviceTest extends CoreTestCase
 
     public function test_red_flags_conditions_and_seasons_are_found_in_a_formula(): void
     {
-        $judge = static fn (Profile $head, Season $season) => \Crown\Formula\Assessor::standard()->with(new HeadCheck($head, $season))->assess(self::formula(['coconut-oil' => '98 g', 'eucalyptus-globulus-eo' => '1 g']), self::context());
-        $head = new Profile('Zuri', dislikes: [new Dislike('coconut', Season::Cold)], conditions: [Condition::Asthma], signs: [Sign::SuddenLoss]);
+        $judge = static fn (Profile $head, Season $season) => \Crown\Formula\Assessor::standard()
+            ->with(new HeadCheck($head, $season))
+            ->assess(self::formula(['coconut-oil' => '98 g', 'eucalyptus-globulus-eo' => '1 g']), self::context());
+        $head = new Profile(
+            'Zuri',
+            dislikes: [new Dislike('coconut', Season::Cold)],
+            conditions: [Condition::Asthma],
+            signs: [Sign::SuddenLoss],
+        );
         $cold = $judge($head, Season::Cold);
         self::assertStringContainsString('sudden loss', self::finding($cold, 'head.clinician')->message);
         self::assertSame(Severity::Caution, self::finding($cold, 'head.condition')->severity);
@@ -129,10 +173,16 @@ final class AdviceTest extends CoreTestCase
     public static function answers(): iterable
     {
         yield 'agreement' => [['porosity-spray' => 'soak', 'porosity-treated' => 'yes'], ['porosity' => 'high']];
-        yield 'two against one' => [['porosity-spray' => 'stay', 'porosity-dry' => 'long', 'porosity-treated' => 'yes'], ['porosity' => 'low']];
+        yield 'two against one' => [
+            ['porosity-spray' => 'stay', 'porosity-dry' => 'long', 'porosity-treated' => 'yes'],
+            ['porosity' => 'low'],
+        ];
         yield 'a tie' => [['porosity-spray' => 'stay', 'porosity-dry' => 'short'], ['porosity' => '']];
         yield 'an answer that speaks for nothing' => [['porosity-treated' => 'no'], ['porosity' => '']];
-        yield 'itch is found, not outvoted' => [['scalp-tissue' => 'faint', 'scalp-scratch' => 'nothing', 'scalp-itch' => 'yes'], ['scalp' => 'itchy']];
+        yield 'itch is found, not outvoted' => [
+            ['scalp-tissue' => 'faint', 'scalp-scratch' => 'nothing', 'scalp-itch' => 'yes'],
+            ['scalp' => 'itchy'],
+        ];
         yield 'nothing' => [[], []];
     }
 
@@ -143,7 +193,14 @@ final class AdviceTest extends CoreTestCase
     #[DataProvider('answers')]
     public function test_guide(array $given, array $proposes): void
     {
-        self::assertSame($proposes, array_column(array_map(static fn ($s): array => ['t' => $s->trait, 'v' => $s->value], Guide::suggest($given)), 'v', 't'));
+        self::assertSame(
+            $proposes,
+            array_column(
+                array_map(static fn ($s): array => ['t' => $s->trait, 'v' => $s->value], Guide::suggest($given)),
+                'v',
+                't',
+            ),
+        );
     }
 
     public function test_every_question_says_what_it_cannot_tell(): void
@@ -158,7 +215,14 @@ final class AdviceTest extends CoreTestCase
     public static function firsts(): iterable
     {
         $heads = [
-            'fine' => new Profile('Zuri', Strand::Fine, Porosity::Low, Scalp::Oily, AgeBand::Over12, allergies: ['tree nut']),
+            'fine' => new Profile(
+                'Zuri',
+                Strand::Fine,
+                Porosity::Low,
+                Scalp::Oily,
+                AgeBand::Over12,
+                allergies: ['tree nut'],
+            ),
             'coarse' => new Profile('Imani', Strand::Coarse, Porosity::High, Scalp::Dry, AgeBand::Over12),
             'child' => new Profile('Tuma', age: AgeBand::From2To6, allergies: ['soy']),
             'pregnant' => new Profile('Adaeze', Strand::Medium, pregnant: true, conditions: [Condition::Asthma]),
@@ -174,22 +238,48 @@ final class AdviceTest extends CoreTestCase
     #[DataProvider('firsts')]
     public function test_a_first_version_is_whole_and_stops_at_nothing(ProductKind $kind, Profile $head): void
     {
-        $first = (new FirstFormula(self::catalogue(), $head))->make($kind, ['sweet-almond-oil', 'shea-butter', 'lavender-eo', 'calendula', 'argan-oil']);
-        $assessment = \Crown\Formula\Assessor::standard()->with(new HeadCheck($head))->assess($head->judging($first->formula), self::context(0.01));
+        $first = (new FirstFormula(self::catalogue(), $head))->make($kind, [
+            'sweet-almond-oil',
+            'shea-butter',
+            'lavender-eo',
+            'calendula',
+            'argan-oil',
+        ]);
+        $assessment = \Crown\Formula\Assessor::standard()
+            ->with(new HeadCheck($head))
+            ->assess($head->judging($first->formula), self::context(0.01));
 
-        self::assertSame([], array_map(static fn ($f): string => $f->message, array_filter($assessment->findings, static fn ($f): bool => $f->severity === Severity::Stop)));
+        self::assertSame(
+            [],
+            array_map(
+                static fn ($f): string => $f->message,
+                array_filter($assessment->findings, static fn ($f): bool => $f->severity === Severity::Stop),
+            ),
+        );
         self::assertEqualsWithDelta(100.0, $assessment->subject->composition->totalGrams->best, 1e-6);
-        self::assertSame([], array_filter($assessment->subject->composition->portions, static fn ($p): bool => $p->problem !== ''));
+        self::assertSame(
+            [],
+            array_filter($assessment->subject->composition->portions, static fn ($p): bool => $p->problem !== ''),
+        );
         self::assertCount(count($first->formula->lines), $first->reasons);
         self::assertStringContainsString('steep it', implode(' ', $first->remarks), 'a plant is steeped first');
     }
 
     public function test_a_first_version_meets_the_weight_where_it_can(): void
     {
-        foreach ([[Strand::Fine, Porosity::Low, ProductKind::ScalpOil, 'castor-oil'], [Strand::Coarse, Porosity::High, ProductKind::HairOil, 'grapeseed-oil'], [Strand::Medium, Porosity::Normal, ProductKind::SealingOil, 'squalane']] as [$strand, $porosity, $kind, $chosen]) {
+        foreach (
+            [
+                [Strand::Fine, Porosity::Low, ProductKind::ScalpOil, 'castor-oil'],
+                [Strand::Coarse, Porosity::High, ProductKind::HairOil, 'grapeseed-oil'],
+                [Strand::Medium, Porosity::Normal, ProductKind::SealingOil, 'squalane'],
+            ] as [$strand, $porosity, $kind, $chosen]
+        ) {
             $head = new Profile('Someone', $strand, $porosity);
             $formula = (new FirstFormula(self::catalogue(), $head))->make($kind, [$chosen])->formula;
-            self::assertTrue($head->weightTarget($kind->goesOnScalp())->contains(self::index($formula)), sprintf('%s: %.2f', $kind->value, self::index($formula)));
+            self::assertTrue(
+                $head->weightTarget($kind->goesOnScalp())->contains(self::index($formula)),
+                sprintf('%s: %.2f', $kind->value, self::index($formula)),
+            );
         }
         $this->expectException(CatalogueError::class);
         (new FirstFormula(self::catalogue(), new Profile('Someone')))->make(ProductKind::HairOil, ['nothing-such']);

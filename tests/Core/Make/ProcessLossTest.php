@@ -36,7 +36,11 @@ final class ProcessLossTest extends TestCase
 
     public function test_many_batches_have_the_say(): void
     {
-        self::assertEqualsWithDelta((0.08 + 20 * 0.09) / 22, ProcessLoss::of(array_fill(0, 20, self::batch(100, 91)))->share, 1e-12);
+        self::assertEqualsWithDelta(
+            (0.08 + 20 * 0.09) / 22,
+            ProcessLoss::of(array_fill(0, 20, self::batch(100, 91)))->share,
+            1e-12,
+        );
     }
 
     public function test_what_is_no_loss_in_a_spout_teaches_nothing(): void

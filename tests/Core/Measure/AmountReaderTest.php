@@ -40,12 +40,21 @@ final class AmountReaderTest extends TestCase
     }
 
     #[DataProvider('amounts')]
-    public function test_reads_what_people_write(string $text, Unit $unit, float $low, float $best, float $high): void
-    {
+    public function test_reads_what_people_write(
+        string $text,
+        Unit $unit,
+        float $low,
+        float $best,
+        float $high,
+    ): void {
         $amount = AmountReader::read($text);
 
         self::assertSame($unit, $amount->unit);
-        self::assertEqualsWithDelta([$low, $best, $high], [$amount->count->low, $amount->count->best, $amount->count->high], 1e-9);
+        self::assertEqualsWithDelta(
+            [$low, $best, $high],
+            [$amount->count->low, $amount->count->best, $amount->count->high],
+            1e-9,
+        );
     }
 
     public function test_the_plainest_are_read_as_all_others_are(): void
@@ -61,7 +70,11 @@ final class AmountReaderTest extends TestCase
             foreach (['g', 'kg', 'ml', 'oz', 'cup', 'cups', 'tbsp', 'tsp', 'drop', 'drops', '%'] as $unit) {
                 $text = $number.' '.$unit;
                 // A space behind it sends it the long way round.
-                self::assertEquals($outcome(static fn (): Amount => AmountReader::read($text.' ')), $outcome(static fn (): Amount => AmountReader::read($text)), $text);
+                self::assertEquals(
+                    $outcome(static fn (): Amount => AmountReader::read($text.' ')),
+                    $outcome(static fn (): Amount => AmountReader::read($text)),
+                    $text,
+                );
             }
         }
     }
@@ -92,15 +105,26 @@ final class AmountReaderTest extends TestCase
     {
         self::assertSame(0.0, AmountReader::read('to fill')->count->best);
         self::assertSame(250.0, AmountReader::read('fill up to 250 g')->count->best);
-        foreach (['to make 100 ml', 'up to 100 ml', 'make up to 100 ml', 'enough to make 100 ml', 'top up to 100 ml'] as $text) {
+        $texts = ['to make 100 ml', 'up to 100 ml', 'make up to 100 ml', 'enough to make 100 ml', 'top up to 100 ml'];
+        foreach ($texts as $text) {
             $amount = AmountReader::read($text);
-            self::assertSame([Unit::Fill, 0.0, 100.0], [$amount->unit, $amount->count->best, $amount->millilitres], $text);
+            self::assertSame(
+                [Unit::Fill, 0.0, 100.0],
+                [$amount->unit, $amount->count->best, $amount->millilitres],
+                $text,
+            );
         }
     }
 
     public function test_measures_that_are_so_many_of_another(): void
     {
-        foreach (['2.5 dl' => [Unit::Millilitre, 250.0], '5 cl' => [Unit::Millilitre, 50.0], '2 dessertspoons' => [Unit::Teaspoon, 4.0]] as $text => [$unit, $count]) {
+        foreach (
+            [
+                '2.5 dl' => [Unit::Millilitre, 250.0],
+                '5 cl' => [Unit::Millilitre, 50.0],
+                '2 dessertspoons' => [Unit::Teaspoon, 4.0],
+            ] as $text => [$unit, $count]
+        ) {
             $amount = AmountReader::read($text);
             self::assertSame([$unit, $count, $text], [$amount->unit, $amount->count->best, $amount->written]);
         }
@@ -108,7 +132,17 @@ final class AmountReaderTest extends TestCase
 
     public function test_a_cup_and_a_half_is_written_in_many_ways(): void
     {
-        foreach (['one and a half cups', '1 and a half cups', '1 and 1/2 cups', '1 & 1/2 cup', '1 1/2 c.', '1.5C', '1½ cups'] as $text) {
+        foreach (
+            [
+                'one and a half cups',
+                '1 and a half cups',
+                '1 and 1/2 cups',
+                '1 & 1/2 cup',
+                '1 1/2 c.',
+                '1.5C',
+                '1½ cups',
+            ] as $text
+        ) {
             $amount = AmountReader::read($text);
             self::assertSame([Unit::Cup, 1.5], [$amount->unit, $amount->count->best], $text);
         }

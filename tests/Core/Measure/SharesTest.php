@@ -28,7 +28,10 @@ final class SharesTest extends TestCase
         $shares = Shares::of($masses);
         $group = Shares::ofGroup([$masses[0], $masses[2]], [$masses[1], $masses[3]]);
         for ($n = 0; $n < 2000; $n++) {
-            $drawn = array_map(static fn (Band $m): float => $m->low + ($m->high - $m->low) * mt_rand() / mt_getrandmax(), $masses);
+            $drawn = array_map(
+                static fn (Band $m): float => $m->low + (($m->high - $m->low) * mt_rand()) / mt_getrandmax(),
+                $masses,
+            );
             foreach ($drawn as $i => $mass) {
                 $share = $mass / array_sum($drawn);
                 self::assertTrue($shares[$i]->low - 1e-12 <= $share && $share <= $shares[$i]->high + 1e-12);

@@ -53,40 +53,84 @@ final class LabelWordsTest extends CoreTestCase
     public function test_inci_names_fall_by_share_and_stand_once(): void
     {
         // Two grades of castor oil share one name; their shares are added: 30 + 25 of 100.
-        $label = self::label(self::formula(['castor-oil' => '30 g', 'black-castor-oil' => '25 g', 'olive-oil' => '44 g', 'vitamin-e' => '1 g']));
+        $label = self::label(
+            self::formula([
+                'castor-oil' => '30 g',
+                'black-castor-oil' => '25 g',
+                'olive-oil' => '44 g',
+                'vitamin-e' => '1 g',
+            ]),
+        );
 
         self::assertSame('Ricinus Communis Seed Oil, Olea Europaea Fruit Oil, Tocopherol', $label->ingredients());
     }
 
     public function test_a_blend_is_named_part_by_part(): void
     {
-        $label = self::label(self::formula(['btms-25' => '60 g', 'cocoa-butter' => '40 g'], ProductKind::ConditionerBar));
+        $label = self::label(
+            self::formula(['btms-25' => '60 g', 'cocoa-butter' => '40 g'], ProductKind::ConditionerBar),
+        );
 
-        self::assertSame('Cetearyl Alcohol, Theobroma Cacao Seed Butter, Behentrimonium Methosulfate', $label->ingredients());
+        self::assertSame(
+            'Cetearyl Alcohol, Theobroma Cacao Seed Butter, Behentrimonium Methosulfate',
+            $label->ingredients(),
+        );
     }
 
     public function test_a_steeped_oil_is_named_as_oil_and_plant_with_its_allergens(): void
     {
-        $plan = SteepPlan::of(self::catalogue()->get('calendula'), 'dried', 40, self::catalogue()->get('sweet-almond-oil'), 320, SteepMethod::ColdDark, new DateTimeImmutable('2027-01-01'));
+        $plan = SteepPlan::of(
+            self::catalogue()->get('calendula'),
+            'dried',
+            40,
+            self::catalogue()->get('sweet-almond-oil'),
+            320,
+            SteepMethod::ColdDark,
+            new DateTimeImmutable('2027-01-01'),
+        );
         $lot = (new SteepYield($plan, 250))->ingredient('lot-1', 'Calendula in almond');
-        $formula = new Formula('Soft oil', ProductKind::HairOil, Audience::AdultLeaveOn, [
-            new Line('l1', 'lot-1', 'Calendula in almond', '30 g', '', Phase::Warm),
-            new Line('l2', 'olive-oil', 'Olive oil', '70 g', '', Phase::Warm),
-        ], [], Size::asWritten());
-        $label = new Label(Assessor::standard()->assess($formula, new Context(self::catalogue()->with($lot), new Kitchen)), 'L-2', 90.0, new DateTimeImmutable('2027-01-31'), '');
+        $formula = new Formula(
+            'Soft oil',
+            ProductKind::HairOil,
+            Audience::AdultLeaveOn,
+            [
+                new Line('l1', 'lot-1', 'Calendula in almond', '30 g', '', Phase::Warm),
+                new Line('l2', 'olive-oil', 'Olive oil', '70 g', '', Phase::Warm),
+            ],
+            [],
+            Size::asWritten(),
+        );
+        $label = new Label(
+            Assessor::standard()->assess($formula, new Context(self::catalogue()->with($lot), new Kitchen())),
+            'L-2',
+            90.0,
+            new DateTimeImmutable('2027-01-31'),
+            '',
+        );
 
-        self::assertSame('Olea Europaea Fruit Oil, Prunus Amygdalus Dulcis Oil, Calendula Officinalis Flower', $label->ingredients());
+        self::assertSame(
+            'Olea Europaea Fruit Oil, Prunus Amygdalus Dulcis Oil, Calendula Officinalis Flower',
+            $label->ingredients(),
+        );
         self::assertSame(['tree nut', 'daisy family'], $label->contains());
     }
 
     public function test_an_unknown_line_keeps_its_written_name(): void
     {
-        self::assertStringContainsString('unicorn dust', self::label(self::formula(['olive-oil' => '50 g', 'unicorn dust' => '5 g']))->ingredients());
+        self::assertStringContainsString(
+            'unicorn dust',
+            self::label(self::formula(['olive-oil' => '50 g', 'unicorn dust' => '5 g']))->ingredients(),
+        );
     }
 
     public function test_water_shortens_best_before_and_adds_a_caution(): void
     {
-        $milk = self::label(self::formula(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '73 g', 'phenoxyethanol-ehg' => '0.9 g'], ProductKind::Emulsion));
+        $milk = self::label(
+            self::formula(
+                ['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '73 g', 'phenoxyethanol-ehg' => '0.9 g'],
+                ProductKind::Emulsion,
+            ),
+        );
 
         // Three months of 30.44 days after the last of January, rounded down: 91 days.
         self::assertSame('2027-05-02', $milk->bestBefore()->format('Y-m-d'));

@@ -17,9 +17,25 @@ final class MakeAndLabelTest extends CoreTestCase
 {
     public function test_weighings_go_phase_by_phase(): void
     {
-        $sheet = new MakeSheet(self::assess(self::formula(['rosemary-eo' => '20 drops', 'olive-oil' => '60 g', 'shea-butter' => '140 g', 'arrowroot' => '5 g'], ProductKind::WhippedButter)), 1.0);
+        $sheet = new MakeSheet(
+            self::assess(
+                self::formula(
+                    [
+                        'rosemary-eo' => '20 drops',
+                        'olive-oil' => '60 g',
+                        'shea-butter' => '140 g',
+                        'arrowroot' => '5 g',
+                    ],
+                    ProductKind::WhippedButter,
+                ),
+            ),
+            1.0,
+        );
 
-        self::assertSame([Phase::Melt, Phase::Warm, Phase::CoolDown, Phase::WhipIn], array_map(static fn ($w): Phase => $w->phase, $sheet->weighings()));
+        self::assertSame(
+            [Phase::Melt, Phase::Warm, Phase::CoolDown, Phase::WhipIn],
+            array_map(static fn ($w): Phase => $w->phase, $sheet->weighings()),
+        );
         self::assertEqualsWithDelta(1.4, $sheet->weighings()[0]->toleranceGrams, 1e-9);
         self::assertTrue($sheet->weighings()[0]->isWithin(141.3));
         self::assertFalse($sheet->weighings()[0]->isWithin(141.6));
@@ -35,14 +51,25 @@ final class MakeAndLabelTest extends CoreTestCase
         $actual = self::assess(Actuals::of($formula, ['l1' => 80.0, 'l2' => 20.0]));
 
         self::assertEqualsWithDelta(80.0, $actual->subject->composition->portions[0]->percent(), 1e-9);
-        self::assertCount(1, Actuals::of($formula, ['l1' => 80.0, 'l2' => 0.0])->lines, 'what was not poured is not in it');
+        self::assertCount(
+            1,
+            Actuals::of($formula, ['l1' => 80.0, 'l2' => 0.0])->lines,
+            'what was not poured is not in it',
+        );
         $this->expectException(FormulaError::class);
         Actuals::of($formula, ['l9' => 5.0]);
     }
 
     public function test_label_names_inci_by_falling_share_and_allergens(): void
     {
-        $assessment = self::assess(self::formula(['vitamin-e' => '0.5 g', 'sweet-almond-oil' => '30 g', 'olive-oil' => '68 g', 'lemon-expressed-eo' => '15 drops']));
+        $assessment = self::assess(
+            self::formula([
+                'vitamin-e' => '0.5 g',
+                'sweet-almond-oil' => '30 g',
+                'olive-oil' => '68 g',
+                'lemon-expressed-eo' => '15 drops',
+            ]),
+        );
         $label = new Label($assessment, 'T-1', 95.0, new DateTimeImmutable('2027-01-04'), 'Two Sisters');
 
         self::assertStringStartsWith('Olea Europaea Fruit Oil, Prunus Amygdalus Dulcis Oil, ', $label->ingredients());
@@ -58,9 +85,18 @@ final class MakeAndLabelTest extends CoreTestCase
     {
         // Citral of lemon, 3.5 % of 0.15 % at worst: 0.005 %, above 0.001 but under 0.01.
         $formula = self::formula(['olive-oil' => '100 g', 'lemon-expressed-eo' => '0.15 %']);
-        $words = static fn ($f): string => (new Label(self::assess($f, 0.01), 'T', 1, new DateTimeImmutable('2027-01-04'), ''))->ingredients();
+        $words = static fn ($f): string => (new Label(
+            self::assess($f, 0.01),
+            'T',
+            1,
+            new DateTimeImmutable('2027-01-04'),
+            '',
+        ))->ingredients();
 
         self::assertStringContainsString('Citral', $words($formula));
-        self::assertStringNotContainsString('Citral', $words($formula->withAudience(\Crown\Formula\Audience::AdultRinseOff)));
+        self::assertStringNotContainsString(
+            'Citral',
+            $words($formula->withAudience(\Crown\Formula\Audience::AdultRinseOff)),
+        );
     }
 }

@@ -18,8 +18,18 @@ final class RoutineTest extends TestCase
         $routine = new Routine(new DateTimeImmutable('2027-01-04'), 2, 2, 4.0, 100.0);
 
         self::assertSame(
-            ['2027-01-04 patch-test', '2027-01-06 patch-reading', '2027-01-07 application', '2027-01-10 application', '2027-01-14 application', '2027-01-17 application'],
-            array_map(static fn (RoutineDay $d): string => $d->date->format('Y-m-d').' '.$d->act->value, $routine->days()),
+            [
+                '2027-01-04 patch-test',
+                '2027-01-06 patch-reading',
+                '2027-01-07 application',
+                '2027-01-10 application',
+                '2027-01-14 application',
+                '2027-01-17 application',
+            ],
+            array_map(
+                static fn (RoutineDay $d): string => $d->date->format('Y-m-d').' '.$d->act->value,
+                $routine->days(),
+            ),
         );
     }
 
@@ -36,7 +46,14 @@ final class RoutineTest extends TestCase
     public function test_refuses_a_rhythm_that_cannot_be(): void
     {
         $start = new DateTimeImmutable('2027-01-04');
-        foreach ([fn () => new Routine($start, 0, 1, 1, 1), fn () => new Routine($start, 8, 1, 1, 1), fn () => new Routine($start, 1, 60, 1, 1), fn () => new Routine($start, 1, 1, 0, 1)] as $bad) {
+        foreach (
+            [
+                fn () => new Routine($start, 0, 1, 1, 1),
+                fn () => new Routine($start, 8, 1, 1, 1),
+                fn () => new Routine($start, 1, 60, 1, 1),
+                fn () => new Routine($start, 1, 1, 0, 1),
+            ] as $bad
+        ) {
             try {
                 $bad();
                 self::fail('A routine that cannot be was taken.');

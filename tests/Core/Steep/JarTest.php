@@ -39,8 +39,14 @@ final class JarTest extends CoreTestCase
         return (new DateTimeImmutable('2027-03-01'))->modify(sprintf('+%d days', $n));
     }
 
-    private static function herb(string $id = 'rosemary', string $form = 'dried', float $grams = 40, int $on = 0, Preparation $preparation = Preparation::None, int $draw = 1): Herb
-    {
+    private static function herb(
+        string $id = 'rosemary',
+        string $form = 'dried',
+        float $grams = 40,
+        int $on = 0,
+        Preparation $preparation = Preparation::None,
+        int $draw = 1,
+    ): Herb {
         return new Herb(self::catalogue()->get($id), $form, $grams, self::day($on), $preparation, $draw);
     }
 
@@ -56,7 +62,12 @@ final class JarTest extends CoreTestCase
      */
     private static function jar(array $herbs = [], array $pours = [], array $stays = [], mixed ...$more): SteepPlan
     {
-        return new SteepPlan($herbs === [] ? [self::herb()] : $herbs, $pours === [] ? [self::pour()] : $pours, $stays === [] ? [new Stay(SteepMethod::ColdDark, self::day())] : $stays, ...$more);
+        return new SteepPlan(
+            $herbs === [] ? [self::herb()] : $herbs,
+            $pours === [] ? [self::pour()] : $pours,
+            $stays === [] ? [new Stay(SteepMethod::ColdDark, self::day())] : $stays,
+            ...$more,
+        );
     }
 
     /** @return list<string> */
@@ -70,17 +81,32 @@ final class JarTest extends CoreTestCase
         $jar = self::jar([self::herb(), self::herb('nettle', 'dried', 40, 14)]);
         // Shaken: k = 0.082 x 1.3; the first 28 days, the second 14; by equal mass.
         $k = 0.082 * 1.3;
-        self::assertEqualsWithDelta(50 * (1 - exp(-$k * 28)) + 50 * (1 - exp(-$k * 14)), $jar->extractionPercent()->best, 1e-9);
+        self::assertEqualsWithDelta(
+            50 * (1 - exp(-$k * 28)) + 50 * (1 - exp(-$k * 14)),
+            $jar->extractionPercent()->best,
+            1e-9,
+        );
         self::assertEqualsWithDelta(50 * (1 - exp(-$k * 7)), $jar->extractionOn(self::day(7))->best, 1e-9);
     }
 
     public function test_a_jar_moved_into_the_sun_ages_by_where_it_stood(): void
     {
-        $jar = self::jar(stays: [new Stay(SteepMethod::ColdDark, self::day()), new Stay(SteepMethod::SunnySill, self::day(10))], days: 28);
+        $jar = self::jar(
+            stays: [new Stay(SteepMethod::ColdDark, self::day()), new Stay(SteepMethod::SunnySill, self::day(10))],
+            days: 28,
+        );
         self::assertEqualsWithDelta(10 + 18 * M_SQRT2 * 2, $jar->ageSpentDays()->best, 1e-9);
         // An oil poured in on day 20 has stood eight days in the sun.
-        $later = self::jar(pours: [self::pour(), self::pour('jojoba-oil', 360, 20)], stays: [new Stay(SteepMethod::ColdDark, self::day()), new Stay(SteepMethod::SunnySill, self::day(10))], days: 28);
-        self::assertEqualsWithDelta(0.5 * (10 + 18 * M_SQRT2 * 2) + 0.5 * 8 * M_SQRT2 * 2, $later->ageSpentDays()->best, 1e-9);
+        $later = self::jar(
+            pours: [self::pour(), self::pour('jojoba-oil', 360, 20)],
+            stays: [new Stay(SteepMethod::ColdDark, self::day()), new Stay(SteepMethod::SunnySill, self::day(10))],
+            days: 28,
+        );
+        self::assertEqualsWithDelta(
+            0.5 * (10 + 18 * M_SQRT2 * 2) + 0.5 * 8 * M_SQRT2 * 2,
+            $later->ageSpentDays()->best,
+            1e-9,
+        );
     }
 
     public function test_dates_cross_the_change_of_clocks_as_calendar_dates(): void
@@ -89,10 +115,27 @@ final class JarTest extends CoreTestCase
         foreach (['Europe/Berlin', 'America/New_York', 'Pacific/Auckland', 'UTC'] as $name) {
             date_default_timezone_set($name);
             try {
-                $jar = SteepPlan::of(self::catalogue()->get('rosemary'), 'dried', 40, self::catalogue()->get('olive-oil'), 360, SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'));
+                $jar = SteepPlan::of(
+                    self::catalogue()->get('rosemary'),
+                    'dried',
+                    40,
+                    self::catalogue()->get('olive-oil'),
+                    360,
+                    SteepMethod::ColdDark,
+                    new DateTimeImmutable('2027-03-10'),
+                );
                 self::assertSame('2027-04-08', $jar->readyDay()->format('Y-m-d'), $name);
-                self::assertSame('2027-03-10', $jar->readyOn(new DateTimeImmutable('2027-04-08'))->start->format('Y-m-d'), $name);
-                self::assertEqualsWithDelta(28.0, $jar->ageSpentDays()->best, 1e-9, $name.': 28 days, also when one has 23 hours');
+                self::assertSame(
+                    '2027-03-10',
+                    $jar->readyOn(new DateTimeImmutable('2027-04-08'))->start->format('Y-m-d'),
+                    $name,
+                );
+                self::assertEqualsWithDelta(
+                    28.0,
+                    $jar->ageSpentDays()->best,
+                    1e-9,
+                    $name.': 28 days, also when one has 23 hours',
+                );
             } finally {
                 date_default_timezone_set($zone);
             }
@@ -104,8 +147,17 @@ final class JarTest extends CoreTestCase
         $jar = self::jar(draws: [new Draw(60, self::day(10))]);
         self::assertSame(300.0, $jar->oilLeftGrams());
         self::assertEqualsWithDelta(300 - 40 * 1.6, $jar->yieldGrams()->best, 1e-9);
-        self::assertEqualsWithDelta(40 * 1.2, self::jar(learned: Learned::retention([1.1, 1.3]))->keptGrams()->best, 1e-9);
-        self::assertEqualsWithDelta(40 * 1.6 * 0.15, self::jar([self::herb(draw: 2)])->keptGrams()->best, 1e-9, 'a herb drawn before is full already');
+        self::assertEqualsWithDelta(
+            40 * 1.2,
+            self::jar(learned: Learned::retention([1.1, 1.3]))->keptGrams()->best,
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            40 * 1.6 * 0.15,
+            self::jar([self::herb(draw: 2)])->keptGrams()->best,
+            1e-9,
+            'a herb drawn before is full already',
+        );
     }
 
     public function test_two_past_steeps_replace_the_default_never_narrower_than_a_tenth(): void
@@ -113,7 +165,15 @@ final class JarTest extends CoreTestCase
         self::assertSame([], Learned::retention([1.2]));
         $band = Learned::retention([1.2, 1.2, 1.2])[0];
         self::assertEqualsWithDelta([1.08, 1.2, 1.32], [$band->low, $band->best, $band->high], 1e-9);
-        self::assertEqualsWithDelta([0.8, 1.2, 1.6], [Learned::retention([0.8, 1.6])[0]->low, Learned::retention([0.8, 1.6])[0]->best, Learned::retention([0.8, 1.6])[0]->high], 1e-9);
+        self::assertEqualsWithDelta(
+            [0.8, 1.2, 1.6],
+            [
+                Learned::retention([0.8, 1.6])[0]->low,
+                Learned::retention([0.8, 1.6])[0]->best,
+                Learned::retention([0.8, 1.6])[0]->high,
+            ],
+            1e-9,
+        );
     }
 
     public function test_second_and_third_draws_give_a_half_and_a_quarter(): void
@@ -140,7 +200,9 @@ final class JarTest extends CoreTestCase
         self::assertEqualsWithDelta($rate, $herb->rate(), 1e-9);
     }
 
-    /** @return iterable<string, array{Preparation, float}> grams of water from 50 g of fresh rosemary of 68 % moisture */
+    /**
+     * @return iterable<string, array{Preparation, float}> grams of water from 50 g of fresh rosemary of 68 % moisture
+     */
     public static function waters(): iterable
     {
         yield 'whole' => [Preparation::None, 3.4];
@@ -151,7 +213,11 @@ final class JarTest extends CoreTestCase
     #[DataProvider('waters')]
     public function test_water_by_preparation(Preparation $preparation, float $grams): void
     {
-        self::assertEqualsWithDelta($grams, self::jar([self::herb('rosemary', 'fresh', 50, 0, $preparation)])->waterInGrams()->best, 1e-9);
+        self::assertEqualsWithDelta(
+            $grams,
+            self::jar([self::herb('rosemary', 'fresh', 50, 0, $preparation)])->waterInGrams()->best,
+            1e-9,
+        );
     }
 
     public function test_water_added_counts_until_the_bowl_shows_it_gone(): void
@@ -164,14 +230,23 @@ final class JarTest extends CoreTestCase
         $half = self::jar(stays: $stays, waterGrams: 10.0, weighings: [new Weighing(500, 494)]);
         self::assertEqualsWithDelta(4.0, $half->waterLeftGrams()->best, 1e-9);
         self::assertContains('steep.water-left', self::codesOf($half));
-        self::assertTrue(self::jar(stays: $stays, waterGrams: 10.0, weighings: [new Weighing(500, 494), new Weighing(494, 490)])->isDry());
+        self::assertTrue(
+            self::jar(
+                stays: $stays,
+                waterGrams: 10.0,
+                weighings: [new Weighing(500, 494), new Weighing(494, 490)],
+            )->isDry(),
+        );
         $this->expectException(SteepError::class);
         new Weighing(490, 494);
     }
 
     public function test_what_is_done_about_water_leaves_traces_not_dryness(): void
     {
-        $jar = self::jar([self::herb('rosemary', 'fresh', 50, 0, Preparation::Chopped)], stays: [new Stay(SteepMethod::WaterBath, self::day())]);
+        $jar = self::jar(
+            [self::herb('rosemary', 'fresh', 50, 0, Preparation::Chopped)],
+            stays: [new Stay(SteepMethod::WaterBath, self::day())],
+        );
         self::assertSame(SteepPlan::DRY, (new SteepYield($jar, 330, 0.0, WaterChoice::FrozenPoured))->waterShare());
         self::assertFalse((new SteepYield($jar, 330, 0.0, WaterChoice::DrawnOff))->isDry());
         self::assertGreaterThan(0.03, (new SteepYield($jar, 330))->waterShare());
@@ -182,8 +257,16 @@ final class JarTest extends CoreTestCase
         $vessel = new Vessel(1000, 9);
         $little = self::jar(pours: [self::pour(grams: 100)], vessel: $vessel);
         $more = $little->gramsToCover(self::catalogue()->get('olive-oil'));
-        self::assertEqualsWithDelta(SteepPlan::LEAST_COVER, self::jar(pours: [self::pour(grams: 100 + $more)], vessel: $vessel)->oilAbovePlantCm()->best, 1e-6);
-        self::assertSame(0.0, self::jar()->gramsToCover(self::catalogue()->get('olive-oil')), 'cannot tell without a jar');
+        self::assertEqualsWithDelta(
+            SteepPlan::LEAST_COVER,
+            self::jar(pours: [self::pour(grams: 100 + $more)], vessel: $vessel)->oilAbovePlantCm()->best,
+            1e-6,
+        );
+        self::assertSame(
+            0.0,
+            self::jar()->gramsToCover(self::catalogue()->get('olive-oil')),
+            'cannot tell without a jar',
+        );
         self::assertContains('steep.cover', self::codesOf($little));
     }
 
@@ -191,15 +274,28 @@ final class JarTest extends CoreTestCase
     {
         $vessel = new Vessel(640, 9);
         self::assertNotContains('steep.jar', self::codesOf(self::jar(vessel: $vessel)));
-        self::assertContains('steep.jar', self::codesOf(self::jar([self::herb('rosemary', 'fresh', 40, 0, Preparation::Chopped)], vessel: $vessel)));
+        self::assertContains(
+            'steep.jar',
+            self::codesOf(self::jar([self::herb('rosemary', 'fresh', 40, 0, Preparation::Chopped)], vessel: $vessel)),
+        );
     }
 
     /** @return iterable<string, array{list<Herb>, list<Pour>, SteepMethod, SteepMethod}> */
     public static function charges(): iterable
     {
         yield 'dried in olive' => [[self::herb()], [self::pour()], SteepMethod::ColdDark, SteepMethod::ColdDark];
-        yield 'fresh' => [[self::herb('rosemary', 'fresh')], [self::pour()], SteepMethod::ColdDark, SteepMethod::WaterBath];
-        yield 'an oil that keeps half a year' => [[self::herb()], [self::pour('flaxseed-oil')], SteepMethod::SunnySill, SteepMethod::WaterBath];
+        yield 'fresh' => [
+            [self::herb('rosemary', 'fresh')],
+            [self::pour()],
+            SteepMethod::ColdDark,
+            SteepMethod::WaterBath,
+        ];
+        yield 'an oil that keeps half a year' => [
+            [self::herb()],
+            [self::pour('flaxseed-oil')],
+            SteepMethod::SunnySill,
+            SteepMethod::WaterBath,
+        ];
     }
 
     /**
@@ -223,26 +319,50 @@ final class JarTest extends CoreTestCase
         self::assertFalse($late['fits']);
         self::assertStringContainsString('let it stand 19 days instead of 28', $late['message']);
         self::assertStringContainsString('water bath', $late['message']);
-        self::assertStringNotContainsString('let it stand', Timing::of(self::jar(), self::day(), self::day(5))['message'], 'two weeks are the least');
-        self::assertSame(SteepMethod::WaterBath, MethodTable::for(self::jar(), self::day(), self::day(5))->recommended()[0]);
+        self::assertStringNotContainsString(
+            'let it stand',
+            Timing::of(self::jar(), self::day(), self::day(5))['message'],
+            'two weeks are the least',
+        );
+        self::assertSame(
+            SteepMethod::WaterBath,
+            MethodTable::for(self::jar(), self::day(), self::day(5))->recommended()[0],
+        );
     }
 
     public function test_straining_by_particle_size_and_vessel(): void
     {
-        $ids = static fn (SteepPlan $p): array => array_map(static fn (StrainStep $s): string => $s->id, Straining::steps($p));
-        $does = static fn (SteepPlan $p, string $id): string => array_values(array_filter(Straining::steps($p), static fn (StrainStep $s): bool => $s->id === $id))[0]->does;
+        $ids = static fn (SteepPlan $p): array => array_map(
+            static fn (StrainStep $s): string => $s->id,
+            Straining::steps($p),
+        );
+        $does = static fn (SteepPlan $p, string $id): string => array_values(
+            array_filter(Straining::steps($p), static fn (StrainStep $s): bool => $s->id === $id),
+        )[0]->does;
         $powder = self::jar([self::herb('rosemary', 'powder')]);
         self::assertContains('pour', $ids($powder));
         self::assertSame(36, Straining::steps($powder)[0]->fewestHours);
         self::assertStringContainsString('Never a stocking', $does($powder, 'filter'));
-        self::assertStringContainsString('bag', $does(self::jar([self::herb('rosemary', 'powder', preparation: Preparation::Bagged)]), 'filter'));
-        self::assertStringContainsString('strainer is enough', $does(self::jar([self::herb('fenugreek', 'seed')]), 'filter'));
+        self::assertStringContainsString(
+            'bag',
+            $does(self::jar([self::herb('rosemary', 'powder', preparation: Preparation::Bagged)]), 'filter'),
+        );
+        self::assertStringContainsString(
+            'strainer is enough',
+            $does(self::jar([self::herb('fenugreek', 'seed')]), 'filter'),
+        );
         self::assertStringContainsString('cloth', $does(self::jar([self::herb('rosemary', 'cut')]), 'filter'));
         self::assertStringContainsString('too narrow', $does(self::jar(vessel: new Vessel(500, 8, 3)), 'bowl'));
-        self::assertContains('water', $ids(self::jar([self::herb('rosemary', 'fresh', preparation: Preparation::Chopped)])));
+        self::assertContains(
+            'water',
+            $ids(self::jar([self::herb('rosemary', 'fresh', preparation: Preparation::Chopped)])),
+        );
         self::assertNotContains('water', $ids(self::jar()));
         self::assertStringContainsString('Press it', $does(self::jar(pressed: true), 'press'));
-        self::assertStringContainsString('Do not press', $does(self::jar([self::herb('rosemary', 'powder')], pressed: true), 'press'));
+        self::assertStringContainsString(
+            'Do not press',
+            $does(self::jar([self::herb('rosemary', 'powder')], pressed: true), 'press'),
+        );
         self::assertStringContainsString('Keep the herb', $does(self::jar(), 'herb'));
         self::assertStringContainsString('Compost', $does(self::jar([self::herb(draw: 3)]), 'herb'));
     }
@@ -251,26 +371,48 @@ final class JarTest extends CoreTestCase
     {
         $heated = [new Stay(SteepMethod::DirectHeat, self::day())];
         self::assertSame([], array_diff(['steep.heat', 'steep.direct'], self::codesOf(self::jar(stays: $heated))));
-        self::assertContains('steep.toast', self::codesOf(self::jar([self::herb('fenugreek', 'seed', preparation: Preparation::Toasted)])));
-        self::assertContains('steep.outlived', self::codesOf(self::jar(pours: [self::pour('rosehip-oil')], stays: [new Stay(SteepMethod::SunnySill, self::day())])));
+        self::assertContains(
+            'steep.toast',
+            self::codesOf(self::jar([self::herb('fenugreek', 'seed', preparation: Preparation::Toasted)])),
+        );
+        self::assertContains(
+            'steep.outlived',
+            self::codesOf(
+                self::jar(pours: [self::pour('rosehip-oil')], stays: [new Stay(SteepMethod::SunnySill, self::day())]),
+            ),
+        );
         self::assertContains('steep.rags', self::codesOf(self::jar(pours: [self::pour('flaxseed-oil')])));
-        self::assertContains('steep.press', self::codesOf(self::jar([self::herb('rosemary', 'powder')], pressed: true)));
+        self::assertContains(
+            'steep.press',
+            self::codesOf(self::jar([self::herb('rosemary', 'powder')], pressed: true)),
+        );
         self::assertContains('steep.mouth', self::codesOf(self::jar(vessel: new Vessel(900, 9, 3))));
         $fresh = SteepAdvice::on(self::jar([self::herb('rosemary', 'fresh')]));
         self::assertSame([Severity::Stop, 'steep.fresh-cold'], [$fresh[0]->severity, $fresh[0]->code]);
-        self::assertStringContainsString('heat drives it off', SteepError::scent('herbs.0.ingredient', 'Lavender')->getMessage());
+        self::assertStringContainsString(
+            'heat drives it off',
+            SteepError::scent('herbs.0.ingredient', 'Lavender')->getMessage(),
+        );
     }
 
     public function test_signs_are_offered_for_heated_steeps_only(): void
     {
         self::assertSame([], Signs::of(self::jar()));
-        $signs = Signs::of(self::jar([self::herb('rosemary', 'fresh', preparation: Preparation::Chopped)], stays: [new Stay(SteepMethod::WaterBath, self::day())]));
+        $signs = Signs::of(
+            self::jar(
+                [self::herb('rosemary', 'fresh', preparation: Preparation::Chopped)],
+                stays: [new Stay(SteepMethod::WaterBath, self::day())],
+            ),
+        );
         self::assertStringContainsString('bubbling has stopped', $signs[0]);
     }
 
     public function test_a_blend_of_oils_carries_all_its_parents(): void
     {
-        $jar = self::jar([self::herb('clove-bud', 'dried', 20), self::herb('calendula', 'dried', 20)], [self::pour('olive-oil', 180), self::pour('sweet-almond-oil', 180)]);
+        $jar = self::jar(
+            [self::herb('clove-bud', 'dried', 20), self::herb('calendula', 'dried', 20)],
+            [self::pour('olive-oil', 180), self::pour('sweet-almond-oil', 180)],
+        );
         $oil = (new SteepYield($jar, 300))->ingredient('lot-1', 'Both');
         self::assertSame(['olive-oil', 'sweet-almond-oil', 'clove-bud', 'calendula'], $oil->provenance->parents);
         self::assertContains('tree nut', $oil->allergens);
@@ -278,17 +420,23 @@ final class JarTest extends CoreTestCase
         self::assertEqualsWithDelta(3.0, $oil->facts->best(Property::Weight, 0), 1e-9, 'halfway between 3.5 and 2.5');
         self::assertEqualsWithDelta(100.0, $oil->fattyAcids->sum(), 2.0);
         // 16 % eugenol in 20 g of cloves over 360 g of oil, all of it drawn: 0.89 % at worst.
-        self::assertEqualsWithDelta(20 * 16 / 360, $oil->constituents['eugenol']->band->high, 1e-9);
+        self::assertEqualsWithDelta((20 * 16) / 360, $oil->constituents['eugenol']->band->high, 1e-9);
         // Steeped on in that oil, the eugenol comes along.
         $catalogue = self::catalogue()->with($oil);
-        $again = (new SteepYield(self::jar(pours: [new Pour($catalogue->get('lot-1'), 360, self::day())]), 300))->ingredient('lot-2', 'Again');
-        self::assertEqualsWithDelta(20 * 16 / 360, $again->constituents['eugenol']->band->high, 1e-9);
+        $again = (new SteepYield(
+            self::jar(pours: [new Pour($catalogue->get('lot-1'), 360, self::day())]),
+            300,
+        ))->ingredient('lot-2', 'Again');
+        self::assertEqualsWithDelta((20 * 16) / 360, $again->constituents['eugenol']->band->high, 1e-9);
     }
 
     public function test_what_is_withdrawn_withdraws_its_children(): void
     {
         $bad = (new SteepYield(self::jar(), 300, withdrawn: 'Mould (1 March 2027).'))->ingredient('lot-1', 'First');
-        $child = (new SteepYield(self::jar(pours: [new Pour($bad, 360, self::day())]), 300))->ingredient('lot-2', 'Second');
+        $child = (new SteepYield(self::jar(pours: [new Pour($bad, 360, self::day())]), 300))->ingredient(
+            'lot-2',
+            'Second',
+        );
         self::assertSame('Made from First. Mould (1 March 2027).', $child->provenance->withdrawn);
         self::assertContains('steep.withdrawn', self::codesOf(self::jar(pours: [new Pour($bad, 360, self::day())])));
     }
@@ -307,14 +455,18 @@ final class JarTest extends CoreTestCase
     public function test_amounts_as_they_are_written(string $id, string $written, float $grams): void
     {
         $ingredient = self::catalogue()->get($id);
-        self::assertEqualsWithDelta($grams, Quantity::grams('amount', $written, $ingredient, $ingredient->usualForm(), new Kitchen), 0.01);
+        self::assertEqualsWithDelta(
+            $grams,
+            Quantity::grams('amount', $written, $ingredient, $ingredient->usualForm(), new Kitchen()),
+            0.01,
+        );
     }
 
     public function test_amounts_that_are_none_are_refused_by_field(): void
     {
         foreach (['180 - 412 g', 'some', '3 parts', '', '20 %'] as $written) {
             try {
-                Quantity::grams('oils.0.amount', $written, self::catalogue()->get('olive-oil'), '', new Kitchen);
+                Quantity::grams('oils.0.amount', $written, self::catalogue()->get('olive-oil'), '', new Kitchen());
                 self::fail($written);
             } catch (SteepError $e) {
                 self::assertSame('oils.0.amount', $e->field);

@@ -19,9 +19,30 @@ use Tests\Core\CoreTestCase;
 
 final class SteepPlanTest extends CoreTestCase
 {
-    private static function plan(string $plant = 'calendula', string $form = 'dried', float $grams = 40, float $oil = 365, SteepMethod $method = SteepMethod::ColdDark, bool $shaken = true, float $jar = 0, float $wide = 0, string $in = 'olive-oil'): SteepPlan
-    {
-        return SteepPlan::of(self::catalogue()->get($plant), $form, $grams, self::catalogue()->get($in), $oil, $method, new DateTimeImmutable('2027-03-10'), $shaken, false, $jar, $wide);
+    private static function plan(
+        string $plant = 'calendula',
+        string $form = 'dried',
+        float $grams = 40,
+        float $oil = 365,
+        SteepMethod $method = SteepMethod::ColdDark,
+        bool $shaken = true,
+        float $jar = 0,
+        float $wide = 0,
+        string $in = 'olive-oil',
+    ): SteepPlan {
+        return SteepPlan::of(
+            self::catalogue()->get($plant),
+            $form,
+            $grams,
+            self::catalogue()->get($in),
+            $oil,
+            $method,
+            new DateTimeImmutable('2027-03-10'),
+            $shaken,
+            false,
+            $jar,
+            $wide,
+        );
     }
 
     public function test_dates_are_calendar_dates_across_the_change_of_clocks(): void
@@ -57,15 +78,20 @@ final class SteepPlanTest extends CoreTestCase
         self::assertEqualsWithDelta(28.0, self::plan()->ageSpentDays()->best, 1e-9);
         // An hour at 70 °C is 2^5 hours: 1.33 days. Five weeks at 25 °C in the sun: 35 x sqrt 2 x 2.
         self::assertEqualsWithDelta(32 / 24, self::plan(method: SteepMethod::WaterBath)->ageSpentDays()->best, 1e-9);
-        self::assertEqualsWithDelta(35 * M_SQRT2 * 2, self::plan(method: SteepMethod::SunnySill)->ageSpentDays()->best, 1e-6);
+        self::assertEqualsWithDelta(
+            35 * M_SQRT2 * 2,
+            self::plan(method: SteepMethod::SunnySill)->ageSpentDays()->best,
+            1e-6,
+        );
     }
 
     public function test_cover_and_headspace(): void
     {
-        // By hand: 40 g / 0.11 = 363.6 ml of herb; oil 365/0.914 + 40/1.2 = 432.7 ml; 63.62 cm2: 1.09 cm over it, 4.2 cm of air in 700 ml.
+        // By hand: 40 g / 0.11 = 363.6 ml of herb; oil 365/0.914 + 40/1.2 = 432.7 ml; 63.62 cm2: 1.09 cm over it, 4.2
+        // cm of air in 700 ml.
         $plan = self::plan(jar: 700, wide: 9);
         self::assertEqualsWithDelta(1.09, $plan->oilAbovePlantCm()->best, 0.01);
-        self::assertEqualsWithDelta(4.20, $plan->headspaceCm()->best, 0.01);
+        self::assertEqualsWithDelta(4.2, $plan->headspaceCm()->best, 0.01);
         self::assertContains('steep.cover', array_map(static fn ($a): string => $a->code, SteepAdvice::on($plan)));
         self::assertSame(Severity::Stop, SteepAdvice::on(self::plan(jar: 300, wide: 9))[0]->severity);
     }
@@ -98,7 +124,17 @@ final class SteepPlanTest extends CoreTestCase
 
     public function test_refuses_what_cannot_be_steeped(): void
     {
-        foreach ([fn () => self::plan('beeswax', ''), fn () => self::plan(in: 'water'), fn () => self::plan(form: 'seed'), fn () => self::plan(grams: 0), fn () => self::plan(oil: -1), fn () => new SteepYield(self::plan(), 0), fn () => new SteepYield(self::plan(), 9999)] as $bad) {
+        foreach (
+            [
+                fn () => self::plan('beeswax', ''),
+                fn () => self::plan(in: 'water'),
+                fn () => self::plan(form: 'seed'),
+                fn () => self::plan(grams: 0),
+                fn () => self::plan(oil: -1),
+                fn () => new SteepYield(self::plan(), 0),
+                fn () => new SteepYield(self::plan(), 9999),
+            ] as $bad
+        ) {
             try {
                 $bad();
                 self::fail('A steep that cannot be was taken.');
@@ -110,17 +146,48 @@ final class SteepPlanTest extends CoreTestCase
 
     public function test_a_steeped_oil_costs_what_went_into_it(): void
     {
-        $priced = static fn (string $id, float $perKilogram) => self::catalogue()->get($id)->corrected(new Correction($id, '', Property::Price, Band::exact($perKilogram), 'a receipt'));
-        $plan = static fn (float $olive, float $calendula): SteepPlan => SteepPlan::of($priced('calendula', $calendula), 'dried', 40, $priced('olive-oil', $olive), 365, SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'), true, false, 0, 0);
+        $priced = static fn (string $id, float $perKilogram) => self::catalogue()
+            ->get($id)
+            ->corrected(new Correction($id, '', Property::Price, Band::exact($perKilogram), 'a receipt'));
+        $plan = static fn (float $olive, float $calendula): SteepPlan => SteepPlan::of(
+            $priced('calendula', $calendula),
+            'dried',
+            40,
+            $priced('olive-oil', $olive),
+            365,
+            SteepMethod::ColdDark,
+            new DateTimeImmutable('2027-03-10'),
+            true,
+            false,
+            0,
+            0,
+        );
 
         // 365 g at 10 a kilogram and 40 g at 50: 3.65 + 2.00 = 5.65 for the 300 g that came out: 18.83 a kilogram.
         $price = (new SteepYield($plan(10, 50), 300))->ingredient('lot-1', 'x')->facts->get(Property::Price);
         self::assertEqualsWithDelta(18.833, $price->band->best, 0.001);
         self::assertTrue($price->isEstimate());
         // Taken out while 301 g are still to come: the money is spread over all that will be had.
-        self::assertEqualsWithDelta(5650 / $plan(10, 50)->yieldGrams()->best, (new SteepYield($plan(10, 50), 25, drawn: true))->ingredient('lot-1', 'x')->facts->get(Property::Price)->band->best, 1e-6);
+        self::assertEqualsWithDelta(
+            5650 / $plan(10, 50)->yieldGrams()->best,
+            (new SteepYield($plan(10, 50), 25, drawn: true))->ingredient('lot-1', 'x')->facts->get(Property::Price)
+                ->band->best,
+            1e-6,
+        );
         // Without the price of the herb it is not known, and is not that of the oil.
-        $unpriced = SteepPlan::of(self::catalogue()->get('calendula'), 'dried', 40, $priced('olive-oil', 10), 365, SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'), true, false, 0, 0);
+        $unpriced = SteepPlan::of(
+            self::catalogue()->get('calendula'),
+            'dried',
+            40,
+            $priced('olive-oil', 10),
+            365,
+            SteepMethod::ColdDark,
+            new DateTimeImmutable('2027-03-10'),
+            true,
+            false,
+            0,
+            0,
+        );
         self::assertFalse((new SteepYield($unpriced, 300))->ingredient('lot-1', 'x')->facts->has(Property::Price));
     }
 }

@@ -10,7 +10,12 @@ use stdClass;
 final class Damage
 {
     /** Written into the text afterwards: no value of PHP's becomes these. */
-    private const RAW = ['@@inf' => '1e999', '@@minus' => '-1e999', '@@long' => '123456789012345678901234567890', '@@bytes' => "\"\xff\xfe\""];
+    private const RAW = [
+        '@@inf' => '1e999',
+        '@@minus' => '-1e999',
+        '@@long' => '123456789012345678901234567890',
+        '@@bytes' => "\"\xff\xfe\"",
+    ];
 
     public static function body(mixed $draft): string
     {
@@ -34,9 +39,43 @@ final class Damage
     public static function value(): mixed
     {
         $nasty = [
-            '', ' ', null, [], new stdClass, [[]], -1, 0, 1e-9, 1e18, 1e300, '@@inf', '@@minus', '@@long', '@@bytes', true, false, "a\0b", 'x',
-            str_repeat('ab ', 3_000), "“‘•…→′✓\u{1F9F4}", 'Р', '1e999', '2026-02-30', '9999999-01-01', '0000-00-00', "'; DROP TABLE heads; --", '<b>&amp;',
-            ['a' => ['b' => ['c' => []]]], array_fill(0, 400, 'x'), 'lot-999999999999999999999', 'own-0', 'own-', 'lot-', '%', '../../etc/passwd', NAN,
+            '',
+            ' ',
+            null,
+            [],
+            new stdClass(),
+            [[]],
+            -1,
+            0,
+            1e-9,
+            1e18,
+            1e300,
+            '@@inf',
+            '@@minus',
+            '@@long',
+            '@@bytes',
+            true,
+            false,
+            "a\0b",
+            'x',
+            str_repeat('ab ', 3_000),
+            "“‘•…→′✓\u{1F9F4}",
+            'Р',
+            '1e999',
+            '2026-02-30',
+            '9999999-01-01',
+            '0000-00-00',
+            "'; DROP TABLE heads; --",
+            '<b>&amp;',
+            ['a' => ['b' => ['c' => []]]],
+            array_fill(0, 400, 'x'),
+            'lot-999999999999999999999',
+            'own-0',
+            'own-',
+            'lot-',
+            '%',
+            '../../etc/passwd',
+            NAN,
         ];
 
         return $nasty[array_rand($nasty)];

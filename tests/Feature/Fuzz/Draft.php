@@ -11,13 +11,22 @@ final class Draft
 {
     private const DEEPEST = 7;
 
-    private const AMOUNTS = ['40 g', '2 tbsp', '12 drops', '18 %', '1/2 cup', 'to fill', '3 parts', '1 heaped tsp', '412 - 180 g', ''];
+    private const AMOUNTS = [
+        '40 g',
+        '2 tbsp',
+        '12 drops',
+        '18 %',
+        '1/2 cup',
+        'to fill',
+        '3 parts',
+        '1 heaped tsp',
+        '412 - 180 g',
+        '',
+    ];
 
     /** @param  array<string, list<mixed>>  $known values for names of fields, such as ids that exist */
-    public function __construct(
-        private readonly stdClass $schemas,
-        private readonly array $known,
-    ) {
+    public function __construct(private readonly stdClass $schemas, private readonly array $known)
+    {
     }
 
     public function of(string $name): mixed
@@ -39,7 +48,9 @@ final class Draft
             }
         }
         if (isset($schema->allOf)) {
-            return array_merge(...array_map(fn (stdClass $part): array => (array) $this->made($part, $field, $depth), $schema->allOf));
+            return array_merge(
+                ...array_map(fn (stdClass $part): array => (array) $this->made($part, $field, $depth), $schema->allOf),
+            );
         }
 
         return match (true) {
@@ -68,13 +79,13 @@ final class Draft
     private function object(stdClass $schema, int $depth): array|stdClass
     {
         $made = [];
-        foreach ((array) ($schema->properties ?? new stdClass) as $name => $part) {
+        foreach ((array) ($schema->properties ?? new stdClass()) as $name => $part) {
             if (in_array($name, $schema->required ?? [], true) || ($depth < self::DEEPEST && mt_rand(0, 2) > 0)) {
                 $made[$name] = $this->made($part, (string) $name, $depth + 1);
             }
         }
 
-        return $made === [] ? new stdClass : $made;
+        return $made === [] ? new stdClass() : $made;
     }
 
     /** @return list<mixed> */
@@ -82,7 +93,7 @@ final class Draft
     {
         $made = [];
         for ($n = $depth >= self::DEEPEST ? 0 : mt_rand(0, 3); $n > 0; $n--) {
-            $made[] = $this->made($schema->items ?? new stdClass, $field, $depth + 1);
+            $made[] = $this->made($schema->items ?? new stdClass(), $field, $depth + 1);
         }
 
         return $made;
@@ -92,7 +103,11 @@ final class Draft
     {
         return match (true) {
             $field === 'amount' => self::one(self::AMOUNTS),
-            in_array($field, ['on', 'date', 'starts_on', 'started_on', 'wanted'], true) => sprintf('2026-%02d-%02d', mt_rand(1, 12), mt_rand(1, 28)),
+            in_array($field, ['on', 'date', 'starts_on', 'started_on', 'wanted'], true) => sprintf(
+                '2026-%02d-%02d',
+                mt_rand(1, 12),
+                mt_rand(1, 28),
+            ),
             default => self::one(['olive-oil', 'shea-butter', 'Loft oil', 'fine', '', "two\nlines", 'ä “quoted”']),
         };
     }

@@ -29,7 +29,9 @@ final class SimplexTest extends TestCase
     public function test_impossible_is_said(): void
     {
         self::assertFalse(Simplex::least([1], [0], [1], [new Row([1], 3, INF)])->feasible);
-        self::assertFalse(Simplex::least([1, 1], [0, 0], [1, 1], [new Row([1, 1], 1, 1), new Row([1, 1], 1.5, 1.5)])->feasible);
+        self::assertFalse(
+            Simplex::least([1, 1], [0, 0], [1, 1], [new Row([1, 1], 1, 1), new Row([1, 1], 1.5, 1.5)])->feasible,
+        );
         self::assertFalse(Simplex::least([1], [2], [1], [])->feasible);
     }
 
@@ -41,7 +43,10 @@ final class SimplexTest extends TestCase
         }
     }
 
-    /** Its own conditions: every row and bound kept, and no column that would still gain (reduced costs by the prices it gives). */
+    /**
+     * Its own conditions: every row and bound kept, and no column that would still gain (reduced costs by the prices it
+     * gives).
+     */
     #[DataProvider('seeds')]
     public function test_random_programmes_meet_the_conditions_of_optimality(int $seed): void
     {

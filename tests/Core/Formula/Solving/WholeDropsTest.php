@@ -38,8 +38,11 @@ final class WholeDropsTest extends CoreTestCase
     }
 
     #[DataProvider('drops')]
-    public function test_nearest_whole_drops_against_every_number_of_them(float $rosemary, float $lavender, float $ceiling): void
-    {
+    public function test_nearest_whole_drops_against_every_number_of_them(
+        float $rosemary,
+        float $lavender,
+        float $ceiling,
+    ): void {
         $now = [round(0.9 / $rosemary) * $rosemary, round(0.6 / $lavender) * $lavender];
         $candidates = [
             self::candidate('olive-oil', 100.0, 100.0 - array_sum($now)),
@@ -63,12 +66,19 @@ final class WholeDropsTest extends CoreTestCase
             $drops = ($answer->shares[$id] ?? 0.0) / $step;
             self::assertEqualsWithDelta(round($drops), $drops, 1e-4);
         }
-        self::assertLessThanOrEqual($ceiling + 1e-6, ($answer->shares['rosemary-eo'] ?? 0.0) + ($answer->shares['lavender-eo'] ?? 0.0));
+        self::assertLessThanOrEqual(
+            $ceiling + 1e-6,
+            ($answer->shares['rosemary-eo'] ?? 0.0) + ($answer->shares['lavender-eo'] ?? 0.0),
+        );
     }
 
     public function test_whole_drops_and_few_ingredients_together(): void
     {
-        $candidates = [self::candidate('olive-oil', 100.0, 60.0), self::candidate('jojoba-oil', 100.0, 39.0), self::candidate('rosemary-eo', 1.0, 1.0, 0.04)];
+        $candidates = [
+            self::candidate('olive-oil', 100.0, 60.0),
+            self::candidate('jojoba-oil', 100.0, 39.0),
+            self::candidate('rosemary-eo', 1.0, 1.0, 0.04),
+        ];
         $answer = Solver::solve($candidates, [new Demand('load', 0.3, 0.5)], [Goal::Nearest], 2);
 
         self::assertCount(2, $answer->shares);
@@ -78,7 +88,11 @@ final class WholeDropsTest extends CoreTestCase
 
     public function test_no_whole_number_fits_between_narrow_ends(): void
     {
-        $answer = Solver::solve([self::candidate('olive-oil', 100.0, 99.0), self::candidate('rosemary-eo', 1.0, 1.0, 0.3)], [new Demand('load', 0.4, 0.5)], [Goal::Nearest]);
+        $answer = Solver::solve(
+            [self::candidate('olive-oil', 100.0, 99.0), self::candidate('rosemary-eo', 1.0, 1.0, 0.3)],
+            [new Demand('load', 0.4, 0.5)],
+            [Goal::Nearest],
+        );
 
         self::assertSame('impossible', $answer->status);
         self::assertNotSame([], $answer->conflict);
@@ -86,15 +100,25 @@ final class WholeDropsTest extends CoreTestCase
 
     public function test_made_safe_for_a_child_it_is_still_counted_in_drops(): void
     {
-        $formula = self::formula(['olive-oil' => '1/2 cup', 'jojoba-oil' => '20 g', 'rosemary-eo' => '30 drops', 'lavender-eo' => '30 drops']);
+        $formula = self::formula([
+            'olive-oil' => '1/2 cup',
+            'jojoba-oil' => '20 g',
+            'rosemary-eo' => '30 drops',
+            'lavender-eo' => '30 drops',
+        ]);
         $subject = self::assess($formula)->subject;
         $design = new Design($subject, self::catalogue(), [[Wish::SafeFor, 'child-6-12']]);
         $written = $design->formula($design->answer($design->demands()));
-        $amounts = array_combine(array_map(static fn (Line $l): string => $l->ingredient, $written->lines), array_map(static fn (Line $l): string => $l->amount, $written->lines));
+        $amounts = array_combine(
+            array_map(static fn (Line $l): string => $l->ingredient, $written->lines),
+            array_map(static fn (Line $l): string => $l->amount, $written->lines),
+        );
 
         self::assertSame('20 g', $amounts['jojoba-oil'], 'what does not move stays as it was written');
         self::assertMatchesRegularExpression('/^\d+ drops?$/', $amounts['lavender-eo'] ?? $amounts['rosemary-eo']);
-        $load = static fn (Formula $f): float => self::assess($f->withAudience(Audience::Child6To12))->subject->load->percent()->best;
+        $load = static fn (Formula $f): float => self::assess(
+            $f->withAudience(Audience::Child6To12),
+        )->subject->load->percent()->best;
         self::assertLessThanOrEqual(1.0 + 0.02, $load($written));
         self::assertGreaterThan(0.9, $load($written), 'no more was taken than had to be');
     }
@@ -102,7 +126,13 @@ final class WholeDropsTest extends CoreTestCase
     public function test_an_edge_of_the_jar_moves_drops_by_whole_ones(): void
     {
         $formula = self::formula(['olive-oil' => '100 g', 'rosemary-eo' => '20 drops']);
-        $amount = static fn (float $points): string => Reshare::between($formula, self::context(), 'l2', 'l1', $points)->lines[1]->amount;
+        $amount = static fn (float $points): string => Reshare::between(
+            $formula,
+            self::context(),
+            'l2',
+            'l1',
+            $points,
+        )->lines[1]->amount;
 
         // 20 drops of about 0.03 g are 0.6 %.
         self::assertMatchesRegularExpression('/^1\d drops$/', $amount(0.2));
@@ -112,11 +142,18 @@ final class WholeDropsTest extends CoreTestCase
     public function test_steps_in_a_demand_file(): void
     {
         $file = [
-            'ingredients' => [['id' => 'olive-oil', 'now' => 99], ['id' => 'rosemary-eo', 'max' => 1, 'now' => 1, 'step' => 0.04]],
+            'ingredients' => [
+                ['id' => 'olive-oil', 'now' => 99],
+                ['id' => 'rosemary-eo', 'max' => 1, 'now' => 1, 'step' => 0.04],
+            ],
             'demands' => [['kind' => 'load', 'max' => 0.5]],
             'goal' => 'nearest',
         ];
-        self::assertEqualsWithDelta(0.48, DemandFile::solve($file, self::catalogue())->shares['rosemary-eo'], 1e-6);
+        self::assertEqualsWithDelta(
+            0.48,
+            DemandFile::solve($file, self::catalogue())->shares['rosemary-eo'],
+            1e-6,
+        );
 
         $this->expectException(SolveError::class);
         $file['ingredients'][1]['step'] = -1;
@@ -131,7 +168,10 @@ final class WholeDropsTest extends CoreTestCase
         $answer = $design->answer($design->demands());
 
         self::assertSame('optimal', $answer->status);
-        self::assertContains('10-15 drops', array_map(static fn (Line $l): string => $l->amount, $design->formula($answer)->lines));
+        self::assertContains(
+            '10-15 drops',
+            array_map(static fn (Line $l): string => $l->amount, $design->formula($answer)->lines),
+        );
     }
 
     public function test_a_recipe_in_parts_stays_one(): void
@@ -147,14 +187,18 @@ final class WholeDropsTest extends CoreTestCase
             self::assertEqualsWithDelta($answer->shares[$portion->ingredient->id], $portion->percent(), 0.1);
         }
         $moved = Reshare::between($formula, self::context(), 'l2', 'l1', 10.0);
-        self::assertSame(['3.6 parts', '1.4 parts', '1 part'], array_map(static fn (Line $l): string => $l->amount, $moved->lines));
+        self::assertSame(
+            ['3.6 parts', '1.4 parts', '1 part'],
+            array_map(static fn (Line $l): string => $l->amount, $moved->lines),
+        );
     }
 
     public function test_a_search_cut_short_says_so_and_claims_no_proof(): void
     {
         // Whole steps that never add up to so narrow an end: too many ways to try them all.
         $candidates = [self::candidate('olive-oil', 100.0, 90.0)];
-        foreach (['rosemary-eo' => 0.0203, 'lavender-eo' => 0.0207, 'peppermint-eo' => 0.0211, 'tea-tree-eo' => 0.0213] as $id => $step) {
+        $steps = ['rosemary-eo' => 0.0203, 'lavender-eo' => 0.0207, 'peppermint-eo' => 0.0211, 'tea-tree-eo' => 0.0213];
+        foreach ($steps as $id => $step) {
             $candidates[] = self::candidate($id, 2.0, 1.0, $step);
         }
 
