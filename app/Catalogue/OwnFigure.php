@@ -46,9 +46,7 @@ final class OwnFigure extends Model
      */
     public static function corrections(): array
     {
-        return array_values(
-            array_map(self::correct(...), app(CurrentStudio::class)->rows('own_figures')->orderBy('id')->get()->all()),
-        );
+        return array_map(self::correct(...), app(CurrentStudio::class)->rows('own_figures'));
     }
 
     private static function correct(self|stdClass $row): Correction

@@ -15,6 +15,7 @@ use Crown\Catalogue\OwnEntry;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Illuminate\Database\Eloquent\Model;
+use stdClass;
 
 /**
  * An ingredient the studio wrote itself.
@@ -56,18 +57,13 @@ final class OwnIngredient extends Model
      */
     public static function ingredients(Catalogue $reference): array
     {
-        $rows = app(CurrentStudio::class)->rows('own_ingredients')->orderBy('id')->pluck('document', 'id');
-
-        return array_values(
-            $rows
-                ->map(
-                    static fn (string $document, int $id): Ingredient => self::entry(
-                        'own-'.$id,
-                        (array) json_decode($document, true),
-                        $reference,
-                    )->ingredient(),
-                )
-                ->all(),
+        return array_map(
+            static fn (stdClass $row): Ingredient => self::entry(
+                'own-'.$row->id,
+                (array) json_decode((string) $row->document, true),
+                $reference,
+            )->ingredient(),
+            app(CurrentStudio::class)->rows('own_ingredients', 'id, document'),
         );
     }
 

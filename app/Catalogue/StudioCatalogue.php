@@ -26,7 +26,8 @@ final class StudioCatalogue
         $corrections = OwnFigure::corrections();
         $catalogue = $reference->with(...OwnIngredient::ingredients($reference))->corrected(...$corrections);
         $steeped = [];
-        foreach ($this->studio->rows('lots')->orderBy('id')->pluck('name', 'id') as $number => $name) {
+        foreach ($this->studio->rows('lots', 'id, name') as $lot) {
+            [$number, $name] = [$lot->id, $lot->name];
             $id = 'lot-'.$number;
             $steeped[$id] = [
                 $name,

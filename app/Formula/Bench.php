@@ -27,8 +27,11 @@ use DateTimeImmutable;
 /** Where a formula is judged: with the studio's catalogue and kitchen, and for one head when one is chosen. */
 final class Bench
 {
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+        private readonly Day $day,
+    ) {
     }
 
     /**
@@ -88,7 +91,7 @@ final class Bench
             'assessment' => $assessment,
             'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject),
             'keeps' => $assessment->subject->life->months->best > 0.0
-                    ? Keeping::of($assessment->subject, new DateTimeImmutable(Day::today()->toDateString()))
+                    ? Keeping::of($assessment->subject, new DateTimeImmutable($this->day->date()))
                     : null,
         ];
     }

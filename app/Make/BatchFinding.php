@@ -42,6 +42,10 @@ final class BatchFinding extends Model
      */
     private const LATEST = 200;
 
+    /** What of a finding says something of the next batch. */
+    private const TEACHING = 'texture, overrun_percent, whipped_minutes, batch_findings.state, family, '
+        .'predicted_months, on_date';
+
     protected $table = 'batch_findings';
 
     protected $guarded = ['id', 'studio_id'];
@@ -61,13 +65,11 @@ final class BatchFinding extends Model
 
     public static function learned(): Learned
     {
-        $rows = app(CurrentStudio::class)
-            ->rows('batch_findings')
-            ->join('batches', 'batches.id', '=', 'batch_findings.batch_id')
-            ->orderByDesc('batch_findings.id')
-            ->limit(self::LATEST)
-            ->get(['batch_findings.*', 'batches.made_on'])
-            ->all();
+        $rows = app(CurrentStudio::class)->rows(
+            'batch_findings join batches on batches.id = batch_findings.batch_id',
+            self::TEACHING.', batches.made_on',
+            'order by batch_findings.id desc limit '.self::LATEST,
+        );
         $seen = [];
         foreach ($rows as $row) {
             $months = self::between($row->made_on, $row->on_date);

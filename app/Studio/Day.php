@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use DateTimeImmutable;
+use DateTimeZone;
 use Illuminate\Support\Carbon;
 use Psr\Clock\ClockInterface;
 
@@ -28,10 +30,16 @@ final class Day
         return app(self::class)->now();
     }
 
+    /** As it is written: 2026-11-26. */
+    public function date(): string
+    {
+        $zone = new DateTimeZone($this->studio->get()->time_zone);
+
+        return DateTimeImmutable::createFromInterface($this->clock->now())->setTimezone($zone)->format('Y-m-d');
+    }
+
     public function now(): Carbon
     {
-        $there = Carbon::instance($this->clock->now())->setTimezone($this->studio->get()->time_zone);
-
-        return Carbon::parse($there->toDateString(), 'UTC');
+        return new Carbon($this->date(), 'UTC');
     }
 }

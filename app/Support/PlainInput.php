@@ -25,33 +25,38 @@ final class PlainInput
                 throw new Refused((string) $name, 'Allowed: one value.');
             }
         }
-        $this->plain($request->query->all(), '');
-        if ($request->isJson() && $request->getContent() !== '') {
-            $body = json_decode($request->getContent(), true, self::DEEPEST);
-            if (! is_array($body)) {
-                throw new Refused(
-                    'body',
-                    match (json_last_error()) {
-                        JSON_ERROR_DEPTH => sprintf('Allowed: JSON of at most %d levels.', self::DEEPEST),
-                        default => 'Allowed: a JSON object.',
-                    },
-                );
-            }
-            $this->plain($body, '');
-        } else {
-            $this->plain($request->request->all(), '');
-        }
+        $this->plain($request->query->all(), '', 1);
+        $body = $request->isJson() ? $this->body($request) : $request->request->all();
+        $this->plain($body, '', 1);
 
         return $next($request);
     }
 
-    /** @param  array<array-key, mixed>  $values */
-    private function plain(array $values, string $at): void
+    /** @return array<array-key, mixed> */
+    private function body(Request $request): array
     {
+        // The framework has read it already: it makes an empty list of what it could not read, and of a word a list of
+        // one.
+        $body = $request->json()->all();
+        $text = ltrim($request->getContent());
+        $isThing = $text === '' || $text[0] === '{' || $text[0] === '[';
+        if (! $isThing || ($body === [] && $text !== '' && json_decode($text) === null)) {
+            throw new Refused('body', 'Allowed: a JSON object.');
+        }
+
+        return $body;
+    }
+
+    /** @param  array<array-key, mixed>  $values */
+    private function plain(array $values, string $at, int $depth): void
+    {
+        if ($depth > self::DEEPEST) {
+            throw new Refused('body', sprintf('Allowed: JSON of at most %d levels.', self::DEEPEST));
+        }
         foreach ($values as $name => $value) {
             $field = $at.$name;
             if (is_array($value)) {
-                $this->plain($value, $field.'.');
+                $this->plain($value, $field.'.', $depth + 1);
             }
             if (is_float($value) && ! is_finite($value)) {
                 throw new Refused($field, 'This number is too large to be one.');

@@ -616,7 +616,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Say that a steeped oil went bad or was thrown away, or take that back: everything that uses it is warned */
+        /** Say that a steeped oil went bad or was thrown away, or take that back: what uses it is warned */
         put: operations["lots.withdraw"];
         post?: never;
         delete?: never;
