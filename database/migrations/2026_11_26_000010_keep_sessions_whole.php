@@ -10,8 +10,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        // In files, one that was being written when its worker was killed was half a session: its person was signed
-        // out.
+        // In files, a worker killed while it writes can leave half a session, and its person is signed out.
         Schema::create('sessions', function (Blueprint $table): void {
             $table->string('id')->primary();
             $table->foreignId('user_id')->nullable()->index();
