@@ -8,16 +8,16 @@ declare(strict_types=1);
  *   php bin/bench.php http URL      the application, with 8 clients
  */
 
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Context;
 use Crown\Catalogue\CatalogueReader;
-use Crown\Formula\Assessor;
-use Crown\Formula\Context;
-use Crown\Formula\Reading\RecipeReader;
-use Crown\Formula\Solving\Candidate;
-use Crown\Formula\Solving\Demand;
-use Crown\Formula\Solving\Goal;
-use Crown\Formula\Solving\Solver;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Reading\RecipeReader;
+use Crown\Solving\Candidate;
+use Crown\Solving\Demand;
+use Crown\Solving\Goal;
+use Crown\Solving\Solver;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 

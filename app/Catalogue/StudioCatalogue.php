@@ -8,10 +8,10 @@ use App\Make\BatchFinding;
 use App\Pantry\Lot;
 use App\Steep\SteepStore;
 use App\Studio\CurrentStudio;
+use Crown\Assessment\Context;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
-use Crown\Formula\Context;
 
 /** The reference catalogue with the studio's own ingredients, figures and steeped oils over it. */
 final class StudioCatalogue
@@ -49,7 +49,7 @@ final class StudioCatalogue
 
     public function context(): Context
     {
-        return new Context($this->get(), $this->studio->get()->kitchen(), BatchFinding::learned());
+        return new Context($this->get(), $this->studio->get()->kitchen(), BatchFinding::experience());
     }
 
     /** @return list<string> ids of what is at hand: what stands in the cupboard, and the oils steeped here */

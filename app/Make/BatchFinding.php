@@ -6,11 +6,12 @@ namespace App\Make;
 
 use App\Studio\BelongsToStudio;
 use App\Studio\CurrentStudio;
-use Crown\Formula\Learned\Learned;
-use Crown\Formula\Learned\Observation;
-use Crown\Formula\Learned\Predicted;
-use Crown\Formula\Learned\TextureFamily;
-use Crown\Formula\Learned\TextureFound;
+use Crown\Assessment\Experience;
+use Crown\Assessment\TextureFamily;
+use Crown\Learning\Batches;
+use Crown\Learning\Observation;
+use Crown\Learning\Predicted;
+use Crown\Learning\TextureFound;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -63,7 +64,7 @@ final class BatchFinding extends Model
         return $this->belongsTo(Batch::class);
     }
 
-    public static function learned(): Learned
+    public static function experience(): Experience
     {
         $rows = app(CurrentStudio::class)->rows(
             'batch_findings join batches on batches.id = batch_findings.batch_id',
@@ -78,7 +79,7 @@ final class BatchFinding extends Model
             }
         }
 
-        return Learned::from(...$seen);
+        return Batches::teach(...$seen);
     }
 
     /** Whether it is more than a note. */

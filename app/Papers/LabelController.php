@@ -9,7 +9,7 @@ use App\Make\Batch;
 use App\Pantry\Lot;
 use App\Studio\CurrentStudio;
 use App\Support\Refused;
-use Crown\Formula\Assessor;
+use Crown\Assessment\Assessor;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;

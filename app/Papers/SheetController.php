@@ -8,7 +8,7 @@ use App\Formula\Bench;
 use App\Formula\Formula;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
-use Crown\Formula\WithoutScale;
+use Crown\Assessment\WithoutScale;
 use Crown\Make\MakeSheet;
 use Crown\Make\Task;
 use Illuminate\Http\Response;

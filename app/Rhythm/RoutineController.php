@@ -11,7 +11,7 @@ use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
-use Crown\Formula\Finding;
+use Crown\Assessment\Finding;
 use Crown\Rhythm\Act;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

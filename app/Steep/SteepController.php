@@ -71,7 +71,7 @@ final class SteepController
             ),
             'days_range' => $plan->method->daysRange(),
             'timing' => Timing::of($plan, $today, $day),
-            'learned' => $learned === [] ? null : $learned[0],
+            'learned' => $learned,
             'name' => $this->nameOf($plan->plant()->name, $plan->oil()->name),
         ]);
     }

@@ -8,11 +8,12 @@ use App\Pantry\Lot;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Learning\Retention;
+use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
 use Crown\Steep\Draw;
 use Crown\Steep\Herb;
-use Crown\Steep\Learned;
 use Crown\Steep\Pour;
 use Crown\Steep\Preparation;
 use Crown\Steep\Quantity;
@@ -32,14 +33,12 @@ final class SteepStore
 {
     /**
      * The jar as it is by a day: its charge, and all that happened to it until then.
-     *
-     * @param  list<\Crown\Measure\Band>  $learned
      */
     public static function plan(
         Steep $steep,
         Catalogue $catalogue,
         ?Carbon $until = null,
-        array $learned = [],
+        ?Band $retention = null,
     ): SteepPlan {
         $d = $steep->document;
         $start = new DateTimeImmutable($steep->started_on->toDateString());
@@ -97,7 +96,7 @@ final class SteepStore
             (float) $d['water_grams'],
             $draws,
             $weighings,
-            $learned,
+            $retention,
         );
     }
 
@@ -178,12 +177,8 @@ final class SteepStore
         return $draft;
     }
 
-    /**
-     * What past steeps of the same plant, form and strainer kept, if the studio has strained it twice.
-     *
-     * @return list<\Crown\Measure\Band>
-     */
-    public static function learned(Steep $steep, Catalogue $catalogue): array
+    /** What past steeps of the same plant, form and strainer kept, if the studio has strained it twice. */
+    public static function learned(Steep $steep, Catalogue $catalogue): ?Band
     {
         $herb = $steep->document['herbs'][0];
         $kept = [];
@@ -208,7 +203,7 @@ final class SteepStore
             }
         }
 
-        return count($steep->document['herbs']) === 1 ? Learned::retention($kept) : [];
+        return count($steep->document['herbs']) === 1 ? Retention::learned($kept) : null;
     }
 
     /** The oil that came out becomes a lot: all of it when it is strained, a part of it when some was drawn. */

@@ -100,7 +100,7 @@ final class SteepView
             ...self::row($steep, $catalogue),
             'plan' => self::figures($plan),
             'usual_ratio' => $plan->usualRatio(),
-            'learned' => $learned === [] ? null : $learned[0],
+            'learned' => $learned,
             'water_left_grams' => $plan->waterLeftGrams(),
             'dry' => $plan->isDry(),
             'signs' => Signs::of($plan),

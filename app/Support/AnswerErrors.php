@@ -6,10 +6,10 @@ namespace App\Support;
 
 use Crown\Catalogue\CatalogueError;
 use Crown\Formula\FormulaError;
-use Crown\Formula\Reading\ReadingError;
-use Crown\Formula\Solving\SolveError;
 use Crown\Measure\MeasureError;
+use Crown\Reading\ReadingError;
 use Crown\Rhythm\RoutineError;
+use Crown\Solving\SolveError;
 use Crown\Steep\SteepError;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Catalogue\Internal\NameIndex;
+use Crown\Catalogue\Internal\Shelf;
+
 /**
  * All ingredients at hand: the reference ones, and those that a studio adds with with() or corrects with corrected().
  */

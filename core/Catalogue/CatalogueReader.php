@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Catalogue\Internal\EntryReader;
+use Crown\Catalogue\Internal\NameIndex;
+use Crown\Catalogue\Internal\Shelf;
 use JsonException;
 
 /**

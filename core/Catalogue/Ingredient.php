@@ -148,12 +148,8 @@ final readonly class Ingredient
      */
     public function answersTo(string $word): bool
     {
-        $wanted = NameIndex::normalise($word);
-        if ($wanted === '') {
-            return false;
-        }
         foreach ([...$this->allergens, $this->name, $this->inci, $this->id, ...$this->synonyms] as $name) {
-            if (preg_match('/\b'.preg_quote($wanted, '/').'\b/', NameIndex::normalise($name)) === 1) {
+            if (Name::mentions($name, $word)) {
                 return true;
             }
         }

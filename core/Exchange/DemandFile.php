@@ -6,12 +6,12 @@ namespace Crown\Exchange;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Need;
-use Crown\Formula\Solving\Answer;
-use Crown\Formula\Solving\Candidate;
-use Crown\Formula\Solving\Demand;
-use Crown\Formula\Solving\Goal;
-use Crown\Formula\Solving\SolveError;
-use Crown\Formula\Solving\Solver;
+use Crown\Solving\Answer;
+use Crown\Solving\Candidate;
+use Crown\Solving\Demand;
+use Crown\Solving\Goal;
+use Crown\Solving\SolveError;
+use Crown\Solving\Solver;
 
 /** What is asked of the solver, as open JSON: $defs/Demands in docs/formats/crown.schema.json. */
 final class DemandFile

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crown\Exchange;
 
-use Crown\Formula\Assessment;
-use Crown\Formula\Finding;
-use Crown\Formula\Portion;
-use Crown\Formula\Severity;
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
 use Crown\Formula\Step;
 use Crown\Make\MakeSheet;
 use Crown\Make\Task;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+use Crown\Assessment\Portion;
 use Crown\Catalogue\Evidence;
-use Crown\Formula\Portion;
 
 /** What one line earns for one need. */
 final readonly class Earned

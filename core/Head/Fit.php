@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+use Crown\Assessment\Examined;
 use Crown\Catalogue\Need;
-use Crown\Formula\Examined;
 use Crown\Measure\Band;
 use JsonSerializable;
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
-use Crown\Catalogue\NameIndex;
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
+use Crown\Catalogue\Name;
 use Crown\Formula\Change;
-use Crown\Formula\Check;
-use Crown\Formula\Cure;
-use Crown\Formula\Examined;
-use Crown\Formula\Finding;
-use Crown\Formula\Portion;
-use Crown\Formula\Severity;
 use Crown\Measure\Band;
 
 /** Does a formula suit one head: its red flags, allergies, dislikes of the season, conditions and weight? */
@@ -141,10 +141,6 @@ final readonly class HeadCheck implements Check
     /** By the ingredient's own names and allergens, or by the name that was written. */
     private static function means(string $word, Portion $portion): bool
     {
-        $wanted = NameIndex::normalise($word);
-
-        return $portion->ingredient->answersTo($word)
-            || ($wanted !== ''
-                && preg_match('/\b'.preg_quote($wanted, '/').'\b/', NameIndex::normalise($portion->line->name)) === 1);
+        return $portion->ingredient->answersTo($word) || Name::mentions($portion->line->name, $word);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crown\Make;
 
-use Crown\Formula\Assessment;
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Portion;
 use Crown\Formula\Phase;
-use Crown\Formula\Portion;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Property;
 

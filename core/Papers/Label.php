@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Crown\Papers;
 
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Keeping;
+use Crown\Assessment\Portion;
+use Crown\Assessment\WaterClass;
 use Crown\Catalogue\IngredientKind;
-use Crown\Formula\Assessment;
-use Crown\Formula\Keeping;
-use Crown\Formula\Portion;
 use Crown\Formula\ProductKind;
-use Crown\Formula\WaterClass;
 use DateTimeImmutable;
 
 /**

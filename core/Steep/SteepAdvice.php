@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-use Crown\Formula\Severity;
+use Crown\Assessment\Severity;
 use Crown\Measure\Amount;
 use JsonSerializable;
 

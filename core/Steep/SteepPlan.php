@@ -41,8 +41,8 @@ final readonly class SteepPlan
      * @param  float  $minutes of a heated way; 0 for the method's own
      * @param  int  $days it stands; 0 for the method's own
      * @param  float  $waterGrams added on purpose: a splash, a gel
-     * @param  list<Band>  $learned grams of oil kept per gram of plant, from the studio's own past steeps: none, or one
-     *     that replaces the default
+     * @param  Band|null  $retention grams of oil kept per gram of plant, from the studio's own past steeps; null for
+     *     the handbook's
      *
      * @throws SteepError
      */
@@ -59,7 +59,7 @@ final readonly class SteepPlan
         public float $waterGrams = 0.0,
         public array $draws = [],
         public array $weighings = [],
-        public array $learned = [],
+        public ?Band $retention = null,
     ) {
         if ($herbs === []) {
             throw SteepError::field('herbs', 'at least one plant');
@@ -151,7 +151,7 @@ final readonly class SteepPlan
             $this->waterGrams,
             [],
             [],
-            $this->learned,
+            $this->retention,
         );
     }
 
@@ -173,7 +173,7 @@ final readonly class SteepPlan
             $this->waterGrams,
             [],
             $this->weighings,
-            $this->learned,
+            $this->retention,
         );
     }
 
@@ -381,8 +381,8 @@ final readonly class SteepPlan
     /** Grams of oil kept per gram of each herb when it is strained; a herb drawn before is full already. */
     public function keptGrams(): Band
     {
-        if ($this->learned !== []) {
-            return $this->learned[0]->scaled($this->plantGrams());
+        if ($this->retention !== null) {
+            return $this->retention->scaled($this->plantGrams());
         }
         $kept = Band::exact(0.0);
         foreach ($this->herbs as $herb) {

@@ -68,7 +68,7 @@ final class Timing
             $plan->waterGrams,
             $plan->draws,
             $plan->weighings,
-            $plan->learned,
+            $plan->retention,
         );
     }
 }

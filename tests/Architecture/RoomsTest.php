@@ -12,29 +12,44 @@ use PHPat\Test\PHPat;
 /** Imports run one way (docs/architecture.md): read by phpat under phpstan, not by PHPUnit. */
 final class RoomsTest
 {
-    /** Each room, and the rooms that it may not import because they lie above it. */
-    private const ABOVE = [
-        'Measure' => ['Catalogue', 'Formula', 'Steep', 'Make', 'Head', 'Rhythm', 'Papers', 'Exchange', 'Console'],
-        'Catalogue' => ['Formula', 'Steep', 'Make', 'Head', 'Rhythm', 'Papers', 'Exchange', 'Console'],
-        'Formula' => ['Steep', 'Make', 'Head', 'Rhythm', 'Papers', 'Exchange', 'Console'],
-        'Steep' => ['Make', 'Head', 'Rhythm', 'Papers', 'Exchange', 'Console'],
-        'Make' => ['Head', 'Rhythm', 'Papers', 'Exchange', 'Console'],
-        'Head' => ['Rhythm', 'Papers', 'Exchange', 'Console'],
-        'Rhythm' => ['Papers', 'Exchange', 'Console'],
-        'Papers' => ['Exchange', 'Console'],
-        'Exchange' => ['Console'],
+    /** The rooms of core: each may import those before it, and none after it. */
+    private const CORE = [
+        'Measure', 'Catalogue', 'Formula', 'Assessment', 'Reading', 'Solving', 'Learning', 'Steep', 'Make', 'Head',
+        'Rhythm', 'Papers', 'Exchange', 'Console',
     ];
 
     /** @return iterable<string, Rule> */
     #[TestRule]
     public function roomsImportOneWay(): iterable
     {
-        foreach (self::ABOVE as $room => $above) {
+        foreach (self::CORE as $place => $room) {
+            $after = array_slice(self::CORE, $place + 1);
+            if ($after !== []) {
+                yield $room => PHPat::rule()
+                    ->classes(Selector::inNamespace('Crown\\'.$room))
+                    ->shouldNotDependOn()
+                    ->classes(...array_map(static fn (string $r) => Selector::inNamespace('Crown\\'.$r), $after))
+                    ->because('imports run from Measure upwards, never down');
+            }
+        }
+    }
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function nobodyNamesTheInsidesOfAnother(): iterable
+    {
+        foreach (self::CORE as $room) {
+            $insides = 'Crown\\'.$room.'\\Internal';
             yield $room => PHPat::rule()
-                ->classes(Selector::inNamespace('Crown\\'.$room))
+                ->classes(
+                    Selector::AllOf(
+                        Selector::AnyOf(Selector::inNamespace('Crown'), Selector::inNamespace('App')),
+                        Selector::Not(Selector::inNamespace('Crown\\'.$room)),
+                    ),
+                )
                 ->shouldNotDependOn()
-                ->classes(...array_map(static fn (string $r) => Selector::inNamespace('Crown\\'.$r), $above))
-                ->because('imports run from Measure upwards, never down');
+                ->classes(Selector::inNamespace($insides))
+                ->because('what stands in Internal may change at any time: the room has a public face');
         }
     }
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Context;
+use Crown\Assessment\Finding;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueReader;
-use Crown\Formula\Assessment;
-use Crown\Formula\Assessor;
 use Crown\Formula\Audience;
-use Crown\Formula\Context;
-use Crown\Formula\Finding;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;

@@ -51,8 +51,9 @@ final class KeptStudioTest extends TestCase
     {
         $this->open('studio-2026-11.sql');
         $then = [];
-        foreach (json_decode((string) file_get_contents(__DIR__.'/Kept/figures-2026-11.json'), true) as $asked => $tree) {
-            $then += $this->leaves((string) $asked, $tree);
+        $kept = json_decode((string) file_get_contents(__DIR__.'/Kept/figures-2026-11.json'), true);
+        foreach ($kept as $question => $tree) {
+            $then += $this->leaves((string) $question, $tree);
         }
         self::assertGreaterThan(10_000, count($then));
         $now = $this->figures();
@@ -103,10 +104,11 @@ final class KeptStudioTest extends TestCase
         );
 
         return [
-            'today', 'formulas', 'heads', 'steeps', 'steeps?state=strained', 'steeps?state=spoiled', 'lots', 'batches', 'batches?state=done',
-            'batches?state=open', 'routines', 'methods', 'ingredients?at_hand=1',
-            'ingredients/olive-oil', 'ingredients/lot-1', 'ingredients/lot-2', 'ingredients/lot-4',
-            'ingredients/compare?ids=olive-oil,lot-1',
+            'today', 'formulas', 'heads', 'lots', 'routines', 'methods',
+            'steeps', 'steeps?state=strained', 'steeps?state=spoiled',
+            'batches', 'batches?state=done', 'batches?state=open',
+            'ingredients?at_hand=1', 'ingredients/olive-oil', 'ingredients/lot-1', 'ingredients/lot-2',
+            'ingredients/lot-4', 'ingredients/compare?ids=olive-oil,lot-1',
             ...$each('formulas', 'formulas/#', 'formulas/#/family'),
             ...$each('heads', 'heads/#', 'heads/#/advice'),
             ...$each('steeps', 'steeps/#'),

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Catalogue;
 
 use Crown\Catalogue\CatalogueError;
-use Crown\Catalogue\EntryReader;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Internal\EntryReader;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Property;
 use PHPUnit\Framework\Attributes\DataProvider;

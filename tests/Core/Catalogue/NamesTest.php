@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Catalogue;
 
 use Crown\Catalogue\CatalogueError;
-use Crown\Catalogue\NameIndex;
+use Crown\Catalogue\Internal\NameIndex;
+use Crown\Catalogue\Name;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
@@ -83,7 +84,7 @@ final class NamesTest extends CoreTestCase
     public function test_one_wrong_letter_still_finds_long_names(): void
     {
         foreach (self::catalogue()->all() as $ingredient) {
-            $plain = NameIndex::normalise($ingredient->name);
+            $plain = Name::normalised($ingredient->name);
             if (strlen($plain) < 10) {
                 continue;
             }
@@ -130,7 +131,7 @@ final class NamesTest extends CoreTestCase
                 '🧴' => '',
             ] as $written => $plain
         ) {
-            self::assertSame($plain, NameIndex::normalise($written));
+            self::assertSame($plain, Name::normalised($written));
         }
     }
 }

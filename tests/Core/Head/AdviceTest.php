@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Head;
 
+use Crown\Assessment\Severity;
 use Crown\Catalogue\CatalogueError;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Need;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
-use Crown\Formula\Severity;
 use Crown\Head\AgeBand;
 use Crown\Head\CrownMap;
 use Crown\Head\Dislike;
@@ -153,7 +153,7 @@ final class AdviceTest extends CoreTestCase
 
     public function test_red_flags_conditions_and_seasons_are_found_in_a_formula(): void
     {
-        $judge = static fn (Profile $head, Season $season) => \Crown\Formula\Assessor::standard()
+        $judge = static fn (Profile $head, Season $season) => \Crown\Assessment\Assessor::standard()
             ->with(new HeadCheck($head, $season))
             ->assess(self::formula(['coconut-oil' => '98 g', 'eucalyptus-globulus-eo' => '1 g']), self::context());
         $head = new Profile(
@@ -245,7 +245,7 @@ final class AdviceTest extends CoreTestCase
             'calendula',
             'argan-oil',
         ]);
-        $assessment = \Crown\Formula\Assessor::standard()
+        $assessment = \Crown\Assessment\Assessor::standard()
             ->with(new HeadCheck($head))
             ->assess($head->judging($first->formula), self::context(0.01));
 

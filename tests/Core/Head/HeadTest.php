@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Head;
 
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Severity;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\Provenance;
-use Crown\Formula\Assessment;
-use Crown\Formula\Assessor;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
-use Crown\Formula\Severity;
 use Crown\Head\AgeBand;
 use Crown\Head\Dislike;
 use Crown\Head\HeadCheck;

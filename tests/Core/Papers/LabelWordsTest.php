@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Papers;
 
-use Crown\Formula\Assessor;
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Context;
 use Crown\Formula\Audience;
-use Crown\Formula\Context;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;

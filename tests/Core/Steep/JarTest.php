@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steep;
 
-use Crown\Formula\Severity;
+use Crown\Assessment\Severity;
+use Crown\Learning\Retention;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
 use Crown\Steep\Draw;
 use Crown\Steep\Herb;
-use Crown\Steep\Learned;
 use Crown\Steep\MethodTable;
 use Crown\Steep\Pour;
 use Crown\Steep\Preparation;
@@ -149,7 +149,7 @@ final class JarTest extends CoreTestCase
         self::assertEqualsWithDelta(300 - 40 * 1.6, $jar->yieldGrams()->best, 1e-9);
         self::assertEqualsWithDelta(
             40 * 1.2,
-            self::jar(learned: Learned::retention([1.1, 1.3]))->keptGrams()->best,
+            self::jar(retention: Retention::learned([1.1, 1.3]))->keptGrams()->best,
             1e-9,
         );
         self::assertEqualsWithDelta(
@@ -162,15 +162,15 @@ final class JarTest extends CoreTestCase
 
     public function test_two_past_steeps_replace_the_default_never_narrower_than_a_tenth(): void
     {
-        self::assertSame([], Learned::retention([1.2]));
-        $band = Learned::retention([1.2, 1.2, 1.2])[0];
-        self::assertEqualsWithDelta([1.08, 1.2, 1.32], [$band->low, $band->best, $band->high], 1e-9);
+        self::assertNull(Retention::learned([1.2]));
+        $band = Retention::learned([1.2, 1.2, 1.2]);
+        self::assertEqualsWithDelta([1.08, 1.2, 1.32], [$band?->low, $band?->best, $band?->high], 1e-9);
         self::assertEqualsWithDelta(
             [0.8, 1.2, 1.6],
             [
-                Learned::retention([0.8, 1.6])[0]->low,
-                Learned::retention([0.8, 1.6])[0]->best,
-                Learned::retention([0.8, 1.6])[0]->high,
+                Retention::learned([0.8, 1.6])?->low,
+                Retention::learned([0.8, 1.6])?->best,
+                Retention::learned([0.8, 1.6])?->high,
             ],
             1e-9,
         );

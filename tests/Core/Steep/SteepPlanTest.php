@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steep;
 
+use Crown\Assessment\Severity;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\IngredientKind;
-use Crown\Formula\Severity;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Crown\Steep\SteepAdvice;

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Formula\Audience;
+use Crown\Formula\Formula;
+
+/** Which findings a maker's reason may outweigh. Method page: docs/methods/accepting.md. */
+final class Acceptability
+{
+    /** Beginnings of the codes that no reason outweighs, as far as they are stops. */
+    private const NEVER = ['head.allergy', 'head.clinician', 'lot.withdrawn'];
+
+    /** Likewise, of a product meant for sale. */
+    private const NEVER_FOR_SALE = ['water.', 'preservative.'];
+
+    /**
+     * Never a stop for a child, in pregnancy, for an allergy, for an oil that went bad, or for unpreserved water meant
+     * for sale.
+     */
+    public static function allows(Finding $finding, Formula $formula): bool
+    {
+        return $finding->severity !== Severity::Stop
+            || ! (
+                $formula->audience->isChild()
+                || $formula->audience === Audience::Pregnancy
+                || self::isAbout($finding, self::NEVER)
+                || ($formula->forSale && self::isAbout($finding, self::NEVER_FOR_SALE))
+            );
+    }
+
+    /** @param  list<string>  $starts of codes */
+    private static function isAbout(Finding $finding, array $starts): bool
+    {
+        foreach ($starts as $start) {
+            if (str_starts_with($finding->code, $start)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Catalogue\SolidFat;
+use Crown\Formula\ProductKind;
+use Crown\Measure\Shares;
+use JsonSerializable;
+
+/** Everything that can be said of a formula. As JSON: $defs/Assessment in docs/formats/crown.schema.json. */
+final readonly class Assessment implements JsonSerializable
+{
+    /** @param  list<Finding>  $findings worst first */
+    public function __construct(public Examined $subject, public array $findings)
+    {
+    }
+
+    /** Whether there is something to stop for that was not accepted. */
+    public function hasStop(): bool
+    {
+        foreach ($this->findings as $finding) {
+            if ($finding->severity === Severity::Stop && $finding->accepted === '') {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $composition = $this->subject->composition;
+        $texture = $this->subject->texture;
+        $bands = [];
+        foreach (SolidFat::TEMPERATURES as $celsius) {
+            $bands[$celsius] = $texture->solids($celsius);
+        }
+
+        return [
+            'title' => $composition->formula->title,
+            'total_grams' => $composition->totalGrams,
+            'lines' => $this->lines(),
+            'solids' => (object) array_map(static fn (float $s): float => round($s, 3), $texture->curve()),
+            'solids_band' => (object) $bands,
+            'texture' => $texture->class()->value,
+            'texture_label' => $texture->class()->label(),
+            'texture_known' => $texture->unknown === [] && $composition->counted() !== [],
+            'pours_from_c' => $texture->poursFrom(),
+            'melts_at_c' => round($texture->meltsAt(), 1),
+            'moments' => $texture->moments(),
+            'whipping' => $composition->formula->kind === ProductKind::WhippedButter
+                && $composition->counted() !== []
+                && $texture->unknown === []
+                    ? $this->subject->whipping()
+                    : null,
+            'essential_oil_percent' => $this->subject->load->percent(),
+            'essential_oil_ceiling' => $composition->formula->audience->essentialOilCeiling(),
+            'water_percent' => $this->subject->water->percent,
+            'water_class' => $this->subject->water->class->value,
+            'water_label' => $this->subject->water->class->label(),
+            'life_months' => $this->subject->life->months,
+            'life_reasons' => $this->subject->life->reasons,
+            'longer' => $this->subject->life->longer,
+            'learned' => $this->learned(),
+            'weight_index' => round($this->subject->weightIndex(), 3),
+            'cost' => Cost::of($composition),
+            'density_20c' => round($composition->density(), 4),
+            'density_60c' => round($composition->density(60.0), 4),
+            'findings' => $this->findings,
+        ];
+    }
+
+    /** @return array<string, mixed> what the studio's own batches have shifted, and by how much */
+    private function learned(): array
+    {
+        [$learned, $family] = [$this->subject->context->experience, $this->subject->family];
+
+        return [
+            'family' => $family->label(),
+            'texture' => $learned->texture($family),
+            'overrun' => $learned->overrun($family),
+            'life' => $learned->life($family),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function lines(): array
+    {
+        $portions = $this->subject->composition->portions;
+        $shown = Shares::displayed(array_map(static fn (Portion $p): float => $p->share->best, $portions));
+        $lines = [];
+        foreach ($portions as $i => $portion) {
+            $lines[] = [
+                'id' => $portion->line->id,
+                'ingredient' => $portion->ingredient->id === '' ? null : $portion->ingredient->id,
+                'name' => $portion->ingredient->name,
+                'kind' => $portion->ingredient->kind->value,
+                'matter' => $this->matter($portion),
+                'amount' => $portion->line->amount,
+                'form' => $portion->form(),
+                'forms' => array_keys($portion->ingredient->forms),
+                'phase' => $portion->line->phase->value,
+                'grams' => $portion->grams->band,
+                'share' => $portion->share->scaled(100),
+                'shown_percent' => $shown[$i],
+                'basis' => $portion->grams->basis->value,
+                'working' => $portion->grams->working,
+                'price_per_kg' => $portion->counts() ? Cost::price($portion)?->best : null,
+                'problem' => $portion->problem,
+            ];
+        }
+
+        return $lines;
+    }
+
+    /** Butters that are hard at room temperature are drawn as hard fat. */
+    private function matter(Portion $portion): string
+    {
+        $matter = $portion->ingredient->kind->matter();
+
+        return $matter === 'soft-fat' && $portion->ingredient->solidFat->at(25.0) >= 55.0 ? 'hard-fat' : $matter;
+    }
+}

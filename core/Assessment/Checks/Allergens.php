@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+
+/** Which allergens must be named? */
+final readonly class Allergens implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $bearers = [];
+        foreach ($subject->composition->counted() as $portion) {
+            foreach ($portion->ingredient->allergens as $allergen) {
+                $bearers[$allergen][] = $portion;
+            }
+        }
+        $findings = [];
+        foreach ($bearers as $allergen => $portions) {
+            $findings[] = new Finding(
+                'allergen',
+                Severity::Note,
+                $portions,
+                sprintf(
+                    'Holds %s (%s): name it on the label and ask before giving it away.',
+                    $allergen,
+                    implode(', ', array_map(static fn ($p): string => mb_strtolower($p->ingredient->name), $portions)),
+                ),
+                ['share, %' => $subject->composition->shareOf($portions)->scaled(100)],
+                'allergens',
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Catalogue\Advice;
+use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Audience;
+use Crown\Formula\Change;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+
+/** Is any ingredient unsuited to a child of this age, or to pregnancy and nursing? */
+final readonly class AudienceAdvice implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $audience = $subject->formula()->audience;
+        $findings = [];
+        foreach ($subject->composition->counted() as $portion) {
+            $name = $portion->ingredient->name;
+            $out = [new Cure(sprintf('Take out %s', mb_strtolower($name)), Change::remove($portion->line->id))];
+            $why = $audience->excludes($portion->ingredient);
+            // That no essential oil is for an infant is said of all of them at once (EssentialOilTotal).
+            $said = $audience === Audience::Infant && $portion->ingredient->kind === IngredientKind::EssentialOil;
+            $pregnant = $audience === Audience::Pregnancy;
+            if ($why !== '' && ! $said) {
+                $findings[] = new Finding(
+                    $pregnant ? 'pregnancy.avoid' : 'child.avoid',
+                    Severity::Stop,
+                    [$portion],
+                    $pregnant
+                        ? sprintf('%s is %s.', $name, $why)
+                        : sprintf('%s is %s; this is meant for "%s".', $name, $why, $audience->label()),
+                    $pregnant
+                        ? ['share, %' => $portion->share->scaled(100)]
+                        : [
+                            'minimum age, years' => Band::exact(
+                                $portion->ingredient->facts->best(Property::MinimumAge, 0.0),
+                            ),
+                        ],
+                    'load',
+                    $out,
+                );
+            } elseif ($pregnant && $portion->ingredient->pregnancy !== Advice::Ok) {
+                $findings[] = new Finding(
+                    'pregnancy.avoid',
+                    Severity::Caution,
+                    [$portion],
+                    sprintf('%s calls for advice in pregnancy and nursing: ask the clinician first.', $name),
+                    ['share, %' => $portion->share->scaled(100)],
+                    'load',
+                    $out,
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Formula\Change;
+use Crown\Formula\ProductKind;
+use Crown\Measure\Band;
+
+/**
+ * Is the studio's largest bowl large enough? What is whipped needs twice its volume, what is stirred a fifth of air
+ * above it.
+ */
+final readonly class BowlSize implements Check
+{
+    private const WHIPPED = 2.0;
+
+    private const STIRRED = 1.2;
+
+    public function examine(Examined $subject): array
+    {
+        $bowl = $subject->context->kitchen->bowlMillilitres;
+        $grams = $subject->composition->totalGrams;
+        if ($bowl <= 0.0 || $grams->best <= 0.0) {
+            return [];
+        }
+        $whipped = $subject->formula()->kind === ProductKind::WhippedButter;
+        $density = $subject->composition->density();
+        $volume = $grams->scaled(1 / $density);
+        $needed = $volume->scaled($whipped ? self::WHIPPED : self::STIRRED);
+        if ($needed->best <= $bowl) {
+            return [];
+        }
+        $fits = floor(($bowl / ($whipped ? self::WHIPPED : self::STIRRED)) * $density);
+
+        return [
+            new Finding(
+                'bowl.small',
+                Severity::Caution,
+                [],
+                sprintf(
+                    'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d '
+                        .'goes, or make less.',
+                    $volume->best,
+                    $whipped ? 'whipping' : 'stirring without spilling',
+                    $needed->best,
+                    $bowl,
+                    (int) ceil($needed->best / $bowl),
+                ),
+                ['volume, ml' => $volume, 'bowl needed, ml' => $needed, 'largest bowl, ml' => Band::exact($bowl)],
+                'amounts',
+                $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],
+            ),
+        ];
+    }
+}

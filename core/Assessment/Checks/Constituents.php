@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
+use Crown\Catalogue\IngredientKind;
+use Crown\Measure\Band;
+
+/** Does each restricted constituent, summed over every oil and steep that bears it, stay at or under its limit? */
+final readonly class Constituents implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->context->catalogue->limits() as $limit) {
+            $allowed = $limit->allowedFor($subject->formula()->audience->isRinsedOff());
+            [$sum, $bearers] = $subject->load->constituent($limit->name, $allowed);
+            if ($sum <= 1.0) {
+                continue;
+            }
+            $oils = array_values(
+                array_filter(
+                    $bearers,
+                    static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil,
+                ),
+            );
+            $findings[] = new Finding(
+                'load.constituent',
+                Severity::Stop,
+                $bearers,
+                sprintf(
+                    '%s from %s comes to %.3g %% at worst; its limit is %g %%.',
+                    ucfirst($limit->name),
+                    implode(
+                        ' and ',
+                        array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $bearers),
+                    ),
+                    $sum * $allowed,
+                    $allowed,
+                ),
+                [$limit->name.', % at worst' => Band::exact($sum * $allowed), 'limit, %' => Band::exact($allowed)],
+                'load',
+                $oils === []
+                    ? []
+                    : [new Cure('Cut the oils that bring it', $subject->load->scaledBy(0.98 / $sum, $oils))],
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
+
+/** Is there an oil that heats itself on rags? */
+final readonly class DryingOil implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $drying = array_values(
+            array_filter(
+                $subject->composition->counted(),
+                static fn (Portion $p): bool => $p->ingredient->drying && $p->share->best >= 0.01,
+            ),
+        );
+        if ($drying === []) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                'drying-oil.rags',
+                Severity::Note,
+                $drying,
+                sprintf(
+                    '%s dries in air: rags and filters soaked with it can heat themselves and burn. Wash them or lay '
+                        .'them flat outdoors, and keep the oil in the fridge.',
+                    implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $drying)),
+                ),
+                ['share, %' => $subject->composition->shareOf($drying)->scaled(100)],
+                'life',
+            ),
+        ];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Load;
+use Crown\Assessment\Severity;
+use Crown\Measure\Band;
+
+/** Is each essential oil under its own dermal maximum, in the worst case? */
+final readonly class EssentialOilEach implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->load->oils as $portion) {
+            $limit = Load::dermalMax($portion);
+            $percent = $portion->share->scaled(100);
+            if ($percent->high <= $limit) {
+                continue;
+            }
+            $findings[] = new Finding(
+                'load.oil',
+                Severity::Stop,
+                [$portion],
+                sprintf(
+                    '%s may be %.2f %% at worst; its dermal maximum is %g %% (%s).',
+                    $portion->ingredient->name,
+                    $percent->high,
+                    $limit,
+                    $portion->ingredient->dermalReason,
+                ),
+                ['share, %' => $percent, 'dermal maximum, %' => Band::exact($limit)],
+                'load',
+                [
+                    new Cure(
+                        sprintf('Cut %s to the largest safe amount', lcfirst($portion->ingredient->name)),
+                        $subject->load->reduceTo($limit, [$portion]),
+                    ),
+                ],
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
+use Crown\Formula\Audience;
+use Crown\Formula\Change;
+use Crown\Measure\Band;
+
+/** Are all essential oils together under the audience's ceiling, in the worst case? */
+final readonly class EssentialOilTotal implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $oils = $subject->load->oils;
+        if ($oils === []) {
+            return [];
+        }
+        $audience = $subject->formula()->audience;
+        if ($audience === Audience::Infant) {
+            return [
+                new Finding(
+                    'load.audience',
+                    Severity::Stop,
+                    $oils,
+                    'Essential oils are not for children under 2.',
+                    ['essential oils, %' => $subject->load->percent(), 'ceiling, %' => Band::exact(0.0)],
+                    'load',
+                    [
+                        new Cure(
+                            'Take the essential oils out',
+                            Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $oils)),
+                        ),
+                    ],
+                ),
+            ];
+        }
+        $ceiling = $audience->essentialOilCeiling();
+        $percent = $subject->load->percent();
+        if ($percent->high <= $ceiling) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                'load.total',
+                Severity::Stop,
+                $oils,
+                sprintf(
+                    'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
+                    $percent->best,
+                    $percent->high,
+                    $audience->label(),
+                    $ceiling,
+                ),
+                ['essential oils, %' => $percent, 'ceiling, %' => Band::exact($ceiling)],
+                'load',
+                [
+                    new Cure(
+                        'Cut the essential oils to the largest safe amount',
+                        $subject->load->reduceTo($ceiling, $oils),
+                    ),
+                ],
+            ),
+        ];
+    }
+}

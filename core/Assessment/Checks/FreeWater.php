@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
+use Crown\Assessment\WaterClass;
+use Crown\Formula\Change;
+
+/** Does water come in, and can the product hold it? */
+final readonly class FreeWater implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $water = $subject->water;
+        $from = implode(
+            ' and ',
+            array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $water->bearers),
+        );
+        if ($water->class === WaterClass::Traces) {
+            return [
+                new Finding(
+                    'water.trace',
+                    Severity::Caution,
+                    $water->bearers,
+                    sprintf(
+                        'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: '
+                            .'%.2f %%. Weigh, settle or dry it, or preserve and keep it short.',
+                        $from,
+                        $water->percent->best,
+                    ),
+                    ['water, %' => $water->percent],
+                    'water',
+                ),
+            ];
+        }
+        if ($water->class !== WaterClass::Free) {
+            return [];
+        }
+        $figures = ['water, %' => $water->percent];
+        $cures = $this->cures($water->bearers);
+        $findings = [
+            new Finding(
+                'water.free',
+                Severity::Stop,
+                $water->bearers,
+                sprintf(
+                    'There is about %.1f %% of free water, from %s, and nothing that holds it: it separates and '
+                        .'spoils. Redesign it, or make it for yourself only, frozen in portions for up to 30 days.',
+                    $water->percent->best,
+                    $from,
+                ),
+                $figures,
+                'water',
+                $cures,
+            ),
+        ];
+        if ($subject->composition->formula->kind->value === 'emulsion' || $water->emulsifierPercent > 0.0) {
+            $findings[] = new Finding(
+                'emulsifier.missing',
+                Severity::Stop,
+                $water->bearers,
+                sprintf(
+                    'The emulsifier is %.1f %% for %.1f %% of water: too little to hold it.',
+                    $water->emulsifierPercent,
+                    $water->percent->best,
+                ),
+                $figures,
+                'water',
+            );
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  list<Portion>  $bearers
+     * @return list<Cure>
+     */
+    private function cures(array $bearers): array
+    {
+        $cures = [];
+        foreach ($bearers as $portion) {
+            if ($portion->form() === 'fresh' && isset($portion->ingredient->forms['dried'])) {
+                $cures[] = new Cure(
+                    sprintf('Use %s dried', lcfirst($portion->ingredient->name)),
+                    Change::form($portion->line->id, 'dried'),
+                );
+            }
+        }
+        $cures[] = new Cure(
+            'Take the wet lines out',
+            Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $bearers)),
+        );
+
+        return $cures;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Formula\Change;
+use Crown\Formula\Phase;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+
+/** Does a line go in hotter than it bears? */
+final readonly class HeatShy implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->composition->portions as $portion) {
+            if (! $portion->ingredient->facts->has(Property::MaximumAddition)) {
+                continue;
+            }
+            $limit = $portion->ingredient->facts->get(Property::MaximumAddition)->band;
+            $phase = $portion->line->phase;
+            if ($phase->celsius() <= $limit->best) {
+                continue;
+            }
+            $findings[] = new Finding(
+                'phase.heat-shy',
+                Severity::Caution,
+                [$portion],
+                sprintf(
+                    '%s goes in with "%s" at about %g °C, but bears at most %g °C: it boils off or breaks down.',
+                    $portion->ingredient->name,
+                    mb_strtolower($phase->label()),
+                    $phase->celsius(),
+                    $limit->best,
+                ),
+                ['phase, °C' => Band::exact($phase->celsius()), 'highest addition, °C' => $limit],
+                'phases',
+                [new Cure('Move it to the cool-down', Change::phase(Phase::CoolDown, $portion->line->id))],
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Assessment\WaterClass;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Solubility;
+use Crown\Formula\Change;
+
+/** Does something stay as grit, or sink, because oil does not take it up? */
+final readonly class InsolublePowder implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->composition->counted() as $portion) {
+            $ingredient = $portion->ingredient;
+            $solubility = $ingredient->solubility;
+            $watery = in_array($ingredient->kind, [IngredientKind::Water, IngredientKind::Gel], true)
+                || $portion->form() === 'fresh';
+            $dissolvesThere = $subject->water->class === WaterClass::Emulsion && $solubility === Solubility::Water;
+            if (
+                $watery
+                || $dissolvesThere
+                || ($solubility !== Solubility::Water && $solubility !== Solubility::Insoluble)
+            ) {
+                continue;
+            }
+            $plant = $ingredient->kind->isPlant();
+            $onPurpose = $ingredient->kind === IngredientKind::Starch;
+            $findings[] = new Finding(
+                'insoluble.powder',
+                $onPurpose ? Severity::Note : Severity::Caution,
+                [$portion],
+                match (true) {
+                    $plant => sprintf(
+                        '%s does not dissolve in oil. Steep it first and strain it; the steep is what goes in.',
+                        $ingredient->name,
+                    ),
+                    $onPurpose => sprintf(
+                        '%s does not dissolve; it stays as a fine powder. Sift it and whip it in.',
+                        $ingredient->name,
+                    ),
+                    $ingredient->kind === IngredientKind::Humectant => sprintf(
+                        '%s does not mix with oil: it sinks to the bottom.',
+                        $ingredient->name,
+                    ),
+                    default => sprintf(
+                        '%s does not dissolve in oil: it stays as grit and cannot work evenly.',
+                        $ingredient->name,
+                    ),
+                },
+                ['share, %' => $portion->share->scaled(100)],
+                'phases',
+                $onPurpose
+                    ? []
+                    : [
+                        new Cure(
+                            sprintf('Take out %s', mb_strtolower($ingredient->name)),
+                            Change::remove($portion->line->id),
+                        ),
+                    ],
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Preservative;
+use Crown\Assessment\Severity;
+use Crown\Assessment\WaterClass;
+use Crown\Catalogue\PreservationKind;
+use Crown\Formula\Change;
+use Crown\Measure\Amount;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+
+/** Is the product preserved where it must be, by something that fits, in the right dose of the finished mass? */
+final readonly class Preservation implements Check
+{
+    private const FOR_OIL = 'caprylyl-glycol-phenoxyethanol';
+
+    private const FOR_WATER = 'phenoxyethanol-ehg';
+
+    public function examine(Examined $subject): array
+    {
+        $preservative = Preservative::of($subject->composition);
+
+        return [...$this->missing($subject, $preservative), ...$this->unfit($subject, $preservative)];
+    }
+
+    /** @return list<Finding> */
+    private function missing(Examined $subject, Preservative $preservative): array
+    {
+        $class = $subject->water->class;
+        $broad = array_filter(
+            $preservative->lines,
+            static fn (Portion $p): bool => $p->ingredient->preservation->kind === PreservationKind::Broad,
+        );
+        if ($broad !== [] || $class === WaterClass::Dry || $class === WaterClass::Free) {
+            return [];
+        }
+        $add = fn (string $id): array => $subject->context->catalogue->has($id)
+            ? [
+                new Cure(
+                    sprintf('Add %s', mb_strtolower($subject->context->catalogue->get($id)->name)),
+                    Change::add($id, self::dose($subject, $id)),
+                ),
+            ]
+            : [];
+        [$severity, $message, $cures] = match ($class) {
+            WaterClass::WetInUse => [
+                Severity::Caution,
+                'No water is in it, but it will meet wet fingers or a shower, and nothing preserves it. Use a dry '
+                    .'spatula or a pump and a dry place, or an oil-soluble preservative.',
+                [new Cure('Keep it dry: spatula or pump, dry shelf', Change::keptDry()), ...$add(self::FOR_OIL)],
+            ],
+            WaterClass::Traces => [
+                Severity::Caution,
+                'It holds traces of water and no broad-spectrum preservative: at most 3 months, kept cool.',
+                $add(self::FOR_OIL),
+            ],
+            default => [
+                Severity::Stop,
+                sprintf(
+                    'An emulsion with %.0f %% of water and no broad-spectrum preservative grows microbes within days.',
+                    $subject->water->percent->best,
+                ),
+                $add(self::FOR_WATER),
+            ],
+        };
+
+        return [
+            new Finding(
+                'preservative.missing',
+                $severity,
+                $subject->water->bearers,
+                $message,
+                ['water, %' => $subject->water->percent],
+                'preservation',
+                $cures,
+            ),
+        ];
+    }
+
+    /** @return list<Finding> */
+    private function unfit(Examined $subject, Preservative $preservative): array
+    {
+        $findings = [];
+        foreach ($preservative->lines as $portion) {
+            $name = $portion->ingredient->name;
+            if (! Preservative::dissolves($portion->ingredient->preservation->solubility, $subject->water->class)) {
+                $watery
+                    = $subject->water->class === WaterClass::Emulsion || $subject->water->class === WaterClass::Free;
+                $instead = $watery ? self::FOR_WATER : self::FOR_OIL;
+                $findings[] = new Finding(
+                    'preservative.unsuitable',
+                    Severity::Caution,
+                    [$portion],
+                    sprintf(
+                        $watery
+                            ? '%s goes into the oil only, and it is the water that spoils.'
+                            : '%s does not dissolve in oil, so it cannot protect a product without a water phase.',
+                        $name,
+                    ),
+                    ['share, %' => $portion->share->scaled(100)],
+                    'preservation',
+                    $subject->context->catalogue->has($instead)
+                        ? [
+                            new Cure(
+                                sprintf('Use %s preservative instead', $watery ? 'a water-soluble' : 'an oil-soluble'),
+                                Change::ingredient($portion->line->id, $instead),
+                            ),
+                        ]
+                        : [],
+                );
+            } elseif (
+                $portion->ingredient->preservation->kind === PreservationKind::Partial
+                && count($preservative->lines) === 1
+            ) {
+                $findings[] = new Finding(
+                    'preservative.unsuitable',
+                    Severity::Caution,
+                    [$portion],
+                    sprintf('%s does not cover bacteria, yeast and mould alike: it is not enough alone.', $name),
+                    ['share, %' => $portion->share->scaled(100)],
+                    'preservation',
+                );
+            }
+            if (! Preservative::inRange($portion)) {
+                $findings[] = self::doseFinding($portion);
+            }
+        }
+
+        return $findings;
+    }
+
+    private static function doseFinding(Portion $portion): Finding
+    {
+        $use = $portion->ingredient->facts->get(Property::Use)->band;
+        $percent = $portion->percent();
+        $base = $percent >= 100.0 ? $percent : ($percent / (100 - $percent)) * 100;
+
+        return new Finding(
+            'preservative.dose',
+            $percent > $use->high ? Severity::Stop : Severity::Caution,
+            [$portion],
+            sprintf(
+                '%s is %.2f %% of the finished mass (%.2f %% reckoned on the base); its range is %g to %g %% of the '
+                    .'finished mass.',
+                $portion->ingredient->name,
+                $percent,
+                $base,
+                $use->low,
+                $use->high,
+            ),
+            [
+                'share of the finished mass, %' => $portion->share->scaled(100),
+                'on the base, %' => Band::exact($base),
+                'range, %' => $use,
+            ],
+            'preservation',
+            // As a share, so that it stays right whatever the batch becomes.
+            [
+                new Cure(
+                    sprintf('Dose it at %g %% of the finished mass', $use->best),
+                    Change::amounts([$portion->line->id => Amount::percent($use->best)->written]),
+                ),
+            ],
+        );
+    }
+
+    /**
+     * The dose that makes the preservative its usual share of the finished mass, itself included; as a share, so that
+     * it follows the batch.
+     */
+    private static function dose(Examined $subject, string $id): string
+    {
+        return Amount::percent($subject->context->catalogue->get($id)->facts->best(Property::Use, 1.0))->written;
+    }
+}

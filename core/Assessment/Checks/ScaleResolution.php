@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Measure\Band;
+use Crown\Measure\Unit;
+
+/** Can the studio's scale weigh each line to within a tenth? */
+final readonly class ScaleResolution implements Check
+{
+    private const TOLERABLE = 0.1;
+
+    public function examine(Examined $subject): array
+    {
+        $scale = $subject->context->kitchen->scaleGrams;
+        $findings = [];
+        foreach ($subject->composition->counted() as $portion) {
+            $unit = $portion->amount[0]->unit;
+            $weighed = $unit->isMass() || $unit === Unit::Percent || $unit === Unit::Part;
+            $grams = $portion->grams->band->best;
+            $uncertain = $scale / 2 / $grams;
+            if (! $weighed || $uncertain <= self::TOLERABLE) {
+                continue;
+            }
+            $times = (int) ceil($uncertain / self::TOLERABLE);
+            $drops = $portion->ingredient->kind->isLiquid() ? 'count drops from a calibrated bottle, ' : '';
+            $findings[] = new Finding(
+                'scale.resolution',
+                Severity::Caution,
+                [$portion],
+                sprintf(
+                    '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as '
+                        .'much.',
+                    $grams,
+                    lcfirst($portion->ingredient->name),
+                    $scale,
+                    $uncertain * 100,
+                    $drops,
+                    $times,
+                ),
+                [
+                    'grams' => $portion->grams->band,
+                    'uncertain, %' => Band::exact($uncertain * 100),
+                    'scale, g' => Band::exact($scale),
+                ],
+                'amounts',
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
+use Crown\Catalogue\PreservationKind;
+use Crown\Formula\Change;
+
+/** Does it keep long enough to be used up? */
+final readonly class ShortLife implements Check
+{
+    private const SHORT = 6.0;
+
+    private const VERY_SHORT = 3.0;
+
+    public function examine(Examined $subject): array
+    {
+        $months = $subject->life->months;
+        if ($subject->composition->counted() === [] || $months->best >= self::SHORT) {
+            return [];
+        }
+        $reasons = $subject->life->reasons;
+        $antioxidants = array_filter(
+            $subject->composition->counted(),
+            static fn (Portion $p): bool => $p->ingredient->preservation->kind === PreservationKind::Antioxidant,
+        );
+        $helps = $antioxidants === [] && ! $subject->life->capped && $subject->context->catalogue->has('vitamin-e');
+
+        return [
+            new Finding(
+                'life.short',
+                $months->best < self::VERY_SHORT ? Severity::Caution : Severity::Note,
+                [],
+                sprintf('It keeps about %s. %s', self::words($months->best), $reasons[count($reasons) - 1]),
+                ['life, months' => $months],
+                'life',
+                $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
+            ),
+        ];
+    }
+
+    private static function words(float $months): string
+    {
+        return $months < 1.0 ? sprintf('%d days', (int) round($months * 30.44)) : sprintf('%.1f months', $months);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Assessment\Texture;
+use Crown\Formula\ProductKind;
+
+/** Does something meant to stand in its jar slump on a hot day, or fail to stand at all? */
+final readonly class Slump implements Check
+{
+    private const POURS = 8.0;
+
+    public function examine(Examined $subject): array
+    {
+        if (! $subject->formula()->kind->isSolid() || $subject->composition->counted() === []) {
+            return [];
+        }
+        if ($subject->texture->unknown !== []) {
+            return [
+                new Finding(
+                    'texture.slump',
+                    Severity::Note,
+                    $subject->texture->unknown,
+                    'Cannot tell how firm it will be: the solid-fat curve of a line is not known.',
+                    [],
+                    'texture',
+                ),
+            ];
+        }
+        $hot = $subject->texture->solids(Texture::HOT_DAY);
+        $room = $subject->texture->solids(25.0);
+        if ($hot->best >= self::POURS) {
+            return [];
+        }
+        $stands = $room->best >= self::POURS;
+
+        return [
+            new Finding(
+                'texture.slump',
+                $subject->formula()->kind === ProductKind::WhippedButter && $stands
+                    ? Severity::Note
+                    : Severity::Caution,
+                [],
+                $stands
+                    ? sprintf(
+                        'On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the '
+                            .'post. A little wax or a harder butter holds it.',
+                        Texture::HOT_DAY,
+                        $hot->best,
+                    )
+                    : sprintf(
+                        'At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.',
+                        $room->best,
+                    ),
+                ['effective solids at 25 °C, %' => $room, 'effective solids at 32 °C, %' => $hot],
+                'texture',
+            ),
+        ];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Formula\ProductKind;
+
+/** Can a butter that is meant to be whipped take air, and at what temperature of the bowl? */
+final readonly class Whip implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $composition = $subject->composition;
+        if (
+            $subject->formula()->kind !== ProductKind::WhippedButter
+            || $subject->texture->unknown !== []
+            || $composition->counted() === []
+        ) {
+            return [];
+        }
+        if ($subject->whipping()->isPossible()) {
+            return [];
+        }
+        $soft = $subject->texture->solids(10.0)->best < 35.0;
+
+        return [
+            new Finding(
+                'texture.whip',
+                Severity::Caution,
+                [],
+                $soft
+                    ? 'It does not hold air: even at 10 °C its effective solids are under 15 %. It needs more butter.'
+                    : 'It does not take air: even at 40 °C its effective solids are over 35 %. It needs more oil or '
+                        .'less wax.',
+                [
+                    'effective solids at 10 °C, %' => $subject->texture->solids(10.0),
+                    'effective solids at 40 °C, %' => $subject->texture->solids(40.0),
+                ],
+                'texture',
+            ),
+        ];
+    }
+}

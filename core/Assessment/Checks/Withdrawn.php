@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+use Crown\Formula\Change;
+
+/** Is there an oil in it that went bad or was thrown away? */
+final readonly class Withdrawn implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->composition->portions as $portion) {
+            if ($portion->ingredient->provenance->withdrawn !== '') {
+                $findings[] = new Finding(
+                    'lot.withdrawn',
+                    Severity::Stop,
+                    [$portion],
+                    sprintf(
+                        '%s must not be used: %s',
+                        $portion->ingredient->name,
+                        $portion->ingredient->provenance->withdrawn,
+                    ),
+                    ['share, %' => $portion->share->scaled(100)],
+                    'steeps',
+                    [
+                        new Cure(
+                            sprintf('Take out %s', lcfirst($portion->ingredient->name)),
+                            Change::remove($portion->line->id),
+                        ),
+                    ],
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

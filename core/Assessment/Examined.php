@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Formula\Formula;
+use Crown\Measure\Property;
+
+/** What checks look at: the composition and everything computed of it once. */
+final readonly class Examined
+{
+    public function __construct(
+        public Composition $composition,
+        public Context $context,
+        public Texture $texture,
+        public Load $load,
+        public WaterBalance $water,
+        public ShelfLife $life,
+        public TextureFamily $family,
+    ) {
+    }
+
+    public static function of(Composition $composition, Context $context): self
+    {
+        $water = WaterBalance::of($composition);
+
+        $family = TextureFamily::of($composition);
+
+        return new self(
+            $composition,
+            $context,
+            Texture::of($composition, $context->experience->texture($family)),
+            Load::of($composition, $context->kitchen->scaleGrams),
+            $water,
+            ShelfLife::of($composition, $water, $context->experience->life($family)),
+            $family,
+        );
+    }
+
+    /** How it takes air, whatever it is called. */
+    public function whipping(): Whipping
+    {
+        return Whipping::of(
+            $this->texture,
+            $this->composition->totalGrams,
+            $this->composition->density(),
+            $this->context->experience->overrun($this->family),
+        );
+    }
+
+    /** Share-weighted mean of the weights of the lines that stay on the hair, 1 to 5; 0 when none is known. */
+    public function weightIndex(): float
+    {
+        $sum = $shares = 0.0;
+        foreach ($this->composition->counted() as $portion) {
+            if ($portion->ingredient->facts->has(Property::Weight)) {
+                $sum += $portion->share->best * $portion->ingredient->facts->get(Property::Weight)->band->best;
+                $shares += $portion->share->best;
+            }
+        }
+
+        return $shares > 0.0 ? $sum / $shares : 0.0;
+    }
+
+    public function formula(): Formula
+    {
+        return $this->composition->formula;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Change;
+use Crown\Measure\Amount;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+use Crown\Measure\Unit;
+
+/** The essential oils of a composition against what an audience may bear. Method page: docs/methods/load.md. */
+final readonly class Load
+{
+    /** @param  list<Portion>  $oils */
+    private function __construct(private Composition $composition, public array $oils, private float $scaleGrams)
+    {
+    }
+
+    /** @param  float  $scaleGrams resolution of the scale on which a cure's amounts will be weighed */
+    public static function of(Composition $composition, float $scaleGrams): self
+    {
+        return new self($composition, $composition->ofKind(IngredientKind::EssentialOil), $scaleGrams);
+    }
+
+    /** All essential oils together, per cent of the finished mass. */
+    public function percent(): Band
+    {
+        return $this->composition->shareOf($this->oils)->scaled(100);
+    }
+
+    /**
+     * The change that brings these oils to at most a ceiling in the worst case, keeping their proportions as nearly as
+     * whole drops allow. A line left with nothing is taken out.
+     *
+     * @param  list<Portion>  $oils
+     * @param  float  $ceiling per cent of the finished mass
+     */
+    public function reduceTo(float $ceiling, array $oils): Change
+    {
+        $ids = array_map(static fn (Portion $p): string => $p->line->id, $oils);
+        $high = array_sum(array_map(static fn (Portion $p): float => $p->grams->band->high, $oils));
+        $others = 0.0;
+        foreach ($this->composition->counted() as $portion) {
+            $others += in_array($portion->line->id, $ids, true) ? 0.0 : $portion->grams->band->low;
+        }
+        $fraction = $ceiling / 100;
+        // hi f / (hi f + others) = ceiling, solved for f.
+        $factor = $high > 0.0 ? min(1.0, ($fraction * $others) / ($high * (1 - $fraction))) : 1.0;
+
+        return $this->scaledBy($factor, $oils);
+    }
+
+    /** @param  list<Portion>  $oils */
+    public function scaledBy(float $factor, array $oils): Change
+    {
+        $amounts = [];
+        foreach ($oils as $portion) {
+            $amounts[$portion->line->id] = $this->fewer($portion, $factor);
+        }
+
+        return Change::amounts($amounts);
+    }
+
+    /**
+     * The amount times a factor of at most 1, rounded down to what can be measured: whole drops, hundredths of a gram
+     * or per cent.
+     */
+    private function fewer(Portion $portion, float $factor): string
+    {
+        $amount = $portion->amount[0];
+        if ($amount->unit === Unit::Drop && $amount->also === []) {
+            $drops = (int) floor($amount->count->high * $factor + 1e-9);
+
+            return $drops < 1 ? '' : Amount::drops($drops)->written;
+        }
+        $down = static fn (float $x): float => floor($x * 100 + 1e-9) / 100;
+        // The uncertainty of weighing stays as wide when there is less: it comes off the mass that is allowed at worst.
+        $band = $portion->grams->band;
+        $half = max($band->high - $band->best, $this->scaleGrams / 2);
+        $left = max(0.0, $band->high * $factor - $half) / $band->best;
+        if ($amount->unit === Unit::Percent) {
+            $percent = $down($amount->count->best * $left);
+
+            return $percent <= 0.0 ? '' : Amount::percent($percent)->written;
+        }
+        $grams = $down($band->best * $left);
+
+        return $grams <= 0.0 ? '' : Amount::grams($grams)->written;
+    }
+
+    /** The dermal maximum of a line's oil in per cent, or 100 where none is given. */
+    public static function dermalMax(Portion $portion): float
+    {
+        return $portion->ingredient->facts->best(Property::DermalMax, 100.0);
+    }
+
+    /**
+     * The sum over all lines that bear a constituent of share x content / limit, worst case; over 1 is too much.
+     *
+     * @param  float  $limit per cent of the finished mass
+     * @return array{float, list<Portion>} the sum and the lines that bear it
+     */
+    public function constituent(string $name, float $limit): array
+    {
+        $sum = 0.0;
+        $bearers = [];
+        foreach ($this->composition->counted() as $portion) {
+            // The plant itself stays in the strainer; only oils and steeps carry its constituents into the product.
+            if (isset($portion->ingredient->constituents[$name]) && ! $portion->ingredient->kind->isPlant()) {
+                $sum += ($portion->share->high * $portion->ingredient->constituents[$name]->band->high) / $limit;
+                $bearers[] = $portion;
+            }
+        }
+
+        return [$sum, $bearers];
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Measure\Amount;
+use Crown\Measure\Property;
+use Crown\Measure\Unit;
+use JsonSerializable;
+
+/**
+ * How near a formula's essential oils are to what its audience may bear, also where nothing is over: the total, each
+ * oil with the most drops of it that stay inside, and every restricted constituent summed over all that bear it. Worst
+ * cases throughout. Method page: docs/methods/load.md.
+ *
+ * As JSON: $defs/LoadPlan in docs/formats/crown.schema.json.
+ */
+final readonly class LoadPlan implements JsonSerializable
+{
+    /** Nobody counts further. */
+    private const COUNTED_TO = 2_000;
+
+    private const UNTOLD = 'cannot tell how much a drop weighs';
+
+    public function __construct(private Examined $subject)
+    {
+    }
+
+    /**
+     * The largest whole number of drops of one line, all others as they are, that keeps every limit it has a part in:
+     * the ceiling of the audience, its own dermal maximum, sunlight, and each constituent that it bears. As the amount
+     * is written, before scaling to a batch.
+     *
+     * @return array{int|null, string} the number, null when there may be more than anybody counts or it cannot be told;
+     *     and what one
+     *                                 drop more would break, or why it cannot be told
+     */
+    public function mostDrops(Portion $portion): array
+    {
+        $never = $this->subject->formula()->audience->excludes($portion->ingredient);
+        if ($never !== '') {
+            return [0, $never];
+        }
+        [$in, $out] = [0, 1];
+        while (($broken = $this->broken($portion, $out)) === '') {
+            $in = $out;
+            if ($in >= self::COUNTED_TO) {
+                return [null, ''];
+            }
+            $out = min(self::COUNTED_TO, 2 * $out);
+        }
+        if ($broken === self::UNTOLD) {
+            return [null, $broken];
+        }
+        $held = $broken;
+        while ($out - $in > 1) {
+            $middle = intdiv($in + $out, 2);
+            $broken = $this->broken($portion, $middle);
+            [$in, $out, $held] = $broken === '' ? [$middle, $out, $held] : [$in, $middle, $broken];
+        }
+
+        return [$in, $held];
+    }
+
+    /** What so many drops of a line would break first, as a clause; "" when nothing. */
+    private function broken(Portion $portion, int $drops): string
+    {
+        $context = $this->subject->context;
+        $with = Composition::of(
+            $this->subject->formula()->replacing($portion->line->withAmount(Amount::drops($drops)->written)),
+            $context,
+        );
+        $load = Load::of($with, $context->kitchen->scaleGrams);
+        $mine = array_values(
+            array_filter($load->oils, static fn (Portion $p): bool => $p->line->id === $portion->line->id),
+        );
+        if ($mine === []) {
+            return self::UNTOLD;
+        }
+        $audience = $this->subject->formula()->audience;
+        $percent = $mine[0]->share->high * 100;
+
+        return match (true) {
+            $load->percent()->high > $audience->essentialOilCeiling() => 'all scents together are over',
+            ! $audience->isRinsedOff()
+                && $mine[0]->ingredient->isPhototoxic()
+                && $percent > $mine[0]->ingredient->facts->best(
+                    Property::PhototoxicMax,
+                    100.0,
+                ) => 'sunlight may burn the skin',
+            $percent > Load::dermalMax($mine[0]) => 'its own maximum is over',
+            default => $this->constituentOver($load, $portion->line->id),
+        };
+    }
+
+    private function constituentOver(Load $load, string $line): string
+    {
+        foreach ($this->subject->context->catalogue->limits() as $limit) {
+            [$sum, $bearers] = $load->constituent(
+                $limit->name,
+                $limit->allowedFor($this->subject->formula()->audience->isRinsedOff()),
+            );
+            if (
+                $sum > 1.0
+                && array_filter($bearers, static fn (Portion $p): bool => $p->line->id === $line) !== []
+            ) {
+                return $limit->name.' is over';
+            }
+        }
+
+        return '';
+    }
+
+    /** Drops as they are written now; null when it is not written in drops. */
+    private static function drops(Portion $portion): ?float
+    {
+        $amount = $portion->amount[0] ?? null;
+
+        return $amount instanceof Amount && $amount->unit === Unit::Drop && $amount->also === []
+            ? $amount->count->high
+            : null;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $audience = $this->subject->formula()->audience;
+        $oils = [];
+        foreach ($this->subject->load->oils as $portion) {
+            [$most, $held] = $this->mostDrops($portion);
+            $limit = Load::dermalMax($portion);
+            $oils[] = [
+                'line' => $portion->line->id,
+                'name' => $portion->ingredient->name,
+                'percent' => $portion->share->scaled(100),
+                'limit_percent' => $limit < 100.0 ? $limit : null,
+                'limit_reason' => $limit < 100.0 ? $portion->ingredient->dermalReason : '',
+                'drops' => self::drops($portion),
+                'most_drops' => $most,
+                'held_by' => $held,
+            ];
+        }
+        $constituents = [];
+        foreach ($this->subject->context->catalogue->limits() as $limit) {
+            $allowed = $limit->allowedFor($audience->isRinsedOff());
+            [$sum, $bearers] = $this->subject->load->constituent($limit->name, $allowed);
+            if ($bearers !== []) {
+                $constituents[] = [
+                    'name' => $limit->name,
+                    'percent' => round($sum * $allowed, 5),
+                    'limit_percent' => $allowed,
+                    'of_limit' => round($sum * 100, 2),
+                    'bearers' => array_map(static fn (Portion $p): string => $p->ingredient->name, $bearers),
+                ];
+            }
+        }
+        usort($constituents, static fn (array $a, array $b): int => $b['of_limit'] <=> $a['of_limit']);
+
+        return [
+            'audience' => $audience->label(),
+            'percent' => $this->subject->load->percent(),
+            'ceiling' => $audience->essentialOilCeiling(),
+            'oils' => $oils,
+            'constituents' => $constituents,
+        ];
+    }
+}

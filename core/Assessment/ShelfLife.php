@@ -1,0 +1,269 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\PreservationKind;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+
+/** How long a product keeps, in months, with the chain of reasons. Method page: docs/methods/life.md. An estimate. */
+final readonly class ShelfLife
+{
+    public const DAYS_PER_MONTH = 30.44;
+
+    /** Share of the whole from which a line's own life counts. */
+    private const COUNTS_ALONE = 0.05;
+
+    private const FRIDGE = 5.0;
+
+    private const USUAL_ANTIOXIDANT = 'Vitamin E at 0.5 %';
+
+    /** A change is worth saying when it lengthens by a tenth or more. */
+    private const WORTH_SAYING = 1.1;
+
+    /**
+     * @param  list<string>  $reasons whole sentences, in the order in which they were applied
+     * @param  list<array{words: string, months: Band}>  $longer single changes that would lengthen it, the most first
+     */
+    private function __construct(
+        public Band $months,
+        public array $reasons,
+        public bool $capped,
+        public array $longer,
+    ) {
+    }
+
+    /**
+     * @param  Shift|null  $learned what the studio's own batches have shown; it moves what oils do, never what water
+     *     does
+     */
+    public static function of(Composition $composition, WaterBalance $water, ?Shift $learned = null): self
+    {
+        $learned ??= Shift::none();
+        $clear = $composition->formula->clearGlass;
+        $celsius = $composition->formula->storageCelsius;
+        $oils = self::perishing($composition);
+        if ($oils === []) {
+            return new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true, []);
+        }
+        $antioxidant = self::antioxidant($composition);
+        [$blend, $reasons, $weakest] = self::blended($oils);
+        [$months, $kept] = self::stored($blend, $antioxidant, $celsius, $clear, $learned);
+        [$cap, $why, $dry] = self::cap($composition, $water);
+        $capped = $months->best > $cap;
+        $reasons = [...$reasons, ...$kept, ...$capped ? [$why] : []];
+        $months = $months->atMost(min($cap, 1e6));
+        if (! $capped && ! $clear) {
+            $reasons[] = 'In clear glass in the light it would be half of that.';
+        }
+
+        $then = static fn (Band $of, bool $protected, float $at, bool $lit): Band => self::stored(
+            $of,
+            $protected ? self::USUAL_ANTIOXIDANT : $antioxidant,
+            $at,
+            $lit,
+            $learned,
+        )[0];
+        $longer = $capped && $dry !== '' ? [['words' => $dry, 'months' => $then($blend, false, $celsius, $clear)]] : [];
+        if ($clear) {
+            $longer[] = [
+                'words' => 'In dark glass, or in a cupboard',
+                'months' => $then($blend, false, $celsius, false)->atMost(min($cap, 1e6)),
+            ];
+        }
+        if ($antioxidant === '') {
+            $longer[] = [
+                'words' => '0.5 % of vitamin E',
+                'months' => $then($blend, true, $celsius, $clear)->atMost(min($cap, 1e6)),
+            ];
+        }
+        if ($celsius > self::FRIDGE) {
+            $longer[] = [
+                'words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE),
+                'months' => $then($blend, false, self::FRIDGE, $clear)->atMost(min($cap, 1e6)),
+            ];
+        }
+        $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
+        if ($weakest instanceof Portion && $others !== []) {
+            $longer[] = [
+                'words' => sprintf('Without %s, the other lines in its place', $weakest->ingredient->name),
+                'months' => $then(self::blended($others)[0], false, $celsius, $clear)->atMost(min($cap, 1e6)),
+            ];
+        }
+        $longer = array_values(
+            array_filter(
+                $longer,
+                static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING,
+            ),
+        );
+        usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
+
+        return new self($months, $reasons, $capped, $longer);
+    }
+
+    /** @return list<array{Portion, Band}> what can go rancid, with its months; what water does is the cap's business */
+    private static function perishing(Composition $composition): array
+    {
+        $oils = [];
+        foreach ($composition->counted() as $portion) {
+            if (
+                $portion->ingredient->facts->has(Property::LifeMonths)
+                && self::oxidises($portion->ingredient->kind)
+            ) {
+                $oils[] = [$portion, $portion->ingredient->facts->get(Property::LifeMonths)->band];
+            }
+        }
+
+        return $oils;
+    }
+
+    /**
+     * @param  non-empty-list<array{Portion, Band}>  $oils
+     * @return array{Band, list<string>, Portion|null} months, reasons, and the weakest line of 5 % or more
+     */
+    private static function blended(array $oils): array
+    {
+        $harmonic = [0.0, 0.0, 0.0];
+        $weighed = 0.0;
+        $weakest = $least = null;
+        foreach ($oils as [$portion, $life]) {
+            $share = $portion->share->best;
+            $weighed += $share;
+            $harmonic = [
+                $harmonic[0] + $share / $life->low,
+                $harmonic[1] + $share / $life->best,
+                $harmonic[2] + $share / $life->high,
+            ];
+            if ($share >= self::COUNTS_ALONE && ($least === null || $life->best < $least->best)) {
+                [$weakest, $least] = [$portion, $life];
+            }
+        }
+        $blend = Band::of($weighed / $harmonic[0], $weighed / $harmonic[1], $weighed / $harmonic[2]);
+        $reasons = [
+            sprintf(
+                'The blend as a whole: %s months, the lives of its lines weighed by share.',
+                self::words($blend),
+            ),
+        ];
+        if ($weakest === null || $least === null) {
+            return [$blend, $reasons, null];
+        }
+        $reasons[] = sprintf(
+            'Its weakest line of 5 %% or more is %s: %s months.',
+            $weakest->ingredient->name,
+            self::words($least),
+        );
+
+        return [$least->best < $blend->best ? $least : $blend, $reasons, $weakest];
+    }
+
+    /** What of the antioxidant there is, in words; "" when there is not enough. */
+    private static function antioxidant(Composition $composition): string
+    {
+        foreach ($composition->counted() as $portion) {
+            if (
+                $portion->ingredient->preservation->kind === PreservationKind::Antioxidant
+                && $portion->percent() >= 0.1
+            ) {
+                return sprintf('%s at %s %%', $portion->ingredient->name, number_format($portion->percent(), 1));
+            }
+        }
+
+        return '';
+    }
+
+    /** @return array{Band, list<string>} */
+    private static function stored(
+        Band $months,
+        string $antioxidant,
+        float $celsius,
+        bool $clear,
+        Shift $learned,
+    ): array {
+        $reasons = [
+            $antioxidant === ''
+                ? 'No antioxidant of 0.1 % or more.'
+                : $antioxidant.': times 1.2 to 1.5. More than 1 % adds no life.',
+        ];
+        if ($antioxidant !== '') {
+            $months = $months->times(Band::of(1.2, 1.35, 1.5));
+        }
+        if (abs($celsius - 20.0) > 0.01) {
+            $factor = 2 ** ((20.0 - $celsius) / 10);
+            $months = $months->scaled($factor);
+            $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format($factor, 2));
+        }
+        if ($clear) {
+            $months = $months->scaled(0.5);
+            $reasons[] = 'In clear glass in the light: half of that.';
+        }
+        if ($learned->count > 0) {
+            $months = $months->scaled($learned->factor);
+            $reasons[] = sprintf(
+                'Your own batches kept %s than said: times %s, from %d finding%s.',
+                $learned->factor < 1.0 ? 'shorter' : 'longer',
+                number_format($learned->factor, 2),
+                $learned->count,
+                $learned->count === 1 ? '' : 's',
+            );
+        }
+
+        return [$months, $reasons];
+    }
+
+    /** @return array{float, string, string} months at most, why, and what would lift it */
+    private static function cap(Composition $composition, WaterBalance $water): array
+    {
+        $preserved = Preservative::of($composition)->fits($water->class);
+
+        return match (true) {
+            $water->class === WaterClass::Free || ($water->class === WaterClass::Emulsion && ! $preserved) => [
+                7 / self::DAYS_PER_MONTH,
+                'Free water without a fitting preservative: 7 days in the fridge, or 30 days frozen.',
+                'Without the water: the plant dried first, or an oil extract in its place',
+            ],
+            $water->class === WaterClass::Traces && ! $preserved => [
+                3.0,
+                'Traces of water without a preservative: 3 months at most, kept cool.',
+                'Shown to be dry',
+            ],
+            // What testing an emulsion would give cannot be told beforehand.
+            $water->class === WaterClass::Emulsion => [
+                3.0,
+                'A preserved emulsion that has not been tested: 3 months at most.',
+                '',
+            ],
+            default => [INF, '', ''],
+        };
+    }
+
+    private static function oxidises(IngredientKind $kind): bool
+    {
+        return match ($kind) {
+            IngredientKind::CarrierOil,
+            IngredientKind::LiquidWaxEster,
+            IngredientKind::Butter,
+            IngredientKind::Wax,
+            IngredientKind::ReadySteep,
+            IngredientKind::EssentialOil,
+            IngredientKind::OilActive,
+            IngredientKind::Emulsifier,
+            IngredientKind::Conditioning,
+            IngredientKind::Antioxidant => true,
+            default => false,
+        };
+    }
+
+    private static function words(Band $months): string
+    {
+        return sprintf(
+            '%s (%s to %s)',
+            number_format($months->best, 0),
+            number_format($months->low, 0),
+            number_format($months->high, 0),
+        );
+    }
+}

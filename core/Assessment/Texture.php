@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Catalogue\SolidFat;
+use Crown\Measure\Band;
+
+/**
+ * Effective solids against temperature: S(T) = sum of share x SFC(T) x structure factor. Method page:
+ * docs/methods/texture.md. An estimate: solid-fat curves of blends are not exactly additive.
+ */
+final readonly class Texture
+{
+    /** Relative half-width of a solid-fat curve read from a handbook for another harvest. */
+    private const SPREAD = 0.12;
+
+    /** Where a product is met, °C. */
+    public const PLACES = ['cold room' => self::COLD_ROOM, 'room' => 21.0, 'hot day' => self::HOT_DAY, 'skin' => 34.5];
+
+    public const COLD_ROOM = 12.0;
+
+    public const HOT_DAY = 32.0;
+
+    /** @var array<int, Band> effective solids at the six points, per cent, keyed by °C: asked for many times over */
+    private array $points;
+
+    /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
+    private function __construct(private Composition $composition, public array $unknown, public Shift $learned)
+    {
+        $points = [];
+        foreach (SolidFat::TEMPERATURES as $celsius) {
+            $points[$celsius] = $this->worked($celsius);
+        }
+        $this->points = $points;
+    }
+
+    /** @param  Shift|null  $learned what the studio's own batches of this family have shown */
+    public static function of(Composition $composition, ?Shift $learned = null): self
+    {
+        return new self(
+            $composition,
+            array_values(
+                array_filter(
+                    $composition->counted(),
+                    static fn (Portion $p): bool => $p->ingredient->isPlaced() && ! $p->ingredient->solidFat->known(),
+                ),
+            ),
+            $learned ?? Shift::none(),
+        );
+    }
+
+    /** Effective solids in per cent at a temperature, with the band of the shares and of the curves. */
+    public function solids(float $celsius): Band
+    {
+        $whole = (int) $celsius;
+
+        return $celsius === (float) $whole && isset($this->points[$whole])
+            ? $this->points[$whole]
+            : $this->worked($celsius);
+    }
+
+    private function worked(float $celsius): Band
+    {
+        $low = $best = $high = 0.0;
+        foreach ($this->composition->counted() as $portion) {
+            $fat = $portion->ingredient->solidFat;
+            if ($fat->isLiquid()) {
+                continue;
+            }
+            $solid = $fat->at($celsius) * $fat->structure * $this->learned->factor;
+            $low += $portion->share->low * $solid * (1 - self::SPREAD);
+            $best += $portion->share->best * $solid;
+            $high += $portion->share->high * $solid * (1 + self::SPREAD);
+        }
+
+        return Band::of($low, $best, $high);
+    }
+
+    /** @return array<int, float> best, per cent, keyed by °C */
+    public function curve(): array
+    {
+        return array_map(static fn (Band $solids): float => $solids->best, $this->points);
+    }
+
+    public function class(): TextureClass
+    {
+        return TextureClass::ofSolids($this->solids(25.0)->best);
+    }
+
+    /**
+     * The temperature at which it first pours (S falls to 8), to half a degree; 10 when it always does, 40 when not by
+     * then.
+     */
+    public function poursFrom(): float
+    {
+        return ceil($this->fallsTo(8.0) * 2) / 2;
+    }
+
+    /**
+     * Where the last of it is as good as melted (S falls to 2): 10 when it is liquid in the cold, 40 when not by then.
+     */
+    public function meltsAt(): float
+    {
+        return $this->fallsTo(2.0);
+    }
+
+    /**
+     * The temperature at which S falls to a level. Exact, since S is made of straight lines between the six points.
+     *
+     * @param  float  $level effective solids, per cent
+     * @return float °C from 10 to 40: 10 when it is at or under it already there, 40 when it is still over it there
+     */
+    public function fallsTo(float $level): float
+    {
+        [$cold, $firm] = [10.0, INF];
+        foreach ($this->curve() as $celsius => $solids) {
+            if ($solids <= $level) {
+                return $firm === INF ? 10.0 : $cold + (($celsius - $cold) * ($firm - $level)) / ($firm - $solids);
+            }
+            [$cold, $firm] = [(float) $celsius, $solids];
+        }
+
+        return 40.0;
+    }
+
+    /**
+     * @return list<array{place: string, celsius: float, solids: Band, label: string}> how it stands where it will be
+     *     met
+     */
+    public function moments(): array
+    {
+        $moments = [];
+        foreach (self::PLACES as $place => $celsius) {
+            $solids = $this->solids($celsius);
+            $moments[] = [
+                'place' => $place,
+                'celsius' => $celsius,
+                'solids' => $solids,
+                'label' => TextureClass::ofSolids($solids->best)->label(),
+            ];
+        }
+
+        return $moments;
+    }
+}

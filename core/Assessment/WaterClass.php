@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+/** How much water a product holds or meets. Method page: docs/methods/water.md. */
+enum WaterClass: string
+{
+    /** No water, kept dry. */
+    case Dry = 'A';
+    /** No water, but wet in use. */
+    case WetInUse = 'B';
+    /** Traces: steeped from fresh and not shown dry. */
+    case Traces = 'C';
+    /** Free water without an emulsifier: separates and spoils. */
+    case Free = 'D';
+    case Emulsion = 'E';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Dry => 'No water, kept dry',
+            self::WetInUse => 'No water, but wet in use',
+            self::Traces => 'Traces of water',
+            self::Free => 'Free water',
+            self::Emulsion => 'Emulsion',
+        };
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Measure\Band;
+use JsonSerializable;
+
+/**
+ * Air beaten into a butter. Method page: docs/methods/texture.md. An estimate: whisk, bowl and hand all count.
+ *
+ * As JSON: $defs/Whipping in docs/formats/crown.schema.json.
+ */
+final readonly class Whipping implements JsonSerializable
+{
+    /** Effective solids between which a butter takes air and keeps it, per cent. */
+    private const SOFTEST = 15.0;
+
+    private const FIRMEST = 35.0;
+
+    /** Minutes at medium speed to the most air, and that air as a fraction of the volume before. */
+    private const PEAK_MINUTES = 10.0;
+
+    private const PEAK = [0.6, 0.8, 1.0];
+
+    /** The two ways that makers hold to, and how long each beats, minutes. */
+    private const SCHOOLS = ['short, fluffy' => 10.0, 'long, soft as a lotion' => 30.0];
+
+    /**
+     * @param  float  $coldest °C of the bowl from which it is soft enough
+     * @param  float  $warmest °C of the bowl up to which it is firm enough; at or under the coldest when it never is
+     *     both
+     */
+    private function __construct(
+        public float $coldest,
+        public float $warmest,
+        private Band $millilitresBefore,
+        private Shift $learned,
+    ) {
+    }
+
+    /**
+     * @param  float  $density of the blend at 20 °C, g/ml
+     * @param  Shift|null  $learned what the studio's own whipping has shown
+     */
+    public static function of(Texture $texture, Band $grams, float $density, ?Shift $learned = null): self
+    {
+        return new self(
+            $texture->fallsTo(self::FIRMEST),
+            $texture->fallsTo(self::SOFTEST),
+            $grams->scaled(1 / $density),
+            $learned ?? Shift::none(),
+        );
+    }
+
+    /** Whether there is a bowl temperature from 10 to 40 °C at which it takes air. */
+    public function isPossible(): bool
+    {
+        return $this->warmest > $this->coldest;
+    }
+
+    /**
+     * Air taken in after some minutes at medium speed, as a fraction of the volume before: it rises to a peak of 0.6 to
+     * 1.0 at 10 minutes (within 2 % of it from 8 to 12) and is beaten out again after.
+     *
+     * @param  float  $minutes at or over 0
+     */
+    public static function overrun(float $minutes): Band
+    {
+        $at = $minutes / self::PEAK_MINUTES;
+
+        return Band::of(...self::PEAK)->scaled($at * exp(1 - $at));
+    }
+
+    /** The same as the studio's own whipping gives it. */
+    public function air(float $minutes): Band
+    {
+        return self::overrun($minutes)->scaled($this->learned->factor);
+    }
+
+    /** Millilitres in the bowl after some minutes. */
+    public function volume(float $minutes): Band
+    {
+        return $this->millilitresBefore->times($this->air($minutes)->plus(Band::exact(1.0)));
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $schools = [];
+        foreach (self::SCHOOLS as $name => $minutes) {
+            $schools[] = [
+                'name' => $name,
+                'minutes' => $minutes,
+                'overrun_percent' => $this->air($minutes)->scaled(100),
+                'millilitres' => $this->volume($minutes),
+            ];
+        }
+
+        return [
+            'possible' => $this->isPossible(),
+            'coldest_c' => round($this->coldest, 1),
+            'warmest_c' => round($this->warmest, 1),
+            'schools' => $schools,
+        ];
+    }
+}

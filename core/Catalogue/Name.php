@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+/** Names as people write them, made alike. */
+final class Name
+{
+    /** Endings of words that are no plural: "moss", "citrus", "iris". */
+    private const SINGULAR = '/(?:ss|us|is)$/';
+
+    /** Letters up to which an s at the end is left: "peas" would become "pea", but so would "gas" become "ga". */
+    private const SHORT = 4;
+
+    /** Lower case, no accents, no punctuation, singular, "oil" and the like kept: they tell an oil from a butter. */
+    public static function normalised(string $name): string
+    {
+        // A name of any script may come in: what is not Latin is left out, not guessed at.
+        $ascii = preg_match('/[^\x00-\x7f]/', $name) === 1
+            ? transliterator_transliterate('Latin-ASCII; Lower()', $name)
+            : strtolower($name);
+        $plain = preg_replace("/['’`]/u", '', $ascii === false ? mb_strtolower($name) : $ascii) ?? '';
+        $plain = trim(preg_replace('/[^a-z0-9]+/', ' ', $plain) ?? '');
+
+        return implode(' ', array_map(self::singular(...), explode(' ', $plain)));
+    }
+
+    /** Whether a word, or several, stand in a name as whole words; no word stands in any. */
+    public static function mentions(string $name, string $words): bool
+    {
+        $wanted = self::normalised($words);
+
+        return $wanted !== '' && preg_match('/\b'.preg_quote($wanted, '/').'\b/', self::normalised($name)) === 1;
+    }
+
+    private static function singular(string $word): string
+    {
+        return strlen($word) > self::SHORT && preg_match(self::SINGULAR, $word) !== 1 ? rtrim($word, 's') : $word;
+    }
+}

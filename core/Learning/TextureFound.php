@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Learning;
+
+/** How firm a batch turned out beside what was said of it. */
+enum TextureFound: string
+{
+    case MuchSofter = 'much-softer';
+    case Softer = 'softer';
+    case AsSaid = 'as-said';
+    case Firmer = 'firmer';
+    case MuchFirmer = 'much-firmer';
+
+    /**
+     * Found effective solids over predicted ones. A judgement: a finger tells about a seventh from as said, a third
+     * from that.
+     */
+    public function ratio(): float
+    {
+        return match ($this) {
+            self::MuchSofter => 0.65,
+            self::Softer => 0.85,
+            self::AsSaid => 1.0,
+            self::Firmer => 1.0 / 0.85,
+            self::MuchFirmer => 1.0 / 0.65,
+        };
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::MuchSofter => 'much softer than said',
+            self::Softer => 'softer than said',
+            self::AsSaid => 'as said',
+            self::Firmer => 'firmer than said',
+            self::MuchFirmer => 'much firmer than said',
+        };
+    }
+}

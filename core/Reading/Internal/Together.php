@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Measure\Amount;
+use Crown\Measure\AmountReader;
+use Crown\Measure\MeasureError;
+
+/**
+ * Several ingredients that one row gives one amount: "equal parts of A, B and C", "2 tbsp each: A, B", "A and B, 2 tbsp
+ * each", "A + B + C, 1:1:2".
+ */
+final readonly class Together
+{
+    private const BETWEEN = '/\s*(?:,|;|&|\+|\/|\band\b|\bplus\b)\s*/iu';
+
+    private const LONGEST = 300;
+
+    private const RATIO = '(?<ratio>\d+(?:\.\d+)?(?:\s*:\s*\d+(?:\.\d+)?)+)';
+
+    /**
+     * @return list<array{string, string}> name and amount of each; empty when the row gives no amount to several at
+     *     once
+     */
+    public static function in(string $row): array
+    {
+        // Longer than a row that names a few things: not worth taking apart.
+        return mb_strlen($row) > self::LONGEST
+            ? []
+            : match (true) {
+                preg_match(
+                    '/^(?:[\d.,]+\s+)?equal (?:parts|amounts|measures)(?: of)?:?\s+(?<list>.+)$/iu',
+                    $row,
+                    $m,
+                ) === 1 => self::each(self::names($m['list']), '1 part'),
+                preg_match(
+                    '/^(?<amount>.{1,40}?)\s+(?:each|apiece)\b(?:\s+of\b)?(?:\s+the following\b)?\s*[:,–—-]?\s+(?<list>.+)$/iu',
+                    $row,
+                    $m,
+                ) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
+                preg_match(
+                    '/^(?<list>.+?)\s*[,:(–—-]?\s+(?<amount>[\d½⅓⅔¼¾⅛][^,:(]{0,39}?|half an? \w+|an? \w+)\s+(?:of\s+)?(?:each|apiece)\)?\.?$/iu',
+                    $row,
+                    $m,
+                ) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
+                preg_match(
+                    '/^(?<list>[^\d]+?)\s*[,:;(–—-]?\s*(?:in (?:a )?ratio(?: of)?|ratio(?: of)?|in proportions?(?: of)?)?\s*'
+                        .self::RATIO
+                        .'\)?\.?$/iu',
+                    $row,
+                    $m,
+                ) === 1,
+                preg_match(
+                    '/^'.self::RATIO.'(?:\s+(?:ratio|mix|blend))?(?:\s+of)?\s*[:,–—-]?\s+(?<list>[^\d]+)$/iu',
+                    $row,
+                    $m,
+                ) === 1 => self::proportioned(self::names($m['list']), $m['ratio']),
+                default => [],
+            };
+    }
+
+    private static function isAmount(string $text): bool
+    {
+        try {
+            AmountReader::read($text);
+
+            return true;
+        } catch (MeasureError) {
+            return false;
+        }
+    }
+
+    /** @return list<string> */
+    private static function names(string $list): array
+    {
+        return array_values(
+            array_filter(
+                array_map(static fn (string $n): string => trim($n, " \t.:;()"), preg_split(self::BETWEEN, $list) ?: []),
+                static fn (string $n): bool => $n !== '',
+            ),
+        );
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return list<array{string, string}>
+     */
+    private static function each(array $names, string $amount): array
+    {
+        return array_map(static fn (string $name): array => [$name, trim($amount)], self::ofOneKind($names));
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return list<array{string, string}> empty when there are not as many figures as names: nothing is guessed
+     */
+    private static function proportioned(array $names, string $ratio): array
+    {
+        $figures = preg_split('/\s*:\s*/', $ratio) ?: [];
+
+        return count($figures) === count($names)
+            ? array_map(
+                static fn (string $name, string $figure): array => [$name, Amount::parts((float) $figure)->written],
+                self::ofOneKind($names),
+                $figures,
+            )
+            : [];
+    }
+
+    /**
+     * "Lavender, rosemary and peppermint EO" are three essential oils: what the last is called, all are.
+     *
+     * @param  list<string>  $names
+     * @return list<string>
+     */
+    private static function ofOneKind(array $names): array
+    {
+        $last = (string) end($names);
+        if (preg_match('/\s+(essential oils?|e\.?o\.?s?)$/iu', $last, $m) !== 1) {
+            return $names;
+        }
+
+        return array_map(
+            static fn (string $n): string => preg_match('/\b(oils?|e\.?o\.?s?|butter|wax)$/iu', $n) === 1
+                ? $n
+                : $n.' essential oil',
+            [...array_slice($names, 0, -1), substr($last, 0, -strlen($m[0]))],
+        );
+    }
+}

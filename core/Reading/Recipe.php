@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading;
+
+use Crown\Formula\Audience;
+use Crown\Formula\Formula;
+use Crown\Formula\Line;
+use Crown\Formula\Phase;
+use Crown\Formula\ProductKind;
+use Crown\Formula\Size;
+use Crown\Formula\Step;
+use Crown\Reading\Internal\ForWhom;
+use JsonSerializable;
+
+/** A pasted text as it was understood: every line of it is in one of the lists. */
+final readonly class Recipe implements JsonSerializable
+{
+    /**
+     * @param  list<ReadLine>  $lines
+     * @param  list<Step>  $steps
+     * @param  list<string>  $notes headings and remarks that are neither
+     * @param  ForWhom|null  $for whom it says it is for, when that asks for more care
+     */
+    public function __construct(
+        public string $title,
+        public array $lines,
+        public array $steps,
+        public array $notes,
+        public ?ForWhom $for = null,
+    ) {
+    }
+
+    /** The recipe as a formula: lines that were not placed keep their written name. */
+    public function toFormula(): Formula
+    {
+        $lines = [];
+        foreach ($this->lines as $i => $read) {
+            $known = $read->ingredient() !== '';
+            $lines[] = new Line(
+                'l'.($i + 1),
+                $read->ingredient(),
+                $known ? $read->matches[0]->ingredient->name : $read->name,
+                $read->amount,
+                $read->form,
+                $read->phase ?? ($known ? $this->phaseOf($read) : Phase::Warm),
+            );
+        }
+        $kind = $this->kind();
+
+        return new Formula(
+            $this->title === '' ? 'Untitled recipe' : mb_substr($this->title, 0, 120),
+            $kind,
+            $this->for->audience ?? Audience::AdultLeaveOn,
+            $lines,
+            $this->steps,
+            Size::asWritten(),
+            wetUse: $kind === ProductKind::ConditionerBar,
+            notes: implode("\n", $this->notes),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'title' => $this->title,
+            'lines' => $this->lines,
+            'steps' => array_map(
+                static fn (Step $s): array => [
+                    'text' => $s->text,
+                    'act' => $s->act,
+                    'minutes' => $s->minutes > 0.0 ? $s->minutes : null,
+                    'celsius' => $s->saysTemperature() ? round($s->celsius, 1) : null,
+                ],
+                $this->steps,
+            ),
+            'notes' => $this->notes,
+            'for' => $this->for,
+        ];
+    }
+
+    /**
+     * The usual phase, unless the method says it is heated: an essential oil that goes into the melt is to be caught,
+     * not quietly put right.
+     */
+    private function phaseOf(ReadLine $read): Phase
+    {
+        $ingredient = $read->matches[0]->ingredient;
+        $usual = Phase::usualFor($ingredient);
+        if ($usual !== Phase::CoolDown) {
+            return $usual;
+        }
+        $names = array_filter(
+            [
+                mb_strtolower($read->name),
+                mb_strtolower($ingredient->name),
+                ...array_map(mb_strtolower(...), $ingredient->synonyms),
+            ],
+            static fn (string $n): bool => mb_strlen($n) > 3,
+        );
+        foreach ($this->steps as $step) {
+            $text = mb_strtolower($step->text);
+            $cooled
+                = preg_match('/\b(cool|chill|lukewarm|room temperature|below|off the heat|remove from)/u', $text) === 1
+                || $step->act === 'cool';
+            $named = false;
+            foreach ($names as $name) {
+                $named = $named || str_contains($text, $name);
+            }
+            $all = preg_match('/\b(all( the| of the)?( ingredients)?|everything|all together)\b/u', $text) === 1;
+            if (in_array($step->act, ['melt', 'heat'], true) && ! $cooled && ($named || $all)) {
+                return Phase::Melt;
+            }
+            if ($cooled) {
+                return $usual;
+            }
+        }
+
+        return $usual;
+    }
+
+    private function kind(): ProductKind
+    {
+        $words = mb_strtolower($this->title);
+        $acts = array_map(static fn (Step $s): string => $s->act, $this->steps);
+        $ids = array_map(static fn (ReadLine $l): string => $l->ingredient(), $this->lines);
+        $wax = array_filter(
+            $this->lines,
+            static fn (ReadLine $l): bool => $l->ingredient() !== ''
+                && $l->matches[0]->ingredient->kind->value === 'wax',
+        ) !== [];
+        $butter = array_filter(
+            $this->lines,
+            static fn (ReadLine $l): bool => $l->ingredient() !== ''
+                && $l->matches[0]->ingredient->kind->value === 'butter',
+        ) !== [];
+
+        return match (true) {
+            preg_match('/\bbar\b/u', $words) === 1 => ProductKind::ConditionerBar,
+            preg_match('/\bwhip/u', $words) === 1 || ($butter && in_array('whip', $acts, true)) => ProductKind::WhippedButter,
+            preg_match('/\b(cream|lotion|leave-in|milk)\b/u', $words) === 1 && in_array('water', $ids, true) => ProductKind::Emulsion,
+            preg_match('/\b(balm|pomade|salve|grease|wax)\b/u', $words) === 1 || $wax => ProductKind::Balm,
+            preg_match('/\bhot[ -]oil\b/u', $words) === 1 => ProductKind::HotOil,
+            preg_match('/\b(scalp|growth|root)/u', $words) === 1 => ProductKind::ScalpOil,
+            preg_match('/\bseal/u', $words) === 1 => ProductKind::SealingOil,
+            preg_match('/\bbutter\b/u', $words) === 1 => ProductKind::StirredButter,
+            default => ProductKind::HairOil,
+        };
+    }
+}

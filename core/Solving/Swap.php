@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Solving;
+
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Reshare;
+use Crown\Assessment\Severity;
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\StandIn;
+use Crown\Catalogue\StandIns;
+use Crown\Formula\Formula;
+use Crown\Formula\Line;
+use Crown\Formula\Phase;
+
+/**
+ * One line of a formula with something else in its place, the other shares moved as little as keeps texture and weight
+ * as they are. Method page: docs/methods/substitution.md.
+ */
+final readonly class Swap
+{
+    /** Effective solids may differ by this part of what they were, and by 1 at least; the weight index by this much. */
+    private const SOLIDS = 0.1;
+
+    private const WEIGHT = 0.15;
+
+    /** What may give way to the stand-in; everything else keeps its share. */
+    private const FATS = [
+        IngredientKind::CarrierOil,
+        IngredientKind::LiquidWaxEster,
+        IngredientKind::ReadySteep,
+        IngredientKind::Butter,
+        IngredientKind::Wax,
+    ];
+
+    /** @param  bool  $rebalanced whether other shares had to move */
+    private function __construct(
+        public StandIn $standIn,
+        public Formula $formula,
+        public Assessment $assessment,
+        public bool $rebalanced,
+        private Assessment $before,
+    ) {
+    }
+
+    /**
+     * @param  Assessment  $now of the formula as it is
+     * @param  string  $line id of a line whose ingredient is in the catalogue
+     * @return list<self> nearest stand-ins first
+     */
+    public static function of(
+        Assessment $now,
+        string $line,
+        Catalogue $catalogue,
+        Assessor $assessor,
+        int $most = 5,
+    ): array {
+        $subject = $now->subject;
+        $old = $subject->formula()->line($line);
+        if ($old->ingredient === '' || ! $catalogue->has($old->ingredient)) {
+            throw SolveError::field('line', 'a line whose ingredient is in the catalogue');
+        }
+        $swaps = [];
+        foreach ((new StandIns($catalogue))->for($catalogue->get($old->ingredient), [], $most) as $standIn) {
+            [$formula, $moved] = self::balanced($subject, $old, $standIn->ingredient);
+            $swaps[] = new self($standIn, $formula, $assessor->assess($formula, $subject->context), $moved, $now);
+        }
+
+        return $swaps;
+    }
+
+    /** @return list<string> what it would change, in sentences */
+    public function words(): array
+    {
+        [$was, $is] = [$this->before->subject, $this->assessment->subject];
+        $said = [];
+        $a = $was->texture->solids(25.0)->best;
+        $b = $is->texture->solids(25.0)->best;
+        if (abs($a - $b) >= 1.0) {
+            $said[] = sprintf('Effective solids at 25 °C %.0f %% instead of %.0f.', $b, $a);
+        }
+        if (abs($was->weightIndex() - $is->weightIndex()) >= 0.1) {
+            $said[] = sprintf('Weight on the hair %.1f instead of %.1f.', $is->weightIndex(), $was->weightIndex());
+        }
+        if (abs($was->life->months->best - $is->life->months->best) >= 1.0) {
+            $said[] = sprintf('Keeps %.0f months instead of %.0f.', $is->life->months->best, $was->life->months->best);
+        }
+        [$lost, $won] = [self::allergens($was), self::allergens($is)];
+        foreach (array_diff($won, $lost) as $allergen) {
+            $said[] = sprintf('Brings an allergen: %s.', $allergen);
+        }
+        foreach (array_diff($lost, $won) as $allergen) {
+            $said[] = sprintf('No %s any more.', $allergen);
+        }
+        foreach (self::graver($this->assessment, $this->before) as $finding) {
+            $said[] = sprintf('New %s: %s', $finding->severity->value, $finding->message);
+        }
+
+        return $said === [] ? ['Nothing that can be told apart.'] : $said;
+    }
+
+    /** @return array{Formula, bool} */
+    private static function balanced(Examined $subject, Line $old, Ingredient $standIn): array
+    {
+        $plain = $subject
+            ->formula()
+            ->replacing($old->withIngredient($standIn->id, $standIn->name, Phase::usualFor($standIn)));
+        $now = [];
+        foreach ($subject->composition->counted() as $portion) {
+            $id = $portion->line->id === $old->id ? $standIn->id : $portion->ingredient->id;
+            $ingredient = $portion->line->id === $old->id ? $standIn : $portion->ingredient;
+            if (! $ingredient->isPlaced()) {
+                return [$plain, false];
+            }
+            $now[$id] ??= ['ingredient' => $ingredient, 'share' => 0.0, 'moves' => true];
+            $now[$id]['share'] += $portion->percent();
+            $now[$id]['moves']
+                = $now[$id]['moves'] && ! $portion->line->locked && in_array($ingredient->kind, self::FATS, true);
+        }
+        $candidates = array_map(
+            static fn (array $n): Candidate => new Candidate(
+                $n['ingredient'],
+                // What takes a place keeps at least half of it: else it would be a leaving out, not a swap.
+                $n['ingredient']->id === $standIn->id && $n['moves']
+                    ? $n['share'] / 2
+                    : ($n['moves']
+                        ? 0.0
+                        : $n['share']),
+                $n['moves'] ? 100.0 : $n['share'],
+                $n['share'],
+                firmness: $subject->texture->learned->factor,
+            ),
+            array_values($now),
+        );
+        $solids = $subject->texture->solids(25.0)->best;
+        $weight = $subject->weightIndex();
+        $near = new Demand(
+            'solids',
+            max(0.0, $solids - max(1.0, $solids * self::SOLIDS)),
+            $solids + max(1.0, $solids * self::SOLIDS),
+        );
+        $demands = $weight > 0.0
+                ? [[$near, new Demand('weight', $weight - self::WEIGHT, $weight + self::WEIGHT)], [$near]]
+                : [[$near]];
+        foreach ($demands as $asked) {
+            $answer = Solver::solve($candidates, $asked, [Goal::Nearest]);
+            if ($answer->status !== 'impossible') {
+                $written = Reshare::written(
+                    $subject,
+                    $plain,
+                    $answer->shares,
+                    array_map(static fn (array $n): float => $n['share'], $now),
+                );
+
+                return [$written, $written->lines != $plain->lines];
+            }
+        }
+
+        return [$plain, false];
+    }
+
+    /** @return list<string> */
+    private static function allergens(Examined $subject): array
+    {
+        $names = [];
+        foreach ($subject->composition->counted() as $portion) {
+            foreach ($portion->ingredient->allergens as $allergen) {
+                $names[$allergen] = true;
+            }
+        }
+
+        return array_keys($names);
+    }
+
+    /** @return list<Finding> stops and cautions that were not there before */
+    private static function graver(Assessment $is, Assessment $was): array
+    {
+        $known = array_map(static fn (Finding $f): string => $f->code, $was->findings);
+
+        return array_values(
+            array_filter(
+                $is->findings,
+                static fn (Finding $f): bool => $f->severity !== Severity::Note
+                    && $f->code !== 'allergen'
+                    && ! in_array($f->code, $known, true),
+            ),
+        );
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Assessment;
+
+use Crown\Assessment\Assessment;
+use Crown\Exchange\FormulaFile;
+use Crown\Exchange\FormulaText;
+use Crown\Formula\Acceptance;
+use Crown\Formula\Audience;
+use Crown\Formula\Formula;
+use Crown\Formula\FormulaError;
+use Crown\Formula\ProductKind;
+use Tests\Core\CoreTestCase;
+
+final class AcceptanceTest extends CoreTestCase
+{
+    private static function accepting(Formula $formula, string $code): Assessment
+    {
+        $finding = self::finding(self::assess($formula), $code);
+
+        return self::assess(
+            $formula->accepting(new Acceptance($code, $finding->message, 'I make it to be used up in a week.')),
+        );
+    }
+
+    public function test_what_is_accepted_goes_last_with_its_reason_and_no_longer_stops(): void
+    {
+        $formula = self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']);
+        $assessment = self::accepting($formula, 'load.total');
+
+        self::assertSame('I make it to be used up in a week.', self::finding($assessment, 'load.total')->accepted);
+        self::assertSame('load.total', $assessment->findings[count($assessment->findings) - 1]->code);
+        self::assertTrue(self::assess($formula)->hasStop());
+        self::assertFalse($assessment->hasStop());
+        self::assertStringContainsString('(accepted: I make it', FormulaText::write($assessment));
+    }
+
+    public function test_it_is_open_again_as_soon_as_it_says_something_else(): void
+    {
+        $formula = self::accepting(
+            self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']),
+            'load.total',
+        )->subject->formula();
+        $more = self::assess($formula->replacing($formula->lines[1]->withAmount('90 drops')));
+
+        self::assertSame('', self::finding($more, 'load.total')->accepted);
+        self::assertTrue($more->hasStop());
+    }
+
+    public function test_no_reason_outweighs_a_stop_for_a_child(): void
+    {
+        $assessment = self::accepting(
+            self::formula(['olive-oil' => '85 g', 'lavender-eo' => '10 drops'], audience: Audience::Child2To6),
+            'load.total',
+        );
+
+        self::assertFalse(self::finding($assessment, 'load.total')->acceptable);
+        self::assertTrue($assessment->hasStop());
+    }
+
+    public function test_water_may_be_accepted_for_oneself_but_not_for_sale(): void
+    {
+        $formula = self::formula(['olive-oil' => '90 g', 'aloe-gel' => '10 g']);
+
+        self::assertFalse(self::accepting($formula, 'water.free')->hasStop());
+        self::assertTrue(self::accepting($formula->withUse(false, true, 20.0), 'water.free')->hasStop());
+    }
+
+    public function test_pregnancy_is_never_accepted_and_a_caution_always_can_be(): void
+    {
+        self::assertTrue(
+            self::accepting(
+                self::formula(['olive-oil' => '500 g', 'clove-bud-eo' => '1 drop'], audience: Audience::Pregnancy),
+                'pregnancy.avoid',
+            )->hasStop(),
+        );
+        self::assertTrue(
+            self::accepting(
+                self::formula(['olive-oil' => '91.4 g', 'lavender-eo' => '50 drops'], audience: Audience::Pregnancy),
+                'load.total',
+            )->hasStop(),
+        );
+        self::assertNotSame(
+            '',
+            self::finding(
+                self::accepting(self::formula(['olive-oil' => '100 g'], ProductKind::Balm), 'texture.slump'),
+                'texture.slump',
+            )->accepted,
+        );
+    }
+
+    public function test_it_needs_a_reason_and_is_kept_in_the_file(): void
+    {
+        $formula = self::formula(['olive-oil' => '100 g'])->accepting(
+            new Acceptance('life.short', 'Keeps 2 weeks.', 'For one weekend.'),
+        );
+        self::assertEquals($formula, FormulaFile::read(FormulaFile::write($formula)));
+        $this->expectException(FormulaError::class);
+        new Acceptance('life.short', 'Keeps 2 weeks.', '  ');
+    }
+
+    public function test_plain_text_has_the_grams_the_shares_and_the_method(): void
+    {
+        $text = FormulaText::write(
+            self::assess(
+                self::formula(
+                    ['shea-butter' => '60 g', 'olive-oil' => '40 g', 'who knows' => ''],
+                    ProductKind::Balm,
+                )->withNotes('Rosa likes it.'),
+            ),
+        );
+
+        self::assertStringContainsString("Test\nPomade or balm, adult, left on.", $text);
+        self::assertStringContainsString('    60.0 g   60.0 %  Shea butter (melt, weighed)', $text);
+        self::assertStringContainsString('   100.0 g  100.0 %', $text);
+        self::assertStringContainsString('cannot tell        who knows', $text);
+        self::assertMatchesRegularExpression('/Method\n1\. Wash hands/', $text);
+        self::assertStringContainsString('effective solids', $text);
+        self::assertStringEndsWith("Rosa likes it.\n", $text);
+    }
+}

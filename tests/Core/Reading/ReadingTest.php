@@ -1,0 +1,404 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Reading;
+
+use Crown\Formula\Audience;
+use Crown\Formula\Phase;
+use Crown\Formula\ProductKind;
+use Crown\Measure\Kitchen;
+use Crown\Reading\ReadingError;
+use Crown\Reading\ReadLine;
+use Crown\Reading\Recipe;
+use Crown\Reading\RecipeReader;
+use Crown\Reading\Understood;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Core\CoreTestCase;
+
+final class ReadingTest extends CoreTestCase
+{
+    private static function read(string $text): Recipe
+    {
+        return (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
+    }
+
+    public function test_a_scribbled_recipe(): void
+    {
+        $recipe = self::read(
+            <<<'TEXT'
+            Sunday growth butter
+
+            Ingredients:
+            - 1 cup raw shea butter
+            - 1/2 cup coconut oil, melted
+            * 2 heaped tbsp castor oil
+            Jojoba oil - 3 tbsp
+            rosemary essential oil: 40 drops
+            peppermint (30 drops)
+            2 tbsp fenugreek powder
+            a pinch of unicorn dust
+
+            Method
+            1. Melt everything together at 167F for 20 minutes.
+            2. Cool in the fridge for 1 hour. Whip for 8-10 minutes.
+            TEXT
+            ,
+        );
+
+        self::assertSame('Sunday growth butter', $recipe->title);
+        self::assertSame(
+            ['shea-butter', 'coconut-oil', 'castor-oil', 'jojoba-oil', 'rosemary-eo', 'peppermint-eo', 'fenugreek', ''],
+            array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
+        );
+        self::assertSame(
+            ['1 cup', '1/2 cup', '2 heaped tbsp', '3 tbsp', '40 drops', '30 drops', '2 tbsp', '1 pinch'],
+            array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines),
+        );
+        self::assertSame('powder', $recipe->lines[6]->form);
+        self::assertSame(Understood::No, $recipe->lines[7]->understood);
+        self::assertSame(['melt', 'cool', 'whip'], array_map(static fn ($s): string => $s->act, $recipe->steps));
+        self::assertSame([20.0, 60.0, 9.0], array_map(static fn ($s): float => $s->minutes, $recipe->steps));
+        self::assertEqualsWithDelta(75.0, $recipe->steps[0]->celsius, 0.01);
+        // "Melt everything together" puts the essential oil into the heat: kept, so that it can be caught.
+        self::assertSame(Phase::Melt, $recipe->toFormula()->lines[4]->phase);
+        self::assertSame(ProductKind::WhippedButter, $recipe->toFormula()->kind);
+    }
+
+    /** @return iterable<array{string, string, string}> */
+    public static function lines(): iterable
+    {
+        yield ['2 tbsp castor oil', 'castor-oil', '2 tbsp'];
+        yield ['castor oil 2 tbsp', 'castor-oil', '2 tbsp'];
+        yield ['Castor Oil: 2 tbsp.', 'castor-oil', '2 tbsp'];
+        yield ['Castor oil (2 tbsp)', 'castor-oil', '2 tbsp'];
+        yield ['• ½ cup of organic extra virgin olive oil', 'olive-oil', '1/2 cup'];
+        yield ['☐ 3) 20g beeswax pellets', 'beeswax', '20g'];
+        yield ['a few drops of tea tree oil', 'tea-tree-eo', 'a few drops'];
+        yield ['2 tbsp (28 g) mango butter', 'mango-butter', '2 tbsp (28 g)'];
+        yield ['olive oil to fill', 'olive-oil', 'to fill'];
+        yield ['18% kokum butter', 'kokum-butter', '18%'];
+        yield ['**1 oz** cocoa butter', 'cocoa-butter', '1 oz'];
+        yield ['1 c. avocado oil', 'avocado-oil', '1 c'];
+        yield ['one and a half cups of grape seed oil', 'grapeseed-oil', '1 1/2 cups'];
+        yield ['3 vit E capsules (500 mg)', 'vitamin-e', '3 capsules of 500 mg'];
+        yield ['enough sunflower oil to make 100 ml', 'sunflower-oil', 'to make 100 ml'];
+        yield ['Shea butter, melted - 100 g', 'shea-butter', '100 g'];
+        yield ['Shea - 100g - melted', 'shea-butter', '100g'];
+        yield ['Coconut oil, 3 oz by weight', 'coconut-oil', '3 oz'];
+        yield ['Argan oil, 1 tbsp + 1 tsp', 'argan-oil', '1 tbsp + 1 tsp'];
+        yield ["Jojoba oil\t45.5%", 'jojoba-oil', '45.5%'];
+        yield ['🌿 1/4 cup dried rosemary', 'rosemary', '1/4 cup'];
+        yield ['Ratio: 3 parts olive oil', 'olive-oil', '3 parts'];
+        yield ['2.5 dl olive oil', 'olive-oil', '2.5 dl'];
+        yield ['EVCO 2 tbsp', 'coconut-oil', '2 tbsp'];
+    }
+
+    #[DataProvider('lines')]
+    public function test_amount_and_name_in_either_order(string $line, string $id, string $amount): void
+    {
+        $read = self::read("My oil\n".$line)->lines[0];
+
+        self::assertSame([$id, $amount, Understood::Yes], [$read->ingredient(), $read->amount, $read->understood]);
+    }
+
+    /** @return iterable<array{string, array<string, string>}> */
+    public static function together(): iterable
+    {
+        yield [
+            'Equal parts of castor, olive and coconut oil',
+            ['castor-oil' => '1 part', 'olive-oil' => '1 part', 'coconut-oil' => '1 part'],
+        ];
+        yield [
+            '4 tablespoons each of castor oil and olive oil',
+            ['castor-oil' => '4 tablespoons', 'olive-oil' => '4 tablespoons'],
+        ];
+        yield ['2 tbsp each: coconut oil, shea butter', ['coconut-oil' => '2 tbsp', 'shea-butter' => '2 tbsp']];
+        yield [
+            'olive oil and castor oil, half a cup of each',
+            ['olive-oil' => 'half a cup', 'castor-oil' => 'half a cup'],
+        ];
+        yield [
+            '7 drops each lavender, rosemary and peppermint EO',
+            ['lavender-eo' => '7 drops', 'rosemary-eo' => '7 drops', 'peppermint-eo' => '7 drops'],
+        ];
+        yield [
+            'olive + castor + jojoba, 1:1:2',
+            ['olive-oil' => '1 part', 'castor-oil' => '1 part', 'jojoba-oil' => '2 parts'],
+        ];
+        yield ['3:1 olive oil, castor oil', ['olive-oil' => '3 parts', 'castor-oil' => '1 part']];
+        yield [
+            '2 cups olive oil - half a cup castor (the black one)',
+            ['olive-oil' => '2 cups', 'castor-oil' => '1/2 cup'],
+        ];
+        yield ['2 parts coconut oil to 1 part castor oil', ['coconut-oil' => '2 parts', 'castor-oil' => '1 part']];
+        yield ['60 g castor oil, and a little beeswax', ['castor-oil' => '60 g', 'beeswax' => 'a little']];
+        yield ['1/2 cup of jojoba / 1/4 cup argan', ['jojoba-oil' => '1/2 cup', 'argan-oil' => '1/4 cup']];
+    }
+
+    /** @param  array<string, string>  $lines amounts by ingredient */
+    #[DataProvider('together')]
+    public function test_one_row_that_names_several_becomes_one_line_each(string $row, array $lines): void
+    {
+        foreach ([self::read($row), self::read("Blend\n".$row)] as $recipe) {
+            self::assertSame(
+                array_keys($lines),
+                array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
+            );
+            self::assertSame(
+                array_values($lines),
+                array_map(static fn (ReadLine $l): string => $l->amount, $recipe->lines),
+            );
+        }
+    }
+
+    public function test_figures_that_do_not_fit_the_names_are_not_guessed_at(): void
+    {
+        $recipe = self::read("Blend\nolive + castor, 1:1:2");
+
+        self::assertNotContains(
+            Understood::Yes,
+            array_map(static fn (ReadLine $l): Understood => $l->understood, $recipe->lines),
+        );
+    }
+
+    /** @return iterable<array{string, string, string}> */
+    public static function vague(): iterable
+    {
+        yield ['a handful of nettle leaves', 'nettle', 'a handful'];
+        yield ['handful fresh rosemary, chopped', 'rosemary', 'handful'];
+        yield ['1 stick cocoa butter', 'cocoa-butter', '1 stick'];
+        yield ['a good splash of water', 'water', 'a good splash'];
+        yield ['some nettle', 'nettle', 'some'];
+        yield ['a little water', 'water', 'a little'];
+    }
+
+    #[DataProvider('vague')]
+    public function test_what_nobody_can_measure_is_kept_and_asked_about(string $row, string $id, string $amount): void
+    {
+        $line = self::read("Blend\n".$row)->lines[0];
+
+        self::assertSame(
+            [$id, $amount, Understood::Doubtful, []],
+            [$line->ingredient(), $line->amount, $line->understood, $line->grams],
+        );
+        self::assertStringContainsString('cannot be told', $line->doubt());
+    }
+
+    /** @return iterable<array{string, Audience, string}> */
+    public static function forWhom(): iterable
+    {
+        yield ["Growth oil (for my 5 yr old)\n100 g olive oil", Audience::Child2To6, '5 yr old'];
+        yield ["Growth oil\n100 g olive oil\nFor kids of 8 years.", Audience::Child6To12, '8 years'];
+        yield ["Kids detangling oil\n100 g olive oil", Audience::Child2To6, 'Kids'];
+        yield ["Cradle cap oil for babies\n100 g olive oil", Audience::Infant, 'babies'];
+        yield [
+            "Belly and hair oil\n100 g olive oil\nNotes\n"
+                .'I made this while pregnant with twins, every evening before bed.',
+            Audience::Pregnancy,
+            'pregnant',
+        ];
+        yield ["Oil for my sister (pregnant) and her toddler\n100 g olive oil", Audience::Infant, 'toddler'];
+        yield ["No nuts oil for my 5 year old\n100 g olive oil", Audience::Child2To6, '5 year old'];
+        yield ["Oil for my daughter of 7 years, do not heat\n100 g olive oil", Audience::Child6To12, '7 years'];
+        yield ["Shine oil\n100 g olive oil\nGood for 2 years", Audience::AdultLeaveOn, ''];
+        yield ["Sheen for my 10 year old locs\n100 g olive oil", Audience::AdultLeaveOn, ''];
+        yield ["Baby hair edges\n100 g olive oil", Audience::AdultLeaveOn, ''];
+        yield ["Edge balm\n100 g olive oil\nNot for children under 6. Keeps 2 years.", Audience::AdultLeaveOn, ''];
+        yield ["Wash out treatment for my 40 year old scalp\n100 g olive oil", Audience::AdultLeaveOn, ''];
+    }
+
+    #[DataProvider('forWhom')]
+    public function test_whom_it_is_for_is_read_when_that_asks_for_more_care(
+        string $text,
+        Audience $audience,
+        string $words,
+    ): void {
+        $recipe = self::read($text);
+
+        self::assertSame([$audience, $words], [$recipe->toFormula()->audience, $recipe->for->words ?? '']);
+    }
+
+    public function test_several_ingredients_in_one_line(): void
+    {
+        $recipe = self::read('2 tbsp castor oil, 1 cup olive oil and 10 drops rosemary essential oil');
+
+        self::assertSame(
+            ['castor-oil', 'olive-oil', 'rosemary-eo'],
+            array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines),
+        );
+    }
+
+    public function test_what_only_the_method_names_is_asked_about(): void
+    {
+        $recipe = self::read(
+            "Oil\n100 ml olive oil\nMethod\nStir in 10 drops of peppermint oil and pour into bottles.",
+        );
+
+        self::assertSame('peppermint-eo', $recipe->lines[1]->ingredient());
+        self::assertSame(Understood::Doubtful, $recipe->lines[1]->understood);
+    }
+
+    public function test_doubt_is_said(): void
+    {
+        foreach (['1 cup rosemary oil', 'equal parts rosemary oil, castor oil', 'rosemary oil 30 %'] as $row) {
+            self::assertStringContainsString('steeped oil', self::read("Oil\n".$row)->lines[0]->doubt(), $row);
+        }
+        self::assertSame('No amount is given.', self::read("Oil\n100 g olive oil\njojoba oil")->lines[1]->doubt());
+    }
+
+    public function test_what_else_a_row_names_and_a_kind_without_a_name_are_asked_about(): void
+    {
+        $doubt = static fn (string $row): string => self::read("Oil\n100 g olive oil\n".$row)->lines[1]->doubt();
+
+        self::assertSame('It names olive oil too. Give each a row of its own.', $doubt('1 cup olive and avocado oil'));
+        self::assertSame('It names water too. Give each a row of its own.', $doubt('50 g aloe vera gel and water'));
+        self::assertSame('Which preservative is meant?', $doubt('Preservative (any) 1 %'));
+        self::assertSame('', $doubt('1 cup sweet almond oil (or olive)'));
+        self::assertSame('', $doubt('2 tbsp shea butter, melted and cooled'));
+    }
+
+    public function test_remarks_about_the_whole_are_notes(): void
+    {
+        $recipe = self::read(
+            "Oil\n100 g olive oil\nFor kids of 8 years.\nMakes about 4 jars\nfor shine: 10 ml argan oil\n"
+                ."keeps it soft: 5 g jojoba oil\nfor love, unicorn dust 3 g\nTotal: 115 g\nPhase C (cool down)",
+        );
+
+        self::assertSame(
+            ['For kids of 8 years.', 'Makes about 4 jars', 'Total: 115 g', 'Phase C (cool down)'],
+            $recipe->notes,
+        );
+        self::assertSame(
+            ['olive-oil', 'argan-oil'],
+            array_values(array_filter(array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines))),
+        );
+        self::assertCount(4, $recipe->lines);
+    }
+
+    public function test_lines_go_in_when_the_heading_above_them_says(): void
+    {
+        $recipe = self::read(
+            "My butter\nPhase A\nShea butter 60%\nHeated phase:\nlavender EO 1%\nPhase C (cool down)\n"
+                ."Jojoba oil 38%\nPhase D\nVitamin E 1%\nMethod\nCool it down.",
+        );
+
+        self::assertSame(
+            [Phase::Melt, Phase::Melt, Phase::CoolDown, Phase::CoolDown],
+            array_map(static fn ($l): Phase => $l->phase, $recipe->toFormula()->lines),
+        );
+        self::assertNull($recipe->lines[0]->phase);
+        self::assertNull($recipe->lines[3]->phase, 'a heading that says nothing ends what was said before');
+        self::assertSame(['Phase A', 'Heated phase:', 'Phase C (cool down)', 'Phase D', 'Method'], $recipe->notes);
+        self::assertCount(1, $recipe->steps);
+    }
+
+    public function test_nothing_is_dropped(): void
+    {
+        $text = "Title of it\nIngredients\n2 tbsp castor oil\n???\nFor the hair:\nblargle flonk\n"
+                ."<script>alert(1)</script>\n🧴 shine potion 🧴\nMelt it. Pour it.\n-3 g water\n2000 kg shea butter";
+        $recipe = self::read($text);
+        $kept = implode("\n", [
+            $recipe->title,
+            ...array_map(static fn (ReadLine $l): string => $l->text, $recipe->lines),
+            ...array_map(static fn ($s): string => $s->text, $recipe->steps),
+            ...$recipe->notes,
+        ]);
+
+        foreach (
+            [
+                'Title of it',
+                'castor',
+                '???',
+                'For the hair:',
+                'blargle flonk',
+                '<script>',
+                'shine potion',
+                'Melt it.',
+                'Pour it.',
+                '-3 g',
+                '2000 kg',
+            ] as $piece
+        ) {
+            self::assertStringContainsString($piece, $kept);
+        }
+    }
+
+    /** Two hundred rows of a method, each adding six things that are nowhere else. */
+    private static function manyNames(): string
+    {
+        $rows = [];
+        for ($n = 0; $n < 200; $n++) {
+            $names = array_map(
+                static fn (int $k): string => '5 g '
+                    .substr(strtr(md5($n.'-'.$k), '0123456789', 'ghijklmnop'), 0, 7)
+                    .'weed',
+                range(0, 5),
+            );
+            $rows[] = 'Add '.implode(' and then ', $names).'.';
+        }
+
+        return implode("\n", $rows);
+    }
+
+    public function test_no_sign_beside_an_amount_or_a_name_spoils_the_text(): void
+    {
+        // Every character of two and of three bytes whose bytes are also those of quotes and dashes.
+        $signs = array_map(mb_chr(...), [
+            ...range(0xA1, 0x24F),
+            ...range(0x391, 0x44F),
+            ...range(0x2010, 0x206F),
+            ...range(0x20A0, 0x20BF),
+            ...range(0x2190, 0x2193),
+            0x2713,
+            0x3000,
+            0x1F9F4,
+        ]);
+        foreach ($signs as $sign) {
+            $recipe = self::read("Oil\n5 g $sign olive oil$sign\n$sign 2 tbsp {$sign}shea butter - 3 g");
+            $json = json_encode([$recipe, $recipe->toFormula()], JSON_UNESCAPED_UNICODE);
+            self::assertNotFalse($json, dechex(mb_ord($sign)).': '.json_last_error_msg());
+        }
+    }
+
+    public function test_curly_quotes_and_bullets_belong_to_no_name(): void
+    {
+        foreach (
+            [
+                '5 g “olive oil”',
+                '5 g • olive oil',
+                '5 g ‘olive oil’',
+                '5 g → olive oil',
+                '5 g olive oil ✓',
+                '5 g olive oil …',
+            ] as $row
+        ) {
+            self::assertSame('olive oil', self::read("Oil\n".$row)->lines[0]->name, $row);
+        }
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function unreadable(): iterable
+    {
+        yield 'empty' => ['', 'no text'];
+        yield 'blank' => ["  \n\t\n ", 'no text'];
+        yield 'too long' => [str_repeat('shea butter ', 20_000), 'at most 60,000'];
+        yield 'too many lines' => [str_repeat("a\n", 700), 'at most 600'];
+        yield 'more lines than a recipe has' => [
+            str_repeat(str_repeat('1 g abc oill, ', 20)."\n", 20),
+            'at most 300 lines',
+        ];
+        yield 'more steps than a method has' => ["Method\n".str_repeat("Stir it.\n", 301), 'at most 300 steps'];
+        yield 'more names than anybody writes' => [self::manyNames(), 'names more than 1000 different things'];
+        yield 'not text' => ["\xff\xfe\xfa", 'plain text'];
+    }
+
+    #[DataProvider('unreadable')]
+    public function test_refuses_what_is_no_recipe(string $text, string $says): void
+    {
+        $this->expectException(ReadingError::class);
+        $this->expectExceptionMessage($says);
+
+        self::read($text);
+    }
+}
