@@ -52,10 +52,7 @@ final class IngredientController
                 array_filter(
                     array_map(
                         static fn (NameMatch $m): Ingredient => $m->ingredient,
-                        $catalogue->search(
-                            $name,
-                            $request->hasAny(['kind', 'need', 'action', 'without']) ? 60 : 8,
-                        ),
+                        $catalogue->search($name, $request->hasAny(['kind', 'need', 'action', 'without']) ? 60 : 8),
                     ),
                     static fn (Ingredient $i): bool => isset($allowed[$i->id]),
                 ),
@@ -70,12 +67,10 @@ final class IngredientController
         ]);
     }
 
-    #[
-        Speaks(
-            'IngredientPage',
-            does: 'One ingredient with all its figures and sources, where it is used and what could stand in for it',
-        ),
-    ]
+    #[Speaks(
+        'IngredientPage',
+        does: 'One ingredient with all its figures and sources, where it is used and what could stand in for it',
+    )]
     public function show(string $ingredient, Request $request): JsonResponse
     {
         $all = $this->catalogue->get();
@@ -88,11 +83,7 @@ final class IngredientController
             'in_cupboard' => $item !== null,
             'stock_grams' => $item?->grams,
             'used_in' => Formula::query()
-                ->where(
-                    'document',
-                    'like',
-                    '%'.addcslashes('"ingredient":'.json_encode($ingredient), '%_\\').'%',
-                )
+                ->where('document', 'like', '%'.addcslashes('"ingredient":'.json_encode($ingredient), '%_\\').'%')
                 ->orderByDesc('updated_at')
                 ->limit(12)
                 ->get(['id', 'title', 'kind'])
@@ -123,7 +114,7 @@ final class IngredientController
     {
         $ids = array_values(array_unique(self::words($request->string('ids')->value())));
         if (count($ids) < 2 || count($ids) > self::MOST_COMPARED) {
-            throw new Refused(
+            throw Refused::because(
                 'ids',
                 sprintf('Name 2 to %d ingredients, with commas between.', self::MOST_COMPARED),
             );
@@ -148,7 +139,7 @@ final class IngredientController
     {
         return $catalogue->has($id)
             ? $catalogue->get($id)
-            : throw new Refused('ingredient', 'There is no such ingredient in the catalogue.', 404);
+            : throw Refused::missing('ingredient', 'There is no such ingredient in the catalogue.');
     }
 
     /** @param  list<string>  $atHand */
@@ -173,7 +164,7 @@ final class IngredientController
         $text = static fn (string $key): string => (string) ($given[$key] ?? '');
         $kinds = array_map(
             static fn (string $k): IngredientKind => IngredientKind::tryFrom($k)
-                ?? throw new Refused(
+                ?? throw Refused::because(
                     'kind',
                     'Allowed: '.implode(', ', array_column(IngredientKind::cases(), 'value')).'.',
                 ),
@@ -181,7 +172,7 @@ final class IngredientController
         );
         $actions = array_map(
             static fn (string $a): HairAction => HairAction::tryFrom($a)
-                ?? throw new Refused(
+                ?? throw Refused::because(
                     'action',
                     'Allowed: '.implode(', ', array_column(HairAction::cases(), 'value')).'.',
                 ),
@@ -193,7 +184,8 @@ final class IngredientController
             Strand::tryFrom($text('strand')) ?? Strand::NotKnown,
             Porosity::tryFrom($text('porosity')) ?? Porosity::NotKnown,
         );
-        $suits = $text('strand').$text('porosity') === ''
+        $suits
+            = $text('strand').$text('porosity') === ''
                 ? Band::of(1.0, 3.0, 5.0)
                 : $hair->weightTarget(false)->atLeast(1.0)->atMost(5.0);
 

@@ -14,6 +14,7 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\OwnEntry;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
+use Crown\Problem;
 use Illuminate\Database\Eloquent\Model;
 use stdClass;
 
@@ -81,14 +82,18 @@ final class OwnIngredient extends Model
             $draft['allergens'],
             $draft['vegan'],
             array_map(
-                static fn (array $f): Correction => new Correction(
-                    $id,
-                    $f['form'],
-                    Property::from($f['property']),
-                    Band::of((float) $f['low'], (float) $f['best'], (float) $f['high']),
-                    $f['source'],
+                static fn (array $f, int $n): Correction => Problem::within(
+                    "figures.$n",
+                    static fn (): Correction => new Correction(
+                        $id,
+                        $f['form'],
+                        Property::from($f['property']),
+                        Band::of((float) $f['low'], (float) $f['best'], (float) $f['high']),
+                        $f['source'],
+                    ),
                 ),
                 $draft['figures'],
+                array_keys($draft['figures']),
             ),
         );
     }

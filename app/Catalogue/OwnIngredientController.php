@@ -52,7 +52,7 @@ final class OwnIngredientController
             ->where('document', 'like', '%"ingredient":"'.$row->ingredientId().'"%')
             ->first(['id', 'title']);
         if ($used !== null) {
-            throw new Refused('ingredient', sprintf('"%s" uses it. Take it out there first.', $used->title));
+            throw Refused::because('ingredient', sprintf('"%s" uses it. Take it out there first.', $used->title));
         }
         $row->delete();
 
@@ -97,10 +97,11 @@ final class OwnIngredientController
     #[Speaks('', 'CupboardDraft', 204, 'Say that an ingredient stands in the cupboard, and how much of it')]
     public function stock(string $ingredient, Request $request): JsonResponse
     {
-        $grams = $request->validate(
-            ['grams' => 'nullable|numeric|min:0|max:1000000'],
-            ['grams.min' => 'What is at hand is 0 g or more.'],
-        )['grams'] ?? null;
+        $grams
+            = $request->validate(
+                ['grams' => 'nullable|numeric|min:0|max:1000000'],
+                ['grams.min' => 'What is at hand is 0 g or more.'],
+            )['grams'] ?? null;
         IngredientController::find($ingredient, $this->catalogue->get());
         CupboardItem::query()->updateOrCreate(
             ['ingredient' => $ingredient],
@@ -169,7 +170,7 @@ final class OwnIngredientController
         );
         $reference = $this->reference->reference();
         if ($draft['like'] !== '' && ! $reference->has($draft['like'])) {
-            throw new Refused('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
+            throw Refused::because('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
         }
         OwnIngredient::entry('own-0', $draft, $reference);
 

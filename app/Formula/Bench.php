@@ -67,12 +67,12 @@ final class Bench
 
         return Profile::hairType(
             Strand::tryFrom($enum('strand'))
-                ?? throw new Refused(
+                ?? throw Refused::because(
                     'hair.strand',
                     'Allowed: '.implode(', ', array_column(Strand::cases(), 'value')).'.',
                 ),
             Porosity::tryFrom($enum('porosity'))
-                ?? throw new Refused(
+                ?? throw Refused::because(
                     'hair.porosity',
                     'Allowed: '.implode(', ', array_column(Porosity::cases(), 'value')).'.',
                 ),

@@ -48,7 +48,7 @@ final class DesignController
         $profile = $given->profile();
         $present = $bench->assess($given->formula, $profile);
         if ($present->subject->composition->counted() === []) {
-            throw new Refused('formula', 'There is nothing in it yet whose share is known.');
+            throw Refused::because('formula', 'There is nothing in it yet whose share is known.');
         }
         $all = $catalogue->get();
         $design = new Design(

@@ -42,7 +42,7 @@ final class EvaluationController
     {
         $change = $request->json('change');
         if (! is_array($change)) {
-            throw new Refused('change', 'A change is needed.');
+            throw Refused::because('change', 'A change is needed.');
         }
 
         $given = Given::in($request);

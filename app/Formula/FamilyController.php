@@ -39,10 +39,10 @@ final class FamilyController
             ['title.required' => 'A variant needs a name: its scent, or its herb.'],
         )['title'];
         if ($base->base_id !== null) {
-            throw new Refused('formula', 'This is a variant itself. Make the new one from its base.');
+            throw Refused::because('formula', 'This is a variant itself. Make the new one from its base.');
         }
         if (Formula::query()->where('base_id', $base->id)->count() >= self::MOST) {
-            throw new Refused('formula', sprintf('At most %d variants of one base.', self::MOST));
+            throw Refused::because('formula', sprintf('At most %d variants of one base.', self::MOST));
         }
         $composed = FormulaFile::read([...$base->document, 'title' => $title]);
         $row = Formula::query()->create([

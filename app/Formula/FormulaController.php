@@ -56,14 +56,12 @@ final class FormulaController
         return new JsonResponse($this->page($formula->refresh()), 201);
     }
 
-    #[
-        Speaks(
-            'FormulaPage',
-            'SkeletonAsk',
-            201,
-            'Put a product kind\'s skeleton on the bench, with the reason for each line',
-        ),
-    ]
+    #[Speaks(
+        'FormulaPage',
+        'SkeletonAsk',
+        201,
+        'Put a product kind\'s skeleton on the bench, with the reason for each line',
+    )]
     public function skeleton(Request $request, StudioCatalogue $catalogue, CurrentStudio $studio): JsonResponse
     {
         $given = $request->validate([
@@ -74,19 +72,16 @@ final class FormulaController
         ]);
         $kind = ProductKind::from($given['kind']);
         $hair = $given['hair'] ?? null;
-        $profile = Bench::profile(null, $hair ?? ['strand' => 'medium', 'porosity' => 'normal'])
-            ?? throw new Refused('hair', 'A type of hair.');
+        $profile
+            = Bench::profile(null, $hair ?? ['strand' => 'medium', 'porosity' => 'normal'])
+            ?? throw Refused::because('hair', 'A type of hair.');
         $first = (new FirstFormula($catalogue->get(), $profile, $studio->get()->season(Day::today())))->make(
             $kind,
             $given['ingredients'],
         )->formula;
         $row = Formula::query()->create(
             $this->bench->row(
-                new Given(
-                    FormulaFile::read([...FormulaFile::write($first), 'title' => $kind->label()]),
-                    null,
-                    $hair,
-                ),
+                new Given(FormulaFile::read([...FormulaFile::write($first), 'title' => $kind->label()]), null, $hair),
             ),
         );
 

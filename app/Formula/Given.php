@@ -9,6 +9,7 @@ use App\Support\Refused;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
 use Crown\Head\Profile;
+use Crown\Problem;
 use Illuminate\Http\Request;
 
 /** A formula as a request brings it, and whom it is for: a head, a type of hair, or nobody in particular. */
@@ -29,17 +30,20 @@ final readonly class Given
     public static function in(Request $request): self
     {
         $document = $request->json('formula');
+        if (! is_array($document)) {
+            throw Refused::because('formula', 'A formula is needed.');
+        }
         $hair = $request->json('hair');
         $before = $request->json('before');
 
         return new self(
-            FormulaFile::read(is_array($document) ? $document : throw new Refused('formula', 'A formula is needed.')),
+            Problem::within('formula', static fn (): Composed => FormulaFile::read($document)),
             Head::chosen($request),
             // Nothing else of it is kept.
             is_array($hair)
                 ? array_filter(array_intersect_key($hair, ['strand' => 1, 'porosity' => 1]), is_string(...))
                 : null,
-            is_array($before) ? FormulaFile::read($before) : null,
+            is_array($before) ? Problem::within('before', static fn (): Composed => FormulaFile::read($before)) : null,
         );
     }
 

@@ -71,7 +71,7 @@ final class AdviceController
         ]);
         $profile = $row->profile();
         if ($profile->redFlags() !== []) {
-            throw new Refused(
+            throw Refused::because(
                 'head',
                 sprintf('A clinician should see %s first: %s.', $row->name, implode(', ', $profile->redFlags())),
             );

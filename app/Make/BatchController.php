@@ -97,7 +97,7 @@ final class BatchController
                 true,
             )
         ) {
-            throw new Refused('line', 'This batch has no such line.');
+            throw Refused::because('line', 'This batch has no such line.');
         }
         $weighings = [
             ...$row->weighings,
@@ -148,7 +148,7 @@ final class BatchController
     {
         $row = Batch::query()->findOrFail($id);
         if ($row->state === 'done') {
-            throw new Refused('state', 'This batch is done. A record is not changed; make it again instead.', 409);
+            throw Refused::now('state', 'This batch is done. A record is not changed; make it again instead.');
         }
 
         return $row;

@@ -39,22 +39,21 @@ final class BatchFindingController
                 'note' => 'present|nullable|string|max:500',
             ],
             [
-                'whipped_minutes.required_with' => 'Say how many minutes it was whipped: overrun means nothing without '
-                    .'it.',
+                'whipped_minutes.required_with' => 'Say for how many minutes it was whipped.',
                 'overrun_percent.max' => 'An overrun of 0 to 300 %.',
             ],
         );
         if ($row->state !== 'done') {
-            throw new Refused('state', 'Finish making it first; then say what you found.');
+            throw Refused::because('state', 'Finish making it first; then say what you found.');
         }
         if ($given['on'] < $row->made_on->toDateString() || $given['on'] > Day::today()->toDateString()) {
-            throw new Refused(
+            throw Refused::because(
                 'on',
                 sprintf('A day from %s, when it was made, to today.', $row->made_on->toDateString()),
             );
         }
         if (isset($given['overrun_percent']) && $row->kind !== ProductKind::WhippedButter->value) {
-            throw new Refused('overrun_percent', 'Only a whipped butter takes in air.');
+            throw Refused::because('overrun_percent', 'Only a whipped butter takes in air.');
         }
         $predicted = $this->predicted($row);
         $finding = (new BatchFinding())
@@ -71,7 +70,7 @@ final class BatchFindingController
             ])
             ->setRelation('batch', $row);
         if ($finding->state !== '' && $finding->months() <= 0.0) {
-            throw new Refused('state', 'On the day it was made nothing can be said of how long it keeps.');
+            throw Refused::because('state', 'On the day it was made nothing can be said of how long it keeps.');
         }
         if ($finding->note === '' || $finding->teaches()) {
             // Refuses what says nothing, and what cannot be.

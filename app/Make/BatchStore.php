@@ -33,7 +33,10 @@ final class BatchStore
     public function open(Formula $formula, string $by, Carbon $on): Batch
     {
         if ($this->assess($formula->composed())->subject->composition->counted() === []) {
-            throw new Refused('formula_id', 'This formula has no line with a mass yet, so there is nothing to weigh.');
+            throw Refused::because(
+                'formula_id',
+                'This formula has no line with a mass yet, so there is nothing to weigh.',
+            );
         }
 
         return Batch::query()
@@ -61,7 +64,7 @@ final class BatchStore
         foreach ($this->sheet($batch)->weighings() as $weighing) {
             $actual = $batch->weighings[$weighing->line]['grams'] ?? null;
             if ($actual === null) {
-                throw new Refused(
+                throw Refused::because(
                     'weighings',
                     sprintf('%s has not been weighed yet. Weigh it, or enter 0 if it was left out.', $weighing->name),
                 );
@@ -70,10 +73,10 @@ final class BatchStore
         }
         $actual = $this->assess(Actuals::of($batch->composed(), $grams));
         if ($actual->subject->composition->counted() === []) {
-            throw new Refused('weighings', 'Nothing was weighed, so there is no batch.');
+            throw Refused::because('weighings', 'Nothing was weighed, so there is no batch.');
         }
         if ($netGrams * $jars > $actual->subject->composition->totalGrams->high + 1.0) {
-            throw new Refused(
+            throw Refused::because(
                 'net_grams',
                 sprintf(
                     '%d jars of %g g come to more than the %.0f g that were weighed.',
@@ -183,11 +186,12 @@ final class BatchStore
             ->lockForUpdate()
             ->value('id');
         $day = $on->format('ymd');
-        $taken = Batch::query()
-            ->where('lot_code', 'like', $day.'-%')
-            ->pluck('lot_code')
-            ->map(static fn (string $code): int => (int) substr($code, 7))
-            ->max() ?? 0;
+        $taken
+            = Batch::query()
+                ->where('lot_code', 'like', $day.'-%')
+                ->pluck('lot_code')
+                ->map(static fn (string $code): int => (int) substr($code, 7))
+                ->max() ?? 0;
 
         return sprintf('%s-%d', $day, $taken + 1);
     }

@@ -32,13 +32,11 @@ final class LotController
         );
     }
 
-    #[
-        Speaks(
-            'LotWithdrawn',
-            'WithdrawAsk',
-            does: 'Say that a steeped oil went bad or was thrown away, or take that back: what uses it is warned',
-        ),
-    ]
+    #[Speaks(
+        'LotWithdrawn',
+        'WithdrawAsk',
+        does: 'Say that a steeped oil went bad or was thrown away, or take that back: what uses it is warned',
+    )]
     public function withdraw(int $lot, Request $request): JsonResponse
     {
         $row = Lot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);

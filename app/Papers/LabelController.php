@@ -30,7 +30,7 @@ final class LabelController
     {
         $row = Batch::query()->findOrFail($batch);
         if ($row->label === null) {
-            throw new Refused('state', 'The label is made when the batch is done: finish weighing first.', 409);
+            throw Refused::now('state', 'The label is made when the batch is done: finish weighing first.');
         }
 
         return $this->printed($row->label, $row->lot_code);
@@ -41,7 +41,7 @@ final class LabelController
     {
         $row = Lot::query()->findOrFail($lot);
         if ($row->withdrawn !== '') {
-            throw new Refused('state', 'This oil must not be used: it gets no label.', 409);
+            throw Refused::now('state', 'This oil must not be used: it gets no label.');
         }
         $line = new Line('l1', $row->ingredientId(), $row->name, '100 %', '', Phase::Warm);
         $formula = new Formula(

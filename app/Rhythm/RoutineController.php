@@ -57,7 +57,7 @@ final class RoutineController
         $head = Head::query()->findOrFail((int) $given['head_id']);
         $batch = Batch::query()->findOrFail((int) $given['batch_id']);
         if ($batch->state !== 'done') {
-            throw new Refused('batch_id', 'Only a finished batch can be used: finish making it first.');
+            throw Refused::because('batch_id', 'Only a finished batch can be used: finish making it first.');
         }
         $routine = DB::transaction(static function () use ($given, $head, $batch): Routine {
             $routine = Routine::query()
@@ -113,17 +113,17 @@ final class RoutineController
     {
         $act = $day->kind();
         if ($state === 'reacted' && $act !== Act::PatchReading) {
-            throw new Refused('state', 'A reaction is recorded at the reading of the patch test.');
+            throw Refused::because('state', 'A reaction is recorded at the reading of the patch test.');
         }
         if (
             $act === Act::PatchReading
             && $state === 'done'
             && ! $routine->days()->where('act', Act::PatchTest->value)->where('state', 'done')->exists()
         ) {
-            throw new Refused('state', 'Tick the patch test itself first; its reading comes 48 hours later.');
+            throw Refused::because('state', 'Tick the patch test itself first; its reading comes 48 hours later.');
         }
         if ($act === Act::Application && $state === 'done' && $routine->state !== 'running') {
-            throw new Refused(
+            throw Refused::because(
                 'state',
                 $routine->state === 'stopped'
                     ? 'This routine was stopped because the patch test showed a reaction.'
@@ -131,7 +131,7 @@ final class RoutineController
             );
         }
         if ($state === 'done' && $day->date->isAfter(Day::today())) {
-            throw new Refused('state', 'This day has not come yet.');
+            throw Refused::because('state', 'This day has not come yet.');
         }
     }
 

@@ -28,10 +28,13 @@ final class PhotoController
         $row = Steep::held($steep);
         $upload = $request->file('photo');
         if (! ($upload instanceof UploadedFile) || ! $upload->isValid()) {
-            throw new Refused('photo', 'A picture is needed: JPEG, PNG or WebP, at most 4 MB.');
+            throw Refused::because('photo', 'A picture is needed: JPEG, PNG or WebP, at most 4 MB.');
         }
         if (SteepPhoto::query()->where('steep_id', $row->id)->count() >= self::MOST) {
-            throw new Refused('photo', sprintf('This jar has %d pictures already. Take one out first.', self::MOST));
+            throw Refused::because(
+                'photo',
+                sprintf('This jar has %d pictures already. Take one out first.', self::MOST),
+            );
         }
         $picture = $this->files->keep($upload->getPathname());
         SteepPhoto::query()->create([
@@ -49,7 +52,7 @@ final class PhotoController
     {
         $path = $this->files->path(SteepPhoto::query()->findOrFail($photo)->file);
         if (! is_file($path)) {
-            throw new Refused('photo', 'The picture is not on this machine any more.', 404);
+            throw Refused::missing('photo', 'The picture is not on this machine any more.');
         }
 
         return new BinaryFileResponse(

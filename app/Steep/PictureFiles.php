@@ -47,10 +47,10 @@ final class PictureFiles
     {
         $size = @getimagesize($upload);
         if ($size === false || ! in_array($size[2], self::TYPES, true)) {
-            throw new Refused('photo', 'A picture is needed: JPEG, PNG or WebP, at most 4 MB.');
+            throw Refused::because('photo', 'A picture is needed: JPEG, PNG or WebP, at most 4 MB.');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw new Refused('photo', 'This picture has more than 16 million pixels. Take a smaller one.');
+            throw Refused::because('photo', 'This picture has more than 16 million pixels. Take a smaller one.');
         }
         @mkdir($this->folder, 0700, true);
         $file = bin2hex(random_bytes(16)).'.jpg';
@@ -89,7 +89,7 @@ final class PictureFiles
             $picture = ImageManager::gd()->read($upload)->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
             $picture->toJpeg(self::QUALITY)->save($this->path($file).'.part');
         } catch (RuntimeException) {
-            throw new Refused('photo', 'This picture cannot be read. Try another.');
+            throw Refused::because('photo', 'This picture cannot be read. Try another.');
         }
 
         return new KeptPicture($file, $picture->width(), $picture->height());
@@ -107,7 +107,7 @@ final class PictureFiles
     {
         $turn = fopen($this->folder.'/.turn', 'c');
         if ($turn === false || ! flock($turn, LOCK_EX)) {
-            throw new Refused('photo', 'The folder of the pictures cannot be written.', 503);
+            throw Refused::unable('photo', 'The folder of the pictures cannot be written.');
         }
         try {
             return $work();

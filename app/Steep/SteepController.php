@@ -101,7 +101,7 @@ final class SteepController
         $date = Carbon::parse($given['date']);
         $stop = SteepStore::plan($row, $this->catalogue->get())->stopShaking()->format('Y-m-d');
         if ($date->lessThan($row->started_on) || $date->greaterThan(Day::today()) || $date->greaterThan($stop)) {
-            throw new Refused(
+            throw Refused::because(
                 'date',
                 sprintf(
                     'A shake can be ticked from %s to today, and no later than %s, when it is left to settle.',
@@ -139,7 +139,8 @@ final class SteepController
         $choice = WaterChoice::from($given['choice'] ?? 'kept');
         $plan = SteepStore::plan($row, $catalogue, $today);
         SteepStore::lot($row, $plan, (float) $given['yield_grams'], (float) $given['loss_grams'], $choice, $today);
-        $herb = ($given['herb'] ?? 'composted') === 'kept'
+        $herb
+            = ($given['herb'] ?? 'composted') === 'kept'
                 ? 'The herb is kept for another draw.'
                 : 'The herb is composted.';
         SteepEvent::query()->create([
@@ -186,10 +187,9 @@ final class SteepController
     {
         $row = Steep::held($id)->load(['shakes', 'lots', 'events']);
         if ($row->state !== 'running') {
-            throw new Refused(
+            throw Refused::now(
                 $field,
                 $row->state === 'spoiled' ? 'This jar was given up.' : 'This steep has been strained already.',
-                409,
             );
         }
 

@@ -63,7 +63,7 @@ final class SteepEventController
             ],
         );
         if ($row->state !== 'running' && ! in_array($given['kind'], self::AFTERWARDS, true)) {
-            throw new Refused('kind', 'This jar is not running any more.', 409);
+            throw Refused::now('kind', 'This jar is not running any more.');
         }
         $event = SteepEvent::query()->create([
             'steep_id' => $row->id,
@@ -76,7 +76,7 @@ final class SteepEventController
         // A plan that cannot be worked out any more is refused, and nothing of it is kept.
         $plan = SteepStore::plan($row, $this->catalogue->get());
         if ($plan->oilLeftGrams() <= 0.0) {
-            throw SteepError::said('grams', 'There is not so much oil in the jar. Strain it instead.');
+            throw SteepError::notSoMuchOil();
         }
         if ($given['kind'] === 'drawn' && ($given['keep'] ?? true)) {
             $on = Carbon::parse($given['on']);
@@ -94,7 +94,7 @@ final class SteepEventController
         $row = SteepEvent::query()->findOrFail($event);
         $steep = Steep::held($row->steep_id);
         if ($steep->state !== 'running' && ! in_array($row->kind, self::AFTERWARDS, true)) {
-            throw new Refused('kind', 'What led to a strained oil is not changed any more.', 409);
+            throw Refused::now('kind', 'What led to a strained oil is not changed any more.');
         }
         $row->delete();
 
@@ -109,11 +109,7 @@ final class SteepEventController
     {
         if ($given['kind'] === 'herb' || $given['kind'] === 'oil') {
             $all = $this->catalogue->get();
-            if (! $all->has($given['ingredient'])) {
-                throw new Refused('ingredient', 'Choose an ingredient of the catalogue.');
-            }
             $given['grams'] = Quantity::grams(
-                'amount',
                 $given['amount'],
                 $all->get($given['ingredient']),
                 $given['form'] ?? '',

@@ -7,11 +7,11 @@ namespace App\Steep;
 use App\Pantry\Lot;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
-use Crown\Catalogue\IngredientKind;
 use Crown\Learning\Retention;
 use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Problem;
 use Crown\Steep\Draw;
 use Crown\Steep\Herb;
 use Crown\Steep\Pour;
@@ -114,54 +114,40 @@ final class SteepStore
         Kitchen $kitchen,
         DateTimeImmutable $start,
     ): array {
+        $herbs = [];
         foreach ($draft['herbs'] as $i => $herb) {
-            $plant = self::find($catalogue, $herb['ingredient'], "herbs.$i.ingredient");
-            if ($plant->kind === IngredientKind::EssentialOil) {
-                throw SteepError::scent("herbs.$i.ingredient", $plant->name);
-            }
-            if (! $plant->kind->isPlant()) {
-                throw SteepError::said(
-                    "herbs.$i.ingredient",
-                    $plant->name.' is not a plant, so it cannot be steeped.',
-                );
-            }
-            $draft['herbs'][$i]['grams'] = Quantity::grams(
-                "herbs.$i.amount",
-                $herb['amount'],
-                $plant,
-                $herb['form'],
-                $kitchen,
+            $herbs[] = Problem::within(
+                "herbs.$i",
+                static fn (): Herb => Herb::written(
+                    $catalogue->get($herb['ingredient']),
+                    $herb['form'],
+                    $herb['amount'],
+                    $kitchen,
+                    $start,
+                    Preparation::from($herb['preparation']),
+                    (int) $herb['draw'],
+                ),
             );
+            $draft['herbs'][$i]['grams'] = $herbs[$i]->grams;
         }
-        $herbs = array_map(
-            static fn (array $h): Herb => new Herb(
-                $catalogue->get($h['ingredient']),
-                $h['form'],
-                $h['grams'],
-                $start,
-                Preparation::from($h['preparation']),
-                (int) $h['draw'],
-            ),
-            $draft['herbs'],
-        );
         $vessel = new Vessel((float) $draft['jar_ml'], (float) $draft['diameter_cm'], (float) $draft['mouth_cm']);
         $pours = $covers = [];
         foreach ($draft['oils'] as $i => $oil) {
-            $found = self::find($catalogue, $oil['ingredient'], "oils.$i.ingredient");
+            $found = Problem::within("oils.$i", static fn (): Ingredient => $catalogue->get($oil['ingredient']));
             if (mb_strtolower(trim($oil['amount'])) === Quantity::COVER) {
                 $covers[$i] = $found;
 
                 continue;
             }
-            $draft['oils'][$i]['grams'] = Quantity::grams("oils.$i.amount", $oil['amount'], $found, '', $kitchen);
-            $pours[] = new Pour($found, $draft['oils'][$i]['grams'], $start);
+            $pours[] = $poured = Problem::within(
+                "oils.$i",
+                static fn (): Pour => Pour::written($found, $oil['amount'], $kitchen, $start),
+            );
+            $draft['oils'][$i]['grams'] = $poured->grams;
         }
         foreach ($covers as $i => $found) {
             if ($vessel->diameterCm <= 0.0) {
-                throw SteepError::said(
-                    "oils.$i.amount",
-                    'To say how much covers the herb, the jar\'s inner width must be known.',
-                );
+                throw SteepError::noWidth()->under("oils.$i");
             }
             // A drop stands for the oil itself, so that a jar can be asked what it lacks.
             $grams = (new SteepPlan(
@@ -192,7 +178,8 @@ final class SteepStore
             ->get();
         foreach ($past as $other) {
             $d = $other->document;
-            $same = count($d['herbs']) === 1
+            $same
+                = count($d['herbs']) === 1
                 && $d['herbs'][0]['ingredient'] === $herb['ingredient']
                 && $d['herbs'][0]['form'] === $herb['form']
                 && $d['pressed'] === $steep->document['pressed']
@@ -233,12 +220,5 @@ final class SteepStore
             'made_on' => $on,
             'best_before' => $on->copy()->addDays((int) floor($months * SteepYield::DAYS_PER_MONTH)),
         ]);
-    }
-
-    private static function find(Catalogue $catalogue, string $id, string $field): Ingredient
-    {
-        return $catalogue->has($id)
-            ? $catalogue->get($id)
-            : throw SteepError::said($field, 'Choose an ingredient of the catalogue.');
     }
 }

@@ -39,7 +39,7 @@ final class SessionController
         $given = $request->validate(['email' => 'required|string|max:190', 'password' => 'required|string|max:200']);
         self::needsSession($request);
         if (! Auth::guard('web')->attempt($given)) {
-            throw new Refused('email', 'This address and password do not belong together.');
+            throw Refused::because('email', 'This address and password do not belong together.');
         }
         $request->session()->regenerate();
 
@@ -54,7 +54,7 @@ final class SessionController
             ? User::query()->whereRelation('studio', 'demo', true)->orderBy('id')->first()
             : null;
         if ($user === null) {
-            throw new Refused('demo', 'There is no demo studio here. Sign in with your own account.', 404);
+            throw Refused::missing('demo', 'There is no demo studio here. Sign in with your own account.');
         }
         Auth::guard('web')->login($user);
         $request->session()->regenerate();
@@ -85,10 +85,10 @@ final class SessionController
         /** @var User $user */
         $user = $request->user();
         if ($user->studio->demo) {
-            throw new Refused('current', 'The demo studio keeps its password, so that everyone can enter it.');
+            throw Refused::because('current', 'The demo studio keeps its password, so that everyone can enter it.');
         }
         if (! Hash::check($given['current'], $user->password)) {
-            throw new Refused('current', 'This is not your present password.');
+            throw Refused::because('current', 'This is not your present password.');
         }
         $user->update(['password' => $given['new']]);
         // Every other session of this person was opened with the old password.
@@ -143,7 +143,7 @@ final class SessionController
     private static function needsSession(Request $request): void
     {
         if (! $request->hasSession()) {
-            throw new Refused('email', 'Sign in from the application\'s own page.', 400);
+            throw Refused::unreadable('email', 'Sign in from the application\'s own page.');
         }
     }
 }

@@ -4,13 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use Crown\Catalogue\CatalogueError;
-use Crown\Formula\FormulaError;
-use Crown\Measure\MeasureError;
-use Crown\Reading\ReadingError;
-use Crown\Rhythm\RoutineError;
-use Crown\Solving\SolveError;
-use Crown\Steep\SteepError;
+use Crown\Problem;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -27,18 +21,7 @@ use Throwable;
 final class AnswerErrors
 {
     /** Ours: expected, and answered with what is allowed. */
-    private const SAID = [
-        FormulaError::class,
-        SteepError::class,
-        RoutineError::class,
-        ReadingError::class,
-        MeasureError::class,
-        CatalogueError::class,
-        SolveError::class,
-        StaleWrite::class,
-        Refused::class,
-        UniqueConstraintViolationException::class,
-    ];
+    private const SAID = [Problem::class, StaleWrite::class, UniqueConstraintViolationException::class];
 
     /** What MariaDB and its client say while it is away, starting, full or standing still. */
     private const AWAY = '/refused|gone away|No such file|lost connection|server closed|Connection timed out
@@ -60,14 +43,7 @@ final class AnswerErrors
         });
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
 
-        $exceptions->render(
-            static fn (FormulaError|SteepError|RoutineError $e) => self::field($e->field, $e->getMessage()),
-        );
-        $exceptions->render(static fn (Refused $e) => self::field($e->field, $e->getMessage(), $e->status));
-        $exceptions->render(static fn (ReadingError $e) => self::field('text', $e->getMessage()));
-        $exceptions->render(static fn (MeasureError $e) => self::field('amount', $e->getMessage()));
-        $exceptions->render(static fn (SolveError $e) => self::field('demands', $e->getMessage()));
-        $exceptions->render(static fn (CatalogueError $e) => self::field('ingredient', $e->getMessage()));
+        $exceptions->render(static fn (Problem $e) => self::refused($e));
         $exceptions->render(
             static fn (StaleWrite $e) => new JsonResponse(
                 ['message' => $e->getMessage(), 'current' => $e->current],
@@ -84,9 +60,12 @@ final class AnswerErrors
         $exceptions->render(static fn (Throwable $e, Request $request) => self::failed($e, $request));
     }
 
-    private static function field(string $field, string $message, int $status = 422): JsonResponse
+    private static function refused(Problem $problem): JsonResponse
     {
-        return new JsonResponse(['message' => $message, 'errors' => [$field => [$message]]], $status);
+        return new JsonResponse(
+            ['message' => $problem->getMessage(), 'errors' => [$problem->path => [$problem->getMessage()]]],
+            $problem instanceof Refused ? $problem->status() : 422,
+        );
     }
 
     private static function told(int $status, string $message): JsonResponse

@@ -62,7 +62,7 @@ final class Idempotent
             return null;
         }
         if (preg_match('/^[\w-]{8,100}$/D', $key) !== 1) {
-            throw new Refused(
+            throw Refused::because(
                 'Idempotency-Key',
                 'An idempotency key has 8 to 100 letters, figures, dashes or underscores.',
             );
@@ -112,10 +112,9 @@ final class Idempotent
     {
         // Keys from before bodies were remembered go by their path alone.
         if ($first->path !== $asked['path'] || ! in_array($first->asked_hash, ['', $asked['asked_hash']], true)) {
-            throw new Refused(
+            throw Refused::now(
                 'Idempotency-Key',
                 'This was sent before with other contents. Press again to send what stands here now.',
-                409,
             );
         }
 

@@ -48,10 +48,11 @@ final class Pages
                 'state',
                 array_diff($wanted, $states) === []
                     ? $wanted
-                    : throw new Refused('state', 'Allowed: '.implode(', ', $states).'.'),
+                    : throw Refused::because('state', 'Allowed: '.implode(', ', $states).'.'),
             );
         }
-        $words = $named === []
+        $words
+            = $named === []
                 ? []
                 : (preg_split('/\s+/', mb_substr($request->string('q')->value(), 0, 80), -1, PREG_SPLIT_NO_EMPTY)
                 ?: []);
@@ -78,7 +79,7 @@ final class Pages
             $cursor = new Cursor([]);
         }
         if ($cursor !== null && ! isset($cursor->toArray()['updated_at'], $cursor->toArray()['id'])) {
-            throw new Refused('cursor', 'Allowed: what the page before gave as its next.');
+            throw Refused::because('cursor', 'Allowed: what the page before gave as its next.');
         }
 
         return $cursor;

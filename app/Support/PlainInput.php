@@ -22,7 +22,7 @@ final class PlainInput
     {
         foreach ($request->query->all() as $name => $value) {
             if (! is_string($value)) {
-                throw new Refused((string) $name, 'Allowed: one value.');
+                throw Refused::because((string) $name, 'Allowed: one value.');
             }
         }
         $this->plain($request->query->all(), '', 1);
@@ -41,7 +41,7 @@ final class PlainInput
         $text = ltrim($request->getContent());
         $isThing = $text === '' || $text[0] === '{' || $text[0] === '[';
         if (! $isThing || ($body === [] && $text !== '' && json_decode($text) === null)) {
-            throw new Refused('body', 'Allowed: a JSON object.');
+            throw Refused::because('body', 'Allowed: a JSON object.');
         }
 
         return $body;
@@ -51,7 +51,7 @@ final class PlainInput
     private function plain(array $values, string $at, int $depth): void
     {
         if ($depth > self::DEEPEST) {
-            throw new Refused('body', sprintf('Allowed: JSON of at most %d levels.', self::DEEPEST));
+            throw Refused::because('body', sprintf('Allowed: JSON of at most %d levels.', self::DEEPEST));
         }
         foreach ($values as $name => $value) {
             $field = $at.$name;
@@ -59,10 +59,10 @@ final class PlainInput
                 $this->plain($value, $field.'.', $depth + 1);
             }
             if (is_float($value) && ! is_finite($value)) {
-                throw new Refused($field, 'This number is too large to be one.');
+                throw Refused::because($field, 'This number is too large to be one.');
             }
             if (is_string($value) && (str_contains($value, "\0") || ! mb_check_encoding($value, 'UTF-8'))) {
-                throw new Refused($field, 'This is not plain text.');
+                throw Refused::because($field, 'This is not plain text.');
             }
         }
     }

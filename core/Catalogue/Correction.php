@@ -46,26 +46,23 @@ final readonly class Correction
         public string $source,
     ) {
         if (! in_array($property, self::ALLOWED, true)) {
-            throw CatalogueError::wrong(
-                $ingredient,
-                $property->value,
+            throw CatalogueError::field(
+                'property',
                 'a physical figure: '
                     .implode(', ', array_map(static fn (Property $p): string => $p->value, self::ALLOWED))
                     .'. Safety limits are not corrected here',
             );
         }
         if (trim($source) === '' || mb_strlen($source) > self::LONGEST_SOURCE) {
-            throw CatalogueError::wrong(
-                $ingredient,
+            throw CatalogueError::field(
                 'source',
                 sprintf('where the figure comes from, in 1 to %d characters', self::LONGEST_SOURCE),
             );
         }
         [$least, $most] = self::range($property);
         if ($band->low < $least || $band->high > $most) {
-            throw CatalogueError::wrong(
-                $ingredient,
-                $property->value,
+            throw CatalogueError::field(
+                $band->low < $least ? 'low' : 'high',
                 sprintf('%s from %g to %g', $property->label(), $least, $most),
             );
         }

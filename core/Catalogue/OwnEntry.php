@@ -34,18 +34,16 @@ final readonly class OwnEntry
         public array $figures,
     ) {
         if (trim($name) === '' || mb_strlen($name) > self::LONGEST) {
-            throw CatalogueError::wrong('your ingredient', 'name', sprintf('1 to %d characters', self::LONGEST));
+            throw CatalogueError::field('name', sprintf('1 to %d characters', self::LONGEST));
         }
         if ($kind === IngredientKind::Unknown || $kind === IngredientKind::ReadySteep) {
-            throw CatalogueError::wrong(
-                'your ingredient',
+            throw CatalogueError::field(
                 'kind',
                 'a kind of the catalogue; a steeped oil is made by straining a steep',
             );
         }
         if ($like !== [] && $like[0]->kind !== $kind) {
-            throw CatalogueError::wrong(
-                'your ingredient',
+            throw CatalogueError::field(
                 'like',
                 sprintf('an ingredient of the same kind; %s is "%s"', $like[0]->name, $like[0]->kind->value),
             );

@@ -11,7 +11,6 @@ use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Catalogue;
-use Crown\Catalogue\CatalogueError;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
@@ -29,20 +28,17 @@ use Crown\Head\Shortlist;
 use Crown\Head\Strand;
 use Crown\Measure\AmountReader;
 use Crown\Measure\Band;
-use Crown\Measure\CannotTell;
 use Crown\Measure\Converter;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
-use Crown\Measure\MeasureError;
 use Crown\Measure\Property;
-use Crown\Reading\ReadingError;
+use Crown\Problem;
 use Crown\Reading\ReadLine;
 use Crown\Reading\RecipeReader;
 use Crown\Solving\SolveError;
 use Crown\Steep\MethodTable;
 use Crown\Steep\Signs;
 use Crown\Steep\SteepAdvice;
-use Crown\Steep\SteepError;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\Straining;
@@ -93,7 +89,7 @@ final readonly class Cli
                 'help', '--help', '-h' => new Outcome(0, self::HELP),
                 default => throw UsageError::unknown($argv[0]),
             };
-        } catch (UsageError|MeasureError|CannotTell|ReadingError|FormulaError|CatalogueError|SteepError|SolveError $e) {
+        } catch (Problem $e) {
             return new Outcome(2, '', str_replace("\n", ' ', $e->getMessage())."\n");
         }
     }

@@ -4,29 +4,30 @@ declare(strict_types=1);
 
 namespace Crown\Solving;
 
-use DomainException;
+use Crown\Problem;
 
-/** Something that cannot be asked of the solver. Names the field and what is allowed. */
-final class SolveError extends DomainException
+/** Something that cannot be asked of the solver. */
+final class SolveError extends Problem
 {
-    public static function field(string $field, string $allowed): self
-    {
-        return new self(sprintf('%s is not allowed as it is. Allowed: %s.', $field, $allowed));
-    }
-
     /** @param  list<string>  $names of what has no price */
     public static function unpriced(array $names): self
     {
+        $named = implode(', ', $names);
+
         return new self(
-            sprintf(
-                'What it costs cannot be told before every line has a price. None is known of %s.',
-                implode(', ', $names),
-            ),
+            'goal',
+            'unpriced',
+            sprintf('What it costs cannot be told before every line has a price. None is known of %s.', $named),
+            ['names' => $named],
         );
     }
 
     public static function noNeed(): self
     {
-        return new self('Serves the most of what? Choose a head that has needs, or ask for points for a need.');
+        return new self(
+            'goal',
+            'no-need',
+            'Serves the most of what? Choose a head that has needs, or ask for points for a need.',
+        );
     }
 }

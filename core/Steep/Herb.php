@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Measure\CannotTell;
+use Crown\Measure\Kitchen;
+use Crown\Measure\MeasureError;
 use DateTimeImmutable;
 
 /** One plant in a jar: its form, what was done to it, and since when it is in. */
@@ -27,6 +31,9 @@ final readonly class Herb
         public Preparation $preparation = Preparation::None,
         public int $draw = 1,
     ) {
+        if ($plant->kind === IngredientKind::EssentialOil) {
+            throw SteepError::scent($plant->name);
+        }
         if (! $plant->kind->isPlant()) {
             throw SteepError::notAPlant($plant->name);
         }
@@ -34,7 +41,7 @@ final readonly class Herb
             throw SteepError::field('form', implode(', ', array_keys($plant->forms)));
         }
         if ($grams <= 0.0 || $grams > 100_000.0) {
-            throw SteepError::field('plant_grams', 'a mass above 0 and at most 100,000 g');
+            throw SteepError::field('amount', 'a mass above 0 and at most 100,000 g');
         }
         if ($draw < 1 || $draw > 3) {
             throw SteepError::field('draw', 'a first, second or third draw');
@@ -42,6 +49,26 @@ final readonly class Herb
         if ($preparation === Preparation::Bagged && $form !== 'powder') {
             throw SteepError::field('preparation', 'a bag is for powder');
         }
+    }
+
+    /**
+     * A herb whose amount is as the maker wrote it.
+     *
+     * @throws SteepError|MeasureError|CannotTell about "ingredient", "form" or "amount"
+     */
+    public static function written(
+        Ingredient $plant,
+        string $form,
+        string $amount,
+        Kitchen $kitchen,
+        DateTimeImmutable $since,
+        Preparation $preparation = Preparation::None,
+        int $draw = 1,
+    ): self {
+        // What it is goes before how much there is of it: of no plant there is an amount.
+        $one = new self($plant, $form, 1.0, $since, $preparation, $draw);
+
+        return $one->of(Quantity::grams($amount, $plant, $form, $kitchen));
     }
 
     /** Extraction per day at 20 °C before shaking and warmth: x4 powder, x2 crushed, x1 cut, x0.35 whole seed. */
@@ -63,6 +90,12 @@ final readonly class Herb
     public function reach(): float
     {
         return 0.5 ** ($this->draw - 1);
+    }
+
+    /** The same herb, so much of it. */
+    public function of(float $grams): self
+    {
+        return new self($this->plant, $this->form, $grams, $this->since, $this->preparation, $this->draw);
     }
 
     /** The same herb for another day. */

@@ -6,6 +6,9 @@ namespace Crown\Steep;
 
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Measure\CannotTell;
+use Crown\Measure\Kitchen;
+use Crown\Measure\MeasureError;
 use Crown\Measure\Property;
 use DateTimeImmutable;
 
@@ -25,10 +28,21 @@ final readonly class Pour
             throw SteepError::notAnOil($oil->name);
         }
         if ($grams <= 0.0 || $grams > 100_000.0) {
-            throw SteepError::field('oil_grams', 'a mass above 0 and at most 100,000 g');
+            throw SteepError::field('amount', 'a mass above 0 and at most 100,000 g');
         }
     }
 
+    /**
+     * An oil whose amount is as the maker wrote it.
+     *
+     * @throws SteepError|MeasureError|CannotTell about "ingredient" or "amount"
+     */
+    public static function written(Ingredient $oil, string $amount, Kitchen $kitchen, DateTimeImmutable $since): self
+    {
+        return new self($oil, Quantity::grams($amount, $oil, '', $kitchen), $since);
+    }
+
+    /** The same oil for another day. */
     public function from(DateTimeImmutable $since): self
     {
         return new self($this->oil, $this->grams, $since);

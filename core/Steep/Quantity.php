@@ -20,9 +20,8 @@ final class Quantity
     /** What is written for "as much as covers the herb". */
     public const COVER = 'to cover';
 
-    /** @throws SteepError naming the field */
+    /** @throws SteepError|MeasureError|CannotTell about "amount" */
     public static function grams(
-        string $field,
         string $written,
         Ingredient $ingredient,
         string $form,
@@ -37,17 +36,13 @@ final class Quantity
         ) {
             $left = (float) str_replace(',', '.', $m[1]) - (float) str_replace(',', '.', $m[2]);
 
-            return $left > 0.0 ? $left : throw SteepError::field($field, 'a bottle that weighs more full than empty');
+            return $left > 0.0 ? $left : throw SteepError::field('amount', 'a bottle that weighs more full than empty');
         }
-        try {
-            $amount = AmountReader::read($written);
-            if ($amount->unit->isRelative()) {
-                throw SteepError::field($field, 'an amount of its own, for example "40 g" or "1 cup"');
-            }
+        $amount = AmountReader::read($written);
+        if ($amount->unit->isRelative()) {
+            throw SteepError::field('amount', 'an amount of its own, for example "40 g" or "1 cup"');
+        }
 
-            return (new Converter($kitchen))->grams($amount, $ingredient->substance($form))->band->best;
-        } catch (MeasureError|CannotTell $e) {
-            throw SteepError::said($field, $e->getMessage());
-        }
+        return (new Converter($kitchen))->grams($amount, $ingredient->substance($form))->band->best;
     }
 }

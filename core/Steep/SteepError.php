@@ -4,45 +4,55 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-use DomainException;
+use Crown\Problem;
 
-/** A steep that cannot be planned. Names the field and what is allowed. */
-final class SteepError extends DomainException
+/** A steep that cannot be planned. */
+final class SteepError extends Problem
 {
-    private function __construct(public readonly string $field, string $message)
-    {
-        parent::__construct($message);
-    }
-
-    public static function field(string $field, string $allowed): self
-    {
-        return new self($field, sprintf('%s is not allowed as it is. Allowed: %s.', $field, $allowed));
-    }
-
-    /** What another room said, for one field. */
-    public static function said(string $field, string $message): self
-    {
-        return new self($field, $message);
-    }
-
-    public static function scent(string $field, string $name): self
+    public static function scent(string $name): self
     {
         return new self(
-            $field,
+            'ingredient',
+            'scent',
             sprintf(
                 '%s is no plant to steep, and heat drives it off: put it into the finished oil, cool, by drops.',
                 $name,
             ),
+            ['name' => $name],
         );
     }
 
     public static function notAPlant(string $name): self
     {
-        return new self('plant', sprintf('%s is not a plant, so it cannot be steeped.', $name));
+        return new self(
+            'ingredient',
+            'not-a-plant',
+            sprintf('%s is not a plant, so it cannot be steeped.', $name),
+            ['name' => $name],
+        );
     }
 
     public static function notAnOil(string $name): self
     {
-        return new self('oil', sprintf('%s is not an oil to steep in.', $name));
+        return new self(
+            'ingredient',
+            'not-an-oil',
+            sprintf('%s is not an oil to steep in.', $name),
+            ['name' => $name],
+        );
+    }
+
+    public static function noWidth(): self
+    {
+        return new self(
+            'amount',
+            'no-width',
+            "To say how much covers the herb, the jar's inner width must be known.",
+        );
+    }
+
+    public static function notSoMuchOil(): self
+    {
+        return new self('grams', 'not-so-much-oil', 'There is not so much oil in the jar. Strain it instead.');
     }
 }

@@ -14,7 +14,7 @@ final readonly class Weighing
     public function __construct(public float $before, public float $after)
     {
         if ($before <= 0.0 || $after <= 0.0 || $after > $before) {
-            throw SteepError::field('loss_grams', 'a bowl that weighs no more after heating than before');
+            throw SteepError::field('after', 'a bowl that weighs no more after heating than before');
         }
     }
 

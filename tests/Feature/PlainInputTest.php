@@ -105,7 +105,7 @@ final class PlainInputTest extends StudioTestCase
         $steps = array_fill(0, 301, ['text' => 'Stir', 'act' => 'other', 'minutes' => 0, 'celsius' => 0]);
         $this->ask('POST', 'formulas', ['formula' => [...$formula, 'steps' => $steps]])
             ->assertStatus(422)
-            ->assertJsonValidationErrors('steps');
+            ->assertJsonValidationErrors('formula.steps');
         $page = $this->got('FormulaPage', 'POST', 'formulas', [
             'formula' => $formula,
             'hair' => ['strand' => 'fine', 'porosity' => 'low', 'junk' => [[str_repeat('x', 9000)]]],

@@ -280,11 +280,11 @@ final class WorkTest extends StudioTestCase
             'herbs' => ['herbs' => []],
             'oils' => ['oils' => []],
             'oils.0.amount' => ['oils' => [['amount' => '0 g'] + $oil]],
-            'oil' => ['oils' => [['ingredient' => 'water'] + $oil]],
-            'form' => ['herbs' => [['form' => 'liquid'] + $herb]],
+            'oils.0.ingredient' => ['oils' => [['ingredient' => 'water'] + $oil]],
+            'herbs.0.form' => ['herbs' => [['form' => 'liquid'] + $herb]],
             'method' => ['method' => 'magic'],
             'started_on' => ['started_on' => 'soon'],
-            'preparation' => ['herbs' => [['preparation' => 'bagged'] + $herb]],
+            'herbs.0.preparation' => ['herbs' => [['preparation' => 'bagged'] + $herb]],
         ];
         foreach ($wrong as $field => $over) {
             $answer = $this->ask('POST', 'steeps', [...$good, ...$over])->assertStatus(422);

@@ -46,7 +46,7 @@ foreach (['/%00', '/api/today%00', '/build/assets/%00', '/index.php/%00'] as $pa
     $expect($path, 400);
 }
 
-// A browser that guesses what a file is could run one as a script. A built file carries a hash in its name: it may stay.
+// A browser that guesses what a file is could run one as a script. Built files are named by a hash, so they may be kept.
 $built = glob("$public/build/assets/*") ?: throw new RuntimeException('Nothing is built.');
 foreach ($built as $file) {
     $expect('/build/assets/'.basename($file), 200, [

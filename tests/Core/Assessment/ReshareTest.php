@@ -105,7 +105,7 @@ final class ReshareTest extends CoreTestCase
                 Reshare::between($of, self::context(), $from, $to, 5.0);
                 self::fail($field);
             } catch (FormulaError $e) {
-                self::assertSame($field, $e->field);
+                self::assertSame($field, $e->path);
             }
         }
         $this->expectException(FormulaError::class);

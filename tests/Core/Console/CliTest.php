@@ -202,7 +202,7 @@ final class CliTest extends CoreTestCase
                 FormulaFile::read($bad);
                 self::fail('Taken: '.json_encode($bad));
             } catch (FormulaError $e) {
-                self::assertNotSame('', $e->field);
+                self::assertNotSame('', $e->path);
             }
         }
     }

@@ -234,7 +234,7 @@ final class BatchesTest extends CoreTestCase
                 $bad();
                 self::fail($field);
             } catch (FormulaError $e) {
-                self::assertSame(trim($field), $e->field);
+                self::assertSame(trim($field), $e->path);
             }
         }
     }

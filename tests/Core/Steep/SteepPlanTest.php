@@ -139,7 +139,7 @@ final class SteepPlanTest extends CoreTestCase
                 $bad();
                 self::fail('A steep that cannot be was taken.');
             } catch (SteepError $e) {
-                self::assertNotSame('', $e->field);
+                self::assertNotSame('', $e->path);
             }
         }
     }

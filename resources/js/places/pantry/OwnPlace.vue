@@ -131,7 +131,7 @@ async function save(): Promise<void> {
                 <input v-model="allergens" class="field" />
             </label>
         </div>
-        <FormProblem :errors="errors" field="ingredient" />
+        <FormProblem :errors="errors" field="kind" />
         <FormProblem :errors="errors" field="like" />
         <label class="mt-3 flex items-center gap-2">
             <input v-model="draft.vegan" type="checkbox" />

@@ -52,19 +52,8 @@ const errors = ref<Record<string, string[]>>({});
 const once = useOnce();
 const busy = once.busy;
 
-/** Core names a single plant's faults by their own words; here they belong to the first row. */
-const ALIASES: Record<string, string> = {
-    plant: 'herbs.0.ingredient',
-    form: 'herbs.0.form',
-    plant_grams: 'herbs.0.amount',
-    oil: 'oils.0.ingredient',
-    oil_grams: 'oils.0.amount',
-    preparation: 'herbs.0.form',
-};
 function take(problem: Problem): void {
-    const found: Record<string, string[]> = {};
-    for (const [field, said] of Object.entries(problem.errors)) found[ALIASES[field] ?? field] = said;
-    errors.value = Object.keys(found).length > 0 ? found : { form: [problem.message] };
+    errors.value = Object.keys(problem.errors).length > 0 ? problem.errors : { form: [problem.message] };
 }
 const plan = useLatest(
     (signal) => ask<'SteepPlanned'>('POST', '/api/steeps/plan', { ...draft, wanted: wanted.value || null }, { signal }),
@@ -214,6 +203,7 @@ async function start(): Promise<void> {
                             <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.ingredient`" />
                             <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.amount`" />
                             <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.form`" />
+                            <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.preparation`" />
                         </div>
                         <button type="button" class="act-quiet -ml-2.5" @click="addHerb">Another plant in the jar</button>
                     </fieldset>

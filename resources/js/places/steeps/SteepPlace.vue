@@ -499,8 +499,6 @@ const unphoto = (id: number): Promise<unknown> => act(() => ask<'Steep'>('DELETE
                             <IngredientPick :name="form.name" :label="doing === 'herb' ? 'Plant' : 'Oil'" placed @choose="pick" />
                         </div>
                         <FormProblem :errors="errors" field="ingredient" />
-                        <FormProblem :errors="errors" field="plant" />
-                        <FormProblem :errors="errors" field="oil" />
                         <label class="block">
                             <span class="label">How much</span>
                             <input v-model="form.amount" class="field" maxlength="120" placeholder="10 g" />
