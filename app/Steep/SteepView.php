@@ -10,6 +10,7 @@ use App\Pantry\Lot;
 use App\Studio\Day;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
+use Crown\Measure\Number;
 use Crown\Steep\Herb;
 use Crown\Steep\MethodTable;
 use Crown\Steep\Pour;
@@ -245,7 +246,7 @@ final class SteepView
     {
         $name = $event->text('ingredient');
         $name = $name !== '' && $catalogue->has($name) ? $catalogue->get($name)->name : $name;
-        $grams = rtrim(rtrim(number_format($event->grams(), 1, '.', ''), '0'), '.');
+        $grams = Number::shown($event->grams(), 1);
         $words = match ($event->kind) {
             'note' => trim(
                 implode(

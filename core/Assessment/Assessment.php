@@ -65,7 +65,7 @@ final readonly class Assessment implements JsonSerializable
             'life_reasons' => $this->subject->life->reasons,
             'longer' => $this->subject->life->longer,
             'learned' => $this->learned(),
-            'weight_index' => round($this->subject->weightIndex(), 3),
+            'weight_index' => round($this->subject->heaviness() ?? 0.0, 3),
             'cost' => Cost::of($composition),
             'density_20c' => round($composition->density(), 4),
             'density_60c' => round($composition->density(60.0), 4),

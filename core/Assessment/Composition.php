@@ -83,6 +83,23 @@ final readonly class Composition
         return $this->counted;
     }
 
+    /** What can be said of the counted lines as a blend. */
+    public function blend(): Blend
+    {
+        return Blend::of(...$this->counted());
+    }
+
+    /** @return array<string, float> shares in per cent by ingredient, of the counted lines */
+    public function percentages(): array
+    {
+        $all = [];
+        foreach ($this->counted() as $portion) {
+            $all[$portion->ingredient->id] = ($all[$portion->ingredient->id] ?? 0.0) + $portion->percent();
+        }
+
+        return $all;
+    }
+
     /** @return list<Portion> those of one or more kinds, among the counted */
     public function ofKind(IngredientKind ...$kinds): array
     {

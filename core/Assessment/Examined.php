@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Formula\Formula;
-use Crown\Measure\Property;
 
 /** What checks look at: the composition and everything computed of it once. */
 final readonly class Examined
@@ -49,18 +48,10 @@ final readonly class Examined
         );
     }
 
-    /** Share-weighted mean of the weights of the lines that stay on the hair, 1 to 5; 0 when none is known. */
-    public function weightIndex(): float
+    /** How heavy the lines that stay on the hair lie on it, 1 to 5; null when none is known. */
+    public function heaviness(): ?float
     {
-        $sum = $shares = 0.0;
-        foreach ($this->composition->counted() as $portion) {
-            if ($portion->ingredient->facts->has(Property::Weight)) {
-                $sum += $portion->share->best * $portion->ingredient->facts->get(Property::Weight)->band->best;
-                $shares += $portion->share->best;
-            }
-        }
-
-        return $shares > 0.0 ? $sum / $shares : 0.0;
+        return $this->composition->blend()->heaviness();
     }
 
     public function formula(): Formula

@@ -8,6 +8,7 @@ use Crown\Formula\Formula;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
+use Crown\Measure\Number;
 use Crown\Measure\Unit;
 
 /**
@@ -121,6 +122,6 @@ final class Reshare
         // To a tenth of a gram, or a hundredth where there is little of it, whatever the unit.
         $digits = (int) ceil(log10($unit->grams() * ($grams >= 10.0 ? 10.0 : 100.0)));
 
-        return rtrim(rtrim(number_format($grams / $unit->grams(), $digits, '.', ''), '0'), '.').' '.$unit->value;
+        return Number::shown($grams / $unit->grams(), $digits).' '.$unit->value;
     }
 }

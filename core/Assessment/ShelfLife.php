@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
-use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -15,7 +14,7 @@ final readonly class ShelfLife
     public const DAYS_PER_MONTH = 30.44;
 
     /** Share of the whole from which a line's own life counts. */
-    private const COUNTS_ALONE = 0.05;
+    public const COUNTS_ALONE = 0.05;
 
     private const FRIDGE = 5.0;
 
@@ -109,10 +108,7 @@ final readonly class ShelfLife
     {
         $oils = [];
         foreach ($composition->counted() as $portion) {
-            if (
-                $portion->ingredient->facts->has(Property::LifeMonths)
-                && self::oxidises($portion->ingredient->kind)
-            ) {
+            if ($portion->ingredient->oxidises()) {
                 $oils[] = [$portion, $portion->ingredient->facts->get(Property::LifeMonths)->band];
             }
         }
@@ -126,22 +122,14 @@ final readonly class ShelfLife
      */
     private static function blended(array $oils): array
     {
-        $harmonic = [0.0, 0.0, 0.0];
-        $weighed = 0.0;
         $weakest = $least = null;
         foreach ($oils as [$portion, $life]) {
-            $share = $portion->share->best;
-            $weighed += $share;
-            $harmonic = [
-                $harmonic[0] + $share / $life->low,
-                $harmonic[1] + $share / $life->best,
-                $harmonic[2] + $share / $life->high,
-            ];
-            if ($share >= self::COUNTS_ALONE && ($least === null || $life->best < $least->best)) {
+            $counts = $portion->share->best >= self::COUNTS_ALONE;
+            if ($counts && ($least === null || $life->best < $least->best)) {
                 [$weakest, $least] = [$portion, $life];
             }
         }
-        $blend = Band::of($weighed / $harmonic[0], $weighed / $harmonic[1], $weighed / $harmonic[2]);
+        $blend = Blend::of(...array_column($oils, 0))->life() ?? Band::exact(0.0);
         $reasons = [
             sprintf(
                 'The blend as a whole: %s months, the lives of its lines weighed by share.',
@@ -237,23 +225,6 @@ final readonly class ShelfLife
                 '',
             ],
             default => [INF, '', ''],
-        };
-    }
-
-    private static function oxidises(IngredientKind $kind): bool
-    {
-        return match ($kind) {
-            IngredientKind::CarrierOil,
-            IngredientKind::LiquidWaxEster,
-            IngredientKind::Butter,
-            IngredientKind::Wax,
-            IngredientKind::ReadySteep,
-            IngredientKind::EssentialOil,
-            IngredientKind::OilActive,
-            IngredientKind::Emulsifier,
-            IngredientKind::Conditioning,
-            IngredientKind::Antioxidant => true,
-            default => false,
         };
     }
 

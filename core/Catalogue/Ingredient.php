@@ -162,6 +162,12 @@ final readonly class Ingredient
         return $this->kind !== IngredientKind::Unknown;
     }
 
+    /** Whether its life in months is known and ends by its going rancid. */
+    public function oxidises(): bool
+    {
+        return $this->kind->oxidises() && $this->facts->has(Property::LifeMonths);
+    }
+
     public function isPhototoxic(): bool
     {
         return $this->facts->has(Property::PhototoxicMax);

@@ -56,6 +56,36 @@ enum IngredientKind: string
         };
     }
 
+    /** A fat that is mostly liquid in a warm room: what a plant is steeped in, and what fills a bottle. */
+    public function isLiquidFat(): bool
+    {
+        return $this === self::CarrierOil || $this === self::LiquidWaxEster || $this === self::ReadySteep;
+    }
+
+    /** Oils, butters and waxes: what a blend is made of, and what may take another's place in it. */
+    public function isFat(): bool
+    {
+        return $this->isLiquidFat() || $this === self::Butter || $this === self::Wax;
+    }
+
+    /** Goes rancid: what its own life means is that. */
+    public function oxidises(): bool
+    {
+        return match ($this) {
+            self::CarrierOil,
+            self::LiquidWaxEster,
+            self::Butter,
+            self::Wax,
+            self::ReadySteep,
+            self::EssentialOil,
+            self::OilActive,
+            self::Emulsifier,
+            self::Conditioning,
+            self::Antioxidant => true,
+            default => false,
+        };
+    }
+
     /** Plant matter that comes in fresh, dried or powdered forms. */
     public function isPlant(): bool
     {

@@ -6,10 +6,13 @@ namespace Crown\Exchange;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Need;
+use Crown\Problem;
 use Crown\Solving\Answer;
 use Crown\Solving\Candidate;
-use Crown\Solving\Demand;
 use Crown\Solving\Goal;
+use Crown\Solving\Requirement;
+use Crown\Solving\Requirement\EffectiveSolids;
+use Crown\Solving\Requirements;
 use Crown\Solving\SolveError;
 use Crown\Solving\Solver;
 
@@ -37,26 +40,26 @@ final class DemandFile
             }
             $ingredient = $catalogue->get($id);
             $shunned = array_filter($without, $ingredient->answersTo(...)) !== [];
-            $least = self::number($row, 'min', 0.0, "ingredients.$i");
-            $candidates[] = new Candidate(
+            $candidates[] = Problem::within("ingredients.$i", static fn (): Candidate => new Candidate(
                 $ingredient,
-                $shunned ? 0.0 : $least,
-                $shunned ? 0.0 : self::number($row, 'max', 100.0, "ingredients.$i"),
-                self::number($row, 'now', 0.0, "ingredients.$i"),
-                self::number($row, 'price', -1.0, "ingredients.$i"),
-                self::number($row, 'stock', INF, "ingredients.$i"),
-                step: self::number($row, 'step', 0.0, "ingredients.$i"),
-            );
+                $shunned ? 0.0 : self::number($row, 'min') ?? 0.0,
+                $shunned ? 0.0 : self::number($row, 'max') ?? 100.0,
+                self::number($row, 'now') ?? 0.0,
+                self::number($row, 'price'),
+                self::number($row, 'stock'),
+                // In the document 0 stands for any share, and for any number.
+                step: self::number($row, 'step') ?: null,
+            ));
         }
         $demands = [];
         foreach (self::rows($json, 'demands') as $i => $row) {
-            $demands[] = new Demand(
+            $demands[] = Problem::within("demands.$i", static fn (): Requirement => Requirements::written(
                 self::text($row, 'kind', ''),
-                self::number($row, 'min', -INF, "demands.$i"),
-                self::number($row, 'max', INF, "demands.$i"),
+                self::number($row, 'min'),
+                self::number($row, 'max'),
                 self::text($row, 'of', ''),
-                self::number($row, 'at', 25.0, "demands.$i"),
-            );
+                self::number($row, 'at') ?? EffectiveSolids::USUAL_CELSIUS,
+            ));
         }
         $goals = array_map(
             static fn (string $g): Goal => Goal::tryFrom($g)
@@ -64,9 +67,8 @@ final class DemandFile
             is_string($json['goal'] ?? null) ? [$json['goal']] : self::texts($json, 'goal'),
         );
         $serves = array_map(
-            static fn (string $n): string => Need::tryFrom($n) === null
-                ? throw SolveError::field('serves', implode(', ', array_column(Need::cases(), 'value')))
-                : $n,
+            static fn (string $n): Need => Need::tryFrom($n)
+                ?? throw SolveError::field('serves', implode(', ', array_column(Need::cases(), 'value'))),
             self::texts($json, 'serves'),
         );
 
@@ -74,10 +76,10 @@ final class DemandFile
             $candidates,
             $demands,
             $goals,
-            (int) self::number($json, 'most_ingredients', 0.0, ''),
-            self::number($json, 'batch_grams', 0.0, ''),
+            (int) self::number($json, 'most_ingredients') ?: null,
+            self::number($json, 'batch_grams') ?: null,
             $serves,
-            ($json['parts'] ?? false) === true ? self::PARTS_WITHIN : 0.0,
+            ($json['parts'] ?? false) === true ? self::PARTS_WITHIN : null,
         );
 
         return $answer->simple ?? $answer;
@@ -122,12 +124,12 @@ final class DemandFile
     }
 
     /** @param  array<array-key, mixed>  $json */
-    private static function number(array $json, string $key, float $fallback, string $where): float
+    private static function number(array $json, string $key): ?float
     {
-        $value = $json[$key] ?? $fallback;
+        $value = $json[$key] ?? null;
 
-        return is_int($value) || is_float($value)
-            ? (float) $value
-            : throw SolveError::field(ltrim($where.'.'.$key, '.'), 'a number');
+        return $value === null || is_int($value) || is_float($value)
+            ? ($value === null ? null : (float) $value)
+            : throw SolveError::field($key, 'a number');
     }
 }

@@ -147,13 +147,8 @@ final readonly class Change implements JsonSerializable
     private function added(Formula $formula, Catalogue $catalogue): Formula
     {
         $ingredient = $catalogue->get($this->values['ingredient'] ?? '');
-        $taken = array_map(static fn (Line $l): string => $l->id, $formula->lines);
-        $n = count($taken) + 1;
-        while (in_array('l'.$n, $taken, true)) {
-            $n++;
-        }
         $line = new Line(
-            'l'.$n,
+            Line::freeId(array_map(static fn (Line $l): string => $l->id, $formula->lines)),
             $ingredient->id,
             $ingredient->name,
             $this->values['amount'] ?? '',

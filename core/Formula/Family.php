@@ -69,12 +69,8 @@ final class Family
         $lines = [];
         foreach ($variant->lines as $line) {
             if (! isset($old[$line->id]) && isset($new[$line->id])) {
-                $n = count($taken) + 1;
-                while (isset($taken['l'.$n])) {
-                    $n++;
-                }
                 $line = new Line(
-                    'l'.$n,
+                    Line::freeId(array_map(strval(...), array_keys($taken))),
                     $line->ingredient,
                     $line->name,
                     $line->amount,

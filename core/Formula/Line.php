@@ -30,6 +30,21 @@ final readonly class Line
     ) {
     }
 
+    /**
+     * An id that no line has yet: l1, l2, ...
+     *
+     * @param  array<string>  $taken
+     */
+    public static function freeId(array $taken): string
+    {
+        $n = count(array_unique($taken)) + 1;
+        while (in_array('l'.$n, $taken, true)) {
+            $n++;
+        }
+
+        return 'l'.$n;
+    }
+
     public function withAmount(string $amount): self
     {
         return new self($this->id, $this->ingredient, $this->name, $amount, $this->form, $this->phase, $this->locked);

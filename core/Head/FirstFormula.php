@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+use Crown\Assessment\Blend;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueError;
 use Crown\Catalogue\Evidence;
@@ -242,18 +243,18 @@ final readonly class FirstFormula
             return $rows;
         }
         $target = $this->head->weightTarget($kind->goesOnScalp());
-        $index = self::index([...$others, ...$rows]);
-        $light = $index > $target->high;
-        if ($index === 0.0 || $target->contains($index)) {
+        $index = self::blend([...$others, ...$rows])->heaviness();
+        if ($index === null || $target->contains($index)) {
             return $rows;
         }
+        $light = $index > $target->high;
         $aim = $light ? $target->high - 0.1 : $target->low + 0.1;
         $fillers = $this->staples($light ? self::OILS : array_reverse(self::OILS), 1);
         if ($fillers === []) {
             return $rows;
         }
         // The filler takes a part of the oils' place: how much, so that the index meets the aim; at most nine tenths.
-        $with = self::index([...$others, [$fillers[0], $percent, '']]);
+        $with = self::blend([...$others, [$fillers[0], $percent, '']])->heaviness() ?? $index;
         $part = $with === $index ? 0.0 : max(0.0, min(0.9, ($aim - $index) / ($with - $index)));
         $rows = array_map(static fn (array $row): array => [$row[0], $row[1] * (1 - $part), $row[2]], $rows);
         $rows[] = [
@@ -398,16 +399,8 @@ final readonly class FirstFormula
     }
 
     /** @param  list<array{Ingredient, float, string}>  $rows */
-    private static function index(array $rows): float
+    private static function blend(array $rows): Blend
     {
-        $sum = $shares = 0.0;
-        foreach ($rows as [$ingredient, $percent]) {
-            if ($ingredient->facts->has(Property::Weight)) {
-                $sum += $percent * $ingredient->facts->best(Property::Weight, 0.0);
-                $shares += $percent;
-            }
-        }
-
-        return $shares > 0.0 ? $sum / $shares : 0.0;
+        return new Blend(array_map(static fn (array $row): array => [$row[0], $row[1]], $rows));
     }
 }

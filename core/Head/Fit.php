@@ -54,7 +54,7 @@ final readonly class Fit implements JsonSerializable
 
         return new self(
             $head,
-            $subject->weightIndex(),
+            $subject->heaviness() ?? 0.0,
             $head->weightTarget($subject->formula()->kind->goesOnScalp()),
             $services,
             ! $subject->formula()->kind->isRinsed(),

@@ -104,8 +104,8 @@ final readonly class HeadCheck implements Check
     /** @return list<Finding> */
     private function weight(Examined $subject): array
     {
-        $index = $subject->weightIndex();
-        if ($index <= 0.0 || $subject->formula()->kind->isRinsed()) {
+        $index = $subject->heaviness();
+        if ($index === null || $subject->formula()->kind->isRinsed()) {
             return [];
         }
         $target = $this->head->weightTarget($subject->formula()->kind->goesOnScalp());

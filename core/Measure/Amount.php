@@ -90,6 +90,6 @@ final readonly class Amount
             default => 3,
         };
 
-        return rtrim(rtrim(number_format($value, $digits, '.', ''), '0'), '.');
+        return Number::shown($value, $digits);
     }
 }

@@ -34,6 +34,23 @@ final readonly class Answer implements JsonSerializable
     ) {
     }
 
+    /**
+     * The same with an answer in simple parts beside it.
+     *
+     * @param  array<string, int>  $parts
+     * @param  array<string, float>  $shares per cent by ingredient id
+     */
+    public function withSimple(array $parts, array $shares): self
+    {
+        return new self(
+            $this->status,
+            $this->shares,
+            $this->objective,
+            $this->binding,
+            simple: new self($this->status, $shares, $this->objective, $this->binding, parts: $parts),
+        );
+    }
+
     /** The same with one thing more that it keeps to. */
     public function boundBy(string $words): self
     {

@@ -11,29 +11,37 @@ final readonly class Candidate
 {
     /**
      * @param  float  $least per cent of the finished mass
-     * @param  float  $most per cent
+     * @param  float  $most per cent of the finished mass
      * @param  float  $now its present share, per cent; 0 when it is not in yet
-     * @param  float  $price money per gram; below 0 when it is not known
-     * @param  float  $stock grams at hand; INF when it does not matter
-     * @param  float  $step per cent of one indivisible unit of it, such as a drop: its share is a whole number of them;
-     *     0 for any share
+     * @param  float|null  $price money per gram; null when it is not known
+     * @param  float|null  $stock grams at hand; null when it does not matter
      * @param  float  $firmness on its effective solids: what the studio's own batches have shown
+     * @param  float|null  $step per cent of one indivisible unit of it, such as a drop: its share is a whole number of
+     *     them; null for any share
+     *
+     * @throws SolveError about "step" or "max"
      */
     public function __construct(
         public Ingredient $ingredient,
         public float $least = 0.0,
         public float $most = 100.0,
         public float $now = 0.0,
-        public float $price = -1.0,
-        public float $stock = INF,
+        public ?float $price = null,
+        public ?float $stock = null,
         public float $firmness = 1.0,
-        public float $step = 0.0,
+        public ?float $step = null,
     ) {
-        if ($step < 0.0 || $step > 100.0) {
-            throw SolveError::field($ingredient->id, 'a step of 0 (any share) to 100 %');
+        if ($step !== null && ($step <= 0.0 || $step > 100.0)) {
+            throw SolveError::field('step', 'a step above 0 and at most 100 %');
         }
         if ($least < 0.0 || $most > 100.0 || $least > $most) {
-            throw SolveError::field($ingredient->id, 'shares from 0 to 100 %, the least no more than the most');
+            throw SolveError::field('max', 'shares from 0 to 100 %, the least no more than the most');
         }
+    }
+
+    /** Whether a share is a whole number of its steps, to a millionth of one. */
+    public function isWhole(float $share): bool
+    {
+        return $this->step === null || abs($share / $this->step - round($share / $this->step)) <= 1e-6;
     }
 }

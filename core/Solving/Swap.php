@@ -12,12 +12,13 @@ use Crown\Assessment\Reshare;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
-use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\StandIn;
 use Crown\Catalogue\StandIns;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
+use Crown\Solving\Requirement\EffectiveSolids;
+use Crown\Solving\Requirement\Heaviness;
 
 /**
  * One line of a formula with something else in its place, the other shares moved as little as keeps texture and weight
@@ -29,15 +30,6 @@ final readonly class Swap
     private const SOLIDS = 0.1;
 
     private const WEIGHT = 0.15;
-
-    /** What may give way to the stand-in; everything else keeps its share. */
-    private const FATS = [
-        IngredientKind::CarrierOil,
-        IngredientKind::LiquidWaxEster,
-        IngredientKind::ReadySteep,
-        IngredientKind::Butter,
-        IngredientKind::Wax,
-    ];
 
     /** @param  bool  $rebalanced whether other shares had to move */
     private function __construct(
@@ -85,8 +77,9 @@ final readonly class Swap
         if (abs($a - $b) >= 1.0) {
             $said[] = sprintf('Effective solids at 25 °C %.0f %% instead of %.0f.', $b, $a);
         }
-        if (abs($was->weightIndex() - $is->weightIndex()) >= 0.1) {
-            $said[] = sprintf('Weight on the hair %.1f instead of %.1f.', $is->weightIndex(), $was->weightIndex());
+        [$heavy, $heavier] = [$was->heaviness() ?? 0.0, $is->heaviness() ?? 0.0];
+        if (abs($heavy - $heavier) >= 0.1) {
+            $said[] = sprintf('Weight on the hair %.1f instead of %.1f.', $heavier, $heavy);
         }
         if (abs($was->life->months->best - $is->life->months->best) >= 1.0) {
             $said[] = sprintf('Keeps %.0f months instead of %.0f.', $is->life->months->best, $was->life->months->best);
@@ -121,7 +114,7 @@ final readonly class Swap
             $now[$id] ??= ['ingredient' => $ingredient, 'share' => 0.0, 'moves' => true];
             $now[$id]['share'] += $portion->percent();
             $now[$id]['moves']
-                = $now[$id]['moves'] && ! $portion->line->locked && in_array($ingredient->kind, self::FATS, true);
+                = $now[$id]['moves'] && ! $portion->line->locked && $ingredient->kind->isFat();
         }
         $candidates = array_map(
             static fn (array $n): Candidate => new Candidate(
@@ -139,16 +132,17 @@ final readonly class Swap
             array_values($now),
         );
         $solids = $subject->texture->solids(25.0)->best;
-        $weight = $subject->weightIndex();
-        $near = new Demand(
-            'solids',
-            max(0.0, $solids - max(1.0, $solids * self::SOLIDS)),
-            $solids + max(1.0, $solids * self::SOLIDS),
-        );
-        $demands = $weight > 0.0
-                ? [[$near, new Demand('weight', $weight - self::WEIGHT, $weight + self::WEIGHT)], [$near]]
-                : [[$near]];
-        foreach ($demands as $asked) {
+        $heaviness = $subject->heaviness();
+        $may = max(1.0, $solids * self::SOLIDS);
+        $near = new EffectiveSolids(new Between(max(0.0, $solids - $may), $solids + $may));
+        $requirements = $heaviness === null
+            ? [[$near]]
+            : [
+                [$near, new Heaviness(new Between($heaviness - self::WEIGHT, $heaviness + self::WEIGHT))],
+                [$near],
+            ];
+        // What gives way to the stand-in are the fats; everything else keeps its share.
+        foreach ($requirements as $asked) {
             $answer = Solver::solve($candidates, $asked, [Goal::Nearest]);
             if ($answer->status !== 'impossible') {
                 $written = Reshare::written(

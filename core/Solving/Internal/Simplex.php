@@ -9,6 +9,13 @@ namespace Crown\Solving\Internal;
  * dense primal simplex in two phases that keeps bounds out of the rows: a variable may rest at either of its bounds.
  * Smallest index first (Bland) once steps stop gaining, so that it always ends; no chance in it. Method page:
  * docs/methods/solver.md.
+ *
+ * The tableau has a column for each variable, then one slack for each row, then one artificial for each row, and the
+ * right-hand side last. A column counts from its lower bound, or, when it is flipped, down from its upper one. Between
+ * two steps these hold:
+ *  - the column of a basic variable is 1 in its own row and 0 elsewhere, and 0 in the objective;
+ *  - every variable that is not basic rests at the bound it is counted from;
+ *  - the right-hand side of a row is what its basic variable lies above that bound: from 0 to its width.
  */
 final class Simplex
 {
@@ -30,7 +37,38 @@ final class Simplex
 
     private int $pivots = 0;
 
-    private int $columns = 0;
+    /** Of the programme itself, and of the whole tableau without its right-hand side. */
+    private readonly int $variables;
+
+    private readonly int $columns;
+
+    /**
+     * @param  list<float>  $cost
+     * @param  list<float>  $lower finite
+     * @param  list<float>  $upper may be infinite
+     * @param  list<Row>  $rows
+     */
+    private function __construct(
+        private readonly array $cost,
+        private readonly array $lower,
+        array $upper,
+        private readonly array $rows,
+    ) {
+        $this->variables = count($cost);
+        $this->columns = $this->variables + 2 * count($rows);
+        foreach ($upper as $j => $most) {
+            $this->width[$j] = $most - $lower[$j];
+        }
+        foreach ($rows as $i => $row) {
+            $this->width[$this->slack($i)] = self::isFree($row) || self::isTurned($row)
+                ? INF
+                : $row->most - $row->least;
+            $this->width[$this->artificial($i)] = INF;
+            $this->t[$i] = $this->line($i, $row);
+            $this->basis[$i] = $this->artificial($i);
+        }
+        $this->flipped = array_fill(0, max(1, $this->columns), false);
+    }
 
     /**
      * @param  list<float>  $cost
@@ -46,101 +84,131 @@ final class Simplex
             }
         }
 
-        return (new self())->solve($cost, $lower, $upper, $rows);
+        return (new self($cost, $lower, $upper, $rows))->solve();
     }
 
-    /**
-     * @param  list<float>  $cost
-     * @param  list<float>  $lower
-     * @param  list<float>  $upper
-     * @param  list<Row>  $rows
-     */
-    private function solve(array $cost, array $lower, array $upper, array $rows): Solution
+    private function solve(): Solution
     {
-        $n = count($cost);
-        $m = count($rows);
-        // Columns: the variables, one slack for each row (row - slack = 0, slack between the row's ends), one
-        // artificial each.
-        $this->columns = $n + 2 * $m;
-        $slackLow = [];
-        for ($j = 0; $j < $n; $j++) {
-            $this->width[$j] = $upper[$j] - $lower[$j];
+        if (! $this->becomesFeasible()) {
+            return new Solution(false, $this->point(), 0.0, [], $this->pivots);
         }
-        foreach ($rows as $i => $row) {
-            $slackLow[$i] = is_finite($row->least) ? $row->least : (is_finite($row->most) ? $row->most : 0.0);
-            $turned = ! is_finite($row->least) && is_finite($row->most);
-            $free = ! is_finite($row->least) && ! is_finite($row->most);
-            $this->width[$n + $i] = $free ? INF : ($turned ? INF : $row->most - $row->least);
-            // row - slack = 0, or row + slack = most when only the upper end is finite; nothing when both are infinite.
-            $line = array_fill(0, $this->columns + 1, 0.0);
+        $objective = $this->costInWhatIsNotBasic();
+        $this->run($objective, $this->artificial(0));
+        $x = $this->point();
+        $total = 0.0;
+        foreach ($x as $j => $value) {
+            $total += $this->cost[$j] * $value;
+        }
+
+        return new Solution(true, $x, $total, $this->prices($objective), $this->pivots);
+    }
+
+    private function slack(int $row): int
+    {
+        return $this->variables + $row;
+    }
+
+    private function artificial(int $row): int
+    {
+        return $this->variables + count($this->rows) + $row;
+    }
+
+    /** Only its upper end is finite: row + slack = most, where else row - slack = least. */
+    private static function isTurned(Row $row): bool
+    {
+        return ! is_finite($row->least) && is_finite($row->most);
+    }
+
+    /** Neither end is finite: it asks for nothing. */
+    private static function isFree(Row $row): bool
+    {
+        return ! is_finite($row->least) && ! is_finite($row->most);
+    }
+
+    /** @return array<int, float> the row's line of the tableau, its right-hand side not below nothing */
+    private function line(int $i, Row $row): array
+    {
+        $line = array_fill(0, $this->columns + 1, 0.0);
+        if (! self::isFree($row)) {
             $shift = 0.0;
             foreach ($row->coefficients as $j => $c) {
                 $line[$j] = $c;
-                $shift += $c * $lower[$j];
+                $shift += $c * $this->lower[$j];
             }
-            $line[$n + $i] = $free ? 0.0 : ($turned ? 1.0 : -1.0);
-            $line[$this->columns] = ($free ? 0.0 : $slackLow[$i]) - $shift;
-            if ($free) {
-                $line = array_fill(0, $this->columns + 1, 0.0);
-            }
-            $sign = $line[$this->columns] < 0.0 ? -1.0 : 1.0;
-            foreach ($line as $j => $v) {
-                $line[$j] = $sign * $v;
-            }
-            $line[$n + $m + $i] = 1.0;
-            $this->width[$n + $m + $i] = INF;
-            $this->t[$i] = $line;
-            $this->basis[$i] = $n + $m + $i;
+            $line[$this->slack($i)] = self::isTurned($row) ? 1.0 : -1.0;
+            $line[$this->columns] = (self::isTurned($row) ? $row->most : $row->least) - $shift;
         }
-        for ($j = 0; $j < $this->columns; $j++) {
-            $this->flipped[$j] = false;
+        if ($line[$this->columns] < 0.0) {
+            $line = array_map(static fn (float $v): float => -$v, $line);
         }
+        $line[$this->artificial($i)] = 1.0;
 
-        // Phase one: the artificial ones are driven to nothing.
-        $first = array_fill(0, $this->columns + 1, 0.0);
+        return $line;
+    }
+
+    /** Phase one: the artificial ones are driven to nothing, or it cannot be done. */
+    private function becomesFeasible(): bool
+    {
+        $end = $this->columns;
+        $objective = array_fill(0, $end + 1, 0.0);
         foreach ($this->t as $line) {
-            for ($j = 0; $j <= $this->columns; $j++) {
-                $first[$j] -= $j < $n + $m || $j === $this->columns ? $line[$j] : 0.0;
+            for ($j = 0; $j < $this->artificial(0); $j++) {
+                $objective[$j] -= $line[$j];
             }
+            $objective[$end] -= $line[$end];
         }
-        $this->run($first, $n + $m);
-        if ($first[$this->columns] < -self::FEASIBLE * (1 + $m)) {
-            return new Solution(false, $this->point($n, $lower), 0.0, [], $this->pivots);
+        $this->run($objective, $this->artificial(0));
+        if ($objective[$end] < -self::FEASIBLE * (1 + count($this->rows))) {
+            return false;
         }
-        $this->expelArtificials($n + $m);
+        $this->expelArtificials($this->artificial(0));
 
-        // Phase two: the cost itself, written in what is not basic.
-        $second = array_fill(0, $this->columns + 1, 0.0);
-        for ($j = 0; $j < $n; $j++) {
-            $second[$j] = $this->flipped[$j] ? -$cost[$j] : $cost[$j];
+        return true;
+    }
+
+    /** @return array<int, float> phase two begins with it: the cost, nothing of it in a basic column */
+    private function costInWhatIsNotBasic(): array
+    {
+        $objective = array_fill(0, $this->columns + 1, 0.0);
+        foreach (array_keys($this->cost) as $j) {
+            $objective[$j] = $this->counted($j);
         }
         foreach ($this->basis as $i => $b) {
-            $price = $b < $n ? ($this->flipped[$b] ? -$cost[$b] : $cost[$b]) : 0.0;
+            $price = $b < $this->variables ? $this->counted($b) : 0.0;
             if ($price !== 0.0) {
-                for ($j = 0; $j <= $this->columns; $j++) {
-                    $second[$j] -= $price * $this->t[$i][$j];
+                foreach ($this->t[$i] as $j => $v) {
+                    $objective[$j] -= $price * $v;
                 }
             }
         }
-        $this->run($second, $n + $m);
-        $x = $this->point($n, $lower);
-        $total = 0.0;
-        foreach ($x as $j => $v) {
-            $total += $cost[$j] * $v;
-        }
+
+        return $objective;
+    }
+
+    /** The cost of a variable as its column is counted: what is flipped grows as its variable falls. */
+    private function counted(int $j): float
+    {
+        return $this->flipped[$j] ? -$this->cost[$j] : $this->cost[$j];
+    }
+
+    /**
+     * What one more unit of each row's slack would cost; 0 where the row does not bind.
+     *
+     * @param  array<int, float>  $objective at the end
+     * @return list<float>
+     */
+    private function prices(array $objective): array
+    {
+        $basic = array_fill_keys($this->basis, true);
         $prices = [];
-        foreach ($rows as $i => $row) {
-            // What one more unit of the slack would cost; turned slacks count the other way.
-            $turned = ! is_finite($row->least) && is_finite($row->most);
-            $reduced = $this->flipped[$n + $i] ? -$second[$n + $i] : $second[$n + $i];
-            $prices[] = abs($reduced) < self::EPS || in_array($n + $i, $this->basis, true)
-                    ? 0.0
-                    : ($turned
-                        ? -$reduced
-                        : $reduced);
+        foreach ($this->rows as $i => $row) {
+            $slack = $this->slack($i);
+            $reduced = $this->flipped[$slack] ? -$objective[$slack] : $objective[$slack];
+            $binds = abs($reduced) >= self::EPS && ! isset($basic[$slack]);
+            $prices[] = $binds ? (self::isTurned($row) ? -$reduced : $reduced) : 0.0;
         }
 
-        return new Solution(true, $x, $total, $prices, $this->pivots);
+        return $prices;
     }
 
     /**
@@ -179,36 +247,17 @@ final class Simplex
         return $best;
     }
 
-    /** @param  array<int, float>  $objective */
+    /**
+     * Lets a column in: it grows until a basic variable, or it itself, reaches a bound.
+     *
+     * @param  array<int, float>  $objective
+     */
     private function step(int $enter, array &$objective): void
     {
-        $end = $this->columns;
-        $most = $this->width[$enter];
-        $leave = -1;
-        $toUpper = false;
-        foreach ($this->t as $i => $line) {
-            $a = $line[$enter];
-            if ($a > self::EPS) {
-                $limit = max(0.0, $line[$end]) / $a;
-                if (
-                    $limit < $most - 1e-12
-                    || ($limit < $most + 1e-12 && $leave >= 0 && $this->basis[$i] < $this->basis[$leave])
-                ) {
-                    [$most, $leave, $toUpper] = [$limit, $i, false];
-                }
-            } elseif ($a < -self::EPS && is_finite($this->width[$this->basis[$i]])) {
-                $limit = max(0.0, $this->width[$this->basis[$i]] - $line[$end]) / -$a;
-                if (
-                    $limit < $most - 1e-12
-                    || ($limit < $most + 1e-12 && $leave >= 0 && $this->basis[$i] < $this->basis[$leave])
-                ) {
-                    [$most, $leave, $toUpper] = [$limit, $i, true];
-                }
-            }
-        }
         $this->pivots++;
-        if ($leave < 0) {
-            if (is_finite($most)) {
+        $leave = $this->leaving($enter);
+        if ($leave === null) {
+            if (is_finite($this->width[$enter])) {
                 $this->flip($enter, $objective);
             } else {
                 // Unbounded cannot be with bounded shares; the column is closed rather than followed.
@@ -217,16 +266,53 @@ final class Simplex
 
             return;
         }
-        if ($toUpper) {
-            $this->flip($this->basis[$leave], $objective);
-            // A basic column is a unit column: turned round, its row changes its sign and counts from the other bound.
-            $b = $this->basis[$leave];
-            foreach ($this->t[$leave] as $j => $v) {
-                $this->t[$leave][$j] = -$v;
-            }
-            $this->t[$leave][$b] = 1.0;
+        if ($this->t[$leave][$enter] < 0.0) {
+            $this->turn($leave, $objective);
         }
         $this->pivot($leave, $enter, $objective);
+    }
+
+    /** The row whose basic variable is the first to reach a bound as a column grows; null when the column itself is. */
+    private function leaving(int $enter): ?int
+    {
+        $most = $this->width[$enter];
+        $leave = null;
+        foreach ($this->t as $i => $line) {
+            $limit = $this->room($i, $line[$enter]);
+            $equal = $leave !== null && $limit < $most + 1e-12 && $this->basis[$i] < $this->basis[$leave];
+            if ($limit < $most - 1e-12 || $equal) {
+                [$most, $leave] = [$limit, $i];
+            }
+        }
+
+        return $leave;
+    }
+
+    /** How far a column may grow before a row's basic variable reaches a bound: it falls, or rises, with it. */
+    private function room(int $row, float $by): float
+    {
+        $value = $this->t[$row][$this->columns];
+        $width = $this->width[$this->basis[$row]];
+
+        return match (true) {
+            $by > self::EPS => max(0.0, $value) / $by,
+            $by < -self::EPS && is_finite($width) => max(0.0, $width - $value) / -$by,
+            default => INF,
+        };
+    }
+
+    /**
+     * Counts a row's basic variable from its other bound. Its column is a unit column: turned round, the row changes
+     * its sign.
+     *
+     * @param  array<int, float>  $objective
+     */
+    private function turn(int $row, array &$objective): void
+    {
+        $basic = $this->basis[$row];
+        $this->flip($basic, $objective);
+        $this->t[$row] = array_map(static fn (float $v): float => -$v, $this->t[$row]);
+        $this->t[$row][$basic] = 1.0;
     }
 
     /**
@@ -305,24 +391,21 @@ final class Simplex
         }
     }
 
-    /**
-     * @param  list<float>  $lower
-     * @return list<float>
-     */
-    private function point(int $n, array $lower): array
+    /** @return list<float> the programme's variables, as they now are */
+    private function point(): array
     {
         $x = [];
-        for ($j = 0; $j < $n; $j++) {
+        for ($j = 0; $j < $this->variables; $j++) {
             $x[$j] = $this->flipped[$j] ? $this->width[$j] : 0.0;
         }
         foreach ($this->basis as $i => $b) {
-            if ($b < $n) {
+            if ($b < $this->variables) {
                 $value = $this->t[$i][$this->columns];
                 $x[$b] = $this->flipped[$b] ? $this->width[$b] - $value : $value;
             }
         }
-        foreach ($x as $j => $v) {
-            $x[$j] = $lower[$j] + $v;
+        foreach ($x as $j => $value) {
+            $x[$j] = $this->lower[$j] + $value;
         }
 
         return array_values($x);

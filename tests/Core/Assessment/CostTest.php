@@ -17,6 +17,7 @@ use Crown\Measure\Property;
 use Crown\Solving\Design;
 use Crown\Solving\SolveError;
 use Crown\Solving\Wish;
+use Crown\Solving\Wished;
 use Tests\Core\CoreTestCase;
 
 final class CostTest extends CoreTestCase
@@ -45,7 +46,7 @@ final class CostTest extends CoreTestCase
         $context = self::priced($perKilogram);
 
         return new Design(Assessor::standard()->assess($formula, $context)->subject, $context->catalogue, [
-            [Wish::Cheaper, ''],
+            new Wished(Wish::Cheaper),
         ]);
     }
 
@@ -89,11 +90,11 @@ final class CostTest extends CoreTestCase
     {
         $formula = self::formula(['jojoba-oil' => '50 g', 'olive-oil' => '50 g']);
         $design = self::design($formula, ['jojoba-oil' => 60.0, 'olive-oil' => 9.0]);
-        $demands = $design->demands();
+        $demands = $design->requirements();
         $answer = $design->answer($demands);
 
         // 3.45 for 100 g now; 0.86 of it is 2.97: jojoba x 0.06 + (100 - jojoba) x 0.009 = 2.97 gives 40.6 %.
-        self::assertEqualsWithDelta(2.97, $demands[0]->most, 1e-9);
+        self::assertEqualsWithDelta(2.97, $demands[0]->between->most, 1e-9);
         self::assertSame('optimal', $answer->status);
         self::assertEqualsWithDelta((2.97 - 0.9) / 0.051, $answer->shares['jojoba-oil'], 1e-3);
         self::assertSame(['jojoba-oil', 'olive-oil'], array_keys($answer->shares));
@@ -103,6 +104,7 @@ final class CostTest extends CoreTestCase
     {
         $this->expectException(SolveError::class);
         $this->expectExceptionMessage('Olive oil');
-        self::design(self::formula(['jojoba-oil' => '50 g', 'olive-oil' => '50 g']), ['jojoba-oil' => 60.0])->demands();
+        $formula = self::formula(['jojoba-oil' => '50 g', 'olive-oil' => '50 g']);
+        self::design($formula, ['jojoba-oil' => 60.0])->requirements();
     }
 }

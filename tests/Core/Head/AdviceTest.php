@@ -287,6 +287,6 @@ final class AdviceTest extends CoreTestCase
 
     private static function index(Formula $formula): float
     {
-        return self::assess($formula)->subject->weightIndex();
+        return (float) self::assess($formula)->subject->heaviness();
     }
 }

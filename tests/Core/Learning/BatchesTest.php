@@ -22,6 +22,7 @@ use Crown\Learning\TextureFound;
 use Crown\Measure\Kitchen;
 use Crown\Solving\Design;
 use Crown\Solving\Wish;
+use Crown\Solving\Wished;
 use Tests\Core\CoreTestCase;
 
 final class BatchesTest extends CoreTestCase
@@ -197,14 +198,14 @@ final class BatchesTest extends CoreTestCase
     public function test_the_solver_works_on_the_curve_as_it_was_learned(): void
     {
         $taught = self::taught(self::butter(), ...array_fill(0, 3, self::found(TextureFound::Softer)));
-        $design = new Design($taught->subject, self::catalogue(), [[Wish::Firmer, '']]);
-        $demand = $design->demands()[0];
-        $formula = $design->formula($design->answer($design->demands()));
+        $design = new Design($taught->subject, self::catalogue(), [new Wished(Wish::Firmer)]);
+        $demand = $design->requirements()[0];
+        $formula = $design->formula($design->answer($design->requirements()));
         $solids = static fn (Assessment $a): float => $a->subject->texture->solids(25.0)->best;
 
-        self::assertEqualsWithDelta($solids($taught) * 1.33, $demand->least, 0.1);
+        self::assertEqualsWithDelta($solids($taught) * 1.33, $demand->between->least, 0.1);
         self::assertGreaterThanOrEqual(
-            $demand->least - 0.1,
+            $demand->between->least - 0.1,
             $solids(self::taught($formula, ...array_fill(0, 3, self::found(TextureFound::Softer)))),
         );
     }

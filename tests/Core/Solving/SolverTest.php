@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Solving;
 
+use Crown\Catalogue\Need;
 use Crown\Exchange\DemandFile;
 use Crown\Head\Fit;
 use Crown\Head\Profile;
 use Crown\Solving\Answer;
 use Crown\Solving\Candidate;
-use Crown\Solving\Demand;
 use Crown\Solving\Goal;
+use Crown\Solving\Requirement;
+use Crown\Solving\Requirements;
 use Crown\Solving\SolveError;
 use Crown\Solving\Solver;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -56,7 +58,7 @@ final class SolverTest extends CoreTestCase
         $prices = ['shea-butter' => 0.9, 'cocoa-butter' => 1.7, 'jojoba-oil' => 2.6];
         $answer = Solver::solve(
             self::candidates(array_fill_keys($ids, 0.0), $prices),
-            [new Demand('solids', 18, 30), new Demand('weight', 2.2, 3.4)],
+            [Requirements::written('solids', 18, 30), Requirements::written('weight', 2.2, 3.4)],
             [Goal::Cheapest],
         );
         $best = INF;
@@ -80,7 +82,7 @@ final class SolverTest extends CoreTestCase
     {
         $answer = Solver::solve(
             self::candidates(['olive-oil' => 60.0, 'castor-oil' => 40.0, 'jojoba-oil' => 0.0]),
-            [new Demand('weight', 3, 5)],
+            [Requirements::written('weight', 3, 5)],
             [Goal::Nearest],
         );
         self::assertEqualsWithDelta(0.0, $answer->objective, 1e-6);
@@ -98,9 +100,9 @@ final class SolverTest extends CoreTestCase
         ];
         $ids = array_keys($prices);
         $demands = [
-            new Demand('weight', 2.9, 3.1),
-            new Demand('polyunsaturated', -INF, 30),
-            new Demand('life', 15, INF),
+            Requirements::written('weight', 2.9, 3.1),
+            Requirements::written('polyunsaturated', null, 30),
+            Requirements::written('life', 15, null),
         ];
         $pairs = INF;
         foreach ($ids as $i => $a) {
@@ -123,10 +125,10 @@ final class SolverTest extends CoreTestCase
     {
         $now = array_fill_keys(['shea-butter', 'cocoa-butter', 'jojoba-oil', 'squalane'], 0.0);
         $demands = [
-            new Demand('solids', 40, INF, at: 30),
-            new Demand('life', 12, INF),
-            new Demand('weight', -INF, 1.5),
-            new Demand('polyunsaturated', -INF, 30),
+            Requirements::written('solids', 40, null, at: 30),
+            Requirements::written('life', 12, null),
+            Requirements::written('weight', null, 1.5),
+            Requirements::written('polyunsaturated', null, 30),
         ];
         $answer = Solver::solve(self::candidates($now), $demands, [Goal::Nearest]);
         self::assertSame('impossible', $answer->status);
@@ -141,14 +143,14 @@ final class SolverTest extends CoreTestCase
         self::assertNotSame([], $answer->relax);
         $to = $answer->relax[0]['to'];
         $given = array_map(
-            static fn (Demand $d): Demand => $d->words() !== $answer->relax[0]['demand']
+            static fn (Requirement $d): Requirement => $d->words() !== $answer->relax[0]['demand']
                 ? $d
-                : new Demand(
-                    $d->kind,
-                    is_finite($d->least) ? $to - 0.001 : -INF,
-                    is_finite($d->most) ? $to + 0.001 : INF,
-                    $d->of,
-                    $d->at,
+                : Requirements::written(
+                    $d->kind(),
+                    $d->between->least === null ? null : $to - 0.001,
+                    $d->between->most === null ? null : $to + 0.001,
+                    $d->of(),
+                    $d->jsonSerialize()['at'],
                 ),
             $demands,
         );
@@ -196,15 +198,13 @@ final class SolverTest extends CoreTestCase
             self::candidates(
                 array_fill_keys(['shea-butter', 'mango-butter', 'jojoba-oil', 'castor-oil', 'squalane'], 0.0),
             ),
-            [new Demand('weight', 2, 3.4)],
+            [Requirements::written('weight', 2, 3.4)],
             [Goal::Service],
-            0,
-            0.0,
-            ['sealing'],
+            serves: [Need::Sealing],
         );
         $lines = array_map(static fn (float $s): string => sprintf('%.4f %%', $s), $answer->shares);
         $points = Fit::of(new Profile('x'), self::assess(self::formula($lines))->subject)->points(
-            \Crown\Catalogue\Need::Sealing,
+            Need::Sealing,
         ) * 100;
         self::assertGreaterThanOrEqual($answer->objective - 0.1, $points, 'chords lie under the curve');
         self::assertLessThanOrEqual($answer->objective * 1.12 + 1, $points, 'and not far under it');
@@ -215,7 +215,7 @@ final class SolverTest extends CoreTestCase
         // Watermelon seed oil is as liquid as jojoba and comes first: by the changes alone either would do.
         $answer = Solver::solve(
             self::candidates(['watermelon-seed-oil' => 0.0, 'cocoa-butter' => 20.0, 'jojoba-oil' => 80.0]),
-            [new Demand('solids', -INF, 8.0)],
+            [Requirements::written('solids', null, 8.0)],
             [Goal::Nearest],
         );
         self::assertSame(['cocoa-butter', 'jojoba-oil'], array_keys($answer->shares));
@@ -240,8 +240,8 @@ final class SolverTest extends CoreTestCase
             new Candidate(self::catalogue()->get('arrowroot'), 2.0, 2.0, 2.0),
             new Candidate(self::catalogue()->get('vitamin-e'), 1.0, 1.0, 1.0),
         ];
-        $demands = [new Demand('solids', 12.0, 20.0), new Demand('weight', -INF, 3.5)];
-        $solve = static fn (array $ids, int $most): Answer => Solver::solve(
+        $demands = [Requirements::written('solids', 12.0, 20.0), Requirements::written('weight', null, 3.5)];
+        $solve = static fn (array $ids, ?int $most): Answer => Solver::solve(
             [
                 ...array_map(static fn (string $id): Candidate => new Candidate(self::catalogue()->get($id)), $ids),
                 ...$fixed,
@@ -249,12 +249,12 @@ final class SolverTest extends CoreTestCase
             $demands,
             [Goal::Service],
             $most,
-            serves: ['sealing', 'slip'],
+            serves: [Need::Sealing, Need::Slip],
         );
         $best = 0.0;
         foreach ($free as $i => $one) {
             foreach (array_slice($free, $i + 1) as $other) {
-                $pair = $solve([$one, $other], 0);
+                $pair = $solve([$one, $other], null);
                 $best = max($best, $pair->status === 'optimal' ? $pair->objective : 0.0);
             }
         }
@@ -270,7 +270,7 @@ final class SolverTest extends CoreTestCase
     {
         $answer = Solver::solve(
             self::candidates(['olive-oil' => 48.0, 'castor-oil' => 17.0, 'jojoba-oil' => 35.0]),
-            [new Demand('weight', 2.5, 3.6)],
+            [Requirements::written('weight', 2.5, 3.6)],
             [Goal::Nearest],
             parts: 12.0,
         );
@@ -326,7 +326,7 @@ final class SolverTest extends CoreTestCase
             ],
             [],
             [Goal::Cheapest],
-            0,
+            null,
             200.0,
         );
         self::assertEqualsWithDelta(15.0, $answer->shares['baobab-oil'], 1e-6, '30 g of 200');

@@ -41,7 +41,7 @@ final class SwapTest extends CoreTestCase
                 $then->texture->solids(25.0)->best,
                 max(1.0, $now->subject->texture->solids(25.0)->best * 0.1) + 0.1,
             );
-            self::assertEqualsWithDelta($now->subject->weightIndex(), $then->weightIndex(), 0.16);
+            self::assertEqualsWithDelta((float) $now->subject->heaviness(), (float) $then->heaviness(), 0.16);
             self::assertNotContains(
                 'sweet-almond-oil',
                 array_map(static fn (Line $l): string => $l->ingredient, $swap->formula->lines),

@@ -10,19 +10,20 @@ use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Solving\Candidate;
-use Crown\Solving\Demand;
 use Crown\Solving\Design;
 use Crown\Solving\Goal;
+use Crown\Solving\Requirements;
 use Crown\Solving\SolveError;
 use Crown\Solving\Solver;
 use Crown\Solving\Wish;
+use Crown\Solving\Wished;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
 /** A drop cannot be halved: shares of what is counted in drops are whole numbers of them. */
 final class WholeDropsTest extends CoreTestCase
 {
-    private static function candidate(string $id, float $most, float $now, float $step = 0.0): Candidate
+    private static function candidate(string $id, float $most, float $now, ?float $step = null): Candidate
     {
         return new Candidate(self::catalogue()->get($id), 0.0, $most, $now, step: $step);
     }
@@ -49,7 +50,7 @@ final class WholeDropsTest extends CoreTestCase
             self::candidate('rosemary-eo', $now[0], $now[0], $rosemary),
             self::candidate('lavender-eo', $now[1], $now[1], $lavender),
         ];
-        $answer = Solver::solve($candidates, [new Demand('load', -INF, $ceiling)], [Goal::Nearest]);
+        $answer = Solver::solve($candidates, [Requirements::written('load', null, $ceiling)], [Goal::Nearest]);
         $best = INF;
         for ($a = 0; $a * $rosemary <= $now[0] + 1e-9; $a++) {
             for ($b = 0; $b * $lavender <= $now[1] + 1e-9; $b++) {
@@ -79,7 +80,7 @@ final class WholeDropsTest extends CoreTestCase
             self::candidate('jojoba-oil', 100.0, 39.0),
             self::candidate('rosemary-eo', 1.0, 1.0, 0.04),
         ];
-        $answer = Solver::solve($candidates, [new Demand('load', 0.3, 0.5)], [Goal::Nearest], 2);
+        $answer = Solver::solve($candidates, [Requirements::written('load', 0.3, 0.5)], [Goal::Nearest], 2);
 
         self::assertCount(2, $answer->shares);
         self::assertEqualsWithDelta(0.48, $answer->shares['rosemary-eo'], 1e-6, '12 drops of 0.04');
@@ -90,7 +91,7 @@ final class WholeDropsTest extends CoreTestCase
     {
         $answer = Solver::solve(
             [self::candidate('olive-oil', 100.0, 99.0), self::candidate('rosemary-eo', 1.0, 1.0, 0.3)],
-            [new Demand('load', 0.4, 0.5)],
+            [Requirements::written('load', 0.4, 0.5)],
             [Goal::Nearest],
         );
 
@@ -107,8 +108,8 @@ final class WholeDropsTest extends CoreTestCase
             'lavender-eo' => '30 drops',
         ]);
         $subject = self::assess($formula)->subject;
-        $design = new Design($subject, self::catalogue(), [[Wish::SafeFor, 'child-6-12']]);
-        $written = $design->formula($design->answer($design->demands()));
+        $design = new Design($subject, self::catalogue(), [new Wished(Wish::SafeFor, 'child-6-12')]);
+        $written = $design->formula($design->answer($design->requirements()));
         $amounts = array_combine(
             array_map(static fn (Line $l): string => $l->ingredient, $written->lines),
             array_map(static fn (Line $l): string => $l->amount, $written->lines),
@@ -164,8 +165,8 @@ final class WholeDropsTest extends CoreTestCase
     {
         // 12.5 drops are no whole number of them: nothing is asked of the scent, so nothing is impossible.
         $formula = self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g', 'lavender-eo' => '10-15 drops']);
-        $design = new Design(self::assess($formula)->subject, self::catalogue(), [[Wish::Softer, '']]);
-        $answer = $design->answer($design->demands());
+        $design = new Design(self::assess($formula)->subject, self::catalogue(), [new Wished(Wish::Softer)]);
+        $answer = $design->answer($design->requirements());
 
         self::assertSame('optimal', $answer->status);
         self::assertContains(
@@ -178,8 +179,8 @@ final class WholeDropsTest extends CoreTestCase
     {
         $formula = self::formula(['shea-butter' => '3 parts', 'olive-oil' => '2 parts', 'beeswax' => '1 part']);
         $subject = self::assess($formula)->subject;
-        $design = new Design($subject, self::catalogue(), [[Wish::Softer, '']]);
-        $answer = $design->answer($design->demands());
+        $design = new Design($subject, self::catalogue(), [new Wished(Wish::Softer)]);
+        $answer = $design->answer($design->requirements());
         $then = self::assess($design->formula($answer))->subject->composition;
 
         self::assertSame([], $then->problems);
@@ -204,6 +205,6 @@ final class WholeDropsTest extends CoreTestCase
 
         $this->expectException(SolveError::class);
         $this->expectExceptionMessage('cut short');
-        Solver::solve($candidates, [new Demand('load', 3.00000012, 3.00000013)], [Goal::Nearest]);
+        Solver::solve($candidates, [Requirements::written('load', 3.00000012, 3.00000013)], [Goal::Nearest]);
     }
 }

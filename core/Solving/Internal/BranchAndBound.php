@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Solving\Internal;
+
+use Crown\Solving\Candidate;
+use Crown\Solving\SolveError;
+
+/**
+ * The best point that is whole where it must be: no more ingredients than allowed, and whole steps (drops). The linear
+ * programme bounds from below. Branches on the largest share that is not yet decided, kept first; then on the first
+ * broken step, down first.
+ */
+final class BranchAndBound
+{
+    /** Below this share a line is nothing, per cent. */
+    public const NOTHING = 1e-5;
+
+    /** After so many branches the best so far is said to be found, not proven. */
+    private const MOST_BRANCHES = 400;
+
+    private int $branches = 0;
+
+    /**
+     * @param  list<Candidate>  $candidates
+     * @param  int|null  $fewest most ingredients there may be; null for any number
+     */
+    public function __construct(private readonly array $candidates, private readonly ?int $fewest)
+    {
+    }
+
+    /** Whether the last search was ended before it could prove that nothing is better. */
+    public function wasCutShort(): bool
+    {
+        return $this->branches >= self::MOST_BRANCHES;
+    }
+
+    /**
+     * @param  list<float>  $cost
+     * @param  list<float>  $lower
+     * @param  list<float>  $upper
+     * @param  list<Row>  $rows
+     *
+     * @throws SolveError about "demands" when it cannot tell within its branches
+     */
+    public function least(array $cost, array $lower, array $upper, array $rows): Solution
+    {
+        $root = Simplex::least($cost, $lower, $upper, $rows);
+        if (! $root->feasible || ($this->fewest === null && $this->broken($root) === null)) {
+            return $root;
+        }
+        $best = new Solution(false, $root->x, INF, [], 0);
+        // What has to be in it is in it for good: it leaves so many fewer to choose.
+        $hasToBe = array_filter(
+            array_keys($this->candidates),
+            static fn (int $j): bool => $lower[$j] > 0.0,
+        );
+        $open = [new Branch($lower, $upper, array_values($hasToBe), $root)];
+        $this->branches = 0;
+        while ($open !== [] && ! $this->wasCutShort()) {
+            $branch = array_pop($open);
+            $this->branches++;
+            if (! $branch->solution->feasible || $branch->solution->cost >= $best->cost - 1e-9) {
+                continue;
+            }
+            $ways = $this->ways($branch, $cost, $rows);
+            if ($ways === null) {
+                $best = $branch->solution;
+            } else {
+                array_push($open, ...$ways);
+            }
+        }
+        if (! $best->feasible && $open !== []) {
+            throw SolveError::field(
+                'demands',
+                'wider ends, more ingredients, or fewer lines in drops: the search was cut short before it found a '
+                    .'blend or could prove that there is none',
+            );
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<float>  $cost
+     * @param  list<Row>  $rows
+     * @return list<Branch>|null the parts to search on; null when the branch's point is whole as it is
+     */
+    private function ways(Branch $branch, array $cost, array $rows): ?array
+    {
+        $inside = $this->inside($branch->solution);
+        if ($this->fewest !== null && count($inside) > $this->fewest) {
+            return $this->fewer($branch, $inside, $cost, $rows);
+        }
+        $j = $this->broken($branch->solution);
+
+        return $j === null ? null : $this->whole($branch, $j, $cost, $rows);
+    }
+
+    /**
+     * Where a share is no whole number of its steps: the steps above, and those below, which are looked into first.
+     *
+     * @param  list<float>  $cost
+     * @param  list<Row>  $rows
+     * @return list<Branch>
+     */
+    private function whole(Branch $branch, int $j, array $cost, array $rows): array
+    {
+        $step = $this->candidates[$j]->step ?? 1.0;
+        $below = floor($branch->solution->x[$j] / $step) * $step;
+        $ways = [];
+        foreach ([[$below + $step, $branch->upper[$j]], [$branch->lower[$j], $below]] as [$from, $to]) {
+            if ($from <= $to + 1e-9) {
+                [$lower, $upper] = [$branch->lower, $branch->upper];
+                [$lower[$j], $upper[$j]] = [min($from, $to), $to];
+                [$lower, $upper] = [array_values($lower), array_values($upper)];
+                $ways[] = new Branch($lower, $upper, $branch->kept, Simplex::least($cost, $lower, $upper, $rows));
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
+     * Where there are too many ingredients: without the largest undecided one, and with it for good, which is looked
+     * into first.
+     *
+     * @param  list<int>  $inside
+     * @param  list<float>  $cost
+     * @param  list<Row>  $rows
+     * @return list<Branch>
+     */
+    private function fewer(Branch $branch, array $inside, array $cost, array $rows): array
+    {
+        $undecided = array_values(array_diff($inside, $branch->kept));
+        $x = $branch->solution->x;
+        usort($undecided, static fn (int $a, int $b): int => [$x[$b], $a] <=> [$x[$a], $b]);
+        if ($undecided === [] || count($branch->kept) >= $this->fewest) {
+            return [];
+        }
+        $j = $undecided[0];
+        $ways = [];
+        if ($branch->lower[$j] <= 0.0) {
+            $without = $branch->upper;
+            $without[$j] = 0.0;
+            $without = array_values($without);
+            $solution = Simplex::least($cost, $branch->lower, $without, $rows);
+            $ways[] = new Branch($branch->lower, $without, $branch->kept, $solution);
+        }
+        $chosen = [...$branch->kept, $j];
+        $with = count($chosen) === $this->fewest ? $this->only($chosen, $branch) : $branch->upper;
+        $ways[] = new Branch(
+            $branch->lower,
+            $with,
+            $chosen,
+            $with === $branch->upper ? $branch->solution : Simplex::least($cost, $branch->lower, $with, $rows),
+        );
+
+        return $ways;
+    }
+
+    /**
+     * @param  list<int>  $chosen
+     * @return list<float> upper bounds that leave nothing but the chosen, and what has to be in it
+     */
+    private function only(array $chosen, Branch $branch): array
+    {
+        $upper = $branch->upper;
+        foreach (array_diff(array_keys($this->candidates), $chosen) as $j) {
+            $upper[$j] = min($upper[$j], $branch->lower[$j]);
+        }
+
+        return array_values($upper);
+    }
+
+    /** The first candidate whose share is not a whole number of its steps; null when there is none. */
+    private function broken(Solution $solution): ?int
+    {
+        foreach ($this->candidates as $j => $candidate) {
+            if (! $candidate->isWhole($solution->x[$j])) {
+                return $j;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<int> candidates with a share */
+    private function inside(Solution $solution): array
+    {
+        return array_values(
+            array_filter(array_keys($this->candidates), static fn (int $j): bool => $solution->x[$j] > self::NOTHING),
+        );
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Solving\Internal;
+
+use Crown\Solving\Requirement;
+
+/** Why nothing meets all requirements: a smallest set that contradicts itself, and what would give way least. */
+final readonly class Conflict
+{
+    public function __construct(private Programme $programme, private BranchAndBound $search, private ?int $fewest)
+    {
+    }
+
+    /**
+     * Each requirement is left out in turn, and stays out when the rest are still impossible. Bounds of ingredients
+     * belong to the frame; if they alone are impossible, that is said.
+     *
+     * @return list<string> in words
+     */
+    public function words(): array
+    {
+        $left = array_fill_keys(array_keys($this->programme->requirements), true);
+        if (! $this->isPossible([])) {
+            return [$this->impossibleFrame()];
+        }
+        foreach (array_keys($left) as $k) {
+            $without = $left;
+            unset($without[$k]);
+            if (! $this->isPossible($without)) {
+                $left = $without;
+            }
+        }
+        $words = array_map(
+            fn (int $k): string => $this->programme->requirements[$k]->words(),
+            array_keys($left),
+        );
+
+        return $this->fewest !== null && $this->programme->requirements !== []
+            ? [...$words, sprintf('at most %d ingredients', $this->fewest)]
+            : $words;
+    }
+
+    /**
+     * The least change that would make it possible: every requirement may give way, each against its own size; the sum
+     * of what gives is made least.
+     *
+     * @return list<array{demand: string, by: float, to: float}>
+     */
+    public function relaxed(): array
+    {
+        [$lower, $upper, $cost] = [$this->programme->lower, $this->programme->upper, $this->programme->zeros()];
+        $rows = $gives = [];
+        foreach ($this->programme->rows as $i => $row) {
+            $of = $this->programme->requirementOf[$i];
+            if ($of === null) {
+                $rows[] = $row;
+
+                continue;
+            }
+            $coefficients = $row->coefficients;
+            foreach ($row->waysToGive() as $sign) {
+                $lower[] = 0.0;
+                $upper[] = 1e6;
+                $cost[] = 1 / $row->size();
+                $coefficients[count($lower) - 1] = $sign;
+                $gives[count($lower) - 1] = $this->programme->requirements[$of];
+            }
+            $rows[] = new Row($coefficients, $row->least, $row->most);
+        }
+        $solution = Simplex::least($cost, $lower, $upper, $rows);
+        $found = [];
+        foreach ($solution->feasible ? $gives : [] as $variable => $requirement) {
+            if ($solution->x[$variable] > 1e-6) {
+                $found[$requirement->words()] = $this->given($requirement, $solution, $solution->x[$variable]);
+            }
+        }
+
+        return array_values($found);
+    }
+
+    /** @return array{demand: string, by: float, to: float} */
+    private function given(Requirement $requirement, Solution $solution, float $given): array
+    {
+        $reached = $requirement->reached($this->programme, $solution->x);
+
+        return [
+            'demand' => $requirement->words(),
+            // A row may be turned against its requirement, as that of life is: the end that is asked for counts.
+            'by' => round($requirement->between->gap($reached) ?? $given, 4),
+            'to' => round($reached, 4),
+        ];
+    }
+
+    /** @param  array<int, true>  $requirements */
+    private function isPossible(array $requirements): bool
+    {
+        $rows = array_filter(
+            $this->programme->rows,
+            function (int $i) use ($requirements): bool {
+                $of = $this->programme->requirementOf[$i];
+
+                return $of === null || isset($requirements[$of]);
+            },
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return $this->search->least(
+            $this->programme->zeros(),
+            $this->programme->lower,
+            $this->programme->upper,
+            array_values($rows),
+        )->feasible;
+    }
+
+    private function impossibleFrame(): string
+    {
+        $count = count($this->programme->candidates);
+        $least = array_sum(array_slice($this->programme->lower, 0, $count));
+        $most = array_sum(array_slice($this->programme->upper, 0, $count));
+
+        return match (true) {
+            $least > 100.0 => sprintf('the least shares come to %g %%, more than the whole', round($least, 2)),
+            $most < 100.0 => sprintf('the most shares come to %g %%, less than the whole', round($most, 2)),
+            default => 'the shares and the number of ingredients allowed',
+        };
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Solving\Requirement;
+
+use Crown\Catalogue\IngredientKind;
+use Crown\Solving\Candidate;
+
+/** All essential oils together, per cent of the whole (docs/methods/load.md). */
+final readonly class EssentialOilLoad extends Sum
+{
+    public function kind(): string
+    {
+        return 'load';
+    }
+
+    protected function perPercent(Candidate $candidate): float
+    {
+        return $candidate->ingredient->kind === IngredientKind::EssentialOil ? 1.0 : 0.0;
+    }
+
+    public function words(): string
+    {
+        return sprintf('essential oils %s %%', $this->between->words());
+    }
+}
