@@ -6,7 +6,6 @@ namespace App\Catalogue;
 
 use App\Make\BatchFinding;
 use App\Pantry\Lot;
-use App\Steep\SteepStore;
 use App\Studio\CurrentStudio;
 use Crown\Assessment\Context;
 use Crown\Catalogue\Catalogue;
@@ -38,7 +37,7 @@ final class StudioCatalogue
                     return array_reduce(
                         $own,
                         static fn (Ingredient $oil, Correction $c): Ingredient => $oil->corrected($c),
-                        $lot->yield(SteepStore::plan($lot->steep, $all, $lot->made_on))->ingredient($id, $lot->name),
+                        $lot->yield($lot->steep->plan($all, $lot->made_on))->ingredient($id, $lot->name),
                     );
                 },
             ];

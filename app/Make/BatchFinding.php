@@ -12,6 +12,7 @@ use Crown\Learning\Batches;
 use Crown\Learning\Observation;
 use Crown\Learning\Predicted;
 use Crown\Learning\TextureFound;
+use Crown\Measure\Months;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -35,8 +36,6 @@ use stdClass;
 final class BatchFinding extends Model
 {
     use BelongsToStudio;
-
-    private const DAYS_PER_MONTH = 30.44;
 
     /**
      * A studio's latest findings are what it is now: another stove, other hands and other butters were another studio.
@@ -101,7 +100,7 @@ final class BatchFinding extends Model
 
     private static function between(string $made, string $found): float
     {
-        return max(0.0, (strtotime($found.' UTC') - strtotime($made.' UTC')) / 86_400 / self::DAYS_PER_MONTH);
+        return max(0.0, Months::ofDays((strtotime($found.' UTC') - strtotime($made.' UTC')) / 86_400));
     }
 
     private static function tells(self|stdClass $row, float $months): bool

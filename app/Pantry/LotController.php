@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Catalogue\StudioCatalogue;
-use App\Steep\SteepStore;
-use App\Steep\SteepView;
 use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Speaks;
@@ -51,13 +49,13 @@ final class LotController
 
         return new JsonResponse([
             'lot' => self::view($row, $this->catalogue->get()),
-            'warned' => SteepView::usedIn([$row->ingredientId()]),
+            'warned' => WhereUsed::of([$row->ingredientId()]),
         ]);
     }
 
     /** @return array<string, mixed> */
     private static function view(Lot $lot, Catalogue $catalogue): array
     {
-        return $lot->view(SteepStore::plan($lot->steep, $catalogue, $lot->made_on));
+        return $lot->view($lot->steep->plan($catalogue, $lot->made_on));
     }
 }

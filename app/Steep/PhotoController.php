@@ -76,10 +76,6 @@ final class PhotoController
     /** @return array<string, mixed> */
     private function view(int $steep): array
     {
-        $row = Steep::query()
-            ->with(['shakes', 'lots', 'events', 'photos'])
-            ->findOrFail($steep);
-
-        return SteepView::page($row, $this->catalogue->get());
+        return (new SteepResource(Steep::whole($steep), $this->catalogue->get()))->toArray();
     }
 }

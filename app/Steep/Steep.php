@@ -7,6 +7,15 @@ namespace App\Steep;
 use App\Pantry\Lot;
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use Crown\Catalogue\Catalogue;
+use Crown\Measure\Band;
+use Crown\Steep\Entry;
+use Crown\Steep\EntryKind;
+use Crown\Steep\JarState;
+use Crown\Steep\Standing;
+use Crown\Steep\SteepDocument;
+use Crown\Steep\SteepPlan;
+use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -61,6 +70,67 @@ final class Steep extends Model
     public static function held(int $id): self
     {
         return self::query()->lockForUpdate()->findOrFail($id);
+    }
+
+    /**
+     * The jar with all that its page shows.
+     *
+     * @throws ModelNotFoundException
+     */
+    public static function whole(int $id): self
+    {
+        return self::query()
+            ->with(['shakes', 'lots', 'events', 'photos'])
+            ->findOrFail($id);
+    }
+
+    /**
+     * The jar as it is by a day.
+     *
+     * @param  Carbon|null  $until null for now
+     * @param  Band|null  $retention what the studio's own past steeps kept
+     */
+    public function plan(Catalogue $catalogue, ?Carbon $until = null, ?Band $retention = null): SteepPlan
+    {
+        return $this->kept()->plan(
+            $catalogue,
+            $this->journal(),
+            $until?->toDateTimeImmutable(),
+            $this->strained_on?->toDateTimeImmutable(),
+            $retention,
+        );
+    }
+
+    public function kept(): SteepDocument
+    {
+        return new SteepDocument($this->document, $this->started_on->toDateTimeImmutable());
+    }
+
+    /** @return list<Entry> in the order in which they happened; none of a jar that is not kept yet */
+    public function journal(): array
+    {
+        return $this->exists
+            ? array_values($this->events->map(static fn (SteepEvent $e): Entry => $e->entry())->all())
+            : [];
+    }
+
+    /** How far it has come. */
+    public function standing(): Standing
+    {
+        return new Standing(
+            JarState::from($this->state),
+            array_values(
+                $this->shakes->map(static fn (SteepShake $s): DateTimeImmutable => $s->day())->all(),
+            ),
+            $this->events->contains('kind', EntryKind::Settling->value),
+            $this->events->contains('kind', EntryKind::Ready->value),
+        );
+    }
+
+    /** What was strained, when it was. */
+    public function strained(): ?Lot
+    {
+        return $this->lots->firstWhere('event_id', null);
     }
 
     /** @return HasMany<SteepShake, $this> */

@@ -12,15 +12,10 @@ use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Steep\MethodTable;
-use Crown\Steep\Preparation;
-use Crown\Steep\SteepMethod;
 use Crown\Steep\Timing;
-use Crown\Steep\WaterChoice;
-use DateTimeImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Validation\Rule;
 
 final class SteepController
 {
@@ -36,7 +31,7 @@ final class SteepController
         return Pages::answer(
             Steep::query()->with(['shakes', 'lots', 'events']),
             $request,
-            static fn (Steep $s): array => SteepView::row($s, $all),
+            static fn (Steep $s): array => (new SteepRowResource($s, $s->plan($all), $all))->toArray(),
             ['name'],
             ['running', 'strained', 'spoiled'],
         );
@@ -48,49 +43,41 @@ final class SteepController
         does: 'Work out a steep without starting it: figures, all methods side by side, and whether it fits the day '
             .'wanted',
     )]
-    public function plan(Request $request): JsonResponse
+    public function plan(SteepDraftRequest $request): JsonResponse
     {
-        $steep = $this->given($request);
+        $steep = $request->steep($this->catalogue, $this->studio);
         $all = $this->catalogue->get();
-        $wanted = $request->validate(['wanted' => 'bail|nullable|'.Day::WRITTEN])['wanted'] ?? null;
-        $learned = SteepStore::learned($steep, $all);
-        $plan = SteepStore::plan($steep, $all, null, $learned);
-        $today = new DateTimeImmutable(Day::today()->toDateString());
-        $day = $wanted === null ? null : new DateTimeImmutable($wanted);
+        $retention = PastSteeps::retention($steep, $all);
+        $plan = $steep->plan($all, null, $retention);
+        $today = Day::today()->toDateTimeImmutable();
 
         return new JsonResponse([
-            'plan' => [...SteepView::figures($plan), 'methods' => MethodTable::for($plan, $today, $day)],
-            'usual_ratio' => $plan->usualRatio(),
-            'herb_grams' => array_map(
-                static fn (array $h): float => round((float) $h['grams'], 2),
-                $steep->document['herbs'],
-            ),
-            'oil_grams' => array_map(
-                static fn (array $o): float => round((float) $o['grams'], 2),
-                $steep->document['oils'],
-            ),
-            'days_range' => $plan->method->daysRange(),
-            'timing' => Timing::of($plan, $today, $day),
-            'learned' => $learned,
-            'name' => $this->nameOf($plan->plant()->name, $plan->oil()->name),
+            'plan' => SteepRowResource::figures($plan),
+            'methods' => MethodTable::for($plan, $today, $request->wanted()),
+            'usual_ratio' => $plan->charge->usualRatio(),
+            'herb_grams' => self::grams($steep->document['herbs']),
+            'oil_grams' => self::grams($steep->document['oils']),
+            'days_range' => $plan->timeline->method->daysRange(),
+            'timing' => Timing::of($plan, $today, $request->wanted()),
+            'learned' => $retention,
+            'name' => $plan->charge->name(),
         ]);
     }
 
     #[Speaks('Steep', 'SteepDraft', 201, 'Start a steep')]
-    public function store(Request $request): JsonResponse
+    public function store(SteepDraftRequest $request): JsonResponse
     {
-        $steep = $this->given($request);
-        $plan = SteepStore::plan($steep, $this->catalogue->get());
-        $steep->name = $steep->name !== '' ? $steep->name : $this->nameOf($plan->plant()->name, $plan->oil()->name);
+        $steep = $request->steep($this->catalogue, $this->studio);
+        $steep->name = $steep->name !== '' ? $steep->name : $steep->plan($this->catalogue->get())->charge->name();
         $steep->save();
 
-        return new JsonResponse($this->view($steep->id), 201);
+        return new JsonResponse($this->page($steep->id), 201);
     }
 
     #[Speaks('Steep', does: 'One steep with its plan, its log and what came of it')]
     public function show(int $steep): JsonResponse
     {
-        return new JsonResponse($this->view($steep));
+        return new JsonResponse($this->page($steep));
     }
 
     #[Speaks('Steep', 'ShakeAsk', does: 'Tick or untick the shake of a day')]
@@ -98,8 +85,8 @@ final class SteepController
     {
         $given = $request->validate(['date' => Day::RULE, 'done' => 'required|boolean']);
         $row = $this->running($steep, 'date');
-        $date = Carbon::parse($given['date']);
-        $stop = SteepStore::plan($row, $this->catalogue->get())->stopShaking()->format('Y-m-d');
+        $date = Carbon::parse($request->string('date')->value());
+        $stop = $row->plan($this->catalogue->get())->timeline->stopShaking()->format('Y-m-d');
         if ($date->lessThan($row->started_on) || $date->greaterThan(Day::today()) || $date->greaterThan($stop)) {
             throw Refused::because(
                 'date',
@@ -116,70 +103,38 @@ final class SteepController
             SteepShake::query()->where('steep_id', $row->id)->whereDate('date', $date)->delete();
         }
 
-        return new JsonResponse($this->view($row->id));
+        return new JsonResponse($this->page($row->id));
     }
 
     #[Speaks('Steep', 'StrainAsk', does: 'Strain it: its oil becomes a lot that formulas can use')]
-    public function strain(int $steep, Request $request): JsonResponse
+    public function strain(int $steep, StrainRequest $request, StrainSteep $strain): JsonResponse
     {
-        $given = $request->validate(
-            [
-                'revision' => 'required|integer|min:1',
-                'yield_grams' => 'required|numeric|gt:0|max:100000',
-                'loss_grams' => 'required|numeric|min:0|max:100000',
-                'choice' => ['sometimes', Rule::enum(WaterChoice::class)],
-                'herb' => 'sometimes|in:kept,composted',
-                'note' => 'sometimes|nullable|string|max:500',
-            ],
-            ['yield_grams.gt' => 'Weigh what came out: more than 0 g.'],
-        );
-        $catalogue = $this->catalogue->get();
-        $row = $this->running($steep, 'yield_grams');
-        $today = Day::today();
-        $choice = WaterChoice::from($given['choice'] ?? 'kept');
-        $plan = SteepStore::plan($row, $catalogue, $today);
-        SteepStore::lot($row, $plan, (float) $given['yield_grams'], (float) $given['loss_grams'], $choice, $today);
-        $herb
-            = ($given['herb'] ?? 'composted') === 'kept'
-                ? 'The herb is kept for another draw.'
-                : 'The herb is composted.';
-        SteepEvent::query()->create([
-            'steep_id' => $row->id,
-            'kind' => 'note',
-            'on_date' => $today,
-            'data' => ['colour' => '', 'smell' => ''],
-            'note' => trim(sprintf('Strained. %s %s', $herb, $given['note'] ?? '')),
-        ]);
-        $row->revise(
-            (int) $given['revision'],
-            ['state' => 'strained', 'strained_on' => $today->toDateString()],
-            fn (Steep $s): array => $this->view($s->id),
-        );
+        $strain($this->running($steep, 'yield_grams'), $request, fn (Steep $s): array => $this->page($s->id));
 
-        return new JsonResponse($this->view($steep));
+        return new JsonResponse($this->page($steep));
     }
 
     #[Speaks('Steep', 'SpoilAsk', does: 'Give a jar up: mould, a bad smell. Every oil drawn from it is withdrawn')]
     public function spoil(int $steep, Request $request): JsonResponse
     {
         $row = Steep::held($steep);
-        $given = $request->validate(
+        $request->validate(
             ['revision' => 'required|integer|min:1', 'reason' => 'required|string|max:200'],
             ['reason.required' => 'Say what was found: mould, a sour smell, fizzing.'],
         );
         $today = Day::today();
-        $reason = sprintf('%s (%s).', rtrim($given['reason'], '. '), $today->format('j F Y'));
+        $reason = sprintf('%s (%s).', rtrim($request->string('reason')->value(), '. '), $today->format('j F Y'));
         $row->revise(
-            (int) $given['revision'],
+            $request->integer('revision'),
             ['state' => 'spoiled', 'reason' => $reason],
-            fn (Steep $s): array => $this->view($s->id),
+            fn (Steep $s): array => $this->page($s->id),
         );
         Lot::query()
             ->where('steep_id', $row->id)
             ->where('withdrawn', '')
             ->update(['withdrawn' => $reason, 'withdrawn_on' => $today->toDateString()]);
 
-        return new JsonResponse($this->view($steep));
+        return new JsonResponse($this->page($steep));
     }
 
     /** The jar, held; @throws Refused when there is nothing left to do in it */
@@ -196,69 +151,18 @@ final class SteepController
         return $row;
     }
 
-    private function nameOf(string $plant, string $oil): string
+    /**
+     * @param  list<array{grams: float}>  $parts
+     * @return list<float>
+     */
+    private static function grams(array $parts): array
     {
-        return sprintf('%s in %s', $plant, mb_strtolower($oil));
-    }
-
-    /** A steep as the maker describes it, its amounts in grams, not yet kept. */
-    private function given(Request $request): Steep
-    {
-        $given = $request->validate(
-            [
-                'name' => 'present|nullable|string|max:200',
-                'herbs' => 'required|array|min:1|max:12',
-                'herbs.*.ingredient' => 'required|string|max:80',
-                'herbs.*.form' => 'required|string|max:20',
-                'herbs.*.preparation' => ['required', Rule::enum(Preparation::class)],
-                'herbs.*.amount' => 'required|string|max:120',
-                'herbs.*.draw' => 'required|integer|between:1,3',
-                'herbs.*.cost' => 'present|nullable|numeric|min:0|max:100000',
-                'oils' => 'required|array|min:1|max:12',
-                'oils.*.ingredient' => 'required|string|max:80',
-                'oils.*.amount' => 'required|string|max:120',
-                'oils.*.cost' => 'present|nullable|numeric|min:0|max:100000',
-                'water_grams' => 'required|numeric|min:0|max:10000',
-                'method' => ['required', Rule::enum(SteepMethod::class)],
-                'celsius' => 'required|numeric|min:0|max:150',
-                'minutes' => 'required|numeric|min:0|max:1440',
-                'days' => 'required|integer|min:0|max:400',
-                'jar_ml' => 'required|numeric|min:0|max:100000',
-                'diameter_cm' => 'required|numeric|min:0|max:100',
-                'mouth_cm' => 'required|numeric|min:0|max:100',
-                'shaken_daily' => 'required|boolean',
-                'pressed' => 'required|boolean',
-                'started_on' => Day::RULE,
-            ],
-            [
-                'herbs.required' => 'A steep needs at least one plant.',
-                'oils.required' => 'A steep needs at least one oil.',
-                'herbs.*.amount.required' => 'How much of this plant?',
-                'oils.*.amount.required' => 'How much of this oil?',
-            ],
-        );
-        $document = SteepStore::resolved(
-            array_diff_key($given, ['name' => 1, 'started_on' => 1]),
-            $this->catalogue->get(),
-            $this->studio->get()->kitchen(),
-            new DateTimeImmutable($given['started_on']),
-        );
-
-        return new Steep([
-            'name' => $given['name'] ?? '',
-            'started_on' => $given['started_on'],
-            'document' => $document,
-        ]);
+        return array_map(static fn (array $part): float => round((float) $part['grams'], 2), $parts);
     }
 
     /** @return array<string, mixed> */
-    private function view(int $id): array
+    private function page(int $id): array
     {
-        return SteepView::page(
-            Steep::query()
-                ->with(['shakes', 'lots', 'events', 'photos'])
-                ->findOrFail($id),
-            $this->catalogue->get(),
-        );
+        return (new SteepResource(Steep::whole($id), $this->catalogue->get()))->toArray();
     }
 }

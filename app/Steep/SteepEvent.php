@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Studio\BelongsToStudio;
+use Crown\Steep\Entry;
+use Crown\Steep\EntryKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -13,7 +15,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $steep_id
- * @property string $kind
+ * @property string $kind an EntryKind
  * @property Carbon $on_date
  * @property array<string, mixed> $data
  * @property string $note
@@ -22,29 +24,18 @@ final class SteepEvent extends Model
 {
     use BelongsToStudio;
 
-    /**
-     * note: colour and smell; weighed: the jar; bowl: before and after heating; the others change the plan or tick a
-     * day.
-     */
-    public const KINDS = ['note', 'weighed', 'moved', 'herb', 'oil', 'drawn', 'bowl', 'sign', 'settling', 'ready'];
-
     protected $table = 'steep_events';
 
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['on_date' => 'date', 'data' => 'array'];
 
-    public function grams(): float
+    public function entry(): Entry
     {
-        $grams = $this->data['grams'] ?? 0.0;
-
-        return is_numeric($grams) ? (float) $grams : 0.0;
-    }
-
-    public function text(string $key): string
-    {
-        $text = $this->data[$key] ?? '';
-
-        return is_string($text) ? $text : '';
+        return new Entry(
+            EntryKind::from($this->kind),
+            $this->on_date->toDateTimeImmutable(),
+            $this->data,
+        );
     }
 }

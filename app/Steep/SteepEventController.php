@@ -9,22 +9,18 @@ use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Support\Refused;
 use App\Support\Speaks;
+use Crown\Steep\EntryKind;
 use Crown\Steep\Preparation;
 use Crown\Steep\Quantity;
 use Crown\Steep\SteepError;
 use Crown\Steep\SteepMethod;
-use Crown\Steep\WaterChoice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 
 /** What happens to a jar while it stands: recorded, and everything worked out anew. */
 final class SteepEventController
 {
-    /** What may still be recorded once it is strained. */
-    private const AFTERWARDS = ['ready', 'note'];
-
     public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
     {
     }
@@ -35,7 +31,7 @@ final class SteepEventController
         $row = Steep::held($steep)->load(['events', 'lots']);
         $given = $request->validate(
             [
-                'kind' => ['required', Rule::in(SteepEvent::KINDS)],
+                'kind' => ['required', Rule::enum(EntryKind::class)],
                 'on' => Day::RULE
                     .'|before_or_equal:'
                     .Day::today()->toDateString()
@@ -62,7 +58,7 @@ final class SteepEventController
                 'grams.required_if' => 'Weigh it: how many grams?',
             ],
         );
-        if ($row->state !== 'running' && ! in_array($given['kind'], self::AFTERWARDS, true)) {
+        if ($row->state !== 'running' && ! EntryKind::from($given['kind'])->isForAfterwards()) {
             throw Refused::now('kind', 'This jar is not running any more.');
         }
         $event = SteepEvent::query()->create([
@@ -74,14 +70,11 @@ final class SteepEventController
         ]);
         $row->load('events');
         // A plan that cannot be worked out any more is refused, and nothing of it is kept.
-        $plan = SteepStore::plan($row, $this->catalogue->get());
-        if ($plan->oilLeftGrams() <= 0.0) {
+        if ($row->plan($this->catalogue->get())->oilLeftGrams() <= 0.0) {
             throw SteepError::notSoMuchOil();
         }
-        if ($given['kind'] === 'drawn' && ($given['keep'] ?? true)) {
-            $on = Carbon::parse($given['on']);
-            $until = SteepStore::plan($row, $this->catalogue->get(), $on);
-            SteepStore::lot($row, $until, $event->grams(), 0.0, WaterChoice::Kept, $on, $event);
+        if ($event->entry()->kind === EntryKind::Drawn && $request->boolean('keep', true)) {
+            KeepOil::drawn($row, $row->plan($this->catalogue->get(), $event->on_date), $event);
         }
         $row->touch();
 
@@ -93,7 +86,7 @@ final class SteepEventController
     {
         $row = SteepEvent::query()->findOrFail($event);
         $steep = Steep::held($row->steep_id);
-        if ($steep->state !== 'running' && ! in_array($row->kind, self::AFTERWARDS, true)) {
+        if ($steep->state !== 'running' && ! $row->entry()->kind->isForAfterwards()) {
             throw Refused::now('kind', 'What led to a strained oil is not changed any more.');
         }
         $row->delete();
@@ -123,11 +116,6 @@ final class SteepEventController
     /** @return array<string, mixed> */
     private function view(int $id): array
     {
-        return SteepView::page(
-            Steep::query()
-                ->with(['shakes', 'lots', 'events', 'photos'])
-                ->findOrFail($id),
-            $this->catalogue->get(),
-        );
+        return (new SteepResource(Steep::whole($id), $this->catalogue->get()))->toArray();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Studio\BelongsToStudio;
+use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -24,4 +25,10 @@ final class SteepShake extends Model
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['date' => 'date'];
+
+    /** Read plainly: a jar has a shake for every day of its weeks. */
+    public function day(): DateTimeImmutable
+    {
+        return new DateTimeImmutable(substr((string) $this->getRawOriginal('date'), 0, 10));
+    }
 }

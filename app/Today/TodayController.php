@@ -9,11 +9,12 @@ use App\Make\Batch;
 use App\Rhythm\Routine;
 use App\Rhythm\RoutineDay;
 use App\Steep\Steep;
-use App\Steep\SteepStore;
-use App\Steep\SteepView;
 use App\Studio\Day;
 use App\Support\Speaks;
 use Crown\Rhythm\Act;
+use Crown\Steep\EntryKind;
+use Crown\Steep\NextAct;
+use Crown\Steep\NextKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Carbon;
 
@@ -59,57 +60,58 @@ final class TodayController
             ->limit(50)
             ->get();
         foreach ([...$running, ...$ready] as $steep) {
-            $plan = SteepStore::plan($steep, $all);
+            $plan = $steep->plan($all);
             $place = '/steeps/'.$steep->id;
-            $next = SteepView::next($steep, $plan, $today);
-            $event = [
-                'kind' => $next['kind'] === 'ready' ? 'ready' : 'settling',
-                'on' => $today->toDateString(),
-                'note' => '',
-            ];
-            $tick = match ($next['kind']) {
-                'shake' => [
-                    'method' => 'PUT',
-                    'url' => '/api/steeps/'.$steep->id.'/shakes',
-                    'body' => ['date' => $today->toDateString(), 'done' => true],
-                ],
-                'stop-shaking', 'ready' => [
-                    'method' => 'POST',
-                    'url' => '/api/steeps/'.$steep->id.'/events',
-                    'body' => $event,
-                ],
-                default => null,
-            };
-            if (
-                in_array($next['kind'], ['shake', 'stop-shaking', 'strain', 'ready'], true)
-                && $next['on'] <= $today->toDateString()
-            ) {
+            $next = NextAct::of($plan, $steep->standing(), $today->toDateTimeImmutable());
+            if ($next->isForHands() && $next->on <= $today->toDateTimeImmutable()) {
                 $items[] = self::item(
-                    $next['kind'],
+                    $next->kind->value,
                     $steep->id,
-                    $next['on'],
-                    $next['overdue'],
-                    sprintf('%s: %s', $steep->name, lcfirst($next['words'])),
-                    $next['kind'] === 'strain' ? $place.'/strain' : $place,
-                    $tick,
+                    $next->on->format('Y-m-d'),
+                    $next->isOverdue(),
+                    sprintf('%s: %s', $steep->name, lcfirst($next->words())),
+                    $next->kind === NextKind::Strain ? $place.'/strain' : $place,
+                    self::tick($next->kind, $steep->id, $today->toDateString()),
                 );
             }
             if ($steep->state === 'running') {
                 $day = max(0, (int) $steep->started_on->diffInDays($today, false));
+                $stands = $plan->timeline->standsDays();
                 $shelf[] = [
                     'name' => $steep->name,
                     'place' => $place,
                     'kind' => 'steep',
                     'from' => $steep->started_on->toDateString(),
-                    'to' => $plan->strainDay()->format('Y-m-d'),
-                    'fill' => min(1.0, $day / max(1, $plan->standsDays())),
-                    'words' => sprintf('day %d of %d', min($day, $plan->standsDays()), $plan->standsDays()),
+                    'to' => $plan->timeline->strainDay()->format('Y-m-d'),
+                    'fill' => min(1.0, $day / max(1, $stands)),
+                    'words' => sprintf('day %d of %d', min($day, $stands), $stands),
                     'matter' => 'plant',
                 ];
             }
         }
 
         return [$items, $shelf];
+    }
+
+    /** @return array<string, mixed>|null what one press on it sends; null when more has to be said */
+    private static function tick(NextKind $kind, int $steep, string $today): ?array
+    {
+        $event = static fn (EntryKind $is): array => [
+            'method' => 'POST',
+            'url' => sprintf('/api/steeps/%d/events', $steep),
+            'body' => ['kind' => $is->value, 'on' => $today, 'note' => ''],
+        ];
+
+        return match ($kind) {
+            NextKind::Shake => [
+                'method' => 'PUT',
+                'url' => sprintf('/api/steeps/%d/shakes', $steep),
+                'body' => ['date' => $today, 'done' => true],
+            ],
+            NextKind::StopShaking => $event(EntryKind::Settling),
+            NextKind::Ready => $event(EntryKind::Ready),
+            default => null,
+        };
     }
 
     /** @return list<array<string, mixed>> */

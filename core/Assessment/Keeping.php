@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Catalogue\IngredientKind;
+use Crown\Measure\Months;
 use Crown\Measure\Property;
 use DateTimeImmutable;
 use JsonSerializable;
@@ -30,7 +31,7 @@ final readonly class Keeping implements JsonSerializable
         $months = $subject->life->months->low;
 
         return new self(
-            $made->modify(sprintf('+%d days', (int) floor($months * ShelfLife::DAYS_PER_MONTH))),
+            $made->modify(sprintf('+%d days', Months::inDays($months))),
             self::opened($subject, $months),
         );
     }

@@ -6,12 +6,18 @@ namespace Crown\Assessment;
 
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Band;
+use Crown\Measure\Months;
 use Crown\Measure\Property;
+use Crown\Measure\Temperature;
 
 /** How long a product keeps, in months, with the chain of reasons. Method page: docs/methods/life.md. An estimate. */
 final readonly class ShelfLife
 {
-    public const DAYS_PER_MONTH = 30.44;
+    /** Traces of water without a preservative, or an untested emulsion: months at most. */
+    public const WITH_TRACES = 3.0;
+
+    /** Free water without a fitting preservative, in the fridge: days at most. */
+    public const WITH_FREE_WATER_DAYS = 7;
 
     /** Share of the whole from which a line's own life counts. */
     public const COUNTS_ALONE = 0.05;
@@ -180,7 +186,7 @@ final readonly class ShelfLife
             $months = $months->times(Band::of(1.2, 1.35, 1.5));
         }
         if (abs($celsius - 20.0) > 0.01) {
-            $factor = 2 ** ((20.0 - $celsius) / 10);
+            $factor = 1 / Temperature::speed($celsius);
             $months = $months->scaled($factor);
             $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format($factor, 2));
         }
@@ -209,18 +215,18 @@ final readonly class ShelfLife
 
         return match (true) {
             $water->class === WaterClass::Free || ($water->class === WaterClass::Emulsion && ! $preserved) => [
-                7 / self::DAYS_PER_MONTH,
+                Months::ofDays(self::WITH_FREE_WATER_DAYS),
                 'Free water without a fitting preservative: 7 days in the fridge, or 30 days frozen.',
                 'Without the water: the plant dried first, or an oil extract in its place',
             ],
             $water->class === WaterClass::Traces && ! $preserved => [
-                3.0,
+                self::WITH_TRACES,
                 'Traces of water without a preservative: 3 months at most, kept cool.',
                 'Shown to be dry',
             ],
             // What testing an emulsion would give cannot be told beforehand.
             $water->class === WaterClass::Emulsion => [
-                3.0,
+                self::WITH_TRACES,
                 'A preserved emulsion that has not been tested: 3 months at most.',
                 '',
             ],

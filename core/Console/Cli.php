@@ -27,7 +27,6 @@ use Crown\Head\Scalp;
 use Crown\Head\Shortlist;
 use Crown\Head\Strand;
 use Crown\Measure\AmountReader;
-use Crown\Measure\Band;
 use Crown\Measure\Converter;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
@@ -36,12 +35,18 @@ use Crown\Problem;
 use Crown\Reading\ReadLine;
 use Crown\Reading\RecipeReader;
 use Crown\Solving\SolveError;
+use Crown\Steep\Charge;
+use Crown\Steep\Herb;
 use Crown\Steep\MethodTable;
+use Crown\Steep\Pour;
+use Crown\Steep\Preparation;
 use Crown\Steep\Signs;
 use Crown\Steep\SteepAdvice;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\Straining;
+use Crown\Steep\Vessel;
+use Crown\Steep\Way;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -257,20 +262,26 @@ final readonly class Cli
         $start = $arguments->text('wanted', '') !== ''
                 ? $arguments->date('wanted', $this->today)
                 : $arguments->date('start', $this->today);
-        $steep = SteepPlan::of(
-            $plant,
-            $arguments->text('form', $plant->usualForm()),
-            $arguments->number('grams', 0.0),
-            $oil,
-            $arguments->number('oil-ml', 0.0) * $density,
+        $form = $arguments->text('form', $plant->usualForm());
+        $steep = SteepPlan::begun(
+            Charge::of(
+                new Herb(
+                    $plant,
+                    $form,
+                    $arguments->number('grams', 0.0),
+                    $start,
+                    Preparation::usual($form, $method),
+                ),
+                new Pour($oil, $arguments->number('oil-ml', 0.0) * $density, $start),
+            ),
             $method,
-            $start,
-            $arguments->text('shaken', 'daily') !== 'never',
-            $arguments->flag('pressed'),
-            $arguments->number('jar-ml', 0.0),
-            $arguments->number('diameter-cm', 0.0),
-            $arguments->number('celsius', 0.0),
-            $arguments->number('minutes', 0.0),
+            new Way(
+                $arguments->text('shaken', 'daily') !== 'never',
+                $arguments->flag('pressed'),
+                $arguments->number('celsius', 0.0) ?: null,
+                $arguments->number('minutes', 0.0) ?: null,
+            ),
+            Vessel::written($arguments->number('jar-ml', 0.0), $arguments->number('diameter-cm', 0.0), 0.0),
         );
         if ($arguments->text('wanted', '') !== '') {
             $steep = $steep->readyOn($start);
@@ -281,20 +292,7 @@ final readonly class Cli
         return $this->done(
             $arguments,
             [
-                'oil_grams' => Band::exact($steep->oilGrams()),
-                'ratio' => round($steep->ratio(), 3),
-                'oil_above_plant_cm' => $steep->oilAbovePlantCm(),
-                'headspace_cm' => $steep->headspaceCm(),
-                'extraction_percent' => $steep->extractionPercent(),
-                'yield_grams' => $steep->yieldGrams(),
-                'water_in_grams' => $steep->waterInGrams(),
-                'age_spent_days' => $steep->ageSpentDays(),
-                'dates' => [
-                    'start' => $steep->start->format('Y-m-d'),
-                    'stop_shaking' => $steep->stopShaking()->format('Y-m-d'),
-                    'strain' => $steep->strainDay()->format('Y-m-d'),
-                    'ready' => $steep->readyDay()->format('Y-m-d'),
-                ],
+                ...$steep->figures(),
                 'straining' => Straining::inShort($steep),
                 'signs' => Signs::of($steep),
                 'methods' => MethodTable::for($steep, new DateTimeImmutable($this->today), null),
@@ -302,10 +300,10 @@ final readonly class Cli
             ],
             sprintf(
                 "Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n",
-                $steep->start->format('Y-m-d'),
-                $steep->strainDay()->format('Y-m-d'),
-                $steep->readyDay()->format('Y-m-d'),
-                $steep->yieldGrams()->best,
+                $steep->timeline->start->format('Y-m-d'),
+                $steep->timeline->strainDay()->format('Y-m-d'),
+                $steep->timeline->readyDay()->format('Y-m-d'),
+                $steep->recovery->yieldGrams()->best,
                 Straining::inShort($steep),
             ),
             $stop ? 1 : 0,

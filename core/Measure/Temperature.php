@@ -11,6 +11,15 @@ final readonly class Temperature
     {
     }
 
+    /**
+     * How fast things happen at a temperature against 20 °C: twice as fast for every 10 K (van 't Hoff's rule with a
+     * Q10 of 2).
+     */
+    public static function speed(float $celsius): float
+    {
+        return 2 ** (($celsius - 20.0) / 10);
+    }
+
     public static function celsius(float $degrees): self
     {
         return new self($degrees);
@@ -19,10 +28,5 @@ final readonly class Temperature
     public static function fahrenheit(float $degrees): self
     {
         return new self((($degrees - 32.0) * 5.0) / 9.0);
-    }
-
-    public function inFahrenheit(): float
-    {
-        return ($this->celsius * 9.0) / 5.0 + 32.0;
     }
 }

@@ -98,6 +98,12 @@ final readonly class Herb
         return new self($this->plant, $this->form, $grams, $this->since, $this->preparation, $this->draw);
     }
 
+    /** The same herb with something done to it. */
+    public function prepared(Preparation $preparation): self
+    {
+        return new self($this->plant, $this->form, $this->grams, $this->since, $preparation, $this->draw);
+    }
+
     /** The same herb for another day. */
     public function from(DateTimeImmutable $since): self
     {

@@ -33,24 +33,24 @@ final readonly class MethodTable implements JsonSerializable
     /** Whether a way, begun today, is ready by the day wanted. */
     public function makesIt(SteepPlan $plan): bool
     {
-        return $this->wanted === null || $plan->startingOn($this->today)->readyDay() <= $this->wanted;
+        return $this->wanted === null || $plan->startingOn($this->today)->timeline->readyDay() <= $this->wanted;
     }
 
     /** @return array{SteepMethod, string} what is recommended, and why */
     public function recommended(): array
     {
-        $fresh = $this->plans[0]->hasFresh();
-        $short = $this->plans[0]->oil()->facts->best(Property::LifeMonths, 12.0) <= 6.0;
+        $fresh = $this->plans[0]->charge->hasFresh();
+        $short = $this->plans[0]->charge->oil()->facts->best(Property::LifeMonths, 12.0) <= 6.0;
         [$first, $why] = match (true) {
             $fresh => [
                 SteepMethod::WaterBath,
                 'A fresh plant brings water. Dry or wilt it first, and cold and dark is best; if it must be fresh, the '
-                    .'water bath with the bowl weighed before and after.',
+                .'water bath with the bowl weighed before and after.',
             ],
             $short => [
                 SteepMethod::WaterBath,
                 'This oil keeps too short a time for weeks of standing; an hour of warmth costs it little more than a '
-                    .'day.',
+                .'day.',
             ],
             default => [
                 SteepMethod::ColdDark,
@@ -58,12 +58,12 @@ final readonly class MethodTable implements JsonSerializable
             ],
         };
         foreach ($this->plans as $plan) {
-            if ($plan->method === $first && $this->makesIt($plan)) {
+            if ($plan->timeline->method === $first && $this->makesIt($plan)) {
                 return [$first, $why];
             }
         }
         foreach ($this->plans as $plan) {
-            if ($plan->method === SteepMethod::WaterBath && $this->makesIt($plan)) {
+            if ($plan->timeline->method === SteepMethod::WaterBath && $this->makesIt($plan)) {
                 return [
                     SteepMethod::WaterBath,
                     'Weeks of standing would be ready too late; the water bath is ready in time.',
@@ -84,19 +84,19 @@ final readonly class MethodTable implements JsonSerializable
             'why' => $why,
             'rows' => array_map(
                 fn (SteepPlan $p): array => [
-                    'method' => $p->method->value,
-                    'label' => $p->method->label(),
-                    'days' => $p->standsDays(),
-                    'minutes' => $p->method->minutes(),
-                    'celsius' => $p->method->celsius(),
-                    'extraction_percent' => $p->extractionPercent(),
-                    'age_spent_days' => $p->ageSpentDays(),
-                    'life_left_months' => $p->lifeLeftMonths(),
-                    'water_in_grams' => $p->waterInGrams(),
-                    'drives_water_off' => $p->method->isHeated() && $p->method !== SteepMethod::HotJar,
-                    'risk' => $p->method->risk(),
-                    'watching' => $p->method->watching(),
-                    'ready' => $p->startingOn($this->today)->readyDay()->format('Y-m-d'),
+                    'method' => $p->timeline->method->value,
+                    'label' => $p->timeline->method->label(),
+                    'days' => $p->timeline->standsDays(),
+                    'minutes' => $p->timeline->method->minutes(),
+                    'celsius' => $p->timeline->method->celsius(),
+                    'extraction_percent' => $p->extraction->atStraining(),
+                    'age_spent_days' => $p->ageing->spentDays(),
+                    'life_left_months' => $p->ageing->lifeLeftMonths(),
+                    'water_in_grams' => $p->water->inGrams(),
+                    'drives_water_off' => $p->timeline->method->drivesWaterOff(),
+                    'risk' => $p->timeline->method->risk(),
+                    'watching' => $p->timeline->method->watching(),
+                    'ready' => $p->startingOn($this->today)->timeline->readyDay()->format('Y-m-d'),
                     'in_time' => $this->makesIt($p),
                 ],
                 $this->plans,

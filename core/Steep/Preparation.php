@@ -15,6 +15,16 @@ enum Preparation: string
     /** A powder in a closed bag: it stays out of the oil, and gives up less. */
     case Bagged = 'bagged';
 
+    /** What is done to a form where nobody says: a method may blend it, and a fresh plant is chopped. */
+    public static function usual(string $form, SteepMethod $method): self
+    {
+        return match (true) {
+            $method === SteepMethod::BlendHeat => self::Blended,
+            $form === 'fresh' => self::Chopped,
+            default => self::None,
+        };
+    }
+
     /** How much faster it draws than the same form untouched. */
     public function speed(): float
     {

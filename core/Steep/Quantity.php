@@ -18,7 +18,12 @@ use Crown\Measure\MeasureError;
 final class Quantity
 {
     /** What is written for "as much as covers the herb". */
-    public const COVER = 'to cover';
+    private const COVER = 'to cover';
+
+    public static function covers(string $written): bool
+    {
+        return mb_strtolower(trim($written)) === self::COVER;
+    }
 
     /** @throws SteepError|MeasureError|CannotTell about "amount" */
     public static function grams(

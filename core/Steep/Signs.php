@@ -13,15 +13,15 @@ final class Signs
     /** @return list<string> none for a steep that is not heated */
     public static function of(SteepPlan $plan): array
     {
-        if (! $plan->method->isHeated()) {
+        if (! $plan->timeline->method->isHeated()) {
             return [];
         }
         $signs = [];
-        if ($plan->waterInGrams()->best > 0.0) {
+        if ($plan->water->inGrams()->best > 0.0) {
             $signs[] = 'The bubbling has stopped: the water is gone.';
             $signs[] = 'The oil is clear, without fog.';
         }
-        foreach ($plan->herbs as $herb) {
+        foreach ($plan->charge->herbs as $herb) {
             $name = mb_strtolower($herb->plant->name);
             $signs[] = match (true) {
                 $herb->form === 'fresh' => sprintf('%s is crisp and has turned olive, not brown.', ucfirst($name)),

@@ -34,14 +34,14 @@ final readonly class SteepAdvice implements JsonSerializable
     private static function ofWater(SteepPlan $plan): array
     {
         $advice = [];
-        if ($plan->hasFresh()) {
+        if ($plan->charge->hasFresh()) {
             $advice[] = new self(
                 'steep.fresh',
                 Severity::Caution,
                 'A fresh plant under oil brings water and, at room temperature, can grow dangerous microbes. Wilt or '
                     .'dry it first, or use a water bath and weigh the bowl before and after. Never eat it.',
             );
-            if (! $plan->method->isHeated() && ! $plan->isDry()) {
+            if (! $plan->timeline->method->isHeated() && ! $plan->water->isDry()) {
                 $advice[] = new self(
                     'steep.fresh-cold',
                     Severity::Stop,
@@ -49,18 +49,22 @@ final readonly class SteepAdvice implements JsonSerializable
                 );
             }
         }
-        if ($plan->waterGrams > 0.0) {
+        if ($plan->charge->waterGrams > 0.0) {
             $advice[] = new self(
                 'steep.water-added',
                 Severity::Caution,
                 sprintf(
                     '%s g of water or gel go in on purpose. It draws nothing into oil that stays; all of it counts '
                         .'until the bowl shows it gone.',
-                    Amount::number($plan->waterGrams),
+                    Amount::number($plan->charge->waterGrams),
                 ),
             );
         }
-        if ($plan->method->isHeated() && $plan->waterInGrams()->best > 0.0 && $plan->weighings === []) {
+        if (
+            $plan->timeline->method->isHeated()
+            && $plan->water->inGrams()->best > 0.0
+            && $plan->journal->weighings === []
+        ) {
             $advice[] = new self(
                 'steep.weigh-bowl',
                 Severity::Caution,
@@ -68,14 +72,14 @@ final readonly class SteepAdvice implements JsonSerializable
                     .'water driven off. Without it all the water counts as still there.',
             );
         }
-        if ($plan->weighings !== [] && ! $plan->isDry()) {
+        if ($plan->journal->weighings !== [] && ! $plan->water->isDry()) {
             $advice[] = new self(
                 'steep.water-left',
                 Severity::Caution,
                 sprintf(
                     'By the weighing about %s g of water are still in it. Heat on and weigh again, or settle it and '
                         .'leave the last centimetre, or freeze it and pour the oil off.',
-                    Amount::number(round($plan->waterLeftGrams()->best, 1)),
+                    Amount::number(round($plan->water->leftGrams()->best, 1)),
                 ),
             );
         }
@@ -87,30 +91,30 @@ final readonly class SteepAdvice implements JsonSerializable
     private static function ofCharge(SteepPlan $plan): array
     {
         $advice = [];
-        $usual = $plan->usualRatio();
+        $usual = $plan->charge->usualRatio();
         $words = static fn (float $x): string => Amount::number(round($x, 1));
-        if ($plan->ratio() < $usual->low) {
+        if ($plan->charge->ratio() < $usual->low) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Caution,
                 sprintf(
                     '1 part to %s of oil is less than 1 to %s: the plant will not be covered.',
-                    $words($plan->ratio()),
+                    $words($plan->charge->ratio()),
                     $words($usual->low),
                 ),
             );
-        } elseif ($plan->ratio() > $usual->high) {
+        } elseif ($plan->charge->ratio() > $usual->high) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Note,
                 sprintf(
                     '1 part to %s of oil is more than 1 to %s: the charge is thin.',
-                    $words($plan->ratio()),
+                    $words($plan->charge->ratio()),
                     $words($usual->high),
                 ),
             );
         }
-        foreach ($plan->herbs as $herb) {
+        foreach ($plan->charge->herbs as $herb) {
             if ($herb->preparation === Preparation::Toasted) {
                 $advice[] = new self(
                     'steep.toast',
@@ -134,7 +138,7 @@ final readonly class SteepAdvice implements JsonSerializable
                 );
             }
         }
-        $left = $plan->lifeLeftMonths();
+        $left = $plan->ageing->lifeLeftMonths();
         if ($left->best < 3.0) {
             $advice[] = new self(
                 'steep.outlived',
@@ -142,12 +146,12 @@ final readonly class SteepAdvice implements JsonSerializable
                 sprintf(
                     '%s will hardly outlive this steep: about %s months are left of it. A shorter way, or an oil that '
                         .'keeps longer, is better.',
-                    $plan->oil()->name,
+                    $plan->charge->oil()->name,
                     $words($left->best),
                 ),
             );
         }
-        foreach ($plan->pours as $pour) {
+        foreach ($plan->charge->pours as $pour) {
             if ($pour->oil->provenance->withdrawn !== '') {
                 $advice[] = new self(
                     'steep.withdrawn',
@@ -163,35 +167,36 @@ final readonly class SteepAdvice implements JsonSerializable
     /** @return list<self> */
     private static function ofJar(SteepPlan $plan): array
     {
-        if (! $plan->vessel->known()) {
+        $air = $plan->geometry->headspaceCm()?->best;
+        $cover = $plan->geometry->oilAbovePlantCm()?->best;
+        if (! $plan->vessel->isKnown() || $air === null || $cover === null) {
             return [];
         }
         $advice = [];
-        $air = $plan->headspaceCm()->best;
         if ($air < 0.0) {
             $advice[] = new self('steep.jar', Severity::Stop, 'The jar is too small for this much plant and oil.');
-        } elseif ($air < $plan->wantedAirCm()) {
+        } elseif ($air < $plan->geometry->wantedAirCm()) {
             $advice[] = new self(
                 'steep.jar',
                 Severity::Caution,
                 sprintf(
                     'Only %.1f cm of air over the oil; leave %.1f cm%s.',
                     $air,
-                    $plan->wantedAirCm(),
-                    $plan->hasFresh() ? ', for a fresh plant swells' : '',
+                    $plan->geometry->wantedAirCm(),
+                    $plan->charge->hasFresh() ? ', for a fresh plant swells' : '',
                 ),
             );
         }
-        if (round($plan->oilAbovePlantCm()->best, 1) < SteepPlan::LEAST_COVER) {
-            $more = $plan->gramsToCover($plan->oil());
+        if (round($cover, 1) < Geometry::LEAST_COVER) {
+            $more = $plan->geometry->gramsToCover($plan->charge->oil()) ?? 0.0;
             $advice[] = new self(
                 'steep.cover',
                 Severity::Caution,
                 sprintf(
                     'Only %.1f cm of oil over the plant; it needs 2.5 cm. About %s g more of %s would cover it.',
-                    $plan->oilAbovePlantCm()->best,
+                    $cover,
                     Amount::number(round($more)),
-                    mb_strtolower($plan->oil()->name),
+                    mb_strtolower($plan->charge->oil()->name),
                 ),
             );
         }
@@ -210,15 +215,15 @@ final readonly class SteepAdvice implements JsonSerializable
     private static function ofHeatAndLight(SteepPlan $plan): array
     {
         $advice = [];
-        $sun = array_filter($plan->stays, static fn (Stay $s): bool => $s->method->isInSun()) !== [];
+        $sun = array_filter($plan->journal->stays, static fn (Stay $s): bool => $s->method->isInSun()) !== [];
         if ($sun) {
             $advice[] = new self(
                 'steep.light',
-                $plan->oil()->fattyAcids->polyunsaturated() > 40.0 ? Severity::Caution : Severity::Note,
+                $plan->charge->oil()->fattyAcids->polyunsaturated() > 40.0 ? Severity::Caution : Severity::Note,
                 'Light oxidises oil: the weeks on the sill count double against its life.',
             );
         }
-        if (array_filter($plan->stays, static fn (Stay $s): bool => $s->method->isHeated()) !== []) {
+        if (array_filter($plan->journal->stays, static fn (Stay $s): bool => $s->method->isHeated()) !== []) {
             $advice[] = new self(
                 'steep.heat',
                 Severity::Caution,
@@ -226,7 +231,7 @@ final readonly class SteepAdvice implements JsonSerializable
                     .'jar slowly: it cracks in boiling water.',
             );
         }
-        if ($plan->method === SteepMethod::DirectHeat) {
+        if ($plan->timeline->method === SteepMethod::DirectHeat) {
             $advice[] = new self(
                 'steep.direct',
                 Severity::Caution,
@@ -242,14 +247,14 @@ final readonly class SteepAdvice implements JsonSerializable
     private static function ofHands(SteepPlan $plan): array
     {
         $advice = [];
-        if ($plan->pressed && ($plan->hasFresh() || $plan->hasFines())) {
+        if ($plan->way->pressed && ($plan->charge->hasFresh() || $plan->charge->hasFines())) {
             $advice[] = new self(
                 'steep.press',
                 Severity::Caution,
                 'Pressing a fresh or powdered charge drives water and fines through. Let it drip.',
             );
         }
-        foreach ($plan->pours as $pour) {
+        foreach ($plan->charge->pours as $pour) {
             if ($pour->oil->drying) {
                 $advice[] = new self(
                     'steep.rags',

@@ -46,6 +46,12 @@ enum SteepMethod: string
         };
     }
 
+    /** Heated in the open: the closed jar keeps what rises. */
+    public function drivesWaterOff(): bool
+    {
+        return $this->isHeated() && $this !== self::HotJar;
+    }
+
     public function isInSun(): bool
     {
         return $this === self::SunnySill;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Assessment\ShelfLife;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Evidence;
@@ -22,13 +23,13 @@ use Crown\Catalogue\Solubility;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
+use Crown\Measure\Months;
 use Crown\Measure\Property;
+use DateTimeImmutable;
 
 /** What came out of a steep: an oil that carries its water, its age, its parents and its plants' constituents. */
 final readonly class SteepYield
 {
-    public const DAYS_PER_MONTH = 30.44;
-
     /** Facts of a blend of oils that are the mean of its parts, by mass. */
     private const MEANS = [Property::Density20, Property::Density60, Property::Weight];
 
@@ -48,10 +49,13 @@ final readonly class SteepYield
         private string $withdrawn = '',
         private bool $drawn = false,
     ) {
-        if ($grams <= 0.0 || $grams > $plan->oilGrams() * 1.5) {
+        if ($grams <= 0.0 || $grams > $plan->charge->oilGrams() * 1.5) {
             throw SteepError::field(
                 'yield_grams',
-                sprintf('more than 0 and at most %g g, half again the oil that went in', $plan->oilGrams() * 1.5),
+                sprintf(
+                    'more than 0 and at most %g g, half again the oil that went in',
+                    $plan->charge->oilGrams() * 1.5,
+                ),
             );
         }
         if ($lossGrams < 0.0) {
@@ -62,7 +66,7 @@ final readonly class SteepYield
     /** Grams of water still counted: brought in less driven off, worst case kept in the band. */
     public function waterLeftGrams(): Band
     {
-        return $this->plan->waterLeftGrams()->minus(Band::exact($this->lossGrams))->atLeast(0.0);
+        return $this->plan->water->leftGrams()->minus(Band::exact($this->lossGrams))->atLeast(0.0);
     }
 
     /**
@@ -75,8 +79,8 @@ final readonly class SteepYield
         $share = $this->waterLeftGrams()->best / $this->grams;
 
         return match (true) {
-            $share < SteepPlan::DRY => 0.0,
-            $this->choice !== WaterChoice::Kept => SteepPlan::DRY,
+            $share < WaterBalance::DRY => 0.0,
+            $this->choice !== WaterChoice::Kept => WaterBalance::DRY,
             default => min(0.9, $share),
         };
     }
@@ -84,6 +88,19 @@ final readonly class SteepYield
     public function isDry(): bool
     {
         return $this->waterShare() === 0.0;
+    }
+
+    /**
+     * Best before, of what came out on a day: the low end of what its oil still has. Traces of water cap it.
+     */
+    public function bestBefore(DateTimeImmutable $on): DateTimeImmutable
+    {
+        $months = $this->plan->charge->oil()->facts->has(Property::LifeMonths)
+            ? $this->plan->ageing->lifeLeftMonths()->low
+            : ShelfLife::WITH_TRACES;
+        $months = $this->isDry() ? $months : min($months, ShelfLife::WITH_TRACES);
+
+        return $on->modify(sprintf('+%d days', Months::inDays($months)));
     }
 
     /** What was had against what was foretold, per cent of the oil that could come. */
@@ -95,15 +112,15 @@ final readonly class SteepYield
     /** Grams of oil that stayed per gram of plant: what the studio learns from. */
     public function keptPerGram(): float
     {
-        return max(0.0, $this->plan->oilLeftGrams() - $this->grams) / $this->plan->plantGrams();
+        return max(0.0, $this->plan->oilLeftGrams() - $this->grams) / $this->plan->charge->plantGrams();
     }
 
     /** The oil as an ingredient that any formula can use. */
     public function ingredient(string $id, string $name): Ingredient
     {
-        $pours = $this->plan->pours;
-        $oil = $this->plan->oil();
-        $plants = array_map(static fn (Herb $h): Ingredient => $h->plant, $this->plan->herbs);
+        $pours = $this->plan->charge->pours;
+        $oil = $this->plan->charge->oil();
+        $plants = array_map(static fn (Herb $h): Ingredient => $h->plant, $this->plan->charge->herbs);
         $oils = array_map(static fn (Pour $p): Ingredient => $p->oil, $pours);
         $all = [...$oils, ...$plants];
         $facts = $oil->facts;
@@ -111,7 +128,10 @@ final readonly class SteepYield
             $facts = $this->mean($facts, $property);
         }
         if ($oil->facts->has(Property::LifeMonths)) {
-            $facts = $facts->with(Property::LifeMonths, new Fact($this->plan->lifeLeftMonths(), Fact::ESTIMATE));
+            $facts = $facts->with(
+                Property::LifeMonths,
+                new Fact($this->plan->ageing->lifeLeftMonths(), Fact::ESTIMATE),
+            );
         }
         $facts = $this->price($facts);
         $advice = array_map(static fn (Ingredient $i): Advice => $i->pregnancy, $all);
@@ -186,12 +206,12 @@ final readonly class SteepYield
     private function mean(FactSheet $facts, Property $property): FactSheet
     {
         $low = $best = $high = 0.0;
-        foreach ($this->plan->pours as $pour) {
+        foreach ($this->plan->charge->pours as $pour) {
             if (! $pour->oil->facts->has($property)) {
                 return $facts;
             }
             $band = $pour->oil->facts->get($property)->band;
-            $share = $pour->grams / $this->plan->oilGrams();
+            $share = $pour->grams / $this->plan->charge->oilGrams();
             [$low, $best, $high] = [
                 $low + $share * $band->low,
                 $best + $share * $band->best,
@@ -199,7 +219,7 @@ final readonly class SteepYield
             ];
         }
 
-        return count($this->plan->pours) === 1
+        return count($this->plan->charge->pours) === 1
             ? $facts
             : $facts->with($property, new Fact(Band::of($low, $best, max($best, $high)), Fact::ESTIMATE));
     }
@@ -213,10 +233,10 @@ final readonly class SteepYield
         $money = Band::exact(0.0);
         foreach (
             [
-                ...array_map(static fn (Pour $p): array => [$p->oil, $p->grams], $this->plan->pours),
+                ...array_map(static fn (Pour $p): array => [$p->oil, $p->grams], $this->plan->charge->pours),
                 ...array_map(
                     static fn (Herb $h): array => [$h->plant, $h->draw > 1 ? 0.0 : $h->grams],
-                    $this->plan->herbs,
+                    $this->plan->charge->herbs,
                 ),
             ] as [$ingredient, $grams]
         ) {
@@ -226,23 +246,25 @@ final readonly class SteepYield
             $money
                 = $grams > 0.0 ? $money->plus($ingredient->facts->get(Property::Price)->band->scaled($grams)) : $money;
         }
-        $oil = $this->plan->drawnGrams() + ($this->drawn ? $this->plan->yieldGrams()->best : $this->grams);
+        $oil
+            = $this->plan->journal->drawnGrams()
+            + ($this->drawn ? $this->plan->recovery->yieldGrams()->best : $this->grams);
 
         return $facts->with(Property::Price, new Fact($money->scaled(1 / $oil), Fact::ESTIMATE));
     }
 
     private function acids(): FattyAcids
     {
-        if (count($this->plan->pours) === 1) {
-            return $this->plan->oil()->fattyAcids;
+        if (count($this->plan->charge->pours) === 1) {
+            return $this->plan->charge->oil()->fattyAcids;
         }
         $percent = [];
-        foreach ($this->plan->pours as $pour) {
+        foreach ($this->plan->charge->pours as $pour) {
             if (! $pour->oil->fattyAcids->known()) {
                 return new FattyAcids([], '');
             }
             foreach ($pour->oil->fattyAcids->percent as $acid => $share) {
-                $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $pour->grams) / $this->plan->oilGrams();
+                $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $pour->grams) / $this->plan->charge->oilGrams();
             }
         }
 
@@ -253,11 +275,11 @@ final readonly class SteepYield
     private function solidFat(): SolidFat
     {
         $percent = array_fill_keys(SolidFat::TEMPERATURES, 0.0);
-        foreach ($this->plan->pours as $pour) {
+        foreach ($this->plan->charge->pours as $pour) {
             foreach (SolidFat::TEMPERATURES as $celsius) {
                 $percent[$celsius]
                     += ($pour->oil->solidFat->at((float) $celsius) * $pour->oil->solidFat->structure * $pour->grams)
-                    / $this->plan->oilGrams();
+                    / $this->plan->charge->oilGrams();
             }
         }
 
@@ -272,24 +294,24 @@ final readonly class SteepYield
      */
     private function constituents(): array
     {
-        $drawn = $this->plan->extractionPercent()->scaled(0.01);
+        $drawn = $this->plan->extraction->atStraining()->scaled(0.01);
         $bands = [];
         $add = static function (string $name, Band $band) use (&$bands): void {
             $bands[$name] = ($bands[$name] ?? Band::exact(0.0))->plus($band);
         };
-        foreach ($this->plan->herbs as $herb) {
+        foreach ($this->plan->charge->herbs as $herb) {
             foreach ($herb->plant->constituents as $name => $fact) {
                 $add(
                     $name,
                     $fact->band
-                        ->scaled(($herb->grams * $herb->reach()) / $this->plan->oilGrams())
+                        ->scaled(($herb->grams * $herb->reach()) / $this->plan->charge->oilGrams())
                         ->times(Band::of(min(1.0, $drawn->low), min(1.0, $drawn->best), 1.0)),
                 );
             }
         }
-        foreach ($this->plan->pours as $pour) {
+        foreach ($this->plan->charge->pours as $pour) {
             foreach ($pour->oil->constituents as $name => $fact) {
-                $add($name, $fact->band->scaled($pour->grams / $this->plan->oilGrams()));
+                $add($name, $fact->band->scaled($pour->grams / $this->plan->charge->oilGrams()));
             }
         }
 
@@ -305,9 +327,8 @@ final readonly class SteepYield
     private function evidence(array $plants): array
     {
         $best = [];
-        foreach (
-            [...$plants, ...array_map(static fn (Pour $p): Ingredient => $p->oil, $this->plan->pours)] as $ingredient
-        ) {
+        $oils = array_map(static fn (Pour $p): Ingredient => $p->oil, $this->plan->charge->pours);
+        foreach ([...$plants, ...$oils] as $ingredient) {
             foreach ($ingredient->evidence as $evidence) {
                 $known = $best[$evidence->need->value] ?? $evidence;
                 $best[$evidence->need->value] = $evidence->worth() > $known->worth() ? $evidence : $known;

@@ -14,7 +14,7 @@ final class Straining
     public static function steps(SteepPlan $plan): array
     {
         $steps = [self::settling($plan)];
-        if ($plan->hasFines()) {
+        if ($plan->charge->hasFines()) {
             $steps[] = new StrainStep(
                 'pour',
                 'Pour the clear oil off the top, slowly, and stop when the first cloud comes.',
@@ -35,12 +35,12 @@ final class Straining
             'Weigh what came out.',
             sprintf(
                 'Foretold: %d g, between %d and %d. What stays in the herb is what you learn from.',
-                round($plan->yieldGrams()->best),
-                round($plan->yieldGrams()->low),
-                round($plan->yieldGrams()->high),
+                round($plan->recovery->yieldGrams()->best),
+                round($plan->recovery->yieldGrams()->low),
+                round($plan->recovery->yieldGrams()->high),
             ),
         );
-        if (! $plan->isDry()) {
+        if (! $plan->water->isDry()) {
             $steps[] = new StrainStep(
                 'water',
                 'Look for water: let it stand in a glass. Drops or a cloudy layer at the bottom are water, a brown '
@@ -56,7 +56,8 @@ final class Straining
         );
         $steps[] = new StrainStep(
             'herb',
-            max([1, ...array_map(static fn (Herb $h): int => $h->draw, $plan->herbs)]) < 3 && ! $plan->hasFresh()
+            max([1, ...array_map(static fn (Herb $h): int => $h->draw, $plan->charge->herbs)]) < 3
+            && ! $plan->charge->hasFresh()
                 ? 'Keep the herb for another draw today, or compost it.'
                 : 'Compost the herb.',
             'A second draw gives about half of the first, a third a quarter; a wet herb does not keep.',
@@ -77,14 +78,14 @@ final class Straining
     private static function settling(SteepPlan $plan): StrainStep
     {
         return match (true) {
-            $plan->hasFines() => new StrainStep(
+            $plan->charge->hasFines() => new StrainStep(
                 'settle',
                 'Let it settle untouched for 36 to 48 hours.',
                 'Powder goes straight through a strainer; it has to lie down first.',
                 36,
                 48,
             ),
-            $plan->hasFresh() => new StrainStep(
+            $plan->charge->hasFresh() => new StrainStep(
                 'settle',
                 'Lift the plant out and let the oil stand for a day.',
                 'Water sinks; the last centimetre is left behind.',
@@ -103,14 +104,15 @@ final class Straining
 
     private static function cloth(SteepPlan $plan): StrainStep
     {
-        $coarse = array_filter(
-            $plan->herbs,
-            static fn (Herb $h): bool => $h->form !== 'seed'
-                && ! ($h->form === 'dried' && $h->preparation === Preparation::None),
-        ) === [];
+        $coarse
+            = array_filter(
+                $plan->charge->herbs,
+                static fn (Herb $h): bool => $h->form !== 'seed'
+                    && ! ($h->form === 'dried' && $h->preparation === Preparation::None),
+            ) === [];
 
         return match (true) {
-            $plan->hasFines() => new StrainStep(
+            $plan->charge->hasFines() => new StrainStep(
                 'filter',
                 'Filter the rest through paper or a double cloth. Never a stocking or a coarse sieve: powder goes '
                     .'straight through.',
@@ -132,15 +134,11 @@ final class Straining
 
     private static function pressing(SteepPlan $plan): StrainStep
     {
-        if ($plan->hasFresh() || $plan->hasFines()) {
-            return new StrainStep(
-                'press',
-                'Do not press: let it drip.',
-                'Pressing drives water and fines through.',
-            );
+        if ($plan->charge->hasFresh() || $plan->charge->hasFines()) {
+            return new StrainStep('press', 'Do not press: let it drip.', 'Pressing drives water and fines through.');
         }
 
-        return $plan->pressed
+        return $plan->way->pressed
             ? new StrainStep(
                 'press',
                 'Press it, gently, for the last of it.',
@@ -157,6 +155,6 @@ final class Straining
     {
         $bagged = static fn (Herb $herb): bool => $herb->preparation === Preparation::Bagged;
 
-        return array_filter($plan->herbs, $bagged) !== [];
+        return array_filter($plan->charge->herbs, $bagged) !== [];
     }
 }

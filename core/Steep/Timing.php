@@ -13,9 +13,9 @@ final class Timing
     public static function of(SteepPlan $plan, DateTimeImmutable $today, ?DateTimeImmutable $wanted): array
     {
         if ($wanted === null) {
-            return ['fits' => true, 'message' => '', 'latest_start' => $plan->start->format('Y-m-d')];
+            return ['fits' => true, 'message' => '', 'latest_start' => $plan->timeline->start->format('Y-m-d')];
         }
-        $latest = $plan->readyOn($wanted)->start;
+        $latest = $plan->readyOn($wanted)->timeline->start;
         if ($latest >= $today) {
             return [
                 'fits' => true,
@@ -23,18 +23,21 @@ final class Timing
                 'latest_start' => $latest->format('Y-m-d'),
             ];
         }
-        $earliest = $plan->startingOn($today)->readyDay();
-        $fewest = $plan->method->daysRange()[0];
+        $earliest = $plan->startingOn($today)->timeline->readyDay();
+        $fewest = $plan->timeline->method->daysRange()[0];
         $still = [];
-        $shorter = max($fewest, $plan->standsDays() - (int) $latest->diff($today)->format('%a'));
+        $shorter = max($fewest, $plan->timeline->standsDays() - (int) $latest->diff($today)->format('%a'));
         if (
-            $shorter < $plan->standsDays()
-            && self::standing($plan, $shorter)->startingOn($today)->readyDay() <= $wanted
+            $shorter < $plan->timeline->standsDays()
+            && $plan->standing($shorter)->startingOn($today)->timeline->readyDay() <= $wanted
         ) {
-            $still[] = sprintf('let it stand %d days instead of %d', $shorter, $plan->standsDays());
+            $still[] = sprintf('let it stand %d days instead of %d', $shorter, $plan->timeline->standsDays());
         }
         foreach ([SteepMethod::WaterBath, SteepMethod::HotJar] as $method) {
-            if ($plan->method !== $method && $plan->by($method)->startingOn($today)->readyDay() <= $wanted) {
+            if (
+                $plan->timeline->method !== $method
+                && $plan->by($method)->startingOn($today)->timeline->readyDay() <= $wanted
+            ) {
                 $still[] = sprintf('use the way "%s"', mb_strtolower($method->label()));
 
                 break;
@@ -51,24 +54,5 @@ final class Timing
             ),
             'latest_start' => $latest->format('Y-m-d'),
         ];
-    }
-
-    private static function standing(SteepPlan $plan, int $days): SteepPlan
-    {
-        return new SteepPlan(
-            $plan->herbs,
-            $plan->pours,
-            $plan->stays,
-            $plan->vessel,
-            $plan->shakenDaily,
-            $plan->pressed,
-            $plan->celsius,
-            $plan->minutes,
-            $days,
-            $plan->waterGrams,
-            $plan->draws,
-            $plan->weighings,
-            $plan->retention,
-        );
     }
 }

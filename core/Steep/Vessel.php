@@ -4,40 +4,43 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-/** A jar with straight sides. What is not known is 0. */
+/** A jar with straight sides. What is not known is null. */
 final readonly class Vessel
 {
     /** Below this a jar's mouth is too narrow to strain into, cm. */
     private const WIDE_MOUTH = 6.0;
 
+    /** @throws SteepError about "jar_ml" */
     public function __construct(
-        public float $millilitres = 0.0,
-        public float $diameterCm = 0.0,
-        public float $mouthCm = 0.0,
+        public ?float $millilitres = null,
+        public ?float $diameterCm = null,
+        public ?float $mouthCm = null,
     ) {
-        if (
-            $millilitres < 0.0
-            || $diameterCm < 0.0
-            || $mouthCm < 0.0
-            || $millilitres > 100_000.0
-            || $diameterCm > 100.0
-        ) {
-            throw SteepError::field('jar_ml', 'a jar of 0 (not known) to 100,000 ml and 0 to 100 cm');
+        $outside = static fn (?float $size, float $most): bool => $size !== null && ($size <= 0.0 || $size > $most);
+        if ($outside($millilitres, 100_000.0) || $outside($diameterCm, 100.0) || $outside($mouthCm, 100.0)) {
+            throw SteepError::field('jar_ml', 'a jar of up to 100,000 ml and 100 cm, or nothing where it is not known');
         }
     }
 
-    public function known(): bool
+    /** As a document has it, where 0 stands for not known. @throws SteepError about "jar_ml" */
+    public static function written(float $millilitres, float $diameterCm, float $mouthCm): self
     {
-        return $this->millilitres > 0.0 && $this->diameterCm > 0.0;
+        return new self($millilitres ?: null, $diameterCm ?: null, $mouthCm ?: null);
     }
 
-    public function areaCm2(): float
+    public function isKnown(): bool
     {
-        return (M_PI * $this->diameterCm ** 2) / 4;
+        return $this->millilitres !== null && $this->diameterCm !== null;
+    }
+
+    /** Of the inner width; null when that is not known. */
+    public function areaCm2(): ?float
+    {
+        return $this->diameterCm === null ? null : (M_PI * $this->diameterCm ** 2) / 4;
     }
 
     public function isNarrow(): bool
     {
-        return $this->mouthCm > 0.0 && $this->mouthCm < self::WIDE_MOUTH;
+        return $this->mouthCm !== null && $this->mouthCm < self::WIDE_MOUTH;
     }
 }

@@ -14,8 +14,21 @@ final class RoomsTest
 {
     /** The rooms of core: each may import those before it, and none after it. */
     private const CORE = [
-        'Measure', 'Catalogue', 'Formula', 'Assessment', 'Reading', 'Solving', 'Learning', 'Steep', 'Make', 'Head',
-        'Rhythm', 'Papers', 'Exchange', 'Console',
+        'Json',
+        'Measure',
+        'Catalogue',
+        'Formula',
+        'Assessment',
+        'Reading',
+        'Solving',
+        'Learning',
+        'Steep',
+        'Make',
+        'Head',
+        'Rhythm',
+        'Papers',
+        'Exchange',
+        'Console',
     ];
 
     /** @return iterable<string, Rule> */

@@ -10,6 +10,7 @@ use Crown\Assessment\Context;
 use Crown\Assessment\Finding;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueReader;
+use Crown\Catalogue\Ingredient;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
@@ -17,6 +18,15 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Kitchen;
+use Crown\Steep\Charge;
+use Crown\Steep\Herb;
+use Crown\Steep\Pour;
+use Crown\Steep\Preparation;
+use Crown\Steep\SteepMethod;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\Vessel;
+use Crown\Steep\Way;
+use DateTimeImmutable;
 use PHPUnit\Framework\TestCase;
 
 /** Builds formulas from the reference catalogue in few words. */
@@ -88,5 +98,32 @@ abstract class CoreTestCase extends TestCase
         );
 
         return self::assess($formula, $assessment->subject->context->kitchen->scaleGrams);
+    }
+
+    /** One plant in one oil, prepared as its method has it. */
+    protected static function onePlant(
+        Ingredient $plant,
+        string $form,
+        float $plantGrams,
+        Ingredient $oil,
+        float $oilGrams,
+        SteepMethod $method,
+        DateTimeImmutable $start,
+        bool $shakenDaily = true,
+        bool $pressed = false,
+        float $jarMillilitres = 0.0,
+        float $diameterCm = 0.0,
+        ?float $celsius = null,
+        ?float $minutes = null,
+    ): SteepPlan {
+        return SteepPlan::begun(
+            Charge::of(
+                new Herb($plant, $form, $plantGrams, $start, Preparation::usual($form, $method)),
+                new Pour($oil, $oilGrams, $start),
+            ),
+            $method,
+            new Way($shakenDaily, $pressed, $celsius, $minutes),
+            Vessel::written($jarMillilitres, $diameterCm, 0.0),
+        );
     }
 }

@@ -13,10 +13,10 @@ use Crown\Measure\Property;
 use Crown\Reading\ReadLine;
 use Crown\Reading\RecipeReader;
 use Crown\Reading\Understood;
+use Crown\Steep\Charge;
 use Crown\Steep\Herb;
 use Crown\Steep\Pour;
 use Crown\Steep\Preparation;
-use Crown\Steep\Stay;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\Straining;
@@ -78,7 +78,8 @@ final class MethodPagesTest extends CoreTestCase
                 new RecursiveDirectoryIterator(self::ROOT.'/core', FilesystemIterator::SKIP_DOTS),
             ) as $file
         ) {
-            $code .= $file instanceof SplFileInfo && $file->getExtension() === 'php'
+            $code
+                .= $file instanceof SplFileInfo && $file->getExtension() === 'php'
                     ? (string) file_get_contents($file->getPathname())
                     : '';
         }
@@ -148,11 +149,19 @@ final class MethodPagesTest extends CoreTestCase
 
     public function test_straining_as_worked_on_its_page(): void
     {
-        $plan = static fn (Preparation $preparation): SteepPlan => new SteepPlan(
-            [new Herb(self::catalogue()->get('amla'), 'powder', 30, new DateTimeImmutable('2027-03-10'), $preparation)],
-            [new Pour(self::catalogue()->get('coconut-oil'), 300, new DateTimeImmutable('2027-03-10'))],
-            [new Stay(SteepMethod::ColdDark, new DateTimeImmutable('2027-03-10'))],
-            new Vessel(500, 8, 7),
+        $plan = static fn (Preparation $preparation): SteepPlan => SteepPlan::begun(
+            Charge::of(
+                new Herb(
+                    self::catalogue()->get('amla'),
+                    'powder',
+                    30,
+                    new DateTimeImmutable('2027-03-10'),
+                    $preparation,
+                ),
+                new Pour(self::catalogue()->get('coconut-oil'), 300, new DateTimeImmutable('2027-03-10')),
+            ),
+            SteepMethod::ColdDark,
+            vessel: new Vessel(500, 8, 7),
         );
         $does = static fn (Preparation $preparation): string => implode(
             ' ',

@@ -28,7 +28,10 @@ final class KeptStudioTest extends TestCase
     private const STATES = ['code', 'severity', 'state', 'kind', 'verdict', 'class', 'phase', 'ingredient', 'method'];
 
     /** Old paths (a pattern over "question path") to new ones; null where nothing says it any more. */
-    private const MOVED = [];
+    private const MOVED = [
+        // The methods side by side are shown when a jar is started, not of every jar on the shelf.
+        '/^steeps\S* (?:items \d+ )?plan methods /' => null,
+    ];
 
     public function createApplication(): Application
     {

@@ -70,8 +70,8 @@ final class SteepTest extends StudioTestCase
         self::assertEqualsWithDelta(32.0, $plan['oil_grams'][0], 1e-6);
         self::assertGreaterThan(50.0, $plan['oil_grams'][1]);
         self::assertGreaterThanOrEqual(2.4, $plan['plan']['oil_above_plant_cm']['best'], 'covered');
-        self::assertCount(7, $plan['plan']['methods']['rows']);
-        self::assertSame('cold-dark', $plan['plan']['methods']['recommended']);
+        self::assertCount(7, $plan['methods']['rows']);
+        self::assertSame('cold-dark', $plan['methods']['recommended']);
     }
 
     public function test_backwards_from_the_day_it_is_wanted(): void
@@ -81,7 +81,7 @@ final class SteepTest extends StudioTestCase
         $late = $this->got('SteepPlanned', 'POST', 'steeps/plan', [...$draft, 'wanted' => '2027-03-20']);
         self::assertFalse($late['timing']['fits']);
         self::assertStringContainsString('To be in time', $late['timing']['message']);
-        self::assertSame('water-bath', $late['plan']['methods']['recommended']);
+        self::assertSame('water-bath', $late['methods']['recommended']);
         // Over the change of clocks: 29 days before 8 April is 10 March.
         $fits = $this->got('SteepPlanned', 'POST', 'steeps/plan', [...$draft, 'wanted' => '2027-04-08']);
         self::assertSame('2027-03-10', $fits['timing']['latest_start']);

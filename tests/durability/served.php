@@ -46,7 +46,7 @@ foreach (['/%00', '/api/today%00', '/build/assets/%00', '/index.php/%00'] as $pa
     $expect($path, 400);
 }
 
-// A browser that guesses what a file is could run one as a script. Built files are named by a hash, so they may be kept.
+// A browser that guesses what a file is could run one as a script. Built files may be kept: a hash is in their name.
 $built = glob("$public/build/assets/*") ?: throw new RuntimeException('Nothing is built.');
 foreach ($built as $file) {
     $expect('/build/assets/'.basename($file), 200, [

@@ -275,7 +275,6 @@ export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
             straining: 'cloth',
             findings: [],
             signs: [],
-            methods: { rows: [] } as unknown as Schemas['MethodTable'],
         },
         day: 10,
         days: 10,

@@ -12,6 +12,7 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\PreservationKind;
 use Crown\Formula\Change;
+use Crown\Measure\Months;
 
 /** Does it keep long enough to be used up? */
 final readonly class ShortLife implements Check
@@ -48,6 +49,8 @@ final readonly class ShortLife implements Check
 
     private static function words(float $months): string
     {
-        return $months < 1.0 ? sprintf('%d days', (int) round($months * 30.44)) : sprintf('%.1f months', $months);
+        return $months < 1.0
+            ? sprintf('%d days', (int) round($months * Months::DAYS))
+            : sprintf('%.1f months', $months);
     }
 }

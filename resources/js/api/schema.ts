@@ -1501,7 +1501,6 @@ export interface components {
             straining: string;
             findings: components["schemas"]["Advice"][];
             signs: string[];
-            methods: components["schemas"]["MethodTable"];
         };
         Session: {
             signed_in: boolean;
@@ -2352,6 +2351,7 @@ export interface components {
         };
         SteepPlanned: {
             plan: components["schemas"]["SteepPlan"];
+            methods: components["schemas"]["MethodTable"];
             usual_ratio: components["schemas"]["Band"];
             herb_grams: number[];
             oil_grams: number[];

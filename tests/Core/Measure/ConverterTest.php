@@ -135,7 +135,7 @@ final class ConverterTest extends CoreTestCase
         self::assertEqualsWithDelta(100 / 0.8868, $millilitres->band->best, 1e-6);
         self::assertEqualsWithDelta(0.8868, Converter::densityAt(Band::exact(0.914), 60.0)->best, 1e-9);
         self::assertEqualsWithDelta(75.0, Temperature::fahrenheit(167)->celsius, 1e-9);
-        self::assertEqualsWithDelta(104.0, Temperature::celsius(40)->inFahrenheit(), 1e-9);
+        self::assertEqualsWithDelta(2.0, Temperature::speed(30.0), 1e-9, 'twice as fast for ten degrees');
     }
 
     public function test_a_scale_must_have_a_resolution(): void

@@ -15,7 +15,6 @@ use Crown\Formula\Size;
 use Crown\Measure\Kitchen;
 use Crown\Papers\Label;
 use Crown\Steep\SteepMethod;
-use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -79,7 +78,7 @@ final class LabelWordsTest extends CoreTestCase
 
     public function test_a_steeped_oil_is_named_as_oil_and_plant_with_its_allergens(): void
     {
-        $plan = SteepPlan::of(
+        $plan = self::onePlant(
             self::catalogue()->get('calendula'),
             'dried',
             40,

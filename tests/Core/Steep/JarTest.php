@@ -6,11 +6,15 @@ namespace Tests\Core\Steep;
 
 use Crown\Assessment\Severity;
 use Crown\Learning\Retention;
+use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
 use Crown\Problem;
+use Crown\Steep\Charge;
 use Crown\Steep\Draw;
+use Crown\Steep\Geometry;
 use Crown\Steep\Herb;
+use Crown\Steep\Journal;
 use Crown\Steep\MethodTable;
 use Crown\Steep\Pour;
 use Crown\Steep\Preparation;
@@ -26,7 +30,9 @@ use Crown\Steep\Straining;
 use Crown\Steep\StrainStep;
 use Crown\Steep\Timing;
 use Crown\Steep\Vessel;
+use Crown\Steep\WaterBalance;
 use Crown\Steep\WaterChoice;
+use Crown\Steep\Way;
 use Crown\Steep\Weighing;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -60,14 +66,30 @@ final class JarTest extends CoreTestCase
      * @param  list<Herb>  $herbs
      * @param  list<Pour>  $pours
      * @param  list<Stay>  $stays
+     * @param  list<Draw>  $draws
+     * @param  list<Weighing>  $weighings
      */
-    private static function jar(array $herbs = [], array $pours = [], array $stays = [], mixed ...$more): SteepPlan
-    {
+    private static function jar(
+        array $herbs = [],
+        array $pours = [],
+        array $stays = [],
+        array $draws = [],
+        array $weighings = [],
+        float $waterGrams = 0.0,
+        Vessel $vessel = new Vessel(),
+        ?Band $retention = null,
+        bool $shakenDaily = true,
+        bool $pressed = false,
+        ?float $celsius = null,
+        ?float $minutes = null,
+        ?int $days = null,
+    ): SteepPlan {
         return new SteepPlan(
-            $herbs === [] ? [self::herb()] : $herbs,
-            $pours === [] ? [self::pour()] : $pours,
-            $stays === [] ? [new Stay(SteepMethod::ColdDark, self::day())] : $stays,
-            ...$more,
+            new Charge($herbs === [] ? [self::herb()] : $herbs, $pours === [] ? [self::pour()] : $pours, $waterGrams),
+            new Journal($stays === [] ? [new Stay(SteepMethod::ColdDark, self::day())] : $stays, $draws, $weighings),
+            new Way($shakenDaily, $pressed, $celsius, $minutes, $days),
+            $vessel,
+            $retention,
         );
     }
 
@@ -84,10 +106,10 @@ final class JarTest extends CoreTestCase
         $k = 0.082 * 1.3;
         self::assertEqualsWithDelta(
             50 * (1 - exp(-$k * 28)) + 50 * (1 - exp(-$k * 14)),
-            $jar->extractionPercent()->best,
+            $jar->extraction->atStraining()->best,
             1e-9,
         );
-        self::assertEqualsWithDelta(50 * (1 - exp(-$k * 7)), $jar->extractionOn(self::day(7))->best, 1e-9);
+        self::assertEqualsWithDelta(50 * (1 - exp(-$k * 7)), $jar->extraction->on(self::day(7))->best, 1e-9);
     }
 
     public function test_a_jar_moved_into_the_sun_ages_by_where_it_stood(): void
@@ -96,7 +118,7 @@ final class JarTest extends CoreTestCase
             stays: [new Stay(SteepMethod::ColdDark, self::day()), new Stay(SteepMethod::SunnySill, self::day(10))],
             days: 28,
         );
-        self::assertEqualsWithDelta(10 + 18 * M_SQRT2 * 2, $jar->ageSpentDays()->best, 1e-9);
+        self::assertEqualsWithDelta(10 + 18 * M_SQRT2 * 2, $jar->ageing->spentDays()->best, 1e-9);
         // An oil poured in on day 20 has stood eight days in the sun.
         $later = self::jar(
             pours: [self::pour(), self::pour('jojoba-oil', 360, 20)],
@@ -105,7 +127,7 @@ final class JarTest extends CoreTestCase
         );
         self::assertEqualsWithDelta(
             0.5 * (10 + 18 * M_SQRT2 * 2) + 0.5 * 8 * M_SQRT2 * 2,
-            $later->ageSpentDays()->best,
+            $later->ageing->spentDays()->best,
             1e-9,
         );
     }
@@ -116,7 +138,7 @@ final class JarTest extends CoreTestCase
         foreach (['Europe/Berlin', 'America/New_York', 'Pacific/Auckland', 'UTC'] as $name) {
             date_default_timezone_set($name);
             try {
-                $jar = SteepPlan::of(
+                $jar = self::onePlant(
                     self::catalogue()->get('rosemary'),
                     'dried',
                     40,
@@ -125,15 +147,15 @@ final class JarTest extends CoreTestCase
                     SteepMethod::ColdDark,
                     new DateTimeImmutable('2027-03-10'),
                 );
-                self::assertSame('2027-04-08', $jar->readyDay()->format('Y-m-d'), $name);
+                self::assertSame('2027-04-08', $jar->timeline->readyDay()->format('Y-m-d'), $name);
                 self::assertSame(
                     '2027-03-10',
-                    $jar->readyOn(new DateTimeImmutable('2027-04-08'))->start->format('Y-m-d'),
+                    $jar->readyOn(new DateTimeImmutable('2027-04-08'))->timeline->start->format('Y-m-d'),
                     $name,
                 );
                 self::assertEqualsWithDelta(
                     28.0,
-                    $jar->ageSpentDays()->best,
+                    $jar->ageing->spentDays()->best,
                     1e-9,
                     $name.': 28 days, also when one has 23 hours',
                 );
@@ -147,15 +169,15 @@ final class JarTest extends CoreTestCase
     {
         $jar = self::jar(draws: [new Draw(60, self::day(10))]);
         self::assertSame(300.0, $jar->oilLeftGrams());
-        self::assertEqualsWithDelta(300 - 40 * 1.6, $jar->yieldGrams()->best, 1e-9);
+        self::assertEqualsWithDelta(300 - 40 * 1.6, $jar->recovery->yieldGrams()->best, 1e-9);
         self::assertEqualsWithDelta(
             40 * 1.2,
-            self::jar(retention: Retention::learned([1.1, 1.3]))->keptGrams()->best,
+            self::jar(retention: Retention::learned([1.1, 1.3]))->recovery->keptGrams()->best,
             1e-9,
         );
         self::assertEqualsWithDelta(
             40 * 1.6 * 0.15,
-            self::jar([self::herb(draw: 2)])->keptGrams()->best,
+            self::jar([self::herb(draw: 2)])->recovery->keptGrams()->best,
             1e-9,
             'a herb drawn before is full already',
         );
@@ -179,9 +201,17 @@ final class JarTest extends CoreTestCase
 
     public function test_second_and_third_draws_give_a_half_and_a_quarter(): void
     {
-        $first = self::jar()->extractionPercent()->best;
-        self::assertEqualsWithDelta($first / 2, self::jar([self::herb(draw: 2)])->extractionPercent()->best, 1e-9);
-        self::assertEqualsWithDelta($first / 4, self::jar([self::herb(draw: 3)])->extractionPercent()->best, 1e-9);
+        $first = self::jar()->extraction->atStraining()->best;
+        self::assertEqualsWithDelta(
+            $first / 2,
+            self::jar([self::herb(draw: 2)])->extraction->atStraining()->best,
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            $first / 4,
+            self::jar([self::herb(draw: 3)])->extraction->atStraining()->best,
+            1e-9,
+        );
     }
 
     /** @return iterable<string, array{Herb, float}> rate per day at 20 °C before shaking */
@@ -216,7 +246,7 @@ final class JarTest extends CoreTestCase
     {
         self::assertEqualsWithDelta(
             $grams,
-            self::jar([self::herb('rosemary', 'fresh', 50, 0, $preparation)])->waterInGrams()->best,
+            self::jar([self::herb('rosemary', 'fresh', 50, 0, $preparation)])->water->inGrams()->best,
             1e-9,
         );
     }
@@ -225,18 +255,18 @@ final class JarTest extends CoreTestCase
     {
         $stays = [new Stay(SteepMethod::WaterBath, self::day())];
         $wet = self::jar(stays: $stays, waterGrams: 10.0);
-        self::assertFalse($wet->isDry());
+        self::assertFalse($wet->water->isDry());
         self::assertContains('steep.water-added', self::codesOf($wet));
         self::assertContains('steep.weigh-bowl', self::codesOf($wet));
         $half = self::jar(stays: $stays, waterGrams: 10.0, weighings: [new Weighing(500, 494)]);
-        self::assertEqualsWithDelta(4.0, $half->waterLeftGrams()->best, 1e-9);
+        self::assertEqualsWithDelta(4.0, $half->water->leftGrams()->best, 1e-9);
         self::assertContains('steep.water-left', self::codesOf($half));
         self::assertTrue(
             self::jar(
                 stays: $stays,
                 waterGrams: 10.0,
                 weighings: [new Weighing(500, 494), new Weighing(494, 490)],
-            )->isDry(),
+            )->water->isDry(),
         );
         $this->expectException(SteepError::class);
         new Weighing(490, 494);
@@ -248,7 +278,7 @@ final class JarTest extends CoreTestCase
             [self::herb('rosemary', 'fresh', 50, 0, Preparation::Chopped)],
             stays: [new Stay(SteepMethod::WaterBath, self::day())],
         );
-        self::assertSame(SteepPlan::DRY, (new SteepYield($jar, 330, 0.0, WaterChoice::FrozenPoured))->waterShare());
+        self::assertSame(WaterBalance::DRY, (new SteepYield($jar, 330, 0.0, WaterChoice::FrozenPoured))->waterShare());
         self::assertFalse((new SteepYield($jar, 330, 0.0, WaterChoice::DrawnOff))->isDry());
         self::assertGreaterThan(0.03, (new SteepYield($jar, 330))->waterShare());
     }
@@ -257,15 +287,14 @@ final class JarTest extends CoreTestCase
     {
         $vessel = new Vessel(1000, 9);
         $little = self::jar(pours: [self::pour(grams: 100)], vessel: $vessel);
-        $more = $little->gramsToCover(self::catalogue()->get('olive-oil'));
+        $more = $little->geometry->gramsToCover(self::catalogue()->get('olive-oil'));
         self::assertEqualsWithDelta(
-            SteepPlan::LEAST_COVER,
-            self::jar(pours: [self::pour(grams: 100 + $more)], vessel: $vessel)->oilAbovePlantCm()->best,
+            Geometry::LEAST_COVER,
+            self::jar(pours: [self::pour(grams: 100 + $more)], vessel: $vessel)->geometry->oilAbovePlantCm()->best,
             1e-6,
         );
-        self::assertSame(
-            0.0,
-            self::jar()->gramsToCover(self::catalogue()->get('olive-oil')),
+        self::assertNull(
+            self::jar()->geometry->gramsToCover(self::catalogue()->get('olive-oil')),
             'cannot tell without a jar',
         );
         self::assertContains('steep.cover', self::codesOf($little));
@@ -390,10 +419,7 @@ final class JarTest extends CoreTestCase
         self::assertContains('steep.mouth', self::codesOf(self::jar(vessel: new Vessel(900, 9, 3))));
         $fresh = SteepAdvice::on(self::jar([self::herb('rosemary', 'fresh')]));
         self::assertSame([Severity::Stop, 'steep.fresh-cold'], [$fresh[0]->severity, $fresh[0]->code]);
-        self::assertStringContainsString(
-            'heat drives it off',
-            SteepError::scent('Lavender')->getMessage(),
-        );
+        self::assertStringContainsString('heat drives it off', SteepError::scent('Lavender')->getMessage());
     }
 
     public function test_signs_are_offered_for_heated_steeps_only(): void

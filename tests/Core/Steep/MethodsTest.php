@@ -22,7 +22,7 @@ final class MethodsTest extends CoreTestCase
         string $oil = 'olive-oil',
         bool $pressed = false,
     ): SteepPlan {
-        return SteepPlan::of(
+        return self::onePlant(
             self::catalogue()->get($plant),
             $form,
             40,
@@ -68,10 +68,10 @@ final class MethodsTest extends CoreTestCase
     ): void {
         $plan = self::plan($method);
 
-        self::assertSame($strain, $plan->strainDay()->format('Y-m-d'));
-        self::assertEqualsWithDelta($age, $plan->ageSpentDays()->best, 1e-6);
-        self::assertEqualsWithDelta($drawn, $plan->extractionPercent()->best, 1e-6);
-        self::assertLessThan($plan->extractionPercent()->high, $plan->extractionPercent()->low);
+        self::assertSame($strain, $plan->timeline->strainDay()->format('Y-m-d'));
+        self::assertEqualsWithDelta($age, $plan->ageing->spentDays()->best, 1e-6);
+        self::assertEqualsWithDelta($drawn, $plan->extraction->atStraining()->best, 1e-6);
+        self::assertLessThan($plan->extraction->atStraining()->high, $plan->extraction->atStraining()->low);
     }
 
     public function test_powder_draws_faster_than_leaf_and_keeps_less_oil(): void
@@ -79,9 +79,9 @@ final class MethodsTest extends CoreTestCase
         $leaf = self::plan(SteepMethod::WaterBath);
         $powder = self::plan(SteepMethod::WaterBath, form: 'powder');
 
-        self::assertGreaterThan($leaf->extractionPercent()->best, $powder->extractionPercent()->best);
-        self::assertEqualsWithDelta(280 - 40 * 1.3, $powder->yieldGrams()->best, 1e-9);
-        self::assertSame('2027-02-23', $powder->readyDay()->format('Y-m-d'), 'two days to settle');
+        self::assertGreaterThan($leaf->extraction->atStraining()->best, $powder->extraction->atStraining()->best);
+        self::assertEqualsWithDelta(280 - 40 * 1.3, $powder->recovery->yieldGrams()->best, 1e-9);
+        self::assertSame('2027-02-23', $powder->timeline->readyDay()->format('Y-m-d'), 'two days to settle');
         self::assertStringContainsString('36 to 48 hours', Straining::inShort($powder));
         self::assertStringContainsString(
             'Do not press',
@@ -152,15 +152,19 @@ final class MethodsTest extends CoreTestCase
     {
         self::assertEqualsWithDelta(
             280 - 40 * 0.8,
-            self::plan(SteepMethod::ColdDark, pressed: true)->yieldGrams()->best,
+            self::plan(SteepMethod::ColdDark, pressed: true)->recovery->yieldGrams()->best,
             1e-9,
         );
-        self::assertEqualsWithDelta(280 - 40 * 1.6, self::plan(SteepMethod::ColdDark)->yieldGrams()->best, 1e-9);
+        self::assertEqualsWithDelta(
+            280 - 40 * 1.6,
+            self::plan(SteepMethod::ColdDark)->recovery->yieldGrams()->best,
+            1e-9,
+        );
     }
 
     public function test_what_the_maker_says_of_heat_and_time_counts(): void
     {
-        $plan = SteepPlan::of(
+        $plan = self::onePlant(
             self::catalogue()->get('rosemary'),
             'dried',
             40,
@@ -173,6 +177,6 @@ final class MethodsTest extends CoreTestCase
         );
 
         // Two hours at 80 °C: 2 x 2^6 = 128 hours.
-        self::assertEqualsWithDelta(128 / 24, $plan->ageSpentDays()->best, 1e-9);
+        self::assertEqualsWithDelta(128 / 24, $plan->ageing->spentDays()->best, 1e-9);
     }
 }

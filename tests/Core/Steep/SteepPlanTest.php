@@ -30,7 +30,7 @@ final class SteepPlanTest extends CoreTestCase
         float $wide = 0,
         string $in = 'olive-oil',
     ): SteepPlan {
-        return SteepPlan::of(
+        return self::onePlant(
             self::catalogue()->get($plant),
             $form,
             $grams,
@@ -51,9 +51,9 @@ final class SteepPlanTest extends CoreTestCase
         date_default_timezone_set('Europe/Berlin');
         try {
             $plan = self::plan();
-            self::assertSame('2027-04-07', $plan->strainDay()->format('Y-m-d'));
-            self::assertSame('2027-04-05', $plan->stopShaking()->format('Y-m-d'));
-            self::assertSame('2027-04-08', $plan->readyDay()->format('Y-m-d'));
+            self::assertSame('2027-04-07', $plan->timeline->strainDay()->format('Y-m-d'));
+            self::assertSame('2027-04-05', $plan->timeline->stopShaking()->format('Y-m-d'));
+            self::assertSame('2027-04-08', $plan->timeline->readyDay()->format('Y-m-d'));
         } finally {
             date_default_timezone_set($zone);
         }
@@ -62,25 +62,29 @@ final class SteepPlanTest extends CoreTestCase
     public function test_extraction_is_ninety_per_cent_at_four_weeks(): void
     {
         // 1 - exp(-0.082 x 28) = 0.8993; never shaken, k falls to 0.8 of it: 0.8406.
-        self::assertEqualsWithDelta(94.9, self::plan()->extractionPercent()->best, 0.1);
-        self::assertEqualsWithDelta(84.1, self::plan(shaken: false)->extractionPercent()->best, 0.1);
+        self::assertEqualsWithDelta(94.9, self::plan()->extraction->atStraining()->best, 0.1);
+        self::assertEqualsWithDelta(84.1, self::plan(shaken: false)->extraction->atStraining()->best, 0.1);
     }
 
     public function test_yield_is_less_what_the_plant_keeps(): void
     {
-        $yield = self::plan()->yieldGrams();
+        $yield = self::plan()->recovery->yieldGrams();
         self::assertEqualsWithDelta([365 - 80, 365 - 64, 365 - 48], [$yield->low, $yield->best, $yield->high], 1e-9);
-        self::assertSame(0.0, self::plan(grams: 400, oil: 100)->yieldGrams()->low);
+        self::assertSame(0.0, self::plan(grams: 400, oil: 100)->recovery->yieldGrams()->low);
     }
 
     public function test_age_spent(): void
     {
-        self::assertEqualsWithDelta(28.0, self::plan()->ageSpentDays()->best, 1e-9);
+        self::assertEqualsWithDelta(28.0, self::plan()->ageing->spentDays()->best, 1e-9);
         // An hour at 70 °C is 2^5 hours: 1.33 days. Five weeks at 25 °C in the sun: 35 x sqrt 2 x 2.
-        self::assertEqualsWithDelta(32 / 24, self::plan(method: SteepMethod::WaterBath)->ageSpentDays()->best, 1e-9);
+        self::assertEqualsWithDelta(
+            32 / 24,
+            self::plan(method: SteepMethod::WaterBath)->ageing->spentDays()->best,
+            1e-9,
+        );
         self::assertEqualsWithDelta(
             35 * M_SQRT2 * 2,
-            self::plan(method: SteepMethod::SunnySill)->ageSpentDays()->best,
+            self::plan(method: SteepMethod::SunnySill)->ageing->spentDays()->best,
             1e-6,
         );
     }
@@ -90,8 +94,8 @@ final class SteepPlanTest extends CoreTestCase
         // By hand: 40 g / 0.11 = 363.6 ml of herb; oil 365/0.914 + 40/1.2 = 432.7 ml; 63.62 cm2: 1.09 cm over it, 4.2
         // cm of air in 700 ml.
         $plan = self::plan(jar: 700, wide: 9);
-        self::assertEqualsWithDelta(1.09, $plan->oilAbovePlantCm()->best, 0.01);
-        self::assertEqualsWithDelta(4.2, $plan->headspaceCm()->best, 0.01);
+        self::assertEqualsWithDelta(1.09, $plan->geometry->oilAbovePlantCm()->best, 0.01);
+        self::assertEqualsWithDelta(4.2, $plan->geometry->headspaceCm()->best, 0.01);
         self::assertContains('steep.cover', array_map(static fn ($a): string => $a->code, SteepAdvice::on($plan)));
         self::assertSame(Severity::Stop, SteepAdvice::on(self::plan(jar: 300, wide: 9))[0]->severity);
     }
@@ -100,13 +104,13 @@ final class SteepPlanTest extends CoreTestCase
     {
         $plan = self::plan('rosemary', 'fresh', 50, 150, SteepMethod::WaterBath);
         // 50 g x 0.68 x 0.35 = 11.9 g.
-        self::assertEqualsWithDelta(11.9, $plan->waterInGrams()->best, 1e-9);
+        self::assertEqualsWithDelta(11.9, $plan->water->inGrams()->best, 1e-9);
 
         $wet = new SteepYield($plan, 130);
         self::assertEqualsWithDelta(11.9 / 130, $wet->waterShare(), 1e-9);
         self::assertFalse($wet->isDry());
         self::assertTrue((new SteepYield($plan, 130, 12))->isDry(), 'the weighing test shows it dry');
-        self::assertSame(0.0, self::plan()->waterInGrams()->high, 'a dried herb brings none');
+        self::assertSame(0.0, self::plan()->water->inGrams()->high, 'a dried herb brings none');
         self::assertSame(Severity::Stop, SteepAdvice::on(self::plan('rosemary', 'fresh', 50, 150))[0]->severity);
     }
 
@@ -149,7 +153,7 @@ final class SteepPlanTest extends CoreTestCase
         $priced = static fn (string $id, float $perKilogram) => self::catalogue()
             ->get($id)
             ->corrected(new Correction($id, '', Property::Price, Band::exact($perKilogram), 'a receipt'));
-        $plan = static fn (float $olive, float $calendula): SteepPlan => SteepPlan::of(
+        $plan = static fn (float $olive, float $calendula): SteepPlan => self::onePlant(
             $priced('calendula', $calendula),
             'dried',
             40,
@@ -169,13 +173,13 @@ final class SteepPlanTest extends CoreTestCase
         self::assertTrue($price->isEstimate());
         // Taken out while 301 g are still to come: the money is spread over all that will be had.
         self::assertEqualsWithDelta(
-            5650 / $plan(10, 50)->yieldGrams()->best,
+            5650 / $plan(10, 50)->recovery->yieldGrams()->best,
             (new SteepYield($plan(10, 50), 25, drawn: true))->ingredient('lot-1', 'x')->facts->get(Property::Price)
                 ->band->best,
             1e-6,
         );
         // Without the price of the herb it is not known, and is not that of the oil.
-        $unpriced = SteepPlan::of(
+        $unpriced = self::onePlant(
             self::catalogue()->get('calendula'),
             'dried',
             40,

@@ -348,7 +348,7 @@ async function start(): Promise<void> {
                     />
                 </section>
                 <MethodsTable
-                    :table="planned.plan.methods"
+                    :table="planned.methods"
                     :chosen="draft.method"
                     @choose="Object.assign(draft, { method: $event, days: 0 })"
                 />

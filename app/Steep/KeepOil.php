@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steep;
+
+use App\Pantry\Lot;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\SteepYield;
+use Crown\Steep\WaterChoice;
+use Illuminate\Support\Carbon;
+
+/** The oil that came out of a jar becomes a lot: all of it when it is strained, a part of it when some was drawn. */
+final class KeepOil
+{
+    public static function strained(
+        Steep $steep,
+        SteepPlan $plan,
+        float $grams,
+        float $loss,
+        WaterChoice $choice,
+        Carbon $on,
+    ): Lot {
+        return self::kept($steep, new SteepYield($plan, $grams, $loss, $choice), $on, [
+            'name' => $steep->name,
+            'grams' => $grams,
+            'loss_grams' => $loss,
+            'choice' => $choice->value,
+        ]);
+    }
+
+    public static function drawn(Steep $steep, SteepPlan $plan, SteepEvent $event): Lot
+    {
+        $grams = $event->entry()->grams();
+
+        return self::kept($steep, new SteepYield($plan, $grams, drawn: true), $event->on_date, [
+            'event_id' => $event->id,
+            'name' => sprintf('%s, drawn %s', $steep->name, $event->on_date->format('j M')),
+            'grams' => $grams,
+            'loss_grams' => 0.0,
+            'choice' => WaterChoice::Kept->value,
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private static function kept(Steep $steep, SteepYield $yield, Carbon $on, array $fields): Lot
+    {
+        return Lot::query()->create([
+            'steep_id' => $steep->id,
+            'made_on' => $on,
+            'best_before' => $yield->bestBefore($on->toDateTimeImmutable()),
+            ...$fields,
+        ]);
+    }
+}

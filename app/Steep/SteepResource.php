@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steep;
+
+use App\Pantry\Lot;
+use App\Pantry\WhereUsed;
+use Crown\Catalogue\Catalogue;
+use Crown\Measure\Band;
+use Crown\Steep\Signs;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\Straining;
+use Crown\Steep\StrainStep;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** A jar's own page: $defs/Steep. */
+final class SteepResource extends JsonResource
+{
+    private readonly ?Band $retention;
+
+    private readonly SteepPlan $plan;
+
+    public function __construct(private readonly Steep $steep, private readonly Catalogue $catalogue)
+    {
+        parent::__construct($steep);
+        $this->retention = PastSteeps::retention($steep, $catalogue);
+        $this->plan = $steep->plan($catalogue, null, $this->retention);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(?Request $request = null): array
+    {
+        $ids = $this->steep->lots->map(static fn (Lot $l): string => $l->ingredientId())->all();
+
+        return [
+            ...(new SteepRowResource($this->steep, $this->plan, $this->catalogue))->toArray(),
+            'usual_ratio' => $this->plan->charge->usualRatio(),
+            'learned' => $this->retention,
+            'water_left_grams' => $this->plan->water->leftGrams(),
+            'dry' => $this->plan->water->isDry(),
+            'signs' => Signs::of($this->plan),
+            'strain_steps' => array_map(self::strainStep(...), Straining::steps($this->plan)),
+            'events' => array_values($this->steep->events->map($this->event(...))->all()),
+            'photos' => array_values($this->steep->photos->map(self::photo(...))->all()),
+            'measured' => $this->measured(),
+            'cost' => $this->cost(),
+            'used_in' => WhereUsed::of(array_values($ids)),
+            'draft' => [
+                ...$this->steep->document,
+                'name' => $this->steep->name,
+                'started_on' => $this->steep->started_on->toDateString(),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed>|null what came out beside what was foretold; null before it is strained */
+    private function measured(): ?array
+    {
+        $lot = $this->steep->strained();
+
+        return $lot === null
+            ? null
+            : [
+                'yield_grams' => $lot->grams,
+                'kept_per_gram' => round($lot->yield($this->plan)->keptPerGram(), 3),
+                'recovered_percent' => round($lot->yield($this->plan)->recovered(), 1),
+                // Without what has been learned, of this jar too.
+                'foretold_grams' => $this->steep->plan($this->catalogue)->recovery->yieldGrams(),
+            ];
+    }
+
+    private function cost(): ?float
+    {
+        $cost = $this->steep->kept()->cost($this->steep->journal());
+
+        return $cost === null ? null : round($cost, 2);
+    }
+
+    /** @return array<string, mixed> */
+    private function event(SteepEvent $event): array
+    {
+        return [
+            'id' => $event->id,
+            'kind' => $event->kind,
+            'on' => $event->on_date->toDateString(),
+            'words' => $event->entry()->words($this->catalogue),
+            'note' => $event->note,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function photo(SteepPhoto $photo): array
+    {
+        return [
+            'id' => $photo->id,
+            'on' => $photo->on_date->toDateString(),
+            'width' => $photo->width,
+            'height' => $photo->height,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function strainStep(StrainStep $step): array
+    {
+        return [
+            'id' => $step->id,
+            'does' => $step->does,
+            'why' => $step->why,
+            'fewest_hours' => $step->fewestHours,
+            'most_hours' => $step->mostHours,
+        ];
+    }
+}
