@@ -15,8 +15,8 @@ use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
 use Crown\Reading\RecipeReader;
 use Crown\Solving\Candidate;
-use Crown\Solving\Demand;
 use Crown\Solving\Goal;
+use Crown\Solving\Requirements;
 use Crown\Solving\Solver;
 
 require dirname(__DIR__).'/vendor/autoload.php';
@@ -95,20 +95,20 @@ if (($argv[1] ?? '') === 'core') {
     );
     $candidates = array_map(static fn ($i): Candidate => new Candidate($i, 0.0, 100.0, 0.0, 1.0), $fats);
     $demands = [
-        new Demand('solids', 15, 35),
-        new Demand('solids', -INF, 60, at: 10),
-        new Demand('solids', 2, INF, at: 30),
-        new Demand('weight', 2, 3.4),
-        new Demand('saturated', 10, 50),
-        new Demand('polyunsaturated', -INF, 25),
-        new Demand('life', 14),
-        new Demand('load', -INF, 1),
-        new Demand('dermal'),
-        new Demand('need', 10, INF, 'sealing'),
-        new Demand('need', 5, INF, 'frizz'),
+        Requirements::written('solids', 15, 35),
+        Requirements::written('solids', null, 60, at: 10),
+        Requirements::written('solids', 2, null, at: 30),
+        Requirements::written('weight', 2, 3.4),
+        Requirements::written('saturated', 10, 50),
+        Requirements::written('polyunsaturated', null, 25),
+        Requirements::written('life', 14),
+        Requirements::written('load', null, 1),
+        Requirements::written('dermal'),
+        Requirements::written('need', 10, null, 'sealing'),
+        Requirements::written('need', 5, null, 'frizz'),
     ];
     for ($k = 0; count($demands) < 30; $k++) {
-        $demands[] = new Demand(
+        $demands[] = Requirements::written(
             'share',
             0,
             60,

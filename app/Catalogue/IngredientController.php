@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Formula\Formula;
+use App\Pantry\Cupboard;
+use App\Support\IngredientUses;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Catalogue\Catalogue;
@@ -75,16 +77,17 @@ final class IngredientController
     {
         $all = $this->catalogue->get();
         $found = self::find($ingredient, $all);
-        $item = CupboardItem::query()->where('ingredient', $ingredient)->first();
+        $item = Cupboard::lot($ingredient);
         $without = self::words($request->string('without')->value());
 
         return new JsonResponse([
             'ingredient' => IngredientFile::write($found, $all, 1.0),
             'in_cupboard' => $item !== null,
-            'stock_grams' => $item?->grams,
+            'stock_grams' => $item?->left_grams,
             'used_in' => Formula::query()
-                ->where('document', 'like', '%'.addcslashes('"ingredient":'.json_encode($ingredient), '%_\\').'%')
+                ->whereIn('id', IngredientUses::of(IngredientUses::FORMULA, [$ingredient]))
                 ->orderByDesc('updated_at')
+                ->orderByDesc('id')
                 ->limit(12)
                 ->get(['id', 'title', 'kind'])
                 ->map(static fn (Formula $f): array => ['id' => $f->id, 'title' => $f->title, 'kind' => $f->kind])

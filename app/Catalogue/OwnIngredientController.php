@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Formula\Formula;
+use App\Pantry\Cupboard;
+use App\Studio\User;
+use App\Support\IngredientUses;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Catalogue\Correction;
@@ -49,7 +52,7 @@ final class OwnIngredientController
     {
         $row = OwnIngredient::query()->findOrFail($own);
         $used = Formula::query()
-            ->where('document', 'like', '%"ingredient":"'.$row->ingredientId().'"%')
+            ->whereIn('id', IngredientUses::of(IngredientUses::FORMULA, [$row->ingredientId()]))
             ->first(['id', 'title']);
         if ($used !== null) {
             throw Refused::because('ingredient', sprintf('"%s" uses it. Take it out there first.', $used->title));
@@ -95,7 +98,7 @@ final class OwnIngredientController
     }
 
     #[Speaks('', 'CupboardDraft', 204, 'Say that an ingredient stands in the cupboard, and how much of it')]
-    public function stock(string $ingredient, Request $request): JsonResponse
+    public function stock(string $ingredient, Request $request, Cupboard $cupboard): JsonResponse
     {
         $grams
             = $request->validate(
@@ -103,21 +106,29 @@ final class OwnIngredientController
                 ['grams.min' => 'What is at hand is 0 g or more.'],
             )['grams'] ?? null;
         IngredientController::find($ingredient, $this->catalogue->get());
-        CupboardItem::query()->updateOrCreate(
-            ['ingredient' => $ingredient],
-            $request->has('grams') ? ['grams' => $grams] : [],
-        );
+        if ($request->has('grams')) {
+            $cupboard->count($ingredient, $grams === null ? null : (float) $grams, self::by($request));
+        } else {
+            $cupboard->hold($ingredient);
+        }
 
         return new JsonResponse(null, 204);
     }
 
     #[Speaks('', status: 204, does: 'Say that an ingredient is not in the cupboard any more')]
-    public function unstock(string $ingredient): JsonResponse
+    public function unstock(string $ingredient, Request $request, Cupboard $cupboard): JsonResponse
     {
         IngredientController::find($ingredient, $this->catalogue->get());
-        CupboardItem::query()->where('ingredient', $ingredient)->delete();
+        $cupboard->clear($ingredient, self::by($request));
 
         return new JsonResponse(null, 204);
+    }
+
+    private static function by(Request $request): string
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user->name : '';
     }
 
     /** @return array<string, mixed> */

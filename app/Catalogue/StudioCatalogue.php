@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Make\BatchFinding;
+use App\Pantry\Cupboard;
 use App\Pantry\Lot;
 use App\Studio\CurrentStudio;
 use Crown\Assessment\Context;
@@ -25,11 +26,16 @@ final class StudioCatalogue
         $corrections = OwnFigure::corrections();
         $catalogue = $reference->with(...OwnIngredient::ingredients($reference))->corrected(...$corrections);
         $steeped = [];
-        foreach ($this->studio->rows('lots', 'id, name') as $lot) {
-            [$number, $name] = [$lot->id, $lot->name];
+        $lots = $this->studio->rows(
+            'lots',
+            'id, name, event_id, made_on',
+            "and lots.source = 'steeped' order by id",
+        );
+        foreach ($lots as $lot) {
+            $number = $lot->id;
             $id = 'lot-'.$number;
             $steeped[$id] = [
-                $name,
+                Lot::titled($lot->name, $lot->event_id !== null, $lot->made_on),
                 static function (Catalogue $all) use ($number, $id, $corrections): Ingredient {
                     $lot = Lot::query()->with('steep.events')->findOrFail($number);
                     $own = array_filter($corrections, static fn (Correction $c): bool => $c->ingredient === $id);
@@ -37,7 +43,7 @@ final class StudioCatalogue
                     return array_reduce(
                         $own,
                         static fn (Ingredient $oil, Correction $c): Ingredient => $oil->corrected($c),
-                        $lot->yield($lot->steep->plan($all, $lot->made_on))->ingredient($id, $lot->name),
+                        $lot->yield($lot->steep->plan($all, $lot->made_on))->ingredient($id, $lot->title()),
                     );
                 },
             ];
@@ -55,8 +61,8 @@ final class StudioCatalogue
     public function atHand(): array
     {
         return [
-            ...CupboardItem::query()->orderBy('ingredient')->pluck('ingredient')->all(),
-            ...Lot::query()
+            ...array_keys(Cupboard::grams()),
+            ...Lot::steeped()
                 ->where('withdrawn', '')
                 ->orderBy('id')
                 ->pluck('id')
@@ -68,12 +74,9 @@ final class StudioCatalogue
     /** @return array<string, float|null> grams at hand by ingredient id; null where nobody said how much */
     public function stock(): array
     {
-        $stock = [];
-        foreach (CupboardItem::query()->orderBy('ingredient')->get() as $item) {
-            $stock[$item->ingredient] = $item->grams;
-        }
-        foreach (Lot::query()->where('withdrawn', '')->orderBy('id')->get() as $lot) {
-            $stock[$lot->ingredientId()] = $lot->grams;
+        $stock = Cupboard::grams();
+        foreach (Lot::steeped()->where('withdrawn', '')->orderBy('id')->get() as $lot) {
+            $stock[$lot->ingredientId()] = $lot->left_grams;
         }
 
         return $stock;

@@ -7,6 +7,8 @@ namespace App\Formula;
 use App\Head\Head;
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use App\Support\IngredientUses;
+use App\Support\NamesIngredients;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
 use Illuminate\Database\Eloquent\Model;
@@ -35,6 +37,7 @@ use Illuminate\Support\Carbon;
 final class Formula extends Model
 {
     use BelongsToStudio;
+    use NamesIngredients;
     use Revised;
     use SoftDeletes;
 
@@ -43,6 +46,11 @@ final class Formula extends Model
     protected $guarded = ['id', 'studio_id'];
 
     protected $casts = ['document' => 'array', 'summary' => 'array', 'hair' => 'array', 'base_document' => 'array'];
+
+    public function holder(): string
+    {
+        return IngredientUses::FORMULA;
+    }
 
     /** @return BelongsTo<Head, $this> */
     public function head(): BelongsTo

@@ -6,10 +6,14 @@ namespace App\Make;
 
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use App\Support\IngredientUses;
+use App\Support\NamesIngredients;
 use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
 use Crown\Make\ProcessLoss;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use stdClass;
 
@@ -31,13 +35,14 @@ use stdClass;
  * @property Carbon|null $best_before
  * @property string $note
  * @property array<string, mixed> $document
- * @property array<string, array{gathered: bool, grams: float|null}> $weighings by line id
+ * @property Collection<int, WeighIn> $weighIns
  * @property array<string, mixed>|null $actual the assessment of what was weighed
  * @property array<string, mixed>|null $label
  */
 final class Batch extends Model
 {
     use BelongsToStudio;
+    use NamesIngredients;
     use Revised;
 
     /** How many of them are what the studio is now. */
@@ -53,10 +58,33 @@ final class Batch extends Model
         'jar_ml' => 'float',
         'net_grams' => 'float',
         'document' => 'array',
-        'weighings' => 'array',
         'actual' => 'array',
         'label' => 'array',
     ];
+
+    public function holder(): string
+    {
+        return IngredientUses::BATCH;
+    }
+
+    /** @return HasMany<WeighIn, $this> */
+    public function weighIns(): HasMany
+    {
+        return $this->hasMany(WeighIn::class);
+    }
+
+    /** @return array<string, float> grams by line, of what is weighed */
+    public function weighed(): array
+    {
+        $grams = [];
+        foreach ($this->weighIns as $weighIn) {
+            if ($weighIn->grams !== null) {
+                $grams[$weighIn->line] = $weighIn->grams;
+            }
+        }
+
+        return $grams;
+    }
 
     public function composed(): Composed
     {
@@ -67,23 +95,20 @@ final class Batch extends Model
     public static function processLoss(): ProcessLoss
     {
         $rows = self::query()
+            ->select(['id', 'jars', 'net_grams'])
             ->where('state', 'done')
+            ->withSum('weighIns as weighed', 'grams')
             ->orderByDesc('id')
             ->limit(self::LATEST)
             ->toBase()
-            ->get(['weighings', 'jars', 'net_grams'])
+            ->get()
             ->all();
 
         return ProcessLoss::of(
             array_values(
                 array_map(
                     static fn (stdClass $row): array => [
-                        'weighed' => (float) array_sum(
-                            array_map(
-                                floatval(...),
-                                array_column((array) json_decode((string) $row->weighings, true), 'grams'),
-                            ),
-                        ),
+                        'weighed' => (float) $row->weighed,
                         'filled' => $row->jars * (float) $row->net_grams,
                     ],
                     $rows,

@@ -60,11 +60,9 @@ final class BatchController
     public function store(Request $request): JsonResponse
     {
         $given = $request->validate(['formula_id' => 'required|integer']);
-        /** @var User $user */
-        $user = $request->user();
         $batch = $this->store->open(
             Formula::query()->findOrFail((int) $given['formula_id']),
-            $user->name,
+            self::by($request),
             Day::today(),
         );
 
@@ -99,17 +97,13 @@ final class BatchController
         ) {
             throw Refused::because('line', 'This batch has no such line.');
         }
-        $weighings = [
-            ...$row->weighings,
-            $given['line'] => [
-                'gathered' => (bool) $given['gathered'],
-                'grams' => $given['grams'] === null ? null : (float) $given['grams'],
-            ],
-        ];
-        $row->revise(
-            (int) $given['revision'],
-            ['weighings' => $weighings],
-            fn (Batch $b): array => $this->store->view($b),
+        $row->revise((int) $given['revision'], [], fn (Batch $b): array => $this->store->view($b));
+        $this->store->weigh(
+            $row,
+            $given['line'],
+            (bool) $given['gathered'],
+            $given['grams'] === null ? null : (float) $given['grams'],
+            self::by($request),
         );
 
         return new JsonResponse($this->store->view($row));
@@ -140,8 +134,16 @@ final class BatchController
             $given['note'] ?? '',
         );
         $row->revise((int) $given['revision'], $columns, fn (Batch $b): array => $this->store->view($b));
+        $this->store->shelve($row);
 
         return new JsonResponse($this->store->view($row));
+    }
+
+    private static function by(Request $request): string
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user->name : '';
     }
 
     private function open(int $id): Batch

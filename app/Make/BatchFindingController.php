@@ -14,6 +14,8 @@ use Crown\Learning\Observation;
 use Crown\Learning\Predicted;
 use Crown\Learning\TextureFound;
 use Crown\Make\Actuals;
+use Crown\Make\Inspection;
+use DateTimeImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -46,15 +48,15 @@ final class BatchFindingController
         if ($row->state !== 'done') {
             throw Refused::because('state', 'Finish making it first; then say what you found.');
         }
-        if ($given['on'] < $row->made_on->toDateString() || $given['on'] > Day::today()->toDateString()) {
-            throw Refused::because(
-                'on',
-                sprintf('A day from %s, when it was made, to today.', $row->made_on->toDateString()),
-            );
-        }
-        if (isset($given['overrun_percent']) && $row->kind !== ProductKind::WhippedButter->value) {
-            throw Refused::because('overrun_percent', 'Only a whipped butter takes in air.');
-        }
+        (new Inspection(
+            ProductKind::from($row->kind),
+            $row->made_on->toDateTimeImmutable(),
+            new DateTimeImmutable($given['on']),
+        ))->check(
+            Day::today()->toDateTimeImmutable(),
+            isset($given['overrun_percent']),
+            ($given['state'] ?? '') !== '',
+        );
         $predicted = $this->predicted($row);
         $finding = (new BatchFinding())
             ->forceFill([
@@ -69,9 +71,6 @@ final class BatchFindingController
                 'predicted_months' => $predicted->lifeMonths,
             ])
             ->setRelation('batch', $row);
-        if ($finding->state !== '' && $finding->months() <= 0.0) {
-            throw Refused::because('state', 'On the day it was made nothing can be said of how long it keeps.');
-        }
         if ($finding->note === '' || $finding->teaches()) {
             // Refuses what says nothing, and what cannot be.
             $finding->observation();
@@ -93,11 +92,9 @@ final class BatchFindingController
     /** What the handbook alone says of what was truly weighed. */
     private function predicted(Batch $batch): Predicted
     {
-        $grams = array_map(static fn (array $w): float => (float) ($w['grams'] ?? 0.0), $batch->weighings);
-
         return Predicted::of(
             Assessor::standard()->assess(
-                Actuals::of($batch->composed(), $grams),
+                Actuals::of($batch->composed(), $batch->weighed()),
                 $this->catalogue->context()->untaught(),
             ),
         );

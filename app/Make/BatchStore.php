@@ -6,6 +6,8 @@ namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
+use App\Pantry\Lot;
+use App\Pantry\MoveStock;
 use App\Papers\LabelWords;
 use App\Studio\CurrentStudio;
 use App\Studio\Studio;
@@ -14,32 +16,41 @@ use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Finding;
 use Crown\Exchange\FormulaFile;
-use Crown\Formula\Formula as Composed;
-use Crown\Make\Actuals;
+use Crown\Make\BatchClosing;
+use Crown\Make\LotCode;
+use Crown\Make\MakeError;
 use Crown\Make\MakeSheet;
 use Crown\Make\Task;
 use Crown\Make\Weighing;
+use Crown\Pantry\LotSource;
 use Crown\Papers\Label;
-use DateTimeImmutable;
 use Illuminate\Support\Carbon;
+use WeakMap;
 
 /** Opens, fills and closes batches; every figure is the core's. */
 final class BatchStore
 {
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
-    {
+    /** @var WeakMap<Batch, Assessment> what a batch was planned to be: its formula never changes */
+    private readonly WeakMap $planned;
+
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+        private readonly MoveStock $move,
+    ) {
+        $this->planned = new WeakMap();
     }
 
     public function open(Formula $formula, string $by, Carbon $on): Batch
     {
-        if ($this->assess($formula->composed())->subject->composition->counted() === []) {
+        $planned = Assessor::standard()->assess($formula->composed(), $this->catalogue->context());
+        if ($planned->subject->composition->counted() === []) {
             throw Refused::because(
                 'formula_id',
                 'This formula has no line with a mass yet, so there is nothing to weigh.',
             );
         }
-
-        return Batch::query()
+        $batch = Batch::query()
             ->create([
                 'formula_id' => $formula->id,
                 'lot_code' => $this->nextLotCode($on),
@@ -48,49 +59,45 @@ final class BatchStore
                 'made_on' => $on,
                 'by_name' => $by,
                 'document' => $formula->document,
-                'weighings' => [],
             ])
             ->refresh();
+        $this->planned[$batch] = $planned;
+
+        return $batch;
+    }
+
+    /** What the scale showed for a line, or that it stands ready. */
+    public function weigh(Batch $batch, string $line, bool $gathered, ?float $grams, string $by): void
+    {
+        WeighIn::query()->updateOrCreate(
+            ['batch_id' => $batch->id, 'line' => $line],
+            ['gathered' => $gathered, 'grams' => $grams, 'by_name' => $by],
+        );
+        $batch->unsetRelation('weighIns');
     }
 
     /**
-     * Closes a batch: what was weighed is judged anew and the label worked out; from here on it is a record.
+     * What closes a batch: what was weighed is judged anew and the label worked out; from here on it is a record.
      *
      * @return array<string, mixed> the columns to write
+     *
+     * @throws MakeError
      */
     public function closed(Batch $batch, int $jars, float $jarMl, float $netGrams, string $note): array
     {
-        $grams = [];
-        foreach ($this->sheet($batch)->weighings() as $weighing) {
-            $actual = $batch->weighings[$weighing->line]['grams'] ?? null;
-            if ($actual === null) {
-                throw Refused::because(
-                    'weighings',
-                    sprintf('%s has not been weighed yet. Weigh it, or enter 0 if it was left out.', $weighing->name),
-                );
-            }
-            $grams[$weighing->line] = (float) $actual;
-        }
-        $actual = $this->assess(Actuals::of($batch->composed(), $grams));
-        if ($actual->subject->composition->counted() === []) {
-            throw Refused::because('weighings', 'Nothing was weighed, so there is no batch.');
-        }
-        if ($netGrams * $jars > $actual->subject->composition->totalGrams->high + 1.0) {
-            throw Refused::because(
-                'net_grams',
-                sprintf(
-                    '%d jars of %g g come to more than the %.0f g that were weighed.',
-                    $jars,
-                    $netGrams,
-                    $actual->subject->composition->totalGrams->best,
-                ),
-            );
-        }
+        $actual = BatchClosing::actual(
+            $batch->composed(),
+            $this->sheet($batch)->weighings(),
+            $batch->weighed(),
+            $jars,
+            $netGrams,
+            $this->catalogue->context(),
+        );
         $label = new Label(
             $actual,
             $batch->lot_code,
             $netGrams,
-            new DateTimeImmutable($batch->made_on->toDateString()),
+            $batch->made_on->toDateTimeImmutable(),
             $this->studio->get()->maker,
         );
 
@@ -101,14 +108,32 @@ final class BatchStore
             'net_grams' => $netGrams,
             'note' => $note,
             'best_before' => $label->bestBefore()->format('Y-m-d'),
-            'actual' => json_decode((string) json_encode($actual), true),
+            'actual' => $actual,
             'label' => LabelWords::of($label, $batch->made_on),
         ];
+    }
+
+    /** The jars that were filled stand on the shelf from now on. */
+    public function shelve(Batch $batch): void
+    {
+        $grams = $batch->jars * $batch->net_grams;
+        $lot = Lot::query()->create([
+            'source' => LotSource::Made->value,
+            'batch_id' => $batch->id,
+            'name' => $batch->title,
+            'grams' => $grams,
+            'made_on' => $batch->made_on,
+            'best_before' => $batch->best_before,
+        ]);
+        $this->move->begin($lot, $grams, $batch->made_on, $batch->by_name);
     }
 
     /** @return array<string, mixed> as $defs/Batch */
     public function view(Batch $batch): array
     {
+        $batch->loadMissing('weighIns');
+        $sheet = $this->sheet($batch);
+
         return [
             'id' => $batch->id,
             'revision' => $batch->revision,
@@ -125,17 +150,14 @@ final class BatchStore
             'note' => $batch->note,
             'formula' => FormulaFile::write($batch->composed()),
             'weighings' => array_map(
-                static fn (Weighing $w): array => self::weighing(
-                    $w,
-                    $batch->weighings[$w->line] ?? ['gathered' => false, 'grams' => null],
-                ),
-                $this->sheet($batch)->weighings(),
+                static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
+                $sheet->weighings(),
             ),
             'tasks' => array_map(
                 static fn (Task $t): array => ['act' => $t->act, 'gate' => $t->gate],
-                $this->sheet($batch)->tasks(),
+                $sheet->tasks(),
             ),
-            'planned' => $this->assess($batch->composed()),
+            'planned' => $this->planned($batch),
             'actual' => $batch->actual,
             'label' => $batch->label,
             'withdrawn' => $this->withdrawn($batch),
@@ -150,6 +172,11 @@ final class BatchStore
         ];
     }
 
+    public function sheet(Batch $batch): MakeSheet
+    {
+        return new MakeSheet($this->planned($batch), $this->studio->get()->kitchen()->scaleGrams);
+    }
+
     /**
      * Why it must not be used: an oil in it went bad or was thrown away since.
      *
@@ -158,61 +185,55 @@ final class BatchStore
     private function withdrawn(Batch $batch): array
     {
         $found = array_filter(
-            $this->assess($batch->composed())->findings,
+            $this->planned($batch)->findings,
             static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
         );
 
         return array_values(array_map(static fn (Finding $f): string => $f->message, $found));
     }
 
-    public function sheet(Batch $batch): MakeSheet
+    private function planned(Batch $batch): Assessment
     {
-        return new MakeSheet($this->assess($batch->composed()), $this->studio->get()->kitchen()->scaleGrams);
+        return $this->planned[$batch] ??= Assessor::standard()->assess(
+            $batch->composed(),
+            $this->catalogue->context(),
+        );
     }
 
-    private function assess(Composed $formula): Assessment
-    {
-        return Assessor::standard()->assess($formula, $this->catalogue->context());
-    }
-
-    /**
-     * The day and a running number: 261124-1. Two who begin at once take turns: the studio is held until the
-     * transaction ends.
-     */
+    /** Two who begin at once take turns: the studio is held until the transaction ends. */
     private function nextLotCode(Carbon $on): string
     {
         Studio::query()
             ->whereKey($this->studio->get()->id)
             ->lockForUpdate()
             ->value('id');
-        $day = $on->format('ymd');
-        $taken
-            = Batch::query()
-                ->where('lot_code', 'like', $day.'-%')
-                ->pluck('lot_code')
-                ->map(static fn (string $code): int => (int) substr($code, 7))
-                ->max() ?? 0;
+        $day = $on->toDateTimeImmutable();
 
-        return sprintf('%s-%d', $day, $taken + 1);
+        return LotCode::next(
+            $day,
+            array_values(
+                Batch::query()
+                    ->where('lot_code', 'like', LotCode::beginning($day).'%')
+                    ->pluck('lot_code')
+                    ->all(),
+            ),
+        );
     }
 
-    /**
-     * @param  array{gathered: bool, grams: float|int|null}  $state
-     * @return array<string, mixed>
-     */
-    private static function weighing(Weighing $w, array $state): array
+    /** @return array<string, mixed> */
+    private static function weighing(Weighing $asked, ?WeighIn $there): array
     {
         return [
-            'line' => $w->line,
-            'ingredient' => $w->ingredient,
-            'name' => $w->name,
-            'phase' => $w->phase->value,
-            'phase_label' => $w->phase->label(),
-            'target_grams' => round($w->targetGrams, 3),
-            'tolerance_grams' => round($w->toleranceGrams, 3),
-            'gathered' => $state['gathered'],
-            'actual_grams' => $state['grams'],
-            'within' => $state['grams'] === null ? null : $w->isWithin((float) $state['grams']),
+            'line' => $asked->line,
+            'ingredient' => $asked->ingredient,
+            'name' => $asked->name,
+            'phase' => $asked->phase->value,
+            'phase_label' => $asked->phase->label(),
+            'target_grams' => round($asked->targetGrams, 3),
+            'tolerance_grams' => round($asked->toleranceGrams, 3),
+            'gathered' => $there->gathered ?? false,
+            'actual_grams' => $there?->grams,
+            'within' => $there?->grams === null ? null : $asked->isWithin($there->grams),
         ];
     }
 }

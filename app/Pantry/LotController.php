@@ -24,7 +24,7 @@ final class LotController
         $all = $this->catalogue->get();
 
         return Pages::answer(
-            Lot::query()->with('steep.events'),
+            Lot::steeped()->with('steep.events'),
             $request,
             fn (Lot $l): array => self::view($l, $all),
         );
@@ -37,13 +37,11 @@ final class LotController
     )]
     public function withdraw(int $lot, Request $request): JsonResponse
     {
-        $row = Lot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);
+        $row = Lot::steeped()->with('steep.events')->lockForUpdate()->findOrFail($lot);
         $given = $request->validate(['reason' => 'present|nullable|string|max:200']);
         $reason = trim($given['reason'] ?? '');
         $row->update([
-            'withdrawn' => $reason === ''
-                ? ''
-                : sprintf('%s (%s).', rtrim($reason, '. '), Day::today()->format('j F Y')),
+            'withdrawn' => rtrim($reason, '. '),
             'withdrawn_on' => $reason === '' ? null : Day::today()->toDateString(),
         ]);
 

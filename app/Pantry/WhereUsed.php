@@ -6,6 +6,9 @@ namespace App\Pantry;
 
 use App\Formula\Formula;
 use App\Make\Batch;
+use App\Support\IngredientUses;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 
 /** Formulas and batches that use an ingredient. */
 final class WhereUsed
@@ -21,24 +24,20 @@ final class WhereUsed
         if ($ids === []) {
             return [];
         }
-        $bearing = static fn ($query) => $query
-            ->where(static function ($q) use ($ids): void {
-                foreach ($ids as $id) {
-                    $q->orWhere('document', 'like', '%"ingredient":"'.$id.'"%');
-                }
-            })
+        $bearing = static fn (Builder $query, string $holder): Collection => $query
+            ->whereIn('id', IngredientUses::of($holder, $ids))
             ->orderByDesc('id')
             ->limit(self::MOST)
             ->get(['id', 'title']);
 
         return [
             ...array_values(
-                $bearing(Formula::query())
+                $bearing(Formula::query(), IngredientUses::FORMULA)
                     ->map(static fn (Formula $f): array => ['kind' => 'formula', 'id' => $f->id, 'title' => $f->title])
                     ->all(),
             ),
             ...array_values(
-                $bearing(Batch::query())
+                $bearing(Batch::query(), IngredientUses::BATCH)
                     ->map(static fn (Batch $b): array => ['kind' => 'batch', 'id' => $b->id, 'title' => $b->title])
                     ->all(),
             ),

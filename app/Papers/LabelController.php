@@ -39,13 +39,13 @@ final class LabelController
     /** An oil that was steeped here, as it stands in the pantry. */
     public function lot(int $lot, StudioCatalogue $catalogue, CurrentStudio $studio): Response
     {
-        $row = Lot::query()->findOrFail($lot);
+        $row = Lot::steeped()->findOrFail($lot);
         if ($row->withdrawn !== '') {
             throw Refused::now('state', 'This oil must not be used: it gets no label.');
         }
-        $line = new Line('l1', $row->ingredientId(), $row->name, '100 %', '', Phase::Warm);
+        $line = new Line('l1', $row->ingredientId(), $row->title(), '100 %', '', Phase::Warm);
         $formula = new Formula(
-            $row->name,
+            $row->title(),
             ProductKind::HairOil,
             Audience::AdultLeaveOn,
             [$line],

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Pantry\Lot;
+use App\Pantry\MoveStock;
+use Crown\Pantry\LotSource;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
 use Crown\Steep\WaterChoice;
@@ -35,7 +37,7 @@ final class KeepOil
 
         return self::kept($steep, new SteepYield($plan, $grams, drawn: true), $event->on_date, [
             'event_id' => $event->id,
-            'name' => sprintf('%s, drawn %s', $steep->name, $event->on_date->format('j M')),
+            'name' => $steep->name,
             'grams' => $grams,
             'loss_grams' => 0.0,
             'choice' => WaterChoice::Kept->value,
@@ -45,11 +47,16 @@ final class KeepOil
     /** @param  array<string, mixed>  $fields */
     private static function kept(Steep $steep, SteepYield $yield, Carbon $on, array $fields): Lot
     {
-        return Lot::query()->create([
+        $lot = Lot::query()->create([
+            'source' => LotSource::Steeped->value,
             'steep_id' => $steep->id,
             'made_on' => $on,
             'best_before' => $yield->bestBefore($on->toDateTimeImmutable()),
             ...$fields,
         ]);
+        $lot->update(['ingredient' => $lot->ingredientId()]);
+        (new MoveStock())->begin($lot, $lot->grams ?? 0.0, $on);
+
+        return $lot;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
+use App\Support\IngredientUses;
 use Crown\Catalogue\Catalogue;
 use Crown\Learning\Retention;
 use Crown\Measure\Band;
@@ -26,7 +27,7 @@ final class PastSteeps
             ->with(['events', 'lots'])
             ->where('state', 'strained')
             ->whereKeyNot($steep->id ?? 0)
-            ->where('document', 'like', '%"ingredient":"'.$single->ingredient.'"%')
+            ->whereIn('id', IngredientUses::of(IngredientUses::STEEP, [$single->ingredient]))
             ->orderByDesc('strained_on')
             ->limit(self::LATEST)
             ->get();

@@ -7,6 +7,8 @@ namespace App\Steep;
 use App\Pantry\Lot;
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use App\Support\IngredientUses;
+use App\Support\NamesIngredients;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
 use Crown\Steep\Entry;
@@ -42,7 +44,8 @@ use Illuminate\Support\Carbon;
  * @property Carbon $started_on
  * @property Carbon|null $strained_on
  * @property string $state running, strained or spoiled
- * @property string $reason why it was given up
+ * @property string $reason why it was given up; "" while it was not
+ * @property Carbon|null $spoiled_on
  * @property Collection<int, Lot> $lots
  * @property Collection<int, SteepShake> $shakes
  * @property Collection<int, SteepEvent> $events
@@ -51,6 +54,7 @@ use Illuminate\Support\Carbon;
 final class Steep extends Model
 {
     use BelongsToStudio;
+    use NamesIngredients;
     use Revised;
 
     protected $table = 'steeps';
@@ -59,7 +63,7 @@ final class Steep extends Model
 
     protected $attributes = ['state' => 'running', 'name' => '', 'reason' => ''];
 
-    protected $casts = ['document' => 'array', 'started_on' => 'date', 'strained_on' => 'date'];
+    protected $casts = ['document' => 'array', 'started_on' => 'date', 'strained_on' => 'date', 'spoiled_on' => 'date'];
 
     /**
      * The jar, held until the transaction ends: whatever else is done to it meanwhile waits, and then goes by what it
@@ -70,6 +74,20 @@ final class Steep extends Model
     public static function held(int $id): self
     {
         return self::query()->lockForUpdate()->findOrFail($id);
+    }
+
+    public function holder(): string
+    {
+        return IngredientUses::STEEP;
+    }
+
+    /** @return list<array<array-key, mixed>> what went in at the start, and what came in later */
+    protected function naming(): array
+    {
+        return [
+            $this->document,
+            ...array_values($this->events()->get()->map(static fn (SteepEvent $e): array => $e->data)->all()),
+        ];
     }
 
     /**

@@ -123,10 +123,10 @@ final class SteepController
             ['reason.required' => 'Say what was found: mould, a sour smell, fizzing.'],
         );
         $today = Day::today();
-        $reason = sprintf('%s (%s).', rtrim($request->string('reason')->value(), '. '), $today->format('j F Y'));
+        $reason = rtrim($request->string('reason')->value(), '. ');
         $row->revise(
             $request->integer('revision'),
-            ['state' => 'spoiled', 'reason' => $reason],
+            ['state' => 'spoiled', 'reason' => $reason, 'spoiled_on' => $today->toDateString()],
             fn (Steep $s): array => $this->page($s->id),
         );
         Lot::query()

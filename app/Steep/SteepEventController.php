@@ -31,7 +31,7 @@ final class SteepEventController
         $row = Steep::held($steep)->load(['events', 'lots']);
         $given = $request->validate(
             [
-                'kind' => ['required', Rule::enum(EntryKind::class)],
+                'kind' => ['required', Rule::enum(EntryKind::class)->only(EntryKind::written())],
                 'on' => Day::RULE
                     .'|before_or_equal:'
                     .Day::today()->toDateString()
@@ -76,6 +76,7 @@ final class SteepEventController
         if ($event->entry()->kind === EntryKind::Drawn && $request->boolean('keep', true)) {
             KeepOil::drawn($row, $row->plan($this->catalogue->get(), $event->on_date), $event);
         }
+        $row->keepUses();
         $row->touch();
 
         return new JsonResponse($this->view($row->id), 201);
@@ -90,6 +91,7 @@ final class SteepEventController
             throw Refused::now('kind', 'What led to a strained oil is not changed any more.');
         }
         $row->delete();
+        $steep->keepUses();
 
         return new JsonResponse($this->view($steep->id));
     }

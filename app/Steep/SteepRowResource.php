@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Pantry\Lot;
+use App\Pantry\Withdrawal;
 use App\Studio\Day;
 use Crown\Catalogue\Catalogue;
 use Crown\Steep\Herb;
@@ -55,7 +56,7 @@ final class SteepRowResource extends JsonResource
             'state' => $standing->state === JarState::Running && $today >= $days->strainDay()
                 ? 'due'
                 : $standing->state->value,
-            'reason' => $this->steep->reason,
+            'reason' => Withdrawal::words($this->steep->reason, $this->steep->spoiled_on),
             'plan' => self::figures($this->plan),
             'day' => min(max(0, (int) $stood), $days->standsDays()),
             'days' => $days->standsDays(),

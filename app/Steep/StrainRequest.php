@@ -35,13 +35,9 @@ final class StrainRequest extends FormRequest
         return $this->enum('choice', WaterChoice::class) ?? WaterChoice::Kept;
     }
 
-    /** What is written into the journal. */
-    public function note(): string
+    /** What becomes of the herb: kept or composted. */
+    public function herb(): string
     {
-        $herb = $this->string('herb')->value() === 'kept'
-            ? 'The herb is kept for another draw.'
-            : 'The herb is composted.';
-
-        return trim(sprintf('Strained. %s %s', $herb, $this->string('note')->value()));
+        return $this->string('herb')->value() ?: 'composted';
     }
 }

@@ -36,10 +36,10 @@ final class StrainSteep
         );
         SteepEvent::query()->create([
             'steep_id' => $steep->id,
-            'kind' => EntryKind::Note->value,
+            'kind' => EntryKind::Strained->value,
             'on_date' => $today,
-            'data' => ['colour' => '', 'smell' => ''],
-            'note' => $asked->note(),
+            'data' => ['herb' => $asked->herb()],
+            'note' => $asked->string('note')->value(),
         ]);
         $steep->revise(
             $asked->integer('revision'),

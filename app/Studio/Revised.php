@@ -37,5 +37,8 @@ trait Revised
         if ($written !== 1) {
             throw new StaleWrite($present($this));
         }
+        if (isset($changes['document']) && method_exists($this, 'keepUses')) {
+            $this->keepUses();
+        }
     }
 }

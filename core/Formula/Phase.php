@@ -31,6 +31,18 @@ enum Phase: string
         };
     }
 
+    /** Its turn at the counter: what is melted comes first, what is whipped in last. */
+    public function turn(): int
+    {
+        return match ($this) {
+            self::Melt => 1,
+            self::Water => 2,
+            self::Warm => 3,
+            self::CoolDown => 4,
+            self::WhipIn => 5,
+        };
+    }
+
     public function label(): string
     {
         return match ($this) {

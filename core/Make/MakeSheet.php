@@ -24,20 +24,10 @@ final readonly class MakeSheet
      */
     public function weighings(): array
     {
-        $order = array_flip(
-            array_map(static fn (Phase $p): string => $p->value, [
-                Phase::Melt,
-                Phase::Water,
-                Phase::Warm,
-                Phase::CoolDown,
-                Phase::WhipIn,
-            ]),
-        );
         $portions = $this->assessment->subject->composition->counted();
         usort(
             $portions,
-            static fn (Portion $a, Portion $b): int => $order[$a->line->phase->value]
-                <=> $order[$b->line->phase->value],
+            static fn (Portion $a, Portion $b): int => $a->line->phase->turn() <=> $b->line->phase->turn(),
         );
 
         return array_map(

@@ -73,6 +73,7 @@ final readonly class Entry
             EntryKind::Sign => sprintf('Seen: %s', $this->data->text('sign')),
             EntryKind::Settling => 'Left to settle.',
             EntryKind::Ready => 'Put away.',
+            EntryKind::Strained => $this->strained(),
         };
     }
 
@@ -98,6 +99,13 @@ final readonly class Entry
             $smell !== '' => sprintf('smell %s', $smell),
             default => 'Looked at.',
         };
+    }
+
+    private function strained(): string
+    {
+        return $this->data->text('herb') === 'kept'
+            ? 'Strained. The herb is kept for another draw.'
+            : 'Strained. The herb is composted.';
     }
 
     private function weighed(): string

@@ -20,6 +20,14 @@ enum EntryKind: string
     case Sign = 'sign';
     case Settling = 'settling';
     case Ready = 'ready';
+    /** Written by straining itself. */
+    case Strained = 'strained';
+
+    /** @return list<self> what a maker writes herself */
+    public static function written(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $k): bool => $k !== self::Strained));
+    }
 
     /** Whether it may still be written, or taken back, once the jar is strained. */
     public function isForAfterwards(): bool

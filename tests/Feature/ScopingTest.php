@@ -195,7 +195,9 @@ final class ScopingTest extends StudioTestCase
                 'head_marks',
                 'own_ingredients',
                 'own_figures',
-                'cupboard_items',
+                'stock_movements',
+                'weigh_ins',
+                'batch_findings',
                 'steep_events',
                 'steep_photos',
             ] as $table

@@ -2423,7 +2423,7 @@ export interface components {
         SteepEvent: {
             id: number;
             /** @enum {string} */
-            kind: "note" | "weighed" | "moved" | "herb" | "oil" | "drawn" | "bowl" | "sign" | "settling" | "ready";
+            kind: "note" | "weighed" | "moved" | "herb" | "oil" | "drawn" | "bowl" | "sign" | "settling" | "ready" | "strained";
             on: string;
             words: string;
             note: string;

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Make;
+
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Context;
+use Crown\Formula\Formula;
+
+/** Whether a batch may be closed, and what it truly is then. Method page: docs/methods/making.md. */
+final class BatchClosing
+{
+    /** What the jars hold may come to so much more than was weighed: a scale at the counter is no better, g. */
+    private const SCALES_DIFFER = 1.0;
+
+    /**
+     * What was weighed, judged anew.
+     *
+     * @param  list<Weighing>  $asked what was to be weighed
+     * @param  array<string, float>  $grams by line, of what was; 0 for what was left out
+     * @param  float  $netGrams in each jar
+     *
+     * @throws MakeError when a line is not weighed yet, nothing was, or the jars hold more than was
+     */
+    public static function actual(
+        Formula $formula,
+        array $asked,
+        array $grams,
+        int $jars,
+        float $netGrams,
+        Context $context,
+    ): Assessment {
+        foreach ($asked as $weighing) {
+            if (! isset($grams[$weighing->line])) {
+                throw MakeError::notWeighed($weighing->name);
+            }
+        }
+        $actual = Assessor::standard()->assess(Actuals::of($formula, $grams), $context);
+        if ($actual->subject->composition->counted() === []) {
+            throw MakeError::nothingWeighed();
+        }
+        $weighed = $actual->subject->composition->totalGrams;
+        if ($netGrams * $jars > $weighed->high + self::SCALES_DIFFER) {
+            throw MakeError::moreThanWeighed($jars, $netGrams, $weighed->best);
+        }
+
+        return $actual;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Make;
+
+use Crown\Problem;
+
+/** A batch that cannot be closed, or something that cannot be said of it. */
+final class MakeError extends Problem
+{
+    public static function notWeighed(string $name): self
+    {
+        return new self(
+            'weighings',
+            'not-weighed',
+            sprintf('%s has not been weighed yet. Weigh it, or enter 0 if it was left out.', $name),
+            ['name' => $name],
+        );
+    }
+
+    public static function nothingWeighed(): self
+    {
+        return new self('weighings', 'nothing-weighed', 'Nothing was weighed, so there is no batch.');
+    }
+
+    public static function moreThanWeighed(int $jars, float $netGrams, float $weighed): self
+    {
+        return new self(
+            'net_grams',
+            'more-than-weighed',
+            sprintf('%d jars of %g g come to more than the %.0f g that were weighed.', $jars, $netGrams, $weighed),
+            ['jars' => $jars, 'net_grams' => $netGrams, 'weighed' => $weighed],
+        );
+    }
+
+    public static function notWithin(string $from): self
+    {
+        return new self(
+            'on',
+            'not-within',
+            sprintf('A day from %s, when it was made, to today.', $from),
+            ['from' => $from],
+        );
+    }
+
+    public static function takesNoAir(): self
+    {
+        return new self('overrun_percent', 'takes-no-air', 'Only a whipped butter takes in air.');
+    }
+
+    public static function keptNoTime(): self
+    {
+        return new self(
+            'state',
+            'kept-no-time',
+            'On the day it was made nothing can be said of how long it keeps.',
+        );
+    }
+}
