@@ -8,7 +8,11 @@ use App\Head\Head;
 use App\Make\Batch;
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use Crown\Rhythm\Act;
+use Crown\Rhythm\DayState;
+use Crown\Rhythm\PatchTest;
 use Crown\Rhythm\Routine as Plan;
+use Crown\Rhythm\RoutineState;
 use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -62,6 +66,14 @@ final class Routine extends Model
     public function days(): HasMany
     {
         return $this->hasMany(RoutineDay::class)->orderBy('date')->orderBy('id');
+    }
+
+    public function patchTest(): PatchTest
+    {
+        return new PatchTest(
+            RoutineState::from($this->state),
+            $this->days()->where('act', Act::PatchTest->value)->where('state', DayState::Done->value)->exists(),
+        );
     }
 
     public function plan(): Plan

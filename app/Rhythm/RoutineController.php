@@ -12,10 +12,11 @@ use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Assessment\Finding;
-use Crown\Rhythm\Act;
+use Crown\Rhythm\DayState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 
 final class RoutineController
 {
@@ -87,52 +88,15 @@ final class RoutineController
     #[Speaks('Routine', 'RoutineTick', does: 'Tick a day: done, skipped, reacted, or planned again')]
     public function tick(int $day, Request $request): JsonResponse
     {
-        $state = $request->validate(['state' => 'required|in:planned,done,skipped,reacted'])['state'];
-        $id = DB::transaction(static function () use ($day, $state): int {
-            $row = RoutineDay::query()->lockForUpdate()->findOrFail($day);
-            $routine = Routine::query()->lockForUpdate()->findOrFail($row->routine_id);
-            self::mayTick($row, $routine, $state);
-            $row->update(['state' => $state]);
-            if ($row->kind() === Act::PatchReading) {
-                $routine->update([
-                    'state' => match ($state) {
-                        'done' => 'running',
-                        'reacted' => 'stopped',
-                        default => 'patch',
-                    },
-                ]);
-            }
+        $request->validate(['state' => ['required', Rule::enum(DayState::class)]]);
+        $state = DayState::from($request->string('state')->value());
+        $row = RoutineDay::query()->lockForUpdate()->findOrFail($day);
+        $routine = Routine::query()->lockForUpdate()->findOrFail($row->routine_id);
+        $then = $routine->patchTest()->ticked($row->planned(), $state, Day::today()->toDateTimeImmutable());
+        $row->update(['state' => $state->value]);
+        $routine->update(['state' => $then->value]);
 
-            return $routine->id;
-        });
-
-        return new JsonResponse($this->found($id));
-    }
-
-    private static function mayTick(RoutineDay $day, Routine $routine, string $state): void
-    {
-        $act = $day->kind();
-        if ($state === 'reacted' && $act !== Act::PatchReading) {
-            throw Refused::because('state', 'A reaction is recorded at the reading of the patch test.');
-        }
-        if (
-            $act === Act::PatchReading
-            && $state === 'done'
-            && ! $routine->days()->where('act', Act::PatchTest->value)->where('state', 'done')->exists()
-        ) {
-            throw Refused::because('state', 'Tick the patch test itself first; its reading comes 48 hours later.');
-        }
-        if ($act === Act::Application && $state === 'done' && $routine->state !== 'running') {
-            throw Refused::because(
-                'state',
-                $routine->state === 'stopped'
-                    ? 'This routine was stopped because the patch test showed a reaction.'
-                    : 'Wait for the patch test: read it first, 48 hours after it was put on.',
-            );
-        }
-        if ($state === 'done' && $day->date->isAfter(Day::today())) {
-            throw Refused::because('state', 'This day has not come yet.');
-        }
+        return new JsonResponse($this->found($routine->id));
     }
 
     /** @return array<string, mixed> */

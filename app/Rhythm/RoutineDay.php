@@ -6,6 +6,7 @@ namespace App\Rhythm;
 
 use App\Studio\BelongsToStudio;
 use Crown\Rhythm\Act;
+use Crown\Rhythm\RoutineDay as PlannedDay;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -17,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int $routine_id
  * @property Carbon $date
  * @property string $act
- * @property string $state planned, done, skipped or reacted
+ * @property string $state a DayState
  * @property Routine $routine
  */
 final class RoutineDay extends Model
@@ -39,5 +40,10 @@ final class RoutineDay extends Model
     public function kind(): Act
     {
         return Act::from($this->act);
+    }
+
+    public function planned(): PlannedDay
+    {
+        return new PlannedDay($this->date->toDateTimeImmutable(), $this->kind());
     }
 }

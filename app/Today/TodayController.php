@@ -12,6 +12,8 @@ use App\Steep\Steep;
 use App\Studio\Day;
 use App\Support\Speaks;
 use Crown\Rhythm\Act;
+use Crown\Rhythm\PatchTest;
+use Crown\Rhythm\RoutineState;
 use Crown\Steep\EntryKind;
 use Crown\Steep\NextAct;
 use Crown\Steep\NextKind;
@@ -150,8 +152,8 @@ final class TodayController
             ->limit(200)
             ->get();
         foreach ($due as $day) {
-            $waits = $day->kind() === Act::Application && $day->routine->state !== 'running';
-            if ($waits) {
+            $test = new PatchTest(RoutineState::from($day->routine->state), true);
+            if ($test->holdsBack($day->kind())) {
                 continue;
             }
             $words = sprintf(
