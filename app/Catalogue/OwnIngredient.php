@@ -8,13 +8,9 @@ use App\Studio\BelongsToStudio;
 use App\Studio\CurrentStudio;
 use App\Studio\Revised;
 use Crown\Catalogue\Catalogue;
-use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
-use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\OwnEntry;
-use Crown\Measure\Band;
 use Crown\Measure\Property;
-use Crown\Problem;
 use Illuminate\Database\Eloquent\Model;
 use stdClass;
 
@@ -59,42 +55,12 @@ final class OwnIngredient extends Model
     public static function ingredients(Catalogue $reference): array
     {
         return array_map(
-            static fn (stdClass $row): Ingredient => self::entry(
+            static fn (stdClass $row): Ingredient => OwnEntry::read(
                 'own-'.$row->id,
                 (array) json_decode((string) $row->document, true),
                 $reference,
             )->ingredient(),
             app(CurrentStudio::class)->rows('own_ingredients', 'id, document'),
-        );
-    }
-
-    /** @param  array<string, mixed>  $draft as the request's rules have let it through */
-    public static function entry(string $id, array $draft, Catalogue $catalogue): OwnEntry
-    {
-        return new OwnEntry(
-            $id,
-            $draft['name'],
-            $draft['inci'],
-            IngredientKind::from($draft['kind']),
-            // What it was like may have left the reference since.
-            $catalogue->has($draft['like']) ? [$catalogue->get($draft['like'])] : [],
-            $draft['synonyms'],
-            $draft['allergens'],
-            $draft['vegan'],
-            array_map(
-                static fn (array $f, int $n): Correction => Problem::within(
-                    "figures.$n",
-                    static fn (): Correction => new Correction(
-                        $id,
-                        $f['form'],
-                        Property::from($f['property']),
-                        Band::of((float) $f['low'], (float) $f['best'], (float) $f['high']),
-                        $f['source'],
-                    ),
-                ),
-                $draft['figures'],
-                array_keys($draft['figures']),
-            ),
         );
     }
 }

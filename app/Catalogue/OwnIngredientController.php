@@ -12,6 +12,7 @@ use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\OwnEntry;
 use Crown\Exchange\IngredientFile;
 use Crown\Measure\Property;
 use Illuminate\Http\JsonResponse;
@@ -183,7 +184,7 @@ final class OwnIngredientController
         if ($draft['like'] !== '' && ! $reference->has($draft['like'])) {
             throw Refused::because('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
         }
-        OwnIngredient::entry('own-0', $draft, $reference);
+        OwnEntry::read('own-0', $draft, $reference);
 
         return $draft;
     }

@@ -15,8 +15,8 @@ use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
-use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaDocument;
 use Crown\Head\Fit;
 use Crown\Head\HeadCheck;
 use Crown\Head\Porosity;
@@ -152,7 +152,7 @@ final class Bench
                 0,
                 10_000,
             ),
-            'document' => FormulaFile::write($given->formula),
+            'document' => FormulaDocument::write($assessment->carried()),
             'summary' => $this->summary($assessment),
         ];
     }

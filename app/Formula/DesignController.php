@@ -9,7 +9,7 @@ use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Assessment\Assessment;
 use Crown\Catalogue\Catalogue;
-use Crown\Exchange\FormulaFile;
+use Crown\Formula\FormulaDocument;
 use Crown\Head\Profile;
 use Crown\Solving\Answer;
 use Crown\Solving\Design;
@@ -44,7 +44,7 @@ final class DesignController
             $requirements,
             $request->mostIngredients(),
             $goals,
-            $request->serves() ?? $profile?->needs() ?? [],
+            $request->serves() ?? ($profile?->needs() ?? []),
         );
 
         return new JsonResponse([
@@ -55,11 +55,11 @@ final class DesignController
                 ? ['formula' => null, 'assessment' => null]
                 : $this->written($design, $answer, $profile),
             'simple' => $answer->simple === null
-                ? null
-                : [
-                    'words' => self::parts($answer->simple, $all),
-                    ...$this->written($design, $answer->simple, $profile),
-                ],
+                    ? null
+                    : [
+                        'words' => self::parts($answer->simple, $all),
+                        ...$this->written($design, $answer->simple, $profile),
+                    ],
         ]);
     }
 
@@ -68,7 +68,10 @@ final class DesignController
     {
         $formula = $design->formula($answer);
 
-        return ['formula' => FormulaFile::write($formula), 'assessment' => $this->bench->assess($formula, $profile)];
+        return [
+            'formula' => FormulaDocument::write($formula),
+            'assessment' => $this->bench->assess($formula, $profile),
+        ];
     }
 
     private static function parts(Answer $answer, Catalogue $all): string

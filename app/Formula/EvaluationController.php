@@ -13,9 +13,9 @@ use Crown\Assessment\Reshare;
 use Crown\Assessment\Stock;
 use Crown\Assessment\WaterPlan;
 use Crown\Assessment\WithoutScale;
-use Crown\Exchange\FormulaFile;
 use Crown\Formula\Change;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaDocument;
 use Crown\Formula\FormulaError;
 use Crown\Reading\RecipeReader;
 use Crown\Solving\Swap;
@@ -61,7 +61,7 @@ final class EvaluationController
 
         return new JsonResponse([
             'reading' => $recipe,
-            'formula' => FormulaFile::write($formula),
+            'formula' => FormulaDocument::write($formula),
             'assessment' => $this->bench->assess($formula, null),
         ]);
     }
@@ -110,7 +110,7 @@ final class EvaluationController
 
         return new JsonResponse([
             'rows' => $without->rows($then->subject->composition),
-            'formula' => FormulaFile::write($without->formula),
+            'formula' => FormulaDocument::write($without->formula),
             'assessment' => $then,
             'strip' => $strip,
             'strip_problem' => $problem,
@@ -173,7 +173,7 @@ final class EvaluationController
                     'nearness' => round($s->standIn->nearness, 3),
                     'rebalanced' => $s->rebalanced,
                     'words' => $s->words(),
-                    'formula' => FormulaFile::write($s->formula),
+                    'formula' => FormulaDocument::write($s->formula),
                     'assessment' => $s->assessment,
                 ],
                 Swap::of($now, $line, $this->catalogue->get(), $this->bench->assessor($given->profile())),
@@ -184,7 +184,7 @@ final class EvaluationController
     private function judged(Composed $formula, Given $given): JsonResponse
     {
         return new JsonResponse([
-            'formula' => FormulaFile::write($formula),
+            'formula' => FormulaDocument::write($formula),
             ...$this->bench->judged($formula, $given->profile(), $given->before),
         ]);
     }

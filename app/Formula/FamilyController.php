@@ -6,10 +6,10 @@ namespace App\Formula;
 
 use App\Support\Refused;
 use App\Support\Speaks;
-use Crown\Exchange\FormulaFile;
 use Crown\Formula\Edits;
 use Crown\Formula\Family;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -44,7 +44,7 @@ final class FamilyController
         if (Formula::query()->where('base_id', $base->id)->count() >= self::MOST) {
             throw Refused::because('formula', sprintf('At most %d variants of one base.', self::MOST));
         }
-        $composed = FormulaFile::read([...$base->document, 'title' => $title]);
+        $composed = FormulaDocument::read([...$base->document, 'title' => $title]);
         $row = Formula::query()->create([
             ...$this->bench->row(new Given($composed, $base->head, $base->hair)),
             'base_id' => $base->id,
@@ -83,7 +83,7 @@ final class FamilyController
                         'stops' => $variant->summary['stops'],
                         'cautions_before' => $was['cautions'],
                         'cautions' => $variant->summary['cautions'],
-                        'before' => FormulaFile::write($before),
+                        'before' => FormulaDocument::write($before),
                         'head_id' => $variant->head_id,
                         'hair' => $variant->hair,
                     ];
@@ -139,7 +139,7 @@ final class FamilyController
     private static function passedOn(Formula $base, Formula $variant): Composed
     {
         return Family::pass(
-            FormulaFile::read($variant->base_document ?? $base->document),
+            FormulaDocument::read($variant->base_document ?? $base->document),
             $base->composed(),
             $variant->composed(),
         );

@@ -9,8 +9,8 @@ use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
 use App\Support\IngredientUses;
 use App\Support\NamesIngredients;
-use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaDocument;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -66,6 +66,6 @@ final class Formula extends Model
 
     public function composed(): Composed
     {
-        return FormulaFile::read($this->document);
+        return FormulaDocument::read($this->document);
     }
 }

@@ -11,10 +11,10 @@ use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
-use Crown\Exchange\FormulaFile;
 use Crown\Exchange\FormulaText;
 use Crown\Formula\Edits;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaDocument;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Head\FirstFormula;
@@ -81,7 +81,11 @@ final class FormulaController
         )->formula;
         $row = Formula::query()->create(
             $this->bench->row(
-                new Given(FormulaFile::read([...FormulaFile::write($first), 'title' => $kind->label()]), null, $hair),
+                new Given(
+                    FormulaDocument::read([...FormulaDocument::write($first), 'title' => $kind->label()]),
+                    null,
+                    $hair,
+                ),
             ),
         );
 
@@ -173,7 +177,7 @@ final class FormulaController
         return [
             'id' => $formula->id,
             'revision' => $formula->revision,
-            'formula' => FormulaFile::write($formula->composed()),
+            'formula' => FormulaDocument::write($formula->composed()),
             'head_id' => $formula->head_id,
             'hair' => $formula->hair,
             ...$this->bench->judged(
@@ -199,7 +203,7 @@ final class FormulaController
     {
         $last = $formula->versions->first();
 
-        return $last === null ? null : FormulaFile::read($last->document);
+        return $last === null ? null : FormulaDocument::read($last->document);
     }
 
     /** @return list<array<string, mixed>> the newest first, each with what was changed since the one before it */
@@ -208,13 +212,13 @@ final class FormulaController
         $rows = [];
         $before = null;
         foreach ($formula->versions->reverse() as $version) {
-            $composed = FormulaFile::read($version->document);
+            $composed = FormulaDocument::read($version->document);
             $rows[] = [
                 'id' => $version->id,
                 'number' => $version->number,
                 'note' => $version->note,
                 'kept_at' => $version->created_at->toIso8601String(),
-                'formula' => FormulaFile::write($composed),
+                'formula' => FormulaDocument::write($composed),
                 'bands' => $version->summary['bands'] ?? [],
                 'texture' => $version->summary['texture'] ?? '',
                 'changes' => $before === null ? [] : Edits::between($before, $composed),

@@ -6,8 +6,8 @@ namespace App\Formula;
 
 use App\Head\Head;
 use App\Support\Refused;
-use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaDocument;
 use Crown\Head\Profile;
 use Crown\Problem;
 use Illuminate\Http\Request;
@@ -37,13 +37,15 @@ final readonly class Given
         $before = $request->json('before');
 
         return new self(
-            Problem::within('formula', static fn (): Composed => FormulaFile::read($document)),
+            Problem::within('formula', static fn (): Composed => FormulaDocument::read($document)),
             Head::chosen($request),
             // Nothing else of it is kept.
             is_array($hair)
                 ? array_filter(array_intersect_key($hair, ['strand' => 1, 'porosity' => 1]), is_string(...))
                 : null,
-            is_array($before) ? Problem::within('before', static fn (): Composed => FormulaFile::read($before)) : null,
+            is_array($before)
+                ? Problem::within('before', static fn (): Composed => FormulaDocument::read($before))
+                : null,
         );
     }
 

@@ -8,8 +8,8 @@ use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
 use App\Support\IngredientUses;
 use App\Support\NamesIngredients;
-use Crown\Exchange\FormulaFile;
 use Crown\Formula\Formula as Composed;
+use Crown\Formula\FormulaDocument;
 use Crown\Make\ProcessLoss;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -88,7 +88,7 @@ final class Batch extends Model
 
     public function composed(): Composed
     {
-        return FormulaFile::read($this->document);
+        return FormulaDocument::read($this->document);
     }
 
     /** What the studio's latest batches have lost on their way into the jars. */

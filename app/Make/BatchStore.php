@@ -15,7 +15,7 @@ use App\Support\Refused;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Finding;
-use Crown\Exchange\FormulaFile;
+use Crown\Formula\FormulaDocument;
 use Crown\Make\BatchClosing;
 use Crown\Make\LotCode;
 use Crown\Make\MakeError;
@@ -148,7 +148,7 @@ final class BatchStore
             'jar_ml' => $batch->jar_ml,
             'net_grams' => $batch->net_grams,
             'note' => $batch->note,
-            'formula' => FormulaFile::write($batch->composed()),
+            'formula' => FormulaDocument::write($batch->composed()),
             'weighings' => array_map(
                 static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
                 $sheet->weighings(),

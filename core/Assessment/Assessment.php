@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Catalogue\SolidFat;
+use Crown\Formula\Acceptance;
+use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Shares;
 use JsonSerializable;
@@ -15,6 +17,30 @@ final readonly class Assessment implements JsonSerializable
     /** @param  list<Finding>  $findings worst first */
     public function __construct(public Examined $subject, public array $findings)
     {
+    }
+
+    /**
+     * The formula, what was accepted by its sentence known from now on by what it says: mending a word re-opens
+     * nothing.
+     */
+    public function carried(): Formula
+    {
+        $formula = $this->subject->formula();
+
+        return $formula->withAccepted(
+            array_map(
+                function (Acceptance $acceptance): Acceptance {
+                    foreach ($acceptance->sentence === null ? [] : $this->findings as $finding) {
+                        if ($finding->isOf($acceptance)) {
+                            return new Acceptance($finding->key(), $acceptance->reason);
+                        }
+                    }
+
+                    return $acceptance;
+                },
+                $formula->accepted,
+            ),
+        );
     }
 
     /** Whether there is something to stop for that was not accepted. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Formula\Acceptance;
+use Crown\Formula\FindingKey;
 use Crown\Formula\Formula;
 use Crown\Measure\Band;
 use JsonSerializable;
@@ -21,6 +22,10 @@ final readonly class Finding implements JsonSerializable
      * @param  list<Cure>  $cures
      * @param  bool  $acceptable whether a reason of the maker's can outweigh it
      * @param  string  $accepted the maker's reason for living with it; "" when it is open
+     * @param  list<string>  $about what tells it from another of the same code, beside its lines and its figures: an
+     *     allergen, a head, a line that is not there any more
+     * @param  int|null  $acceptedBy place among the formula's acceptances of the one that is of it; null when it is
+     *     open
      */
     public function __construct(
         public string $code,
@@ -32,6 +37,8 @@ final readonly class Finding implements JsonSerializable
         public array $cures = [],
         public bool $acceptable = false,
         public string $accepted = '',
+        public array $about = [],
+        public ?int $acceptedBy = null,
     ) {
     }
 
@@ -40,8 +47,11 @@ final readonly class Finding implements JsonSerializable
     {
         $acceptable = Acceptability::allows($this, $formula);
         $reason = '';
-        foreach ($acceptable ? $formula->accepted : [] as $acceptance) {
-            $reason = $this->isOf($acceptance) ? $acceptance->reason : $reason;
+        $by = null;
+        foreach ($acceptable ? $formula->accepted : [] as $n => $acceptance) {
+            if ($this->isOf($acceptance)) {
+                [$reason, $by] = [$acceptance->reason, $n];
+            }
         }
 
         return new self(
@@ -54,12 +64,40 @@ final readonly class Finding implements JsonSerializable
             $this->cures,
             $acceptable,
             $reason,
+            $this->about,
+            $by,
         );
     }
 
-    private function isOf(Acceptance $acceptance): bool
+    public function isOf(Acceptance $acceptance): bool
     {
-        return $acceptance->code === $this->code && $acceptance->message === $this->message;
+        return $acceptance->sentence === null
+            ? $acceptance->key->equals($this->key())
+            : $acceptance->key->code === $this->code && $acceptance->sentence === $this->message;
+    }
+
+    /** What it says, apart from its words. */
+    public function key(): FindingKey
+    {
+        $lines = array_map(
+            static fn (Portion $p): string => $p->ingredient->isPlaced() ? $p->ingredient->id : $p->line->name,
+            $this->portions,
+        );
+
+        return new FindingKey(
+            $this->code,
+            $this->severity->value,
+            [...array_values(array_unique($lines)), ...$this->about],
+            array_map(self::written(...), $this->figures),
+        );
+    }
+
+    /** A figure to three digits, with its high end where that is another: a tenth of a drop more changes nothing. */
+    private static function written(Band $figure): string
+    {
+        [$best, $high] = [sprintf('%.3g', $figure->best), sprintf('%.3g', $figure->high)];
+
+        return $best === $high ? $best : $best.' to '.$high;
     }
 
     /** Worst first, and what was accepted last. */
@@ -84,6 +122,8 @@ final readonly class Finding implements JsonSerializable
             'cures' => $this->cures,
             'acceptable' => $this->acceptable,
             'accepted' => $this->accepted,
+            'accepted_by' => $this->acceptedBy,
+            'key' => $this->key(),
         ];
     }
 }

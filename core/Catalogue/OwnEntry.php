@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Json\Format;
+use Crown\Json\Node;
+use Crown\Measure\Band;
 use Crown\Measure\FactSheet;
+use Crown\Measure\Property;
+use Crown\Problem;
 
 /**
  * An ingredient that a studio writes itself: what it is like, and the figures by which it differs. What is taken over
@@ -15,7 +20,7 @@ final readonly class OwnEntry
     private const LONGEST = 120;
 
     /**
-     * @param  list<Ingredient>  $like none or one, from which all is taken that is not given
+     * @param  Ingredient|null  $like from which all is taken that is not given
      * @param  list<string>  $synonyms
      * @param  list<string>  $allergens
      * @param  list<Correction>  $figures
@@ -27,7 +32,7 @@ final readonly class OwnEntry
         public string $name,
         public string $inci,
         public IngredientKind $kind,
-        public array $like,
+        public ?Ingredient $like,
         public array $synonyms,
         public array $allergens,
         public bool $vegan,
@@ -42,17 +47,60 @@ final readonly class OwnEntry
                 'a kind of the catalogue; a steeped oil is made by straining a steep',
             );
         }
-        if ($like !== [] && $like[0]->kind !== $kind) {
+        if ($like !== null && $like->kind !== $kind) {
             throw CatalogueError::field(
                 'like',
-                sprintf('an ingredient of the same kind; %s is "%s"', $like[0]->name, $like[0]->kind->value),
+                sprintf('an ingredient of the same kind; %s is "%s"', $like->name, $like->kind->value),
             );
         }
     }
 
+    public static function format(): Format
+    {
+        return new Format('honest-crown/own-ingredient');
+    }
+
+    /**
+     * As it is kept: $defs/OwnDraft.
+     *
+     * @param  array<array-key, mixed>  $document
+     *
+     * @throws Problem naming the field and what is allowed
+     */
+    public static function read(string $id, array $document, Catalogue $catalogue): self
+    {
+        $node = Node::of(self::format()->upcast($document));
+        $like = $node->text('like');
+        $figures = [];
+        foreach ($node->objects('figures') as $n => $row) {
+            $property = $row->one('property', Property::class);
+            [$low, $best, $high] = [$row->number('low'), $row->number('best'), $row->number('high')];
+            $figures[] = Problem::within("figures.$n", static fn (): Correction => new Correction(
+                $id,
+                $row->text('form'),
+                $property,
+                Band::of($low ?? 0.0, $best ?? 0.0, $high ?? 0.0),
+                $row->text('source'),
+            ));
+        }
+
+        return new self(
+            $id,
+            $node->text('name'),
+            $node->text('inci'),
+            $node->one('kind', IngredientKind::class),
+            // What it was like may have left the reference since.
+            $catalogue->has($like) ? $catalogue->get($like) : null,
+            $node->texts('synonyms'),
+            $node->texts('allergens'),
+            $node->flag('vegan'),
+            $figures,
+        );
+    }
+
     public function ingredient(): Ingredient
     {
-        $base = $this->like[0] ?? $this->blank();
+        $base = $this->like ?? $this->blank();
         $own = new Ingredient(
             $this->id,
             $this->name,

@@ -15,10 +15,10 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Exchange\DemandFile;
-use Crown\Exchange\FormulaFile;
 use Crown\Exchange\IngredientFile;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
+use Crown\Formula\FormulaDocument;
 use Crown\Formula\FormulaError;
 use Crown\Head\AgeBand;
 use Crown\Head\Porosity;
@@ -356,7 +356,7 @@ final readonly class Cli
             $json = json_decode($text, true, 64);
 
             return is_array($json)
-                ? FormulaFile::read($json)
+                ? FormulaDocument::read($json)
                 : throw FormulaError::field('the file', 'valid JSON of a formula, or the text of a recipe');
         }
 

@@ -5,18 +5,22 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 /**
- * A finding that the maker has decided to live with, and why. It holds for what was said, word for word: once the
- * finding says something else (a higher share, another line), it is open again. Method page: docs/methods/accepting.md.
+ * A finding that the maker has decided to live with, and why. It holds for what was said: once the finding says
+ * something else (a higher share, another line), it is open again. Method page: docs/methods/accepting.md.
  */
 final readonly class Acceptance
 {
     /** Characters. */
     public const LONGEST_REASON = 500;
 
-    public const LONGEST_MESSAGE = 2_000;
+    public const LONGEST_SENTENCE = 2_000;
 
-    /** @throws FormulaError without a reason */
-    public function __construct(public string $code, public string $message, public string $reason)
+    /**
+     * @param  string|null  $sentence by which it was known before findings had keys; null since
+     *
+     * @throws FormulaError about "reason" without one
+     */
+    public function __construct(public FindingKey $key, public string $reason, public ?string $sentence = null)
     {
         if (trim($reason) === '') {
             throw FormulaError::field('reason', 'your reason, in a few words');

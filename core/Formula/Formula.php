@@ -81,7 +81,13 @@ final readonly class Formula
 
     public function accepting(Acceptance ...$accepted): self
     {
-        return $this->with(accepted: [...$this->accepted, ...array_values($accepted)]);
+        return $this->withAccepted([...$this->accepted, ...array_values($accepted)]);
+    }
+
+    /** @param  list<Acceptance>  $accepted in the place of those there were */
+    public function withAccepted(array $accepted): self
+    {
+        return $this->with(accepted: $accepted);
     }
 
     /** @throws FormulaError when there is no such line */

@@ -37,6 +37,7 @@ final readonly class HeadCheck implements Check
                 ),
                 [],
                 'fit',
+                about: [$this->head->name, ...$flags],
             );
         }
         foreach ($subject->composition->portions as $portion) {
@@ -63,6 +64,7 @@ final readonly class HeadCheck implements Check
                     $figures,
                     'fit',
                     $cure,
+                    about: [$this->head->name, $allergy],
                 );
             }
         }
@@ -81,6 +83,7 @@ final readonly class HeadCheck implements Check
                     $figures,
                     'fit',
                     $cure,
+                    about: [$this->head->name, $condition->value],
                 );
             }
         }
@@ -94,6 +97,7 @@ final readonly class HeadCheck implements Check
                     $figures,
                     'fit',
                     $cure,
+                    about: [$this->head->name, $dislike->what],
                 );
             }
         }
@@ -134,6 +138,7 @@ final readonly class HeadCheck implements Check
                     ),
                 ['weight index' => Band::exact($index), 'target' => $target],
                 'fit',
+                about: [$hair],
             ),
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Json;
 
 use BackedEnum;
+use stdClass;
 
 /**
  * A place in a document that was JSON: reads what stands there as what it should be, or says by its path what is
@@ -95,6 +96,7 @@ final readonly class Node
         if ($value === null) {
             return null;
         }
+        $value = $value instanceof stdClass ? (array) $value : $value;
 
         return is_array($value)
             ? new self($value, $this->at($key))
@@ -137,6 +139,21 @@ final readonly class Node
                 static fn (int|string $n): string => $list->text((string) $n),
                 array_keys($list->fields),
             );
+    }
+
+    /**
+     * @return array<string, string> all that stands in an object of texts
+     *
+     * @throws JsonError when something else than a text stands in it
+     */
+    public function all(): array
+    {
+        $texts = [];
+        foreach (array_keys($this->fields) as $key) {
+            $texts[(string) $key] = $this->text((string) $key);
+        }
+
+        return $texts;
     }
 
     private function at(string $key): string

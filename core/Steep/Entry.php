@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Json\Format;
 use Crown\Json\Node;
 use Crown\Measure\Number;
 use DateTimeImmutable;
@@ -17,7 +18,12 @@ final readonly class Entry
     /** @param  array<array-key, mixed>  $data as its kind has it, $defs/SteepEventDraft */
     public function __construct(public EntryKind $kind, public DateTimeImmutable $on, array $data)
     {
-        $this->data = Node::of($data);
+        $this->data = Node::of(self::format()->upcast($data));
+    }
+
+    public static function format(): Format
+    {
+        return new Format('honest-crown/journal-entry');
     }
 
     /** Grams of what it is about; 0 when it is about none. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Json\Format;
 use Crown\Json\Node;
 use Crown\Measure\Band;
 use DateTimeImmutable;
@@ -17,7 +18,12 @@ final readonly class SteepDocument
     /** @param  array<array-key, mixed>  $document */
     public function __construct(array $document, private DateTimeImmutable $start)
     {
-        $this->document = Node::of($document);
+        $this->document = Node::of(self::format()->upcast($document));
+    }
+
+    public static function format(): Format
+    {
+        return new Format('honest-crown/steep');
     }
 
     /**

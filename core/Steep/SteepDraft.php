@@ -46,7 +46,7 @@ final readonly class SteepDraft
             $draft = self::with($draft, 'oils', $i, $pour->grams);
         }
 
-        return $draft;
+        return [...SteepDocument::format()->head(), ...$draft];
     }
 
     /** @return list<Herb> */

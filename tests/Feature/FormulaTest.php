@@ -59,8 +59,7 @@ final class FormulaTest extends StudioTestCase
         self::assertNotSame([], $stops);
         $formula['accepted'] = array_map(
             static fn (array $f): array => [
-                'code' => $f['code'],
-                'message' => $f['message'],
+                'finding' => $f['key'],
                 'reason' => 'A trial, thrown away after.',
             ],
             $stops,

@@ -66,6 +66,8 @@ export function aFinding(code: string, more: Partial<Schemas['Finding']> = {}): 
         cures: [],
         acceptable: true,
         accepted: '',
+        accepted_by: null,
+        key: { code },
         ...more,
     };
 }

@@ -33,6 +33,7 @@ final readonly class Allergens implements Check
                 ),
                 ['share, %' => $subject->composition->shareOf($portions)->scaled(100)],
                 'allergens',
+                about: [$allergen],
             );
         }
 

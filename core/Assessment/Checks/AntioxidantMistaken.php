@@ -25,12 +25,13 @@ final readonly class AntioxidantMistaken implements Check
             ),
         );
         $needs = $subject->water->class !== WaterClass::Dry;
-        $called = preg_match(
-            '/\b(preserv|keeps? (it )?from (spoiling|going off)|natural preservative)/iu',
-            $subject->formula()->notes
-                .' '
-                .implode(' ', array_map(static fn ($s): string => $s->text, $subject->formula()->steps)),
-        ) === 1;
+        $called
+            = preg_match(
+                '/\b(preserv|keeps? (it )?from (spoiling|going off)|natural preservative)/iu',
+                $subject->formula()->notes
+                    .' '
+                    .implode(' ', array_map(static fn ($s): string => $s->text, $subject->formula()->steps)),
+            ) === 1;
         if ($antioxidants === [] || Preservative::of($subject->composition)->lines !== [] || (! $needs && ! $called)) {
             return [];
         }

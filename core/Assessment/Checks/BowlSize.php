@@ -56,6 +56,7 @@ final readonly class BowlSize implements Check
                 ['volume, ml' => $volume, 'bowl needed, ml' => $needed, 'largest bowl, ml' => Band::exact($bowl)],
                 'amounts',
                 $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],
+                about: [$whipped ? 'whipping' : 'stirring'],
             ),
         ];
     }

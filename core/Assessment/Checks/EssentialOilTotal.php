@@ -68,6 +68,7 @@ final readonly class EssentialOilTotal implements Check
                         $subject->load->reduceTo($ceiling, $oils),
                     ),
                 ],
+                about: [$audience->value],
             ),
         ];
     }

@@ -61,6 +61,7 @@ final readonly class Forgotten implements Check
                 [],
                 'amounts',
                 $back ? [new Cure('Put it back', Change::add($line->ingredient, $line->amount))] : [],
+                about: [$line->name, $line->amount],
             );
         }
 
@@ -111,6 +112,7 @@ final readonly class Forgotten implements Check
                 ['share now, %' => $portion->share->scaled(100), 'share before, %' => Band::exact($old)],
                 'amounts',
                 [new Cure(sprintf('Back to %s', $amount), Change::amounts([$portion->line->id => $amount]))],
+                about: [$amount],
             );
         }
 

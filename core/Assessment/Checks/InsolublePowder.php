@@ -23,7 +23,8 @@ final readonly class InsolublePowder implements Check
         foreach ($subject->composition->counted() as $portion) {
             $ingredient = $portion->ingredient;
             $solubility = $ingredient->solubility;
-            $watery = in_array($ingredient->kind, [IngredientKind::Water, IngredientKind::Gel], true)
+            $watery
+                = in_array($ingredient->kind, [IngredientKind::Water, IngredientKind::Gel], true)
                 || $portion->form() === 'fresh';
             $dissolvesThere = $subject->water->class === WaterClass::Emulsion && $solubility === Solubility::Water;
             if (

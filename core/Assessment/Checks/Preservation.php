@@ -55,7 +55,7 @@ final readonly class Preservation implements Check
             WaterClass::WetInUse => [
                 Severity::Caution,
                 'No water is in it, but it will meet wet fingers or a shower, and nothing preserves it. Use a dry '
-                    .'spatula or a pump and a dry place, or an oil-soluble preservative.',
+                .'spatula or a pump and a dry place, or an oil-soluble preservative.',
                 [new Cure('Keep it dry: spatula or pump, dry shelf', Change::keptDry()), ...$add(self::FOR_OIL)],
             ],
             WaterClass::Traces => [
@@ -82,6 +82,7 @@ final readonly class Preservation implements Check
                 ['water, %' => $subject->water->percent],
                 'preservation',
                 $cures,
+                about: [$class->value],
             ),
         ];
     }
@@ -116,6 +117,7 @@ final readonly class Preservation implements Check
                             ),
                         ]
                         : [],
+                    about: [$watery ? 'oil only' : 'not in oil'],
                 );
             } elseif (
                 $portion->ingredient->preservation->kind === PreservationKind::Partial
@@ -128,6 +130,7 @@ final readonly class Preservation implements Check
                     sprintf('%s does not cover bacteria, yeast and mould alike: it is not enough alone.', $name),
                     ['share, %' => $portion->share->scaled(100)],
                     'preservation',
+                    about: ['partial'],
                 );
             }
             if (! Preservative::inRange($portion)) {

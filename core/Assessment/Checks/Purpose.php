@@ -52,6 +52,7 @@ final readonly class Purpose implements Check
                 sprintf('For a %s there is %s.', lcfirst($subject->formula()->kind->label()), $missing),
                 [],
                 'phases',
+                about: [$subject->formula()->kind->value, $missing],
             ),
         ];
     }

@@ -43,6 +43,7 @@ final readonly class ShortLife implements Check
                 ['life, months' => $months],
                 'life',
                 $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
+                about: [$subject->life->capped ? 'capped' : 'by itself'],
             ),
         ];
     }

@@ -53,11 +53,12 @@ final readonly class Understood implements Check
                     [],
                     'amounts',
                     $portion->ingredient->isPlaced() ? [$out] : [],
+                    about: [$portion->line->amount],
                 );
             }
         }
         foreach ($subject->composition->problems as $problem) {
-            $findings[] = new Finding('shares.sum', Severity::Caution, [], $problem, [], 'shares');
+            $findings[] = new Finding('shares.sum', Severity::Caution, [], $problem, [], 'shares', about: [$problem]);
         }
 
         return $findings;

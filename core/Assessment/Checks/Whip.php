@@ -42,6 +42,7 @@ final readonly class Whip implements Check
                     'effective solids at 40 °C, %' => $subject->texture->solids(40.0),
                 ],
                 'texture',
+                about: [$soft ? 'soft' : 'hard'],
             ),
         ];
     }

@@ -36,6 +36,7 @@ final readonly class Withdrawn implements Check
                             Change::remove($portion->line->id),
                         ),
                     ],
+                    about: [$portion->ingredient->provenance->withdrawn],
                 );
             }
         }

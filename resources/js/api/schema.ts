@@ -1353,6 +1353,8 @@ export interface components {
             cures: components["schemas"]["Cure"][];
             acceptable: boolean;
             accepted: string;
+            key: components["schemas"]["FindingKey"];
+            accepted_by: number | null;
         };
         AssessedLine: {
             id: string;
@@ -1456,6 +1458,8 @@ export interface components {
         Formula: {
             /** @constant */
             format: "honest-crown/formula";
+            /** @description Of the format; none is the first. */
+            version?: number;
             title: string;
             /** @enum {string} */
             kind: "scalp-oil" | "hair-oil" | "sealing-oil" | "hot-oil" | "balm" | "whipped-butter" | "stirred-butter" | "conditioner-bar" | "rinse-out-balm" | "emulsion";
@@ -1469,8 +1473,9 @@ export interface components {
             steps: components["schemas"]["Step"][];
             notes: string;
             accepted?: {
-                code: string;
-                message: string;
+                finding: components["schemas"]["FindingKey"];
+                /** @description By which it was known before findings had keys. */
+                sentence?: string;
                 reason: string;
             }[];
             clear_glass?: boolean;
@@ -2866,6 +2871,14 @@ export interface components {
                 of_limit: number;
                 bearers: string[];
             }[];
+        };
+        FindingKey: {
+            code: string;
+            severity?: string;
+            about?: string[];
+            figures?: {
+                [key: string]: string;
+            };
         };
     };
     responses: never;

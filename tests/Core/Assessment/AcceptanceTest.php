@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Assessment;
 
 use Crown\Assessment\Assessment;
-use Crown\Exchange\FormulaFile;
 use Crown\Exchange\FormulaText;
 use Crown\Formula\Acceptance;
 use Crown\Formula\Audience;
+use Crown\Formula\FindingKey;
 use Crown\Formula\Formula;
+use Crown\Formula\FormulaDocument;
 use Crown\Formula\FormulaError;
 use Crown\Formula\ProductKind;
 use Tests\Core\CoreTestCase;
@@ -21,7 +22,7 @@ final class AcceptanceTest extends CoreTestCase
         $finding = self::finding(self::assess($formula), $code);
 
         return self::assess(
-            $formula->accepting(new Acceptance($code, $finding->message, 'I make it to be used up in a week.')),
+            $formula->accepting(new Acceptance($finding->key(), 'I make it to be used up in a week.')),
         );
     }
 
@@ -47,6 +48,39 @@ final class AcceptanceTest extends CoreTestCase
 
         self::assertSame('', self::finding($more, 'load.total')->accepted);
         self::assertTrue($more->hasStop());
+    }
+
+    public function test_two_of_one_code_are_told_apart_by_what_they_are_about(): void
+    {
+        $formula = self::formula(['sweet-almond-oil' => '50 g', 'argan-oil' => '50 g']);
+        $keys = [];
+        foreach (self::assess($formula)->findings as $finding) {
+            $key = json_encode($finding->key());
+            self::assertNotContains($key, $keys, $finding->message);
+            $keys[] = $key;
+        }
+    }
+
+    public function test_one_that_was_known_by_its_sentence_is_carried_over_and_a_mended_word_re_opens_nothing(): void
+    {
+        $formula = self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']);
+        $finding = self::finding(self::assess($formula), 'load.total');
+        $old = FormulaDocument::read([
+            ...FormulaDocument::write($formula),
+            'version' => 1,
+            'accepted' => [['code' => 'load.total', 'message' => $finding->message, 'reason' => 'Rinsed out at once.']],
+        ]);
+        self::assertSame($finding->message, $old->accepted[0]->sentence);
+        $assessment = self::assess($old);
+        self::assertSame('Rinsed out at once.', self::finding($assessment, 'load.total')->accepted);
+
+        $carried = $assessment->carried();
+        self::assertNull($carried->accepted[0]->sentence);
+        self::assertTrue($carried->accepted[0]->key->equals($finding->key()));
+        self::assertSame('Rinsed out at once.', self::finding(self::assess($carried), 'load.total')->accepted);
+        // Of another finding, or of what it no longer says, it is not.
+        $other = new Acceptance(new FindingKey('load.total'), 'Rinsed out.', 'It said something else.');
+        self::assertSame('', self::finding(self::assess($formula->accepting($other)), 'load.total')->accepted);
     }
 
     public function test_no_reason_outweighs_a_stop_for_a_child(): void
@@ -94,11 +128,15 @@ final class AcceptanceTest extends CoreTestCase
     public function test_it_needs_a_reason_and_is_kept_in_the_file(): void
     {
         $formula = self::formula(['olive-oil' => '100 g'])->accepting(
-            new Acceptance('life.short', 'Keeps 2 weeks.', 'For one weekend.'),
+            new Acceptance(
+                new FindingKey('life.short', 'note', ['capped'], ['life, months' => '0.5']),
+                'For one weekend.',
+            ),
+            new Acceptance(new FindingKey('allergen'), 'Known.', 'Holds nuts.'),
         );
-        self::assertEquals($formula, FormulaFile::read(FormulaFile::write($formula)));
+        self::assertEquals($formula, FormulaDocument::read(FormulaDocument::write($formula)));
         $this->expectException(FormulaError::class);
-        new Acceptance('life.short', 'Keeps 2 weeks.', '  ');
+        new Acceptance(new FindingKey('life.short'), '  ');
     }
 
     public function test_plain_text_has_the_grams_the_shares_and_the_method(): void

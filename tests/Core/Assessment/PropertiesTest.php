@@ -13,11 +13,11 @@ use Crown\Assessment\Severity;
 use Crown\Assessment\WaterPlan;
 use Crown\Assessment\WithoutScale;
 use Crown\Catalogue\Correction;
-use Crown\Exchange\FormulaFile;
 use Crown\Formula\Acceptance;
 use Crown\Formula\Audience;
 use Crown\Formula\Edits;
 use Crown\Formula\Formula;
+use Crown\Formula\FormulaDocument;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
@@ -166,7 +166,7 @@ final class PropertiesTest extends CoreTestCase
             self::assertLessThanOrEqual(
                 $ceiling + 1e-9,
                 $cured->subject->load->percent()->high,
-                json_encode(FormulaFile::write($formula)) ?: '',
+                json_encode(FormulaDocument::write($formula)) ?: '',
             );
             $tried++;
         }
@@ -188,10 +188,12 @@ final class PropertiesTest extends CoreTestCase
     public function test_a_formula_file_is_the_same_after_a_journey(): void
     {
         foreach (self::drawn(200, 13) as $formula) {
-            $written = FormulaFile::write($formula);
+            $written = FormulaDocument::write($formula);
             self::assertSame(
                 $written,
-                FormulaFile::write(FormulaFile::read((array) json_decode((string) json_encode($written), true))),
+                FormulaDocument::write(
+                    FormulaDocument::read((array) json_decode((string) json_encode($written), true)),
+                ),
             );
         }
     }
@@ -236,7 +238,8 @@ final class PropertiesTest extends CoreTestCase
     {
         $tried = 0;
         foreach (self::drawn(200, 29) as $formula) {
-            $said = array_column(self::assess($formula)->subject->life->longer, 'months', 'words')[
+            $said
+                = array_column(self::assess($formula)->subject->life->longer, 'months', 'words')[
                     'Kept in the fridge, 5 °C'
                 ] ?? null;
             if ($said === null) {
@@ -305,7 +308,7 @@ final class PropertiesTest extends CoreTestCase
             $decided = self::assess(
                 $formula->accepting(
                     ...array_map(
-                        static fn (Finding $f): Acceptance => new Acceptance($f->code, $f->message, 'As it is.'),
+                        static fn (Finding $f): Acceptance => new Acceptance($f->key(), 'As it is.'),
                         $open->findings,
                     ),
                 ),
@@ -427,7 +430,7 @@ final class PropertiesTest extends CoreTestCase
             try {
                 $formula = $reader->read($text)->toFormula();
                 self::assertIsString(json_encode(self::assess($formula), JSON_THROW_ON_ERROR));
-                FormulaFile::read(FormulaFile::write($formula));
+                FormulaDocument::read(FormulaDocument::write($formula));
             } catch (ReadingError|FormulaError $e) {
                 self::assertNotSame('', $e->getMessage());
             }

@@ -167,7 +167,7 @@ final class ChoosingTest extends CoreTestCase
             'Market castor',
             '',
             IngredientKind::CarrierOil,
-            [self::catalogue()->get('castor-oil')],
+            self::catalogue()->get('castor-oil'),
             ['market'],
             ['sesame'],
             true,
@@ -182,7 +182,7 @@ final class ChoosingTest extends CoreTestCase
             'Strange butter',
             '',
             IngredientKind::Butter,
-            [],
+            null,
             [],
             [],
             true,
@@ -196,9 +196,9 @@ final class ChoosingTest extends CoreTestCase
     {
         foreach (
             [
-                ['', IngredientKind::CarrierOil, []],
-                ['X', IngredientKind::ReadySteep, []],
-                ['X', IngredientKind::Butter, [self::catalogue()->get('castor-oil')]],
+                ['', IngredientKind::CarrierOil, null],
+                ['X', IngredientKind::ReadySteep, null],
+                ['X', IngredientKind::Butter, self::catalogue()->get('castor-oil')],
             ] as [$name, $kind, $like]
         ) {
             try {

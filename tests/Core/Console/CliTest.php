@@ -6,8 +6,8 @@ namespace Tests\Core\Console;
 
 use Crown\Console\Cli;
 use Crown\Console\Outcome;
-use Crown\Exchange\FormulaFile;
-use Crown\Formula\FormulaError;
+use Crown\Formula\FormulaDocument;
+use Crown\Problem;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -170,17 +170,17 @@ final class CliTest extends CoreTestCase
             'fresh:rosemary' => '3 leaves',
             'olive-oil' => 'to fill',
         ])->withSize(\Crown\Formula\Size::jars(6, 120));
-        $written = FormulaFile::write($formula);
+        $written = FormulaDocument::write($formula);
 
         self::assertSame(
             $written,
-            FormulaFile::write(FormulaFile::read((array) json_decode((string) json_encode($written), true))),
+            FormulaDocument::write(FormulaDocument::read((array) json_decode((string) json_encode($written), true))),
         );
         self::assertSame(
             0,
             self::run_(
                 ['assess', '-', '--json'],
-                (string) json_encode(FormulaFile::write(self::formula(['olive-oil' => '10 g']))),
+                (string) json_encode(FormulaDocument::write(self::formula(['olive-oil' => '10 g']))),
             )->exit,
         );
     }
@@ -189,20 +189,23 @@ final class CliTest extends CoreTestCase
     {
         foreach (
             [
-                ['lines' => 3],
-                ['lines' => [['phase' => 'dawn']]],
-                ['lines' => [['id' => 'a'], ['id' => 'a']]],
-                ['title' => str_repeat('x', 300)],
-                ['size' => ['mode' => 'vast']],
-                ['storage_c' => 'warm'],
-                ['storage_c' => 900],
-            ] as $bad
+                ['lines', ['lines' => 3]],
+                ['lines.0.phase', ['lines' => [['phase' => 'dawn']]]],
+                ['lines.1.id', ['lines' => [['id' => 'a'], ['id' => 'a']]]],
+                ['lines.1.amount', ['lines' => [['amount' => '5 g'], ['amount' => 5]]]],
+                ['title', ['title' => str_repeat('x', 300)]],
+                ['size.mode', ['size' => ['mode' => 'vast']]],
+                ['storage_c', ['storage_c' => 'warm']],
+                ['storage_c', ['storage_c' => 900]],
+                ['accepted.0.reason', ['accepted' => [['finding' => ['code' => 'purpose'], 'reason' => ' ']]]],
+                ['version', ['version' => 99]],
+            ] as [$path, $bad]
         ) {
             try {
-                FormulaFile::read($bad);
+                FormulaDocument::read($bad);
                 self::fail('Taken: '.json_encode($bad));
-            } catch (FormulaError $e) {
-                self::assertNotSame('', $e->path);
+            } catch (Problem $e) {
+                self::assertSame($path, $e->path);
             }
         }
     }

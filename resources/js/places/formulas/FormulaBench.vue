@@ -137,13 +137,13 @@ async function putAway(): Promise<void> {
 }
 function accept(finding: Schemas['Finding'], reason: string): void {
     bench.edit(`accept ${finding.code}`, (draft) => {
-        draft.accepted = [...(draft.accepted ?? []), { code: finding.code, message: finding.message, reason }];
+        draft.accepted = [...(draft.accepted ?? []), { finding: finding.key, reason }];
     });
     tell('Accepted, with your reason in the record. It opens again as soon as it says something else.', { undo: bench.undo });
 }
 function reopen(finding: Schemas['Finding']): void {
     bench.edit(`reopen ${finding.code}`, (draft) => {
-        draft.accepted = (draft.accepted ?? []).filter((a) => a.code !== finding.code || a.message !== finding.message);
+        draft.accepted = (draft.accepted ?? []).filter((_, n) => n !== finding.accepted_by);
     });
 }
 async function copyText(): Promise<void> {

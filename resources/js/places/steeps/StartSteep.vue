@@ -347,11 +347,7 @@ async function start(): Promise<void> {
                         @days="draft.days = $event"
                     />
                 </section>
-                <MethodsTable
-                    :table="planned.methods"
-                    :chosen="draft.method"
-                    @choose="Object.assign(draft, { method: $event, days: 0 })"
-                />
+                <MethodsTable :table="planned.methods" :chosen="draft.method" @choose="Object.assign(draft, { method: $event, days: 0 })" />
             </div>
         </form>
     </div>
