@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Assessment\Internal\RelativeAmounts;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Formula;
@@ -17,17 +18,12 @@ use Crown\Measure\Converter;
 use Crown\Measure\Figure;
 use Crown\Measure\Input;
 use Crown\Measure\MeasureError;
-use Crown\Measure\Property;
 use Crown\Measure\Shares;
-use Crown\Measure\Unit;
 use Crown\Measure\Working;
 
 /** A formula's lines turned into grams and shares. Method page: docs/methods/shares.md. */
 final readonly class Composition
 {
-    /** What a formula of shares or parts alone is worked out on, grams. */
-    private const NOMINAL = 100.0;
-
     /** @var list<Portion> nearly every rule asks for them */
     private array $counted;
 
@@ -51,7 +47,8 @@ final readonly class Composition
         $amounts = $masses = $problems = $ingredients = [];
         $converter = new Converter($context->kitchen);
         foreach ($formula->lines as $i => $line) {
-            $ingredients[$i] = $line->ingredient !== '' && $context->catalogue->has($line->ingredient)
+            $ingredients[$i]
+                = $line->ingredient !== '' && $context->catalogue->has($line->ingredient)
                     ? $context->catalogue->get($line->ingredient)
                     : Ingredient::unplaced($line->name);
             $problems[$i] = '';
@@ -65,16 +62,24 @@ final readonly class Composition
                 $problems[$i] = $line->amount === '' ? 'No amount is given yet.' : $e->getMessage();
             }
         }
-        [$masses, $problems, $whole] = self::placeRelative(
+        $placed = RelativeAmounts::place(
             $amounts,
             $masses,
             $problems,
+            $ingredients,
             $formula->size,
             $context->kitchen->scaleGrams,
-            $ingredients,
         );
 
-        return self::sized($formula, $context, $ingredients, $amounts, $masses, $problems, $whole);
+        return self::sized(
+            $formula,
+            $context,
+            $ingredients,
+            $amounts,
+            $placed->masses,
+            $placed->problems,
+            $placed->whole,
+        );
     }
 
     /** @return list<Portion> those whose mass is known */
@@ -104,10 +109,7 @@ final readonly class Composition
     public function ofKind(IngredientKind ...$kinds): array
     {
         return array_values(
-            array_filter(
-                $this->counted(),
-                static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true),
-            ),
+            array_filter($this->counted(), static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true)),
         );
     }
 
@@ -119,10 +121,7 @@ final readonly class Composition
     public function shareOf(array $group): Band
     {
         $ids = array_map(static fn (Portion $p): string => $p->line->id, $group);
-        $others = array_filter(
-            $this->counted(),
-            static fn (Portion $p): bool => ! in_array($p->line->id, $ids, true),
-        );
+        $others = array_filter($this->counted(), static fn (Portion $p): bool => ! in_array($p->line->id, $ids, true));
         $grams = static fn (Portion $p): Band => $p->grams->band;
 
         return Shares::ofGroup(array_map($grams, $group), array_values(array_map($grams, $others)));
@@ -137,197 +136,13 @@ final readonly class Composition
         $volume = $mass = 0.0;
         foreach ($this->counted() as $portion) {
             $mass += $portion->grams->band->best;
-            $volume += $portion->grams->band->best / self::density20($portion->ingredient);
+            $volume += $portion->grams->band->best / $portion->ingredient->density20();
         }
 
-        return Converter::densityAt(Band::exact($volume > 0.0 ? $mass / $volume : 0.92), $celsius)->best;
-    }
-
-    /**
-     * Gives shares, parts and "to fill" their grams.
-     *
-     * @param  array<int, Amount>  $amounts
-     * @param  array<int, Figure>  $masses those weighed or measured out
-     * @param  array<int, string>  $problems
-     * @param  array<int, Ingredient>  $ingredients
-     * @return array{array<int, Figure>, array<int, string>, list<string>}
-     */
-    private static function placeRelative(
-        array $amounts,
-        array $masses,
-        array $problems,
-        Size $size,
-        float $scale,
-        array $ingredients,
-    ): array {
-        $whole = [];
-        $absolute = array_reduce(
-            $masses,
-            static fn (Band $sum, Figure $f): Band => $sum->plus($f->band),
-            Band::exact(0.0),
-        );
-        $of = static fn (Unit $unit): array => array_filter(
-            $amounts,
-            static fn (Amount $a): bool => $a->unit === $unit,
-        );
-        [$percents, $parts, $fills] = [$of(Unit::Percent), $of(Unit::Part), $of(Unit::Fill)];
-        if ($percents === [] && $parts === [] && $fills === []) {
-            return [$masses, $problems, $whole];
-        }
-        $percent = array_sum(array_map(static fn (Amount $a): float => $a->count->best, $percents)) / 100;
-        $hasMass = $absolute->best > 0.0;
-        foreach (array_slice(array_keys($fills), 1) as $i) {
-            $problems[$i] = 'Only one line can be the one "to fill".';
-            unset($fills[$i]);
-        }
-        $stated = self::stated($fills, $percents, $masses, $ingredients);
-        $total = match (true) {
-            $stated > 0.0 => $stated,
-            $fills !== [] && $hasMass && $size->mode === 'mass' => $size->grams,
-            $fills !== [] => self::NOMINAL,
-            $hasMass && $percent < 1.0 && $parts === [] => $absolute->best / (1 - $percent),
-            default => self::NOMINAL,
-        };
-        foreach ($percents as $i => $amount) {
-            $masses[$i] = self::proportion(
-                $amount->count->scaled($total / 100),
-                $scale,
-                'Share of the whole times its mass.',
-                Band::exact($total),
-            );
-        }
-        if ($parts !== []) {
-            $count = array_sum(array_map(static fn (Amount $a): float => $a->count->best, $parts));
-            foreach ($parts as $i => $amount) {
-                if ($hasMass || $fills !== [] || $percent >= 1.0) {
-                    $problems[$i]
-                        = 'Parts stand beside weighed lines, so one part cannot be told. Say how much one part is.';
-
-                    continue;
-                }
-                $masses[$i] = self::proportion(
-                    $amount->count->scaled(($total * (1 - $percent)) / $count),
-                    $scale,
-                    'Parts of what the shares leave, by mass.',
-                    Band::exact($total),
-                );
-            }
-        }
-        foreach ($fills as $i => $fill) {
-            $rest = $total - $absolute->best - $percent * $total;
-            if ($rest <= 0.0) {
-                $problems[$i] = sprintf(
-                    'The other lines already come to %s g of the %s g to fill.',
-                    Amount::number($absolute->best + $percent * $total),
-                    Amount::number($total),
-                );
-
-                continue;
-            }
-            // Filled to a mark, the whole is as sure as the mark.
-            $volume = $fill->millilitres > 0.0;
-            $is = Band::within($total, $volume ? Unit::Millilitre->handHalfWidth() : 0.0);
-            $masses[$i] = new Figure(
-                Band::of(
-                    max(0.0, $is->low - $absolute->high - $percent * $total),
-                    $rest,
-                    max($rest, $is->high - $absolute->low - $percent * $total),
-                ),
-                'g',
-                Basis::Converted,
-                new Working(
-                    'shares',
-                    'What the other lines leave of the whole.'
-                        .($volume ? ' Its mass follows from the densities of the lines.' : ''),
-                    [
-                        ...$volume
-                            ? [
-                                new Input(
-                                    'volume of the whole',
-                                    Band::exact($fill->millilitres),
-                                    'ml',
-                                    'the maker',
-                                ),
-                            ]
-                            : [],
-                        new Input(
-                            'whole',
-                            $is,
-                            'g',
-                            match (true) {
-                                $volume => 'densities of the lines at 20 °C',
-                                $stated > 0.0 => 'the maker',
-                                default => 'batch size',
-                            },
-                        ),
-                        new Input(
-                            'other lines',
-                            $absolute->plus(Band::exact($percent * $total)),
-                            'g',
-                            'this formula',
-                        ),
-                    ],
-                ),
-            );
-        }
-        if ($percent > 1.0005) {
-            $whole[] = sprintf('The shares come to %s %%, more than the whole.', Amount::number($percent * 100));
-        } elseif ($percents !== [] && ! $hasMass && $fills === [] && $parts === [] && abs($percent - 1) > 0.0005) {
-            $whole[] = sprintf(
-                'The shares come to %s %% and are read as proportions of that. Mark one line "to fill" to close it.',
-                Amount::number($percent * 100),
-            );
-        }
-
-        return [$masses, $problems, $whole];
-    }
-
-    /**
-     * The mass of the whole that the line "to fill" states, grams; 0 when it states none. From a volume it is worked
-     * out: the volumes of the lines at 20 °C add up to it.
-     *
-     * @param  array<int, Amount>  $fills
-     * @param  array<int, Amount>  $percents
-     * @param  array<int, Figure>  $masses
-     * @param  array<int, Ingredient>  $ingredients
-     */
-    private static function stated(array $fills, array $percents, array $masses, array $ingredients): float
-    {
-        $line = array_key_first($fills);
-        if ($line === null || $fills[$line]->millilitres <= 0.0) {
-            return $line === null ? 0.0 : $fills[$line]->count->best;
-        }
-        $perGram = static fn (int $i): float => 1 / self::density20($ingredients[$i]);
-        // V = sum(m/d) + T sum(p/d) + (T (1 - sum p) - sum m)/d of the filling, solved for T.
-        $left = $fills[$line]->millilitres;
-        foreach ($masses as $i => $figure) {
-            $left -= $figure->band->best * ($perGram($i) - $perGram($line));
-        }
-        $each = $perGram($line);
-        foreach ($percents as $i => $amount) {
-            $each += ($amount->count->best / 100) * ($perGram($i) - $perGram($line));
-        }
-
-        return max(0.001, $left / $each);
-    }
-
-    /** g/ml at 20 °C; what has none counts as oil. */
-    private static function density20(Ingredient $ingredient): float
-    {
-        return $ingredient->facts->best(Property::Density20, 0.92);
-    }
-
-    private static function proportion(Band $grams, float $scale, string $words, Band $total): Figure
-    {
-        return new Figure(
-            Band::of(max(0.0, $grams->low - $scale / 2), $grams->best, $grams->high + $scale / 2),
-            'g',
-            Basis::Converted,
-            new Working('shares', $words.' Weighing it adds half the resolution of the scale.', [
-                new Input('whole', $total, 'g', 'batch size'),
-                new Input('scale resolution', Band::exact($scale), 'g', 'studio setting'),
-            ]),
-        );
+        return Converter::densityAt(
+            Band::exact($volume > 0.0 ? $mass / $volume : Ingredient::OIL_DENSITY),
+            $celsius,
+        )->best;
     }
 
     /**
@@ -361,9 +176,8 @@ final readonly class Composition
         foreach ($masses as $i => $figure) {
             // What is weighed is weighed anew at the batch's size: half the resolution counts there, not scaled with
             // it.
-            $weighed = $figure->basis === Basis::Measured
-                    ? self::written($amounts[$i])->scaled($factor)
-                    : Band::exact(0.0);
+            $weighed
+                = $figure->basis === Basis::Measured ? self::written($amounts[$i])->scaled($factor) : Band::exact(0.0);
             $batch[$i] = new Figure(
                 $figure->basis === Basis::Measured
                     ? Band::of(max(0.0, $weighed->low - $half), $weighed->best, $weighed->high + $half)

@@ -10,6 +10,15 @@ use JsonSerializable;
 /** One way in which an ingredient differs from another, as a sentence with its two figures. */
 final readonly class Difference implements JsonSerializable
 {
+    /** From which a difference is worth saying: % of effective solids, heaviness of 5, part of a life, % of fat. */
+    private const SOLIDS = 5.0;
+
+    private const HEAVINESS = 0.3;
+
+    private const LIFE = 0.2;
+
+    private const POLYUNSATURATED = 10.0;
+
     private function __construct(public string $about, public string $message)
     {
     }
@@ -17,16 +26,38 @@ final readonly class Difference implements JsonSerializable
     /** @return list<self> from the first to the second: what would change */
     public static function between(Ingredient $from, Ingredient $to): array
     {
+        return [
+            ...self::allergens($from, $to),
+            ...self::forWhom($from, $to),
+            ...self::texture($from, $to),
+            ...self::onTheHair($from, $to),
+            ...self::keeping($from, $to),
+            ...self::needs($from, $to),
+        ];
+    }
+
+    /** @return list<self> */
+    private static function allergens(Ingredient $from, Ingredient $to): array
+    {
+        $brings = array_udiff($to->allergens, $from->allergens, strcasecmp(...));
+        $frees = array_udiff($from->allergens, $to->allergens, strcasecmp(...));
+
+        return [
+            ...array_map(
+                static fn (string $a): self => new self('allergen', sprintf('Brings %s.', $a)),
+                array_values($brings),
+            ),
+            ...array_map(
+                static fn (string $a): self => new self('allergen', sprintf('Free of %s.', $a)),
+                array_values($frees),
+            ),
+        ];
+    }
+
+    /** @return list<self> */
+    private static function forWhom(Ingredient $from, Ingredient $to): array
+    {
         $found = [];
-        $n = static fn (float $x): string => abs($x) < 10 && round($x, 1) !== round($x)
-            ? number_format($x, 1, '.', '')
-            : number_format($x, 0, '.', '');
-        foreach (array_udiff($to->allergens, $from->allergens, strcasecmp(...)) as $allergen) {
-            $found[] = new self('allergen', sprintf('Brings %s.', $allergen));
-        }
-        foreach (array_udiff($from->allergens, $to->allergens, strcasecmp(...)) as $allergen) {
-            $found[] = new self('allergen', sprintf('Free of %s.', $allergen));
-        }
         if ($from->vegan !== $to->vegan) {
             $found[] = new self('vegan', $to->vegan ? 'Vegan.' : 'Not vegan.');
         }
@@ -40,87 +71,131 @@ final readonly class Difference implements JsonSerializable
                 },
             );
         }
-        $solid = static fn (Ingredient $i): float => $i->solidFat->at(25.0) * $i->solidFat->structure;
-        if ($from->solidFat->known() && $to->solidFat->known() && abs($solid($from) - $solid($to)) >= 5.0) {
-            $found[] = new self(
-                'texture',
-                sprintf(
-                    '%s at 25 °C: effective solids %s %% instead of %s.',
-                    $solid($to) > $solid($from) ? 'Firmer' : 'Softer',
-                    $n($solid($to)),
-                    $n($solid($from)),
+
+        return $found;
+    }
+
+    /** @return list<self> */
+    private static function texture(Ingredient $from, Ingredient $to): array
+    {
+        [$was, $is] = [self::solids($from), self::solids($to)];
+
+        return $was !== null && $is !== null && abs($is - $was) >= self::SOLIDS
+            ? [
+                new self(
+                    'texture',
+                    sprintf(
+                        '%s at 25 °C: effective solids %s %% instead of %s.',
+                        $is > $was ? 'Firmer' : 'Softer',
+                        self::shown($is),
+                        self::shown($was),
+                    ),
                 ),
-            );
-        }
-        $has = static fn (Property $p): bool => $from->facts->has($p) && $to->facts->has($p);
-        $best = static fn (Ingredient $i, Property $p): float => $i->facts->get($p)->band->best;
-        if ($has(Property::Weight) && abs($best($to, Property::Weight) - $best($from, Property::Weight)) >= 0.3) {
+            ]
+            : [];
+    }
+
+    /** @return list<self> */
+    private static function onTheHair(Ingredient $from, Ingredient $to): array
+    {
+        $found = [];
+        [$was, $is] = self::both($from, $to, Property::Weight);
+        if ($was !== null && $is !== null && abs($is - $was) >= self::HEAVINESS) {
             $found[] = new self(
                 'weight',
                 sprintf(
                     '%s on the hair: %s instead of %s.',
-                    $best($to, Property::Weight) > $best($from, Property::Weight) ? 'Richer' : 'Lighter',
-                    $n($best($to, Property::Weight)),
-                    $n($best($from, Property::Weight)),
+                    $is > $was ? 'Richer' : 'Lighter',
+                    self::shown($is),
+                    self::shown($was),
                 ),
             );
         }
-        if (
-            $from->onHair->action !== $to->onHair->action
-            && $from->onHair->action !== HairAction::None
-            && $to->onHair->action !== HairAction::None
-        ) {
-            $found[] = new self(
-                'action',
-                sprintf(
-                    '%s instead of %s.',
-                    ucfirst(str_replace('-', ' ', $to->onHair->action->value)),
-                    str_replace('-', ' ', $from->onHair->action->value),
-                ),
-            );
+        [$did, $does] = [$from->onHair->action, $to->onHair->action];
+        if ($did !== $does && $did !== HairAction::None && $does !== HairAction::None) {
+            $words = static fn (HairAction $action): string => str_replace('-', ' ', $action->value);
+            $found[] = new self('action', sprintf('%s instead of %s.', ucfirst($words($does)), $words($did)));
         }
-        if (
-            $has(Property::LifeMonths)
-            && abs($best($to, Property::LifeMonths) / $best($from, Property::LifeMonths) - 1.0) >= 0.2
-        ) {
+
+        return $found;
+    }
+
+    /** @return list<self> */
+    private static function keeping(Ingredient $from, Ingredient $to): array
+    {
+        $found = [];
+        [$was, $is] = self::both($from, $to, Property::LifeMonths);
+        if ($was !== null && $is !== null && abs($is / $was - 1.0) >= self::LIFE) {
             $found[] = new self(
                 'life',
-                sprintf(
-                    'Keeps %s months instead of %s.',
-                    $n($best($to, Property::LifeMonths)),
-                    $n($best($from, Property::LifeMonths)),
-                ),
+                sprintf('Keeps %s months instead of %s.', self::shown($is), self::shown($was)),
             );
         }
-        if (
-            $from->fattyAcids->known()
-            && $to->fattyAcids->known()
-            && abs($from->fattyAcids->polyunsaturated() - $to->fattyAcids->polyunsaturated()) >= 10.0
-        ) {
+        [$was, $is] = [$from->fattyAcids->polyunsaturated(), $to->fattyAcids->polyunsaturated()];
+        $known = $from->fattyAcids->known() && $to->fattyAcids->known();
+        if ($known && abs($is - $was) >= self::POLYUNSATURATED) {
             $found[] = new self(
                 'make-up',
                 sprintf(
                     '%s polyunsaturated: %s %% instead of %s.',
-                    $to->fattyAcids->polyunsaturated() > $from->fattyAcids->polyunsaturated() ? 'More' : 'Less',
-                    $n($to->fattyAcids->polyunsaturated()),
-                    $n($from->fattyAcids->polyunsaturated()),
+                    $is > $was ? 'More' : 'Less',
+                    self::shown($is),
+                    self::shown($was),
                 ),
             );
         }
-        $served = static fn (Ingredient $i): array => array_map(
-            static fn (Evidence $e): string => $e->need->label(),
-            array_values(array_filter($i->evidence, static fn (Evidence $e): bool => $e->worth() > 0)),
-        );
-        $lost = array_diff($served($from), $served($to));
-        $won = array_diff($served($to), $served($from));
-        if ($lost !== []) {
-            $found[] = new self('needs', sprintf('Not known to serve: %s.', implode(', ', $lost)));
-        }
-        if ($won !== []) {
-            $found[] = new self('needs', sprintf('Also serves: %s.', implode(', ', $won)));
-        }
 
         return $found;
+    }
+
+    /** @return list<self> */
+    private static function needs(Ingredient $from, Ingredient $to): array
+    {
+        $lost = array_diff(self::served($from), self::served($to));
+        $won = array_diff(self::served($to), self::served($from));
+
+        return [
+            ...$lost === []
+                ? []
+                : [new self('needs', sprintf('Not known to serve: %s.', implode(', ', $lost)))],
+            ...$won === [] ? [] : [new self('needs', sprintf('Also serves: %s.', implode(', ', $won)))],
+        ];
+    }
+
+    /** @return list<string> */
+    private static function served(Ingredient $ingredient): array
+    {
+        return array_map(
+            static fn (Evidence $e): string => $e->need->label(),
+            array_values(array_filter($ingredient->evidence, static fn (Evidence $e): bool => $e->worth() > 0)),
+        );
+    }
+
+    /** Effective solids at 25 °C, per cent; null when its curve is not known. */
+    private static function solids(Ingredient $ingredient): ?float
+    {
+        return $ingredient->solidFat->known()
+            ? $ingredient->solidFat->at(25.0) * $ingredient->solidFat->structure
+            : null;
+    }
+
+    /** @return array{float|null, float|null} null where it is not known of one */
+    private static function both(Ingredient $from, Ingredient $to, Property $property): array
+    {
+        return array_map(
+            static fn (Ingredient $i): ?float => $i->facts->has($property)
+                ? $i->facts->get($property)->band->best
+                : null,
+            [$from, $to],
+        );
+    }
+
+    /** A tenth counts below ten. */
+    private static function shown(float $figure): string
+    {
+        return abs($figure) < 10 && round($figure, 1) !== round($figure)
+            ? number_format($figure, 1, '.', '')
+            : number_format($figure, 0, '.', '');
     }
 
     /** @return array{about: string, message: string} */

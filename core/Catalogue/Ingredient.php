@@ -12,6 +12,9 @@ use Crown\Measure\Substance;
 /** One ingredient of the craft, from the reference catalogue or made in the studio. */
 final readonly class Ingredient
 {
+    /** Of an oil whose density is not known, g/ml at 20 °C. */
+    public const OIL_DENSITY = 0.92;
+
     /**
      * @param  list<string>  $synonyms
      * @param  list<string>  $allergens
@@ -160,6 +163,12 @@ final readonly class Ingredient
     public function isPlaced(): bool
     {
         return $this->kind !== IngredientKind::Unknown;
+    }
+
+    /** g/ml at 20 °C; what has none counts as oil. */
+    public function density20(): float
+    {
+        return $this->facts->best(Property::Density20, self::OIL_DENSITY);
     }
 
     /** Whether its life in months is known and ends by its going rancid. */

@@ -25,27 +25,30 @@ enum Need: string
     case FirstGrey = 'first-grey';
     case ChildGentle = 'child-gentle';
 
+    /** In words, by value. */
+    private const LABELS = [
+        'dry-lengths' => 'dry lengths',
+        'dry-scalp' => 'dry scalp',
+        'flaking' => 'flaking',
+        'itch' => 'itch',
+        'oily-scalp' => 'oily scalp',
+        'breakage' => 'breakage and split ends',
+        'thin-edges' => 'thin edges',
+        'shedding' => 'shedding',
+        'length-retention' => 'keeping length',
+        'dullness' => 'dullness',
+        'frizz' => 'frizz',
+        'slip' => 'slip for detangling',
+        'over-processed' => 'over-processed hair',
+        'sealing' => 'sealing in moisture',
+        'protective-styles' => 'braids and protective styles',
+        'first-grey' => 'first grey',
+        'child-gentle' => 'a child\'s gentle care',
+    ];
+
     public function label(): string
     {
-        return match ($this) {
-            self::DryLengths => 'dry lengths',
-            self::DryScalp => 'dry scalp',
-            self::Flaking => 'flaking',
-            self::Itch => 'itch',
-            self::OilyScalp => 'oily scalp',
-            self::Breakage => 'breakage and split ends',
-            self::ThinEdges => 'thin edges',
-            self::Shedding => 'shedding',
-            self::LengthRetention => 'keeping length',
-            self::Dullness => 'dullness',
-            self::Frizz => 'frizz',
-            self::Slip => 'slip for detangling',
-            self::OverProcessed => 'over-processed hair',
-            self::Sealing => 'sealing in moisture',
-            self::ProtectiveStyles => 'braids and protective styles',
-            self::FirstGrey => 'first grey',
-            self::ChildGentle => 'a child\'s gentle care',
-        };
+        return self::LABELS[$this->value];
     }
 
     /** Served where it lies on the scalp, rather than on the lengths. */

@@ -256,7 +256,6 @@ final readonly class Cli
     {
         $plant = $this->find($arguments->required('plant'));
         $oil = $this->find($arguments->required('oil'));
-        $density = $oil->facts->best(Property::Density20, 0.92);
         $method = SteepMethod::tryFrom($arguments->text('method', 'cold-dark'))
             ?? throw UsageError::option('method', implode(', ', array_column(SteepMethod::cases(), 'value')));
         $start = $arguments->text('wanted', '') !== ''
@@ -272,7 +271,7 @@ final readonly class Cli
                     $start,
                     Preparation::usual($form, $method),
                 ),
-                new Pour($oil, $arguments->number('oil-ml', 0.0) * $density, $start),
+                new Pour($oil, $arguments->number('oil-ml', 0.0) * $oil->density20(), $start),
             ),
             $method,
             new Way(

@@ -6,6 +6,7 @@ namespace Crown\Exchange;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Need;
+use Crown\Json\Node;
 use Crown\Problem;
 use Crown\Solving\Answer;
 use Crown\Solving\Candidate;
@@ -23,113 +24,88 @@ final class DemandFile
     private const PARTS_WITHIN = 12.0;
 
     /**
-     * Reads and solves it.
+     * Reads and solves it. In the document 0 stands for any share of a drop, any number of ingredients, and no batch.
      *
      * @param  array<array-key, mixed>  $json
      *
-     * @throws SolveError naming the field and what is allowed
+     * @throws Problem naming the field and what is allowed
      */
     public static function solve(array $json, Catalogue $catalogue): Answer
     {
-        $without = self::texts($json, 'without');
-        $candidates = [];
-        foreach (self::rows($json, 'ingredients') as $i => $row) {
-            $id = self::text($row, 'id', '');
-            if (! $catalogue->has($id)) {
-                throw SolveError::field(sprintf('ingredients.%d.id', $i), 'the id of an ingredient in the catalogue');
-            }
-            $ingredient = $catalogue->get($id);
-            $shunned = array_filter($without, $ingredient->answersTo(...)) !== [];
-            $candidates[] = Problem::within("ingredients.$i", static fn (): Candidate => new Candidate(
-                $ingredient,
-                $shunned ? 0.0 : self::number($row, 'min') ?? 0.0,
-                $shunned ? 0.0 : self::number($row, 'max') ?? 100.0,
-                self::number($row, 'now') ?? 0.0,
-                self::number($row, 'price'),
-                self::number($row, 'stock'),
-                // In the document 0 stands for any share, and for any number.
-                step: self::number($row, 'step') ?: null,
-            ));
-        }
-        $demands = [];
-        foreach (self::rows($json, 'demands') as $i => $row) {
-            $demands[] = Problem::within("demands.$i", static fn (): Requirement => Requirements::written(
-                self::text($row, 'kind', ''),
-                self::number($row, 'min'),
-                self::number($row, 'max'),
-                self::text($row, 'of', ''),
-                self::number($row, 'at') ?? EffectiveSolids::USUAL_CELSIUS,
-            ));
-        }
-        $goals = array_map(
-            static fn (string $g): Goal => Goal::tryFrom($g)
-                ?? throw SolveError::field('goal', implode(', ', array_column(Goal::cases(), 'value'))),
-            is_string($json['goal'] ?? null) ? [$json['goal']] : self::texts($json, 'goal'),
-        );
-        $serves = array_map(
-            static fn (string $n): Need => Need::tryFrom($n)
-                ?? throw SolveError::field('serves', implode(', ', array_column(Need::cases(), 'value'))),
-            self::texts($json, 'serves'),
-        );
-
+        $asked = Node::of($json);
         $answer = Solver::solve(
-            $candidates,
-            $demands,
-            $goals,
-            (int) self::number($json, 'most_ingredients') ?: null,
-            self::number($json, 'batch_grams') ?: null,
-            $serves,
-            ($json['parts'] ?? false) === true ? self::PARTS_WITHIN : null,
+            self::candidates($asked, $catalogue),
+            self::requirements($asked),
+            self::goals($asked),
+            (int) $asked->number('most_ingredients') ?: null,
+            $asked->number('batch_grams') ?: null,
+            self::serves($asked),
+            $asked->flag('parts') ? self::PARTS_WITHIN : null,
         );
 
         return $answer->simple ?? $answer;
     }
 
-    /**
-     * @param  array<array-key, mixed>  $json
-     * @return list<array<array-key, mixed>>
-     */
-    private static function rows(array $json, string $key): array
+    /** @return list<Candidate> */
+    private static function candidates(Node $asked, Catalogue $catalogue): array
     {
-        $rows = [];
-        $given = $json[$key] ?? [];
-        foreach (is_array($given) ? $given : throw SolveError::field($key, 'a list') as $row) {
-            $rows[] = is_array($row) ? $row : throw SolveError::field($key, 'a list of objects');
+        $without = $asked->texts('without');
+        $candidates = [];
+        foreach ($asked->objects('ingredients') as $i => $row) {
+            $id = $row->text('id');
+            if (! $catalogue->has($id)) {
+                throw SolveError::field("ingredients.$i.id", 'the id of an ingredient in the catalogue');
+            }
+            $ingredient = $catalogue->get($id);
+            $shunned = array_filter($without, $ingredient->answersTo(...)) !== [];
+            [$least, $most] = $shunned ? [0.0, 0.0] : [$row->number('min') ?? 0.0, $row->number('max') ?? 100.0];
+            [$now, $price, $stock] = [$row->number('now') ?? 0.0, $row->number('price'), $row->number('stock')];
+            $step = $row->number('step') ?: null;
+            $candidates[] = Problem::within(
+                "ingredients.$i",
+                static fn (): Candidate => new Candidate($ingredient, $least, $most, $now, $price, $stock, step: $step),
+            );
         }
 
-        return $rows;
+        return $candidates;
     }
 
-    /**
-     * @param  array<array-key, mixed>  $json
-     * @return list<string>
-     */
-    private static function texts(array $json, string $key): array
+    /** @return list<Requirement> */
+    private static function requirements(Node $asked): array
     {
-        $texts = [];
-        $given = $json[$key] ?? [];
-        foreach (is_array($given) ? $given : throw SolveError::field($key, 'a list of texts') as $text) {
-            $texts[] = is_string($text) ? $text : throw SolveError::field($key, 'a list of texts');
+        $requirements = [];
+        foreach ($asked->objects('demands') as $i => $row) {
+            [$kind, $of, $at] = [$row->text('kind'), $row->text('of'), $row->number('at')];
+            [$least, $most] = [$row->number('min'), $row->number('max')];
+            $requirements[] = Problem::within("demands.$i", static fn (): Requirement => Requirements::written(
+                $kind,
+                $least,
+                $most,
+                $of,
+                $at ?? EffectiveSolids::USUAL_CELSIUS,
+            ));
         }
 
-        return $texts;
+        return $requirements;
     }
 
-    /** @param  array<array-key, mixed>  $json */
-    private static function text(array $json, string $key, string $fallback): string
+    /** @return list<Goal> one may stand there by itself */
+    private static function goals(Node $asked): array
     {
-        $value = $json[$key] ?? $fallback;
-
-        return is_string($value) ? $value : throw SolveError::field($key, 'a text');
+        return array_map(
+            static fn (string $goal): Goal => Goal::tryFrom($goal)
+                ?? throw SolveError::field('goal', implode(', ', array_column(Goal::cases(), 'value'))),
+            $asked->isText('goal') ? [$asked->text('goal')] : $asked->texts('goal'),
+        );
     }
 
-    /** @param  array<array-key, mixed>  $json */
-    private static function number(array $json, string $key): ?float
+    /** @return list<Need> */
+    private static function serves(Node $asked): array
     {
-        $value = $json[$key] ?? null;
-
-        return $value === null || is_int($value) || is_float($value)
-            ? ($value === null ? null : (float) $value)
-            : throw SolveError::field($key, 'a number');
+        return array_map(
+            static fn (string $need): Need => Need::tryFrom($need)
+                ?? throw SolveError::field('serves', implode(', ', array_column(Need::cases(), 'value'))),
+            $asked->texts('serves'),
+        );
     }
 }

@@ -91,49 +91,16 @@ final readonly class Change implements JsonSerializable
     /** @throws FormulaError when it names a line that is not there, or a value that is not allowed */
     public function applyTo(Formula $formula, Catalogue $catalogue): Formula
     {
-        if ($this->kind === ChangeKind::AddLine) {
-            return $this->added($formula, $catalogue);
-        }
-        if ($this->kind === ChangeKind::SetWetUse) {
-            return $formula->withUse(
+        return match ($this->kind) {
+            ChangeKind::AddLine => $this->added($formula, $catalogue),
+            ChangeKind::SetWetUse => $formula->withUse(
                 ($this->values['value'] ?? '') === 'yes',
                 $formula->forSale,
                 $formula->storageCelsius,
-            );
-        }
-        if ($this->kind === ChangeKind::SetMass) {
-            return $formula->withSize(Size::mass((float) ($this->values['value'] ?? '')));
-        }
-        foreach ($this->values as $id => $value) {
-            // A key that is a figure comes out of an array as one.
-            $id = (string) $id;
-            $line = $formula->line($id);
-            $formula = match ($this->kind) {
-                ChangeKind::SetAmounts => $value === ''
-                    ? self::without($formula, $id)
-                    : $formula->replacing($line->withAmount($value)),
-                ChangeKind::SetPhase => $formula->replacing(
-                    $line->withPhase(
-                        Phase::tryFrom($value)
-                            ?? throw FormulaError::field(
-                                'phase',
-                                implode(', ', array_column(Phase::cases(), 'value')),
-                            ),
-                    ),
-                ),
-                ChangeKind::SetForm => $formula->replacing($line->withForm($value)),
-                ChangeKind::SetIngredient => $formula->replacing(
-                    $line->withIngredient(
-                        $value,
-                        $catalogue->get($value)->name,
-                        Phase::usualFor($catalogue->get($value)),
-                    ),
-                ),
-                default => self::without($formula, $id),
-            };
-        }
-
-        return $formula;
+            ),
+            ChangeKind::SetMass => $formula->withSize(Size::mass((float) ($this->values['value'] ?? ''))),
+            default => $this->appliedToLines($formula, $catalogue),
+        };
     }
 
     /** @return array<string, mixed> */
@@ -142,6 +109,37 @@ final readonly class Change implements JsonSerializable
         return $this->kind->takesLines()
             ? ['op' => $this->kind->value, 'lines' => (object) $this->values]
             : ['op' => $this->kind->value, ...$this->values];
+    }
+
+    private function appliedToLines(Formula $formula, Catalogue $catalogue): Formula
+    {
+        foreach ($this->values as $id => $value) {
+            // A key that is a figure comes out of an array as one.
+            $line = $formula->line((string) $id);
+            $changed = $this->changed($line, $value, $catalogue);
+            $formula = $changed === null ? self::without($formula, $line->id) : $formula->replacing($changed);
+        }
+
+        return $formula;
+    }
+
+    /** The line as it is then; null when it is taken out. */
+    private function changed(Line $line, string $value, Catalogue $catalogue): ?Line
+    {
+        return match ($this->kind) {
+            ChangeKind::SetAmounts => $value === '' ? null : $line->withAmount($value),
+            ChangeKind::SetPhase => $line->withPhase(
+                Phase::tryFrom($value)
+                    ?? throw FormulaError::field('phase', implode(', ', array_column(Phase::cases(), 'value'))),
+            ),
+            ChangeKind::SetForm => $line->withForm($value),
+            ChangeKind::SetIngredient => $line->withIngredient(
+                $value,
+                $catalogue->get($value)->name,
+                Phase::usualFor($catalogue->get($value)),
+            ),
+            default => null,
+        };
     }
 
     private function added(Formula $formula, Catalogue $catalogue): Formula

@@ -19,6 +19,27 @@ final class Family
      */
     public static function pass(Formula $was, Formula $is, Formula $variant): Formula
     {
+        $pick = static fn (mixed $before, mixed $now, mixed $here): mixed => $here == $before ? $now : $here;
+
+        return new Formula(
+            $variant->title,
+            $variant->kind === $was->kind ? $is->kind : $variant->kind,
+            $variant->audience === $was->audience ? $is->audience : $variant->audience,
+            self::lines($was, $is, $variant),
+            $variant->steps == $was->steps ? $is->steps : $variant->steps,
+            $variant->size == $was->size ? $is->size : $variant->size,
+            $pick($was->wetUse, $is->wetUse, $variant->wetUse) === true,
+            $pick($was->forSale, $is->forSale, $variant->forSale) === true,
+            $variant->storageCelsius === $was->storageCelsius ? $is->storageCelsius : $variant->storageCelsius,
+            $variant->notes,
+            $variant->accepted,
+            $pick($was->clearGlass, $is->clearGlass, $variant->clearGlass) === true,
+        );
+    }
+
+    /** @return list<Line> */
+    private static function lines(Formula $was, Formula $is, Formula $variant): array
+    {
         [$old, $new] = [self::byId($was), self::byId($is)];
         $own = self::apart($variant, $old, $new);
         $mine = self::byId($own);
@@ -39,22 +60,8 @@ final class Family
                 $lines[] = $line;
             }
         }
-        $pick = static fn (mixed $before, mixed $now, mixed $here): mixed => $here == $before ? $now : $here;
 
-        return new Formula(
-            $variant->title,
-            $variant->kind === $was->kind ? $is->kind : $variant->kind,
-            $variant->audience === $was->audience ? $is->audience : $variant->audience,
-            $lines,
-            $variant->steps == $was->steps ? $is->steps : $variant->steps,
-            $variant->size == $was->size ? $is->size : $variant->size,
-            $pick($was->wetUse, $is->wetUse, $variant->wetUse) === true,
-            $pick($was->forSale, $is->forSale, $variant->forSale) === true,
-            $variant->storageCelsius === $was->storageCelsius ? $is->storageCelsius : $variant->storageCelsius,
-            $variant->notes,
-            $variant->accepted,
-            $pick($was->clearGlass, $is->clearGlass, $variant->clearGlass) === true,
-        );
+        return $lines;
     }
 
     /**

@@ -47,6 +47,13 @@ final readonly class FirstFormula
 
     private const WAXES = ['candelilla-wax', 'rice-bran-wax', 'berry-wax'];
 
+    /** What gives it body, in order, and what is taken where nothing of it was chosen. */
+    private const BODY = [
+        'conditioner' => [IngredientKind::Conditioning, ['btms-25']],
+        'wax' => [IngredientKind::Wax, self::WAXES],
+        'butter' => [IngredientKind::Butter, self::BUTTERS],
+    ];
+
     /** Shares of the fat part that several chosen oils get, by their rank, before the weight is brought into target. */
     private const RANKS = [[1.0], [0.6, 0.4], [0.5, 0.3, 0.2], [0.4, 0.3, 0.2, 0.1]];
 
@@ -68,42 +75,9 @@ final readonly class FirstFormula
         $wanted = static fn (IngredientKind ...$kinds): array => array_values(
             array_filter($usable, static fn (Ingredient $i): bool => in_array($i->kind, $kinds, true)),
         );
-        $parts = $this->skeleton($kind);
-        $draft = [];
-        $left = 100.0;
-        foreach (
-            [
-                'conditioner' => IngredientKind::Conditioning,
-                'wax' => IngredientKind::Wax,
-                'butter' => IngredientKind::Butter,
-            ] as $part => $of
-        ) {
-            if (($parts[$part] ?? 0.0) > 0.0) {
-                $given = $wanted($of);
-                $fillers = match ($part) {
-                    'butter' => self::BUTTERS,
-                    'wax' => self::WAXES,
-                    default => ['btms-25'],
-                };
-                foreach (
-                    $this->shared(
-                        $given === [] ? $this->staples($fillers, 1) : array_slice($given, 0, 3),
-                        $parts[$part],
-                    ) as [$ingredient, $percent]
-                ) {
-                    $draft[] = [
-                        $ingredient,
-                        $percent,
-                        $given === [] ? self::filler($part) : $this->reason($ingredient),
-                    ];
-                    $left -= $percent;
-                }
-            }
-        }
-        foreach ($this->smallParts($kind, $audience, $wanted) as [$ingredient, $percent, $why]) {
-            $draft[] = [$ingredient, $percent, $why];
-            $left -= $percent;
-        }
+        $draft = $this->body($kind, $wanted);
+        array_push($draft, ...$this->smallParts($kind, $audience, $wanted));
+        $left = 100.0 - array_sum(array_column($draft, 1));
         $oils = array_slice(
             $wanted(IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep),
             0,
@@ -122,6 +96,31 @@ final readonly class FirstFormula
         }
 
         return $this->written($kind, $audience, $draft, $remarks);
+    }
+
+    /**
+     * What gives it its body, as its kind asks for it: conditioning agent, wax, butter.
+     *
+     * @param  callable(IngredientKind ...): list<Ingredient>  $wanted
+     * @return list<array{Ingredient, float, string}>
+     */
+    private function body(ProductKind $kind, callable $wanted): array
+    {
+        $parts = $this->skeleton($kind);
+        $rows = [];
+        foreach (self::BODY as $part => [$of, $fillers]) {
+            $percent = $parts[$part] ?? 0.0;
+            if ($percent <= 0.0) {
+                continue;
+            }
+            $given = array_slice($wanted($of), 0, 3);
+            $taken = $given === [] ? $this->staples($fillers, 1) : $given;
+            foreach ($this->shared($taken, $percent) as [$ingredient, $share]) {
+                $rows[] = [$ingredient, $share, $given === [] ? self::filler($part) : $this->reason($ingredient)];
+            }
+        }
+
+        return $rows;
     }
 
     /**

@@ -29,6 +29,11 @@ final readonly class Node
         return isset($this->fields[$key]);
     }
 
+    public function isText(string $key): bool
+    {
+        return is_string($this->fields[$key] ?? null);
+    }
+
     /** @throws JsonError when there is something else than a text, or a longer one */
     public function text(string $key, string $none = '', int $longest = PHP_INT_MAX): string
     {

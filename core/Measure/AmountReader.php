@@ -13,6 +13,9 @@ namespace Crown\Measure;
  */
 final class AmountReader
 {
+    /** Words for a spoon that is more than full. */
+    private const HEAPED = ['heaped', 'heaping', 'rounded', 'generous'];
+
     private const FRACTIONS = [
         '½' => '1/2',
         '⅓' => '1/3',
@@ -303,6 +306,36 @@ final class AmountReader
 
     private static function single(string $plain): LeadingAmount|false
     {
+        if (preg_match(self::amountPattern(), $plain, $m) !== 1) {
+            return false;
+        }
+        $low = self::value($m['number']);
+        $high = ($m['upper'] ?? '') !== '' ? self::value($m['upper']) : $low;
+        $name = mb_strtolower($m['unit'] ?? '');
+        [$unit, $rest] = self::unit($name, substr($plain, strlen($m[0])));
+        [$milligrams, $rest] = $unit === Unit::Capsule ? self::milligrams($rest) : [0.0, $rest];
+        $written = rtrim(
+            preg_replace('/\s+/', ' ', trim(substr($plain, 0, strlen($plain) - strlen($rest)))) ?? '',
+            '. ',
+        );
+        $few = preg_match('/^2-5/', $written) === 1;
+
+        return new LeadingAmount(
+            new Amount(
+                Band::of(min($low, $high), $few ? 3.0 : ($low + $high) / 2, max($low, $high))
+                    ->scaled(self::TIMES[$name] ?? 1.0),
+                $unit,
+                $few ? trim('a few '.trim(substr($written, 3))) : $written,
+                in_array(trim(mb_strtolower($m['heap'] ?? '')), self::HEAPED, true),
+                ($m['about1'] ?? '') !== '',
+                $milligrams,
+            ),
+            $rest,
+        );
+    }
+
+    private static function amountPattern(): string
+    {
         /** @var string $pattern */
         static $pattern = '';
         if ($pattern === '') {
@@ -312,56 +345,35 @@ final class AmountReader
                 implode('|', array_map(static fn (string $n): string => preg_quote($n, '/'), $names)),
             );
         }
-        if (preg_match($pattern, $plain, $m) !== 1) {
-            return false;
-        }
-        $low = self::value($m['number']);
-        $upper = $m['upper'] ?? '';
-        $high = $upper !== '' ? self::value($upper) : $low;
-        if ($high < $low) {
-            [$low, $high] = [$high, $low];
-        }
-        $rest = substr($plain, strlen($m[0]));
-        $name = $m['unit'] ?? '';
-        // Cooks write T for a tablespoon, t for a teaspoon and c for a cup.
-        if ($name === '' && preg_match('/^\s*([TtCc])(?:\.|\s|$)/', $rest, $t) === 1) {
-            $unit = match ($t[1]) {
-                'T' => Unit::Tablespoon,
-                't' => Unit::Teaspoon,
-                default => Unit::Cup,
-            };
-            $rest = substr($rest, strlen($t[0]));
-        } else {
-            $unit = self::UNITS[mb_strtolower($name)] ?? Unit::Piece;
-        }
-        $times = self::TIMES[mb_strtolower($name)] ?? 1.0;
-        $milligrams = 0.0;
-        if (
-            $unit === Unit::Capsule
-            && preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $mg) === 1
-        ) {
-            $milligrams = self::value($mg[1]);
-            $rest = substr($rest, strlen($mg[0]));
-        }
-        $heapWord = trim(mb_strtolower($m['heap'] ?? ''));
-        $heaped = in_array($heapWord, ['heaped', 'heaping', 'rounded', 'generous'], true);
-        $written = rtrim(
-            preg_replace('/\s+/', ' ', trim(substr($plain, 0, strlen($plain) - strlen($rest)))) ?? '',
-            '. ',
-        );
-        $few = preg_match('/^2-5/', $written) === 1;
 
-        return new LeadingAmount(
-            new Amount(
-                Band::of($low, $few ? 3.0 : ($low + $high) / 2, $high)->scaled($times),
-                $unit,
-                $few ? trim('a few '.trim(substr($written, 3))) : $written,
-                $heaped,
-                ($m['about1'] ?? '') !== '',
-                $milligrams,
-            ),
-            $rest,
-        );
+        return $pattern;
+    }
+
+    /**
+     * Cooks write T for a tablespoon, t for a teaspoon and c for a cup.
+     *
+     * @return array{Unit, string} and what is left of the text
+     */
+    private static function unit(string $name, string $rest): array
+    {
+        if ($name !== '' || preg_match('/^\s*([TtCc])(?:\.|\s|$)/', $rest, $t) !== 1) {
+            return [self::UNITS[$name] ?? Unit::Piece, $rest];
+        }
+        $unit = match ($t[1]) {
+            'T' => Unit::Tablespoon,
+            't' => Unit::Teaspoon,
+            default => Unit::Cup,
+        };
+
+        return [$unit, substr($rest, strlen($t[0]))];
+    }
+
+    /** @return array{float, string} what a capsule holds, 0 when that is not said, and what is left of the text */
+    private static function milligrams(string $rest): array
+    {
+        return preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $m) === 1
+            ? [self::value($m[1]), substr($rest, strlen($m[0]))]
+            : [0.0, $rest];
     }
 
     private static function pattern(string $unitPattern): string

@@ -52,32 +52,35 @@ enum Property: string
     /** Money for a kilogram, in whatever the maker pays with. */
     case Price = 'price_per_kg';
 
+    /** In words, by value. */
+    private const LABELS = [
+        'density_20c' => 'density at 20 °C',
+        'density_60c' => 'density at 60 °C',
+        'bulk_density' => 'bulk density',
+        'piece_grams' => 'mass of one piece',
+        'drop_ml' => 'drop volume',
+        'melting_c' => 'melting range',
+        'iodine_value' => 'iodine value',
+        'life_months' => 'life unopened',
+        'opened_months' => 'life once opened',
+        'moisture' => 'moisture',
+        'retention' => 'oil kept when drained',
+        'retention_pressed' => 'oil kept when pressed',
+        'release' => 'water given up',
+        'reuse' => 'second draw against the first',
+        'weight' => 'weight on the hair',
+        'dermal_max' => 'dermal maximum',
+        'phototoxic_max' => 'phototoxic maximum',
+        'minimum_age_years' => 'minimum age',
+        'maximum_addition_c' => 'highest addition temperature',
+        'use' => 'range of use',
+        'ph' => 'pH range',
+        'price_per_kg' => 'price of a kilogram',
+    ];
+
     public function label(): string
     {
-        return match ($this) {
-            self::Density20 => 'density at 20 °C',
-            self::Density60 => 'density at 60 °C',
-            self::BulkDensity => 'bulk density',
-            self::PieceGrams => 'mass of one piece',
-            self::DropMillilitres => 'drop volume',
-            self::Melting => 'melting range',
-            self::IodineValue => 'iodine value',
-            self::LifeMonths => 'life unopened',
-            self::OpenedMonths => 'life once opened',
-            self::Moisture => 'moisture',
-            self::Retention => 'oil kept when drained',
-            self::RetentionPressed => 'oil kept when pressed',
-            self::Release => 'water given up',
-            self::Reuse => 'second draw against the first',
-            self::Weight => 'weight on the hair',
-            self::DermalMax => 'dermal maximum',
-            self::PhototoxicMax => 'phototoxic maximum',
-            self::MinimumAge => 'minimum age',
-            self::MaximumAddition => 'highest addition temperature',
-            self::Use => 'range of use',
-            self::Ph => 'pH range',
-            self::Price => 'price of a kilogram',
-        };
+        return self::LABELS[$this->value];
     }
 
     /** As it is shown after a figure; "" for a plain number. */

@@ -17,9 +17,7 @@ final readonly class Geometry
     /** Fresh plants swell: they want more air over the oil, cm. */
     public const LEAST_AIR_FRESH = 3.5;
 
-    /** g/ml: an oil whose density is not known, and the matter of plants themselves. */
-    private const OIL = 0.92;
-
+    /** g/ml of the matter of plants themselves. */
     private const DRY_MATTER = 1.2;
 
     private const FRESH_MATTER = 1.0;
@@ -68,7 +66,7 @@ final readonly class Geometry
         }
         $wanted = $this->plantMillilitres()->best + self::LEAST_COVER * $area - $this->matterMillilitres();
 
-        return max(0.0, ($wanted - $this->oilMillilitres()) * self::density($oil));
+        return max(0.0, ($wanted - $this->oilMillilitres()) * $oil->density20());
     }
 
     /** Volume of the settled plants with their gaps. */
@@ -102,7 +100,7 @@ final readonly class Geometry
     private function oilMillilitres(): float
     {
         return array_sum(
-            array_map(static fn (Pour $p): float => $p->grams / self::density($p->oil), $this->charge->pours),
+            array_map(static fn (Pour $p): float => $p->grams / $p->oil->density20(), $this->charge->pours),
         );
     }
 
@@ -113,11 +111,6 @@ final readonly class Geometry
             $this->oilMillilitres() * $this->oilLeft + $this->matterMillilitres() + $this->charge->waterGrams,
             self::WITHIN,
         );
-    }
-
-    private static function density(Ingredient $oil): float
-    {
-        return $oil->facts->best(Property::Density20, self::OIL);
     }
 
     private function height(Band $millilitres): ?Band

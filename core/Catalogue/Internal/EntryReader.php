@@ -69,27 +69,6 @@ final readonly class EntryReader
         foreach ($entry->child('forms')->children() as $form => $row) {
             $forms[$form] = new Form($form, $this->factsOf($row, $name, $cited));
         }
-        $evidence = [];
-        foreach ($entry->child('needs')->children() as $need => $row) {
-            $evidence[] = new Evidence(
-                Need::tryFrom($need)
-                    ?? throw CatalogueError::wrong(
-                        $file,
-                        'needs.'.$need,
-                        implode(', ', array_column(Need::cases(), 'value')),
-                    ),
-                $this->grade($row),
-                $row->text('found'),
-                $row->text('on', ''),
-                Route::tryFrom($row->text('route', 'applied'))
-                    ?? throw CatalogueError::wrong(
-                        $file,
-                        'needs.'.$need.'.route',
-                        implode(', ', array_column(Route::cases(), 'value')),
-                    ),
-                $this->source($row, 'source', ['estimate', 'tradition']),
-            );
-        }
 
         return new Ingredient(
             $id,
@@ -120,7 +99,7 @@ final readonly class EntryReader
             $forms,
             $constituents,
             $entry->text('dermal_max_reason', ''),
-            $evidence,
+            $this->evidence($entry),
             $entry->texts('cautions'),
             $entry->text('storage', ''),
             array_values(array_unique(array_filter($cited, static fn (string $s): bool => $s !== Fact::ESTIMATE))),
@@ -161,6 +140,34 @@ final readonly class EntryReader
                 $entry->texts('ask_first'),
             ),
         );
+    }
+
+    /** @return list<Evidence> */
+    private function evidence(Entry $entry): array
+    {
+        $evidence = [];
+        foreach ($entry->child('needs')->children() as $need => $row) {
+            $evidence[] = new Evidence(
+                Need::tryFrom($need)
+                    ?? throw CatalogueError::wrong(
+                        $entry->file,
+                        'needs.'.$need,
+                        implode(', ', array_column(Need::cases(), 'value')),
+                    ),
+                $this->grade($row),
+                $row->text('found'),
+                $row->text('on', ''),
+                Route::tryFrom($row->text('route', 'applied'))
+                    ?? throw CatalogueError::wrong(
+                        $entry->file,
+                        'needs.'.$need.'.route',
+                        implode(', ', array_column(Route::cases(), 'value')),
+                    ),
+                $this->source($row, 'source', ['estimate', 'tradition']),
+            );
+        }
+
+        return $evidence;
     }
 
     /**

@@ -8,12 +8,12 @@ use Crown\Catalogue\Need;
 use Crown\Exchange\DemandFile;
 use Crown\Head\Fit;
 use Crown\Head\Profile;
+use Crown\Problem;
 use Crown\Solving\Answer;
 use Crown\Solving\Candidate;
 use Crown\Solving\Goal;
 use Crown\Solving\Requirement;
 use Crown\Solving\Requirements;
-use Crown\Solving\SolveError;
 use Crown\Solving\Solver;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
@@ -203,9 +203,7 @@ final class SolverTest extends CoreTestCase
             serves: [Need::Sealing],
         );
         $lines = array_map(static fn (float $s): string => sprintf('%.4f %%', $s), $answer->shares);
-        $points = Fit::of(new Profile('x'), self::assess(self::formula($lines))->subject)->points(
-            Need::Sealing,
-        ) * 100;
+        $points = Fit::of(new Profile('x'), self::assess(self::formula($lines))->subject)->points(Need::Sealing) * 100;
         self::assertGreaterThanOrEqual($answer->objective - 0.1, $points, 'chords lie under the curve');
         self::assertLessThanOrEqual($answer->objective * 1.12 + 1, $points, 'and not far under it');
     }
@@ -334,27 +332,34 @@ final class SolverTest extends CoreTestCase
         self::assertContains('baobab oil at most 15 %', $answer->binding);
     }
 
-    /** @return iterable<string, array{array<string, mixed>}> */
+    /** @return iterable<string, array{array<string, mixed>, string}> what is asked, and the field that is wrong */
     public static function nonsense(): iterable
     {
         $good = ['ingredients' => [['id' => 'olive-oil']], 'demands' => []];
-        yield 'no ingredients' => [['ingredients' => []]];
-        yield 'an unknown one' => [['ingredients' => [['id' => 'unicorn']]]];
-        yield 'a share of 120' => [['ingredients' => [['id' => 'olive-oil', 'max' => 120]]]];
-        yield 'a demand of no kind' => [['demands' => [['kind' => 'beauty']]] + $good];
-        yield 'ends the wrong way round' => [['demands' => [['kind' => 'weight', 'min' => 4, 'max' => 2]]] + $good];
-        yield 'a need that is none' => [['demands' => [['kind' => 'need', 'of' => 'riches']]] + $good];
-        yield 'a goal that is none' => [['goal' => 'fame'] + $good];
-        yield 'cheapest without prices' => [['goal' => 'cheapest'] + $good];
-        yield 'a text for a number' => [['demands' => [['kind' => 'weight', 'min' => 'two']]] + $good];
+        yield 'no ingredients' => [['ingredients' => []], 'ingredients'];
+        yield 'an unknown one' => [['ingredients' => [['id' => 'unicorn']]], 'ingredients.0.id'];
+        yield 'a share of 120' => [['ingredients' => [['id' => 'olive-oil', 'max' => 120]]], 'ingredients.0.max'];
+        yield 'a demand of no kind' => [['demands' => [['kind' => 'beauty']]] + $good, 'demands.0.kind'];
+        yield 'ends the wrong way round' => [
+            ['demands' => [['kind' => 'weight', 'min' => 4, 'max' => 2]]] + $good,
+            'demands.0.min',
+        ];
+        yield 'a need that is none' => [['demands' => [['kind' => 'need', 'of' => 'riches']]] + $good, 'demands.0.of'];
+        yield 'a goal that is none' => [['goal' => 'fame'] + $good, 'goal'];
+        yield 'cheapest without prices' => [['goal' => 'cheapest'] + $good, 'ingredients.0.price'];
+        yield 'a text for a number' => [['demands' => [['kind' => 'weight', 'min' => 'two']]] + $good, 'demands.0.min'];
     }
 
     /** @param  array<string, mixed>  $file */
     #[DataProvider('nonsense')]
-    public function test_nonsense_is_refused_by_field(array $file): void
+    public function test_nonsense_is_refused_by_field(array $file, string $path): void
     {
-        $this->expectException(SolveError::class);
-        DemandFile::solve($file, self::catalogue());
+        try {
+            DemandFile::solve($file, self::catalogue());
+            self::fail('It was solved.');
+        } catch (Problem $problem) {
+            self::assertSame($path, $problem->path);
+        }
     }
 
     public function test_a_demand_file_is_solved_and_written(): void

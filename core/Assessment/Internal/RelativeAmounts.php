@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Internal;
+
+use Crown\Catalogue\Ingredient;
+use Crown\Formula\Size;
+use Crown\Measure\Amount;
+use Crown\Measure\Band;
+use Crown\Measure\Basis;
+use Crown\Measure\Figure;
+use Crown\Measure\Input;
+use Crown\Measure\Unit;
+use Crown\Measure\Working;
+
+/**
+ * Gives shares, parts and "to fill" their grams beside what was weighed or measured out. Method page:
+ * docs/methods/shares.md.
+ */
+final class RelativeAmounts
+{
+    /** The whole where nothing says how much it is, g. */
+    private const NOMINAL = 100.0;
+
+    /** Shares may miss the whole by so much before it is said. */
+    private const NEAR = 0.0005;
+
+    /** @var list<string> problems about the whole */
+    public array $whole = [];
+
+    /** @var array<int, Amount> shares, parts and fillings, each keyed by line */
+    private array $percents;
+
+    /** @var array<int, Amount> */
+    private array $parts;
+
+    /** @var array<int, Amount> */
+    private array $fills;
+
+    /** What was weighed or measured out, all together. */
+    private Band $absolute;
+
+    /** All shares together, of the whole. */
+    private float $percent;
+
+    private float $stated;
+
+    private float $total;
+
+    /**
+     * @param  array<int, Amount>  $amounts by line, as far as they could be read
+     * @param  array<int, Figure>  $masses those weighed or measured out
+     * @param  array<int, string>  $problems "" for a line that has none
+     * @param  array<int, Ingredient>  $ingredients
+     * @param  float  $scale its resolution, g
+     */
+    private function __construct(
+        array $amounts,
+        public array $masses,
+        public array $problems,
+        private readonly array $ingredients,
+        Size $size,
+        private readonly float $scale,
+    ) {
+        $of = static fn (Unit $unit): array => array_filter(
+            $amounts,
+            static fn (Amount $a): bool => $a->unit === $unit,
+        );
+        [$this->percents, $this->parts, $this->fills] = [$of(Unit::Percent), $of(Unit::Part), $of(Unit::Fill)];
+        $this->absolute = array_reduce(
+            $masses,
+            static fn (Band $sum, Figure $f): Band => $sum->plus($f->band),
+            Band::exact(0.0),
+        );
+        $this->percent = array_sum(array_map(static fn (Amount $a): float => $a->count->best, $this->percents)) / 100;
+        foreach (array_slice(array_keys($this->fills), 1) as $i) {
+            $this->problems[$i] = 'Only one line can be the one "to fill".';
+            unset($this->fills[$i]);
+        }
+        $this->stated = $this->stated();
+        $this->total = $this->total($size);
+    }
+
+    /**
+     * @param  array<int, Amount>  $amounts by line, as far as they could be read
+     * @param  array<int, Figure>  $masses those weighed or measured out
+     * @param  array<int, string>  $problems "" for a line that has none
+     * @param  array<int, Ingredient>  $ingredients
+     * @param  float  $scale its resolution, g
+     */
+    public static function place(
+        array $amounts,
+        array $masses,
+        array $problems,
+        array $ingredients,
+        Size $size,
+        float $scale,
+    ): self {
+        $placed = new self($amounts, $masses, $problems, $ingredients, $size, $scale);
+        $placed->placePercents();
+        $placed->placeParts();
+        foreach ($placed->fills as $i => $fill) {
+            $placed->fill($i, $fill);
+        }
+        $placed->judgeWhole();
+
+        return $placed;
+    }
+
+    private function total(Size $size): float
+    {
+        $hasMass = $this->absolute->best > 0.0;
+
+        return match (true) {
+            $this->stated > 0.0 => $this->stated,
+            $this->fills !== [] && $hasMass && $size->mode === 'mass' => $size->grams,
+            $this->fills !== [] => self::NOMINAL,
+            $hasMass && $this->percent < 1.0 && $this->parts === [] => $this->absolute->best / (1 - $this->percent),
+            default => self::NOMINAL,
+        };
+    }
+
+    private function placePercents(): void
+    {
+        foreach ($this->percents as $i => $amount) {
+            $this->masses[$i] = $this->proportion(
+                $amount->count->scaled($this->total / 100),
+                'Share of the whole times its mass.',
+            );
+        }
+    }
+
+    private function placeParts(): void
+    {
+        $count = array_sum(array_map(static fn (Amount $a): float => $a->count->best, $this->parts));
+        $beside = $this->absolute->best > 0.0 || $this->fills !== [] || $this->percent >= 1.0;
+        foreach ($this->parts as $i => $amount) {
+            if ($beside) {
+                $this->problems[$i]
+                    = 'Parts stand beside weighed lines, so one part cannot be told. Say how much one part is.';
+            } else {
+                $this->masses[$i] = $this->proportion(
+                    $amount->count->scaled(($this->total * (1 - $this->percent)) / $count),
+                    'Parts of what the shares leave, by mass.',
+                );
+            }
+        }
+    }
+
+    private function fill(int $line, Amount $fill): void
+    {
+        $shares = $this->percent * $this->total;
+        $rest = $this->total - $this->absolute->best - $shares;
+        if ($rest <= 0.0) {
+            $this->problems[$line] = sprintf(
+                'The other lines already come to %s g of the %s g to fill.',
+                Amount::number($this->absolute->best + $shares),
+                Amount::number($this->total),
+            );
+
+            return;
+        }
+        // Filled to a mark, the whole is as sure as the mark.
+        $byVolume = $fill->millilitres > 0.0;
+        $whole = Band::within($this->total, $byVolume ? Unit::Millilitre->handHalfWidth() : 0.0);
+        $this->masses[$line] = new Figure(
+            Band::of(
+                max(0.0, $whole->low - $this->absolute->high - $shares),
+                $rest,
+                max($rest, $whole->high - $this->absolute->low - $shares),
+            ),
+            'g',
+            Basis::Converted,
+            new Working(
+                'shares',
+                'What the other lines leave of the whole.'
+                    .($byVolume ? ' Its mass follows from the densities of the lines.' : ''),
+                [
+                    ...$byVolume
+                        ? [new Input('volume of the whole', Band::exact($fill->millilitres), 'ml', 'the maker')]
+                        : [],
+                    new Input('whole', $whole, 'g', $this->whoSays($byVolume)),
+                    new Input('other lines', $this->absolute->plus(Band::exact($shares)), 'g', 'this formula'),
+                ],
+            ),
+        );
+    }
+
+    private function whoSays(bool $byVolume): string
+    {
+        return match (true) {
+            $byVolume => 'densities of the lines at 20 °C',
+            $this->stated > 0.0 => 'the maker',
+            default => 'batch size',
+        };
+    }
+
+    private function judgeWhole(): void
+    {
+        $alone = $this->percents !== []
+            && $this->absolute->best <= 0.0
+            && $this->fills === []
+            && $this->parts === [];
+        if ($this->percent > 1 + self::NEAR) {
+            $this->whole[] = sprintf(
+                'The shares come to %s %%, more than the whole.',
+                Amount::number($this->percent * 100),
+            );
+        } elseif ($alone && abs($this->percent - 1) > self::NEAR) {
+            $this->whole[] = sprintf(
+                'The shares come to %s %% and are read as proportions of that. Mark one line "to fill" to close it.',
+                Amount::number($this->percent * 100),
+            );
+        }
+    }
+
+    /**
+     * The mass of the whole that the line "to fill" states, grams; 0 when it states none. From a volume it is worked
+     * out: the volumes of the lines at 20 °C add up to it.
+     */
+    private function stated(): float
+    {
+        $line = array_key_first($this->fills);
+        if ($line === null || $this->fills[$line]->millilitres <= 0.0) {
+            return $line === null ? 0.0 : $this->fills[$line]->count->best;
+        }
+        $perGram = fn (int $i): float => 1 / $this->ingredients[$i]->density20();
+        // V = sum(m/d) + T sum(p/d) + (T (1 - sum p) - sum m)/d of the filling, solved for T.
+        $left = $this->fills[$line]->millilitres;
+        foreach ($this->masses as $i => $figure) {
+            $left -= $figure->band->best * ($perGram($i) - $perGram($line));
+        }
+        $each = $perGram($line);
+        foreach ($this->percents as $i => $amount) {
+            $each += ($amount->count->best / 100) * ($perGram($i) - $perGram($line));
+        }
+
+        return max(0.001, $left / $each);
+    }
+
+    private function proportion(Band $grams, string $words): Figure
+    {
+        return new Figure(
+            Band::of(max(0.0, $grams->low - $this->scale / 2), $grams->best, $grams->high + $this->scale / 2),
+            'g',
+            Basis::Converted,
+            new Working('shares', $words.' Weighing it adds half the resolution of the scale.', [
+                new Input('whole', Band::exact($this->total), 'g', 'batch size'),
+                new Input('scale resolution', Band::exact($this->scale), 'g', 'studio setting'),
+            ]),
+        );
+    }
+}
