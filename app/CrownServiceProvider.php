@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace App;
 
+use App\Catalogue\BringsOils;
 use App\Catalogue\CatalogueCommand;
 use App\Catalogue\CatalogueStore;
+use App\Catalogue\KnowsExperience;
+use App\Catalogue\StudioCatalogue;
 use App\Demo\DemoCommand;
+use App\Formula\KnowsProcessLoss;
+use App\Make\PastBatches;
+use App\Pantry\Cupboard;
 use App\Steep\PictureFiles;
+use App\Steep\SteepedOils;
+use App\Steep\SweepCommand;
 use App\Studio\CurrentStudio;
 use App\Support\OpenApiCommand;
 use App\Support\StrictValidator;
-use App\Support\SweepCommand;
 use Carbon\FactoryImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -31,6 +39,17 @@ final class CrownServiceProvider extends ServiceProvider
             PictureFiles::class,
             static fn (): PictureFiles => new PictureFiles(storage_path('app/photos')),
         );
+        // Who fulfils what a room below asks of the rooms above it.
+        $this->app->bind(BringsOils::class, SteepedOils::class);
+        $this->app->bind(KnowsExperience::class, PastBatches::class);
+        $this->app->bind(KnowsProcessLoss::class, PastBatches::class);
+        $this->app
+            ->when(StudioCatalogue::class)
+            ->needs('$stocks')
+            ->give(static fn (Application $app): array => [
+                $app->make(Cupboard::class),
+                $app->make(SteepedOils::class),
+            ]);
         $this->app->singleton(ClockInterface::class, static fn (): FactoryImmutable => new FactoryImmutable());
         $this->app->singleton(
             CatalogueStore::class,

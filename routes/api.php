@@ -2,23 +2,24 @@
 
 declare(strict_types=1);
 
-use App\Catalogue\IngredientController;
-use App\Catalogue\OwnIngredientController;
 use App\Formula\DesignController;
 use App\Formula\EvaluationController;
 use App\Formula\FamilyController;
 use App\Formula\FormulaController;
-use App\Head\AdviceController;
+use App\Formula\HeadAdviceController;
 use App\Head\HeadController;
 use App\Make\BatchController;
 use App\Make\BatchFindingController;
-use App\Pantry\LotController;
+use App\Pantry\IngredientController;
+use App\Pantry\OwnIngredientController;
 use App\Papers\MethodController;
+use App\Rhythm\HeadExportController;
 use App\Rhythm\RoutineController;
+use App\Session\SessionController;
+use App\Steep\LotController;
 use App\Steep\PhotoController;
 use App\Steep\SteepController;
 use App\Steep\SteepEventController;
-use App\Studio\SessionController;
 use App\Support\Idempotent;
 use App\Support\PingController;
 use App\Today\TodayController;
@@ -107,12 +108,12 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::delete('heads/{head}', 'destroy')->name('heads.destroy');
         Route::post('heads/{head}/marks', 'mark')->name('heads.mark');
         Route::delete('head-marks/{mark}', 'unmark')->name('heads.unmark');
-        Route::get('heads/{head}/export', 'export')->name('heads.export');
         Route::get('head-guide', 'guide')->name('heads.guide');
         Route::post('head-guide', 'suggest')->withoutMiddleware(Idempotent::class)->name('heads.suggest');
     });
-    Route::get('heads/{head}/advice', [AdviceController::class, 'show'])->name('heads.advice');
-    Route::post('heads/{head}/formula', [AdviceController::class, 'formula'])->name('heads.formula');
+    Route::get('heads/{head}/export', HeadExportController::class)->name('heads.export');
+    Route::get('heads/{head}/advice', [HeadAdviceController::class, 'show'])->name('heads.advice');
+    Route::post('heads/{head}/formula', [HeadAdviceController::class, 'formula'])->name('heads.formula');
     Route::controller(SteepController::class)->group(function (): void {
         Route::get('steeps', 'index')->name('steeps.index');
         Route::post('steeps/plan', 'plan')->withoutMiddleware(Idempotent::class)->name('steeps.plan');

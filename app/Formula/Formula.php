@@ -6,9 +6,9 @@ namespace App\Formula;
 
 use App\Head\Head;
 use App\Studio\BelongsToStudio;
+use App\Studio\IngredientUses;
+use App\Studio\NamesIngredients;
 use App\Studio\Revised;
-use App\Support\IngredientUses;
-use App\Support\NamesIngredients;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
 use Illuminate\Database\Eloquent\Model;

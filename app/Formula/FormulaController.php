@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
-use App\Make\Batch;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Support\Pages;
@@ -25,7 +24,7 @@ use Illuminate\Validation\Rule;
 
 final class FormulaController
 {
-    public function __construct(private readonly Bench $bench)
+    public function __construct(private readonly Bench $bench, private readonly KnowsProcessLoss $loss)
     {
     }
 
@@ -186,14 +185,14 @@ final class FormulaController
                 self::before($formula),
             ),
             'versions' => self::versions($formula),
-            'sizing' => self::sizing(),
+            'sizing' => $this->sizing(),
         ];
     }
 
     /** @return array<string, mixed> as $defs/Sizing */
-    private static function sizing(): array
+    private function sizing(): array
     {
-        $loss = Batch::processLoss();
+        $loss = $this->loss->processLoss();
 
         return ['overfill' => Size::OVERFILL, 'loss' => round($loss->share, 4), 'batches' => $loss->batches];
     }

@@ -5,17 +5,15 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Studio\BelongsToStudio;
+use App\Studio\IngredientUses;
+use App\Studio\NamesIngredients;
 use App\Studio\Revised;
-use App\Support\IngredientUses;
-use App\Support\NamesIngredients;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
-use Crown\Make\ProcessLoss;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
-use stdClass;
 
 /**
  * One making of a formula. Keeps the formula as it was on that day; once done, nothing of it changes.
@@ -44,9 +42,6 @@ final class Batch extends Model
     use BelongsToStudio;
     use NamesIngredients;
     use Revised;
-
-    /** How many of them are what the studio is now. */
-    private const LATEST = 30;
 
     protected $table = 'batches';
 
@@ -89,31 +84,5 @@ final class Batch extends Model
     public function composed(): Composed
     {
         return FormulaDocument::read($this->document);
-    }
-
-    /** What the studio's latest batches have lost on their way into the jars. */
-    public static function processLoss(): ProcessLoss
-    {
-        $rows = self::query()
-            ->select(['id', 'jars', 'net_grams'])
-            ->where('state', 'done')
-            ->withSum('weighIns as weighed', 'grams')
-            ->orderByDesc('id')
-            ->limit(self::LATEST)
-            ->toBase()
-            ->get()
-            ->all();
-
-        return ProcessLoss::of(
-            array_values(
-                array_map(
-                    static fn (stdClass $row): array => [
-                        'weighed' => (float) $row->weighed,
-                        'filled' => $row->jars * (float) $row->net_grams,
-                    ],
-                    $rows,
-                ),
-            ),
-        );
     }
 }

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Studio\BelongsToStudio;
-use App\Studio\CurrentStudio;
-use Crown\Assessment\Experience;
 use Crown\Assessment\TextureFamily;
-use Crown\Learning\Batches;
 use Crown\Learning\Observation;
 use Crown\Learning\Predicted;
 use Crown\Learning\TextureFound;
@@ -37,15 +34,6 @@ final class BatchFinding extends Model
 {
     use BelongsToStudio;
 
-    /**
-     * A studio's latest findings are what it is now: another stove, other hands and other butters were another studio.
-     */
-    private const LATEST = 200;
-
-    /** What of a finding says something of the next batch. */
-    private const TEACHING = 'texture, overrun_percent, whipped_minutes, batch_findings.state, family, '
-        .'predicted_months, on_date';
-
     protected $table = 'batch_findings';
 
     protected $guarded = ['id', 'studio_id'];
@@ -61,24 +49,6 @@ final class BatchFinding extends Model
     public function batch(): BelongsTo
     {
         return $this->belongsTo(Batch::class);
-    }
-
-    public static function experience(): Experience
-    {
-        $rows = app(CurrentStudio::class)->rows(
-            'batch_findings join batches on batches.id = batch_findings.batch_id',
-            self::TEACHING.', batches.made_on',
-            'order by batch_findings.id desc limit '.self::LATEST,
-        );
-        $seen = [];
-        foreach ($rows as $row) {
-            $months = self::between($row->made_on, $row->on_date);
-            if (self::tells($row, $months)) {
-                $seen[] = self::observed($row, $months);
-            }
-        }
-
-        return Batches::teach(...$seen);
     }
 
     /** Whether it is more than a note. */
@@ -98,17 +68,17 @@ final class BatchFinding extends Model
         return self::observed($this, $this->months());
     }
 
-    private static function between(string $made, string $found): float
+    public static function between(string $made, string $found): float
     {
         return max(0.0, Months::ofDays((strtotime($found.' UTC') - strtotime($made.' UTC')) / 86_400));
     }
 
-    private static function tells(self|stdClass $row, float $months): bool
+    public static function tells(self|stdClass $row, float $months): bool
     {
         return $row->texture !== '' || $row->overrun_percent !== null || ($row->state !== '' && $months > 0.0);
     }
 
-    private static function observed(self|stdClass $row, float $months): Observation
+    public static function observed(self|stdClass $row, float $months): Observation
     {
         return new Observation(
             new Predicted(TextureFamily::from($row->family), (float) $row->predicted_months),

@@ -8,7 +8,6 @@ use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
 use App\Pantry\Lot;
 use App\Pantry\MoveStock;
-use App\Papers\LabelWords;
 use App\Studio\CurrentStudio;
 use App\Studio\Studio;
 use App\Support\Refused;

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Catalogue\KnowsStock;
 use App\Studio\Day;
 use Crown\Pantry\LotSource;
 use Crown\Pantry\MovementKind;
 
 /** What was bought and stands in the cupboard: one open lot of each ingredient, and how much is left of it. */
-final class Cupboard
+final class Cupboard implements KnowsStock
 {
     public function __construct(private readonly MoveStock $move)
     {
@@ -20,8 +21,7 @@ final class Cupboard
         return self::lots()->where('ingredient', $ingredient)->first();
     }
 
-    /** @return array<string, float|null> grams by ingredient; null where nobody said how much */
-    public static function grams(): array
+    public function grams(): array
     {
         return self::lots()->orderBy('ingredient')->pluck('left_grams', 'ingredient')->all();
     }

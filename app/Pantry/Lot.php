@@ -4,15 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
-use App\Steep\Steep;
 use App\Studio\BelongsToStudio;
-use Crown\Pantry\LotSource;
-use Crown\Steep\SteepPlan;
-use Crown\Steep\SteepYield;
-use Crown\Steep\WaterChoice;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
@@ -34,9 +27,8 @@ use Illuminate\Support\Carbon;
  * @property string $choice what was done about water
  * @property string $withdrawn why it must not be used any more; "" while it may
  * @property Carbon|null $withdrawn_on
- * @property Steep $steep
  */
-final class Lot extends Model
+class Lot extends Model
 {
     use BelongsToStudio;
 
@@ -55,18 +47,6 @@ final class Lot extends Model
     ];
 
     protected $attributes = ['choice' => 'kept', 'withdrawn' => ''];
-
-    /** @return Builder<self> the oils that were steeped here */
-    public static function steeped(): Builder
-    {
-        return self::query()->where('source', LotSource::Steeped->value);
-    }
-
-    /** @return BelongsTo<Steep, $this> */
-    public function steep(): BelongsTo
-    {
-        return $this->belongsTo(Steep::class);
-    }
 
     /** What it is called: a part that was drawn by its day as well. */
     public function title(): string
@@ -90,45 +70,5 @@ final class Lot extends Model
     public function ingredientId(): string
     {
         return 'lot-'.$this->id;
-    }
-
-    /** The code on its label. */
-    public function code(): string
-    {
-        return sprintf('S%d-%d', $this->steep_id, $this->id);
-    }
-
-    public function yield(SteepPlan $plan): SteepYield
-    {
-        return new SteepYield(
-            $plan,
-            (float) $this->grams,
-            $this->loss_grams,
-            WaterChoice::from($this->choice),
-            $this->withdrawnWords(),
-            $this->event_id !== null,
-        );
-    }
-
-    /** @return array<string, mixed> */
-    public function view(SteepPlan $plan): array
-    {
-        $yield = $this->yield($plan);
-
-        return [
-            'id' => $this->id,
-            'ingredient' => $this->ingredientId(),
-            'name' => $this->title(),
-            'grams' => $this->grams,
-            'dry' => $yield->isDry(),
-            'water_percent' => round($yield->waterShare() * 100, 3),
-            'made_on' => $this->made_on?->toDateString(),
-            'best_before' => $this->best_before?->toDateString(),
-            'steep_id' => $this->steep_id,
-            'code' => $this->code(),
-            'drawn' => $this->event_id !== null,
-            'withdrawn' => $this->withdrawnWords(),
-            'withdrawn_on' => $this->withdrawn_on?->toDateString(),
-        ];
     }
 }

@@ -6,7 +6,8 @@ namespace App\Papers;
 
 use App\Catalogue\StudioCatalogue;
 use App\Make\Batch;
-use App\Pantry\Lot;
+use App\Make\LabelWords;
+use App\Steep\SteepedLot;
 use App\Studio\CurrentStudio;
 use App\Support\Refused;
 use Crown\Assessment\Assessor;
@@ -39,7 +40,7 @@ final class LabelController
     /** An oil that was steeped here, as it stands in the pantry. */
     public function lot(int $lot, StudioCatalogue $catalogue, CurrentStudio $studio): Response
     {
-        $row = Lot::steeped()->findOrFail($lot);
+        $row = SteepedLot::query()->findOrFail($lot);
         if ($row->withdrawn !== '') {
             throw Refused::now('state', 'This oil must not be used: it gets no label.');
         }

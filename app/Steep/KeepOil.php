@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
-use App\Pantry\Lot;
 use App\Pantry\MoveStock;
-use Crown\Pantry\LotSource;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
 use Crown\Steep\WaterChoice;
@@ -22,7 +20,7 @@ final class KeepOil
         float $loss,
         WaterChoice $choice,
         Carbon $on,
-    ): Lot {
+    ): SteepedLot {
         return self::kept($steep, new SteepYield($plan, $grams, $loss, $choice), $on, [
             'name' => $steep->name,
             'grams' => $grams,
@@ -31,7 +29,7 @@ final class KeepOil
         ]);
     }
 
-    public static function drawn(Steep $steep, SteepPlan $plan, SteepEvent $event): Lot
+    public static function drawn(Steep $steep, SteepPlan $plan, SteepEvent $event): SteepedLot
     {
         $grams = $event->entry()->grams();
 
@@ -45,10 +43,9 @@ final class KeepOil
     }
 
     /** @param  array<string, mixed>  $fields */
-    private static function kept(Steep $steep, SteepYield $yield, Carbon $on, array $fields): Lot
+    private static function kept(Steep $steep, SteepYield $yield, Carbon $on, array $fields): SteepedLot
     {
-        $lot = Lot::query()->create([
-            'source' => LotSource::Steeped->value,
+        $lot = SteepedLot::query()->create([
             'steep_id' => $steep->id,
             'made_on' => $on,
             'best_before' => $yield->bestBefore($on->toDateTimeImmutable()),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
-use App\Support\IngredientUses;
+use App\Studio\IngredientUses;
 use Crown\Catalogue\Catalogue;
 use Crown\Learning\Retention;
 use Crown\Measure\Band;

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
-use App\Pantry\Lot;
 use App\Studio\BelongsToStudio;
+use App\Studio\IngredientUses;
+use App\Studio\NamesIngredients;
 use App\Studio\Revised;
-use App\Support\IngredientUses;
-use App\Support\NamesIngredients;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
 use Crown\Steep\Entry;
@@ -46,7 +45,7 @@ use Illuminate\Support\Carbon;
  * @property string $state running, strained or spoiled
  * @property string $reason why it was given up; "" while it was not
  * @property Carbon|null $spoiled_on
- * @property Collection<int, Lot> $lots
+ * @property Collection<int, SteepedLot> $lots
  * @property Collection<int, SteepShake> $shakes
  * @property Collection<int, SteepEvent> $events
  * @property Collection<int, SteepPhoto> $photos
@@ -146,7 +145,7 @@ final class Steep extends Model
     }
 
     /** What was strained, when it was. */
-    public function strained(): ?Lot
+    public function strained(): ?SteepedLot
     {
         return $this->lots->firstWhere('event_id', null);
     }
@@ -163,10 +162,10 @@ final class Steep extends Model
         return $this->hasMany(SteepEvent::class)->orderBy('on_date')->orderBy('id');
     }
 
-    /** @return HasMany<Lot, $this> what was drawn, and what was strained */
+    /** @return HasMany<SteepedLot, $this> what was drawn, and what was strained */
     public function lots(): HasMany
     {
-        return $this->hasMany(Lot::class)->orderBy('id');
+        return $this->hasMany(SteepedLot::class)->orderBy('id');
     }
 
     /** @return HasMany<SteepPhoto, $this> */

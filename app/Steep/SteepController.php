@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
-use App\Pantry\Lot;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Support\Pages;
@@ -129,7 +128,7 @@ final class SteepController
             ['state' => 'spoiled', 'reason' => $reason, 'spoiled_on' => $today->toDateString()],
             fn (Steep $s): array => $this->page($s->id),
         );
-        Lot::query()
+        SteepedLot::query()
             ->where('steep_id', $row->id)
             ->where('withdrawn', '')
             ->update(['withdrawn' => $reason, 'withdrawn_on' => $today->toDateString()]);

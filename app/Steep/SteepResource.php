@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
-use App\Pantry\Lot;
 use App\Pantry\WhereUsed;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
@@ -32,7 +31,7 @@ final class SteepResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(?Request $request = null): array
     {
-        $ids = $this->steep->lots->map(static fn (Lot $l): string => $l->ingredientId())->all();
+        $ids = $this->steep->lots->map(static fn (SteepedLot $l): string => $l->ingredientId())->all();
 
         return [
             ...(new SteepRowResource($this->steep, $this->plan, $this->catalogue))->toArray(),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
-use App\Pantry\Lot;
 use App\Pantry\Withdrawal;
 use App\Studio\Day;
 use Crown\Catalogue\Catalogue;
@@ -67,7 +66,7 @@ final class SteepRowResource extends JsonResource
             'lot' => $this->steep->strained()?->view($this->plan),
             'lots' => array_values(
                 $this->steep->lots
-                    ->map(fn (Lot $l): array => $l->view($this->steep->plan($this->catalogue, $l->made_on)))
+                    ->map(fn (SteepedLot $l): array => $l->view($this->steep->plan($this->catalogue, $l->made_on)))
                     ->all(),
             ),
         ];

@@ -31,18 +31,39 @@ final class RoomsTest
         'Console',
     ];
 
+    /** The rooms of app, likewise. */
+    private const APP = [
+        'Support',
+        'Studio',
+        'Catalogue',
+        'Session',
+        'Head',
+        'Formula',
+        'Pantry',
+        'Steep',
+        'Make',
+        'Rhythm',
+        'Papers',
+        'Today',
+        'Demo',
+    ];
+
     /** @return iterable<string, Rule> */
     #[TestRule]
     public function roomsImportOneWay(): iterable
     {
-        foreach (self::CORE as $place => $room) {
-            $after = array_slice(self::CORE, $place + 1);
-            if ($after !== []) {
-                yield $room => PHPat::rule()
-                    ->classes(Selector::inNamespace('Crown\\'.$room))
-                    ->shouldNotDependOn()
-                    ->classes(...array_map(static fn (string $r) => Selector::inNamespace('Crown\\'.$r), $after))
-                    ->because('imports run from Measure upwards, never down');
+        foreach (['Crown' => self::CORE, 'App' => self::APP] as $layer => $rooms) {
+            foreach ($rooms as $place => $room) {
+                $after = array_slice($rooms, $place + 1);
+                if ($after !== []) {
+                    yield $layer.$room => PHPat::rule()
+                        ->classes(Selector::inNamespace($layer.'\\'.$room))
+                        ->shouldNotDependOn()
+                        ->classes(
+                            ...array_map(static fn (string $r) => Selector::inNamespace($layer.'\\'.$r), $after),
+                        )
+                        ->because('imports run one way: core from Json upwards, app from Support upwards');
+                }
             }
         }
     }

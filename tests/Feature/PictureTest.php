@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Steep\PictureFiles;
 use App\Steep\SteepPhoto;
-use App\Support\SweepCommand;
+use App\Steep\SweepCommand;
 use GdImage;
 use Illuminate\Filesystem\Filesystem;
 use RuntimeException;

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Catalogue;
+namespace App\Pantry;
 
+use App\Catalogue\OwnFigure;
+use App\Catalogue\OwnIngredient;
+use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
-use App\Pantry\Cupboard;
-use App\Support\IngredientUses;
+use App\Studio\IngredientUses;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Catalogue\Catalogue;

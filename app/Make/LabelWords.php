@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Papers;
+namespace App\Make;
 
 use Crown\Papers\Label;
 use Illuminate\Support\Carbon;

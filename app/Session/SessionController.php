@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Studio;
+namespace App\Session;
 
 use App\Catalogue\CatalogueStore;
+use App\Studio\CurrentStudio;
+use App\Studio\Studio;
+use App\Studio\User;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;

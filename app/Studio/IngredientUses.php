@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Studio;
 
-use App\Studio\CurrentStudio;
 use Illuminate\Support\Facades\DB;
 
 /**

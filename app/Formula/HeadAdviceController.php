@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Head;
+namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
-use App\Formula\Bench;
-use App\Formula\Formula;
-use App\Formula\Given;
+use App\Head\Head;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Support\Refused;
@@ -22,7 +20,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
 /** From a head to what may go into its jar. */
-final class AdviceController
+final class HeadAdviceController
 {
     private const MOST = 12;
 

@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
-namespace App\Catalogue;
+namespace App\Pantry;
 
+use App\Catalogue\CatalogueStore;
+use App\Catalogue\OwnFigure;
+use App\Catalogue\OwnIngredient;
+use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
-use App\Pantry\Cupboard;
+use App\Studio\IngredientUses;
 use App\Studio\User;
-use App\Support\IngredientUses;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Catalogue\Correction;

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Pantry;
+namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
+use App\Pantry\WhereUsed;
 use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Speaks;
@@ -24,9 +25,9 @@ final class LotController
         $all = $this->catalogue->get();
 
         return Pages::answer(
-            Lot::steeped()->with('steep.events'),
+            SteepedLot::query()->with('steep.events'),
             $request,
-            fn (Lot $l): array => self::view($l, $all),
+            fn (SteepedLot $l): array => self::view($l, $all),
         );
     }
 
@@ -37,7 +38,7 @@ final class LotController
     )]
     public function withdraw(int $lot, Request $request): JsonResponse
     {
-        $row = Lot::steeped()->with('steep.events')->lockForUpdate()->findOrFail($lot);
+        $row = SteepedLot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);
         $given = $request->validate(['reason' => 'present|nullable|string|max:200']);
         $reason = trim($given['reason'] ?? '');
         $row->update([
@@ -52,7 +53,7 @@ final class LotController
     }
 
     /** @return array<string, mixed> */
-    private static function view(Lot $lot, Catalogue $catalogue): array
+    private static function view(SteepedLot $lot, Catalogue $catalogue): array
     {
         return $lot->view($lot->steep->plan($catalogue, $lot->made_on));
     }

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steep;
+
+use App\Pantry\Lot;
+use Crown\Pantry\LotSource;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\SteepYield;
+use Crown\Steep\WaterChoice;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * An oil that came out of a jar here: strained, or drawn while the rest went on.
+ *
+ * @property int $steep_id
+ * @property float $grams
+ * @property float $left_grams
+ * @property Carbon $made_on
+ * @property Carbon $best_before
+ * @property Steep $steep
+ */
+final class SteepedLot extends Lot
+{
+    protected $attributes = ['choice' => 'kept', 'withdrawn' => '', 'source' => LotSource::Steeped->value];
+
+    protected static function booted(): void
+    {
+        self::addGlobalScope('steeped', static function (Builder $query): void {
+            $query->where($query->getModel()->qualifyColumn('source'), LotSource::Steeped->value);
+        });
+    }
+
+    /** @return BelongsTo<Steep, $this> */
+    public function steep(): BelongsTo
+    {
+        return $this->belongsTo(Steep::class);
+    }
+
+    /** The code on its label. */
+    public function code(): string
+    {
+        return sprintf('S%d-%d', $this->steep_id, $this->id);
+    }
+
+    public function yield(SteepPlan $plan): SteepYield
+    {
+        return new SteepYield(
+            $plan,
+            $this->grams,
+            $this->loss_grams,
+            WaterChoice::from($this->choice),
+            $this->withdrawnWords(),
+            $this->event_id !== null,
+        );
+    }
+
+    /** @return array<string, mixed> as $defs/Lot */
+    public function view(SteepPlan $plan): array
+    {
+        $yield = $this->yield($plan);
+
+        return [
+            'id' => $this->id,
+            'ingredient' => $this->ingredientId(),
+            'name' => $this->title(),
+            'grams' => $this->grams,
+            'dry' => $yield->isDry(),
+            'water_percent' => round($yield->waterShare() * 100, 3),
+            'made_on' => $this->made_on->toDateString(),
+            'best_before' => $this->best_before->toDateString(),
+            'steep_id' => $this->steep_id,
+            'code' => $this->code(),
+            'drawn' => $this->event_id !== null,
+            'withdrawn' => $this->withdrawnWords(),
+            'withdrawn_on' => $this->withdrawn_on?->toDateString(),
+        ];
+    }
+}
