@@ -184,15 +184,10 @@ final class IngredientController
             self::words($text('action')),
         );
 
-        // A type of hair asks for the weights that suit its lengths.
-        $hair = Profile::hairType(
+        $suits = Profile::hairType(
             Strand::tryFrom($text('strand')) ?? Strand::NotKnown,
             Porosity::tryFrom($text('porosity')) ?? Porosity::NotKnown,
-        );
-        $suits
-            = $text('strand').$text('porosity') === ''
-                ? Band::of(1.0, 3.0, 5.0)
-                : $hair->weightTarget(false)->atLeast(1.0)->atMost(5.0);
+        )->heavinessSought();
 
         return new Wanted(
             $kinds,

@@ -45,6 +45,7 @@ final class SteepResource extends JsonResource
             'photos' => array_values($this->steep->photos->map(self::photo(...))->all()),
             'measured' => $this->measured(),
             'cost' => $this->cost(),
+            'cost_per_100g' => $this->costPerHundredGrams(),
             'used_in' => WhereUsed::of(array_values($ids)),
             'draft' => [
                 ...$this->steep->document,
@@ -75,6 +76,15 @@ final class SteepResource extends JsonResource
         $cost = $this->steep->kept()->cost($this->steep->journal());
 
         return $cost === null ? null : round($cost, 2);
+    }
+
+    /** Of the oil that came out: what stays in the plant is paid for as well. */
+    private function costPerHundredGrams(): ?float
+    {
+        $cost = $this->steep->kept()->cost($this->steep->journal());
+        $lot = $this->steep->strained();
+
+        return $cost === null || $lot === null ? null : round((100 * $cost) / $lot->grams, 2);
     }
 
     /** @return array<string, mixed> */

@@ -129,6 +129,7 @@ final readonly class Assessment implements JsonSerializable
                 'form' => $portion->form(),
                 'forms' => array_keys($portion->ingredient->forms),
                 'phase' => $portion->line->phase->value,
+                'turn' => $portion->line->phase->turn(),
                 'grams' => $portion->grams->band,
                 'share' => $portion->share->scaled(100),
                 'shown_percent' => $shown[$i],

@@ -67,6 +67,17 @@ final readonly class Profile
         return Band::of($low, ($low + $high) / 2, $high);
     }
 
+    /**
+     * How heavy single ingredients may be that are looked for with this hair in mind: what suits its lengths, and all
+     * there is while nothing is known of it.
+     */
+    public function heavinessSought(): Band
+    {
+        $known = $this->strand !== Strand::NotKnown || $this->porosity !== Porosity::NotKnown;
+
+        return $known ? $this->weightTarget(false)->atLeast(1.0)->atMost(5.0) : Band::of(1.0, 3.0, 5.0);
+    }
+
     /** The audience for this head: the child's age band first, then pregnancy, else the formula's own. */
     public function audience(Audience $otherwise): Audience
     {

@@ -43,6 +43,7 @@ export function aJudgedLine(
         form: '',
         forms: [''],
         phase: 'warm',
+        turn: more.phase === 'melt' ? 1 : 3,
         grams: band(percent, percent * 0.98, percent * 1.02),
         share: band(percent, percent * 0.97, percent * 1.03),
         shown_percent: percent,
@@ -301,6 +302,7 @@ export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
         photos: [],
         measured: null,
         cost: null,
+        cost_per_100g: null,
         used_in: [],
         draft: {
             name: '',

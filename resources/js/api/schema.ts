@@ -1368,6 +1368,8 @@ export interface components {
             forms: string[];
             /** @enum {string} */
             phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
+            /** @description Its turn at the counter, the first being 1. */
+            turn: number;
             grams: components["schemas"]["Band"];
             share: components["schemas"]["Band"];
             shown_percent: number;
@@ -1745,6 +1747,7 @@ export interface components {
                 foretold_grams: components["schemas"]["Band"];
             } | null;
             cost: number | null;
+            cost_per_100g: number | null;
             used_in: components["schemas"]["UsedIn"][];
             draft: components["schemas"]["SteepDraft"];
         };

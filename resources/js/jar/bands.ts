@@ -1,12 +1,10 @@
 import type { Schemas } from '../api/client';
 import type { JarBand } from './JarView.vue';
 
-const PHASE_ORDER = ['melt', 'water', 'warm', 'cool-down', 'whip-in'];
-
 /** What a jar cut open shows of an assessment: what is melted first lies lowest. */
 export function bandsOf(assessment: Schemas['Assessment']): JarBand[] {
     return [...assessment.lines]
-        .sort((a, b) => PHASE_ORDER.indexOf(a.phase) - PHASE_ORDER.indexOf(b.phase))
+        .sort((a, b) => a.turn - b.turn)
         .map((l) => ({ id: l.id, name: l.name, percent: l.shown_percent, matter: l.matter }));
 }
 

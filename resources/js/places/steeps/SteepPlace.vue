@@ -293,7 +293,7 @@ const unphoto = (id: number): Promise<unknown> => act(() => ask<'Steep'>('DELETE
                                 <dt class="quiet">Cost what went in</dt>
                                 <dd>
                                     <span class="fig fig-measured">{{ num(data.cost) }}</span>
-                                    <span class="unit">in all, {{ num((data.cost / data.lot.grams) * 100) }} for 100 g</span>
+                                    <span class="unit">in all, {{ num(data.cost_per_100g ?? 0) }} for 100 g</span>
                                 </dd>
                             </template>
                         </dl>
