@@ -95,7 +95,8 @@ final class EvaluationController
     #[Speaks('WithoutScale', 'WithoutScaleAsk', does: 'A draft in kitchen measures, and as heights on a bottle')]
     public function withoutScale(Request $request, CurrentStudio $studio): JsonResponse
     {
-        $bottle = $request->validate(['bottle_mm' => 'nullable|numeric'])['bottle_mm'] ?? null;
+        $request->validate(['bottle_mm' => 'nullable|numeric']);
+        $bottle = $request->filled('bottle_mm') ? $request->float('bottle_mm') : null;
         $given = Given::in($request);
         $now = $this->bench->assess($given->formula, $given->profile());
         $without = WithoutScale::of($now->subject->composition, $studio->get()->kitchen());
@@ -103,7 +104,7 @@ final class EvaluationController
         $strip = [];
         $problem = '';
         try {
-            $strip = $bottle === null ? [] : $without->strip((float) $bottle);
+            $strip = $bottle === null ? [] : $without->strip($bottle);
         } catch (FormulaError $e) {
             $problem = $e->getMessage();
         }
@@ -120,7 +121,7 @@ final class EvaluationController
     #[Speaks('Evaluation', 'ReshareAsk', does: 'Move share from one line of a draft to another')]
     public function reshare(Request $request): JsonResponse
     {
-        $asked = $request->validate([
+        $request->validate([
             'from' => 'required|string|max:40',
             'to' => 'required|string|max:40',
             'points' => 'required|numeric|between:-100,100',
@@ -131,9 +132,9 @@ final class EvaluationController
             Reshare::between(
                 $given->formula,
                 $this->catalogue->context(),
-                $asked['from'],
-                $asked['to'],
-                (float) $asked['points'],
+                $request->string('from')->value(),
+                $request->string('to')->value(),
+                $request->float('points'),
             ),
             $given,
         );
@@ -159,7 +160,8 @@ final class EvaluationController
     )]
     public function swap(Request $request): JsonResponse
     {
-        $line = $request->validate(['line' => 'required|string|max:40'])['line'];
+        $request->validate(['line' => 'required|string|max:40']);
+        $line = $request->string('line')->value();
         $given = Given::in($request);
         $now = $this->bench->assess($given->formula, $given->profile());
 

@@ -10,6 +10,7 @@ use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
+use App\Support\Words;
 use Crown\Exchange\FormulaText;
 use Crown\Formula\Edits;
 use Crown\Formula\Formula as Composed;
@@ -63,20 +64,20 @@ final class FormulaController
     )]
     public function skeleton(Request $request, StudioCatalogue $catalogue, CurrentStudio $studio): JsonResponse
     {
-        $given = $request->validate([
+        $request->validate([
             'kind' => ['required', Rule::enum(ProductKind::class)],
             'hair' => 'nullable|array',
             'ingredients' => 'present|array|max:12',
             'ingredients.*' => 'string|max:80',
         ]);
-        $kind = ProductKind::from($given['kind']);
-        $hair = $given['hair'] ?? null;
+        $kind = ProductKind::from($request->string('kind')->value());
+        $hair = is_array($request->input('hair')) ? $request->input('hair') : null;
         $profile
             = Bench::profile(null, $hair ?? ['strand' => 'medium', 'porosity' => 'normal'])
             ?? throw Refused::because('hair', 'A type of hair.');
         $first = (new FirstFormula($catalogue->get(), $profile, $studio->get()->season(Day::today())))->make(
             $kind,
-            $given['ingredients'],
+            Words::of($request, 'ingredients'),
         )->formula;
         $row = Formula::query()->create(
             $this->bench->row(

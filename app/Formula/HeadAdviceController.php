@@ -10,6 +10,7 @@ use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Support\Refused;
 use App\Support\Speaks;
+use App\Support\Words;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Formula\ProductKind;
@@ -35,12 +36,12 @@ final class HeadAdviceController
     public function show(int $head, Request $request): JsonResponse
     {
         $row = Head::query()->with('marks')->findOrFail($head);
-        $given = $request->validate([
+        $request->validate([
             'need' => ['nullable', Rule::enum(Need::class)],
             'kind' => ['nullable', Rule::enum(IngredientKind::class)],
         ]);
         $profile = $row->profile();
-        $needs = isset($given['need']) ? [Need::from($given['need'])] : $profile->needs();
+        $needs = $request->filled('need') ? [Need::from($request->string('need')->value())] : $profile->needs();
         $shortlist = new Shortlist($this->catalogue->get(), $profile, $this->studio->get()->season(Day::today()));
         $atHand = $this->catalogue->atHand();
 
@@ -51,7 +52,7 @@ final class HeadAdviceController
                 static fn (Need $need): array => [
                     'need' => $need->value,
                     'label' => $need->label(),
-                    ...$shortlist->for($need, [], $given['kind'] ?? '', self::MOST)->jsonSerialize(),
+                    ...$shortlist->for($need, [], $request->string('kind')->value(), self::MOST)->jsonSerialize(),
                 ],
                 $needs,
             ),
@@ -62,7 +63,7 @@ final class HeadAdviceController
     public function formula(int $head, Request $request, Bench $bench): JsonResponse
     {
         $row = Head::query()->with('marks')->findOrFail($head);
-        $given = $request->validate([
+        $request->validate([
             'kind' => ['required', Rule::enum(ProductKind::class)],
             'ingredients' => 'present|array|max:20',
             'ingredients.*' => 'string|max:80',
@@ -78,7 +79,7 @@ final class HeadAdviceController
             $this->catalogue->get(),
             $profile,
             $this->studio->get()->season(Day::today()),
-        ))->make(ProductKind::from($given['kind']), $given['ingredients']);
+        ))->make(ProductKind::from($request->string('kind')->value()), Words::of($request, 'ingredients'));
         $formula = Formula::query()->create($bench->row(new Given($first->formula, $row, null)));
 
         return new JsonResponse(['id' => $formula->id, 'remarks' => $first->remarks], 201);

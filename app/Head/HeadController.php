@@ -76,8 +76,8 @@ final class HeadController
     public function update(int $head, Request $request): JsonResponse
     {
         $row = Head::query()->findOrFail($head);
-        $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
-        $row->revise((int) $revision, $this->given($request), HeadView::of(...));
+        $request->validate(['revision' => 'required|integer|min:1']);
+        $row->revise($request->integer('revision'), $this->given($request), HeadView::of(...));
 
         return new JsonResponse(HeadView::of($row));
     }
@@ -94,7 +94,7 @@ final class HeadController
     public function mark(int $head, Request $request): JsonResponse
     {
         $row = Head::query()->findOrFail($head);
-        $given = $request->validate([
+        $request->validate([
             'zone' => ['required', Rule::enum(Zone::class)],
             'state' => ['required', Rule::enum(Scalp::class)],
             'on' => Day::RULE.'|before_or_equal:'.Day::today()->toDateString(),
@@ -102,10 +102,10 @@ final class HeadController
         ]);
         HeadMark::query()->create([
             'head_id' => $row->id,
-            'zone' => $given['zone'],
-            'state' => $given['state'],
-            'on_date' => $given['on'],
-            'note' => $given['note'] ?? '',
+            'zone' => $request->string('zone')->value(),
+            'state' => $request->string('state')->value(),
+            'on_date' => $request->string('on')->value(),
+            'note' => $request->string('note')->value(),
         ]);
 
         return new JsonResponse(HeadView::of($row->unsetRelation('marks')), 201);

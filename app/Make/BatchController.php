@@ -10,6 +10,7 @@ use App\Studio\User;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
+use Crown\Make\Weighing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -59,9 +60,9 @@ final class BatchController
     #[Speaks('Batch', 'BatchDraft', 201, 'Begin to make a formula')]
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate(['formula_id' => 'required|integer']);
+        $request->validate(['formula_id' => 'required|integer']);
         $batch = $this->store->open(
-            Formula::query()->findOrFail((int) $given['formula_id']),
+            Formula::query()->findOrFail($request->integer('formula_id')),
             self::by($request),
             Day::today(),
         );
@@ -76,33 +77,20 @@ final class BatchController
     }
 
     #[Speaks('Batch', 'WeighAsk', does: 'Check off what is gathered, or enter what the scale shows')]
-    public function weigh(int $batch, Request $request): JsonResponse
+    public function weigh(int $batch, WeighRequest $request): JsonResponse
     {
-        $given = $request->validate(
-            [
-                'revision' => 'required|integer|min:1',
-                'line' => 'required|string|max:40',
-                'gathered' => 'required|boolean',
-                'grams' => 'present|nullable|numeric|min:0|max:1000000',
-            ],
-            ['grams.min' => 'A weight is 0 or more; 0 means it was left out.'],
-        );
         $row = $this->open($batch);
-        if (
-            ! in_array(
-                $given['line'],
-                array_map(static fn ($w): string => $w->line, $this->store->sheet($row)->weighings()),
-                true,
-            )
-        ) {
+        $line = $request->string('line')->value();
+        $lines = array_map(static fn (Weighing $w): string => $w->line, $this->store->sheet($row)->weighings());
+        if (! in_array($line, $lines, true)) {
             throw Refused::because('line', 'This batch has no such line.');
         }
-        $row->revise((int) $given['revision'], [], fn (Batch $b): array => $this->store->view($b));
+        $row->revise($request->integer('revision'), [], fn (Batch $b): array => $this->store->view($b));
         $this->store->weigh(
             $row,
-            $given['line'],
-            (bool) $given['gathered'],
-            $given['grams'] === null ? null : (float) $given['grams'],
+            $line,
+            $request->boolean('gathered'),
+            $request->number('grams'),
             self::by($request),
         );
 
@@ -110,30 +98,17 @@ final class BatchController
     }
 
     #[Speaks('Batch', 'FinishAsk', does: 'Close the batch: it becomes a record with a label')]
-    public function finish(int $batch, Request $request): JsonResponse
+    public function finish(int $batch, FinishRequest $request): JsonResponse
     {
-        $given = $request->validate(
-            [
-                'revision' => 'required|integer|min:1',
-                'jars' => 'required|integer|min:1|max:10000',
-                'jar_ml' => 'required|numeric|min:1|max:20000',
-                'net_grams' => 'required|numeric|gt:0|max:100000',
-                'note' => 'present|nullable|string|max:2000',
-            ],
-            [
-                'jars.min' => 'At least one jar was filled.',
-                'net_grams.gt' => 'The net contents of a jar are more than 0 g.',
-            ],
-        );
         $row = $this->open($batch);
         $columns = $this->store->closed(
             $row,
-            (int) $given['jars'],
-            (float) $given['jar_ml'],
-            (float) $given['net_grams'],
-            $given['note'] ?? '',
+            $request->integer('jars'),
+            $request->float('jar_ml'),
+            $request->float('net_grams'),
+            $request->string('note')->value(),
         );
-        $row->revise((int) $given['revision'], $columns, fn (Batch $b): array => $this->store->view($b));
+        $row->revise($request->integer('revision'), $columns, fn (Batch $b): array => $this->store->view($b));
         $this->store->shelve($row);
 
         return new JsonResponse($this->store->view($row));

@@ -26,7 +26,6 @@ use Crown\Formula\Phase;
 use Crown\Head\Porosity;
 use Crown\Head\Profile;
 use Crown\Head\Strand;
-use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -44,9 +44,9 @@ final class OwnIngredientController
     public function update(int $own, Request $request): JsonResponse
     {
         $row = OwnIngredient::query()->findOrFail($own);
-        $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
+        $request->validate(['revision' => 'required|integer|min:1']);
         $draft = $this->given($request, $own);
-        $row->revise((int) $revision, ['name' => $draft['name'], 'document' => $draft], $this->kept(...));
+        $row->revise($request->integer('revision'), ['name' => $draft['name'], 'document' => $draft], $this->kept(...));
 
         return new JsonResponse($this->kept($row));
     }
@@ -70,7 +70,7 @@ final class OwnIngredientController
     public function correct(string $ingredient, Request $request): JsonResponse
     {
         $found = IngredientController::find($ingredient, $this->catalogue->get());
-        $given = $request->validate(
+        $request->validate(
             [
                 'form' => ['present', 'string', 'max:20', Rule::in(['', ...array_keys($found->forms)])],
                 'property' => [
@@ -82,13 +82,20 @@ final class OwnIngredientController
             ],
             ['source.required' => 'Say where the figure comes from, for example "our scale, three bottles".'],
         );
-        $row = new OwnFigure(['ingredient' => $ingredient, ...$given]);
+        $of = [
+            'ingredient' => $ingredient,
+            'form' => $request->string('form')->value(),
+            'property' => $request->string('property')->value(),
+        ];
+        $figure = [
+            'low' => $request->float('low'),
+            'best' => $request->float('best'),
+            'high' => $request->float('high'),
+            'source' => $request->string('source')->value(),
+        ];
         // What core refuses must not be kept.
-        $row->correction();
-        OwnFigure::query()->updateOrCreate(
-            ['ingredient' => $ingredient, 'form' => $given['form'], 'property' => $given['property']],
-            ['low' => $given['low'], 'best' => $given['best'], 'high' => $given['high'], 'source' => $given['source']],
-        );
+        (new OwnFigure([...$of, ...$figure]))->correction();
+        OwnFigure::query()->updateOrCreate($of, $figure);
 
         return new JsonResponse(null, 204);
     }
@@ -104,14 +111,14 @@ final class OwnIngredientController
     #[Speaks('', 'CupboardDraft', 204, 'Say that an ingredient stands in the cupboard, and how much of it')]
     public function stock(string $ingredient, Request $request, Cupboard $cupboard): JsonResponse
     {
-        $grams
-            = $request->validate(
-                ['grams' => 'nullable|numeric|min:0|max:1000000'],
-                ['grams.min' => 'What is at hand is 0 g or more.'],
-            )['grams'] ?? null;
+        $request->validate(
+            ['grams' => 'nullable|numeric|min:0|max:1000000'],
+            ['grams.min' => 'What is at hand is 0 g or more.'],
+        );
         IngredientController::find($ingredient, $this->catalogue->get());
         if ($request->has('grams')) {
-            $cupboard->count($ingredient, $grams === null ? null : (float) $grams, self::by($request));
+            $grams = $request->filled('grams') ? $request->float('grams') : null;
+            $cupboard->count($ingredient, $grams, self::by($request));
         } else {
             $cupboard->hold($ingredient);
         }

@@ -15,7 +15,6 @@ use Crown\Assessment\Finding;
 use Crown\Rhythm\DayState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 final class RoutineController
@@ -39,42 +38,24 @@ final class RoutineController
     }
 
     #[Speaks('Routine', 'RoutineDraft', 201, 'Plan how a finished batch is used on a head; a patch test comes first')]
-    public function store(Request $request): JsonResponse
+    public function store(RoutineRequest $request): JsonResponse
     {
-        $given = $request->validate(
-            [
-                'head_id' => 'required|integer',
-                'batch_id' => 'required|integer',
-                'per_week' => 'required|integer|min:1|max:7',
-                'grams_per_use' => 'required|numeric|gt:0|max:500',
-                'starts_on' => Day::RULE,
-                'way' => 'present|nullable|string|max:200',
-            ],
-            [
-                'per_week.max' => 'At most 7 applications a week.',
-                'grams_per_use.gt' => 'An application uses more than 0 g.',
-            ],
-        );
-        $head = Head::query()->findOrFail((int) $given['head_id']);
-        $batch = Batch::query()->findOrFail((int) $given['batch_id']);
+        $head = Head::query()->findOrFail($request->integer('head_id'));
+        $batch = Batch::query()->findOrFail($request->integer('batch_id'));
         if ($batch->state !== 'done') {
             throw Refused::because('batch_id', 'Only a finished batch can be used: finish making it first.');
         }
-        $routine = DB::transaction(static function () use ($given, $head, $batch): Routine {
-            $routine = Routine::query()
-                ->create([...$given, 'way' => $given['way'] ?? '', 'head_id' => $head->id, 'batch_id' => $batch->id])
-                ->refresh()
-                ->load('batch');
-            foreach ($routine->plan()->days() as $day) {
-                RoutineDay::query()->create([
-                    'routine_id' => $routine->id,
-                    'date' => $day->date->format('Y-m-d'),
-                    'act' => $day->act->value,
-                ]);
-            }
-
-            return $routine;
-        });
+        $routine = Routine::query()
+            ->create(['head_id' => $head->id, 'batch_id' => $batch->id, ...$request->columns()])
+            ->refresh()
+            ->load('batch');
+        foreach ($routine->plan()->days() as $day) {
+            RoutineDay::query()->create([
+                'routine_id' => $routine->id,
+                'date' => $day->date->format('Y-m-d'),
+                'act' => $day->act->value,
+            ]);
+        }
 
         return new JsonResponse($this->found($routine->id), 201);
     }

@@ -90,10 +90,10 @@ final class SessionController
         if ($user->studio->demo) {
             throw Refused::because('current', 'The demo studio keeps its password, so that everyone can enter it.');
         }
-        if (! Hash::check($given['current'], $user->password)) {
+        if (! Hash::check($request->string('current')->value(), $user->password)) {
             throw Refused::because('current', 'This is not your present password.');
         }
-        $user->update(['password' => $given['new']]);
+        $user->update(['password' => $request->string('new')->value()]);
         // Every other session of this person was opened with the old password.
         Auth::guard('web')->login($user);
         $request->session()->regenerate();

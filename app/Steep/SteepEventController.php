@@ -58,15 +58,16 @@ final class SteepEventController
                 'grams.required_if' => 'Weigh it: how many grams?',
             ],
         );
-        if ($row->state !== 'running' && ! EntryKind::from($given['kind'])->isForAfterwards()) {
+        $kind = EntryKind::from($request->string('kind')->value());
+        if ($row->state !== 'running' && ! $kind->isForAfterwards()) {
             throw Refused::now('kind', 'This jar is not running any more.');
         }
         $event = SteepEvent::query()->create([
             'steep_id' => $row->id,
-            'kind' => $given['kind'],
-            'on_date' => $given['on'],
-            'note' => $given['note'] ?? '',
-            'data' => (object) $this->data($given),
+            'kind' => $kind->value,
+            'on_date' => $request->string('on')->value(),
+            'note' => $request->string('note')->value(),
+            'data' => (object) $this->data($kind, $request, $given),
         ]);
         $row->load('events');
         // A plan that cannot be worked out any more is refused, and nothing of it is kept.
@@ -97,17 +98,18 @@ final class SteepEventController
     }
 
     /**
-     * @param  array<string, mixed>  $given
-     * @return array<string, mixed>
+     * What an entry of its kind holds, an amount in grams.
+     *
+     * @param  array<array-key, mixed>  $given
+     * @return array<array-key, mixed>
      */
-    private function data(array $given): array
+    private function data(EntryKind $kind, Request $request, array $given): array
     {
-        if ($given['kind'] === 'herb' || $given['kind'] === 'oil') {
-            $all = $this->catalogue->get();
+        if ($kind->adds()) {
             $given['grams'] = Quantity::grams(
-                $given['amount'],
-                $all->get($given['ingredient']),
-                $given['form'] ?? '',
+                $request->string('amount')->value(),
+                $this->catalogue->get()->get($request->string('ingredient')->value()),
+                $request->string('form')->value(),
                 $this->studio->get()->kitchen(),
             );
         }

@@ -121,6 +121,8 @@ final class ScopingTest extends StudioTestCase
                 'kind' => 'hair-oil',
                 'ingredients' => [],
                 'reason' => 'mould',
+                'texture' => 'softer',
+                'state' => '',
             ],
         ];
         $before = $this->fingerprint();
