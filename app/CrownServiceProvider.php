@@ -22,6 +22,7 @@ use App\Support\StrictValidator;
 use Carbon\FactoryImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\Translation\Translator;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -66,7 +67,7 @@ final class CrownServiceProvider extends ServiceProvider
         Model::preventSilentlyDiscardingAttributes();
         Validator::resolver(
             static fn (
-                $translator,
+                Translator $translator,
                 array $data,
                 array $rules,
                 array $messages,
@@ -87,7 +88,7 @@ final class CrownServiceProvider extends ServiceProvider
                         [
                             'message' => ($message = sprintf(
                                 'Too many tries. Wait %d seconds, then try again.',
-                                $headers['Retry-After'] ?? 60,
+                                is_numeric($headers['Retry-After'] ?? null) ? (int) $headers['Retry-After'] : 60,
                             )),
                             'errors' => ['email' => [$message]],
                         ],

@@ -7,10 +7,10 @@ namespace App\Catalogue;
 use App\Studio\BelongsToStudio;
 use App\Studio\CurrentStudio;
 use Crown\Catalogue\Correction;
+use Crown\Json\Node;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Illuminate\Database\Eloquent\Model;
-use stdClass;
 
 /**
  * The studio's own figure in place of the catalogue's.
@@ -36,7 +36,7 @@ final class OwnFigure extends Model
 
     public function correction(): Correction
     {
-        return self::correct($this);
+        return self::correct(Node::of($this->getAttributes()));
     }
 
     /**
@@ -49,14 +49,14 @@ final class OwnFigure extends Model
         return array_map(self::correct(...), app(CurrentStudio::class)->rows('own_figures'));
     }
 
-    private static function correct(self|stdClass $row): Correction
+    private static function correct(Node $row): Correction
     {
         return new Correction(
-            $row->ingredient,
-            $row->form,
-            Property::from($row->property),
-            Band::of((float) $row->low, (float) $row->best, (float) $row->high),
-            $row->source,
+            $row->text('ingredient'),
+            $row->text('form'),
+            $row->one('property', Property::class),
+            Band::of($row->number('low') ?? 0.0, $row->number('best') ?? 0.0, $row->number('high') ?? 0.0),
+            $row->text('source'),
         );
     }
 }

@@ -10,9 +10,9 @@ use App\Studio\Revised;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\OwnEntry;
+use Crown\Json\Node;
 use Crown\Measure\Property;
 use Illuminate\Database\Eloquent\Model;
-use stdClass;
 
 /**
  * An ingredient the studio wrote itself.
@@ -55,9 +55,9 @@ final class OwnIngredient extends Model
     public static function ingredients(Catalogue $reference): array
     {
         return array_map(
-            static fn (stdClass $row): Ingredient => OwnEntry::read(
-                'own-'.$row->id,
-                (array) json_decode((string) $row->document, true),
+            static fn (Node $row): Ingredient => OwnEntry::read(
+                'own-'.$row->whole('id'),
+                (array) json_decode($row->text('document'), true),
                 $reference,
             )->ingredient(),
             app(CurrentStudio::class)->rows('own_ingredients', 'id, document'),

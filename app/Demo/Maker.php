@@ -11,7 +11,20 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Facade;
 use RuntimeException;
 
-/** A person of the demo studio, who does everything through the same addresses as the screens do. */
+/**
+ * A person of the demo studio, who does everything through the same addresses as the screens do.
+ *
+ * What the scenario reads of answers, as the published schema has it:
+ *
+ * @phpstan-type AnsweredLine array{
+ *     id: string, name: string, ingredient: string, amount: string, phase: string, ...<string, mixed>
+ * }
+ * @phpstan-type Answer array{
+ *     id: int, revision: int, formula: array{lines: list<AnsweredLine>, ...<string, mixed>},
+ *     lot: array{ingredient: string}, weighings: list<array{line: string, target_grams: float}>,
+ *     days: list<array{id: int, date: string}>, head_id: int|null, ...<string, mixed>
+ * }
+ */
 final class Maker
 {
     public function __construct(private readonly User $user)
@@ -20,7 +33,7 @@ final class Maker
 
     /**
      * @param  array<string, mixed>  $body
-     * @return array<string, mixed>
+     * @return Answer
      */
     public function post(string $path, array $body): array
     {
@@ -29,7 +42,7 @@ final class Maker
 
     /**
      * @param  array<string, mixed>  $body
-     * @return array<string, mixed>
+     * @return Answer
      */
     public function put(string $path, array $body): array
     {
@@ -38,7 +51,7 @@ final class Maker
 
     /**
      * @param  array<string, mixed>  $body
-     * @return array<string, mixed>
+     * @return Answer
      */
     private function send(string $method, string $path, array $body): array
     {
@@ -65,6 +78,7 @@ final class Maker
             );
         }
 
+        /** @var Answer */
         return (array) json_decode((string) $response->getContent(), true);
     }
 }

@@ -9,6 +9,9 @@ use Illuminate\Support\Carbon;
 /**
  * The demo studio's story: two people, three months of work. Told in the makers' own words, through the application's
  * own addresses, on the days on which it happened.
+ *
+ * @phpstan-import-type Answer from Maker
+ * @phpstan-import-type AnsweredLine from Maker
  */
 final class Scenario
 {
@@ -45,12 +48,17 @@ final class Scenario
         return $this->today->copy()->subDays($daysAgo)->toDateString();
     }
 
+    /** @param  array<string, mixed>  $what */
+    private function head(array $what): int
+    {
+        return $this->amara->post('heads', $what)['id'];
+    }
+
     /** @return array<string, int> */
     private function heads(): array
     {
-        $head = fn (array $what): int => $this->amara->post('heads', $what)['id'];
         $ids = [
-            'imani' => $head([
+            'imani' => $this->head([
                 'name' => 'Imani',
                 'strand' => 'coarse',
                 'porosity' => 'high',
@@ -63,7 +71,7 @@ final class Scenario
                 'wash_every_days' => 10,
                 'hardness' => 'hard',
             ]),
-            'zuri' => $head([
+            'zuri' => $this->head([
                 'name' => 'Zuri',
                 'strand' => 'fine',
                 'porosity' => 'low',
@@ -76,7 +84,7 @@ final class Scenario
                 'style' => 'loose',
                 'wash_every_days' => 4,
             ]),
-            'tuma' => $head([
+            'tuma' => $this->head([
                 'name' => 'Little Tuma',
                 'strand' => 'medium',
                 'porosity' => 'normal',
@@ -85,7 +93,7 @@ final class Scenario
                 'allergies' => ['tree nut'],
                 'wants' => ['child-gentle', 'slip'],
             ]),
-            'adaeze' => $head([
+            'adaeze' => $this->head([
                 'name' => 'Adaeze',
                 'strand' => 'medium',
                 'porosity' => 'normal',
@@ -242,7 +250,7 @@ final class Scenario
      *     preparation, draw
      * @param  list<array{0: string, 1: string}>  $oils ingredient, amount
      * @param  array<string, mixed>  $over
-     * @return array<string, mixed>
+     * @return Answer
      */
     private function steep(
         string $name,
@@ -289,9 +297,9 @@ final class Scenario
     }
 
     /**
-     * @param  array<string, mixed>  $steep
+     * @param  Answer  $steep
      * @param  array<string, mixed>  $event
-     * @return array<string, mixed>
+     * @return Answer
      */
     private function happened(array $steep, int $daysAgo, array $event): array
     {
@@ -305,9 +313,9 @@ final class Scenario
     }
 
     /**
-     * @param  array<string, mixed>  $steep
+     * @param  Answer  $steep
      * @param  array<string, mixed>  $over
-     * @return array<string, mixed>
+     * @return Answer
      */
     private function strained(array $steep, int $daysAgo, float $grams, array $over = []): array
     {
@@ -509,6 +517,7 @@ final class Scenario
         foreach (Recipes::all() as $key => $recipe) {
             $this->daysAgo($recipe['days_ago']);
             $read = $this->amara->post('read', ['text' => $recipe['text']]);
+            /** @var array{lines: list<AnsweredLine>} $formula */
             $formula = [...$read['formula'], ...$recipe['settings']];
             foreach ($formula['lines'] as $i => $line) {
                 $steeped = $recipe['steeped'][$line['name']] ?? false;

@@ -109,12 +109,6 @@ final class Bench
                 static fn (Finding $f): bool => $f->severity === $severity && $f->accepted === '',
             ),
         );
-        $bands = [];
-        foreach ($assessment->jsonSerialize()['lines'] as $line) {
-            if ($line['shown_percent'] > 0.0) {
-                $bands[] = ['matter' => $line['matter'], 'percent' => $line['shown_percent']];
-            }
-        }
 
         return [
             'lines' => count($assessment->subject->composition->portions),
@@ -123,7 +117,7 @@ final class Bench
             'texture' => $assessment->subject->texture->class()->label(),
             'water_class' => $assessment->subject->water->class->value,
             'life_months' => round($assessment->subject->life->months->best, 2),
-            'bands' => $bands,
+            'bands' => $assessment->bands(),
         ];
     }
 

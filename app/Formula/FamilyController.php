@@ -34,10 +34,11 @@ final class FamilyController
     public function store(int $formula, Request $request, FormulaController $formulas): JsonResponse
     {
         $base = Formula::query()->with('head.marks')->findOrFail($formula);
-        $title = $request->validate(
+        $request->validate(
             ['title' => 'required|string|max:200'],
             ['title.required' => 'A variant needs a name: its scent, or its herb.'],
-        )['title'];
+        );
+        $title = $request->string('title')->value();
         if ($base->base_id !== null) {
             throw Refused::because('formula', 'This is a variant itself. Make the new one from its base.');
         }

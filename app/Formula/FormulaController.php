@@ -102,9 +102,9 @@ final class FormulaController
     public function update(int $formula, Request $request): JsonResponse
     {
         $row = self::find($formula);
-        $revision = $request->validate(['revision' => 'required|integer|min:1'])['revision'];
+        $request->validate(['revision' => 'required|integer|min:1']);
         $row->revise(
-            (int) $revision,
+            $request->integer('revision'),
             $this->bench->row(Given::in($request)),
             fn (Formula $f): array => $this->page($f),
         );
@@ -147,12 +147,13 @@ final class FormulaController
     #[Speaks('FormulaPage', 'VersionDraft', 201, 'Keep the present state as a version')]
     public function keep(int $formula, Request $request): JsonResponse
     {
-        $note = $request->validate(['note' => 'present|nullable|string|max:300'])['note'] ?? '';
+        $request->validate(['note' => 'present|nullable|string|max:300']);
+        $note = $request->string('note')->value();
         DB::transaction(static function () use ($formula, $note): void {
             $row = Formula::query()->lockForUpdate()->findOrFail($formula);
             FormulaVersion::query()->create([
                 'formula_id' => $row->id,
-                'number' => 1 + (int) FormulaVersion::query()->where('formula_id', $row->id)->max('number'),
+                'number' => 1 + ($row->versions()->first()->number ?? 0),
                 'note' => $note,
                 'document' => $row->document,
                 'summary' => $row->summary,

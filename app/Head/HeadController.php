@@ -144,27 +144,27 @@ final class HeadController
     #[Speaks('GuideAnswer', 'GuideAsk', does: 'What the answers speak for')]
     public function suggest(Request $request): JsonResponse
     {
-        $given = $request->validate(['answers' => 'present|array|max:40', 'answers.*' => 'string|max:40'])[
-            'answers'
-        ];
+        $request->validate(['answers' => 'present|array|max:40', 'answers.*' => 'string|max:40']);
+        $answers = [];
+        foreach ((array) $request->input('answers') as $question => $answer) {
+            $answers[(string) $question] = is_string($answer) ? $answer : '';
+        }
 
-        return new JsonResponse(['suggestions' => Guide::suggest($given)]);
+        return new JsonResponse(['suggestions' => Guide::suggest($answers)]);
     }
 
     /** @return array<string, mixed> */
     private function given(Request $request): array
     {
-        $enum = static fn (string $class): array => ['sometimes', Rule::enum($class)];
-
-        $given = $request->validate(
+        $given = (array) $request->validate(
             [
                 'name' => 'required|string|max:120',
-                'strand' => $enum(Strand::class),
-                'porosity' => $enum(Porosity::class),
-                'density' => $enum(Density::class),
-                'curl' => $enum(Curl::class),
-                'scalp' => $enum(Scalp::class),
-                'age_band' => $enum(AgeBand::class),
+                'strand' => ['sometimes', Rule::enum(Strand::class)],
+                'porosity' => ['sometimes', Rule::enum(Porosity::class)],
+                'density' => ['sometimes', Rule::enum(Density::class)],
+                'curl' => ['sometimes', Rule::enum(Curl::class)],
+                'scalp' => ['sometimes', Rule::enum(Scalp::class)],
+                'age_band' => ['sometimes', Rule::enum(AgeBand::class)],
                 'pregnant' => 'sometimes|boolean',
                 'allergies' => 'sometimes|array|max:40',
                 'allergies.*' => 'required|string|max:80',
@@ -177,8 +177,8 @@ final class HeadController
                 'conditions.*' => ['required', Rule::enum(Condition::class)],
                 'signs' => 'sometimes|array|max:10',
                 'signs.*' => ['required', Rule::enum(Sign::class)],
-                'style' => $enum(Style::class),
-                'hardness' => $enum(Hardness::class),
+                'style' => ['sometimes', Rule::enum(Style::class)],
+                'hardness' => ['sometimes', Rule::enum(Hardness::class)],
                 'wash_every_days' => 'sometimes|integer|between:0,60',
                 'note' => 'sometimes|nullable|string|max:2000',
             ],
@@ -188,6 +188,11 @@ final class HeadController
             ],
         );
 
-        return array_key_exists('note', $given) ? [...$given, 'note' => $given['note'] ?? ''] : $given;
+        if (array_key_exists('note', $given)) {
+            $given['note'] ??= '';
+        }
+
+        /** @var array<string, mixed> */
+        return $given;
     }
 }

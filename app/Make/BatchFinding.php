@@ -6,6 +6,7 @@ namespace App\Make;
 
 use App\Studio\BelongsToStudio;
 use Crown\Assessment\TextureFamily;
+use Crown\Json\Node;
 use Crown\Learning\Observation;
 use Crown\Learning\Predicted;
 use Crown\Learning\TextureFound;
@@ -13,7 +14,6 @@ use Crown\Measure\Months;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use stdClass;
 
 /**
  * What was found on a finished batch. The batch itself is a record and does not change; findings stand beside it.
@@ -54,7 +54,7 @@ final class BatchFinding extends Model
     /** Whether it is more than a note. */
     public function teaches(): bool
     {
-        return self::tells($this, $this->months());
+        return self::tells(Node::of($this->getAttributes()), $this->months());
     }
 
     /** Age of the batch on the day of the finding, months. */
@@ -65,7 +65,7 @@ final class BatchFinding extends Model
 
     public function observation(): Observation
     {
-        return self::observed($this, $this->months());
+        return self::observed(Node::of($this->getAttributes()), $this->months());
     }
 
     public static function between(string $made, string $found): float
@@ -73,20 +73,22 @@ final class BatchFinding extends Model
         return max(0.0, Months::ofDays((strtotime($found.' UTC') - strtotime($made.' UTC')) / 86_400));
     }
 
-    public static function tells(self|stdClass $row, float $months): bool
+    public static function tells(Node $row, float $months): bool
     {
-        return $row->texture !== '' || $row->overrun_percent !== null || ($row->state !== '' && $months > 0.0);
+        return $row->text('texture') !== ''
+            || $row->has('overrun_percent')
+            || ($row->text('state') !== '' && $months > 0.0);
     }
 
-    public static function observed(self|stdClass $row, float $months): Observation
+    public static function observed(Node $row, float $months): Observation
     {
         return new Observation(
-            new Predicted(TextureFamily::from($row->family), (float) $row->predicted_months),
-            TextureFound::tryFrom($row->texture),
-            (float) ($row->overrun_percent ?? -1.0),
-            (float) ($row->whipped_minutes ?? 0.0),
-            $row->state === '' ? 0.0 : $months,
-            $row->state === 'off',
+            new Predicted($row->one('family', TextureFamily::class), $row->number('predicted_months') ?? 0.0),
+            TextureFound::tryFrom($row->text('texture')),
+            $row->number('overrun_percent') ?? -1.0,
+            $row->number('whipped_minutes') ?? 0.0,
+            $row->text('state') === '' ? 0.0 : $months,
+            $row->text('state') === 'off',
         );
     }
 

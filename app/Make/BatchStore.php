@@ -213,7 +213,8 @@ final class BatchStore
             array_values(
                 Batch::query()
                     ->where('lot_code', 'like', LotCode::beginning($day).'%')
-                    ->pluck('lot_code')
+                    ->get(['lot_code'])
+                    ->map(static fn (Batch $b): string => $b->lot_code)
                     ->all(),
             ),
         );

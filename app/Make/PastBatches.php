@@ -8,6 +8,7 @@ use App\Catalogue\KnowsExperience;
 use App\Formula\KnowsProcessLoss;
 use App\Studio\CurrentStudio;
 use Crown\Assessment\Experience;
+use Crown\Json\Node;
 use Crown\Learning\Batches;
 use Crown\Make\ProcessLoss;
 use stdClass;
@@ -40,7 +41,7 @@ final class PastBatches implements KnowsExperience, KnowsProcessLoss
         );
         $seen = [];
         foreach ($rows as $row) {
-            $months = BatchFinding::between($row->made_on, $row->on_date);
+            $months = BatchFinding::between($row->text('made_on'), $row->text('on_date'));
             if (BatchFinding::tells($row, $months)) {
                 $seen[] = BatchFinding::observed($row, $months);
             }
@@ -64,11 +65,11 @@ final class PastBatches implements KnowsExperience, KnowsProcessLoss
         return ProcessLoss::of(
             array_values(
                 array_map(
-                    static fn (stdClass $row): array => [
-                        'weighed' => (float) $row->weighed,
-                        'filled' => $row->jars * (float) $row->net_grams,
+                    static fn (Node $row): array => [
+                        'weighed' => $row->number('weighed') ?? 0.0,
+                        'filled' => ($row->number('jars') ?? 0.0) * ($row->number('net_grams') ?? 0.0),
                     ],
-                    $rows,
+                    array_map(static fn (stdClass $row): Node => Node::of((array) $row), $rows),
                 ),
             ),
         );

@@ -23,7 +23,12 @@ final class Cupboard implements KnowsStock
 
     public function grams(): array
     {
-        return self::lots()->orderBy('ingredient')->pluck('left_grams', 'ingredient')->all();
+        $grams = [];
+        foreach (self::lots()->orderBy('ingredient')->get(['ingredient', 'left_grams']) as $lot) {
+            $grams[$lot->ingredient] = $lot->left_grams;
+        }
+
+        return $grams;
     }
 
     /** It stands there; how much of it is not asked. */

@@ -149,7 +149,7 @@ final class IngredientController
     /** @param  list<string>  $atHand */
     private function wanted(Request $request, array $atHand): Wanted
     {
-        $given = $request->validate([
+        $request->validate([
             'q' => 'nullable|string|max:200',
             'kind' => 'nullable|string|max:200',
             'need' => ['nullable', Rule::enum(Need::class)],
@@ -165,7 +165,10 @@ final class IngredientController
             'pregnancy' => 'nullable|in:ok,caution,advised-against',
             'by' => 'nullable|in:name,evidence,life,weight',
         ]);
-        $text = static fn (string $key): string => (string) ($given[$key] ?? '');
+        $text = static fn (string $key): string => $request->string($key)->value();
+        $number = static fn (string $key, float $none): float => $request->filled($key)
+            ? $request->float($key)
+            : $none;
         $kinds = array_map(
             static fn (string $k): IngredientKind => IngredientKind::tryFrom($k)
                 ?? throw Refused::because(
@@ -191,9 +194,9 @@ final class IngredientController
         return new Wanted(
             $kinds,
             $text('need') === '' ? [] : [Need::from($text('need'))],
-            (int) ($given['evidence'] ?? 0),
-            max($suits->low, (float) ($given['lightest'] ?? 1.0)),
-            min($suits->high, (float) ($given['heaviest'] ?? 5.0)),
+            $request->integer('evidence'),
+            max($suits->low, $number('lightest', 1.0)),
+            min($suits->high, $number('heaviest', 5.0)),
             $actions,
             self::words($text('without')),
             $request->boolean('vegan'),

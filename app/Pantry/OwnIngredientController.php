@@ -157,7 +157,7 @@ final class OwnIngredientController
     /** @return array<string, mixed> */
     private function given(Request $request, int $except = 0): array
     {
-        $draft = $request->validate(
+        $draft = (array) $request->validate(
             [
                 'name' => [
                     'required',
@@ -191,11 +191,13 @@ final class OwnIngredientController
             ],
         );
         $reference = $this->reference->reference();
-        if ($draft['like'] !== '' && ! $reference->has($draft['like'])) {
+        $like = $request->string('like')->value();
+        if ($like !== '' && ! $reference->has($like)) {
             throw Refused::because('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
         }
         OwnEntry::read('own-0', $draft, $reference);
 
+        /** @var array<string, mixed> */
         return $draft;
     }
 

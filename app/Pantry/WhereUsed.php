@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Studio\IngredientUses;
+use Crown\Json\Node;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -43,12 +44,12 @@ final class WhereUsed
             ->all();
 
         return array_values(array_map(
-            static fn (stdClass $row): array => [
+            static fn (Node $row): array => [
                 'kind' => $holder,
-                'id' => (int) $row->id,
-                'title' => (string) $row->title,
+                'id' => (int) $row->whole('id'),
+                'title' => $row->text('title'),
             ],
-            $rows,
+            array_map(static fn (stdClass $row): Node => Node::of((array) $row), $rows),
         ));
     }
 }

@@ -19,6 +19,7 @@ final class Printer
     }
 
     /**
+     * @param  view-string  $view
      * @param  array<string, mixed>  $data
      * @param  float  $width mm
      * @param  float  $height mm

@@ -119,7 +119,7 @@ final class RoutineController
                     static fn (RoutineDay $d): array => [
                         'id' => $d->id,
                         // A list has hundreds of them: no date is made of each.
-                        'date' => (string) $d->getRawOriginal('date'),
+                        'date' => $d->day(),
                         'act' => $d->act,
                         'words' => $d->kind()->words($routine->batch->title),
                         'state' => $d->state,

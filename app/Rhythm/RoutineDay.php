@@ -37,6 +37,14 @@ final class RoutineDay extends Model
         return $this->belongsTo(Routine::class);
     }
 
+    /** As it stands in the database: a list has hundreds of them, and no date is made of each. */
+    public function day(): string
+    {
+        $day = $this->getRawOriginal('date');
+
+        return is_string($day) ? substr($day, 0, 10) : '';
+    }
+
     public function kind(): Act
     {
         return Act::from($this->act);

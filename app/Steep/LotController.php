@@ -39,8 +39,8 @@ final class LotController
     public function withdraw(int $lot, Request $request): JsonResponse
     {
         $row = SteepedLot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);
-        $given = $request->validate(['reason' => 'present|nullable|string|max:200']);
-        $reason = trim($given['reason'] ?? '');
+        $request->validate(['reason' => 'present|nullable|string|max:200']);
+        $reason = trim($request->string('reason')->value());
         $row->update([
             'withdrawn' => rtrim($reason, '. '),
             'withdrawn_on' => $reason === '' ? null : Day::today()->toDateString(),

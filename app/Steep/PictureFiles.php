@@ -70,7 +70,10 @@ final class PictureFiles
     /** Takes away every file that no row names, and names those whose row was committed in the moment of a crash. */
     public function sweep(): void
     {
-        $named = array_fill_keys(SteepPhoto::query()->withoutGlobalScopes()->pluck('file')->all(), true);
+        $named = [];
+        foreach (SteepPhoto::query()->withoutGlobalScopes()->get(['file']) as $photo) {
+            $named[$photo->file] = true;
+        }
         foreach (glob($this->folder.'/*.jpg*') ?: [] as $path) {
             $file = basename($path, '.part');
             $isPart = str_ends_with($path, '.part');

@@ -30,7 +30,7 @@ use Illuminate\Support\Carbon;
  *     ingredient: string, form: string, preparation: string, amount: string, grams: float, draw: int, cost: float|null,
  * }
  * @phpstan-type OilRow array{ingredient: string, amount: string, grams: float, cost: float|null}
- * @phpstan-type SteepDocument array{
+ * @phpstan-type Kept array{
  *     herbs: list<HerbRow>, oils: list<OilRow>, water_grams: float, method: string, celsius: float, minutes: float,
  *     days: int, jar_ml: float, diameter_cm: float, mouth_cm: float, shaken_daily: bool, pressed: bool,
  * }
@@ -39,7 +39,7 @@ use Illuminate\Support\Carbon;
  * @property int $studio_id
  * @property int $revision
  * @property string $name
- * @property SteepDocument $document
+ * @property Kept $document
  * @property Carbon $started_on
  * @property Carbon|null $strained_on
  * @property string $state running, strained or spoiled

@@ -82,7 +82,7 @@ final class SteepController
     #[Speaks('Steep', 'ShakeAsk', does: 'Tick or untick the shake of a day')]
     public function shake(int $steep, Request $request): JsonResponse
     {
-        $given = $request->validate(['date' => Day::RULE, 'done' => 'required|boolean']);
+        $request->validate(['date' => Day::RULE, 'done' => 'required|boolean']);
         $row = $this->running($steep, 'date');
         $date = Carbon::parse($request->string('date')->value());
         $stop = $row->plan($this->catalogue->get())->timeline->stopShaking()->format('Y-m-d');
@@ -96,7 +96,7 @@ final class SteepController
                 ),
             );
         }
-        if ($given['done']) {
+        if ($request->boolean('done')) {
             SteepShake::query()->firstOrCreate(['steep_id' => $row->id, 'date' => $date->toDateString()]);
         } else {
             SteepShake::query()->where('steep_id', $row->id)->whereDate('date', $date)->delete();

@@ -29,7 +29,7 @@ final class SteepEventController
     public function store(int $steep, Request $request): JsonResponse
     {
         $row = Steep::held($steep)->load(['events', 'lots']);
-        $given = $request->validate(
+        $given = (array) $request->validate(
             [
                 'kind' => ['required', Rule::enum(EntryKind::class)->only(EntryKind::written())],
                 'on' => Day::RULE

@@ -29,6 +29,8 @@ final class SteepShake extends Model
     /** Read plainly: a jar has a shake for every day of its weeks. */
     public function day(): DateTimeImmutable
     {
-        return new DateTimeImmutable(substr((string) $this->getRawOriginal('date'), 0, 10));
+        $day = $this->getRawOriginal('date');
+
+        return new DateTimeImmutable(is_string($day) ? substr($day, 0, 10) : 'today');
     }
 }

@@ -28,10 +28,11 @@ final class SteepedOils implements BringsOils, KnowsStock
             "and lots.source = 'steeped' order by id",
         );
         foreach ($lots as $lot) {
-            $id = 'lot-'.$lot->id;
+            $number = (int) $lot->whole('id');
+            $id = 'lot-'.$number;
             $oils[$id] = [
-                Lot::titled($lot->name, $lot->event_id !== null, $lot->made_on),
-                static fn (Catalogue $all): Ingredient => self::oil((int) $lot->id, $all, $corrections),
+                Lot::titled($lot->text('name'), $lot->has('event_id'), $lot->text('made_on')),
+                static fn (Catalogue $all): Ingredient => self::oil($number, $all, $corrections),
             ];
         }
 

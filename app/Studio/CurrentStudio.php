@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use Crown\Json\Node;
 use Illuminate\Contracts\Auth\Factory as Auth;
 use Illuminate\Support\Facades\DB;
 use LogicException;
-use stdClass;
 
 /** The studio on whose behalf something is done: that of the signed-in person, or one entered by a command. */
 final class CurrentStudio
@@ -36,15 +36,17 @@ final class CurrentStudio
      * @param  literal-string  $table of ours, and what is joined to it
      * @param  literal-string  $columns
      * @param  literal-string  $order what follows the condition
-     * @return list<stdClass>
+     * @return list<Node>
      */
     public function rows(string $table, string $columns = '*', string $order = 'order by id'): array
     {
         $own = strtok($table, ' ');
         $question = "select $columns from $table where $own.studio_id = ? $order";
 
-        /** @var list<stdClass> */
-        return DB::select($question, [$this->get()->id]);
+        return array_map(
+            static fn (mixed $row): Node => Node::of((array) $row),
+            array_values(DB::select($question, [$this->get()->id])),
+        );
     }
 
     /**

@@ -31,7 +31,7 @@ final class IngredientUses
     {
         $named = self::named($documents);
         $there = DB::table('ingredient_uses')->where('holder', $holder)->where('holder_id', $id);
-        $known = (clone $there)->pluck('ingredient')->all();
+        $known = array_filter((clone $there)->pluck('ingredient')->all(), is_string(...));
         if (array_diff($known, $named) !== []) {
             $there->whereNotIn('ingredient', $named)->delete();
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Closure;
+use Crown\Json\Node;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -118,7 +119,9 @@ final class Idempotent
             );
         }
 
-        return JsonResponse::fromJsonString((string) $first->body, (int) $first->status, [
+        $row = Node::of((array) $first);
+
+        return JsonResponse::fromJsonString($row->text('body'), $row->whole('status') ?? 200, [
             'Idempotent-Replay' => 'true',
         ]);
     }

@@ -47,7 +47,9 @@ final class OpenApiCommand extends Command
             '#/components/schemas/',
             (string) file_get_contents(base_path('docs/formats/crown.schema.json')),
         );
-        $defs = json_decode($schema, false, 512, JSON_THROW_ON_ERROR)->{'$defs'};
+        /** @var object{'$defs': \stdClass} $document */
+        $document = json_decode($schema, false, 512, JSON_THROW_ON_ERROR);
+        $defs = $document->{'$defs'};
         $paths = [];
         foreach ($router->getRoutes()->getRoutes() as $route) {
             if (! str_starts_with($route->uri(), 'api/')) {
@@ -97,7 +99,7 @@ final class OpenApiCommand extends Command
             'operationId' => (string) $route->getName(),
             'summary' => $speaks->does,
             'parameters' => array_map(
-                static fn (string $name): array => [
+                static fn (mixed $name): array => [
                     'name' => $name,
                     'in' => 'path',
                     'required' => true,

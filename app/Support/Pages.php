@@ -110,7 +110,7 @@ final class Pages
         $query
             ->where('updated_at', $which[0].'=', $touched)
             ->where(
-                static fn ($q) => $q
+                static fn (Builder|\Illuminate\Database\Query\Builder $q) => $q
                     ->where('updated_at', $which[0], $touched)
                     ->orWhere('id', $which, $at->parameter('id')),
             );

@@ -112,7 +112,20 @@ final readonly class Assessment implements JsonSerializable
         ];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<array{matter: string, percent: float}> what a small jar shows of it: each line that has a share */
+    public function bands(): array
+    {
+        $bands = [];
+        foreach ($this->lines() as $line) {
+            if ($line['shown_percent'] > 0.0) {
+                $bands[] = ['matter' => $line['matter'], 'percent' => $line['shown_percent']];
+            }
+        }
+
+        return $bands;
+    }
+
+    /** @return list<array{matter: string, shown_percent: float, ...<string, mixed>}> */
     private function lines(): array
     {
         $portions = $this->subject->composition->portions;

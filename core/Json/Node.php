@@ -61,6 +61,16 @@ final readonly class Node
             : throw JsonError::field($this->at($key), 'a number');
     }
 
+    /** @throws JsonError when there is something else than a whole number */
+    public function whole(string $key): ?int
+    {
+        $number = $this->number($key);
+
+        return $number === null || $number === floor($number)
+            ? ($number === null ? null : (int) $number)
+            : throw JsonError::field($this->at($key), 'a whole number');
+    }
+
     /** @throws JsonError when there is something else than true or false */
     public function flag(string $key, bool $none = false): bool
     {

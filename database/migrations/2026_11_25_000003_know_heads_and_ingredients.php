@@ -29,9 +29,12 @@ return new class extends Migration
         });
         // A dislike was a name; now it may hold in one half of the year.
         foreach (DB::table('heads')->get(['id', 'dislikes']) as $head) {
+            /** @var stdClass&object{dislikes: string} $head */
             $old = json_decode($head->dislikes, true);
             $new = array_map(
-                static fn (mixed $d): array => is_array($d) ? $d : ['what' => (string) $d, 'season' => 'any'],
+                static fn (mixed $d): array => is_array($d)
+                    ? $d
+                    : ['what' => is_string($d) ? $d : '', 'season' => 'any'],
                 is_array($old) ? $old : [],
             );
             DB::table('heads')

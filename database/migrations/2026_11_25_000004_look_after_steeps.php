@@ -17,6 +17,7 @@ return new class extends Migration
             $table->string('reason', 300)->default('');
         });
         foreach (DB::table('steeps')->get() as $s) {
+            /** @var stdClass&object{plant_grams: string, oil_grams: string, jar_ml: string, diameter_cm: string} $s */
             DB::table('steeps')
                 ->where('id', $s->id)
                 ->update([

@@ -24,14 +24,16 @@ return new class extends Migration
         $choices = ['strand', 'porosity', 'density', 'curl', 'scalp', 'age_band', 'style', 'hardness'];
         foreach (DB::table('heads')->get(['id', ...$lists, ...$choices]) as $head) {
             $mended = [];
+            /** @var array<string, string> $of */
+            $of = (array) $head;
             foreach ($lists as $column) {
-                $words = (array) json_decode((string) $head->{$column}, true);
+                $words = (array) json_decode($of[$column], true);
                 $mended[$column] = json_encode(
                     array_values(array_filter($words, static fn ($w): bool => is_string($w) && trim($w) !== '')),
                 );
             }
             foreach ($choices as $column) {
-                $mended[$column] = trim((string) $head->{$column}) === '' ? 'not-known' : $head->{$column};
+                $mended[$column] = trim($of[$column]) === '' ? 'not-known' : $of[$column];
             }
             DB::table('heads')->where('id', $head->id)->update($mended);
         }

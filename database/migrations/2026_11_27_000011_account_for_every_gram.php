@@ -62,6 +62,7 @@ return new class extends Migration
     private function cupboard(): void
     {
         foreach (DB::table('cupboard_items')->orderBy('id')->get() as $item) {
+            /** @var stdClass&object{grams: float|null, updated_at: string} $item */
             $lot = DB::table('lots')->insertGetId([
                 'studio_id' => $item->studio_id,
                 'source' => 'bought',
@@ -73,7 +74,7 @@ return new class extends Migration
                 'updated_at' => $item->updated_at,
             ]);
             if ($item->grams !== null) {
-                $day = substr((string) $item->updated_at, 0, 10);
+                $day = substr($item->updated_at, 0, 10);
                 $this->movement($lot, $item, 'counted', (float) $item->grams, $day);
             }
         }
@@ -83,6 +84,7 @@ return new class extends Migration
     private function batches(): void
     {
         foreach (DB::table('batches')->where('state', 'done')->orderBy('id')->cursor() as $batch) {
+            /** @var stdClass&object{jars: int, net_grams: string, made_on: string} $batch */
             $grams = $batch->jars * (float) $batch->net_grams;
             $lot = DB::table('lots')->insertGetId([
                 'studio_id' => $batch->studio_id,
@@ -116,7 +118,10 @@ return new class extends Migration
         });
         foreach (DB::table('batches')->orderBy('id')->cursor() as $batch) {
             $rows = [];
-            foreach ((array) json_decode((string) $batch->weighings, true) as $line => $weighed) {
+            /** @var stdClass&object{weighings: string} $batch */
+            /** @var array<string, array{gathered?: bool, grams?: float|null}> $weighings */
+            $weighings = (array) json_decode($batch->weighings, true);
+            foreach ($weighings as $line => $weighed) {
                 $rows[] = [
                     'studio_id' => $batch->studio_id,
                     'batch_id' => $batch->id,
@@ -147,11 +152,12 @@ return new class extends Migration
         });
         foreach (['formulas' => 'formula', 'batches' => 'batch', 'steeps' => 'steep'] as $table => $holder) {
             foreach (DB::table($table)->orderBy('id')->cursor() as $row) {
-                $named = $this->named((array) json_decode((string) $row->document, true));
+                /** @var stdClass&object{document: string} $row */
+                $named = $this->named((array) json_decode($row->document, true));
                 if ($table === 'steeps') {
                     foreach (DB::table('steep_events')->where('steep_id', $row->id)->get(['data']) as $event) {
-                        $added = json_decode((string) $event->data, true)['ingredient'] ?? '';
-                        $named = [...$named, ...is_string($added) && $added !== '' ? [$added] : []];
+                        /** @var stdClass&object{data: string} $event */
+                        $named = [...$named, ...$this->named((array) json_decode($event->data, true))];
                     }
                 }
                 DB::table('ingredient_uses')->insertOrIgnore(array_map(
@@ -175,6 +181,7 @@ return new class extends Migration
         });
         $dated = '/^(.*) \((\d{1,2} [A-Z][a-z]+ \d{4})\)\.$/su';
         foreach (DB::table('steeps')->where('reason', '!=', '')->get(['id', 'reason']) as $steep) {
+            /** @var stdClass&object{reason: string} $steep */
             if (preg_match($dated, $steep->reason, $m) === 1) {
                 DB::table('steeps')
                     ->where('id', $steep->id)
@@ -182,6 +189,7 @@ return new class extends Migration
             }
         }
         foreach (DB::table('lots')->where('withdrawn', '!=', '')->get(['id', 'withdrawn']) as $lot) {
+            /** @var stdClass&object{withdrawn: string} $lot */
             if (preg_match($dated, $lot->withdrawn, $m) === 1) {
                 DB::table('lots')
                     ->where('id', $lot->id)
@@ -193,6 +201,7 @@ return new class extends Migration
             where lots.event_id is not null');
         $strained = '/^Strained\. The herb is (kept for another draw|composted)\. ?(.*)$/su';
         foreach (DB::table('steep_events')->where('kind', 'note')->get(['id', 'note']) as $event) {
+            /** @var stdClass&object{note: string} $event */
             if (preg_match($strained, $event->note, $m) === 1) {
                 DB::table('steep_events')
                     ->where('id', $event->id)
