@@ -6,6 +6,7 @@ namespace Tests\Core\Figures;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Condition;
+use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
@@ -23,6 +24,7 @@ use Crown\Head\Strand;
 use Crown\Measure\Band;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
+use Crown\Measure\Property;
 use Crown\Steep\Charge;
 use Crown\Steep\Draw as Drawn;
 use Crown\Steep\Herb;
@@ -56,6 +58,7 @@ final class Draw
         '3 %',
         '30 %',
         '2 parts',
+        '1.5 %',
         '0.4 g',
         '',
         'about 20 g',
@@ -65,9 +68,29 @@ final class Draw
 
     private readonly Randomizer $random;
 
-    public function __construct(string $kind, int $number, private readonly Catalogue $catalogue)
+    public readonly Catalogue $catalogue;
+
+    public function __construct(string $kind, int $number, Catalogue $catalogue)
     {
         $this->random = new Randomizer(new Mt19937(crc32($kind) + $number));
+        // Of every other one the prices are known.
+        $this->catalogue = $number % 2 === 0 ? self::priced($catalogue) : $catalogue;
+    }
+
+    private static function priced(Catalogue $catalogue): Catalogue
+    {
+        return $catalogue->corrected(
+            ...array_map(
+                static fn (Ingredient $i): Correction => new Correction(
+                    $i->id,
+                    '',
+                    Property::Price,
+                    Band::exact(5 + crc32($i->id) % 90),
+                    'drawn',
+                ),
+                array_values($catalogue->all()),
+            ),
+        );
     }
 
     /**
@@ -188,6 +211,21 @@ final class Draw
                 new Vessel(1000.0, 10.0),
             ]),
             $this->one([null, null, Band::of(0.9, 1.1, 1.4)]),
+        );
+    }
+
+    /** @return list<string> ids that a maker might have chosen */
+    public function chosen(): array
+    {
+        return array_map(
+            fn (IngredientKind $kind): string => $this->of($kind)->id,
+            $this->some([
+                IngredientKind::CarrierOil,
+                IngredientKind::Butter,
+                IngredientKind::EssentialOil,
+                IngredientKind::DriedHerb,
+                IngredientKind::OilActive,
+            ]),
         );
     }
 

@@ -13,7 +13,14 @@ use Crown\Assessment\LoadPlan;
 use Crown\Assessment\Portion;
 use Crown\Assessment\WaterPlan;
 use Crown\Assessment\WithoutScale;
+use Crown\Catalogue\Correction;
+use Crown\Catalogue\Difference;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\NameMatch;
 use Crown\Catalogue\Need;
+use Crown\Catalogue\StandIn;
+use Crown\Catalogue\StandIns;
+use Crown\Exchange\IngredientFile;
 use Crown\Formula\ProductKind;
 use Crown\Head\FirstFormula;
 use Crown\Head\Fit;
@@ -21,6 +28,8 @@ use Crown\Head\Profile;
 use Crown\Head\Shortlist;
 use Crown\Make\MakeSheet;
 use Crown\Make\Weighing;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
 use Crown\Papers\Label;
 use Crown\Solving\Design;
 use Crown\Solving\Requirement;
@@ -41,18 +50,20 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
 /**
- * Every figure of a hundred drawn formulas, jars, heads and wishes, as it was when it was last looked at. It does not
- * say which figure is right (the other tests do); it says which ones a change moves. After a change on purpose,
+ * Every figure of drawn formulas, jars, heads, wishes and ingredients, as it was when it was last looked at. It does
+ * not say which figure is right (the other tests do); it says which ones a change moves. After a change on purpose,
  * "CROWN_RECORD=1 vendor/bin/phpunit --filter FiguresTest" writes them anew: read the difference before you keep it.
  */
 final class FiguresTest extends CoreTestCase
 {
     private const DAY = '2027-03-10';
 
+    private const CASES = ['formula' => 48, 'steep' => 36, 'head' => 16, 'wish' => 26, 'ingredient' => 24];
+
     /** @return iterable<string, array{string, int}> */
     public static function cases(): iterable
     {
-        foreach (['formula' => 48, 'steep' => 28, 'head' => 14, 'wish' => 14] as $kind => $count) {
+        foreach (self::CASES as $kind => $count) {
             for ($n = 1; $n <= $count; $n++) {
                 yield "$kind $n" => [$kind, $n];
             }
@@ -67,6 +78,7 @@ final class FiguresTest extends CoreTestCase
             'formula' => self::ofFormula($draw),
             'steep' => self::ofSteep($draw),
             'head' => self::ofHead($draw),
+            'ingredient' => self::ofIngredient($draw),
             default => self::ofWish($draw),
         };
         $path = __DIR__.'/'.$kind.'.json';
@@ -88,7 +100,7 @@ final class FiguresTest extends CoreTestCase
     /** @return array<string, mixed> */
     private static function ofFormula(Draw $draw): array
     {
-        $context = new Context(self::catalogue(), $draw->kitchen());
+        $context = new Context($draw->catalogue, $draw->kitchen());
         $assessment = Assessor::standard()->assess($draw->formula(), $context);
         $subject = $assessment->subject;
         $composition = $subject->composition;
@@ -123,7 +135,7 @@ final class FiguresTest extends CoreTestCase
             'findings' => array_map(self::said(...), $assessment->findings),
             'keeps' => Keeping::of($subject, new DateTimeImmutable(self::DAY)),
             'cost' => Cost::of($composition),
-            'plans' => [new WaterPlan($subject, self::catalogue()), new LoadPlan($subject)],
+            'plans' => [new WaterPlan($subject, $draw->catalogue), new LoadPlan($subject)],
             'without_scale' => WithoutScale::of($composition, $context->kitchen)->formula->lines,
             'weighings' => array_map(
                 static fn (Weighing $w): array => [$w->line, $w->targetGrams, $w->toleranceGrams],
@@ -161,7 +173,7 @@ final class FiguresTest extends CoreTestCase
                 $plan->timeline->daysUntilReady(),
             ],
             'advice' => array_map(
-                static fn (SteepAdvice $a): array => [$a->code, $a->severity->value],
+                static fn (SteepAdvice $a): array => [$a->code, $a->severity->value, self::numbersIn($a->message)],
                 SteepAdvice::on($plan),
             ),
             'strain' => array_map(
@@ -172,7 +184,10 @@ final class FiguresTest extends CoreTestCase
                 static fn (array $row): array => array_diff_key($row, ['label' => 1, 'risk' => 1, 'watching' => 1]),
                 MethodTable::for($plan, $today, $today->modify('+20 days'))->jsonSerialize()['rows'],
             ),
-            'timing' => array_diff_key(Timing::of($plan, $today, $today->modify('+20 days')), ['message' => 1]),
+            'timing' => array_map(
+                static fn (mixed $told): mixed => is_string($told) ? self::numbersIn($told) : $told,
+                Timing::of($plan, $today, $today->modify('+20 days')),
+            ),
             'next' => array_map(
                 static fn (int $days): array => array_diff_key(
                     NextAct::of($plan, new Standing(), $today->modify(sprintf('+%d days', $days)))->jsonSerialize(),
@@ -182,7 +197,7 @@ final class FiguresTest extends CoreTestCase
             ),
             'oil' => $oil === null
                     ? null
-                    : [$oil->facts, $oil->constituents, $oil->waterShare, $oil->pregnancy->value, $oil->allergens],
+                    : [self::factsOf($oil), $oil->constituents, $oil->waterShare, $oil->pregnancy->value, $oil->allergens],
         ];
     }
 
@@ -191,7 +206,7 @@ final class FiguresTest extends CoreTestCase
     {
         $head = $draw->head();
         $shortlist = new Shortlist(self::catalogue(), $head);
-        $kind = $draw->one(ProductKind::cases());
+        $chosen = $draw->chosen();
         $needs = array_slice([...$head->needs(), Need::Sealing, Need::Itch], 0, 3);
 
         return [
@@ -206,8 +221,51 @@ final class FiguresTest extends CoreTestCase
                 $needs,
             ),
             'fit' => Fit::of($head, self::assess($draw->formula())->subject),
-            'first' => (new FirstFormula(self::catalogue(), $head))->make($kind, [])->formula->lines,
+            'first' => array_map(
+                static fn (ProductKind $kind): array => (new FirstFormula(self::catalogue(), $head))
+                    ->make($kind, $chosen)
+                    ->formula
+                    ->lines,
+                array_column(ProductKind::cases(), null, 'value'),
+            ),
             'findings' => self::judged($head, $draw),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function ofIngredient(Draw $draw): array
+    {
+        $ingredient = $draw->one(self::catalogue()->all());
+        $name = $ingredient->name;
+        $slips = [
+            $name,
+            substr($name, 0, -2),
+            substr($name, 0, 3).substr($name, 4),
+            strrev(substr($name, 0, 4)).' oil',
+        ];
+
+        return [
+            'id' => $ingredient->id,
+            'written' => IngredientFile::write($ingredient, self::catalogue(), 1.0),
+            'stand_ins' => array_map(
+                static fn (StandIn $s): array => [
+                    $s->ingredient->id,
+                    $s->jsonSerialize()['nearness'],
+                    array_map(
+                        static fn (Difference $d): array => [$d->about, self::numbersIn($d->message)],
+                        $s->changes,
+                    ),
+                ],
+                (new StandIns(self::catalogue()))->for($ingredient),
+            ),
+            'found' => array_map(
+                static fn (string $slip): array => array_map(
+                    static fn (NameMatch $m): array => [$m->ingredient->id, $m->score],
+                    self::catalogue()->search($slip, 3),
+                ),
+                $slips,
+            ),
+            'ranges' => array_map(Correction::range(...), Correction::ALLOWED),
         ];
     }
 
@@ -253,9 +311,31 @@ final class FiguresTest extends CoreTestCase
     {
         return [
             $finding->key(),
+            self::numbersIn($finding->message),
             $finding->acceptable,
             array_map(static fn ($cure): mixed => $cure->change, $finding->cures),
         ];
+    }
+
+    /** @return array<string, Band> */
+    private static function factsOf(Ingredient $ingredient): array
+    {
+        $facts = [];
+        foreach (Property::cases() as $property) {
+            if ($ingredient->facts->has($property)) {
+                $facts[$property->value] = $ingredient->facts->get($property)->band;
+            }
+        }
+
+        return $facts;
+    }
+
+    /** The numbers in a sentence: its words are other tests' business. */
+    private static function numbersIn(string $sentence): string
+    {
+        preg_match_all('/\d+(?:\.\d+)?/', $sentence, $found);
+
+        return implode('_', $found[0]);
     }
 
     /**
