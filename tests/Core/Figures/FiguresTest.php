@@ -197,7 +197,13 @@ final class FiguresTest extends CoreTestCase
             ),
             'oil' => $oil === null
                     ? null
-                    : [self::factsOf($oil), $oil->constituents, $oil->waterShare, $oil->pregnancy->value, $oil->allergens],
+                    : [
+                        self::factsOf($oil),
+                        $oil->constituents,
+                        $oil->waterShare,
+                        $oil->pregnancy->value,
+                        $oil->allergens,
+                    ],
         ];
     }
 
