@@ -85,7 +85,7 @@ if (($argv[1] ?? '') === 'core') {
         array_values(
             array_filter(
                 $catalogue->all(),
-                static fn ($i): bool => $i->solidFat->known()
+                static fn ($i): bool => $i->composition->solidFat->known()
                     && $i->facts->has(Property::Weight)
                     && ! $i->kind->isPlant(),
             ),

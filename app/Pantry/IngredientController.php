@@ -27,6 +27,8 @@ use Crown\Head\Porosity;
 use Crown\Head\Profile;
 use Crown\Head\Strand;
 use Crown\Measure\Property;
+use Crown\Steep\Preparation;
+use Crown\Steep\SteepMethod;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -240,6 +242,7 @@ final class IngredientController
             'forms' => array_keys($i->forms),
             'usual_form' => $i->usualForm(),
             'usual_phase' => Phase::usualFor($i)->value,
+            'usual_preparation' => Preparation::usual($i->usualForm(), SteepMethod::ColdDark)->value,
             'weight' => $i->facts->has(Property::Weight) && ! $i->kind->isPlant()
                     ? $i->facts->get(Property::Weight)->band->best
                     : null,
@@ -248,9 +251,9 @@ final class IngredientController
                 : null,
             'action' => $i->onHair->action->value,
             'feel' => $i->onHair->feel,
-            'allergens' => $i->allergens,
+            'allergens' => $i->precautions->allergens,
             'vegan' => $i->vegan,
-            'pregnancy' => $i->pregnancy->value,
+            'pregnancy' => $i->precautions->pregnancy->value,
             'pregnancy_reason' => $i->precautions->pregnancyReason,
             'origin' => $i->provenance->origin->value,
             'corrected' => $i->provenance->corrections !== [],

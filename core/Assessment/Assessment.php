@@ -28,18 +28,15 @@ final readonly class Assessment implements JsonSerializable
         $formula = $this->subject->formula();
 
         return $formula->withAccepted(
-            array_map(
-                function (Acceptance $acceptance): Acceptance {
-                    foreach ($acceptance->sentence === null ? [] : $this->findings as $finding) {
-                        if ($finding->isOf($acceptance)) {
-                            return new Acceptance($finding->key(), $acceptance->reason);
-                        }
+            array_map(function (Acceptance $acceptance): Acceptance {
+                foreach ($acceptance->sentence === null ? [] : $this->findings as $finding) {
+                    if ($finding->isOf($acceptance)) {
+                        return new Acceptance($finding->key(), $acceptance->reason);
                     }
+                }
 
-                    return $acceptance;
-                },
-                $formula->accepted,
-            ),
+                return $acceptance;
+            }, $formula->accepted),
         );
     }
 
@@ -161,6 +158,8 @@ final readonly class Assessment implements JsonSerializable
     {
         $matter = $portion->ingredient->kind->matter();
 
-        return $matter === 'soft-fat' && $portion->ingredient->solidFat->at(25.0) >= 55.0 ? 'hard-fat' : $matter;
+        return $matter === 'soft-fat' && $portion->ingredient->composition->solidFat->at(25.0) >= 55.0
+            ? 'hard-fat'
+            : $matter;
     }
 }

@@ -109,8 +109,13 @@ final readonly class Load
         $bearers = [];
         foreach ($this->composition->counted() as $portion) {
             // The plant itself stays in the strainer; only oils and steeps carry its constituents into the product.
-            if (isset($portion->ingredient->constituents[$name]) && ! $portion->ingredient->kind->isPlant()) {
-                $sum += ($portion->share->high * $portion->ingredient->constituents[$name]->band->high) / $limit;
+            if (
+                isset($portion->ingredient->composition->constituents[$name])
+                && ! $portion->ingredient->kind->isPlant()
+            ) {
+                $sum
+                    += ($portion->share->high * $portion->ingredient->composition->constituents[$name]->band->high)
+                    / $limit;
                 $bearers[] = $portion;
             }
         }

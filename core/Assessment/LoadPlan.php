@@ -135,7 +135,7 @@ final readonly class LoadPlan implements JsonSerializable
                 'name' => $portion->ingredient->name,
                 'percent' => $portion->share->scaled(100),
                 'limit_percent' => $limit < 100.0 ? $limit : null,
-                'limit_reason' => $limit < 100.0 ? $portion->ingredient->dermalReason : '',
+                'limit_reason' => $limit < 100.0 ? $portion->ingredient->precautions->dermalReason : '',
                 'drops' => self::drops($portion),
                 'most_drops' => $most,
                 'held_by' => $held,

@@ -44,7 +44,8 @@ final readonly class Texture
             array_values(
                 array_filter(
                     $composition->counted(),
-                    static fn (Portion $p): bool => $p->ingredient->isPlaced() && ! $p->ingredient->solidFat->known(),
+                    static fn (Portion $p): bool => $p->ingredient->isPlaced()
+                        && ! $p->ingredient->composition->solidFat->known(),
                 ),
             ),
             $learned ?? Shift::none(),
@@ -65,7 +66,7 @@ final readonly class Texture
     {
         $low = $best = $high = 0.0;
         foreach ($this->composition->counted() as $portion) {
-            $fat = $portion->ingredient->solidFat;
+            $fat = $portion->ingredient->composition->solidFat;
             if ($fat->isLiquid()) {
                 continue;
             }

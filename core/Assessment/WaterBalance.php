@@ -44,7 +44,7 @@ final readonly class WaterBalance
         $percent = Band::of($low, $best, min(1.0, max($best, $high)))->scaled(100);
         $emulsifiers = array_filter(
             $composition->counted(),
-            static fn (Portion $p): bool => $p->ingredient->emulsifies,
+            static fn (Portion $p): bool => $p->ingredient->composition->emulsifies,
         );
         $emulsifier = array_sum(array_map(static fn (Portion $p): float => $p->percent(), $emulsifiers));
         $onlySteeps = array_filter(

@@ -39,8 +39,8 @@ final readonly class Difference implements JsonSerializable
     /** @return list<self> */
     private static function allergens(Ingredient $from, Ingredient $to): array
     {
-        $brings = array_udiff($to->allergens, $from->allergens, strcasecmp(...));
-        $frees = array_udiff($from->allergens, $to->allergens, strcasecmp(...));
+        $brings = array_udiff($to->precautions->allergens, $from->precautions->allergens, strcasecmp(...));
+        $frees = array_udiff($from->precautions->allergens, $to->precautions->allergens, strcasecmp(...));
 
         return [
             ...array_map(
@@ -61,10 +61,10 @@ final readonly class Difference implements JsonSerializable
         if ($from->vegan !== $to->vegan) {
             $found[] = new self('vegan', $to->vegan ? 'Vegan.' : 'Not vegan.');
         }
-        if ($from->pregnancy !== $to->pregnancy) {
+        if ($from->precautions->pregnancy !== $to->precautions->pregnancy) {
             $found[] = new self(
                 'pregnancy',
-                match ($to->pregnancy) {
+                match ($to->precautions->pregnancy) {
                     Advice::Ok => 'Nothing known against it in pregnancy.',
                     Advice::Caution => 'Calls for advice in pregnancy.',
                     Advice::Avoid => 'To be avoided in pregnancy.',
@@ -126,13 +126,13 @@ final readonly class Difference implements JsonSerializable
         $found = [];
         [$was, $is] = self::both($from, $to, Property::LifeMonths);
         if ($was !== null && $is !== null && abs($is / $was - 1.0) >= self::LIFE) {
-            $found[] = new self(
-                'life',
-                sprintf('Keeps %s months instead of %s.', self::shown($is), self::shown($was)),
-            );
+            $found[] = new self('life', sprintf('Keeps %s months instead of %s.', self::shown($is), self::shown($was)));
         }
-        [$was, $is] = [$from->fattyAcids->polyunsaturated(), $to->fattyAcids->polyunsaturated()];
-        $known = $from->fattyAcids->known() && $to->fattyAcids->known();
+        [$was, $is] = [
+            $from->composition->fattyAcids->polyunsaturated(),
+            $to->composition->fattyAcids->polyunsaturated(),
+        ];
+        $known = $from->composition->fattyAcids->known() && $to->composition->fattyAcids->known();
         if ($known && abs($is - $was) >= self::POLYUNSATURATED) {
             $found[] = new self(
                 'make-up',
@@ -155,9 +155,7 @@ final readonly class Difference implements JsonSerializable
         $won = array_diff(self::served($to), self::served($from));
 
         return [
-            ...$lost === []
-                ? []
-                : [new self('needs', sprintf('Not known to serve: %s.', implode(', ', $lost)))],
+            ...$lost === [] ? [] : [new self('needs', sprintf('Not known to serve: %s.', implode(', ', $lost)))],
             ...$won === [] ? [] : [new self('needs', sprintf('Also serves: %s.', implode(', ', $won)))],
         ];
     }
@@ -174,8 +172,8 @@ final readonly class Difference implements JsonSerializable
     /** Effective solids at 25 °C, per cent; null when its curve is not known. */
     private static function solids(Ingredient $ingredient): ?float
     {
-        return $ingredient->solidFat->known()
-            ? $ingredient->solidFat->at(25.0) * $ingredient->solidFat->structure
+        return $ingredient->composition->solidFat->known()
+            ? $ingredient->composition->solidFat->at(25.0) * $ingredient->composition->solidFat->structure
             : null;
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 use Crown\Measure\Substance;
@@ -17,39 +16,25 @@ final readonly class Ingredient
 
     /**
      * @param  list<string>  $synonyms
-     * @param  list<string>  $allergens
      * @param  array<string, Form>  $forms keyed by name
-     * @param  array<string, Fact>  $constituents per cent, keyed by name (essential oils and steeps that bear them)
      * @param  list<Evidence>  $evidence
-     * @param  list<string>  $cautions
-     * @param  list<string>  $sources ids of the sources its figures cite
+     * @param  string  $storage how it is kept; "" when nothing is said
      */
     public function __construct(
         public string $id,
         public string $name,
         public string $inci,
         public IngredientKind $kind,
-        public array $synonyms,
         public FactSheet $facts,
-        public FattyAcids $fattyAcids,
-        public SolidFat $solidFat,
-        public Solubility $solubility,
-        public Preservation $preservation,
-        public Advice $pregnancy,
-        public array $allergens,
-        public bool $vegan,
-        public bool $drying,
-        public bool $emulsifies,
-        public array $forms,
-        public array $constituents,
-        public string $dermalReason,
-        public array $evidence,
-        public array $cautions,
-        public string $storage,
-        public array $sources,
-        public float $waterShare = 0.0,
-        public OnHair $onHair = new OnHair(),
+        public Composition $composition,
+        public array $forms = [],
+        public array $synonyms = [],
+        public bool $vegan = true,
+        public Preservation $preservation = new Preservation(),
         public Precautions $precautions = new Precautions(),
+        public OnHair $onHair = new OnHair(),
+        public array $evidence = [],
+        public string $storage = '',
         public Provenance $provenance = new Provenance(),
     ) {
     }
@@ -62,24 +47,9 @@ final readonly class Ingredient
             $name,
             '',
             IngredientKind::Unknown,
-            [],
             new FactSheet($name, []),
-            new FattyAcids([], ''),
-            SolidFat::liquid(),
-            Solubility::Oil,
-            new Preservation(PreservationKind::None, Solubility::Water),
-            Advice::Ok,
-            [],
-            false,
-            false,
-            false,
-            [],
-            [],
-            '',
-            [],
-            [],
-            '',
-            [],
+            new Composition(new FattyAcids([], ''), SolidFat::liquid()),
+            vegan: false,
         );
     }
 
@@ -105,33 +75,17 @@ final readonly class Ingredient
             $this->name,
             $this->inci,
             $this->kind,
-            $this->synonyms,
             $facts,
-            $this->fattyAcids,
-            $this->solidFat,
-            $this->solubility,
-            $this->preservation,
-            $this->pregnancy,
-            $this->allergens,
-            $this->vegan,
-            $this->drying,
-            $this->emulsifies,
+            $this->composition,
             $forms,
-            $this->constituents,
-            $this->dermalReason,
-            $this->evidence,
-            $this->cautions,
-            $this->storage,
-            $this->sources,
-            $this->waterShare,
-            $this->onHair,
+            $this->synonyms,
+            $this->vegan,
+            $this->preservation,
             $this->precautions,
-            new Provenance(
-                $this->provenance->origin,
-                [...$this->provenance->corrections, ...array_values($corrections)],
-                $this->provenance->withdrawn,
-                $this->provenance->parents,
-            ),
+            $this->onHair,
+            $this->evidence,
+            $this->storage,
+            $this->provenance->corrected(array_values($corrections)),
         );
     }
 
@@ -151,7 +105,7 @@ final readonly class Ingredient
      */
     public function answersTo(string $word): bool
     {
-        foreach ([...$this->allergens, $this->name, $this->inci, $this->id, ...$this->synonyms] as $name) {
+        foreach ([...$this->precautions->allergens, $this->name, $this->inci, $this->id, ...$this->synonyms] as $name) {
             if (Name::mentions($name, $word)) {
                 return true;
             }
@@ -230,7 +184,7 @@ final readonly class Ingredient
                 Property::Moisture,
                 0.0,
             ),
-            IngredientKind::ReadySteep => $this->waterShare,
+            IngredientKind::ReadySteep => $this->composition->waterShare,
             default => 0.0,
         };
     }

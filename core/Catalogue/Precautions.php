@@ -4,18 +4,39 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-/** Why an ingredient is kept from some people, beside its pregnancy advice and its minimum age. */
+/** What an ingredient asks for before it is used, and why it is kept from some people. Minimum ages are facts of it. */
 final readonly class Precautions
 {
     /**
      * @param  string  $pregnancyReason the basis of the advice; "" when there is nothing to advise
+     * @param  list<string>  $allergens groups, as "tree nut"
+     * @param  string  $dermalReason the basis of its greatest use on skin; "" when there is none
      * @param  string  $ageReason the basis of the minimum age; "" when there is none
      * @param  list<Condition>  $askFirst with these the clinician is asked first
+     * @param  list<string>  $cautions sentences for the one who uses it
      */
     public function __construct(
+        public Advice $pregnancy = Advice::Ok,
         public string $pregnancyReason = '',
+        public array $allergens = [],
+        public string $dermalReason = '',
         public string $ageReason = '',
         public array $askFirst = [],
+        public array $cautions = [],
     ) {
+    }
+
+    /** @param  list<string>  $allergens */
+    public function withAllergens(array $allergens): self
+    {
+        return new self(
+            $this->pregnancy,
+            $this->pregnancyReason,
+            $allergens,
+            $this->dermalReason,
+            $this->ageReason,
+            $this->askFirst,
+            $this->cautions,
+        );
     }
 }

@@ -8,7 +8,10 @@ namespace Crown\Catalogue;
 final readonly class Preservation
 {
     /** @param  list<LegalLimit>  $law none or one */
-    public function __construct(public PreservationKind $kind, public Solubility $solubility, public array $law = [])
-    {
+    public function __construct(
+        public PreservationKind $kind = PreservationKind::None,
+        public Solubility $solubility = Solubility::Water,
+        public array $law = [],
+    ) {
     }
 }

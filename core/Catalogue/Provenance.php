@@ -11,12 +11,26 @@ final readonly class Provenance
      * @param  list<Correction>  $corrections
      * @param  string  $withdrawn why it must not be used any more; "" while it may
      * @param  list<string>  $parents ids of what a steeped oil was made from
+     * @param  list<string>  $sources ids of the sources its figures cite
      */
     public function __construct(
         public Origin $origin = Origin::Reference,
         public array $corrections = [],
         public string $withdrawn = '',
         public array $parents = [],
+        public array $sources = [],
     ) {
+    }
+
+    /** @param  list<Correction>  $more */
+    public function corrected(array $more): self
+    {
+        return new self(
+            $this->origin,
+            [...$this->corrections, ...$more],
+            $this->withdrawn,
+            $this->parents,
+            $this->sources,
+        );
     }
 }

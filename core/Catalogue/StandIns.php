@@ -96,17 +96,17 @@ final readonly class StandIns
     private static function distances(Ingredient $a, Ingredient $b): array
     {
         $distances = ['needs' => self::needsApart($a, $b)];
-        if ($a->solidFat->known() && $b->solidFat->known() && ! $a->kind->isPlant()) {
+        if ($a->composition->solidFat->known() && $b->composition->solidFat->known() && ! $a->kind->isPlant()) {
             $squares = array_map(
-                static fn (int $t): float => ($a->solidFat->at($t) * $a->solidFat->structure
-                    - $b->solidFat->at($t) * $b->solidFat->structure)
+                static fn (int $t): float => ($a->composition->solidFat->at($t) * $a->composition->solidFat->structure
+                    - $b->composition->solidFat->at($t) * $b->composition->solidFat->structure)
                     ** 2,
                 SolidFat::TEMPERATURES,
             );
             $distances['texture'] = min(
                 1.0,
                 sqrt(array_sum($squares) / count($squares))
-                    / max(60.0, $a->solidFat->at(20.0) * $a->solidFat->structure),
+                    / max(60.0, $a->composition->solidFat->at(20.0) * $a->composition->solidFat->structure),
             );
         }
         if ($a->facts->has(Property::Weight) && $b->facts->has(Property::Weight)) {
@@ -115,12 +115,12 @@ final readonly class StandIns
                 abs($a->facts->best(Property::Weight, 0.0) - $b->facts->best(Property::Weight, 0.0)) / 2.5,
             );
         }
-        $mine = $a->constituents === []
-                ? $a->fattyAcids->percent
-                : array_map(static fn ($f): float => $f->band->best, $a->constituents);
-        $theirs = $b->constituents === []
-                ? $b->fattyAcids->percent
-                : array_map(static fn ($f): float => $f->band->best, $b->constituents);
+        $mine = $a->composition->constituents === []
+                ? $a->composition->fattyAcids->percent
+                : array_map(static fn ($f): float => $f->band->best, $a->composition->constituents);
+        $theirs = $b->composition->constituents === []
+                ? $b->composition->fattyAcids->percent
+                : array_map(static fn ($f): float => $f->band->best, $b->composition->constituents);
         if ($mine !== [] && $theirs !== []) {
             $distances['make-up'] = self::shareApart($mine, $theirs);
         }

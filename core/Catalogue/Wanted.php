@@ -88,9 +88,9 @@ final readonly class Wanted
     private function borneInPregnancy(Ingredient $i): bool
     {
         return match ($this->pregnancy) {
-            'ok' => $i->pregnancy === Advice::Ok,
-            'caution' => $i->pregnancy !== Advice::Avoid,
-            'advised-against' => $i->pregnancy !== Advice::Ok,
+            'ok' => $i->precautions->pregnancy === Advice::Ok,
+            'caution' => $i->precautions->pregnancy !== Advice::Avoid,
+            'advised-against' => $i->precautions->pregnancy !== Advice::Ok,
             default => true,
         };
     }

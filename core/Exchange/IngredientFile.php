@@ -23,7 +23,7 @@ final class IngredientFile
     /** @return array<string, mixed> */
     public static function write(Ingredient $i, Catalogue $catalogue, float $score): array
     {
-        $acids = $i->fattyAcids;
+        $acids = $i->composition->fattyAcids;
         $share = static fn (float $percent): ?float => $acids->known() ? round($percent, 2) : null;
         $best = static fn (Property $p): ?float => $i->facts->has($p) ? $i->facts->get($p)->band->best : null;
 
@@ -43,12 +43,12 @@ final class IngredientFile
             'monounsaturated' => $share($acids->monounsaturated()),
             'polyunsaturated' => $share($acids->polyunsaturated()),
             'fatty_acids' => (object) $acids->percent,
-            'solid_fat' => $i->solidFat->known() ? (object) $i->solidFat->percent : null,
+            'solid_fat' => $i->composition->solidFat->known() ? (object) $i->composition->solidFat->percent : null,
             'weight' => $best(Property::Weight),
             'life_months' => self::band($i, Property::LifeMonths),
-            'allergens' => $i->allergens,
+            'allergens' => $i->precautions->allergens,
             'vegan' => $i->vegan,
-            'drying' => $i->drying,
+            'drying' => $i->composition->drying,
             'forms' => (object) array_map(
                 static fn (Form $f): object => (object) array_map(
                     static fn (Fact $x): Band => $x->band,
@@ -57,9 +57,9 @@ final class IngredientFile
                 $i->forms,
             ),
             'dermal_max' => $best(Property::DermalMax),
-            'dermal_max_reason' => $i->dermalReason === '' ? null : $i->dermalReason,
+            'dermal_max_reason' => $i->precautions->dermalReason === '' ? null : $i->precautions->dermalReason,
             'phototoxic' => $i->isPhototoxic(),
-            'pregnancy' => $i->pregnancy->value,
+            'pregnancy' => $i->precautions->pregnancy->value,
             'pregnancy_reason' => $i->precautions->pregnancyReason,
             'age_reason' => $i->precautions->ageReason,
             'ask_first' => array_map(static fn (Condition $c): string => $c->label(), $i->precautions->askFirst),
@@ -71,7 +71,7 @@ final class IngredientFile
                 $i->provenance->corrections,
             ),
             'minimum_age_years' => $best(Property::MinimumAge),
-            'constituents' => (object) array_map(static fn (Fact $f): Band => $f->band, $i->constituents),
+            'constituents' => (object) array_map(static fn (Fact $f): Band => $f->band, $i->composition->constituents),
             'preservation' => $i->preservation->kind === PreservationKind::None
                     ? null
                     : [
@@ -95,9 +95,9 @@ final class IngredientFile
                 $i->evidence,
             ),
             'figures' => self::figures($i, $catalogue),
-            'cautions' => $i->cautions,
+            'cautions' => $i->precautions->cautions,
             'storage' => $i->storage,
-            'sources' => array_map($catalogue->source(...), $i->sources),
+            'sources' => array_map($catalogue->source(...), $i->provenance->sources),
         ];
     }
 

@@ -57,7 +57,7 @@ enum Audience: string
             $this === self::Infant && $ingredient->kind === IngredientKind::EssentialOil => 'not for children under 2',
             $age > $this->youngestYears() => sprintf('not for children under %g', $age),
             $this === self::Pregnancy
-                && $ingredient->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
+                && $ingredient->precautions->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
             default => '',
         };
     }

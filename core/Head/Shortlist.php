@@ -140,7 +140,7 @@ final readonly class Shortlist
                 [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep],
                 true,
             );
-            if ($plain && $ingredient->cautions === [] && $ingredient->waterShare <= 0.0) {
+            if ($plain && $ingredient->precautions->cautions === [] && $ingredient->composition->waterShare <= 0.0) {
                 return sprintf(
                     'Try %s alone first, for two weeks: one new thing at a time tells what it does.',
                     mb_strtolower($ingredient->name),
@@ -149,7 +149,11 @@ final readonly class Shortlist
         }
         foreach ($ranked as $row) {
             $ingredient = $this->catalogue->get($row['id']);
-            if ($ingredient->kind === IngredientKind::DriedHerb && $ingredient->cautions === [] && $need->isOfScalp()) {
+            if (
+                $ingredient->kind === IngredientKind::DriedHerb
+                && $ingredient->precautions->cautions === []
+                && $need->isOfScalp()
+            ) {
                 return sprintf(
                     'Try a plain steep of %s in one oil first, for two weeks: one new thing at a time tells what it '
                         .'does.',

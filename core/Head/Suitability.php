@@ -36,8 +36,8 @@ final readonly class Suitability
         } elseif ($age > $this->head->age->youngestYears()) {
             $reasons[] = sprintf('Not under %g years. %s', $age, $ingredient->precautions->ageReason);
         }
-        if ($this->head->pregnant && $ingredient->pregnancy !== Advice::Ok) {
-            $reasons[] = ($ingredient->pregnancy === Advice::Avoid
+        if ($this->head->pregnant && $ingredient->precautions->pregnancy !== Advice::Ok) {
+            $reasons[] = ($ingredient->precautions->pregnancy === Advice::Avoid
                     ? 'To be avoided in pregnancy and nursing. '
                     : 'In pregnancy and nursing, ask the clinician first. ')
                 .$ingredient->precautions->pregnancyReason;

@@ -78,7 +78,7 @@ final readonly class Label
     {
         $groups = [];
         foreach ($this->assessment->subject->composition->counted() as $portion) {
-            array_push($groups, ...$portion->ingredient->allergens);
+            array_push($groups, ...$portion->ingredient->precautions->allergens);
         }
 
         return array_values(array_unique($groups));
@@ -158,7 +158,7 @@ final readonly class Label
         foreach (self::FRAGRANCE_ALLERGENS as $name) {
             $percent = 0.0;
             foreach ($this->assessment->subject->composition->counted() as $portion) {
-                $content = $portion->ingredient->constituents[$name] ?? false;
+                $content = $portion->ingredient->composition->constituents[$name] ?? false;
                 $percent += $content === false || $portion->ingredient->kind->isPlant()
                         ? 0.0
                         : $portion->share->high * $content->band->high;

@@ -164,7 +164,7 @@ final readonly class Swap
     {
         $names = [];
         foreach ($subject->composition->counted() as $portion) {
-            foreach ($portion->ingredient->allergens as $allergen) {
+            foreach ($portion->ingredient->precautions->allergens as $allergen) {
                 $names[$allergen] = true;
             }
         }

@@ -219,7 +219,9 @@ final readonly class SteepAdvice implements JsonSerializable
         if ($sun) {
             $advice[] = new self(
                 'steep.light',
-                $plan->charge->oil()->fattyAcids->polyunsaturated() > 40.0 ? Severity::Caution : Severity::Note,
+                $plan->charge->oil()->composition->fattyAcids->polyunsaturated() > 40.0
+                    ? Severity::Caution
+                    : Severity::Note,
                 'Light oxidises oil: the weeks on the sill count double against its life.',
             );
         }
@@ -255,7 +257,7 @@ final readonly class SteepAdvice implements JsonSerializable
             );
         }
         foreach ($plan->charge->pours as $pour) {
-            if ($pour->oil->drying) {
+            if ($pour->oil->composition->drying) {
                 $advice[] = new self(
                     'steep.rags',
                     Severity::Caution,

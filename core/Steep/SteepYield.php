@@ -6,6 +6,7 @@ namespace Crown\Steep;
 
 use Crown\Assessment\ShelfLife;
 use Crown\Catalogue\Advice;
+use Crown\Catalogue\Composition;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Evidence;
 use Crown\Catalogue\FattyAcids;
@@ -15,11 +16,8 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\OnHair;
 use Crown\Catalogue\Origin;
 use Crown\Catalogue\Precautions;
-use Crown\Catalogue\Preservation;
-use Crown\Catalogue\PreservationKind;
 use Crown\Catalogue\Provenance;
 use Crown\Catalogue\SolidFat;
-use Crown\Catalogue\Solubility;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
@@ -134,8 +132,6 @@ final readonly class SteepYield
             );
         }
         $facts = $this->price($facts);
-        $advice = array_map(static fn (Ingredient $i): Advice => $i->pregnancy, $all);
-        $reasons = array_filter(array_map(static fn (Ingredient $i): string => $i->precautions->pregnancyReason, $all));
         $withdrawn = $this->withdrawn;
         foreach ($all as $parent) {
             if ($withdrawn === '' && $parent->provenance->withdrawn !== '') {
@@ -148,41 +144,52 @@ final readonly class SteepYield
             $name,
             implode(', ', array_unique(array_map(static fn (Ingredient $i): string => $i->inci, $all))),
             IngredientKind::ReadySteep,
-            [],
             $facts,
-            $this->acids(),
-            $this->solidFat(),
-            Solubility::Oil,
-            new Preservation(PreservationKind::None, Solubility::Water),
-            in_array(Advice::Avoid, $advice, true)
-                ? Advice::Avoid
-                : (in_array(Advice::Caution, $advice, true)
-                    ? Advice::Caution
-                    : Advice::Ok),
-            self::gathered($all, static fn (Ingredient $i): array => $i->allergens),
-            array_filter($all, static fn (Ingredient $i): bool => ! $i->vegan) === [],
-            array_filter($oils, static fn (Ingredient $i): bool => $i->drying) !== [],
-            false,
-            [],
-            $this->constituents(),
-            '',
-            $this->evidence($plants),
-            self::gathered($all, static fn (Ingredient $i): array => $i->cautions),
-            $oil->storage,
-            [],
-            $this->waterShare(),
-            new OnHair(
+            new Composition(
+                $this->acids(),
+                $this->solidFat(),
+                $this->constituents(),
+                waterShare: $this->waterShare(),
+                drying: array_filter($oils, static fn (Ingredient $i): bool => $i->composition->drying) !== [],
+            ),
+            vegan: array_filter($all, static fn (Ingredient $i): bool => ! $i->vegan) === [],
+            precautions: $this->precautions($all),
+            onHair: new OnHair(
                 $oil->onHair->action === HairAction::None ? HairAction::Sealing : $oil->onHair->action,
                 $oil->onHair->source,
                 $oil->onHair->feel,
             ),
-            new Precautions(implode(' ', array_unique($reasons)), '', $this->conditions($all)),
-            new Provenance(
+            evidence: $this->evidence($plants),
+            storage: $oil->storage,
+            provenance: new Provenance(
                 Origin::Steeped,
                 [],
                 $withdrawn,
                 array_map(static fn (Ingredient $i): string => $i->id, $all),
             ),
+        );
+    }
+
+    /**
+     * Those of everything in the jar together; of the advice for pregnancy, the strictest.
+     *
+     * @param  list<Ingredient>  $all
+     */
+    private function precautions(array $all): Precautions
+    {
+        $advice = array_map(static fn (Ingredient $i): Advice => $i->precautions->pregnancy, $all);
+        $reasons = array_filter(array_map(static fn (Ingredient $i): string => $i->precautions->pregnancyReason, $all));
+
+        return new Precautions(
+            match (true) {
+                in_array(Advice::Avoid, $advice, true) => Advice::Avoid,
+                in_array(Advice::Caution, $advice, true) => Advice::Caution,
+                default => Advice::Ok,
+            },
+            implode(' ', array_unique($reasons)),
+            self::gathered($all, static fn (Ingredient $i): array => $i->precautions->allergens),
+            askFirst: $this->conditions($all),
+            cautions: self::gathered($all, static fn (Ingredient $i): array => $i->precautions->cautions),
         );
     }
 
@@ -256,14 +263,14 @@ final readonly class SteepYield
     private function acids(): FattyAcids
     {
         if (count($this->plan->charge->pours) === 1) {
-            return $this->plan->charge->oil()->fattyAcids;
+            return $this->plan->charge->oil()->composition->fattyAcids;
         }
         $percent = [];
         foreach ($this->plan->charge->pours as $pour) {
-            if (! $pour->oil->fattyAcids->known()) {
+            if (! $pour->oil->composition->fattyAcids->known()) {
                 return new FattyAcids([], '');
             }
-            foreach ($pour->oil->fattyAcids->percent as $acid => $share) {
+            foreach ($pour->oil->composition->fattyAcids->percent as $acid => $share) {
                 $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $pour->grams) / $this->plan->charge->oilGrams();
             }
         }
@@ -278,7 +285,9 @@ final readonly class SteepYield
         foreach ($this->plan->charge->pours as $pour) {
             foreach (SolidFat::TEMPERATURES as $celsius) {
                 $percent[$celsius]
-                    += ($pour->oil->solidFat->at((float) $celsius) * $pour->oil->solidFat->structure * $pour->grams)
+                    += ($pour->oil->composition->solidFat->at((float) $celsius)
+                        * $pour->oil->composition->solidFat->structure
+                        * $pour->grams)
                     / $this->plan->charge->oilGrams();
             }
         }
@@ -300,7 +309,7 @@ final readonly class SteepYield
             $bands[$name] = ($bands[$name] ?? Band::exact(0.0))->plus($band);
         };
         foreach ($this->plan->charge->herbs as $herb) {
-            foreach ($herb->plant->constituents as $name => $fact) {
+            foreach ($herb->plant->composition->constituents as $name => $fact) {
                 $add(
                     $name,
                     $fact->band
@@ -310,7 +319,7 @@ final readonly class SteepYield
             }
         }
         foreach ($this->plan->charge->pours as $pour) {
-            foreach ($pour->oil->constituents as $name => $fact) {
+            foreach ($pour->oil->composition->constituents as $name => $fact) {
                 $add($name, $fact->band->scaled($pour->grams / $this->plan->charge->oilGrams()));
             }
         }

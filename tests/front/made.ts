@@ -162,6 +162,7 @@ export function aRow(id: string, name: string, more: Partial<Schemas['Ingredient
         forms: ['liquid'],
         usual_form: 'liquid',
         usual_phase: 'warm',
+        usual_preparation: 'none',
         weight: 5,
         life_months: 12,
         action: 'sealing',

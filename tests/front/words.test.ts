@@ -87,10 +87,10 @@ describe('how long it keeps', () => {
 describe('a jar in words and bands', () => {
     const assessment = anAssessment({
         lines: [
-            aJudgedLine('a', 'Rosemary oil', 1, { phase: 'cool-down' }),
-            aJudgedLine('b', 'Jojoba', 60, { phase: 'warm' }),
-            aJudgedLine('c', 'Shea butter', 39, { phase: 'melt' }),
-            aJudgedLine('d', 'Not placed', 0, { phase: 'whip-in' }),
+            aJudgedLine('a', 'Rosemary oil', 1, { phase: 'cool-down', turn: 4 }),
+            aJudgedLine('b', 'Jojoba', 60, { phase: 'warm', turn: 3 }),
+            aJudgedLine('c', 'Shea butter', 39, { phase: 'melt', turn: 1 }),
+            aJudgedLine('d', 'Not placed', 0, { phase: 'whip-in', turn: 5 }),
         ],
     });
 

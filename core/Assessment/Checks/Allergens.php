@@ -16,7 +16,7 @@ final readonly class Allergens implements Check
     {
         $bearers = [];
         foreach ($subject->composition->counted() as $portion) {
-            foreach ($portion->ingredient->allergens as $allergen) {
+            foreach ($portion->ingredient->precautions->allergens as $allergen) {
                 $bearers[$allergen][] = $portion;
             }
         }

@@ -48,7 +48,7 @@ final readonly class AudienceAdvice implements Check
                     'load',
                     $out,
                 );
-            } elseif ($pregnant && $portion->ingredient->pregnancy !== Advice::Ok) {
+            } elseif ($pregnant && $portion->ingredient->precautions->pregnancy !== Advice::Ok) {
                 $findings[] = new Finding(
                     'pregnancy.avoid',
                     Severity::Caution,

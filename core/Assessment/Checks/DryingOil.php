@@ -18,7 +18,7 @@ final readonly class DryingOil implements Check
         $drying = array_values(
             array_filter(
                 $subject->composition->counted(),
-                static fn (Portion $p): bool => $p->ingredient->drying && $p->share->best >= 0.01,
+                static fn (Portion $p): bool => $p->ingredient->composition->drying && $p->share->best >= 0.01,
             ),
         );
         if ($drying === []) {

@@ -33,7 +33,7 @@ final readonly class EssentialOilEach implements Check
                     $portion->ingredient->name,
                     $percent->high,
                     $limit,
-                    $portion->ingredient->dermalReason,
+                    $portion->ingredient->precautions->dermalReason,
                 ),
                 ['share, %' => $percent, 'dermal maximum, %' => Band::exact($limit)],
                 'load',

@@ -33,8 +33,8 @@ final readonly class Graininess implements Check
         $grainy = array_values(
             array_filter(
                 $subject->composition->ofKind(IngredientKind::Butter),
-                static fn (Portion $p): bool => $p->ingredient->fattyAcids->share('stearic') >= self::STEARIC
-                    && $p->ingredient->solidFat->at(30.0) <= self::SOFT_AT_30,
+                static fn (Portion $p): bool => $p->ingredient->composition->fattyAcids->share('stearic')
+                    >= self::STEARIC && $p->ingredient->composition->solidFat->at(30.0) <= self::SOFT_AT_30,
             ),
         );
         if ($grainy === []) {

@@ -22,7 +22,7 @@ final readonly class InsolublePowder implements Check
         $findings = [];
         foreach ($subject->composition->counted() as $portion) {
             $ingredient = $portion->ingredient;
-            $solubility = $ingredient->solubility;
+            $solubility = $ingredient->composition->solubility;
             $watery
                 = in_array($ingredient->kind, [IngredientKind::Water, IngredientKind::Gel], true)
                 || $portion->form() === 'fresh';

@@ -6,6 +6,7 @@ namespace Crown\Catalogue\Internal;
 
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\Composition;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Entry;
 use Crown\Catalogue\Evidence;
@@ -20,6 +21,7 @@ use Crown\Catalogue\OnHair;
 use Crown\Catalogue\Precautions;
 use Crown\Catalogue\Preservation;
 use Crown\Catalogue\PreservationKind;
+use Crown\Catalogue\Provenance;
 use Crown\Catalogue\Route;
 use Crown\Catalogue\SolidFat;
 use Crown\Catalogue\Solubility;
@@ -70,42 +72,42 @@ final readonly class EntryReader
             $forms[$form] = new Form($form, $this->factsOf($row, $name, $cited));
         }
 
+        $composition = new Composition(
+            $acids->isEmpty()
+                ? new FattyAcids([], '')
+                : new FattyAcids($acids->child('percent')->numbers(), ($cited[] = $this->source($acids, 'source'))),
+            $this->solidFat($kind, $solid, $cited),
+            $constituents,
+            Solubility::tryFrom($entry->text('oil_soluble', 'yes'))
+                ?? throw CatalogueError::wrong($file, 'oil_soluble', 'yes, no, dispersible, insoluble'),
+            drying: $entry->flag('drying', false),
+            emulsifies: $entry->flag('emulsifies', false),
+        );
+        $preserving = new Preservation(
+            PreservationKind::tryFrom($preservation->text('kind', 'none'))
+                ?? throw CatalogueError::wrong($file, 'preservation.kind', 'broad, partial, antioxidant'),
+            Solubility::tryFrom($preservation->text('oil_soluble', 'no'))
+                ?? throw CatalogueError::wrong($file, 'preservation.oil_soluble', 'yes, no, dispersible'),
+            $this->law($preservation->child('law'), $cited),
+        );
+        $sources = array_filter($cited, static fn (string $s): bool => $s !== Fact::ESTIMATE);
+
         return new Ingredient(
             $id,
             $name,
             $entry->text('inci'),
             $kind,
-            $entry->texts('synonyms'),
             $facts,
-            $acids->isEmpty()
-                ? new FattyAcids([], '')
-                : new FattyAcids($acids->child('percent')->numbers(), ($cited[] = $this->source($acids, 'source'))),
-            $this->solidFat($kind, $solid, $cited),
-            Solubility::tryFrom($entry->text('oil_soluble', 'yes'))
-                ?? throw CatalogueError::wrong($file, 'oil_soluble', 'yes, no, dispersible, insoluble'),
-            new Preservation(
-                PreservationKind::tryFrom($preservation->text('kind', 'none'))
-                    ?? throw CatalogueError::wrong($file, 'preservation.kind', 'broad, partial, antioxidant'),
-                Solubility::tryFrom($preservation->text('oil_soluble', 'no'))
-                    ?? throw CatalogueError::wrong($file, 'preservation.oil_soluble', 'yes, no, dispersible'),
-                $this->law($preservation->child('law'), $cited),
-            ),
-            Advice::tryFrom($entry->text('pregnancy', 'ok'))
-                ?? throw CatalogueError::wrong($file, 'pregnancy', 'ok, caution, avoid'),
-            $entry->texts('allergens'),
-            $entry->flag('vegan', true),
-            $entry->flag('drying', false),
-            $entry->flag('emulsifies', false),
+            $composition,
             $forms,
-            $constituents,
-            $entry->text('dermal_max_reason', ''),
-            $this->evidence($entry),
-            $entry->texts('cautions'),
-            $entry->text('storage', ''),
-            array_values(array_unique(array_filter($cited, static fn (string $s): bool => $s !== Fact::ESTIMATE))),
-            0.0,
-            $this->onHair($entry),
+            $entry->texts('synonyms'),
+            $entry->flag('vegan', true),
+            $preserving,
             $this->precautions($entry),
+            $this->onHair($entry),
+            $this->evidence($entry),
+            $entry->text('storage', ''),
+            new Provenance(sources: array_values(array_unique($sources))),
         );
     }
 
@@ -128,7 +130,11 @@ final readonly class EntryReader
     private function precautions(Entry $entry): Precautions
     {
         return new Precautions(
+            Advice::tryFrom($entry->text('pregnancy', 'ok'))
+                ?? throw CatalogueError::wrong($entry->file, 'pregnancy', 'ok, caution, avoid'),
             $entry->text('pregnancy_reason', ''),
+            $entry->texts('allergens'),
+            $entry->text('dermal_max_reason', ''),
             $entry->text('age_reason', ''),
             array_map(
                 static fn (string $c): Condition => Condition::tryFrom($c)
@@ -139,6 +145,7 @@ final readonly class EntryReader
                     ),
                 $entry->texts('ask_first'),
             ),
+            $entry->texts('cautions'),
         );
     }
 

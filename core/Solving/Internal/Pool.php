@@ -171,8 +171,8 @@ final readonly class Pool
         return ($vegan && ! $ingredient->vegan)
             || ($this->subject->water->percent->best <= 0.0 && $ingredient->freeWater('') > 0.0)
             || array_diff(
-                $ingredient->allergens,
-                ...array_map(static fn (Ingredient $i): array => $i->allergens, $present),
+                $ingredient->precautions->allergens,
+                ...array_map(static fn (Ingredient $i): array => $i->precautions->allergens, $present),
             ) !== [];
     }
 

@@ -30,7 +30,7 @@ final readonly class ConstituentShare extends Sum
         // What a whole plant holds stays in it.
         return $candidate->ingredient->kind->isPlant()
             ? 0.0
-            : ($candidate->ingredient->constituents[$this->constituent]->band->high ?? 0.0) / 100;
+            : ($candidate->ingredient->composition->constituents[$this->constituent]->band->high ?? 0.0) / 100;
     }
 
     public function words(): string

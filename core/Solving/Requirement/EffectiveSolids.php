@@ -26,7 +26,7 @@ final readonly class EffectiveSolids extends Sum
 
     protected function perPercent(Candidate $candidate): float
     {
-        $fat = $candidate->ingredient->solidFat;
+        $fat = $candidate->ingredient->composition->solidFat;
 
         return ($fat->at($this->celsius) * $fat->structure * $candidate->firmness) / 100;
     }

@@ -22,7 +22,7 @@ final readonly class FattyAcidShare extends Sum
 
     protected function perPercent(Candidate $candidate): float
     {
-        $acids = $candidate->ingredient->fattyAcids;
+        $acids = $candidate->ingredient->composition->fattyAcids;
 
         return match ($this->saturation) {
             Saturation::Saturated => $acids->saturated(),

@@ -1600,6 +1600,11 @@ export interface components {
             matter: "liquid" | "soft-fat" | "hard-fat" | "wax" | "plant" | "water" | "active" | "unknown";
             forms: string[];
             usual_form: string;
+            /**
+             * @description What is done to it before it is steeped, where nobody says.
+             * @enum {unknown}
+             */
+            usual_preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
             /** @enum {string} */
             usual_phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
             weight: number | null;

@@ -29,8 +29,13 @@ final class CatalogueTest extends CoreTestCase
             $says = static fn (string $what): string => sprintf('%s: %s', $i->id, $what);
             self::assertNotSame('', $i->inci, $says('INCI name'));
             self::assertTrue($i->facts->has(Property::LifeMonths), $says('life'));
-            if ($i->fattyAcids->known()) {
-                self::assertEqualsWithDelta(100.0, $i->fattyAcids->sum(), 3.0, $says('fatty acids add up'));
+            if ($i->composition->fattyAcids->known()) {
+                self::assertEqualsWithDelta(
+                    100.0,
+                    $i->composition->fattyAcids->sum(),
+                    3.0,
+                    $says('fatty acids add up'),
+                );
             }
             if ($i->kind->isPlant()) {
                 self::assertNotSame([], $i->forms, $says('forms'));
@@ -41,15 +46,15 @@ final class CatalogueTest extends CoreTestCase
                 );
             }
             if ($i->kind === IngredientKind::CarrierOil || $i->kind === IngredientKind::Butter) {
-                self::assertTrue($i->fattyAcids->known(), $says('fatty acids'));
+                self::assertTrue($i->composition->fattyAcids->known(), $says('fatty acids'));
             }
             if ($i->kind->isMelted()) {
-                self::assertTrue($i->solidFat->known(), $says('solid fat'));
+                self::assertTrue($i->composition->solidFat->known(), $says('solid fat'));
                 self::assertTrue($i->facts->has(Property::Melting), $says('melting range'));
             }
             if ($i->kind === IngredientKind::EssentialOil) {
-                self::assertNotSame([], $i->constituents, $says('constituents'));
-                self::assertNotSame('', $i->dermalReason, $says('reason of the dermal maximum'));
+                self::assertNotSame([], $i->composition->constituents, $says('constituents'));
+                self::assertNotSame('', $i->precautions->dermalReason, $says('reason of the dermal maximum'));
                 self::assertTrue($i->facts->has(Property::MinimumAge), $says('minimum age'));
             }
             if ($i->preservation->kind !== PreservationKind::None) {
@@ -62,15 +67,19 @@ final class CatalogueTest extends CoreTestCase
     {
         foreach (self::catalogue()->all() as $i) {
             $last = 101.0;
-            foreach ($i->solidFat->percent as $percent) {
+            foreach ($i->composition->solidFat->percent as $percent) {
                 self::assertLessThanOrEqual($last, $percent, $i->id);
                 $last = $percent;
             }
             if ($i->kind === IngredientKind::Butter && $i->facts->get(Property::Melting)->band->high <= 40) {
-                self::assertLessThan(5.0, $i->solidFat->at(40), $i->id.' is melted above its melting range');
+                self::assertLessThan(
+                    5.0,
+                    $i->composition->solidFat->at(40),
+                    $i->id.' is melted above its melting range',
+                );
             }
         }
-        $cocoa = self::catalogue()->get('cocoa-butter')->solidFat;
+        $cocoa = self::catalogue()->get('cocoa-butter')->composition->solidFat;
         self::assertEqualsWithDelta(59.0, $cocoa->at(27.5), 1e-9);
         self::assertSame(83.0, $cocoa->at(-18));
         self::assertSame(0.0, $cocoa->at(60));
@@ -90,10 +99,10 @@ final class CatalogueTest extends CoreTestCase
                 'castor-oil' => [80, 92],
             ] as $id => [$low, $high]
         ) {
-            $value = self::catalogue()->get($id)->fattyAcids->iodineValue()->best;
+            $value = self::catalogue()->get($id)->composition->fattyAcids->iodineValue()->best;
             self::assertTrue($low <= $value && $value <= $high, sprintf('%s: %.1f', $id, $value));
         }
-        $olive = self::catalogue()->get('olive-oil')->fattyAcids;
+        $olive = self::catalogue()->get('olive-oil')->composition->fattyAcids;
         self::assertEqualsWithDelta(14.5, $olive->saturated(), 1.0);
         self::assertEqualsWithDelta(75.2, $olive->monounsaturated(), 1.0);
         self::assertEqualsWithDelta(9.8, $olive->polyunsaturated(), 1.0);

@@ -28,24 +28,23 @@ final class ChoosingTest extends CoreTestCase
     {
         $shea = self::catalogue()->get('shea-butter');
         $mango = self::catalogue()->get('mango-butter');
-        $texture = sqrt(
-            array_sum(
-                array_map(static fn (int $t): float => ($shea->solidFat->at($t) - $mango->solidFat->at($t)) ** 2, [
-                    10,
-                    20,
-                    25,
-                    30,
-                    35,
-                    40,
-                ]),
-            ) / 6,
-        ) / 60;
+        $texture
+            = sqrt(
+                array_sum(
+                    array_map(
+                        static fn (int $t): float => ($shea->composition->solidFat->at($t)
+                            - $mango->composition->solidFat->at($t))
+                            ** 2,
+                        [10, 20, 25, 30, 35, 40],
+                    ),
+                ) / 6,
+            ) / 60;
         $weight = 0.7 / 2.5;
         $common = 0.0;
-        foreach ($shea->fattyAcids->percent as $acid => $percent) {
-            $common += min($percent, $mango->fattyAcids->share($acid));
+        foreach ($shea->composition->fattyAcids->percent as $acid => $percent) {
+            $common += min($percent, $mango->composition->fattyAcids->share($acid));
         }
-        $makeUp = 1 - $common / max($shea->fattyAcids->sum(), $mango->fattyAcids->sum());
+        $makeUp = 1 - $common / max($shea->composition->fattyAcids->sum(), $mango->composition->fattyAcids->sum());
         // Both serve sealing and dry lengths by tradition, both seal, both keep 24 months.
         $expected = 1 - sqrt((3 * $texture ** 2 + 2 * $weight ** 2 + 2 * $makeUp ** 2) / (3 + 2 + 2 + 1.5 + 1 + 0.5));
 
@@ -68,7 +67,7 @@ final class ChoosingTest extends CoreTestCase
         foreach ($found as $standIn) {
             self::assertLessThanOrEqual($last, $standIn->nearness);
             $last = $standIn->nearness;
-            self::assertNotContains('tree nut', $standIn->ingredient->allergens);
+            self::assertNotContains('tree nut', $standIn->ingredient->precautions->allergens);
         }
         self::assertSame(
             'candelilla-wax',
@@ -176,7 +175,7 @@ final class ChoosingTest extends CoreTestCase
         self::assertSame(Origin::Own, $own->provenance->origin);
         self::assertSame(12.0, $own->facts->best(Property::LifeMonths, 0));
         self::assertSame(5.0, $own->facts->best(Property::Weight, 0));
-        self::assertSame(['sesame'], $own->allergens);
+        self::assertSame(['sesame'], $own->precautions->allergens);
         $bare = (new OwnEntry(
             'own-2',
             'Strange butter',
@@ -188,7 +187,7 @@ final class ChoosingTest extends CoreTestCase
             true,
             [],
         ))->ingredient();
-        self::assertFalse($bare->solidFat->known(), 'of a kind alone its texture cannot be told');
+        self::assertFalse($bare->composition->solidFat->known(), 'of a kind alone its texture cannot be told');
         self::assertSame('own-1', self::catalogue()->with($own)->search('market castor')[0]->ingredient->id);
     }
 

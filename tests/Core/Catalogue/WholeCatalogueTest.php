@@ -103,7 +103,7 @@ final class WholeCatalogueTest extends CoreTestCase
         foreach (self::catalogue()->all() as $i) {
             $used = [
                 ...$used,
-                ...$i->sources,
+                ...$i->provenance->sources,
                 ...array_map(static fn ($e): string => $e->source, $i->evidence),
                 $i->onHair->source,
             ];
@@ -121,18 +121,25 @@ final class WholeCatalogueTest extends CoreTestCase
     {
         $tried = 0;
         foreach (self::catalogue()->all() as $i) {
-            if ($i->fattyAcids->known()) {
-                self::assertEqualsWithDelta(100.0, $i->fattyAcids->sum(), 3.0, $i->id.': fatty acids add up');
+            if ($i->composition->fattyAcids->known()) {
                 self::assertEqualsWithDelta(
-                    $i->fattyAcids->sum(),
-                    $i->fattyAcids->saturated() + $i->fattyAcids->monounsaturated() + $i->fattyAcids->polyunsaturated(),
+                    100.0,
+                    $i->composition->fattyAcids->sum(),
+                    3.0,
+                    $i->id.': fatty acids add up',
+                );
+                self::assertEqualsWithDelta(
+                    $i->composition->fattyAcids->sum(),
+                    $i->composition->fattyAcids->saturated()
+                        + $i->composition->fattyAcids->monounsaturated()
+                        + $i->composition->fattyAcids->polyunsaturated(),
                     0.01,
                     $i->id,
                 );
             }
-            if ($i->fattyAcids->known() && $i->facts->has(Property::IodineValue)) {
+            if ($i->composition->fattyAcids->known() && $i->facts->has(Property::IodineValue)) {
                 $range = $i->facts->get(Property::IodineValue)->band;
-                $value = $i->fattyAcids->iodineValue()->best;
+                $value = $i->composition->fattyAcids->iodineValue()->best;
                 self::assertTrue(
                     $range->contains($value),
                     sprintf('%s: %.1f, published %g to %g', $i->id, $value, $range->low, $range->high),
@@ -158,7 +165,7 @@ final class WholeCatalogueTest extends CoreTestCase
                 self::assertTrue($density > 0.89 && $density < 0.97, $i->id.': a plant oil\'s density');
             }
             if (
-                $i->solidFat->known()
+                $i->composition->solidFat->known()
                 && $i->facts->has(Property::Melting)
                 && $i->kind->isMelted()
                 && $i->kind !== IngredientKind::Wax
@@ -169,14 +176,14 @@ final class WholeCatalogueTest extends CoreTestCase
                 if ($above !== []) {
                     self::assertLessThanOrEqual(
                         6.0,
-                        $i->solidFat->at(min($above)),
+                        $i->composition->solidFat->at(min($above)),
                         $i->id.': nearly all liquid above its melting range',
                     );
                 }
                 if ($melting->low >= 30.0) {
                     self::assertGreaterThanOrEqual(
                         15.0,
-                        $i->solidFat->at(20.0),
+                        $i->composition->solidFat->at(20.0),
                         $i->id.': partly solid well under its melting range',
                     );
                 }
@@ -187,17 +194,18 @@ final class WholeCatalogueTest extends CoreTestCase
     public function test_drying_oils_are_those_rich_in_three_double_bonds_or_very_rich_in_two(): void
     {
         foreach (self::catalogue()->all() as $i) {
-            if ($i->fattyAcids->known() && $i->kind === IngredientKind::CarrierOil) {
-                $threes = $i->fattyAcids->share('linolenic')
-                    + $i->fattyAcids->share('punicic')
-                    + $i->fattyAcids->share('eleostearic')
-                    + $i->fattyAcids->share('gamma-linolenic')
-                    + $i->fattyAcids->share('stearidonic');
-                if ($threes >= 20.0 || $i->fattyAcids->iodineValue()->best >= 150.0) {
-                    self::assertTrue($i->drying, $i->id.' dries: say so');
+            if ($i->composition->fattyAcids->known() && $i->kind === IngredientKind::CarrierOil) {
+                $threes
+                    = $i->composition->fattyAcids->share('linolenic')
+                    + $i->composition->fattyAcids->share('punicic')
+                    + $i->composition->fattyAcids->share('eleostearic')
+                    + $i->composition->fattyAcids->share('gamma-linolenic')
+                    + $i->composition->fattyAcids->share('stearidonic');
+                if ($threes >= 20.0 || $i->composition->fattyAcids->iodineValue()->best >= 150.0) {
+                    self::assertTrue($i->composition->drying, $i->id.' dries: say so');
                 }
-                if ($i->fattyAcids->iodineValue()->best < 110.0) {
-                    self::assertFalse($i->drying, $i->id.' does not dry');
+                if ($i->composition->fattyAcids->iodineValue()->best < 110.0) {
+                    self::assertFalse($i->composition->drying, $i->id.' does not dry');
                 }
             }
         }
@@ -206,7 +214,7 @@ final class WholeCatalogueTest extends CoreTestCase
     public function test_oils_that_spoil_fast_are_the_unsaturated_ones(): void
     {
         foreach (self::catalogue()->all() as $i) {
-            if ($i->kind === IngredientKind::CarrierOil && $i->fattyAcids->polyunsaturated() >= 70.0) {
+            if ($i->kind === IngredientKind::CarrierOil && $i->composition->fattyAcids->polyunsaturated() >= 70.0) {
                 self::assertLessThanOrEqual(9.0, $i->facts->best(Property::LifeMonths, 99), $i->id);
             }
         }
@@ -218,14 +226,14 @@ final class WholeCatalogueTest extends CoreTestCase
             if ($i->kind !== IngredientKind::EssentialOil) {
                 continue;
             }
-            self::assertGreaterThanOrEqual(1, count($i->constituents), $i->id.': constituents');
+            self::assertGreaterThanOrEqual(1, count($i->composition->constituents), $i->id.': constituents');
             self::assertLessThanOrEqual(
                 101.0,
-                array_sum(array_map(static fn (Fact $f): float => $f->band->best, $i->constituents)),
+                array_sum(array_map(static fn (Fact $f): float => $f->band->best, $i->composition->constituents)),
                 $i->id.': constituents are parts of a whole',
             );
             self::assertTrue($i->facts->has(Property::DermalMax), $i->id.': dermal maximum');
-            self::assertNotSame('', $i->dermalReason, $i->id.': reason of the maximum');
+            self::assertNotSame('', $i->precautions->dermalReason, $i->id.': reason of the maximum');
             self::assertNotSame('', $i->precautions->ageReason, $i->id.': basis of the minimum age');
             if ($i->isPhototoxic()) {
                 self::assertLessThanOrEqual(
@@ -237,10 +245,11 @@ final class WholeCatalogueTest extends CoreTestCase
             // A restricted constituent must never reach its limit while the oil stays under its own maximum, worst case
             // apart.
             foreach (self::catalogue()->limits() as $name => $limit) {
-                if (isset($i->constituents[$name]) && $name !== 'methyl eugenol') {
+                if (isset($i->composition->constituents[$name]) && $name !== 'methyl eugenol') {
                     self::assertLessThanOrEqual(
                         $limit->leaveOn * 1.75,
-                        ($i->facts->best(Property::DermalMax, 0) * $i->constituents[$name]->band->best) / 100,
+                        ($i->facts->best(Property::DermalMax, 0) * $i->composition->constituents[$name]->band->best)
+                            / 100,
                         sprintf('%s at its maximum brings too much %s', $i->id, $name),
                     );
                 }
@@ -252,7 +261,7 @@ final class WholeCatalogueTest extends CoreTestCase
     {
         foreach (self::catalogue()->all() as $i) {
             self::assertSame(
-                $i->pregnancy === Advice::Ok,
+                $i->precautions->pregnancy === Advice::Ok,
                 $i->precautions->pregnancyReason === '',
                 $i->id.': the pregnancy advice states its basis',
             );
@@ -343,7 +352,7 @@ final class WholeCatalogueTest extends CoreTestCase
     {
         foreach (['beeswax', 'honey', 'lanolin'] as $id) {
             self::assertFalse(self::catalogue()->get($id)->vegan, $id);
-            self::assertNotSame([], self::catalogue()->get($id)->allergens, $id);
+            self::assertNotSame([], self::catalogue()->get($id)->precautions->allergens, $id);
         }
     }
 }

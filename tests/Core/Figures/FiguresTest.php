@@ -47,6 +47,8 @@ use Crown\Steep\StrainStep;
 use Crown\Steep\Timing;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
+use ReflectionEnum;
+use ReflectionMethod;
 use Tests\Core\CoreTestCase;
 
 /**
@@ -58,7 +60,14 @@ final class FiguresTest extends CoreTestCase
 {
     private const DAY = '2027-03-10';
 
-    private const CASES = ['formula' => 48, 'steep' => 36, 'head' => 16, 'wish' => 26, 'ingredient' => 24];
+    private const CASES = [
+        'formula' => 64,
+        'steep' => 48,
+        'head' => 28,
+        'wish' => 40,
+        'ingredient' => 40,
+        'table' => 1,
+    ];
 
     /** @return iterable<string, array{string, int}> */
     public static function cases(): iterable
@@ -79,6 +88,7 @@ final class FiguresTest extends CoreTestCase
             'steep' => self::ofSteep($draw),
             'head' => self::ofHead($draw),
             'ingredient' => self::ofIngredient($draw),
+            'table' => self::ofTables(),
             default => self::ofWish($draw),
         };
         $path = __DIR__.'/'.$kind.'.json';
@@ -199,10 +209,10 @@ final class FiguresTest extends CoreTestCase
                     ? null
                     : [
                         self::factsOf($oil),
-                        $oil->constituents,
-                        $oil->waterShare,
-                        $oil->pregnancy->value,
-                        $oil->allergens,
+                        $oil->composition->constituents,
+                        $oil->composition->waterShare,
+                        $oil->precautions->pregnancy->value,
+                        $oil->precautions->allergens,
                     ],
         ];
     }
@@ -273,6 +283,32 @@ final class FiguresTest extends CoreTestCase
             ),
             'ranges' => array_map(Correction::range(...), Correction::ALLOWED),
         ];
+    }
+
+    /**
+     * What every case of core's enumerations says of itself: speeds, temperatures, limits, orders.
+     *
+     * @return array<string, mixed> keyed by class, case and method
+     */
+    private static function ofTables(): array
+    {
+        $said = [];
+        foreach (glob(dirname(__DIR__, 3).'/core/*/*.php') ?: [] as $file) {
+            $name = 'Crown\\'.basename(dirname($file)).'\\'.basename($file, '.php');
+            if (! enum_exists($name)) {
+                continue;
+            }
+            foreach ((new ReflectionEnum($name))->getMethods(ReflectionMethod::IS_PUBLIC) as $method) {
+                if ($method->isStatic() || $method->getNumberOfRequiredParameters() > 0) {
+                    continue;
+                }
+                foreach ($name::cases() as $case) {
+                    $said[$name][$case->name][$method->name] = $method->invoke($case);
+                }
+            }
+        }
+
+        return $said;
     }
 
     /** @return list<mixed> */

@@ -45,7 +45,7 @@ final class SolverTest extends CoreTestCase
     {
         $sum = 0.0;
         foreach ($shares as $id => $share) {
-            $fat = self::catalogue()->get($id)->solidFat;
+            $fat = self::catalogue()->get($id)->composition->solidFat;
             $sum += ($share / 100) * $fat->at($celsius) * $fat->structure;
         }
 

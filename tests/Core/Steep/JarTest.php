@@ -442,19 +442,19 @@ final class JarTest extends CoreTestCase
         );
         $oil = (new SteepYield($jar, 300))->ingredient('lot-1', 'Both');
         self::assertSame(['olive-oil', 'sweet-almond-oil', 'clove-bud', 'calendula'], $oil->provenance->parents);
-        self::assertContains('tree nut', $oil->allergens);
-        self::assertContains('daisy family', $oil->allergens);
+        self::assertContains('tree nut', $oil->precautions->allergens);
+        self::assertContains('daisy family', $oil->precautions->allergens);
         self::assertEqualsWithDelta(3.0, $oil->facts->best(Property::Weight, 0), 1e-9, 'halfway between 3.5 and 2.5');
-        self::assertEqualsWithDelta(100.0, $oil->fattyAcids->sum(), 2.0);
+        self::assertEqualsWithDelta(100.0, $oil->composition->fattyAcids->sum(), 2.0);
         // 16 % eugenol in 20 g of cloves over 360 g of oil, all of it drawn: 0.89 % at worst.
-        self::assertEqualsWithDelta((20 * 16) / 360, $oil->constituents['eugenol']->band->high, 1e-9);
+        self::assertEqualsWithDelta((20 * 16) / 360, $oil->composition->constituents['eugenol']->band->high, 1e-9);
         // Steeped on in that oil, the eugenol comes along.
         $catalogue = self::catalogue()->with($oil);
         $again = (new SteepYield(
             self::jar(pours: [new Pour($catalogue->get('lot-1'), 360, self::day())]),
             300,
         ))->ingredient('lot-2', 'Again');
-        self::assertEqualsWithDelta((20 * 16) / 360, $again->constituents['eugenol']->band->high, 1e-9);
+        self::assertEqualsWithDelta((20 * 16) / 360, $again->composition->constituents['eugenol']->band->high, 1e-9);
     }
 
     public function test_what_is_withdrawn_withdraws_its_children(): void

@@ -122,8 +122,11 @@ final class SteepPlanTest extends CoreTestCase
         self::assertSame('Olea Europaea Fruit Oil, Eugenia Caryophyllus Bud', $oil->inci);
         self::assertEqualsWithDelta(18 - 28 / 30.44, $oil->facts->get(Property::LifeMonths)->band->best, 1e-9);
         // 16 % eugenol in a tenth of the oil's mass of cloves, all of it drawn: 1.6 % at worst.
-        self::assertEqualsWithDelta(1.6, $oil->constituents['eugenol']->band->high, 1e-9);
-        self::assertContains('daisy family', (new SteepYield(self::plan(), 300))->ingredient('lot-2', 'x')->allergens);
+        self::assertEqualsWithDelta(1.6, $oil->composition->constituents['eugenol']->band->high, 1e-9);
+        self::assertContains(
+            'daisy family',
+            (new SteepYield(self::plan(), 300))->ingredient('lot-2', 'x')->precautions->allergens,
+        );
     }
 
     public function test_refuses_what_cannot_be_steeped(): void

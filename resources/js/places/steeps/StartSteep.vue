@@ -100,7 +100,7 @@ function plant(n: number, row: Schemas['IngredientRow']): void {
     const herb = draft.herbs[n];
     if (!herb) return;
     const form = row.usual_form || row.forms[0] || '';
-    Object.assign(herb, { ingredient: row.id, form, preparation: form === 'fresh' ? 'chopped' : 'none' });
+    Object.assign(herb, { ingredient: row.id, form, preparation: row.usual_preparation });
 }
 function oil(n: number, row: Schemas['IngredientRow']): void {
     oils.value[n] = { name: row.name };
@@ -118,6 +118,11 @@ function addOil(): void {
 function drop(list: 'herbs' | 'oils', n: number): void {
     draft[list].splice(n, 1);
     (list === 'herbs' ? herbs.value : oils.value).splice(n, 1);
+}
+/** What the amount comes to, where that says more than what was typed. */
+function converted(grams: number | undefined, typed: string): string {
+    const comesTo = grams === undefined ? '' : `${num(grams)} g`;
+    return comesTo === typed.trim() ? '' : comesTo;
 }
 /** Empty is not known, which is not nothing. */
 function price(event: Event): number | null {
@@ -184,8 +189,8 @@ async function start(): Promise<void> {
                                     <option :value="2">second draw</option>
                                     <option :value="3">third draw</option>
                                 </select>
-                                <span v-if="planned && !/^[\d.,]+ ?g$/.test(herb.amount)" class="quiet">
-                                    is {{ num(planned.herb_grams[n] ?? 0) }} g
+                                <span v-if="converted(planned?.herb_grams[n], herb.amount)" class="quiet">
+                                    is {{ converted(planned?.herb_grams[n], herb.amount) }}
                                 </span>
                                 <label class="ml-auto inline-flex items-center gap-1">
                                     <span class="quiet">cost</span>
@@ -238,8 +243,8 @@ async function start(): Promise<void> {
                             </button>
                             <span v-else></span>
                             <span class="col-span-3 flex items-center gap-2 text-[13px]">
-                                <span v-if="planned && !/^[\d.,]+ ?g$/.test(pour.amount)" class="quiet">
-                                    is {{ num(planned.oil_grams[n] ?? 0) }} g
+                                <span v-if="converted(planned?.oil_grams[n], pour.amount)" class="quiet">
+                                    is {{ converted(planned?.oil_grams[n], pour.amount) }}
                                 </span>
                                 <label class="ml-auto inline-flex items-center gap-1">
                                     <span class="quiet">cost</span>

@@ -81,6 +81,7 @@ function pick(row: Schemas['IngredientRow']): void {
         name: row.name,
         forms: row.forms.length > 0 ? row.forms : [''],
         form: row.usual_form || row.forms[0] || '',
+        preparation: row.usual_preparation,
     });
 }
 const SAID: Record<string, string> = {
