@@ -31,6 +31,7 @@ use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
 
+/** Ties the rooms together: who fulfils which interface, and what one request shares. */
 final class CrownServiceProvider extends ServiceProvider
 {
     public function register(): void

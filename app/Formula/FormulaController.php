@@ -23,6 +23,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
+/** Formulas over HTTP: the list, the working sheet, its kept versions, and putting one away. */
 final class FormulaController
 {
     public function __construct(private readonly Bench $bench, private readonly KnowsProcessLoss $loss)

@@ -25,6 +25,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
+/** Heads over HTTP: their profile, the marks on the crown map, and the questions that find a hair type. */
 final class HeadController
 {
     /** What a head is until it is said otherwise: only its name must be known. */

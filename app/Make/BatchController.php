@@ -14,6 +14,7 @@ use Crown\Make\Weighing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
+/** Batches over HTTP: begun, weighed line by line, closed. */
 final class BatchController
 {
     public function __construct(private readonly BatchStore $store)

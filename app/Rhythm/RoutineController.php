@@ -17,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
+/** Routines over HTTP: planned for a head, and ticked off day by day. */
 final class RoutineController
 {
     /** Each brings all its days along, up to some sixty of them. */

@@ -13,6 +13,7 @@ use Crown\Catalogue\Catalogue;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
+/** Steeped oils over HTTP: what stands strained, and what must not be used any more. */
 final class LotController
 {
     public function __construct(private readonly StudioCatalogue $catalogue)

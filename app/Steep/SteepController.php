@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 
+/** Jars over HTTP: planned, begun, shaken, strained, given up. */
 final class SteepController
 {
     public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)

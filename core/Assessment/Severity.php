@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+/** How much a finding asks of the maker. */
 enum Severity: string
 {
     /** Do not make or use it so. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+/** What a change to a formula does; a cure is a list of changes. */
 enum ChangeKind: string
 {
     case SetAmounts = 'set-amounts';

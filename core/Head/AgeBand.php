@@ -6,6 +6,7 @@ namespace Crown\Head;
 
 use Crown\Formula\Audience;
 
+/** How old a head is, as far as it changes what may go on it. */
 enum AgeBand: string
 {
     case NotKnown = 'not-known';
@@ -25,7 +26,7 @@ enum AgeBand: string
         };
     }
 
-    /** The youngest it can be, years. Over 12 may still be 13. */
+    /** What a minimum age is held against, years. Over 12 counts as grown: no band of its own parts 13 from 40. */
     public function youngestYears(): float
     {
         return match ($this) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+/** How the hair falls when nothing is done to it. */
 enum Curl: string
 {
     case NotKnown = 'not-known';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+/** How readily the hair takes up water: it moves the weight that suits it. */
 enum Porosity: string
 {
     case Low = 'low';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+/** How thick one hair is: it sets the weight that suits it. */
 enum Strand: string
 {
     case Fine = 'fine';

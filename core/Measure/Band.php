@@ -101,12 +101,6 @@ final readonly class Band implements JsonSerializable
         return self::of(min($cap, $this->low), min($cap, $this->best), min($cap, $this->high));
     }
 
-    /** Half the width over the best value, 0.22 for "uncertain by 22 %"; zero when the best value is zero. */
-    public function relativeHalfWidth(): float
-    {
-        return $this->best === 0.0 ? 0.0 : ($this->high - $this->low) / 2 / abs($this->best);
-    }
-
     public function isExact(): bool
     {
         return $this->low === $this->high;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Rhythm;
 
+/** What a day of a routine asks for. */
 enum Act: string
 {
     case PatchTest = 'patch-test';

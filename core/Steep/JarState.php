@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+/** How far a jar has come. */
 enum JarState: string
 {
     case Running = 'running';
