@@ -9,6 +9,8 @@ import { onKey, useActs } from './ui/acts';
 import { useSession } from './ui/session';
 import { theme, turnTheme } from './ui/theme';
 
+/** The frame of every page: the places, the line that finds anything, the notice at the foot. */
+
 const places = [
     ['today', 'Today'],
     ['formulas', 'Formulas'],

@@ -1,3 +1,4 @@
+/** Starts the application in the page. */
 import '../css/app.css';
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query';
 import { createPinia } from 'pinia';

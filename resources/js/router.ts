@@ -1,3 +1,4 @@
+/** Every address, what it is called, and who may open it. */
 import { createRouter, createWebHistory } from 'vue-router';
 import { useSession } from './ui/session';
 

@@ -7,6 +7,8 @@ import { acts } from './acts';
 import UiDialog from './UiDialog.vue';
 import { KINDS } from './words';
 
+/** The line that finds anything and does anything, for the keyboard. */
+
 interface Hit {
     key: string;
     label: string;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+/** What is wrong with one field of a form, beside it. */
 defineProps<{ errors: Record<string, string[]>; field: string }>();
 </script>
 

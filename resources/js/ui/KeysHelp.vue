@@ -2,6 +2,8 @@
 import { acts } from './acts';
 import UiDialog from './UiDialog.vue';
 
+/** Which keys do what on this page. */
+
 const open = defineModel<boolean>('open', { required: true });
 </script>
 

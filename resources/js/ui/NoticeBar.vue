@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { notice } from './notice';
 
+/** What was just done, and its undoing. */
+
 function undo(): void {
     notice.value?.undo?.();
     notice.value = null;

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Problem } from '../api/client';
 
+/** What stands in place of something that is not there yet, or could not be fetched. */
+
 defineProps<{ pending: boolean; error: unknown; what: string }>();
 const emit = defineEmits<{ again: [] }>();
 </script>

@@ -1,3 +1,4 @@
+/** Light or dark: as the reader chose, or else as her device says. */
 import { ref } from 'vue';
 
 type Theme = 'light' | 'dark';

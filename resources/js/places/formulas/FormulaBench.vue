@@ -27,6 +27,8 @@ import VersionJars from './VersionJars.vue';
 import WaterPanel from './WaterPanel.vue';
 import WithoutScale from './WithoutScale.vue';
 
+/** One formula at the bench: its lines beside the jar, what is found of it, and the panels behind. */
+
 const props = defineProps<{ page: Schemas['FormulaPage'] }>();
 const emit = defineEmits<{ gone: [] }>();
 const bench = useBench(props.page);

@@ -7,6 +7,8 @@ import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, sayDate, sayMonths } from '../../ui/words';
 
+/** All formulas of the studio. */
+
 const wanted = ref('');
 const { query, rows, none } = useList('FormulaList', () => ({ q: wanted.value }));
 </script>

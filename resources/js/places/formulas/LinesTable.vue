@@ -10,6 +10,8 @@ import LineMenu from './LineMenu.vue';
 import SwapDialog from './SwapDialog.vue';
 import type { Bench } from './useBench';
 
+/** The lines of a formula, edited in place: name, amount, form, phase, order. */
+
 const props = defineProps<{ bench: Bench; lit: string }>();
 const emit = defineEmits<{ light: [id: string] }>();
 

@@ -11,6 +11,8 @@ import FindingsList from './FindingsList.vue';
 import IngredientPick from './IngredientPick.vue';
 import HowLink from '../../ui/HowLink.vue';
 
+/** A scribbled recipe is pasted, read line by line, put right and kept as a formula. */
+
 const KEPT = 'pasted-recipe';
 const EXAMPLE = `Sunday scalp oil
 1/2 cup jojoba oil

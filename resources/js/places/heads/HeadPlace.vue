@@ -11,6 +11,8 @@ import CrownMap from './CrownMap.vue';
 import HeadAdvice from './HeadAdvice.vue';
 import HeadForm from './HeadForm.vue';
 
+/** One head: who it is, what marks its crown bears, what suits it. */
+
 const props = defineProps<{ id: string }>();
 const router = useRouter();
 const client = useQueryClient();

@@ -8,6 +8,8 @@ import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import { fixed, num } from '../../ui/words';
 
+/** A batch being made, stage by stage, to be read from a metre away. */
+
 const props = defineProps<{ batch: Schemas['Batch'] }>();
 const client = useQueryClient();
 const stages = ['Gather', 'Weigh', 'Make', 'Fill'] as const;

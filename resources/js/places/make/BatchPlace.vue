@@ -5,6 +5,8 @@ import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import BatchCounter from './BatchCounter.vue';
 import BatchRecord from './BatchRecord.vue';
 
+/** One batch: at the counter while it is being made, on record afterwards. */
+
 const props = defineProps<{ id: string }>();
 const { data, isPending, error, refetch } = useQuery({
     queryKey: ['batch', props.id],

@@ -7,6 +7,8 @@ import LabelPreview from '../papers/LabelPreview.vue';
 import BatchFindings from './BatchFindings.vue';
 import HowLink from '../../ui/HowLink.vue';
 
+/** A finished batch: what was planned beside what went in. */
+
 const props = defineProps<{ batch: Schemas['Batch'] }>();
 const actual = computed(() => new Map((props.batch.actual?.lines ?? []).map((l) => [l.id, l])));
 const planned = computed(() => new Map(props.batch.planned.lines.map((l) => [l.id, l])));

@@ -9,6 +9,8 @@ import { ACTIONS, num, sayMonths } from '../../ui/words';
 import AcidStrip from './AcidStrip.vue';
 import FatCurves from '../../jar/FatCurves.vue';
 
+/** Ingredients side by side. */
+
 const route = useRoute();
 const ids = computed(() => String(route.query['ids'] ?? ''));
 const { data, isPending, error, refetch } = useQuery({

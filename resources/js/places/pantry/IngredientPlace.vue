@@ -13,6 +13,8 @@ import FatCurves from '../../jar/FatCurves.vue';
 import HowLink from '../../ui/HowLink.vue';
 import KeptNumber from '../../ui/KeptNumber.vue';
 
+/** One ingredient: its figures with their sources, its cautions, what stands of it and where it is used. */
+
 const props = defineProps<{ id: string }>();
 const router = useRouter();
 const client = useQueryClient();

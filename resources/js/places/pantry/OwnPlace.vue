@@ -8,6 +8,8 @@ import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { INGREDIENT_KINDS } from '../../ui/words';
 
+/** An ingredient of the studio's own is written down. */
+
 const props = defineProps<{ id: string }>();
 const route = useRoute();
 const router = useRouter();

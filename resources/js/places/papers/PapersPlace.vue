@@ -4,6 +4,8 @@ import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num, sayDate } from '../../ui/words';
 
+/** The label and the record of every finished batch. */
+
 const { query, rows: done, none } = useList('BatchList', () => ({ state: 'done' }));
 </script>
 

@@ -12,6 +12,8 @@ import { useEvery, useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { sayDate, todayDate } from '../../ui/words';
 
+/** All routines of the studio, and the start of a new one. */
+
 const router = useRouter();
 const client = useQueryClient();
 const { query, rows } = useList('RoutineList');

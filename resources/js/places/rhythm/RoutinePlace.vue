@@ -9,6 +9,8 @@ import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, num, sayDate } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
 
+/** One routine: its patch test, its days, and what was done. */
+
 const props = defineProps<{ id: string }>();
 const client = useQueryClient();
 const { data, isPending, error, refetch } = useQuery({

@@ -11,6 +11,8 @@ import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
 import { useSteep } from './useSteep';
 
+/** One jar from the first day to the last lot of it: what it needs, its journal, what was had of it. */
+
 const props = defineProps<{ id: string }>();
 const { data, isPending, error, refetch, errors, act, record, unrecord, shake } = useSteep(props.id);
 

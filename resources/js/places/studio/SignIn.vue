@@ -7,6 +7,8 @@ import JarView from '../../jar/JarView.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { useSession } from '../../ui/session';
 
+/** Who is there. */
+
 const session = useSession();
 const router = useRouter();
 const route = useRoute();

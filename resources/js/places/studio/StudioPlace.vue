@@ -7,6 +7,8 @@ import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 
+/** What the studio measures with, where it lies, and whose name its papers bear. */
+
 const session = useSession();
 const router = useRouter();
 const client = useQueryClient();
