@@ -17,6 +17,7 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Head\AgeBand;
+use Crown\Head\Guide;
 use Crown\Head\Porosity;
 use Crown\Head\Profile;
 use Crown\Head\Scalp;
@@ -25,6 +26,7 @@ use Crown\Measure\Band;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Rhythm\Routine;
 use Crown\Steep\Charge;
 use Crown\Steep\Draw as Drawn;
 use Crown\Steep\Herb;
@@ -242,6 +244,28 @@ final class Draw
             [],
             $this->some(Need::cases()),
             $this->some(Condition::cases()),
+        );
+    }
+
+    /** @return array<string, string> answer by question of the guide; some are skipped */
+    public function answers(): array
+    {
+        $given = [];
+        foreach (Guide::questions() as $question) {
+            $given[$question->id] = $this->one([...array_column($question->answers, 'id'), '']);
+        }
+
+        return $given;
+    }
+
+    public function routine(DateTimeImmutable $start): Routine
+    {
+        return new Routine(
+            $start,
+            $this->one(range(1, 7)),
+            $this->one([1, 2, 4, 7]),
+            $this->one([2.0, 3.5, 12.0]),
+            $this->one([7.0, 48.0, 250.0]),
         );
     }
 

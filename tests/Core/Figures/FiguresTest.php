@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Figures;
 
 use Crown\Assessment\Assessor;
+use Crown\Assessment\Composition;
 use Crown\Assessment\Context;
 use Crown\Assessment\Cost;
 use Crown\Assessment\Finding;
@@ -21,16 +22,22 @@ use Crown\Catalogue\Need;
 use Crown\Catalogue\StandIn;
 use Crown\Catalogue\StandIns;
 use Crown\Exchange\IngredientFile;
+use Crown\Formula\FormulaError;
 use Crown\Formula\ProductKind;
 use Crown\Head\FirstFormula;
 use Crown\Head\Fit;
+use Crown\Head\Guide;
 use Crown\Head\Profile;
 use Crown\Head\Shortlist;
+use Crown\Head\Suggestion;
 use Crown\Make\MakeSheet;
+use Crown\Make\Task;
 use Crown\Make\Weighing;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Crown\Papers\Label;
+use Crown\Rhythm\Routine;
+use Crown\Rhythm\RoutineDay;
 use Crown\Solving\Design;
 use Crown\Solving\Requirement;
 use Crown\Solving\SolveError;
@@ -146,12 +153,12 @@ final class FiguresTest extends CoreTestCase
             'keeps' => Keeping::of($subject, new DateTimeImmutable(self::DAY)),
             'cost' => Cost::of($composition),
             'plans' => [new WaterPlan($subject, $draw->catalogue), new LoadPlan($subject)],
-            'without_scale' => WithoutScale::of($composition, $context->kitchen)->formula->lines,
+            'without_scale' => self::ofWithoutScale(WithoutScale::of($composition, $context->kitchen), $composition),
             'weighings' => array_map(
                 static fn (Weighing $w): array => [$w->line, $w->targetGrams, $w->toleranceGrams],
                 $sheet->weighings(),
             ),
-            'tasks' => count($sheet->tasks()),
+            'tasks' => array_map(static fn (Task $t): string => self::numbersIn($t->act.' '.$t->gate), $sheet->tasks()),
             'label' => [
                 str_replace(' ', '_', $label->ingredients()),
                 $label->contains(),
@@ -245,7 +252,38 @@ final class FiguresTest extends CoreTestCase
                 array_column(ProductKind::cases(), null, 'value'),
             ),
             'findings' => self::judged($head, $draw),
+            'suggested' => array_map(
+                static fn (Suggestion $s): array => [$s->trait, $s->value],
+                Guide::suggest($draw->answers()),
+            ),
+            'routine' => self::ofRoutine($draw->routine(new DateTimeImmutable(self::DAY))),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function ofRoutine(Routine $routine): array
+    {
+        return [
+            'days' => array_map(
+                static fn (RoutineDay $d): array => [$d->date->format('Y-m-d'), $d->act->value],
+                $routine->days(),
+            ),
+            'uses' => $routine->usesInJar(),
+            'empty' => $routine->emptyOn()->format('Y-m-d'),
+            'grams' => $routine->gramsUntil($routine->start->modify('+60 days')),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function ofWithoutScale(WithoutScale $without, Composition $of): array
+    {
+        try {
+            $strip = $without->strip(42.0);
+        } catch (FormulaError $e) {
+            $strip = $e->cause;
+        }
+
+        return ['lines' => $without->formula->lines, 'rows' => $without->rows($of), 'strip' => $strip];
     }
 
     /** @return array<string, mixed> */
@@ -354,6 +392,7 @@ final class FiguresTest extends CoreTestCase
         return [
             $finding->key(),
             self::numbersIn($finding->message),
+            array_values($finding->figures),
             $finding->acceptable,
             array_map(static fn ($cure): mixed => $cure->change, $finding->cures),
         ];
