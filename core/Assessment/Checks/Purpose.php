@@ -32,9 +32,7 @@ final readonly class Purpose implements Check
                 : '',
             ProductKind::ScalpOil, ProductKind::HairOil, ProductKind::SealingOil, ProductKind::HotOil => array_filter(
                 $composition->counted(),
-                static fn (Portion $p): bool => $p->ingredient->isPlaced()
-                    && $p->ingredient->composition->solidFat->known()
-                    && $p->ingredient->kind !== IngredientKind::EssentialOil,
+                static fn (Portion $p): bool => $p->ingredient->kind->isFat(),
             ) === []
                 ? 'no oil'
                 : '',

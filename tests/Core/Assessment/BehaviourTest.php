@@ -156,6 +156,9 @@ final class BehaviourTest extends CoreTestCase
             ),
         );
         self::assertNotContains('purpose', self::codes(self::assess(self::formula(['olive-oil' => '100 g']))));
+        foreach (['rosemary-eo', 'calendula', 'vitamin-e'] as $alone) {
+            self::assertContains('purpose', self::codes(self::assess(self::formula([$alone => '10 g']))), $alone);
+        }
         self::assertNotContains('purpose', self::codes(self::assess(self::formula([]))));
     }
 
