@@ -109,7 +109,10 @@ final readonly class Composition
     public function ofKind(IngredientKind ...$kinds): array
     {
         return array_values(
-            array_filter($this->counted(), static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true)),
+            array_filter(
+                $this->counted(),
+                static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true),
+            ),
         );
     }
 

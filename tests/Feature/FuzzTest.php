@@ -201,30 +201,9 @@ final class FuzzTest extends StudioTestCase
         $batch = $this->batch();
         $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $batch['formula_id']]);
         $head = $this->headOf();
-        $routine = $this->got('Routine', 'POST', 'routines', [
-            'head_id' => $head['id'],
-            'batch_id' => $batch['id'],
-            'per_week' => 2,
-            'grams_per_use' => 3,
-            'starts_on' => today()->toDateString(),
-            'way' => '',
-        ]);
-        $marked = $this->got('Head', 'POST', 'heads/'.$head['id'].'/marks', [
-            'zone' => 'crown',
-            'state' => 'dry',
-            'on' => today()->toDateString(),
-            'note' => '',
-        ]);
-        $own = $this->got('OwnKept', 'POST', 'own-ingredients', [
-            'name' => 'Loft oil',
-            'inci' => '',
-            'kind' => 'carrier-oil',
-            'like' => 'olive-oil',
-            'synonyms' => [],
-            'allergens' => [],
-            'vegan' => true,
-            'figures' => [],
-        ]);
+        $routine = $this->routineOf($batch['id']);
+        $marked = $this->marked($head['id']);
+        $own = $this->ownOil('Loft oil');
         $jar = $this->got('Steep', 'POST', 'steeps/'.$this->steep()['id'].'/events', [
             'kind' => 'drawn',
             'on' => today()->toDateString(),

@@ -21,30 +21,9 @@ final class ScopingTest extends StudioTestCase
     public function test_another_studios_ids_answer_404_on_every_route(): void
     {
         $batch = $this->batch();
-        $routine = $this->got('Routine', 'POST', 'routines', [
-            'head_id' => $this->headOf()['id'],
-            'batch_id' => $batch['id'],
-            'per_week' => 2,
-            'grams_per_use' => 3,
-            'starts_on' => today()->toDateString(),
-            'way' => '',
-        ]);
-        $head = $this->got('Head', 'POST', 'heads/'.$routine['head_id'].'/marks', [
-            'zone' => 'crown',
-            'state' => 'dry',
-            'on' => today()->toDateString(),
-            'note' => '',
-        ]);
-        $own = $this->got('OwnKept', 'POST', 'own-ingredients', [
-            'name' => 'Our oil',
-            'inci' => '',
-            'kind' => 'carrier-oil',
-            'like' => 'olive-oil',
-            'synonyms' => [],
-            'allergens' => [],
-            'vegan' => true,
-            'figures' => [],
-        ]);
+        $routine = $this->routineOf($batch['id']);
+        $head = $this->marked($routine['head_id']);
+        $own = $this->ownOil('Our oil');
         $this->ask('PUT', 'ingredients/olive-oil/figures', [
             'form' => '',
             'property' => 'weight',

@@ -224,6 +224,49 @@ abstract class StudioTestCase extends TestCase
             );
     }
 
+    /**
+     * A routine of a finished batch, on a head of its own.
+     *
+     * @return array<string, mixed> $defs/Routine
+     */
+    protected function routineOf(int $batch): array
+    {
+        return $this->got('Routine', 'POST', 'routines', [
+            'head_id' => $this->headOf()['id'],
+            'batch_id' => $batch,
+            'per_week' => 2,
+            'grams_per_use' => 3,
+            'starts_on' => today()->toDateString(),
+            'way' => '',
+        ]);
+    }
+
+    /** @return array<string, mixed> $defs/Head, with a mark on its crown */
+    protected function marked(int $head): array
+    {
+        return $this->got('Head', 'POST', "heads/$head/marks", [
+            'zone' => 'crown',
+            'state' => 'dry',
+            'on' => today()->toDateString(),
+            'note' => '',
+        ]);
+    }
+
+    /** @return array<string, mixed> $defs/OwnKept */
+    protected function ownOil(string $name): array
+    {
+        return $this->got('OwnKept', 'POST', 'own-ingredients', [
+            'name' => $name,
+            'inci' => '',
+            'kind' => 'carrier-oil',
+            'like' => 'olive-oil',
+            'synonyms' => [],
+            'allergens' => [],
+            'vegan' => true,
+            'figures' => [],
+        ]);
+    }
+
     /** @return array<string, mixed> a finished batch */
     protected function batch(float $off = 0.0): array
     {
