@@ -258,10 +258,15 @@ function pick(id: string): void {
                                 <span class="fig fig-measured">{{ num(lot.grams) }}</span>
                                 <span class="unit">g</span>
                             </span>
-                            <span class="quiet">best before {{ sayDate(lot.best_before) }}</span>
-                            <span :class="lot.dry ? 'text-good' : 'said-caution font-semibold'">
-                                {{ lot.dry ? 'dry' : `water ${num(lot.water_percent)} %` }}
+                            <span v-if="lot.withdrawn" class="said-stop font-semibold sm:col-span-2">
+                                must not be used: {{ lot.withdrawn }}
                             </span>
+                            <template v-else>
+                                <span class="quiet">best before {{ sayDate(lot.best_before) }}</span>
+                                <span :class="lot.dry ? 'text-good' : 'said-caution font-semibold'">
+                                    {{ lot.dry ? 'dry' : `water ${num(lot.water_percent)} %` }}
+                                </span>
+                            </template>
                         </li>
                     </ul>
                     <MoreRows :query="lotPages" />
