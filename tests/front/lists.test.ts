@@ -3,11 +3,13 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { defineComponent, h, ref } from 'vue';
 import HeadsPlace from '../../resources/js/places/heads/HeadsPlace.vue';
 import MakePlace from '../../resources/js/places/make/MakePlace.vue';
+import PantryPlace from '../../resources/js/places/pantry/PantryPlace.vue';
 import RhythmPlace from '../../resources/js/places/rhythm/RhythmPlace.vue';
 import { notice } from '../../resources/js/ui/notice';
 import PickOne from '../../resources/js/ui/PickOne.vue';
 import { useEvery } from '../../resources/js/ui/useList';
 import { aServer, later, Status, type Call } from './api';
+import { aLot } from './made';
 import { by, click, pick, press, said, show } from './shown';
 
 let server: ReturnType<typeof aServer>;
@@ -215,5 +217,26 @@ describe('planning a routine', () => {
         await plan();
         expect(server.to('/api/routines', 'POST')[0]?.body).toMatchObject({ head_id: 4, batch_id: 6, per_week: 2 });
         expect(router.currentRoute.value.path).toBe('/rhythm/11');
+    });
+});
+
+describe('oils steeped here, in the pantry', () => {
+    it('says of one that was given up that it must not be used, and nothing that would deny it', async () => {
+        const dry = { dry: true, water_percent: 0, best_before: '2027-08-12' };
+        server.on('GET', '/api/lots', () => ({
+            items: [
+                aLot(1, 'Rosemary in olive oil', { ...dry, withdrawn: 'Smells of wet hay (27 November 2026).' }),
+                aLot(2, 'Nettle in jojoba', dry),
+            ],
+            next: null,
+        }));
+        server.on('GET', '/api/ingredients', () => ({ items: [], total: 0, next: null }));
+        await show(PantryPlace);
+        await flushPromises();
+        const row = (name: string): string => said(by('a', name).closest('li') as HTMLElement);
+        expect(row('Rosemary in olive oil')).toContain('must not be used: Smells of wet hay');
+        expect(row('Rosemary in olive oil')).not.toMatch(/best before|dry/);
+        expect(row('Nettle in jojoba')).toContain('best before 12 August 2027');
+        expect(row('Nettle in jojoba')).not.toContain('must not');
     });
 });
