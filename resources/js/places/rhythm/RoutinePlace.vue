@@ -74,7 +74,7 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                         :class="day.state === 'skipped' ? 'quiet' : ''"
                     >
                         <span class="w-48 shrink-0">{{ sayDate(day.date) }}</span>
-                        <span class="min-w-52 flex-1">{{ day.words }}</span>
+                        <span class="min-w-44 flex-1">{{ day.words }}</span>
                         <span
                             v-if="day.state !== 'planned'"
                             class="font-semibold"
