@@ -152,10 +152,7 @@ final class BatchStore
                 static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
                 $sheet->weighings(),
             ),
-            'tasks' => array_map(
-                static fn (Task $t): array => ['act' => $t->act, 'gate' => $t->gate],
-                $sheet->tasks(),
-            ),
+            'tasks' => array_map(static fn (Task $t): array => ['act' => $t->act, 'gate' => $t->gate], $sheet->tasks()),
             'planned' => $this->planned($batch),
             'actual' => $batch->actual,
             'label' => $batch->label,
@@ -188,15 +185,12 @@ final class BatchStore
             static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
         );
 
-        return array_values(array_map(static fn (Finding $f): string => $f->message, $found));
+        return array_values(array_map(static fn (Finding $f): string => $f->message(), $found));
     }
 
     private function planned(Batch $batch): Assessment
     {
-        return $this->planned[$batch] ??= Assessor::standard()->assess(
-            $batch->composed(),
-            $this->catalogue->context(),
-        );
+        return $this->planned[$batch] ??= Assessor::standard()->assess($batch->composed(), $this->catalogue->context());
     }
 
     /** Two who begin at once take turns: the studio is held until the transaction ends. */

@@ -17,6 +17,7 @@ use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
+use Crown\Measure\WrittenAmount;
 use Crown\Papers\Label;
 use Illuminate\Http\Response;
 
@@ -44,7 +45,7 @@ final class LabelController
         if ($row->withdrawn !== '') {
             throw Refused::now('state', 'This oil must not be used: it gets no label.');
         }
-        $line = new Line('l1', $row->ingredientId(), $row->title(), '100 %', '', Phase::Warm);
+        $line = new Line('l1', $row->ingredientId(), $row->title(), new WrittenAmount('100 %'), '', Phase::Warm);
         $formula = new Formula(
             $row->title(),
             ProductKind::HairOil,

@@ -135,7 +135,7 @@ final readonly class Assessment implements JsonSerializable
                 'name' => $portion->ingredient->name,
                 'kind' => $portion->ingredient->kind->value,
                 'matter' => $this->matter($portion),
-                'amount' => $portion->line->amount,
+                'amount' => $portion->line->amount->text,
                 'form' => $portion->form(),
                 'forms' => array_keys($portion->ingredient->forms),
                 'phase' => $portion->line->phase->value,

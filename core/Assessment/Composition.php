@@ -10,14 +10,12 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Formula;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
-use Crown\Measure\AmountReader;
 use Crown\Measure\Band;
 use Crown\Measure\Basis;
 use Crown\Measure\CannotTell;
 use Crown\Measure\Converter;
 use Crown\Measure\Figure;
 use Crown\Measure\Input;
-use Crown\Measure\MeasureError;
 use Crown\Measure\Shares;
 use Crown\Measure\Working;
 
@@ -29,13 +27,14 @@ final readonly class Composition
 
     /**
      * @param  list<Portion>  $portions in the formula's order, also those whose mass cannot be told
-     * @param  list<string>  $problems about the whole
+     * @param  float|null  $sharesPercent what the shares written come to, per cent, where that is not the whole; null
+     *     where it is
      */
     private function __construct(
         public Formula $formula,
         public array $portions,
         public Band $totalGrams,
-        public array $problems,
+        public ?float $sharesPercent,
     ) {
         $this->counted = array_values(
             array_filter($portions, static fn (Portion $p): bool => $p->counts() && $p->grams->band->best > 0.0),
@@ -51,15 +50,19 @@ final readonly class Composition
                 = $line->ingredient !== '' && $context->catalogue->has($line->ingredient)
                     ? $context->catalogue->get($line->ingredient)
                     : Ingredient::unplaced($line->name);
-            $problems[$i] = '';
+            $problems[$i] = $line->amount->problem;
+            $amount = $line->amount->read;
+            if ($amount === null) {
+                continue;
+            }
+            $amounts[$i] = $amount;
             try {
-                $amounts[$i] = AmountReader::read($line->amount);
-                if (! $amounts[$i]->unit->isRelative()) {
+                if (! $amount->unit->isRelative()) {
                     $form = $line->form === '' ? $ingredients[$i]->usualForm() : $line->form;
-                    $masses[$i] = $converter->grams($amounts[$i], $ingredients[$i]->substance($form));
+                    $masses[$i] = $converter->grams($amount, $ingredients[$i]->substance($form));
                 }
-            } catch (MeasureError|CannotTell $e) {
-                $problems[$i] = $line->amount === '' ? 'No amount is given yet.' : $e->getMessage();
+            } catch (CannotTell $e) {
+                $problems[$i] = $e->getMessage();
             }
         }
         $placed = RelativeAmounts::place(
@@ -78,7 +81,7 @@ final readonly class Composition
             $amounts,
             $placed->masses,
             $placed->problems,
-            $placed->whole,
+            $placed->sharesPercent,
         );
     }
 
@@ -109,10 +112,7 @@ final readonly class Composition
     public function ofKind(IngredientKind ...$kinds): array
     {
         return array_values(
-            array_filter(
-                $this->counted(),
-                static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true),
-            ),
+            array_filter($this->counted(), static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true)),
         );
     }
 
@@ -155,7 +155,6 @@ final readonly class Composition
      * @param  array<int, Amount>  $amounts
      * @param  array<int, Figure>  $masses
      * @param  array<int, string>  $problems
-     * @param  list<string>  $whole
      */
     private static function sized(
         Formula $formula,
@@ -164,11 +163,11 @@ final readonly class Composition
         array $amounts,
         array $masses,
         array $problems,
-        array $whole,
+        ?float $sharesPercent,
     ): self {
         ksort($masses);
         $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === '', ARRAY_FILTER_USE_KEY);
-        $written = self::built($formula, $ingredients, $amounts, $masses, $problems, $whole);
+        $written = self::built($formula, $ingredients, $amounts, $masses, $problems, $sharesPercent);
         $target = $formula->size->target($written->density());
         if ($target <= 0.0 || $written->totalGrams->best <= 0.0) {
             return $written;
@@ -194,7 +193,7 @@ final readonly class Composition
             );
         }
 
-        return self::built($formula, $ingredients, $amounts, $batch, $problems, $whole);
+        return self::built($formula, $ingredients, $amounts, $batch, $problems, $sharesPercent);
     }
 
     /** Grams of a weighed amount as it was written, without the scale's half-width. */
@@ -212,7 +211,6 @@ final readonly class Composition
      * @param  array<int, Amount>  $amounts
      * @param  array<int, Figure>  $masses
      * @param  array<int, string>  $problems
-     * @param  list<string>  $whole
      */
     private static function built(
         Formula $formula,
@@ -220,7 +218,7 @@ final readonly class Composition
         array $amounts,
         array $masses,
         array $problems,
-        array $whole,
+        ?float $sharesPercent,
     ): self {
         $nothing = new Figure(
             Band::exact(0.0),
@@ -246,7 +244,7 @@ final readonly class Composition
             $formula,
             $portions,
             array_reduce($bands, static fn (Band $sum, Band $b): Band => $sum->plus($b), Band::exact(0.0)),
-            $whole,
+            $sharesPercent,
         );
     }
 }

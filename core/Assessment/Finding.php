@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Assessment\Internal\Sentences;
 use Crown\Formula\Acceptance;
 use Crown\Formula\FindingKey;
 use Crown\Formula\Formula;
@@ -11,8 +12,8 @@ use Crown\Measure\Band;
 use JsonSerializable;
 
 /**
- * What a check says: a whole sentence, the figures it rests on, the method that explains the rule, and what would cure
- * it.
+ * What a check found: its code, the lines it is about, the figures it rests on, the method that explains the rule, and
+ * what would cure it. Its sentence is made of these, in one place for each room (FindingWords).
  */
 final readonly class Finding implements JsonSerializable
 {
@@ -26,12 +27,13 @@ final readonly class Finding implements JsonSerializable
      *     allergen, a head, a line that is not there any more
      * @param  int|null  $acceptedBy place among the formula's acceptances of the one that is of it; null when it is
      *     open
+     * @param  array<string, string>  $terms what its sentence names and what does not tell it from another
+     * @param  FindingWords  $words the sentences of the room it comes from
      */
     public function __construct(
         public string $code,
         public Severity $severity,
         public array $portions,
-        public string $message,
         public array $figures,
         public string $method,
         public array $cures = [],
@@ -39,6 +41,8 @@ final readonly class Finding implements JsonSerializable
         public string $accepted = '',
         public array $about = [],
         public ?int $acceptedBy = null,
+        private array $terms = [],
+        private FindingWords $words = new Sentences(),
     ) {
     }
 
@@ -58,7 +62,6 @@ final readonly class Finding implements JsonSerializable
             $this->code,
             $this->severity,
             $this->portions,
-            $this->message,
             $this->figures,
             $this->method,
             $this->cures,
@@ -66,14 +69,32 @@ final readonly class Finding implements JsonSerializable
             $reason,
             $this->about,
             $by,
+            $this->terms,
+            $this->words,
         );
     }
 
     public function isOf(Acceptance $acceptance): bool
     {
         return $acceptance->sentence === null
-            ? $acceptance->key->equals($this->key())
-            : $acceptance->key->code === $this->code && $acceptance->sentence === $this->message;
+            ? $acceptance->key->holdsFor($this->key())
+            : $acceptance->key->code === $this->code && $acceptance->sentence === $this->message();
+    }
+
+    /** What it says, in words. */
+    public function message(): string
+    {
+        return $this->words->of($this);
+    }
+
+    public function figure(string $name): Band
+    {
+        return $this->figures[$name];
+    }
+
+    public function term(string $name): string
+    {
+        return $this->terms[$name];
     }
 
     /** What it says, apart from its words. */
@@ -116,7 +137,7 @@ final readonly class Finding implements JsonSerializable
                 array_unique(array_map(static fn (Portion $p): string => $p->ingredient->id, $this->portions)),
             ),
             'lines' => array_map(static fn (Portion $p): string => $p->line->id, $this->portions),
-            'message' => $this->message,
+            'message' => $this->message(),
             'figures' => (object) $this->figures,
             'method' => $this->method,
             'cures' => $this->cures,

@@ -7,6 +7,7 @@ namespace Crown\Assessment;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
 use Crown\Measure\Unit;
+use Crown\Measure\WrittenAmount;
 use JsonSerializable;
 
 /**
@@ -68,7 +69,9 @@ final readonly class LoadPlan implements JsonSerializable
     {
         $context = $this->subject->context;
         $with = Composition::of(
-            $this->subject->formula()->replacing($portion->line->withAmount(Amount::drops($drops)->written)),
+            $this->subject->formula()->replacing(
+                $portion->line->withAmount(new WrittenAmount(Amount::drops($drops)->written)),
+            ),
             $context,
         );
         $load = Load::of($with, $context->kitchen->scaleGrams);

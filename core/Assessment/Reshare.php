@@ -10,6 +10,7 @@ use Crown\Formula\Size;
 use Crown\Measure\Amount;
 use Crown\Measure\Number;
 use Crown\Measure\Unit;
+use Crown\Measure\WrittenAmount;
 
 /**
  * Share moved from one line to another, as when the edge between two bands of the jar is dragged: all other shares
@@ -100,12 +101,17 @@ final class Reshare
      * @param  float  $percent its new share
      * @param  float  $total grams of the whole as it is written
      */
-    public static function amount(Portion $portion, float $percent, float $total): string
+    public static function amount(Portion $portion, float $percent, float $total): WrittenAmount
+    {
+        return new WrittenAmount(self::amountText($portion, $percent, $total));
+    }
+
+    private static function amountText(Portion $portion, float $percent, float $total): string
     {
         $amount = $portion->amount[0];
         $unit = $amount->also === [] ? $amount->unit : Unit::Gram;
         if ($unit === Unit::Fill) {
-            return $portion->line->amount;
+            return $portion->line->amount->text;
         }
         if ($unit === Unit::Percent) {
             return Amount::percent(round($percent, 2))->written;

@@ -16,6 +16,7 @@ use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
 use Crown\Measure\Shares;
 use Crown\Measure\Unit;
+use Crown\Measure\WrittenAmount;
 
 /**
  * A formula measured with spoons, cups and whole drops, or poured to marks on a bottle. Method page:
@@ -49,10 +50,11 @@ final readonly class WithoutScale
             $measures[$portion->line->id] = $measure;
             $grams = $portion->grams->band->best;
             // What no spoon can say stays weighed, at the batch's size, so that the others keep their proportion to it.
-            $lines[] = $measure !== ''
-                    ? $portion->line->withAmount($measure)->withForm($form)
+            $lines[]
+                = $measure !== ''
+                    ? $portion->line->withAmount(new WrittenAmount($measure))->withForm($form)
                     : ($grams > 0.0
-                        ? $portion->line->withAmount(Amount::grams($grams)->written)
+                        ? $portion->line->withAmount(new WrittenAmount(Amount::grams($grams)->written))
                         : $portion->line);
         }
 
@@ -137,7 +139,8 @@ final readonly class WithoutScale
     {
         $target = $portion->grams->band->best;
         // A cup of chunks is anyone's guess; a butter is melted first.
-        $form = isset($portion->ingredient->forms['melted']) || $portion->ingredient->kind === IngredientKind::Butter
+        $form
+            = isset($portion->ingredient->forms['melted']) || $portion->ingredient->kind === IngredientKind::Butter
                 ? 'melted'
                 : $portion->form();
         $substance = $portion->ingredient->substance($form);

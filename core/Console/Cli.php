@@ -106,7 +106,8 @@ final readonly class Cli
         $form = $arguments->text('form', $ingredient->usualForm());
         $substance = $ingredient->substance($form);
         $grams = (new Converter($this->kitchen($arguments)))->grams($amount, $substance);
-        $millilitres = $ingredient->facts->has(Property::Density20) && ! $ingredient->kind->isPlant()
+        $millilitres
+            = $ingredient->facts->has(Property::Density20) && ! $ingredient->kind->isPlant()
                 ? (new Converter($this->kitchen($arguments)))->millilitres($grams, $substance)->band
                 : null;
 
@@ -154,13 +155,17 @@ final readonly class Cli
 
     private function need(Arguments $arguments): Outcome
     {
-        $need = Need::tryFrom($arguments->text('need', ''))
+        $need
+            = Need::tryFrom($arguments->text('need', ''))
             ?? throw UsageError::option('need', implode(', ', array_column(Need::cases(), 'value')));
-        $strand = Strand::tryFrom($arguments->text('strand', 'medium'))
+        $strand
+            = Strand::tryFrom($arguments->text('strand', 'medium'))
             ?? throw UsageError::option('strand', 'fine, medium, coarse');
-        $porosity = Porosity::tryFrom($arguments->text('porosity', 'normal'))
+        $porosity
+            = Porosity::tryFrom($arguments->text('porosity', 'normal'))
             ?? throw UsageError::option('porosity', 'low, normal, high');
-        $scalp = Scalp::tryFrom($arguments->text('scalp', 'calm'))
+        $scalp
+            = Scalp::tryFrom($arguments->text('scalp', 'calm'))
             ?? throw UsageError::option('scalp', implode(', ', array_column(Scalp::cases(), 'value')));
         $kind = $arguments->text('kind', '');
         if ($kind !== '' && IngredientKind::tryFrom($kind) === null) {
@@ -244,7 +249,7 @@ final readonly class Cli
         $findings = implode(
             '',
             array_map(
-                static fn (Finding $f): string => sprintf("%s: %s\n", $f->severity->value, $f->message),
+                static fn (Finding $f): string => sprintf("%s: %s\n", $f->severity->value, $f->message()),
                 $assessment->findings,
             ),
         );
@@ -256,21 +261,17 @@ final readonly class Cli
     {
         $plant = $this->find($arguments->required('plant'));
         $oil = $this->find($arguments->required('oil'));
-        $method = SteepMethod::tryFrom($arguments->text('method', 'cold-dark'))
+        $method
+            = SteepMethod::tryFrom($arguments->text('method', 'cold-dark'))
             ?? throw UsageError::option('method', implode(', ', array_column(SteepMethod::cases(), 'value')));
-        $start = $arguments->text('wanted', '') !== ''
+        $start
+            = $arguments->text('wanted', '') !== ''
                 ? $arguments->date('wanted', $this->today)
                 : $arguments->date('start', $this->today);
         $form = $arguments->text('form', $plant->usualForm());
         $steep = SteepPlan::begun(
             Charge::of(
-                new Herb(
-                    $plant,
-                    $form,
-                    $arguments->number('grams', 0.0),
-                    $start,
-                    Preparation::usual($form, $method),
-                ),
+                new Herb($plant, $form, $arguments->number('grams', 0.0), $start, Preparation::usual($form, $method)),
                 new Pour($oil, $arguments->number('oil-ml', 0.0) * $oil->density20(), $start),
             ),
             $method,
@@ -316,7 +317,8 @@ final readonly class Cli
             is_array($json) ? $json : throw SolveError::field('the file', 'valid JSON of demands'),
             $this->catalogue,
         );
-        $text = $answer->status === 'impossible'
+        $text
+            = $answer->status === 'impossible'
                 ? sprintf(
                     "Impossible together: %s.\n%s",
                     implode('; ', $answer->conflict),

@@ -49,7 +49,7 @@ final class FormulaText
                     $portion->line->phase->value,
                     $portion->grams->basis === Basis::Measured
                         ? 'weighed'
-                        : sprintf('%s from %s', $portion->grams->basis->value, $portion->line->amount),
+                        : sprintf('%s from %s', $portion->grams->basis->value, $portion->line->amount->text),
                 )
                 : sprintf('  cannot tell        %s: %s', $portion->ingredient->name, $portion->problem);
         }
@@ -63,7 +63,8 @@ final class FormulaText
     private static function method(Assessment $assessment): string
     {
         $written = array_map(static fn (Step $s): string => $s->text, $assessment->subject->formula()->steps);
-        $steps = $written !== [] || $assessment->subject->composition->counted() === []
+        $steps
+            = $written !== [] || $assessment->subject->composition->counted() === []
                 ? $written
                 : array_map(
                     static fn (Task $t): string => $t->act,
@@ -114,7 +115,7 @@ final class FormulaText
                 static fn (Finding $f): string => sprintf(
                     '%s: %s%s',
                     $f->severity === Severity::Stop ? 'STOP' : 'Caution',
-                    $f->message,
+                    $f->message(),
                     $f->accepted === '' ? '' : ' (accepted: '.$f->accepted.')',
                 ),
                 $said,

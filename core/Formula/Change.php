@@ -6,9 +6,8 @@ namespace Crown\Formula;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Amount;
-use Crown\Measure\AmountReader;
-use Crown\Measure\MeasureError;
 use Crown\Measure\Unit;
+use Crown\Measure\WrittenAmount;
 use JsonSerializable;
 
 /**
@@ -77,7 +76,8 @@ final readonly class Change implements JsonSerializable
     public static function fromArray(array $json): self
     {
         $op = $json['op'] ?? '';
-        $kind = ChangeKind::tryFrom(is_string($op) ? $op : '')
+        $kind
+            = ChangeKind::tryFrom(is_string($op) ? $op : '')
             ?? throw FormulaError::field('change.op', implode(', ', array_column(ChangeKind::cases(), 'value')));
         $values = [];
         $given = $kind->takesLines() ? (array) ($json['lines'] ?? []) : array_diff_key($json, ['op' => true]);
@@ -127,7 +127,7 @@ final readonly class Change implements JsonSerializable
     private function changed(Line $line, string $value, Catalogue $catalogue): ?Line
     {
         return match ($this->kind) {
-            ChangeKind::SetAmounts => $value === '' ? null : $line->withAmount($value),
+            ChangeKind::SetAmounts => $value === '' ? null : $line->withAmount(new WrittenAmount($value)),
             ChangeKind::SetPhase => $line->withPhase(
                 Phase::tryFrom($value)
                     ?? throw FormulaError::field('phase', implode(', ', array_column(Phase::cases(), 'value'))),
@@ -149,7 +149,7 @@ final readonly class Change implements JsonSerializable
             Line::freeId(array_map(static fn (Line $l): string => $l->id, $formula->lines)),
             $ingredient->id,
             $ingredient->name,
-            $this->values['amount'] ?? '',
+            new WrittenAmount($this->values['amount'] ?? ''),
             $ingredient->usualForm(),
             Phase::usualFor($ingredient),
         );
@@ -163,32 +163,27 @@ final readonly class Change implements JsonSerializable
      * Where every line is a share and together they are the whole, a share that comes in is taken from the largest that
      * is not locked, as makers do: most often the water, or the oil that carries the rest.
      */
-    private static function makingRoom(Formula $formula, string $amount): Formula
+    private static function makingRoom(Formula $formula, WrittenAmount $amount): Formula
     {
         $shares = [];
-        foreach ([...array_map(static fn (Line $l): string => $l->amount, $formula->lines), $amount] as $written) {
-            try {
-                $read = AmountReader::read($written);
-            } catch (MeasureError) {
+        foreach (
+            [...array_map(static fn (Line $l): WrittenAmount => $l->amount, $formula->lines), $amount] as $written
+        ) {
+            if ($written->read?->unit !== Unit::Percent) {
                 return $formula;
             }
-            if ($read->unit !== Unit::Percent) {
-                return $formula;
-            }
-            $shares[] = $read->count->best;
+            $shares[] = $written->read->count->best;
         }
         $coming = array_pop($shares);
-        $open = array_filter(
-            $shares,
-            static fn (int $i): bool => ! $formula->lines[$i]->locked,
-            ARRAY_FILTER_USE_KEY,
-        );
+        $open = array_filter($shares, static fn (int $i): bool => ! $formula->lines[$i]->locked, ARRAY_FILTER_USE_KEY);
         if (abs(array_sum($shares) - 100.0) > self::WHOLE || $open === [] || max($open) <= 2 * $coming) {
             return $formula;
         }
         $giver = $formula->lines[(int) array_search(max($open), $open, true)];
 
-        return $formula->replacing($giver->withAmount(Amount::percent(round(max($open) - $coming, 4))->written));
+        return $formula->replacing(
+            $giver->withAmount(new WrittenAmount(Amount::percent(round(max($open) - $coming, 4))->written)),
+        );
     }
 
     private static function without(Formula $formula, string $id): Formula

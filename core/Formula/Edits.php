@@ -18,14 +18,20 @@ final class Edits
                 ...$said,
                 ...isset($before[$id])
                     ? self::ofLine($before[$id], $line)
-                    : [sprintf('%s added%s.', self::name($line), $line->amount === '' ? '' : ', '.$line->amount)],
+                    : [
+                        sprintf(
+                            '%s added%s.',
+                            self::name($line),
+                            $line->amount->isBlank() ? '' : ', '.$line->amount->text,
+                        ),
+                    ],
             ];
         }
         foreach (array_diff_key($before, $after) as $line) {
             $said[] = sprintf(
                 '%s taken out, %s.',
                 self::name($line),
-                $line->amount === '' ? 'without an amount' : $line->amount,
+                $line->amount->isBlank() ? 'without an amount' : $line->amount->text,
             );
         }
 
@@ -36,15 +42,17 @@ final class Edits
     private static function ofLine(Line $from, Line $to): array
     {
         if ($from->ingredient !== $to->ingredient || ($from->ingredient === '' && $from->name !== $to->name)) {
-            return [sprintf('%s in the place of %s, %s.', self::name($to), lcfirst(self::name($from)), $to->amount)];
+            return [
+                sprintf('%s in the place of %s, %s.', self::name($to), lcfirst(self::name($from)), $to->amount->text),
+            ];
         }
         $said = [];
-        if ($from->amount !== $to->amount) {
+        if (! $from->amount->equals($to->amount)) {
             $said[] = sprintf(
                 '%s %s instead of %s.',
                 self::name($to),
-                $to->amount === '' ? 'without an amount' : $to->amount,
-                $from->amount === '' ? 'none' : $from->amount,
+                $to->amount->isBlank() ? 'without an amount' : $to->amount->text,
+                $from->amount->isBlank() ? 'none' : $from->amount->text,
             );
         }
         if ($from->form !== $to->form && $to->form !== '') {

@@ -26,9 +26,11 @@ final readonly class FindingKey implements JsonSerializable
     ) {
     }
 
-    public function equals(self $other): bool
+    /** Whether what was decided about this holds for another: it says the same, and perhaps a figure more. */
+    public function holdsFor(self $other): bool
     {
-        return $this->jsonSerialize() == $other->jsonSerialize();
+        return [$this->code, $this->severity, $this->about] === [$other->code, $other->severity, $other->about]
+            && array_intersect_key($other->figures, $this->figures) == $this->figures;
     }
 
     /** @return array{code: string, severity: string, about: list<string>, figures: object} */

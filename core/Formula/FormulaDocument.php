@@ -7,11 +7,21 @@ namespace Crown\Formula;
 use Crown\Json\Format;
 use Crown\Json\JsonError;
 use Crown\Json\Node;
+use Crown\Measure\WrittenAmount;
 use Crown\Problem;
 
 /** Formulas as open JSON, as they are kept and exchanged: $defs/Formula in docs/formats/crown.schema.json. */
 final class FormulaDocument
 {
+    /** Of format 2: what a finding was told apart by, as far as a phrase stood there, and the code for it. */
+    private const PHRASES = [
+        'no conditioning agent' => 'conditioner',
+        'hardly any water' => 'water',
+        'no oil' => 'oil',
+        'more than the whole' => 'over',
+        'read as proportions' => 'proportions',
+    ];
+
     /** @return array<string, mixed> */
     public static function write(Formula $formula): array
     {
@@ -60,7 +70,10 @@ final class FormulaDocument
 
     private static function format(): Format
     {
-        return new Format('honest-crown/formula', [self::knowFindingsByTheirSentence(...)]);
+        return new Format('honest-crown/formula', [
+            self::knowFindingsByTheirSentence(...),
+            self::tellFindingsApartByCodes(...),
+        ]);
     }
 
     /**
@@ -89,6 +102,52 @@ final class FormulaDocument
         return $document;
     }
 
+    /**
+     * From 2 to 3: two findings were told from others of their code by a phrase; now by a code.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function tellFindingsApartByCodes(array $document): array
+    {
+        $rows = $document['accepted'] ?? [];
+        if (is_array($rows)) {
+            $document['accepted'] = array_map(
+                static fn (mixed $row): mixed => is_array($row) && is_array($row['finding'] ?? null)
+                    ? [...$row, 'finding' => self::codedFinding($row['finding'])]
+                    : $row,
+                $rows,
+            );
+        }
+
+        return $document;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $finding of format 2
+     * @return array<array-key, mixed>
+     */
+    private static function codedFinding(array $finding): array
+    {
+        $about = $finding['about'] ?? [];
+        if (is_array($about) && in_array($finding['code'] ?? '', ['purpose', 'shares.sum'], true)) {
+            $finding['about'] = array_map(self::codeOf(...), $about);
+        }
+
+        return $finding;
+    }
+
+    private static function codeOf(mixed $about): mixed
+    {
+        $found = array_filter(
+            self::PHRASES,
+            static fn (string $phrase): bool => is_string($about) && str_contains($about, $phrase),
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return array_values($found)[0] ?? $about;
+    }
+
     /** @return array<string, mixed> */
     private static function writeSize(Size $size): array
     {
@@ -112,7 +171,7 @@ final class FormulaDocument
             'id' => $line->id,
             'ingredient' => $line->ingredient,
             'name' => $line->name,
-            'amount' => $line->amount,
+            'amount' => $line->amount->text,
             'form' => $line->form,
             'phase' => $line->phase->value,
             'locked' => $line->locked,
@@ -169,7 +228,7 @@ final class FormulaDocument
                 $id,
                 $ingredient,
                 $row->text('name', $ingredient, Line::LONGEST_NAME),
-                $row->text('amount', '', Line::LONGEST_AMOUNT),
+                new WrittenAmount($row->text('amount', '', Line::LONGEST_AMOUNT)),
                 $row->text('form', '', 20),
                 $row->one('phase', Phase::class, Phase::Warm),
                 $row->flag('locked'),

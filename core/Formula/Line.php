@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Measure\WrittenAmount;
+
 /** One ingredient in a formula, with its amount as the maker wrote it. */
 final readonly class Line
 {
@@ -16,14 +18,13 @@ final readonly class Line
      * @param  string  $id stays with the line through every edit
      * @param  string  $ingredient id in the catalogue, or "" when the name was not placed
      * @param  string  $name as written
-     * @param  string  $amount as written; need not be readable yet
      * @param  string  $form fresh, dried, powder, seed, melted, or ""
      */
     public function __construct(
         public string $id,
         public string $ingredient,
         public string $name,
-        public string $amount,
+        public WrittenAmount $amount,
         public string $form,
         public Phase $phase,
         public bool $locked = false,
@@ -45,7 +46,7 @@ final readonly class Line
         return 'l'.$n;
     }
 
-    public function withAmount(string $amount): self
+    public function withAmount(WrittenAmount $amount): self
     {
         return new self($this->id, $this->ingredient, $this->name, $amount, $this->form, $this->phase, $this->locked);
     }

@@ -19,6 +19,7 @@ use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
+use Crown\Measure\WrittenAmount;
 
 /**
  * A sensible first version of a product for one head, from chosen ingredients: a skeleton of its kind, filled with what
@@ -298,7 +299,7 @@ final readonly class FirstFormula
                 'l'.(count($lines) + 1),
                 $ingredient->id,
                 $ingredient->name,
-                $id === $filling ? 'to fill' : Amount::percent($rounded)->written,
+                new WrittenAmount($id === $filling ? 'to fill' : Amount::percent($rounded)->written),
                 '',
                 Phase::usualFor($ingredient),
             );

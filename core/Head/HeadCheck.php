@@ -12,6 +12,7 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Name;
 use Crown\Formula\Change;
+use Crown\Head\Internal\HeadSentences;
 use Crown\Measure\Band;
 
 /** Does a formula suit one head: its red flags, allergies, dislikes of the season, conditions and weight? */
@@ -30,14 +31,10 @@ final readonly class HeadCheck implements Check
                 'head.clinician',
                 Severity::Stop,
                 [],
-                sprintf(
-                    '%s has signs that a clinician should see before any formula is used: %s.',
-                    $this->head->name,
-                    implode(', ', $flags),
-                ),
                 [],
                 'fit',
                 about: [$this->head->name, ...$flags],
+                words: new HeadSentences(),
             );
         }
         foreach ($subject->composition->portions as $portion) {
@@ -60,11 +57,11 @@ final readonly class HeadCheck implements Check
                     'head.allergy',
                     Severity::Stop,
                     [$portion],
-                    sprintf('%s is allergic to %s; %s bears it.', $this->head->name, $allergy, $name),
                     $figures,
                     'fit',
                     $cure,
                     about: [$this->head->name, $allergy],
+                    words: new HeadSentences(),
                 );
             }
         }
@@ -74,16 +71,11 @@ final readonly class HeadCheck implements Check
                     'head.condition',
                     Severity::Caution,
                     [$portion],
-                    sprintf(
-                        'With %s, %s asks the clinician before using %s.',
-                        $condition->label(),
-                        $this->head->name,
-                        $name,
-                    ),
                     $figures,
                     'fit',
                     $cure,
                     about: [$this->head->name, $condition->value],
+                    words: new HeadSentences(),
                 );
             }
         }
@@ -93,11 +85,12 @@ final readonly class HeadCheck implements Check
                     'head.dislike',
                     Severity::Caution,
                     [$portion],
-                    sprintf('%s does not like %s%s.', $this->head->name, $dislike->what, $dislike->season->words()),
                     $figures,
                     'fit',
                     $cure,
                     about: [$this->head->name, $dislike->what],
+                    terms: ['season' => $dislike->season->value],
+                    words: new HeadSentences(),
                 );
             }
         }
@@ -123,22 +116,10 @@ final readonly class HeadCheck implements Check
                 'head.weight',
                 Severity::Caution,
                 [],
-                $index > $target->high
-                    ? sprintf(
-                        'Its weight index is %.1f; for %s up to %.1f suits. It may weigh the hair down.',
-                        $index,
-                        $hair,
-                        $target->high,
-                    )
-                    : sprintf(
-                        'Its weight index is %.1f; for %s from %.1f suits. It may do too little.',
-                        $index,
-                        $hair,
-                        $target->low,
-                    ),
                 ['weight index' => Band::exact($index), 'target' => $target],
                 'fit',
                 about: [$hair],
+                words: new HeadSentences(),
             ),
         ];
     }

@@ -9,6 +9,7 @@ use Crown\Formula\FormulaError;
 use Crown\Formula\Line;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
+use Crown\Measure\WrittenAmount;
 
 /**
  * What was actually weighed, put in the place of what the formula asked for, so that every figure is worked out anew.
@@ -35,7 +36,9 @@ final readonly class Actuals
         return $formula
             ->withLines(
                 array_map(
-                    static fn (Line $l): Line => $l->withAmount(Amount::grams(round($grams[$l->id], 3))->written),
+                    static fn (Line $l): Line => $l->withAmount(
+                        new WrittenAmount(Amount::grams(round($grams[$l->id], 3))->written),
+                    ),
                     $weighed,
                 ),
             )

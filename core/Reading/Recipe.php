@@ -11,6 +11,7 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Formula\Step;
+use Crown\Measure\WrittenAmount;
 use Crown\Reading\Internal\ForWhom;
 use JsonSerializable;
 
@@ -42,7 +43,7 @@ final readonly class Recipe implements JsonSerializable
                 'l'.($i + 1),
                 $read->ingredient(),
                 $known ? $read->matches[0]->ingredient->name : $read->name,
-                $read->amount,
+                new WrittenAmount($read->amount),
                 $read->form,
                 $read->phase ?? ($known ? $this->phaseOf($read) : Phase::Warm),
             );
@@ -126,16 +127,18 @@ final readonly class Recipe implements JsonSerializable
         $words = mb_strtolower($this->title);
         $acts = array_map(static fn (Step $s): string => $s->act, $this->steps);
         $ids = array_map(static fn (ReadLine $l): string => $l->ingredient(), $this->lines);
-        $wax = array_filter(
-            $this->lines,
-            static fn (ReadLine $l): bool => $l->ingredient() !== ''
-                && $l->matches[0]->ingredient->kind->value === 'wax',
-        ) !== [];
-        $butter = array_filter(
-            $this->lines,
-            static fn (ReadLine $l): bool => $l->ingredient() !== ''
-                && $l->matches[0]->ingredient->kind->value === 'butter',
-        ) !== [];
+        $wax
+            = array_filter(
+                $this->lines,
+                static fn (ReadLine $l): bool => $l->ingredient() !== ''
+                    && $l->matches[0]->ingredient->kind->value === 'wax',
+            ) !== [];
+        $butter
+            = array_filter(
+                $this->lines,
+                static fn (ReadLine $l): bool => $l->ingredient() !== ''
+                    && $l->matches[0]->ingredient->kind->value === 'butter',
+            ) !== [];
 
         return match (true) {
             preg_match('/\bbar\b/u', $words) === 1 => ProductKind::ConditionerBar,

@@ -16,6 +16,7 @@ use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
+use Crown\Measure\WrittenAmount;
 use Crown\Solving\Internal\Pool;
 use Crown\Solving\Internal\Wishes;
 use Crown\Solving\Requirement\CostOfHundredGrams;
@@ -114,10 +115,11 @@ final readonly class Design
         $now = $this->subject->composition->percentages();
         $written = Reshare::written($this->subject, $formula, $answer->shares, $now);
         $total = Composition::of($formula->withSize(Size::asWritten()), $this->subject->context)->totalGrams->best;
-        $byShare = array_filter(
-            $this->subject->composition->counted(),
-            static fn (Portion $p): bool => $p->amount[0]->unit->isRelative(),
-        ) !== [];
+        $byShare
+            = array_filter(
+                $this->subject->composition->counted(),
+                static fn (Portion $p): bool => $p->amount[0]->unit->isRelative(),
+            ) !== [];
         $lines = $written->lines;
         foreach (array_diff_key($answer->shares, $now) as $id => $share) {
             if ($share > self::NOT_WORTH_A_LINE) {
@@ -230,7 +232,7 @@ final readonly class Design
             Line::freeId(array_map(static fn (Line $l): string => $l->id, $lines)),
             $ingredient->id,
             $ingredient->name,
-            $amount->written,
+            new WrittenAmount($amount->written),
             $ingredient->usualForm(),
             Phase::usualFor($ingredient),
         );

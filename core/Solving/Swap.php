@@ -92,7 +92,7 @@ final readonly class Swap
             $said[] = sprintf('No %s any more.', $allergen);
         }
         foreach (self::graver($this->assessment, $this->before) as $finding) {
-            $said[] = sprintf('New %s: %s', $finding->severity->value, $finding->message);
+            $said[] = sprintf('New %s: %s', $finding->severity->value, $finding->message());
         }
 
         return $said === [] ? ['Nothing that can be told apart.'] : $said;
@@ -113,8 +113,7 @@ final readonly class Swap
             }
             $now[$id] ??= ['ingredient' => $ingredient, 'share' => 0.0, 'moves' => true];
             $now[$id]['share'] += $portion->percent();
-            $now[$id]['moves']
-                = $now[$id]['moves'] && ! $portion->line->locked && $ingredient->kind->isFat();
+            $now[$id]['moves'] = $now[$id]['moves'] && ! $portion->line->locked && $ingredient->kind->isFat();
         }
         $candidates = array_map(
             static fn (array $n): Candidate => new Candidate(
@@ -135,12 +134,10 @@ final readonly class Swap
         $heaviness = $subject->heaviness();
         $may = max(1.0, $solids * self::SOLIDS);
         $near = new EffectiveSolids(new Between(max(0.0, $solids - $may), $solids + $may));
-        $requirements = $heaviness === null
-            ? [[$near]]
-            : [
-                [$near, new Heaviness(new Between($heaviness - self::WEIGHT, $heaviness + self::WEIGHT))],
-                [$near],
-            ];
+        $requirements
+            = $heaviness === null
+                ? [[$near]]
+                : [[$near, new Heaviness(new Between($heaviness - self::WEIGHT, $heaviness + self::WEIGHT))], [$near]];
         // What gives way to the stand-in are the fats; everything else keeps its share.
         foreach ($requirements as $asked) {
             $answer = Solver::solve($candidates, $asked, [Goal::Nearest]);

@@ -55,7 +55,7 @@
     @if ($said !== [])
         <h2>What was said of it</h2>
         @foreach ($said as $finding)
-            <p><b>{{ $finding->severity->value === 'stop' ? 'Stop' : 'Caution' }}.</b> {{ $finding->message }}@if ($finding->accepted !== '') <i>Accepted: {{ $finding->accepted }}</i>@endif</p>
+            <p><b>{{ $finding->severity->value === 'stop' ? 'Stop' : 'Caution' }}.</b> {{ $finding->message() }}@if ($finding->accepted !== '') <i>Accepted: {{ $finding->accepted }}</i>@endif</p>
         @endforeach
     @endif
     @if (trim($formula->notes) !== '')

@@ -18,6 +18,7 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Kitchen;
+use Crown\Measure\WrittenAmount;
 use Crown\Steep\Charge;
 use Crown\Steep\Herb;
 use Crown\Steep\Pour;
@@ -54,7 +55,7 @@ abstract class CoreTestCase extends TestCase
                 'l'.(count($built) + 1),
                 self::catalogue()->has($id) ? $id : '',
                 $id,
-                $amount,
+                new WrittenAmount($amount),
                 $form,
                 $phase,
             );

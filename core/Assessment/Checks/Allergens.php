@@ -26,11 +26,6 @@ final readonly class Allergens implements Check
                 'allergen',
                 Severity::Note,
                 $portions,
-                sprintf(
-                    'Holds %s (%s): name it on the label and ask before giving it away.',
-                    $allergen,
-                    implode(', ', array_map(static fn ($p): string => mb_strtolower($p->ingredient->name), $portions)),
-                ),
                 ['share, %' => $subject->composition->shareOf($portions)->scaled(100)],
                 'allergens',
                 about: [$allergen],

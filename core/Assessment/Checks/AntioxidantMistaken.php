@@ -41,10 +41,6 @@ final readonly class AntioxidantMistaken implements Check
                 'antioxidant.not-preservative',
                 $needs ? Severity::Caution : Severity::Note,
                 $antioxidants,
-                sprintf(
-                    '%s slows oils going rancid; it does nothing against microbes and is not a preservative.',
-                    implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $antioxidants)),
-                ),
                 ['share, %' => $subject->composition->shareOf($antioxidants)->scaled(100)],
                 'preservation',
             ),

@@ -36,9 +36,6 @@ final readonly class AudienceAdvice implements Check
                     Severity::Stop,
                     [$portion],
                     $pregnant
-                        ? sprintf('%s is %s.', $name, $why)
-                        : sprintf('%s is %s; this is meant for "%s".', $name, $why, $audience->label()),
-                    $pregnant
                         ? ['share, %' => $portion->share->scaled(100)]
                         : [
                             'minimum age, years' => Band::exact(
@@ -47,13 +44,13 @@ final readonly class AudienceAdvice implements Check
                         ],
                     'load',
                     $out,
+                    about: $pregnant ? [] : [$audience->value],
                 );
             } elseif ($pregnant && $portion->ingredient->precautions->pregnancy !== Advice::Ok) {
                 $findings[] = new Finding(
                     'pregnancy.avoid',
                     Severity::Caution,
                     [$portion],
-                    sprintf('%s calls for advice in pregnancy and nursing: ask the clinician first.', $name),
                     ['share, %' => $portion->share->scaled(100)],
                     'load',
                     $out,

@@ -44,15 +44,6 @@ final readonly class BowlSize implements Check
                 'bowl.small',
                 Severity::Caution,
                 [],
-                sprintf(
-                    'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d '
-                        .'goes, or make less.',
-                    $volume->best,
-                    $whipped ? 'whipping' : 'stirring without spilling',
-                    $needed->best,
-                    $bowl,
-                    (int) ceil($needed->best / $bowl),
-                ),
                 ['volume, ml' => $volume, 'bowl needed, ml' => $needed, 'largest bowl, ml' => Band::exact($bowl)],
                 'amounts',
                 $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],

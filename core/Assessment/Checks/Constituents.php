@@ -35,21 +35,12 @@ final readonly class Constituents implements Check
                 'load.constituent',
                 Severity::Stop,
                 $bearers,
-                sprintf(
-                    '%s from %s comes to %.3g %% at worst; its limit is %g %%.',
-                    ucfirst($limit->name),
-                    implode(
-                        ' and ',
-                        array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $bearers),
-                    ),
-                    $sum * $allowed,
-                    $allowed,
-                ),
                 [$limit->name.', % at worst' => Band::exact($sum * $allowed), 'limit, %' => Band::exact($allowed)],
                 'load',
                 $oils === []
                     ? []
                     : [new Cure('Cut the oils that bring it', $subject->load->scaledBy(0.98 / $sum, $oils))],
+                terms: ['constituent' => $limit->name],
             );
         }
 

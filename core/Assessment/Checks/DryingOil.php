@@ -30,11 +30,6 @@ final readonly class DryingOil implements Check
                 'drying-oil.rags',
                 Severity::Note,
                 $drying,
-                sprintf(
-                    '%s dries in air: rags and filters soaked with it can heat themselves and burn. Wash them or lay '
-                        .'them flat outdoors, and keep the oil in the fridge.',
-                    implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $drying)),
-                ),
                 ['share, %' => $subject->composition->shareOf($drying)->scaled(100)],
                 'life',
             ),

@@ -28,13 +28,6 @@ final readonly class EssentialOilEach implements Check
                 'load.oil',
                 Severity::Stop,
                 [$portion],
-                sprintf(
-                    '%s may be %.2f %% at worst; its dermal maximum is %g %% (%s).',
-                    $portion->ingredient->name,
-                    $percent->high,
-                    $limit,
-                    $portion->ingredient->precautions->dermalReason,
-                ),
                 ['share, %' => $percent, 'dermal maximum, %' => Band::exact($limit)],
                 'load',
                 [

@@ -30,7 +30,6 @@ final readonly class EssentialOilTotal implements Check
                     'load.audience',
                     Severity::Stop,
                     $oils,
-                    'Essential oils are not for children under 2.',
                     ['essential oils, %' => $subject->load->percent(), 'ceiling, %' => Band::exact(0.0)],
                     'load',
                     [
@@ -53,13 +52,6 @@ final readonly class EssentialOilTotal implements Check
                 'load.total',
                 Severity::Stop,
                 $oils,
-                sprintf(
-                    'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
-                    $percent->best,
-                    $percent->high,
-                    $audience->label(),
-                    $ceiling,
-                ),
                 ['essential oils, %' => $percent, 'ceiling, %' => Band::exact($ceiling)],
                 'load',
                 [

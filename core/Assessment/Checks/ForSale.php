@@ -18,23 +18,12 @@ final readonly class ForSale implements Check
         if (! $subject->formula()->forSale || $subject->composition->counted() === []) {
             return [];
         }
-        $findings = [
-            new Finding(
-                'sale.law',
-                Severity::Note,
-                [],
-                'For sale: cosmetics law, a product-safety assessment, notification and labelling are yours to check '
-                    .'with the authorities and qualified people where you sell.',
-                [],
-                'label',
-            ),
-        ];
+        $findings = [new Finding('sale.law', Severity::Note, [], [], 'label')];
         if ($subject->water->class === WaterClass::Emulsion || $subject->water->class === WaterClass::Traces) {
             $findings[] = new Finding(
                 'sale.challenge-test',
                 Severity::Caution,
                 $subject->water->bearers,
-                'It holds water, so its preservation must pass a challenge test in a laboratory before it is sold.',
                 ['water, %' => $subject->water->percent],
                 'preservation',
             );

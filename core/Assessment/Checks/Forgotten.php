@@ -53,15 +53,10 @@ final readonly class Forgotten implements Check
                 'forgotten',
                 Severity::Note,
                 [],
-                sprintf(
-                    '%s%s was in your last version and is not in this one. Left out on purpose?',
-                    $line->name,
-                    $line->amount === '' ? '' : ', '.$line->amount.',',
-                ),
                 [],
                 'amounts',
-                $back ? [new Cure('Put it back', Change::add($line->ingredient, $line->amount))] : [],
-                about: [$line->name, $line->amount],
+                $back ? [new Cure('Put it back', Change::add($line->ingredient, $line->amount->text))] : [],
+                about: [$line->name, $line->amount->text],
             );
         }
 
@@ -80,7 +75,7 @@ final readonly class Forgotten implements Check
                 $subject->composition->counted(),
                 static fn (Portion $p): bool => isset($was[$p->line->id])
                     && self::matter($was[$p->line->id]) === self::matter($p->line)
-                    && $was[$p->line->id]->amount !== $p->line->amount,
+                    && ! $was[$p->line->id]->amount->equals($p->line->amount),
             ),
         );
         if ($changed === []) {
@@ -97,18 +92,11 @@ final readonly class Forgotten implements Check
             if ($old <= 0.0 || $now <= 0.0 || max($now / $old, $old / $now) < self::SLIP) {
                 continue;
             }
-            $amount = $was[$portion->line->id]->amount;
+            $amount = $was[$portion->line->id]->amount->text;
             $findings[] = new Finding(
                 'doubtful',
                 Severity::Caution,
                 [$portion],
-                sprintf(
-                    '%s is %s %% here and was %s %% in your last version (%s). A slip of the pen?',
-                    $portion->ingredient->name,
-                    self::percent($now),
-                    self::percent($old),
-                    $amount,
-                ),
                 ['share now, %' => $portion->share->scaled(100), 'share before, %' => Band::exact($old)],
                 'amounts',
                 [new Cure(sprintf('Back to %s', $amount), Change::amounts([$portion->line->id => $amount]))],
@@ -122,10 +110,5 @@ final readonly class Forgotten implements Check
     private static function matter(Line $line): string
     {
         return $line->ingredient === '' ? 'named '.mb_strtolower($line->name) : $line->ingredient;
-    }
-
-    private static function percent(float $percent): string
-    {
-        return number_format($percent, $percent < 10.0 ? 1 : 0);
     }
 }

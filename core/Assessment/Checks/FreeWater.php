@@ -12,6 +12,7 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
 use Crown\Formula\Change;
+use Crown\Measure\Band;
 
 /** Does water come in, and can the product hold it? */
 final readonly class FreeWater implements Check
@@ -19,22 +20,12 @@ final readonly class FreeWater implements Check
     public function examine(Examined $subject): array
     {
         $water = $subject->water;
-        $from = implode(
-            ' and ',
-            array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $water->bearers),
-        );
         if ($water->class === WaterClass::Traces) {
             return [
                 new Finding(
                     'water.trace',
                     Severity::Caution,
                     $water->bearers,
-                    sprintf(
-                        'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: '
-                            .'%.2f %%. Weigh, settle or dry it, or preserve and keep it short.',
-                        $from,
-                        $water->percent->best,
-                    ),
                     ['water, %' => $water->percent],
                     'water',
                 ),
@@ -45,33 +36,13 @@ final readonly class FreeWater implements Check
         }
         $figures = ['water, %' => $water->percent];
         $cures = $this->cures($water->bearers);
-        $findings = [
-            new Finding(
-                'water.free',
-                Severity::Stop,
-                $water->bearers,
-                sprintf(
-                    'There is about %.1f %% of free water, from %s, and nothing that holds it: it separates and '
-                        .'spoils. Redesign it, or make it for yourself only, frozen in portions for up to 30 days.',
-                    $water->percent->best,
-                    $from,
-                ),
-                $figures,
-                'water',
-                $cures,
-            ),
-        ];
+        $findings = [new Finding('water.free', Severity::Stop, $water->bearers, $figures, 'water', $cures)];
         if ($subject->composition->formula->kind->value === 'emulsion' || $water->emulsifierPercent > 0.0) {
             $findings[] = new Finding(
                 'emulsifier.missing',
                 Severity::Stop,
                 $water->bearers,
-                sprintf(
-                    'The emulsifier is %.1f %% for %.1f %% of water: too little to hold it.',
-                    $water->emulsifierPercent,
-                    $water->percent->best,
-                ),
-                $figures,
+                [...$figures, 'emulsifier, %' => Band::exact($water->emulsifierPercent)],
                 'water',
             );
         }

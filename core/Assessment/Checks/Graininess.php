@@ -50,11 +50,6 @@ final readonly class Graininess implements Check
                 'texture.grainy',
                 Severity::Note,
                 $grainy,
-                sprintf(
-                    '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the '
-                        .'fridge or a cold bath, and keep them from melting again.',
-                    implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $grainy)),
-                ),
                 ['butters that turn grainy, %' => $share->scaled(100)],
                 'texture',
             ),

@@ -33,13 +33,6 @@ final readonly class HeatShy implements Check
                 'phase.heat-shy',
                 Severity::Caution,
                 [$portion],
-                sprintf(
-                    '%s goes in with "%s" at about %g °C, but bears at most %g °C: it boils off or breaks down.',
-                    $portion->ingredient->name,
-                    mb_strtolower($phase->label()),
-                    $phase->celsius(),
-                    $limit->best,
-                ),
                 ['phase, °C' => Band::exact($phase->celsius()), 'highest addition, °C' => $limit],
                 'phases',
                 [new Cure('Move it to the cool-down', Change::phase(Phase::CoolDown, $portion->line->id))],

@@ -40,24 +40,6 @@ final readonly class InsolublePowder implements Check
                 'insoluble.powder',
                 $onPurpose ? Severity::Note : Severity::Caution,
                 [$portion],
-                match (true) {
-                    $plant => sprintf(
-                        '%s does not dissolve in oil. Steep it first and strain it; the steep is what goes in.',
-                        $ingredient->name,
-                    ),
-                    $onPurpose => sprintf(
-                        '%s does not dissolve; it stays as a fine powder. Sift it and whip it in.',
-                        $ingredient->name,
-                    ),
-                    $ingredient->kind === IngredientKind::Humectant => sprintf(
-                        '%s does not mix with oil: it sinks to the bottom.',
-                        $ingredient->name,
-                    ),
-                    default => sprintf(
-                        '%s does not dissolve in oil: it stays as grit and cannot work evenly.',
-                        $ingredient->name,
-                    ),
-                },
                 ['share, %' => $portion->share->scaled(100)],
                 'phases',
                 $onPurpose

@@ -32,18 +32,6 @@ final readonly class Phototoxic implements Check
                 'phototoxic',
                 $over ? Severity::Stop : Severity::Note,
                 [$portion],
-                $over
-                    ? sprintf(
-                        '%s may be %.2f %% at worst; above %g %% sunlight on the skin can burn.',
-                        $portion->ingredient->name,
-                        $percent->high,
-                        $limit->best,
-                    )
-                    : sprintf(
-                        '%s can make skin burn in sunlight above %g %%; this stays under it.',
-                        $portion->ingredient->name,
-                        $limit->best,
-                    ),
                 ['share, %' => $percent, 'phototoxic maximum, %' => $limit],
                 'load',
                 $over

@@ -51,26 +51,13 @@ final readonly class Preservation implements Check
                 ),
             ]
             : [];
-        [$severity, $message, $cures] = match ($class) {
+        [$severity, $cures] = match ($class) {
             WaterClass::WetInUse => [
                 Severity::Caution,
-                'No water is in it, but it will meet wet fingers or a shower, and nothing preserves it. Use a dry '
-                .'spatula or a pump and a dry place, or an oil-soluble preservative.',
                 [new Cure('Keep it dry: spatula or pump, dry shelf', Change::keptDry()), ...$add(self::FOR_OIL)],
             ],
-            WaterClass::Traces => [
-                Severity::Caution,
-                'It holds traces of water and no broad-spectrum preservative: at most 3 months, kept cool.',
-                $add(self::FOR_OIL),
-            ],
-            default => [
-                Severity::Stop,
-                sprintf(
-                    'An emulsion with %.0f %% of water and no broad-spectrum preservative grows microbes within days.',
-                    $subject->water->percent->best,
-                ),
-                $add(self::FOR_WATER),
-            ],
+            WaterClass::Traces => [Severity::Caution, $add(self::FOR_OIL)],
+            default => [Severity::Stop, $add(self::FOR_WATER)],
         };
 
         return [
@@ -78,7 +65,6 @@ final readonly class Preservation implements Check
                 'preservative.missing',
                 $severity,
                 $subject->water->bearers,
-                $message,
                 ['water, %' => $subject->water->percent],
                 'preservation',
                 $cures,
@@ -92,7 +78,6 @@ final readonly class Preservation implements Check
     {
         $findings = [];
         foreach ($preservative->lines as $portion) {
-            $name = $portion->ingredient->name;
             if (! Preservative::dissolves($portion->ingredient->preservation->solubility, $subject->water->class)) {
                 $watery
                     = $subject->water->class === WaterClass::Emulsion || $subject->water->class === WaterClass::Free;
@@ -101,12 +86,6 @@ final readonly class Preservation implements Check
                     'preservative.unsuitable',
                     Severity::Caution,
                     [$portion],
-                    sprintf(
-                        $watery
-                            ? '%s goes into the oil only, and it is the water that spoils.'
-                            : '%s does not dissolve in oil, so it cannot protect a product without a water phase.',
-                        $name,
-                    ),
                     ['share, %' => $portion->share->scaled(100)],
                     'preservation',
                     $subject->context->catalogue->has($instead)
@@ -127,7 +106,6 @@ final readonly class Preservation implements Check
                     'preservative.unsuitable',
                     Severity::Caution,
                     [$portion],
-                    sprintf('%s does not cover bacteria, yeast and mould alike: it is not enough alone.', $name),
                     ['share, %' => $portion->share->scaled(100)],
                     'preservation',
                     about: ['partial'],
@@ -151,15 +129,6 @@ final readonly class Preservation implements Check
             'preservative.dose',
             $percent > $use->high ? Severity::Stop : Severity::Caution,
             [$portion],
-            sprintf(
-                '%s is %.2f %% of the finished mass (%.2f %% reckoned on the base); its range is %g to %g %% of the '
-                    .'finished mass.',
-                $portion->ingredient->name,
-                $percent,
-                $base,
-                $use->low,
-                $use->high,
-            ),
             [
                 'share of the finished mass, %' => $portion->share->scaled(100),
                 'on the base, %' => Band::exact($base),

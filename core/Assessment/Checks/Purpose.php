@@ -25,16 +25,14 @@ final readonly class Purpose implements Check
             ProductKind::ConditionerBar, ProductKind::RinseOutBalm => $composition->ofKind(
                 IngredientKind::Conditioning,
             ) === []
-                ? 'no conditioning agent: fats alone stay on the hair as grease instead of rinsing to a slip'
+                ? 'conditioner'
                 : '',
-            ProductKind::Emulsion => $subject->water->percent->best < 10.0
-                ? 'hardly any water: what is without it is an oil or a butter, and is better called so'
-                : '',
+            ProductKind::Emulsion => $subject->water->percent->best < 10.0 ? 'water' : '',
             ProductKind::ScalpOil, ProductKind::HairOil, ProductKind::SealingOil, ProductKind::HotOil => array_filter(
                 $composition->counted(),
                 static fn (Portion $p): bool => $p->ingredient->kind->isFat(),
             ) === []
-                ? 'no oil'
+                ? 'oil'
                 : '',
             default => '',
         };
@@ -47,7 +45,6 @@ final readonly class Purpose implements Check
                 'purpose',
                 Severity::Caution,
                 [],
-                sprintf('For a %s there is %s.', lcfirst($subject->formula()->kind->label()), $missing),
                 [],
                 'phases',
                 about: [$subject->formula()->kind->value, $missing],

@@ -28,26 +28,15 @@ final readonly class ScaleResolution implements Check
             if (! $weighed || $uncertain <= self::TOLERABLE) {
                 continue;
             }
-            $times = (int) ceil($uncertain / self::TOLERABLE);
-            $drops = $portion->ingredient->kind->isLiquid() ? 'count drops from a calibrated bottle, ' : '';
             $findings[] = new Finding(
                 'scale.resolution',
                 Severity::Caution,
                 [$portion],
-                sprintf(
-                    '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as '
-                        .'much.',
-                    $grams,
-                    lcfirst($portion->ingredient->name),
-                    $scale,
-                    $uncertain * 100,
-                    $drops,
-                    $times,
-                ),
                 [
                     'grams' => $portion->grams->band,
                     'uncertain, %' => Band::exact($uncertain * 100),
                     'scale, g' => Band::exact($scale),
+                    'times as much' => Band::exact(ceil($uncertain / self::TOLERABLE)),
                 ],
                 'amounts',
             );

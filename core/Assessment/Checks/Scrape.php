@@ -32,19 +32,7 @@ final readonly class Scrape implements Check
         }
 
         return [
-            new Finding(
-                'texture.scrape',
-                Severity::Note,
-                [],
-                sprintf(
-                    'In a cold room (%g °C) its effective solids are %.0f %%: it has to be scraped or warmed in the '
-                        .'hand. More liquid oil, or less wax, makes it give.',
-                    Texture::COLD_ROOM,
-                    $cold->best,
-                ),
-                ['effective solids at 12 °C, %' => $cold],
-                'texture',
-            ),
+            new Finding('texture.scrape', Severity::Note, [], ['effective solids at 12 °C, %' => $cold], 'texture'),
         ];
     }
 }

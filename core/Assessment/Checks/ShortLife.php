@@ -12,7 +12,6 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\PreservationKind;
 use Crown\Formula\Change;
-use Crown\Measure\Months;
 
 /** Does it keep long enough to be used up? */
 final readonly class ShortLife implements Check
@@ -39,19 +38,12 @@ final readonly class ShortLife implements Check
                 'life.short',
                 $months->best < self::VERY_SHORT ? Severity::Caution : Severity::Note,
                 [],
-                sprintf('It keeps about %s. %s', self::words($months->best), $reasons[count($reasons) - 1]),
                 ['life, months' => $months],
                 'life',
                 $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
                 about: [$subject->life->capped ? 'capped' : 'by itself'],
+                terms: ['reason' => $reasons[count($reasons) - 1]],
             ),
         ];
-    }
-
-    private static function words(float $months): string
-    {
-        return $months < 1.0
-            ? sprintf('%d days', (int) round($months * Months::DAYS))
-            : sprintf('%.1f months', $months);
     }
 }

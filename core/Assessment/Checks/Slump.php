@@ -14,7 +14,7 @@ use Crown\Formula\ProductKind;
 /** Does something meant to stand in its jar slump on a hot day, or fail to stand at all? */
 final readonly class Slump implements Check
 {
-    private const POURS = 8.0;
+    public const POURS = 8.0;
 
     public function examine(Examined $subject): array
     {
@@ -22,16 +22,7 @@ final readonly class Slump implements Check
             return [];
         }
         if ($subject->texture->unknown !== []) {
-            return [
-                new Finding(
-                    'texture.slump',
-                    Severity::Note,
-                    $subject->texture->unknown,
-                    'Cannot tell how firm it will be: the solid-fat curve of a line is not known.',
-                    [],
-                    'texture',
-                ),
-            ];
+            return [new Finding('texture.slump', Severity::Note, $subject->texture->unknown, [], 'texture')];
         }
         $hot = $subject->texture->solids(Texture::HOT_DAY);
         $room = $subject->texture->solids(25.0);
@@ -47,17 +38,6 @@ final readonly class Slump implements Check
                     ? Severity::Note
                     : Severity::Caution,
                 [],
-                $stands
-                    ? sprintf(
-                        'On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the '
-                            .'post. A little wax or a harder butter holds it.',
-                        Texture::HOT_DAY,
-                        $hot->best,
-                    )
-                    : sprintf(
-                        'At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.',
-                        $room->best,
-                    ),
                 ['effective solids at 25 °C, %' => $room, 'effective solids at 32 °C, %' => $hot],
                 'texture',
             ),

@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
+use Crown\Measure\Band;
 
 /** Is every line a known ingredient with a mass? */
 final readonly class Understood implements Check
@@ -27,38 +28,33 @@ final readonly class Understood implements Check
                         Change::ingredient($portion->line->id, $match->ingredient->id),
                     );
                 }
-                $findings[] = new Finding(
-                    'ingredient.unknown',
-                    Severity::Caution,
-                    [$portion],
-                    sprintf(
-                        '"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.',
-                        mb_substr($portion->line->name, 0, 60),
-                    ),
-                    [],
-                    'reading',
-                    [...$cures, $out],
-                );
+                $findings[] = new Finding('ingredient.unknown', Severity::Caution, [$portion], [], 'reading', [
+                    ...$cures,
+                    $out,
+                ]);
             }
             if (! $portion->counts()) {
                 $findings[] = new Finding(
                     'amount.unknown',
                     Severity::Caution,
                     [$portion],
-                    sprintf(
-                        '%s is not counted. %s',
-                        $portion->ingredient->name === '' ? 'A line without a name' : $portion->ingredient->name,
-                        $portion->problem,
-                    ),
                     [],
                     'amounts',
                     $portion->ingredient->isPlaced() ? [$out] : [],
-                    about: [$portion->line->amount],
+                    about: [$portion->line->amount->text],
                 );
             }
         }
-        foreach ($subject->composition->problems as $problem) {
-            $findings[] = new Finding('shares.sum', Severity::Caution, [], $problem, [], 'shares', about: [$problem]);
+        $shares = $subject->composition->sharesPercent;
+        if ($shares !== null) {
+            $findings[] = new Finding(
+                'shares.sum',
+                Severity::Caution,
+                [],
+                ['shares, %' => Band::exact($shares)],
+                'shares',
+                about: [$shares > 100.0 ? 'over' : 'proportions'],
+            );
         }
 
         return $findings;

@@ -33,10 +33,6 @@ final readonly class Whip implements Check
                 'texture.whip',
                 Severity::Caution,
                 [],
-                $soft
-                    ? 'It does not hold air: even at 10 °C its effective solids are under 15 %. It needs more butter.'
-                    : 'It does not take air: even at 40 °C its effective solids are over 35 %. It needs more oil or '
-                        .'less wax.',
                 [
                     'effective solids at 10 °C, %' => $subject->texture->solids(10.0),
                     'effective solids at 40 °C, %' => $subject->texture->solids(40.0),

@@ -23,11 +23,6 @@ final readonly class Withdrawn implements Check
                     'lot.withdrawn',
                     Severity::Stop,
                     [$portion],
-                    sprintf(
-                        '%s must not be used: %s',
-                        $portion->ingredient->name,
-                        $portion->ingredient->provenance->withdrawn,
-                    ),
                     ['share, %' => $portion->share->scaled(100)],
                     'steeps',
                     [

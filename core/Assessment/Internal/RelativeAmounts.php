@@ -26,8 +26,8 @@ final class RelativeAmounts
     /** Shares may miss the whole by so much before it is said. */
     private const NEAR = 0.0005;
 
-    /** @var list<string> problems about the whole */
-    public array $whole = [];
+    /** What the shares written come to, per cent, where that is not the whole; null where it is. */
+    public ?float $sharesPercent = null;
 
     /** @var array<int, Amount> shares, parts and fillings, each keyed by line */
     private array $percents;
@@ -198,20 +198,9 @@ final class RelativeAmounts
 
     private function judgeWhole(): void
     {
-        $alone = $this->percents !== []
-            && $this->absolute->best <= 0.0
-            && $this->fills === []
-            && $this->parts === [];
-        if ($this->percent > 1 + self::NEAR) {
-            $this->whole[] = sprintf(
-                'The shares come to %s %%, more than the whole.',
-                Amount::number($this->percent * 100),
-            );
-        } elseif ($alone && abs($this->percent - 1) > self::NEAR) {
-            $this->whole[] = sprintf(
-                'The shares come to %s %% and are read as proportions of that. Mark one line "to fill" to close it.',
-                Amount::number($this->percent * 100),
-            );
+        $alone = $this->percents !== [] && $this->absolute->best <= 0.0 && $this->fills === [] && $this->parts === [];
+        if ($this->percent > 1 + self::NEAR || ($alone && abs($this->percent - 1) > self::NEAR)) {
+            $this->sharesPercent = $this->percent * 100;
         }
     }
 

@@ -13,6 +13,7 @@ use Crown\Formula\Formula;
 use Crown\Formula\FormulaDocument;
 use Crown\Formula\FormulaError;
 use Crown\Formula\ProductKind;
+use Crown\Measure\WrittenAmount;
 use Tests\Core\CoreTestCase;
 
 final class AcceptanceTest extends CoreTestCase
@@ -21,9 +22,7 @@ final class AcceptanceTest extends CoreTestCase
     {
         $finding = self::finding(self::assess($formula), $code);
 
-        return self::assess(
-            $formula->accepting(new Acceptance($finding->key(), 'I make it to be used up in a week.')),
-        );
+        return self::assess($formula->accepting(new Acceptance($finding->key(), 'I make it to be used up in a week.')));
     }
 
     public function test_what_is_accepted_goes_last_with_its_reason_and_no_longer_stops(): void
@@ -44,7 +43,7 @@ final class AcceptanceTest extends CoreTestCase
             self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']),
             'load.total',
         )->subject->formula();
-        $more = self::assess($formula->replacing($formula->lines[1]->withAmount('90 drops')));
+        $more = self::assess($formula->replacing($formula->lines[1]->withAmount(new WrittenAmount('90 drops'))));
 
         self::assertSame('', self::finding($more, 'load.total')->accepted);
         self::assertTrue($more->hasStop());
@@ -56,7 +55,7 @@ final class AcceptanceTest extends CoreTestCase
         $keys = [];
         foreach (self::assess($formula)->findings as $finding) {
             $key = json_encode($finding->key());
-            self::assertNotContains($key, $keys, $finding->message);
+            self::assertNotContains($key, $keys, $finding->message());
             $keys[] = $key;
         }
     }
@@ -68,15 +67,17 @@ final class AcceptanceTest extends CoreTestCase
         $old = FormulaDocument::read([
             ...FormulaDocument::write($formula),
             'version' => 1,
-            'accepted' => [['code' => 'load.total', 'message' => $finding->message, 'reason' => 'Rinsed out at once.']],
+            'accepted' => [
+                ['code' => 'load.total', 'message' => $finding->message(), 'reason' => 'Rinsed out at once.'],
+            ],
         ]);
-        self::assertSame($finding->message, $old->accepted[0]->sentence);
+        self::assertSame($finding->message(), $old->accepted[0]->sentence);
         $assessment = self::assess($old);
         self::assertSame('Rinsed out at once.', self::finding($assessment, 'load.total')->accepted);
 
         $carried = $assessment->carried();
         self::assertNull($carried->accepted[0]->sentence);
-        self::assertTrue($carried->accepted[0]->key->equals($finding->key()));
+        self::assertTrue($carried->accepted[0]->key->holdsFor($finding->key()));
         self::assertSame('Rinsed out at once.', self::finding(self::assess($carried), 'load.total')->accepted);
         // Of another finding, or of what it no longer says, it is not.
         $other = new Acceptance(new FindingKey('load.total'), 'Rinsed out.', 'It said something else.');

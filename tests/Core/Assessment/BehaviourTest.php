@@ -234,7 +234,7 @@ final class BehaviourTest extends CoreTestCase
         );
 
         self::assertSame('', $without->measures['l2']);
-        self::assertSame('40 g', $without->formula->lines[1]->amount);
+        self::assertSame('40 g', $without->formula->lines[1]->amount->text);
     }
 
     public function test_a_strip_gives_the_heights_in_a_straight_bottle(): void

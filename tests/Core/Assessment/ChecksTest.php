@@ -11,6 +11,7 @@ use Crown\Formula\Audience;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
+use Crown\Measure\WrittenAmount;
 use Tests\Core\CoreTestCase;
 
 final class ChecksTest extends CoreTestCase
@@ -32,8 +33,8 @@ final class ChecksTest extends CoreTestCase
         $cured = self::cured(self::assess($formula), 'load.total');
 
         self::assertNotContains('load.total', self::codes($cured));
-        preg_match('/^\d+/', $cured->subject->formula()->lines[1]->amount, $m);
-        $one_more = $formula->replacing($formula->lines[1]->withAmount((int) $m[0] + 1 .' drops'));
+        preg_match('/^\d+/', $cured->subject->formula()->lines[1]->amount->text, $m);
+        $one_more = $formula->replacing($formula->lines[1]->withAmount(new WrittenAmount((int) $m[0] + 1 .' drops')));
         self::assertContains('load.total', self::codes(self::assess($one_more)), 'one drop more would be too many');
     }
 
@@ -233,7 +234,7 @@ final class ChecksTest extends CoreTestCase
         $finding = self::finding(self::assess($formula), 'scale.resolution');
 
         self::assertEqualsWithDelta(21.7, $finding->figures['uncertain, %']->best, 0.05);
-        self::assertStringContainsString('uncertain by 22 %', $finding->message);
+        self::assertStringContainsString('uncertain by 22 %', $finding->message());
         self::assertNotContains('scale.resolution', self::codes(self::assess($formula, 0.1)));
         self::assertNotContains('scale.resolution', self::codes(self::assess($formula->withSize(Size::mass(500)))));
     }

@@ -72,7 +72,6 @@ final class EdgesTest extends CoreTestCase
             'x',
             $severity,
             [],
-            '',
             [],
             '',
             accepted: $accepted,
@@ -94,15 +93,15 @@ final class EdgesTest extends CoreTestCase
 
     public function test_shares_alone_that_do_not_make_a_whole_are_told_and_those_that_do_are_not(): void
     {
-        $problems = static fn (array $lines): array => self::assess(self::formula($lines))->subject->composition
-            ->problems;
+        $problems = static fn (array $lines): ?float => self::assess(self::formula($lines))->subject->composition
+            ->sharesPercent;
 
-        self::assertSame([], $problems(['olive-oil' => '60 %', 'jojoba-oil' => '40 %']));
-        self::assertNotSame([], $problems(['olive-oil' => '60 %', 'jojoba-oil' => '30 %']));
-        self::assertNotSame([], $problems(['olive-oil' => '60 %', 'jojoba-oil' => '50 %']));
+        self::assertNull($problems(['olive-oil' => '60 %', 'jojoba-oil' => '40 %']));
+        self::assertSame(90.0, $problems(['olive-oil' => '60 %', 'jojoba-oil' => '30 %']));
+        self::assertEqualsWithDelta(110.0, $problems(['olive-oil' => '60 %', 'jojoba-oil' => '50 %']), 1e-9);
         // Parts, or something to fill, or something weighed, take up what the shares leave.
-        self::assertSame([], $problems(['olive-oil' => '60 %', 'jojoba-oil' => '2 parts']));
-        self::assertSame([], $problems(['olive-oil' => '60 %', 'jojoba-oil' => 'to fill']));
-        self::assertSame([], $problems(['olive-oil' => '60 %', 'jojoba-oil' => '20 g']));
+        self::assertNull($problems(['olive-oil' => '60 %', 'jojoba-oil' => '2 parts']));
+        self::assertNull($problems(['olive-oil' => '60 %', 'jojoba-oil' => 'to fill']));
+        self::assertNull($problems(['olive-oil' => '60 %', 'jojoba-oil' => '20 g']));
     }
 }

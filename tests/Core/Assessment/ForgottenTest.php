@@ -9,6 +9,7 @@ use Crown\Assessment\Assessor;
 use Crown\Assessment\Severity;
 use Crown\Formula\Formula;
 use Crown\Formula\Phase;
+use Crown\Measure\WrittenAmount;
 use Tests\Core\CoreTestCase;
 
 final class ForgottenTest extends CoreTestCase
@@ -27,10 +28,10 @@ final class ForgottenTest extends CoreTestCase
         self::assertSame(Severity::Note, $finding->severity);
         self::assertSame(
             'vitamin-e, 1 g, was in your last version and is not in this one. Left out on purpose?',
-            $finding->message,
+            $finding->message(),
         );
         $back = $finding->cures[0]->change->applyTo($now, self::catalogue());
-        self::assertSame(['vitamin-e', '1 g'], [$back->lines[2]->ingredient, $back->lines[2]->amount]);
+        self::assertSame(['vitamin-e', '1 g'], [$back->lines[2]->ingredient, $back->lines[2]->amount->text]);
         self::assertNotContains('forgotten', self::codes(self::beside($back, $before)));
     }
 
@@ -58,7 +59,7 @@ final class ForgottenTest extends CoreTestCase
         $before = self::formula(['olive-oil' => '40 g', 'grandmother\'s paste' => '5 g']);
         $finding = self::finding(self::beside($before->withLines([$before->lines[0]]), $before), 'forgotten');
 
-        self::assertStringStartsWith('grandmother\'s paste, 5 g,', $finding->message);
+        self::assertStringStartsWith('grandmother\'s paste, 5 g,', $finding->message());
         self::assertSame([], $finding->cures);
     }
 
@@ -66,14 +67,14 @@ final class ForgottenTest extends CoreTestCase
     {
         // 100 g with 1 g, then with 10 g: 0.99 % and 9.1 %, more than eight times.
         $before = self::formula(['olive-oil' => '100 g', 'rosemary-eo' => '1 g']);
-        $now = $before->replacing($before->lines[1]->withAmount('10 g'));
+        $now = $before->replacing($before->lines[1]->withAmount(new WrittenAmount('10 g')));
         $finding = self::finding(self::beside($now, $before), 'doubtful');
 
         self::assertSame(Severity::Caution, $finding->severity);
         self::assertSame(['l2'], array_map(static fn ($p): string => $p->line->id, $finding->portions));
-        self::assertStringContainsString('is 9.1 % here and was 1.0 % in your last version (1 g)', $finding->message);
+        self::assertStringContainsString('is 9.1 % here and was 1.0 % in your last version (1 g)', $finding->message());
         self::assertSame('Back to 1 g', $finding->cures[0]->label);
-        self::assertSame('1 g', $finding->cures[0]->change->applyTo($now, self::catalogue())->line('l2')->amount);
+        self::assertSame('1 g', $finding->cures[0]->change->applyTo($now, self::catalogue())->line('l2')->amount->text);
     }
 
     public function test_so_is_a_tenth(): void
@@ -82,7 +83,9 @@ final class ForgottenTest extends CoreTestCase
 
         self::assertContains(
             'doubtful',
-            self::codes(self::beside($before->replacing($before->lines[1]->withAmount('1 g')), $before)),
+            self::codes(
+                self::beside($before->replacing($before->lines[1]->withAmount(new WrittenAmount('1 g'))), $before),
+            ),
         );
     }
 
@@ -92,7 +95,9 @@ final class ForgottenTest extends CoreTestCase
 
         self::assertNotContains(
             'doubtful',
-            self::codes(self::beside($before->replacing($before->lines[1]->withAmount('2 g')), $before)),
+            self::codes(
+                self::beside($before->replacing($before->lines[1]->withAmount(new WrittenAmount('2 g'))), $before),
+            ),
         );
     }
 
@@ -101,8 +106,8 @@ final class ForgottenTest extends CoreTestCase
         // Everything ten times as much is another size, not a slip: shares are compared.
         $before = self::formula(['olive-oil' => '100 g', 'vitamin-e' => '1 g']);
         $now = $before
-            ->replacing($before->lines[0]->withAmount('1 kg'))
-            ->replacing($before->lines[1]->withAmount('10 g'));
+            ->replacing($before->lines[0]->withAmount(new WrittenAmount('1 kg')))
+            ->replacing($before->lines[1]->withAmount(new WrittenAmount('10 g')));
 
         self::assertNotContains('doubtful', self::codes(self::beside($now, $before)));
     }
@@ -124,7 +129,9 @@ final class ForgottenTest extends CoreTestCase
 
         self::assertNotContains(
             'doubtful',
-            self::codes(self::beside($before->replacing($before->lines[1]->withAmount('1 tb sp')), $before)),
+            self::codes(
+                self::beside($before->replacing($before->lines[1]->withAmount(new WrittenAmount('1 tb sp'))), $before),
+            ),
         );
     }
 }

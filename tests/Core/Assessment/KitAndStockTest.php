@@ -45,7 +45,7 @@ final class KitAndStockTest extends CoreTestCase
         self::assertSame(Severity::Caution, $finding->severity);
         self::assertEqualsWithDelta(437.6, $finding->figures['volume, ml']->best, 1.0);
         self::assertEqualsWithDelta(875.0, $finding->figures['bowl needed, ml']->best, 2.0);
-        self::assertStringContainsString('Make it in 2 goes', $finding->message);
+        self::assertStringContainsString('Make it in 2 goes', $finding->message());
         self::assertNotContains('bowl.small', self::codes(self::inBowl($whipped, 900.0)));
     }
 

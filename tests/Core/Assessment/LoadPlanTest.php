@@ -10,6 +10,7 @@ use Crown\Assessment\LoadPlan;
 use Crown\Assessment\Severity;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
+use Crown\Measure\WrittenAmount;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
@@ -96,7 +97,7 @@ final class LoadPlanTest extends CoreTestCase
         $formula = self::formula($lines, audience: $audience);
         foreach (self::oils($formula) as $oil) {
             $with = static fn (int $drops): Assessment => self::assess(
-                $formula->replacing($formula->line($oil['line'])->withAmount($drops.' drops')),
+                $formula->replacing($formula->line($oil['line'])->withAmount(new WrittenAmount($drops.' drops'))),
             );
             self::assertGreaterThan(0, $oil['most_drops'], $oil['name']);
             self::assertSame([], self::stops($with($oil['most_drops']), $oil['line']), $oil['name']);

@@ -26,6 +26,7 @@ use Crown\Formula\Size;
 use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Measure\WrittenAmount;
 use Crown\Reading\ReadingError;
 use Crown\Reading\RecipeReader;
 use Tests\Core\CoreTestCase;
@@ -70,7 +71,7 @@ final class PropertiesTest extends CoreTestCase
                     'l'.$i,
                     $id,
                     $id === '' ? 'stranger' : $id,
-                    self::AMOUNTS[mt_rand(0, count(self::AMOUNTS) - 1)],
+                    new WrittenAmount(self::AMOUNTS[mt_rand(0, count(self::AMOUNTS) - 1)]),
                     $forms[mt_rand(0, count($forms) - 1)],
                     Phase::cases()[mt_rand(0, 4)],
                 );
@@ -291,7 +292,7 @@ final class PropertiesTest extends CoreTestCase
                     self::assertSame(
                         '',
                         $portion->problem,
-                        $portion->line->amount.' of '.$portion->ingredient->name,
+                        $portion->line->amount->text.' of '.$portion->ingredient->name,
                     );
                     self::assertGreaterThan(0.0, $portion->grams->band->best);
                     $measured++;
@@ -351,7 +352,10 @@ final class PropertiesTest extends CoreTestCase
             foreach ($formula->lines as $line) {
                 self::assertCount(
                     1,
-                    Edits::between($formula, $formula->replacing($line->withAmount($line->amount.' more'))),
+                    Edits::between(
+                        $formula,
+                        $formula->replacing($line->withAmount(new WrittenAmount($line->amount->text.' more'))),
+                    ),
                 );
             }
         }
@@ -442,7 +446,7 @@ final class PropertiesTest extends CoreTestCase
         foreach (self::drawn(150, 29) as $formula) {
             $ids = array_map(static fn (Line $l): string => $l->id, $formula->lines);
             foreach (self::assess($formula)->findings as $finding) {
-                self::assertMatchesRegularExpression('/[.!]$/', $finding->message, $finding->code);
+                self::assertMatchesRegularExpression('/[.!]$/', $finding->message(), $finding->code);
                 self::assertSame(
                     [],
                     array_diff(array_map(static fn ($p): string => $p->line->id, $finding->portions), $ids),

@@ -17,7 +17,7 @@ final class ReshareTest extends CoreTestCase
     private static function moved(Formula $formula, string $from, string $to, float $points): array
     {
         return array_map(
-            static fn (Line $l): string => $l->amount,
+            static fn (Line $l): string => $l->amount->text,
             Reshare::between($formula, self::context(), $from, $to, $points)->lines,
         );
     }
@@ -74,7 +74,7 @@ final class ReshareTest extends CoreTestCase
         $formula = self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g'])->withSize(Size::mass(500));
         $then = Reshare::between($formula, self::context(), 'l1', 'l2', 10.0);
 
-        self::assertSame(['50 g', '50 g'], array_map(static fn (Line $l): string => $l->amount, $then->lines));
+        self::assertSame(['50 g', '50 g'], array_map(static fn (Line $l): string => $l->amount->text, $then->lines));
         self::assertEqualsWithDelta(500.0, self::assess($then)->subject->composition->totalGrams->best, 1e-6);
     }
 

@@ -44,20 +44,29 @@ final class KeptDocumentsTest extends CoreTestCase
         self::assertStringContainsString('0.16 %', (string) $formula->accepted[0]->sentence);
         // Written today it is read as the same.
         self::assertEquals($formula, FormulaDocument::read(FormulaDocument::write($formula)));
-        self::assertSame(2, FormulaDocument::write($formula)['version']);
+        self::assertSame(3, FormulaDocument::write($formula)['version']);
     }
 
     public function test_a_formula_of_the_second_format(): void
     {
         $formula = FormulaDocument::read(self::kept('formula-2'));
 
-        self::assertSame(['load.total', Severity::Stop->value], [
-            $formula->accepted[0]->key->code,
-            $formula->accepted[0]->key->severity,
-        ]);
+        self::assertSame(
+            ['load.total', Severity::Stop->value],
+            [$formula->accepted[0]->key->code, $formula->accepted[0]->key->severity],
+        );
         self::assertSame(['rosemary-eo', 'adult-leave-on'], $formula->accepted[0]->key->about);
         self::assertNull($formula->accepted[0]->sentence);
-        self::assertEquals($formula, FormulaDocument::read(FormulaDocument::write($formula)));
+        self::assertSame(['conditioner-bar', 'conditioner'], $formula->accepted[1]->key->about);
+        self::assertSame(['over'], $formula->accepted[2]->key->about);
+    }
+
+    public function test_a_formula_of_the_third_format_which_says_the_same(): void
+    {
+        $formula = FormulaDocument::read(self::kept('formula-3'));
+
+        self::assertEquals(FormulaDocument::read(self::kept('formula-2')), $formula);
+        self::assertEquals(self::kept('formula-3'), json_decode(json_encode(FormulaDocument::write($formula)), true));
     }
 
     public function test_a_jar_and_its_journal(): void
@@ -70,8 +79,10 @@ final class KeptDocumentsTest extends CoreTestCase
             ),
             self::kept('journal-1'),
         );
-        $plan = (new SteepDocument(self::kept('steep-1'), new DateTimeImmutable('2026-09-01')))
-            ->plan(self::catalogue(), $journal);
+        $plan = (new SteepDocument(self::kept('steep-1'), new DateTimeImmutable('2026-09-01')))->plan(
+            self::catalogue(),
+            $journal,
+        );
 
         self::assertGreaterThan(0.0, $plan->charge->plantGrams());
         self::assertEqualsWithDelta(3.8, $plan->water->lostGrams(), 1e-9);

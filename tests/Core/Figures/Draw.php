@@ -26,6 +26,7 @@ use Crown\Measure\Band;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Measure\WrittenAmount;
 use Crown\Rhythm\Routine;
 use Crown\Steep\Charge;
 use Crown\Steep\Draw as Drawn;
@@ -87,7 +88,7 @@ final class Draw
                     $i->id,
                     '',
                     Property::Price,
-                    Band::exact(5 + crc32($i->id) % 90),
+                    Band::exact(5 + (crc32($i->id) % 90)),
                     'drawn',
                 ),
                 array_values($catalogue->all()),
@@ -138,7 +139,7 @@ final class Draw
         $lines[] = $this->one([
             $this->line('x', $this->of(IngredientKind::CarrierOil), 'to fill 200 g'),
             $this->line('x', $this->of(IngredientKind::CarrierOil), '50 g'),
-            new Line('x', '', 'moon dust', '5 g', '', Phase::Warm),
+            new Line('x', '', 'moon dust', new WrittenAmount('5 g'), '', Phase::Warm),
         ]);
 
         return $this->written($lines);
@@ -296,7 +297,7 @@ final class Draw
             $id,
             $ingredient->id,
             $ingredient->name,
-            $amount,
+            new WrittenAmount($amount),
             $forms === [] ? '' : $this->one(['', ...$forms]),
             $this->one([Phase::usualFor($ingredient), Phase::usualFor($ingredient), Phase::Melt]),
         );

@@ -136,7 +136,7 @@ final class FiguresTest extends CoreTestCase
                 $composition->density(60.0),
                 $subject->heaviness(),
                 $composition->blend()->life(),
-                count($composition->problems),
+                $composition->sharesPercent === null ? 0 : 1,
             ],
             'texture' => array_intersect_key($json, [
                 'solids' => 1,
@@ -158,7 +158,10 @@ final class FiguresTest extends CoreTestCase
                 static fn (Weighing $w): array => [$w->line, $w->targetGrams, $w->toleranceGrams],
                 $sheet->weighings(),
             ),
-            'tasks' => array_map(static fn (Task $t): string => self::numbersIn($t->act.' '.$t->gate), $sheet->tasks()),
+            'tasks' => array_map(
+                static fn (Task $t): string => self::numbersIn($t->act.' '.$t->gate),
+                $sheet->tasks(),
+            ),
             'label' => [
                 str_replace(' ', '_', $label->ingredients()),
                 $label->contains(),
@@ -245,10 +248,10 @@ final class FiguresTest extends CoreTestCase
             ),
             'fit' => Fit::of($head, self::assess($draw->formula())->subject),
             'first' => array_map(
-                static fn (ProductKind $kind): array => (new FirstFormula(self::catalogue(), $head))
-                    ->make($kind, $chosen)
-                    ->formula
-                    ->lines,
+                static fn (ProductKind $kind): array => (new FirstFormula(self::catalogue(), $head))->make(
+                    $kind,
+                    $chosen,
+                )->formula->lines,
                 array_column(ProductKind::cases(), null, 'value'),
             ),
             'findings' => self::judged($head, $draw),
@@ -391,7 +394,7 @@ final class FiguresTest extends CoreTestCase
     {
         return [
             $finding->key(),
-            self::numbersIn($finding->message),
+            self::numbersIn($finding->message()),
             array_values($finding->figures),
             $finding->acceptable,
             array_map(static fn ($cure): mixed => $cure->change, $finding->cures),

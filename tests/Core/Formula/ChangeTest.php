@@ -30,7 +30,7 @@ final class ChangeTest extends CoreTestCase
             static fn (Line $l): string => implode(' ', [
                 $l->id,
                 $l->ingredient,
-                $l->amount,
+                $l->amount->text,
                 $l->form,
                 $l->phase->value,
             ]),
@@ -76,7 +76,7 @@ final class ChangeTest extends CoreTestCase
     public function test_a_share_that_comes_into_a_whole_of_shares_is_taken_from_the_largest(): void
     {
         $with = static fn (array $lines, string $amount): array => array_map(
-            static fn (Line $l): string => $l->amount,
+            static fn (Line $l): string => $l->amount->text,
             Change::add('phenoxyethanol-ehg', $amount)->applyTo(self::formula($lines), self::catalogue())->lines,
         );
 
@@ -98,7 +98,7 @@ final class ChangeTest extends CoreTestCase
         self::assertSame(
             ['74 %', '25.1 %', '0.9 %'],
             array_map(
-                static fn (Line $l): string => $l->amount,
+                static fn (Line $l): string => $l->amount->text,
                 Change::add('phenoxyethanol-ehg', '0.9 %')->applyTo($locked, self::catalogue())->lines,
             ),
         );

@@ -9,6 +9,7 @@ use Crown\Formula\Edits;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
+use Crown\Measure\WrittenAmount;
 use Tests\Core\CoreTestCase;
 
 final class EditsTest extends CoreTestCase
@@ -30,7 +31,7 @@ final class EditsTest extends CoreTestCase
         ]);
         $lines = $from->lines;
         $to = $from->withLines([
-            $lines[0]->withAmount('50 g'),
+            $lines[0]->withAmount(new WrittenAmount('50 g')),
             $lines[1]->withIngredient('jojoba-oil', 'Jojoba oil', Phase::Warm),
             $lines[2]->withPhase(Phase::Melt),
             self::formula(['a' => '', 'b' => '', 'c' => '', 'd' => '', 'castor-oil' => '12 g'])->lines[4],

@@ -11,6 +11,7 @@ use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
+use Crown\Measure\WrittenAmount;
 use Tests\Core\CoreTestCase;
 
 final class FamilyTest extends CoreTestCase
@@ -25,7 +26,7 @@ final class FamilyTest extends CoreTestCase
 
     private static function scent(string $id, string $oil, string $amount): Line
     {
-        return new Line($id, $oil, $oil, $amount, '', Phase::CoolDown);
+        return new Line($id, $oil, $oil, new WrittenAmount($amount), '', Phase::CoolDown);
     }
 
     /** @return array<string, string> */
@@ -33,7 +34,7 @@ final class FamilyTest extends CoreTestCase
     {
         return array_combine(
             array_map(static fn (Line $l): string => $l->ingredient, $formula->lines),
-            array_map(static fn (Line $l): string => $l->amount, $formula->lines),
+            array_map(static fn (Line $l): string => $l->amount->text, $formula->lines),
         );
     }
 
@@ -41,7 +42,7 @@ final class FamilyTest extends CoreTestCase
     {
         $was = self::base();
         $variant = $was->withLines([...$was->lines, self::scent('l4', 'lavender-eo', '8 drops')]);
-        $is = $was->replacing($was->lines[0]->withAmount('55 g'));
+        $is = $was->replacing($was->lines[0]->withAmount(new WrittenAmount('55 g')));
 
         self::assertSame(
             ['shea-butter' => '55 g', 'olive-oil' => '39 g', 'vitamin-e' => '1 g', 'lavender-eo' => '8 drops'],
@@ -52,8 +53,10 @@ final class FamilyTest extends CoreTestCase
     public function test_what_the_variant_made_its_own_stays(): void
     {
         $was = self::base();
-        $variant = $was->replacing($was->lines[0]->withAmount('50 g'));
-        $is = $was->replacing($was->lines[0]->withAmount('55 g'))->replacing($was->lines[1]->withAmount('44 g'));
+        $variant = $was->replacing($was->lines[0]->withAmount(new WrittenAmount('50 g')));
+        $is = $was
+            ->replacing($was->lines[0]->withAmount(new WrittenAmount('55 g')))
+            ->replacing($was->lines[1]->withAmount(new WrittenAmount('44 g')));
 
         self::assertSame(
             ['shea-butter' => '50 g', 'olive-oil' => '44 g', 'vitamin-e' => '1 g'],
@@ -67,7 +70,7 @@ final class FamilyTest extends CoreTestCase
         $is = $was->withLines([
             $was->lines[0],
             $was->lines[1],
-            new Line('l4', 'jojoba-oil', 'Jojoba oil', '5 g', '', Phase::Warm),
+            new Line('l4', 'jojoba-oil', 'Jojoba oil', new WrittenAmount('5 g'), '', Phase::Warm),
         ]);
 
         self::assertSame(
@@ -75,7 +78,7 @@ final class FamilyTest extends CoreTestCase
             self::amounts(Family::pass($was, $is, $was)),
         );
         // Vitamin E went from the base, but this variant had doubled it.
-        $more = $was->replacing($was->lines[2]->withAmount('2 g'));
+        $more = $was->replacing($was->lines[2]->withAmount(new WrittenAmount('2 g')));
         self::assertSame(
             ['shea-butter' => '60 g', 'olive-oil' => '39 g', 'jojoba-oil' => '5 g', 'vitamin-e' => '2 g'],
             self::amounts(Family::pass($was, $is, $more)),
@@ -86,7 +89,7 @@ final class FamilyTest extends CoreTestCase
     {
         $was = self::base();
         $variant = $was->withLines([$was->lines[0], $was->lines[1]]);
-        $is = $was->replacing($was->lines[2]->withAmount('0.5 g'));
+        $is = $was->replacing($was->lines[2]->withAmount(new WrittenAmount('0.5 g')));
 
         self::assertSame(
             ['shea-butter' => '60 g', 'olive-oil' => '39 g'],
@@ -98,7 +101,10 @@ final class FamilyTest extends CoreTestCase
     {
         $was = self::base();
         $variant = $was->withLines([...$was->lines, self::scent('l4', 'lavender-eo', '8 drops')]);
-        $is = $was->withLines([...$was->lines, new Line('l4', 'jojoba-oil', 'Jojoba oil', '5 g', '', Phase::Warm)]);
+        $is = $was->withLines([
+            ...$was->lines,
+            new Line('l4', 'jojoba-oil', 'Jojoba oil', new WrittenAmount('5 g'), '', Phase::Warm),
+        ]);
         $passed = Family::pass($was, $is, $variant);
 
         self::assertSame(
@@ -113,7 +119,7 @@ final class FamilyTest extends CoreTestCase
         );
         self::assertCount(5, array_unique(array_map(static fn (Line $l): string => $l->id, $passed->lines)));
         // And again, once the base has moved on: the scent is still the variant's own.
-        $next = $is->replacing($is->lines[3]->withAmount('6 g'));
+        $next = $is->replacing($is->lines[3]->withAmount(new WrittenAmount('6 g')));
         self::assertSame('6 g', self::amounts(Family::pass($is, $next, $passed))['jojoba-oil']);
         self::assertSame('8 drops', self::amounts(Family::pass($is, $next, $passed))['lavender-eo']);
     }
@@ -167,13 +173,13 @@ final class FamilyTest extends CoreTestCase
     {
         $was = self::base();
         $variant = $was->withLines([
-            $was->lines[0]->withAmount('50 g'),
+            $was->lines[0]->withAmount(new WrittenAmount('50 g')),
             $was->lines[1],
             self::scent('x', 'lavender-eo', '8 drops'),
         ]);
         self::assertEquals($variant, Family::pass($was, $was, $variant));
 
-        $is = $was->replacing($was->lines[1]->withAmount('44 g'));
+        $is = $was->replacing($was->lines[1]->withAmount(new WrittenAmount('44 g')));
         $once = Family::pass($was, $is, $variant);
         self::assertEquals($once, Family::pass($is, $is, $once));
     }

@@ -163,7 +163,7 @@ final class AdviceTest extends CoreTestCase
             signs: [Sign::SuddenLoss],
         );
         $cold = $judge($head, Season::Cold);
-        self::assertStringContainsString('sudden loss', self::finding($cold, 'head.clinician')->message);
+        self::assertStringContainsString('sudden loss', self::finding($cold, 'head.clinician')->message());
         self::assertSame(Severity::Caution, self::finding($cold, 'head.condition')->severity);
         self::assertContains('head.dislike', self::codes($cold));
         self::assertNotContains('head.dislike', self::codes($judge($head, Season::Warm)));
@@ -252,7 +252,7 @@ final class AdviceTest extends CoreTestCase
         self::assertSame(
             [],
             array_map(
-                static fn ($f): string => $f->message,
+                static fn ($f): string => $f->message(),
                 array_filter($assessment->findings, static fn ($f): bool => $f->severity === Severity::Stop),
             ),
         );

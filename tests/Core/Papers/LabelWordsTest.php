@@ -13,6 +13,7 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Kitchen;
+use Crown\Measure\WrittenAmount;
 use Crown\Papers\Label;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepYield;
@@ -93,8 +94,8 @@ final class LabelWordsTest extends CoreTestCase
             ProductKind::HairOil,
             Audience::AdultLeaveOn,
             [
-                new Line('l1', 'lot-1', 'Calendula in almond', '30 g', '', Phase::Warm),
-                new Line('l2', 'olive-oil', 'Olive oil', '70 g', '', Phase::Warm),
+                new Line('l1', 'lot-1', 'Calendula in almond', new WrittenAmount('30 g'), '', Phase::Warm),
+                new Line('l2', 'olive-oil', 'Olive oil', new WrittenAmount('70 g'), '', Phase::Warm),
             ],
             [],
             Size::asWritten(),

@@ -1,0 +1,354 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Internal;
+
+use Crown\Assessment\Checks\Slump;
+use Crown\Assessment\Finding;
+use Crown\Assessment\FindingWords;
+use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
+use Crown\Assessment\Texture;
+use Crown\Assessment\WaterClass;
+use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Audience;
+use Crown\Formula\ProductKind;
+use Crown\Measure\Amount;
+use Crown\Measure\Months;
+use LogicException;
+
+/**
+ * What each finding of an assessment says, made of its code, its lines and its figures; no rule is decided here. Each
+ * method is named after its code.
+ */
+final readonly class Sentences implements FindingWords
+{
+    public function of(Finding $finding): string
+    {
+        return $this->ofWhat($finding)
+            ?? $this->ofLoad($finding)
+            ?? $this->ofWater($finding)
+            ?? $this->ofPreservation($finding)
+            ?? $this->ofTexture($finding)
+            ?? $this->ofMaking($finding)
+            ?? throw new LogicException(sprintf('There is no sentence for "%s".', $finding->code));
+    }
+
+    /** What it is made of, and for whom. */
+    private function ofWhat(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'ingredient.unknown' => sprintf(
+                '"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.',
+                mb_substr($f->portions[0]->line->name, 0, 60),
+            ),
+            'amount.unknown' => sprintf('%s is not counted. %s', self::orNameless($f), $f->portions[0]->problem),
+            'shares.sum' => $this->sharesSum($f),
+            'forgotten' => sprintf(
+                '%s%s was in your last version and is not in this one. Left out on purpose?',
+                $f->about[0],
+                $f->about[1] === '' ? '' : ', '.$f->about[1].',',
+            ),
+            'doubtful' => sprintf(
+                '%s is %s %% here and was %s %% in your last version (%s). A slip of the pen?',
+                $f->portions[0]->ingredient->name,
+                self::rough($f->figure('share now, %')->best),
+                self::rough($f->figure('share before, %')->best),
+                $f->about[0],
+            ),
+            'purpose' => $this->purpose($f),
+            'allergen' => sprintf(
+                'Holds %s (%s): name it on the label and ask before giving it away.',
+                $f->about[0],
+                self::lower($f, ', '),
+            ),
+            'lot.withdrawn' => sprintf('%s must not be used: %s', self::names($f), $f->about[0]),
+            'sale.law' => 'For sale: cosmetics law, a product-safety assessment, notification and labelling are yours '
+                .'to check with the authorities and qualified people where you sell.',
+            default => null,
+        };
+    }
+
+    private function ofLoad(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'load.audience' => 'Essential oils are not for children under 2.',
+            'load.oil' => sprintf(
+                '%s may be %.2f %% at worst; its dermal maximum is %g %% (%s).',
+                self::names($f),
+                $f->figure('share, %')->high,
+                $f->figure('dermal maximum, %')->best,
+                $f->portions[0]->ingredient->precautions->dermalReason,
+            ),
+            'load.total' => sprintf(
+                'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
+                $f->figure('essential oils, %')->best,
+                $f->figure('essential oils, %')->high,
+                Audience::from($f->about[0])->label(),
+                $f->figure('ceiling, %')->best,
+            ),
+            'load.constituent' => sprintf(
+                '%s from %s comes to %.3g %% at worst; its limit is %g %%.',
+                ucfirst($f->term('constituent')),
+                self::lower($f),
+                $f->figure($f->term('constituent').', % at worst')->best,
+                $f->figure('limit, %')->best,
+            ),
+            'phototoxic' => $this->phototoxic($f),
+            'child.avoid' => sprintf(
+                '%s is %s; this is meant for "%s".',
+                self::names($f),
+                Audience::from($f->about[0])->excludes($f->portions[0]->ingredient),
+                Audience::from($f->about[0])->label(),
+            ),
+            'pregnancy.avoid' => $f->severity === Severity::Stop
+                ? sprintf('%s is %s.', self::names($f), Audience::Pregnancy->excludes($f->portions[0]->ingredient))
+                : sprintf('%s calls for advice in pregnancy and nursing: ask the clinician first.', self::names($f)),
+            default => null,
+        };
+    }
+
+    /** Water and keeping. */
+    private function ofWater(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'water.trace' => sprintf(
+                'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: %.2f %%. '
+                    .'Weigh, settle or dry it, or preserve and keep it short.',
+                self::lower($f),
+                $f->figure('water, %')->best,
+            ),
+            'water.free' => sprintf(
+                'There is about %.1f %% of free water, from %s, and nothing that holds it: it separates and spoils. '
+                    .'Redesign it, or make it for yourself only, frozen in portions for up to 30 days.',
+                $f->figure('water, %')->best,
+                self::lower($f),
+            ),
+            'emulsifier.missing' => sprintf(
+                'The emulsifier is %.1f %% for %.1f %% of water: too little to hold it.',
+                $f->figure('emulsifier, %')->best,
+                $f->figure('water, %')->best,
+            ),
+            'sale.challenge-test' => 'It holds water, so its preservation must pass a challenge test in a laboratory '
+                .'before it is sold.',
+            'life.short' => sprintf(
+                'It keeps about %s. %s',
+                self::time($f->figure('life, months')->best),
+                $f->term('reason'),
+            ),
+            default => null,
+        };
+    }
+
+    private function ofPreservation(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'preservative.missing' => $this->preservativeMissing($f),
+            'preservative.unsuitable' => sprintf(
+                match ($f->about[0]) {
+                    'oil only' => '%s goes into the oil only, and it is the water that spoils.',
+                    'not in oil' => '%s does not dissolve in oil, so it cannot protect a product without a water '
+                        .'phase.',
+                    default => '%s does not cover bacteria, yeast and mould alike: it is not enough alone.',
+                },
+                self::names($f),
+            ),
+            'preservative.dose' => sprintf(
+                '%s is %.2f %% of the finished mass (%.2f %% reckoned on the base); its range is %g to %g %% of the '
+                    .'finished mass.',
+                self::names($f),
+                $f->figure('share of the finished mass, %')->best,
+                $f->figure('on the base, %')->best,
+                $f->figure('range, %')->low,
+                $f->figure('range, %')->high,
+            ),
+            'antioxidant.not-preservative' => sprintf(
+                '%s slows oils going rancid; it does nothing against microbes and is not a preservative.',
+                self::names($f),
+            ),
+            default => null,
+        };
+    }
+
+    private function ofTexture(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'texture.scrape' => sprintf(
+                'In a cold room (%g °C) its effective solids are %.0f %%: it has to be scraped or warmed in the hand. '
+                    .'More liquid oil, or less wax, makes it give.',
+                Texture::COLD_ROOM,
+                $f->figure('effective solids at 12 °C, %')->best,
+            ),
+            'texture.slump' => $this->slump($f),
+            'texture.whip' => $f->about[0] === 'soft'
+                ? 'It does not hold air: even at 10 °C its effective solids are under 15 %. It needs more butter.'
+                : 'It does not take air: even at 40 °C its effective solids are over 35 %. It needs more oil or less '
+                    .'wax.',
+            'texture.grainy' => sprintf(
+                '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the fridge or '
+                    .'a cold bath, and keep them from melting again.',
+                self::names($f),
+            ),
+            default => null,
+        };
+    }
+
+    /** What the hands should know. */
+    private function ofMaking(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'phase.heat-shy' => sprintf(
+                '%s goes in with "%s" at about %g °C, but bears at most %g °C: it boils off or breaks down.',
+                self::names($f),
+                mb_strtolower($f->portions[0]->line->phase->label()),
+                $f->figure('phase, °C')->best,
+                $f->figure('highest addition, °C')->best,
+            ),
+            'insoluble.powder' => $this->insolublePowder($f->portions[0]),
+            'bowl.small' => sprintf(
+                'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d '
+                    .'goes, or make less.',
+                $f->figure('volume, ml')->best,
+                $f->about[0] === 'whipping' ? 'whipping' : 'stirring without spilling',
+                $f->figure('bowl needed, ml')->best,
+                $f->figure('largest bowl, ml')->best,
+                (int) ceil($f->figure('bowl needed, ml')->best / $f->figure('largest bowl, ml')->best),
+            ),
+            'scale.resolution' => sprintf(
+                '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as much.',
+                $f->figure('grams')->best,
+                lcfirst($f->portions[0]->ingredient->name),
+                $f->figure('scale, g')->best,
+                $f->figure('uncertain, %')->best,
+                $f->portions[0]->ingredient->kind->isLiquid() ? 'count drops from a calibrated bottle, ' : '',
+                (int) $f->figure('times as much')->best,
+            ),
+            'drying-oil.rags' => sprintf(
+                '%s dries in air: rags and filters soaked with it can heat themselves and burn. Wash them or lay them '
+                    .'flat outdoors, and keep the oil in the fridge.',
+                self::names($f),
+            ),
+            default => null,
+        };
+    }
+
+    private function sharesSum(Finding $f): string
+    {
+        $percent = Amount::number($f->figure('shares, %')->best);
+
+        return $f->about[0] === 'over'
+            ? sprintf('The shares come to %s %%, more than the whole.', $percent)
+            : sprintf(
+                'The shares come to %s %% and are read as proportions of that. Mark one line "to fill" to close it.',
+                $percent,
+            );
+    }
+
+    private function purpose(Finding $f): string
+    {
+        return sprintf(
+            'For a %s there is %s.',
+            lcfirst(ProductKind::from($f->about[0])->label()),
+            match ($f->about[1]) {
+                'conditioner' => 'no conditioning agent: fats alone stay on the hair as grease instead of '
+                    .'rinsing to a slip',
+                'water' => 'hardly any water: what is without it is an oil or a butter, and is better called so',
+                default => 'no oil',
+            },
+        );
+    }
+
+    private function phototoxic(Finding $f): string
+    {
+        $limit = $f->figure('phototoxic maximum, %')->best;
+
+        return $f->severity === Severity::Stop
+            ? sprintf(
+                '%s may be %.2f %% at worst; above %g %% sunlight on the skin can burn.',
+                self::names($f),
+                $f->figure('share, %')->high,
+                $limit,
+            )
+            : sprintf('%s can make skin burn in sunlight above %g %%; this stays under it.', self::names($f), $limit);
+    }
+
+    private function preservativeMissing(Finding $f): string
+    {
+        return match (WaterClass::from($f->about[0])) {
+            WaterClass::WetInUse => 'No water is in it, but it will meet wet fingers or a shower, and nothing '
+                .'preserves it. Use a dry spatula or a pump and a dry place, or an oil-soluble preservative.',
+            WaterClass::Traces => 'It holds traces of water and no broad-spectrum preservative: at most 3 months, '
+                .'kept cool.',
+            default => sprintf(
+                'An emulsion with %.0f %% of water and no broad-spectrum preservative grows microbes within days.',
+                $f->figure('water, %')->best,
+            ),
+        };
+    }
+
+    private function slump(Finding $f): string
+    {
+        if ($f->figures === []) {
+            return 'Cannot tell how firm it will be: the solid-fat curve of a line is not known.';
+        }
+        $room = $f->figure('effective solids at 25 °C, %')->best;
+
+        return $room >= Slump::POURS
+            ? sprintf(
+                'On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the post. A '
+                    .'little wax or a harder butter holds it.',
+                Texture::HOT_DAY,
+                $f->figure('effective solids at 32 °C, %')->best,
+            )
+            : sprintf('At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.', $room);
+    }
+
+    private function insolublePowder(Portion $portion): string
+    {
+        $kind = $portion->ingredient->kind;
+
+        return sprintf(
+            match (true) {
+                $kind->isPlant() => '%s does not dissolve in oil. Steep it first and strain it; the steep is what '
+                    .'goes in.',
+                $kind === IngredientKind::Starch => '%s does not dissolve; it stays as a fine powder. Sift it and '
+                    .'whip it in.',
+                $kind === IngredientKind::Humectant => '%s does not mix with oil: it sinks to the bottom.',
+                default => '%s does not dissolve in oil: it stays as grit and cannot work evenly.',
+            },
+            $portion->ingredient->name,
+        );
+    }
+
+    private static function orNameless(Finding $f): string
+    {
+        return self::names($f) === '' ? 'A line without a name' : self::names($f);
+    }
+
+    private static function names(Finding $f): string
+    {
+        return implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $f->portions));
+    }
+
+    private static function lower(Finding $f, string $between = ' and '): string
+    {
+        return implode(
+            $between,
+            array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $f->portions),
+        );
+    }
+
+    /** A share to the digit that a slip of the pen would change. */
+    private static function rough(float $percent): string
+    {
+        return number_format($percent, $percent < 10.0 ? 1 : 0);
+    }
+
+    private static function time(float $months): string
+    {
+        return $months < 1.0
+            ? sprintf('%d days', (int) round($months * Months::DAYS))
+            : sprintf('%.1f months', $months);
+    }
+}
