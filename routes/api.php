@@ -136,6 +136,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('batches', 'store')->name('batches.store');
         Route::get('batches/{batch}', 'show')->name('batches.show');
         Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
+        Route::put('batches/{batch}/tasks', 'tick')->name('batches.tick');
         Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
     });
     Route::post('batches/{batch}/findings', [BatchFindingController::class, 'store'])->name('batches.find');

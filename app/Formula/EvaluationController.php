@@ -6,21 +6,18 @@ namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
-use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Assessment\LoadPlan;
 use Crown\Assessment\Reshare;
 use Crown\Assessment\Stock;
 use Crown\Assessment\WaterPlan;
 use Crown\Assessment\WithoutScale;
-use Crown\Formula\Change;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
 use Crown\Formula\FormulaError;
 use Crown\Reading\RecipeReader;
 use Crown\Solving\Swap;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Judges drafts without keeping anything: what the screen asks on every change. */
 final class EvaluationController
@@ -30,33 +27,25 @@ final class EvaluationController
     }
 
     #[Speaks('Evaluation', 'FormulaDraft', does: 'Judge a draft')]
-    public function evaluate(Request $request): JsonResponse
+    public function evaluate(FormulaRequest $request): JsonResponse
     {
-        $given = Given::in($request);
+        $given = $request->given();
 
         return $this->judged($given->formula, $given);
     }
 
     #[Speaks('Evaluation', 'CureAsk', does: 'Apply a change to a draft and judge the result')]
-    public function cure(Request $request): JsonResponse
+    public function cure(CureRequest $request): JsonResponse
     {
-        $change = $request->json('change');
-        if (! is_array($change)) {
-            throw Refused::because('change', 'A change is needed.');
-        }
+        $given = $request->given();
 
-        $given = Given::in($request);
-
-        return $this->judged(Change::fromArray($change)->applyTo($given->formula, $this->catalogue->get()), $given);
+        return $this->judged($request->change()->applyTo($given->formula, $this->catalogue->get()), $given);
     }
 
     #[Speaks('ReadAnswer', 'ReadAsk', does: 'Read the text of a recipe')]
-    public function read(Request $request, CurrentStudio $studio): JsonResponse
+    public function read(ReadRequest $request, CurrentStudio $studio): JsonResponse
     {
-        $text = $request->json('text');
-        $recipe = (new RecipeReader($this->catalogue->get(), $studio->get()->kitchen()))->read(
-            is_string($text) ? $text : '',
-        );
+        $recipe = (new RecipeReader($this->catalogue->get(), $studio->get()->kitchen()))->read($request->text());
         $formula = $recipe->toFormula();
 
         return new JsonResponse([
@@ -71,9 +60,9 @@ final class EvaluationController
         'FormulaDraft',
         does: 'Where a draft\'s water comes from, what may be done next, and which preservatives fit',
     )]
-    public function water(Request $request): JsonResponse
+    public function water(FormulaRequest $request): JsonResponse
     {
-        $given = Given::in($request);
+        $given = $request->given();
 
         return new JsonResponse(
             new WaterPlan($this->bench->assess($given->formula, $given->profile())->subject, $this->catalogue->get()),
@@ -85,19 +74,18 @@ final class EvaluationController
         'FormulaDraft',
         does: 'How near a draft\'s essential oils are to what its audience may bear, and the most drops of each',
     )]
-    public function load(Request $request): JsonResponse
+    public function load(FormulaRequest $request): JsonResponse
     {
-        $given = Given::in($request);
+        $given = $request->given();
 
         return new JsonResponse(new LoadPlan($this->bench->assess($given->formula, $given->profile())->subject));
     }
 
     #[Speaks('WithoutScale', 'WithoutScaleAsk', does: 'A draft in kitchen measures, and as heights on a bottle')]
-    public function withoutScale(Request $request, CurrentStudio $studio): JsonResponse
+    public function withoutScale(WithoutScaleRequest $request, CurrentStudio $studio): JsonResponse
     {
-        $request->validate(['bottle_mm' => 'nullable|numeric']);
-        $bottle = $request->filled('bottle_mm') ? $request->float('bottle_mm') : null;
-        $given = Given::in($request);
+        $bottle = $request->bottleMillimetres();
+        $given = $request->given();
         $now = $this->bench->assess($given->formula, $given->profile());
         $without = WithoutScale::of($now->subject->composition, $studio->get()->kitchen());
         $then = $this->bench->assess($without->formula, $given->profile());
@@ -119,14 +107,9 @@ final class EvaluationController
     }
 
     #[Speaks('Evaluation', 'ReshareAsk', does: 'Move share from one line of a draft to another')]
-    public function reshare(Request $request): JsonResponse
+    public function reshare(ReshareRequest $request): JsonResponse
     {
-        $request->validate([
-            'from' => 'required|string|max:40',
-            'to' => 'required|string|max:40',
-            'points' => 'required|numeric|between:-100,100',
-        ]);
-        $given = Given::in($request);
+        $given = $request->given();
 
         return $this->judged(
             Reshare::between(
@@ -141,9 +124,9 @@ final class EvaluationController
     }
 
     #[Speaks('StockAnswer', 'FormulaDraft', does: 'What the studio\'s own stock allows of a draft')]
-    public function stock(Request $request): JsonResponse
+    public function stock(FormulaRequest $request): JsonResponse
     {
-        $given = Given::in($request);
+        $given = $request->given();
 
         return new JsonResponse(
             Stock::of(
@@ -158,11 +141,10 @@ final class EvaluationController
         'SwapAsk',
         does: 'What could take one line\'s place, the other shares moved to keep texture and weight',
     )]
-    public function swap(Request $request): JsonResponse
+    public function swap(SwapRequest $request): JsonResponse
     {
-        $request->validate(['line' => 'required|string|max:40']);
         $line = $request->string('line')->value();
-        $given = Given::in($request);
+        $given = $request->given();
         $now = $this->bench->assess($given->formula, $given->profile());
 
         return new JsonResponse([

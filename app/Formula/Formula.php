@@ -9,6 +9,7 @@ use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
 use App\Studio\Revised;
+use Crown\Formula\Family;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
 use Illuminate\Database\Eloquent\Model;
@@ -67,5 +68,23 @@ final class Formula extends Model
     public function composed(): Composed
     {
         return FormulaDocument::read($this->document);
+    }
+
+    /** @return list<self> those that are variants of it */
+    public function variants(): array
+    {
+        return array_values(
+            self::query()->with('head.marks')->where('base_id', $this->id)->orderBy('title')->get()->all(),
+        );
+    }
+
+    /** The variant as it would be with all that was changed in its base since. */
+    public function passedOnFrom(self $base): Composed
+    {
+        return Family::pass(
+            FormulaDocument::read($this->base_document ?? $base->document),
+            $base->composed(),
+            $this->composed(),
+        );
     }
 }

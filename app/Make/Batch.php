@@ -34,6 +34,7 @@ use Illuminate\Support\Carbon;
  * @property string $note
  * @property array<string, mixed> $document
  * @property Collection<int, WeighIn> $weighIns
+ * @property Collection<int, BatchStep> $steps the tasks that were done
  * @property array<string, mixed>|null $actual the assessment of what was weighed
  * @property array<string, mixed>|null $label
  */
@@ -66,6 +67,12 @@ final class Batch extends Model
     public function weighIns(): HasMany
     {
         return $this->hasMany(WeighIn::class);
+    }
+
+    /** @return HasMany<BatchStep, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(BatchStep::class);
     }
 
     /** @return array<string, float> grams by line, of what is weighed */

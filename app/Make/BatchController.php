@@ -4,20 +4,17 @@ declare(strict_types=1);
 
 namespace App\Make;
 
-use App\Formula\Formula;
-use App\Studio\Day;
 use App\Studio\User;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
-use Crown\Make\Weighing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Batches over HTTP: begun, weighed line by line, closed. */
+/** Batches over HTTP: begun, weighed line by line, ticked task by task, closed. */
 final class BatchController
 {
-    public function __construct(private readonly BatchStore $store)
+    public function __construct(private readonly BatchPlan $plan)
     {
     }
 
@@ -59,67 +56,48 @@ final class BatchController
     }
 
     #[Speaks('Batch', 'BatchDraft', 201, 'Begin to make a formula')]
-    public function store(Request $request): JsonResponse
+    public function store(BeginRequest $request, BeginBatch $begin): JsonResponse
     {
-        $request->validate(['formula_id' => 'required|integer']);
-        $batch = $this->store->open(
-            Formula::query()->findOrFail($request->integer('formula_id')),
-            self::by($request),
-            Day::today(),
-        );
-
-        return new JsonResponse($this->store->view($batch), 201);
+        return new JsonResponse($this->view($begin($request->formula(), User::nameIn($request))), 201);
     }
 
     #[Speaks('Batch', does: 'One batch: what to gather and weigh, and the record of what was')]
     public function show(int $batch): JsonResponse
     {
-        return new JsonResponse($this->store->view(Batch::query()->findOrFail($batch)));
+        return new JsonResponse($this->view(Batch::query()->findOrFail($batch)));
     }
 
     #[Speaks('Batch', 'WeighAsk', does: 'Check off what is gathered, or enter what the scale shows')]
-    public function weigh(int $batch, WeighRequest $request): JsonResponse
+    public function weigh(int $batch, WeighRequest $request, WeighLine $weigh): JsonResponse
     {
         $row = $this->open($batch);
-        $line = $request->string('line')->value();
-        $lines = array_map(static fn (Weighing $w): string => $w->line, $this->store->sheet($row)->weighings());
-        if (! in_array($line, $lines, true)) {
-            throw Refused::because('line', 'This batch has no such line.');
-        }
-        $row->revise($request->integer('revision'), [], fn (Batch $b): array => $this->store->view($b));
-        $this->store->weigh(
-            $row,
-            $line,
-            $request->boolean('gathered'),
-            $request->number('grams'),
-            self::by($request),
-        );
+        $weigh($row, $request, User::nameIn($request), $this->view(...));
 
-        return new JsonResponse($this->store->view($row));
+        return new JsonResponse($this->view($row));
+    }
+
+    #[Speaks('Batch', 'TickAsk', does: 'Tick or untick a task at the counter')]
+    public function tick(int $batch, TickRequest $request, TickTask $tick): JsonResponse
+    {
+        $row = $this->open($batch);
+        $tick($row, $request, User::nameIn($request), $this->view(...));
+
+        return new JsonResponse($this->view($row));
     }
 
     #[Speaks('Batch', 'FinishAsk', does: 'Close the batch: it becomes a record with a label')]
-    public function finish(int $batch, FinishRequest $request): JsonResponse
+    public function finish(int $batch, FinishRequest $request, CloseBatch $close): JsonResponse
     {
         $row = $this->open($batch);
-        $columns = $this->store->closed(
-            $row,
-            $request->integer('jars'),
-            $request->float('jar_ml'),
-            $request->float('net_grams'),
-            $request->string('note')->value(),
-        );
-        $row->revise($request->integer('revision'), $columns, fn (Batch $b): array => $this->store->view($b));
-        $this->store->shelve($row);
+        $close($row, $request, $this->view(...));
 
-        return new JsonResponse($this->store->view($row));
+        return new JsonResponse($this->view($row));
     }
 
-    private static function by(Request $request): string
+    /** @return array<string, mixed> */
+    private function view(Batch $batch): array
     {
-        $user = $request->user();
-
-        return $user instanceof User ? $user->name : '';
+        return (new BatchResource($batch, $this->plan))->toArray();
     }
 
     private function open(int $id): Batch

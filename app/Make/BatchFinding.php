@@ -91,20 +91,4 @@ final class BatchFinding extends Model
             $row->text('state') === 'off',
         );
     }
-
-    /** @return array<string, mixed> as $defs/BatchFinding */
-    public function view(): array
-    {
-        return [
-            'id' => $this->id,
-            'on' => $this->on_date->toDateString(),
-            'texture' => $this->texture,
-            'texture_label' => TextureFound::tryFrom($this->texture)?->label() ?? '',
-            'overrun_percent' => $this->overrun_percent,
-            'whipped_minutes' => $this->whipped_minutes,
-            'state' => $this->state,
-            'months' => round($this->months(), 1),
-            'note' => $this->note,
-        ];
-    }
 }

@@ -18,7 +18,7 @@ use Illuminate\Http\JsonResponse;
 /** What the maker found on a batch: it moves what is said of the next ones. */
 final class BatchFindingController
 {
-    public function __construct(private readonly BatchStore $store, private readonly StudioCatalogue $catalogue)
+    public function __construct(private readonly BatchPlan $plan, private readonly StudioCatalogue $catalogue)
     {
     }
 
@@ -54,7 +54,7 @@ final class BatchFindingController
         }
         $finding->save();
 
-        return new JsonResponse($this->store->view($row), 201);
+        return new JsonResponse((new BatchResource($row, $this->plan))->toArray(), 201);
     }
 
     #[Speaks('Batch', does: 'Take a finding back')]
@@ -63,7 +63,7 @@ final class BatchFindingController
         $row = BatchFinding::query()->with('batch')->findOrFail($finding);
         $row->delete();
 
-        return new JsonResponse($this->store->view($row->batch));
+        return new JsonResponse((new BatchResource($row->batch, $this->plan))->toArray());
     }
 
     /** What the handbook alone says of what was truly weighed. */

@@ -29,4 +29,15 @@ final class FinishRequest extends FormRequest
             'net_grams.gt' => 'The net contents of a jar are more than 0 g.',
         ];
     }
+
+    /** @return array{jars: int, jar_ml: float, net_grams: float, note: string} */
+    public function columns(): array
+    {
+        return [
+            'jars' => $this->integer('jars'),
+            'jar_ml' => $this->float('jar_ml'),
+            'net_grams' => $this->float('net_grams'),
+            'note' => $this->string('note')->value(),
+        ];
+    }
 }

@@ -11,16 +11,12 @@ use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
 use App\Studio\IngredientUses;
 use App\Studio\User;
+use App\Support\BasedOn;
 use App\Support\Refused;
 use App\Support\Speaks;
-use Crown\Catalogue\Correction;
-use Crown\Catalogue\IngredientKind;
-use Crown\Catalogue\OwnEntry;
 use Crown\Exchange\IngredientFile;
-use Crown\Measure\Property;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 /** The studio's own ingredients and figures, and what stands in its cupboard. The reference is never touched. */
 final class OwnIngredientController
@@ -32,21 +28,20 @@ final class OwnIngredientController
     }
 
     #[Speaks('OwnKept', 'OwnDraft', 201, 'Write an ingredient of one\'s own')]
-    public function store(Request $request): JsonResponse
+    public function store(OwnIngredientRequest $request): JsonResponse
     {
-        $draft = $this->given($request);
+        $draft = $request->draft($this->reference->reference());
         $own = OwnIngredient::query()->create(['name' => $draft['name'], 'document' => $draft]);
 
         return new JsonResponse($this->kept($own->refresh()), 201);
     }
 
     #[Speaks('OwnKept', 'OwnSave', does: 'Change an ingredient of one\'s own')]
-    public function update(int $own, Request $request): JsonResponse
+    public function update(int $own, OwnIngredientRequest $request, BasedOn $basedOn): JsonResponse
     {
         $row = OwnIngredient::query()->findOrFail($own);
-        $request->validate(['revision' => 'required|integer|min:1']);
-        $draft = $this->given($request, $own);
-        $row->revise($request->integer('revision'), ['name' => $draft['name'], 'document' => $draft], $this->kept(...));
+        $draft = $request->draft($this->reference->reference());
+        $row->revise($basedOn->revision(), ['name' => $draft['name'], 'document' => $draft], $this->kept(...));
 
         return new JsonResponse($this->kept($row));
     }
@@ -67,35 +62,9 @@ final class OwnIngredientController
     }
 
     #[Speaks('', 'OwnFigureDraft', 204, 'Put one\'s own figure over the catalogue\'s')]
-    public function correct(string $ingredient, Request $request): JsonResponse
+    public function correct(string $ingredient, FigureRequest $request, CorrectFigure $correct): JsonResponse
     {
-        $found = IngredientController::find($ingredient, $this->catalogue->get());
-        $request->validate(
-            [
-                'form' => ['present', 'string', 'max:20', Rule::in(['', ...array_keys($found->forms)])],
-                'property' => [
-                    'required',
-                    Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED)),
-                ],
-                ...self::bandRules(''),
-                'source' => 'required|string|max:200',
-            ],
-            ['source.required' => 'Say where the figure comes from, for example "our scale, three bottles".'],
-        );
-        $of = [
-            'ingredient' => $ingredient,
-            'form' => $request->string('form')->value(),
-            'property' => $request->string('property')->value(),
-        ];
-        $figure = [
-            'low' => $request->float('low'),
-            'best' => $request->float('best'),
-            'high' => $request->float('high'),
-            'source' => $request->string('source')->value(),
-        ];
-        // What core refuses must not be kept.
-        (new OwnFigure([...$of, ...$figure]))->correction();
-        OwnFigure::query()->updateOrCreate($of, $figure);
+        $correct(IngredientController::find($ingredient, $this->catalogue->get()), $request);
 
         return new JsonResponse(null, 204);
     }
@@ -109,16 +78,11 @@ final class OwnIngredientController
     }
 
     #[Speaks('', 'CupboardDraft', 204, 'Say that an ingredient stands in the cupboard, and how much of it')]
-    public function stock(string $ingredient, Request $request, Cupboard $cupboard): JsonResponse
+    public function stock(string $ingredient, StockRequest $request, Cupboard $cupboard): JsonResponse
     {
-        $request->validate(
-            ['grams' => 'nullable|numeric|min:0|max:1000000'],
-            ['grams.min' => 'What is at hand is 0 g or more.'],
-        );
         IngredientController::find($ingredient, $this->catalogue->get());
         if ($request->has('grams')) {
-            $grams = $request->filled('grams') ? $request->float('grams') : null;
-            $cupboard->count($ingredient, $grams, self::by($request));
+            $cupboard->count($ingredient, $request->number('grams'), User::nameIn($request));
         } else {
             $cupboard->hold($ingredient);
         }
@@ -130,16 +94,9 @@ final class OwnIngredientController
     public function unstock(string $ingredient, Request $request, Cupboard $cupboard): JsonResponse
     {
         IngredientController::find($ingredient, $this->catalogue->get());
-        $cupboard->clear($ingredient, self::by($request));
+        $cupboard->clear($ingredient, User::nameIn($request));
 
         return new JsonResponse(null, 204);
-    }
-
-    private static function by(Request $request): string
-    {
-        $user = $request->user();
-
-        return $user instanceof User ? $user->name : '';
     }
 
     /** @return array<string, mixed> */
@@ -151,63 +108,6 @@ final class OwnIngredientController
             'id' => $own->id,
             'revision' => $own->revision,
             'ingredient' => IngredientFile::write($all->get($own->ingredientId()), $all, 1.0),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function given(Request $request, int $except = 0): array
-    {
-        $draft = (array) $request->validate(
-            [
-                'name' => [
-                    'required',
-                    'string',
-                    'max:120',
-                    Rule::unique('own_ingredients', 'name')
-                        ->where('studio_id', $request->user()?->studio_id)
-                        ->ignore($except),
-                ],
-                'inci' => 'present|string|max:200',
-                'kind' => ['required', Rule::enum(IngredientKind::class)],
-                'like' => 'present|string|max:80',
-                'synonyms' => 'present|array|max:20',
-                'synonyms.*' => 'string|max:80',
-                'allergens' => 'present|array|max:20',
-                'allergens.*' => 'string|max:80',
-                'vegan' => 'required|boolean',
-                'figures' => 'present|array|max:40',
-                'figures.*.form' => 'present|string|max:20',
-                'figures.*.property' => [
-                    'required',
-                    Rule::in(array_map(static fn (Property $p): string => $p->value, Correction::ALLOWED)),
-                ],
-                ...self::bandRules('figures.*.'),
-                'figures.*.source' => 'required|string|max:200',
-            ],
-            [
-                'name.required' => 'An ingredient needs a name.',
-                'name.unique' => 'You have an ingredient of this name already.',
-                'figures.*.source.required' => 'Say where the figure comes from.',
-            ],
-        );
-        $reference = $this->reference->reference();
-        $like = $request->string('like')->value();
-        if ($like !== '' && ! $reference->has($like)) {
-            throw Refused::because('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
-        }
-        OwnEntry::read('own-0', $draft, $reference);
-
-        /** @var array<string, mixed> */
-        return $draft;
-    }
-
-    /** @return array<string, string> */
-    private static function bandRules(string $before): array
-    {
-        return [
-            $before.'low' => 'required|numeric|lte:'.$before.'best',
-            $before.'best' => 'required|numeric',
-            $before.'high' => 'required|numeric|gte:'.$before.'best',
         ];
     }
 }

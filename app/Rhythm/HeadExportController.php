@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Rhythm;
 
 use App\Head\Head;
-use App\Head\HeadView;
+use App\Head\HeadResource;
 use App\Studio\Day;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
@@ -27,7 +27,7 @@ final class HeadExportController
             [
                 'format' => 'honest-crown/head',
                 'exported_on' => Day::today()->toDateString(),
-                'head' => HeadView::of($row),
+                'head' => HeadResource::of($row),
                 'routines' => $routines
                     ->map(
                         static fn (Routine $r): array => [

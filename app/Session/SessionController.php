@@ -37,9 +37,8 @@ final class SessionController
     }
 
     #[Speaks('Session', 'SignIn', does: 'Sign in')]
-    public function signIn(Request $request): JsonResponse
+    public function signIn(SignInRequest $request): JsonResponse
     {
-        $request->validate(['email' => 'required|string|max:190', 'password' => 'required|string|max:200']);
         self::needsSession($request);
         if (! Auth::guard('web')->attempt($request->only(['email', 'password']))) {
             throw Refused::because('email', 'This address and password do not belong together.');
@@ -76,15 +75,8 @@ final class SessionController
     }
 
     #[Speaks('Session', 'PasswordChange', does: 'Change the password')]
-    public function password(Request $request): JsonResponse
+    public function password(PasswordRequest $request): JsonResponse
     {
-        $request->validate(
-            [
-                'current' => 'required|string',
-                'new' => 'required|string|min:10|max:200',
-            ],
-            ['new.min' => 'A new password needs at least 10 characters.'],
-        );
         /** @var User $user */
         $user = $request->user();
         if ($user->studio->demo) {
@@ -102,28 +94,9 @@ final class SessionController
     }
 
     #[Speaks('Session', 'StudioDraft', does: 'Change what the studio measures with')]
-    public function update(Request $request, CurrentStudio $current): JsonResponse
+    public function update(StudioRequest $request, CurrentStudio $current): JsonResponse
     {
-        /** @var array<string, mixed> $given */
-        $given = $request->validate(
-            [
-                'name' => 'required|string|max:120',
-                'maker' => 'present|string|max:200',
-                'cup' => 'required|in:us,metric,imperial',
-                'scale_grams' => 'required|numeric|min:0.001|max:100',
-                'southern' => 'required|boolean',
-                'bowl_ml' => 'required|numeric|min:0|max:100000',
-                'time_zone' => 'required|string|timezone:all_with_bc',
-            ],
-            [
-                'time_zone.timezone' => 'Choose a time zone from the list, for example Europe/London.',
-                'scale_grams.min' => 'A scale shows steps of 0.001 to 100 g.',
-                'scale_grams.max' => 'A scale shows steps of 0.001 to 100 g.',
-                'bowl_ml.min' => 'A bowl holds 0 (not known) to 100,000 ml.',
-                'bowl_ml.max' => 'A bowl holds 0 (not known) to 100,000 ml.',
-            ],
-        );
-        $current->get()->update($given);
+        $current->get()->update($request->columns());
 
         return $this->show();
     }

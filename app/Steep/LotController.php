@@ -9,7 +9,6 @@ use App\Pantry\WhereUsed;
 use App\Studio\Day;
 use App\Support\Pages;
 use App\Support\Speaks;
-use Crown\Catalogue\Catalogue;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -28,7 +27,7 @@ final class LotController
         return Pages::answer(
             SteepedLot::query()->with('steep.events'),
             $request,
-            fn (SteepedLot $l): array => self::view($l, $all),
+            static fn (SteepedLot $l): array => (new LotResource($l, $all))->toArray(),
         );
     }
 
@@ -37,25 +36,17 @@ final class LotController
         'WithdrawAsk',
         does: 'Say that a steeped oil went bad or was thrown away, or take that back: what uses it is warned',
     )]
-    public function withdraw(int $lot, Request $request): JsonResponse
+    public function withdraw(int $lot, WithdrawRequest $request): JsonResponse
     {
         $row = SteepedLot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);
-        $request->validate(['reason' => 'present|nullable|string|max:200']);
-        $reason = trim($request->string('reason')->value());
         $row->update([
-            'withdrawn' => rtrim($reason, '. '),
-            'withdrawn_on' => $reason === '' ? null : Day::today()->toDateString(),
+            'withdrawn' => $request->reason(),
+            'withdrawn_on' => $request->reason() === '' ? null : Day::today()->toDateString(),
         ]);
 
         return new JsonResponse([
-            'lot' => self::view($row, $this->catalogue->get()),
+            'lot' => (new LotResource($row, $this->catalogue->get()))->toArray(),
             'warned' => WhereUsed::of([$row->ingredientId()]),
         ]);
-    }
-
-    /** @return array<string, mixed> */
-    private static function view(SteepedLot $lot, Catalogue $catalogue): array
-    {
-        return $lot->view($lot->steep->plan($catalogue, $lot->made_on));
     }
 }

@@ -14,7 +14,6 @@ use Crown\Steep\MethodTable;
 use Crown\Steep\Timing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 
 /** Jars over HTTP: planned, begun, shaken, strained, given up. */
 final class SteepController
@@ -81,29 +80,11 @@ final class SteepController
     }
 
     #[Speaks('Steep', 'ShakeAsk', does: 'Tick or untick the shake of a day')]
-    public function shake(int $steep, Request $request): JsonResponse
+    public function shake(int $steep, ShakeRequest $request, TickShake $tick): JsonResponse
     {
-        $request->validate(['date' => Day::RULE, 'done' => 'required|boolean']);
-        $row = $this->running($steep, 'date');
-        $date = Carbon::parse($request->string('date')->value());
-        $stop = $row->plan($this->catalogue->get())->timeline->stopShaking()->format('Y-m-d');
-        if ($date->lessThan($row->started_on) || $date->greaterThan(Day::today()) || $date->greaterThan($stop)) {
-            throw Refused::because(
-                'date',
-                sprintf(
-                    'A shake can be ticked from %s to today, and no later than %s, when it is left to settle.',
-                    $row->started_on->toDateString(),
-                    $stop,
-                ),
-            );
-        }
-        if ($request->boolean('done')) {
-            SteepShake::query()->firstOrCreate(['steep_id' => $row->id, 'date' => $date->toDateString()]);
-        } else {
-            SteepShake::query()->where('steep_id', $row->id)->whereDate('date', $date)->delete();
-        }
+        $tick($this->running($steep, 'date'), $request);
 
-        return new JsonResponse($this->page($row->id));
+        return new JsonResponse($this->page($steep));
     }
 
     #[Speaks('Steep', 'StrainAsk', does: 'Strain it: its oil becomes a lot that formulas can use')]
@@ -115,24 +96,9 @@ final class SteepController
     }
 
     #[Speaks('Steep', 'SpoilAsk', does: 'Give a jar up: mould, a bad smell. Every oil drawn from it is withdrawn')]
-    public function spoil(int $steep, Request $request): JsonResponse
+    public function spoil(int $steep, SpoilRequest $request, GiveUpSteep $giveUp): JsonResponse
     {
-        $row = Steep::held($steep);
-        $request->validate(
-            ['revision' => 'required|integer|min:1', 'reason' => 'required|string|max:200'],
-            ['reason.required' => 'Say what was found: mould, a sour smell, fizzing.'],
-        );
-        $today = Day::today();
-        $reason = rtrim($request->string('reason')->value(), '. ');
-        $row->revise(
-            $request->integer('revision'),
-            ['state' => 'spoiled', 'reason' => $reason, 'spoiled_on' => $today->toDateString()],
-            fn (Steep $s): array => $this->page($s->id),
-        );
-        SteepedLot::query()
-            ->where('steep_id', $row->id)
-            ->where('withdrawn', '')
-            ->update(['withdrawn' => $reason, 'withdrawn_on' => $today->toDateString()]);
+        $giveUp(Steep::held($steep), $request, fn (Steep $s): array => $this->page($s->id));
 
         return new JsonResponse($this->page($steep));
     }

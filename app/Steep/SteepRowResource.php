@@ -63,13 +63,21 @@ final class SteepRowResource extends JsonResource
             'oil_left_grams' => round($this->plan->oilLeftGrams(), 2),
             'next' => NextAct::of($this->plan, $standing, $today),
             'shakes' => new ShakeStrip($days, $standing, $today),
-            'lot' => $this->steep->strained()?->view($this->plan),
+            'lot' => $this->lot($this->steep->strained(), $this->plan),
             'lots' => array_values(
                 $this->steep->lots
-                    ->map(fn (SteepedLot $l): array => $l->view($this->steep->plan($this->catalogue, $l->made_on)))
+                    ->map(fn (SteepedLot $l): ?array => $this->lot($l))
                     ->all(),
             ),
         ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function lot(?SteepedLot $lot, ?SteepPlan $plan = null): ?array
+    {
+        return $lot === null
+            ? null
+            : (new LotResource($lot->setRelation('steep', $this->steep), $this->catalogue, $plan))->toArray();
     }
 
     /** @return array<string, mixed> as $defs/SteepPlan */

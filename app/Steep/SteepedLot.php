@@ -57,26 +57,4 @@ final class SteepedLot extends Lot
             $this->event_id !== null,
         );
     }
-
-    /** @return array<string, mixed> as $defs/Lot */
-    public function view(SteepPlan $plan): array
-    {
-        $yield = $this->yield($plan);
-
-        return [
-            'id' => $this->id,
-            'ingredient' => $this->ingredientId(),
-            'name' => $this->title(),
-            'grams' => $this->grams,
-            'dry' => $yield->isDry(),
-            'water_percent' => round($yield->waterShare() * 100, 3),
-            'made_on' => $this->made_on->toDateString(),
-            'best_before' => $this->best_before->toDateString(),
-            'steep_id' => $this->steep_id,
-            'code' => $this->code(),
-            'drawn' => $this->event_id !== null,
-            'withdrawn' => $this->withdrawnWords(),
-            'withdrawn_on' => $this->withdrawn_on?->toDateString(),
-        ];
-    }
 }

@@ -6,6 +6,7 @@ namespace App\Studio;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Http\Request;
 
 /**
  * @property int $id
@@ -32,5 +33,13 @@ final class User extends Authenticatable
     public function studio(): BelongsTo
     {
         return $this->belongsTo(Studio::class);
+    }
+
+    /** Who asks, as she is written down beside what she did; "" for nobody. */
+    public static function nameIn(Request $request): string
+    {
+        $user = $request->user();
+
+        return $user instanceof self ? $user->name : '';
     }
 }

@@ -57,12 +57,14 @@ final readonly class MakeSheet
         $kind = $this->assessment->subject->formula()->kind;
         $tasks = [
             new Task(
+                TaskKind::Clean,
                 'Wash hands, wipe the bowl and the jars dry, put on an apron. Water drops are the enemy.',
                 'Every tool is dry.',
             ),
         ];
         if ($has(Phase::Melt)) {
             $tasks[] = new Task(
+                TaskKind::Melt,
                 'Melt the melt phase in a bowl over hot water, foil or lid on.',
                 sprintf(
                     'All clear at about %d °C, no grains left. Hot oil and steam burn; never leave it on heat.',
@@ -72,18 +74,21 @@ final readonly class MakeSheet
         }
         if ($has(Phase::Water)) {
             $tasks[] = new Task(
+                TaskKind::WarmWater,
                 'Warm the water phase in its own vessel and bring both to 70 °C before you join them, stirring.',
                 'Even, no oil floating.',
             );
         }
         if ($has(Phase::Warm)) {
             $tasks[] = new Task(
+                TaskKind::Combine,
                 $has(Phase::Melt) ? 'Take it off the heat and stir the warm oils in.' : 'Stir the oils together.',
                 'One clear liquid.',
             );
         }
         if ($has(Phase::CoolDown)) {
             $tasks[] = new Task(
+                TaskKind::CoolDown,
                 $has(Phase::Melt) || $has(Phase::Water)
                     ? 'Let it cool, then stir in the cool-down phase.'
                     : 'Stir in the cool-down phase; nothing here needs heat.',
@@ -92,19 +97,22 @@ final readonly class MakeSheet
         }
         if ($kind === ProductKind::WhippedButter) {
             $tasks[] = new Task(
+                TaskKind::Whip,
                 'Chill until the rim is firm and the middle gives to a finger, then whip 8 to 12 minutes at medium '
                     .'speed.',
                 'Soft peaks. Stop before it begins to fall.',
             );
         }
         if ($has(Phase::WhipIn)) {
-            $tasks[] = new Task('Sift in the powders and whip briefly.', 'No white specks.');
+            $tasks[] = new Task(TaskKind::Sift, 'Sift in the powders and whip briefly.', 'No white specks.');
         }
         $tasks[] = new Task(
+            TaskKind::Fill,
             $kind->isSolid() ? 'Fill the jars before it sets.' : 'Fill the bottles through a funnel.',
             'Each container looked at: no chip, no crack, rim wiped.',
         );
         $tasks[] = new Task(
+            TaskKind::Label,
             'Close, label with lot and date, keep one small jar back as the sample.',
             'Every jar has its label.',
         );

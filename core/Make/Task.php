@@ -7,7 +7,7 @@ namespace Crown\Make;
 /** One thing to do at the counter, and the sign that it is done. */
 final readonly class Task
 {
-    public function __construct(public string $act, public string $gate)
+    public function __construct(public TaskKind $kind, public string $act, public string $gate)
     {
     }
 }

@@ -47,6 +47,32 @@ final class GroundTest extends StudioTestCase
         self::assertSame(['amara'], array_values(array_unique($weighed->pluck('by_name')->all())));
     }
 
+    public function test_what_was_done_at_the_counter_is_written_down_with_who_did_it_and_when(): void
+    {
+        $page = $this->formula("Light oil\n80 g jojoba oil\n20 g olive oil");
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $page['id']]);
+        self::assertSame(['clean', 'combine', 'fill', 'label'], array_column($batch['tasks'], 'kind'));
+        self::assertSame([false, false, false, false], array_column($batch['tasks'], 'done'));
+        $tick = fn (string $task, bool $done, int $revision): array => [
+            'revision' => $revision,
+            'task' => $task,
+            'done' => $done,
+        ];
+        $address = 'batches/'.$batch['id'].'/tasks';
+
+        $ticked = $this->got('Batch', 'PUT', $address, $tick('combine', true, $batch['revision']));
+
+        self::assertSame([false, true, false, false], array_column($ticked['tasks'], 'done'));
+        self::assertSame(['', 'amara', '', ''], array_column($ticked['tasks'], 'by'));
+        self::assertSame(today()->toDateString(), substr((string) $ticked['tasks'][1]['at'], 0, 10));
+        $this->ask('PUT', $address, $tick('fill', true, $batch['revision']))->assertStatus(409);
+        $this->ask('PUT', $address, $tick('melt', true, $ticked['revision']))
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('task');
+        $back = $this->got('Batch', 'PUT', $address, $tick('combine', false, $ticked['revision']));
+        self::assertSame([false, false, false, false], array_column($back['tasks'], 'done'));
+    }
+
     public function test_a_strained_oil_is_a_lot_with_all_of_it_left(): void
     {
         $jar = $this->steep();

@@ -90,6 +90,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{batch}/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Tick or untick a task at the counter */
+        put: operations["batches.tick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{batch}/weighings": {
         parameters: {
             query?: never;
@@ -1793,8 +1810,13 @@ export interface components {
             within: boolean | null;
         };
         Task: {
+            /** @enum {string} */
+            kind: "clean" | "melt" | "warm-water" | "combine" | "cool-down" | "whip" | "sift" | "fill" | "label";
             act: string;
             gate: string;
+            done: boolean;
+            by: string;
+            at: string | null;
         };
         LabelWords: {
             name: string;
@@ -2888,6 +2910,12 @@ export interface components {
                 [key: string]: string;
             };
         };
+        TickAsk: {
+            revision: number;
+            /** @enum {string} */
+            task: "clean" | "melt" | "warm-water" | "combine" | "cool-down" | "whip" | "sift" | "fill" | "label";
+            done: boolean;
+        };
     };
     responses: never;
     parameters: never;
@@ -3158,6 +3186,59 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["FinishAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "batches.tick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickAsk"];
             };
         };
         responses: {

@@ -7,14 +7,27 @@ namespace App\Head;
 use App\Studio\Day;
 use Crown\Formula\Audience;
 use Crown\Head\Zone;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
 
-/** What is shown of a head. */
-final class HeadView
+/** A head, with what follows from what is known of it: $defs/Head. */
+final class HeadResource extends JsonResource
 {
+    public function __construct(private readonly Head $head)
+    {
+        parent::__construct($head);
+    }
+
     /** @return array<string, mixed> */
     public static function of(Head $head): array
     {
-        $head->loadMissing('marks');
+        return (new self($head))->toArray();
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(?Request $request = null): array
+    {
+        $head = $this->head->loadMissing('marks');
         $profile = $head->profile();
         $map = $head->crownMap();
         $today = Day::today()->toDateTimeImmutable();
@@ -57,7 +70,7 @@ final class HeadView
     }
 
     /** @return array<string, mixed> */
-    public static function mark(HeadMark $mark): array
+    private static function mark(HeadMark $mark): array
     {
         return [
             'id' => $mark->id,

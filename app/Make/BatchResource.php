@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use Crown\Assessment\Finding;
+use Crown\Formula\FormulaDocument;
+use Crown\Make\Task;
+use Crown\Make\Weighing;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** A batch at the counter, or the record of it: $defs/Batch. */
+final class BatchResource extends JsonResource
+{
+    public function __construct(private readonly Batch $batch, private readonly BatchPlan $plan)
+    {
+        parent::__construct($batch);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(?Request $request = null): array
+    {
+        $batch = $this->batch->loadMissing(['weighIns', 'steps']);
+        $sheet = $this->plan->sheet($batch);
+
+        return [
+            'id' => $batch->id,
+            'revision' => $batch->revision,
+            'lot_code' => $batch->lot_code,
+            'title' => $batch->title,
+            'kind' => $batch->kind,
+            'formula_id' => $batch->formula_id,
+            'state' => $batch->state,
+            'made_on' => $batch->made_on->toDateString(),
+            'by' => $batch->by_name,
+            'jars' => $batch->jars,
+            'jar_ml' => $batch->jar_ml,
+            'net_grams' => $batch->net_grams,
+            'note' => $batch->note,
+            'formula' => FormulaDocument::write($batch->composed()),
+            'weighings' => array_map(
+                static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
+                $sheet->weighings(),
+            ),
+            'tasks' => array_map($this->task(...), $sheet->tasks()),
+            'planned' => $this->plan->of($batch),
+            'actual' => $batch->actual,
+            'label' => $batch->label,
+            'withdrawn' => $this->withdrawn(),
+            'findings' => BatchFinding::query()
+                ->with('batch:id,made_on')
+                ->where('batch_id', $batch->id)
+                ->orderBy('on_date')
+                ->orderBy('id')
+                ->get()
+                ->map(static fn (BatchFinding $f): array => (new BatchFindingResource($f))->toArray())
+                ->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function task(Task $task): array
+    {
+        $done = $this->batch->steps->firstWhere('task', $task->kind->value);
+
+        return [
+            'kind' => $task->kind->value,
+            'act' => $task->act,
+            'gate' => $task->gate,
+            'done' => $done !== null,
+            'by' => $done->by_name ?? '',
+            'at' => $done?->created_at->toIso8601String(),
+        ];
+    }
+
+    /**
+     * Why it must not be used: an oil in it went bad or was thrown away since.
+     *
+     * @return list<string>
+     */
+    private function withdrawn(): array
+    {
+        $found = array_filter(
+            $this->plan->of($this->batch)->findings,
+            static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
+        );
+
+        return array_values(array_map(static fn (Finding $f): string => $f->message(), $found));
+    }
+
+    /** @return array<string, mixed> */
+    private static function weighing(Weighing $asked, ?WeighIn $there): array
+    {
+        return [
+            'line' => $asked->line,
+            'ingredient' => $asked->ingredient,
+            'name' => $asked->name,
+            'phase' => $asked->phase->value,
+            'phase_label' => $asked->phase->label(),
+            'target_grams' => round($asked->targetGrams, 3),
+            'tolerance_grams' => round($asked->toleranceGrams, 3),
+            'gathered' => $there->gathered ?? false,
+            'actual_grams' => $there?->grams,
+            'within' => $there?->grams === null ? null : $asked->isWithin($there->grams),
+        ];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use App\Studio\BelongsToStudio;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A task at the counter that was done for a batch, by whom and when.
+ *
+ * @property int $id
+ * @property int $batch_id
+ * @property string $task a TaskKind
+ * @property string $by_name
+ * @property Carbon $created_at
+ */
+final class BatchStep extends Model
+{
+    use BelongsToStudio;
+
+    protected $table = 'batch_steps';
+
+    protected $guarded = ['id', 'studio_id'];
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use App\Formula\Formula;
+use App\Studio\CurrentStudio;
+use App\Studio\Day;
+use App\Studio\Studio;
+use App\Support\Refused;
+use Crown\Make\LotCode;
+use Illuminate\Support\Carbon;
+
+/** Begins to make a formula: it is kept as it is today, under a lot code of its own. */
+final class BeginBatch
+{
+    public function __construct(private readonly BatchPlan $plan, private readonly CurrentStudio $studio)
+    {
+    }
+
+    /** @throws Refused */
+    public function __invoke(Formula $formula, string $by): Batch
+    {
+        $on = Day::today();
+        $batch = new Batch([
+            'formula_id' => $formula->id,
+            'lot_code' => $this->nextLotCode($on),
+            'title' => $formula->title,
+            'kind' => $formula->kind,
+            'made_on' => $on,
+            'by_name' => $by,
+            'document' => $formula->document,
+        ]);
+        if ($this->plan->of($batch)->subject->composition->counted() === []) {
+            throw Refused::because(
+                'formula_id',
+                'This formula has no line with a mass yet, so there is nothing to weigh.',
+            );
+        }
+        $batch->save();
+
+        return $batch->refresh();
+    }
+
+    /** Two who begin at once take turns: the studio is held until the transaction ends. */
+    private function nextLotCode(Carbon $on): string
+    {
+        Studio::query()
+            ->whereKey($this->studio->get()->id)
+            ->lockForUpdate()
+            ->value('id');
+        $day = $on->toDateTimeImmutable();
+
+        return LotCode::next(
+            $day,
+            array_values(
+                Batch::query()
+                    ->where('lot_code', 'like', LotCode::beginning($day).'%')
+                    ->get(['lot_code'])
+                    ->map(static fn (Batch $b): string => $b->lot_code)
+                    ->all(),
+            ),
+        );
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use App\Catalogue\StudioCatalogue;
+use App\Pantry\Lot;
+use App\Pantry\MoveStock;
+use App\Studio\CurrentStudio;
+use App\Support\StaleWrite;
+use Closure;
+use Crown\Make\BatchClosing;
+use Crown\Make\MakeError;
+use Crown\Pantry\LotSource;
+use Crown\Papers\Label;
+
+/** Closes a batch: what was weighed is judged anew, its label worked out, its jars stand on the shelf. */
+final class CloseBatch
+{
+    public function __construct(
+        private readonly BatchPlan $plan,
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+        private readonly MoveStock $move,
+    ) {
+    }
+
+    /**
+     * From here on it is a record.
+     *
+     * @param  Closure(Batch): array<string, mixed>  $present the newer state, for whoever comes too late
+     *
+     * @throws MakeError|StaleWrite
+     */
+    public function __invoke(Batch $batch, FinishRequest $asked, Closure $present): void
+    {
+        $actual = BatchClosing::actual(
+            $batch->composed(),
+            $this->plan->sheet($batch)->weighings(),
+            $batch->weighed(),
+            $asked->integer('jars'),
+            $asked->float('net_grams'),
+            $this->catalogue->context(),
+        );
+        $label = new Label(
+            $actual,
+            $batch->lot_code,
+            $asked->float('net_grams'),
+            $batch->made_on->toDateTimeImmutable(),
+            $this->studio->get()->maker,
+        );
+        $batch->revise(
+            $asked->integer('revision'),
+            [
+                'state' => 'done',
+                ...$asked->columns(),
+                'best_before' => $label->bestBefore()->format('Y-m-d'),
+                'actual' => $actual,
+                'label' => LabelWords::of($label, $batch->made_on),
+            ],
+            $present,
+        );
+        $this->shelve($batch);
+    }
+
+    /** The jars that were filled stand on the shelf from now on. */
+    private function shelve(Batch $batch): void
+    {
+        $grams = $batch->jars * $batch->net_grams;
+        $lot = Lot::query()->create([
+            'source' => LotSource::Made->value,
+            'batch_id' => $batch->id,
+            'name' => $batch->title,
+            'grams' => $grams,
+            'made_on' => $batch->made_on,
+            'best_before' => $batch->best_before,
+        ]);
+        $this->move->begin($lot, $grams, $batch->made_on, $batch->by_name);
+    }
+}

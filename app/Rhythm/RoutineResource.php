@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rhythm;
+
+use App\Formula\Bench;
+use Crown\Assessment\Finding;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** How a batch is used on a head: $defs/Routine. */
+final class RoutineResource extends JsonResource
+{
+    /** @param  Bench|null  $bench where its batch is judged for its head; null in a list, which does not say it */
+    public function __construct(private readonly Routine $routine, private readonly ?Bench $bench = null)
+    {
+        parent::__construct($routine);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(?Request $request = null): array
+    {
+        $routine = $this->routine;
+        $plan = $routine->plan();
+        $best = $routine->batch->best_before;
+
+        return [
+            'id' => $routine->id,
+            'revision' => $routine->revision,
+            'head' => $routine->head->name,
+            'head_id' => $routine->head_id,
+            'product' => $routine->batch->title,
+            'batch_id' => $routine->batch_id,
+            'state' => $routine->state,
+            'per_week' => $routine->per_week,
+            'grams_per_use' => $routine->grams_per_use,
+            'grams_in_jar' => $routine->batch->net_grams,
+            'starts_on' => $routine->starts_on->toDateString(),
+            'empty_on' => $plan->emptyOn()->format('Y-m-d'),
+            'best_before' => $best?->toDateString() ?? '',
+            'worth_making_grams' => $best === null ? 0.0 : $plan->gramsUntil($best->toDateTimeImmutable()),
+            'uses_in_jar' => $plan->usesInJar(),
+            'way' => $routine->way,
+            'days' => $routine->days
+                ->map(
+                    static fn (RoutineDay $d): array => [
+                        'id' => $d->id,
+                        // A list has hundreds of them: no date is made of each.
+                        'date' => $d->day(),
+                        'act' => $d->act,
+                        'words' => $d->kind()->words($routine->batch->title),
+                        'state' => $d->state,
+                    ],
+                )
+                ->all(),
+            'cautions' => [
+                'One new thing at a time: two weeks before the next.',
+                'A change in length cannot be told before about three months, in shedding before six to twelve weeks.',
+                'Sudden or patchy loss, pain, sores or a spreading rash: see a clinician first.',
+            ],
+            'fit' => array_values(
+                array_filter(
+                    $this->bench?->assess($routine->batch->composed(), $routine->head->profile())->findings ?? [],
+                    static fn (Finding $f): bool => $f->severity->rank() < 2,
+                ),
+            ),
+        ];
+    }
+}

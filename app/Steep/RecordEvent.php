@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steep;
+
+use App\Catalogue\StudioCatalogue;
+use App\Studio\CurrentStudio;
+use App\Support\Refused;
+use Crown\Problem;
+use Crown\Steep\EntryKind;
+use Crown\Steep\Quantity;
+use Crown\Steep\SteepError;
+
+/** Records what happened to a jar, and works everything out anew. */
+final class RecordEvent
+{
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
+    {
+    }
+
+    /** @throws Problem */
+    public function __invoke(Steep $steep, EventRequest $asked): void
+    {
+        $kind = $asked->kind();
+        if ($asked->day()->lessThan($steep->started_on)) {
+            throw Refused::because('on', 'It was not started yet on that day.');
+        }
+        if ($steep->state !== 'running' && ! $kind->isForAfterwards()) {
+            throw Refused::now('kind', 'This jar is not running any more.');
+        }
+        $event = SteepEvent::query()->create([
+            'steep_id' => $steep->id,
+            'kind' => $kind->value,
+            'on_date' => $asked->day()->toDateString(),
+            'note' => $asked->string('note')->value(),
+            'data' => (object) [...$asked->contents(), ...$kind->adds() ? ['grams' => $this->grams($asked)] : []],
+        ]);
+        $steep->load('events');
+        // A plan that cannot be worked out any more is refused, and nothing of it is kept.
+        if ($steep->plan($this->catalogue->get())->oilLeftGrams() <= 0.0) {
+            throw SteepError::notSoMuchOil();
+        }
+        if ($kind === EntryKind::Drawn && $asked->boolean('keep', true)) {
+            KeepOil::drawn($steep, $steep->plan($this->catalogue->get(), $event->on_date), $event);
+        }
+        $steep->keepUses();
+        $steep->touch();
+    }
+
+    private function grams(EventRequest $asked): float
+    {
+        return Quantity::grams(
+            $asked->string('amount')->value(),
+            $this->catalogue->get()->get($asked->string('ingredient')->value()),
+            $asked->string('form')->value(),
+            $this->studio->get()->kitchen(),
+        );
+    }
+}
