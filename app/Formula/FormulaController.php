@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Support\BasedOn;
+use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Speaks;
 use Crown\Exchange\FormulaText;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /** Formulas over HTTP: the list, the working sheet, its kept versions, and putting one away. */
@@ -20,7 +20,7 @@ final class FormulaController
     }
 
     #[Speaks('FormulaList', does: 'The studio\'s formulas, last touched first; q finds by title or ingredient')]
-    public function index(Request $request): JsonResponse
+    public function index(ListRequest $request): JsonResponse
     {
         $query = Formula::query()->select(['id', 'title', 'kind', 'summary', 'updated_at']);
 

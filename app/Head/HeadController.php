@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Head;
 
 use App\Support\BasedOn;
+use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Speaks;
 use Crown\Head\Guide;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Heads over HTTP: their profile, the marks on the crown map, and the questions that find a hair type. */
 final class HeadController
@@ -35,7 +35,7 @@ final class HeadController
     ];
 
     #[Speaks('HeadList', does: 'The heads this studio cares for')]
-    public function index(Request $request): JsonResponse
+    public function index(ListRequest $request): JsonResponse
     {
         return Pages::answer(Head::query()->with('marks'), $request, HeadResource::of(...), ['name']);
     }

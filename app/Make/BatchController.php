@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Studio\User;
+use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Batches over HTTP: begun, weighed line by line, ticked task by task, closed. */
 final class BatchController
@@ -19,7 +19,7 @@ final class BatchController
     }
 
     #[Speaks('BatchList', does: 'Batches, newest first')]
-    public function index(Request $request): JsonResponse
+    public function index(ListRequest $request): JsonResponse
     {
         $columns = [
             'id',

@@ -13,7 +13,6 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\NameMatch;
 use Crown\Exchange\IngredientFile;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Finding ingredients, reading about one, and laying several side by side. */
 final class IngredientController
@@ -62,21 +61,21 @@ final class IngredientController
         'IngredientPage',
         does: 'One ingredient with all its figures and sources, where it is used and what could stand in for it',
     )]
-    public function show(string $ingredient, Request $request): JsonResponse
+    public function show(string $ingredient, PageRequest $request): JsonResponse
     {
         return new JsonResponse(
             (new IngredientPageResource(
                 self::find($ingredient, $this->catalogue->get()),
                 $this->catalogue->get(),
-                Commas::split($request->string('without')->value()),
+                $request->without(),
             ))->toArray(),
         );
     }
 
     #[Speaks('Comparison', does: 'Two to four ingredients side by side, with how each differs from the first')]
-    public function compare(Request $request): JsonResponse
+    public function compare(CompareRequest $request): JsonResponse
     {
-        $ids = array_values(array_unique(Commas::split($request->string('ids')->value())));
+        $ids = $request->ids();
         if (count($ids) < 2 || count($ids) > self::MOST_COMPARED) {
             throw Refused::because(
                 'ids',

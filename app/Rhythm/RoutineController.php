@@ -6,10 +6,10 @@ namespace App\Rhythm;
 
 use App\Formula\Bench;
 use App\Studio\Day;
+use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Routines over HTTP: planned for a head, and ticked off day by day. */
 final class RoutineController
@@ -22,7 +22,7 @@ final class RoutineController
     }
 
     #[Speaks('RoutineList', does: 'Who uses what, and how often')]
-    public function index(Request $request): JsonResponse
+    public function index(ListRequest $request): JsonResponse
     {
         return Pages::answer(
             Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days']),

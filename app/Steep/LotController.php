@@ -7,10 +7,10 @@ namespace App\Steep;
 use App\Catalogue\StudioCatalogue;
 use App\Pantry\WhereUsed;
 use App\Studio\Day;
+use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Steeped oils over HTTP: what stands strained, and what must not be used any more. */
 final class LotController
@@ -20,7 +20,7 @@ final class LotController
     }
 
     #[Speaks('LotList', does: 'Steeped oils on the shelf')]
-    public function index(Request $request): JsonResponse
+    public function index(ListRequest $request): JsonResponse
     {
         $all = $this->catalogue->get();
 

@@ -22,7 +22,7 @@ final class PhotoController
     {
     }
 
-    #[Speaks('Steep', '', 201, 'Keep a picture of a jar, on this machine')]
+    #[Speaks('Steep', 'PhotoDraft', 201, 'Keep a picture of a jar, on this machine', 'multipart/form-data')]
     public function store(int $steep, Request $request): JsonResponse
     {
         $row = Steep::held($steep);

@@ -7,13 +7,13 @@ namespace App\Steep;
 use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
+use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Steep\MethodTable;
 use Crown\Steep\Timing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Jars over HTTP: planned, begun, shaken, strained, given up. */
 final class SteepController
@@ -23,7 +23,7 @@ final class SteepController
     }
 
     #[Speaks('SteepList', does: 'Every jar that is or was steeping')]
-    public function index(Request $request): JsonResponse
+    public function index(ListRequest $request): JsonResponse
     {
         $all = $this->catalogue->get();
 

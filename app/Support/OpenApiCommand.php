@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use BackedEnum;
 use Illuminate\Console\Command;
+use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
+use Illuminate\Validation\Rules\Enum;
 use ReflectionMethod;
+use ReflectionNamedType;
+use ReflectionProperty;
 
 /** Makes docs/formats/openapi.json from the routes, their #[Speaks] and the published schema. */
 final class OpenApiCommand extends Command
@@ -76,12 +81,16 @@ final class OpenApiCommand extends Command
 
     private function speaks(Route $route): Speaks
     {
-        [$class, $method] = [...explode('@', $route->getActionName()), '__invoke'];
-        $attributes = (new ReflectionMethod($class, $method))->getAttributes(Speaks::class);
+        $attributes = $this->action($route)->getAttributes(Speaks::class);
 
         return $attributes === []
             ? throw new \LogicException($route->uri().' does not say what it speaks: add #[Speaks].')
             : $attributes[0]->newInstance();
+    }
+
+    private function action(Route $route): ReflectionMethod
+    {
+        return new ReflectionMethod(...array_slice([...explode('@', $route->getActionName()), '__invoke'], 0, 2));
     }
 
     /** @return array<string, mixed> */
@@ -98,18 +107,13 @@ final class OpenApiCommand extends Command
         $operation = [
             'operationId' => (string) $route->getName(),
             'summary' => $speaks->does,
-            'parameters' => array_map(
-                static fn (mixed $name): array => [
-                    'name' => $name,
-                    'in' => 'path',
-                    'required' => true,
-                    'schema' => ['type' => 'string'],
-                ],
-                $route->parameterNames(),
-            ),
+            'parameters' => [...$this->inPath($route), ...$this->inQuery($route)],
         ];
         if ($speaks->takes !== '') {
-            $operation['requestBody'] = ['required' => true, 'content' => $json($speaks->takes)];
+            $operation['requestBody'] = [
+                'required' => true,
+                'content' => [$speaks->as => $json($speaks->takes)['application/json']],
+            ];
         }
         $operation['responses'] = [(string) $speaks->status => ['description' => 'Done', ...$content]] + [
             '422' => $problem('A field is not allowed as it is'),
@@ -118,5 +122,67 @@ final class OpenApiCommand extends Command
         ];
 
         return $operation;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function inPath(Route $route): array
+    {
+        /** @var list<string> $names */
+        $names = $route->parameterNames();
+        /** @var array<string, string> $shapes */
+        $shapes = $route->wheres;
+
+        return array_map(
+            static fn (string $name): array => [
+                'name' => $name,
+                'in' => 'path',
+                'required' => true,
+                'schema' => ['type' => str_contains($shapes[$name] ?? '', '[0-9]') ? 'integer' : 'string'],
+            ],
+            $names,
+        );
+    }
+
+    /** @return list<array<string, mixed>> what may be asked for in the address: the rules of a reading action's request */
+    private function inQuery(Route $route): array
+    {
+        $parameters = [];
+        foreach (in_array('GET', $route->methods(), true) ? $this->action($route)->getParameters() : [] as $taken) {
+            $class = $taken->getType() instanceof ReflectionNamedType ? $taken->getType()->getName() : '';
+            if (! is_subclass_of($class, FormRequest::class) || ! method_exists($class, 'rules')) {
+                continue;
+            }
+            /** @var array<string, mixed> $rules */
+            $rules = (new $class())->rules();
+            foreach ($rules as $name => $rule) {
+                $parameters[] = ['name' => $name, 'in' => 'query', 'schema' => self::schema($rule)];
+            }
+        }
+
+        return $parameters;
+    }
+
+    /**
+     * In an address everything is text; what the text must be is said beside it.
+     *
+     * @return array{type: string, description?: string}
+     */
+    private static function schema(mixed $rule): array
+    {
+        $words = [];
+        foreach (is_array($rule) ? $rule : explode('|', is_string($rule) ? $rule : '') as $part) {
+            if ($part instanceof Enum) {
+                $cases = (new ReflectionProperty($part, 'type'))->getValue($part);
+                $words[] = is_string($cases) && is_subclass_of($cases, BackedEnum::class)
+                    ? implode(', ', array_column($cases::cases(), 'value'))
+                    : '';
+            } elseif (is_string($part) && str_starts_with($part, 'in:')) {
+                $words[] = str_replace(',', ', ', substr($part, 3));
+            } elseif (is_string($part) && ! in_array($part, ['nullable', 'string'], true)) {
+                $words[] = str_replace([':', ','], [' ', ' to '], $part);
+            }
+        }
+
+        return ['type' => 'string', ...$words === [] ? [] : ['description' => implode('; ', $words)]];
     }
 }

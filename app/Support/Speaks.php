@@ -8,7 +8,7 @@ use Attribute;
 
 /**
  * What an action takes and answers: names of $defs in docs/formats/crown.schema.json. The API's document is made from
- * it.
+ * it. What is asked for in the address is taken from the rules of the action's form request.
  */
 #[Attribute(Attribute::TARGET_METHOD)]
 final readonly class Speaks
@@ -18,6 +18,7 @@ final readonly class Speaks
         public string $takes = '',
         public int $status = 200,
         public string $does = '',
+        public string $as = 'application/json',
     ) {
     }
 }

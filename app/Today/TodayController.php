@@ -14,7 +14,6 @@ use App\Support\Speaks;
 use Crown\Rhythm\Act;
 use Crown\Rhythm\PatchTest;
 use Crown\Rhythm\RoutineState;
-use Crown\Steep\EntryKind;
 use Crown\Steep\NextAct;
 use Crown\Steep\NextKind;
 use Illuminate\Http\JsonResponse;
@@ -73,7 +72,7 @@ final class TodayController
                     $next->isOverdue(),
                     sprintf('%s: %s', $steep->name, lcfirst($next->words())),
                     $next->kind === NextKind::Strain ? $place.'/strain' : $place,
-                    self::tick($next->kind, $steep->id, $today->toDateString()),
+                    self::tick($next->kind, $steep->id),
                 );
             }
             if ($steep->state === 'running') {
@@ -95,25 +94,17 @@ final class TodayController
         return [$items, $shelf];
     }
 
-    /** @return array<string, mixed>|null what one press on it sends; null when more has to be said */
-    private static function tick(NextKind $kind, int $steep, string $today): ?array
+    /** @return array{does: string, id: int}|null what one press on it says is done; null when more has to be said */
+    private static function tick(NextKind $kind, int $steep): ?array
     {
-        $event = static fn (EntryKind $is): array => [
-            'method' => 'POST',
-            'url' => sprintf('/api/steeps/%d/events', $steep),
-            'body' => ['kind' => $is->value, 'on' => $today, 'note' => ''],
-        ];
-
-        return match ($kind) {
-            NextKind::Shake => [
-                'method' => 'PUT',
-                'url' => sprintf('/api/steeps/%d/shakes', $steep),
-                'body' => ['date' => $today, 'done' => true],
-            ],
-            NextKind::StopShaking => $event(EntryKind::Settling),
-            NextKind::Ready => $event(EntryKind::Ready),
+        $does = match ($kind) {
+            NextKind::Shake => 'shake',
+            NextKind::StopShaking => 'settling',
+            NextKind::Ready => 'ready',
             default => null,
         };
+
+        return $does === null ? null : ['does' => $does, 'id' => $steep];
     }
 
     /** @return list<array<string, mixed>> */
@@ -168,9 +159,7 @@ final class TodayController
                 $day->date->isBefore($today),
                 $words,
                 '/rhythm/'.$day->routine_id,
-                $day->kind() === Act::PatchReading
-                    ? null
-                    : ['method' => 'PUT', 'url' => '/api/routine-days/'.$day->id, 'body' => ['state' => 'done']],
+                $day->kind() === Act::PatchReading ? null : ['does' => 'routine-day', 'id' => $day->id],
             );
         }
         foreach (
@@ -199,7 +188,7 @@ final class TodayController
     }
 
     /**
-     * @param  array<string, mixed>|null  $tick
+     * @param  array{does: string, id: int}|null  $tick
      * @return array<string, mixed>
      */
     private static function item(

@@ -313,7 +313,8 @@ final class SteepTest extends StudioTestCase
         $this->travelTo(today()->addDays(26));
         self::assertSame(['stop-shaking'], $kinds());
         $item = $this->got('Today', 'GET', 'today')['items'][0];
-        $this->ask($item['tick']['method'], $item['tick']['url'], $item['tick']['body'])->assertSuccessful();
+        self::assertSame(['does' => 'settling', 'id' => $steep['id']], $item['tick']);
+        $this->tick($steep['id'], 'settling');
         self::assertSame([], $kinds());
         $this->travelTo(today()->addDays(4));
         $late = $this->got('Today', 'GET', 'today')['items'][0];
@@ -329,8 +330,18 @@ final class SteepTest extends StudioTestCase
         $this->travelTo(today()->addDays(1));
         self::assertSame(['ready'], $kinds());
         $item = $this->got('Today', 'GET', 'today')['items'][0];
-        $this->ask($item['tick']['method'], $item['tick']['url'], $item['tick']['body'])->assertSuccessful();
+        self::assertSame(['does' => 'ready', 'id' => $steep['id']], $item['tick']);
+        $this->tick($steep['id'], 'ready');
         self::assertSame([], $kinds());
+    }
+
+    private function tick(int $steep, string $kind): void
+    {
+        $this->got('Steep', 'POST', 'steeps/'.$steep.'/events', [
+            'kind' => $kind,
+            'on' => today()->toDateString(),
+            'note' => '',
+        ]);
     }
 
     public function test_pictures_are_checked_by_content_and_made_small(): void

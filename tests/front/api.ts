@@ -6,7 +6,7 @@ export interface Call {
     method: string;
     path: string;
     body: unknown;
-    headers: Record<string, string>;
+    headers: Headers;
     signal: AbortSignal | null;
 }
 type Answer = (call: Call) => unknown;
@@ -19,6 +19,13 @@ export class Status {
     ) {}
 }
 
+async function bodyOf(request: Request): Promise<unknown> {
+    const kind = request.headers.get('Content-Type') ?? '';
+    if (kind.startsWith('multipart/')) return request.clone().formData();
+    const text = await request.clone().text();
+    return text === '' ? null : JSON.parse(text);
+}
+
 /**
  * A stand-in for the server at the border where the browser would send: `on` says what a path answers, `calls` what was
  * sent. An answer can be a promise, so that a test decides when it comes.
@@ -26,13 +33,16 @@ export class Status {
 export function aServer() {
     const calls: Call[] = [];
     const answers = new Map<string, Answer>();
-    vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+    vi.stubGlobal('fetch', async (asked: Request | string) => {
+        const request = typeof asked === 'string' ? new Request(new URL(asked, location.origin)) : asked;
+        const { pathname, search } = new URL(request.url);
+        const path = pathname + search;
         const call: Call = {
-            method: init.method ?? 'GET',
+            method: request.method,
             path,
-            body: typeof init.body === 'string' ? JSON.parse(init.body) : (init.body ?? null),
-            headers: (init.headers ?? {}) as Record<string, string>,
-            signal: init.signal ?? null,
+            body: await bodyOf(request),
+            headers: request.headers,
+            signal: request.signal,
         };
         calls.push(call);
         if (path === '/sanctum/csrf-cookie' && !answers.has(`GET ${path}`)) {
@@ -41,9 +51,11 @@ export function aServer() {
         }
         const answer = answers.get(`${call.method} ${path}`) ?? answers.get(`${call.method} ${path.split('?')[0]}`);
         if (!answer) throw new Error(`Nothing answers ${call.method} ${path}`);
-        const aborted = new Promise<never>((_, reject) =>
-            call.signal?.addEventListener('abort', () => reject(new DOMException('given up', 'AbortError'))),
-        );
+        const aborted = new Promise<never>((_, reject) => {
+            const giveUp = (): void => reject(new DOMException('given up', 'AbortError'));
+            if (call.signal?.aborted) giveUp();
+            call.signal?.addEventListener('abort', giveUp);
+        });
         const said = await Promise.race([Promise.resolve(answer(call)), aborted]);
         if (said instanceof Response) return said;
         const { status, json } = said instanceof Status ? said : new Status(200, said);

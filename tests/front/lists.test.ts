@@ -7,6 +7,7 @@ import PantryPlace from '../../resources/js/places/pantry/PantryPlace.vue';
 import RhythmPlace from '../../resources/js/places/rhythm/RhythmPlace.vue';
 import { notice } from '../../resources/js/ui/notice';
 import PickOne from '../../resources/js/ui/PickOne.vue';
+import { FORMULAS, HEADS } from '../../resources/js/queries/lists';
 import { useEvery } from '../../resources/js/ui/useList';
 import { aServer, later, Status, type Call } from './api';
 import { aLot } from './made';
@@ -99,7 +100,7 @@ describe('a list that can grow', () => {
         });
         const { wrapper } = await show(
             defineComponent(() => {
-                const heads = useEvery('HeadList');
+                const heads = useEvery(HEADS);
                 return () => h('p', heads.value.map((one) => one.name).join(', '));
             }),
         );
@@ -114,7 +115,7 @@ describe('one of many', () => {
             h(PickOne as never, {
                 modelValue: chosen.value,
                 'onUpdate:modelValue': (one: typeof chosen.value) => (chosen.value = one),
-                list: 'FormulaList',
+                list: FORMULAS,
                 label: 'Which',
                 placeholder: '…',
                 say: (row: { title: string }) => row.title,

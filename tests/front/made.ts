@@ -179,6 +179,10 @@ export function aRow(id: string, name: string, more: Partial<Schemas['Ingredient
     };
 }
 
+export function aTask(kind: Schemas['Task']['kind'], act: string, more: Partial<Schemas['Task']> = {}): Schemas['Task'] {
+    return { kind, act, gate: 'until it is clear', done: false, by: '', at: null, ...more };
+}
+
 export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
     return {
         id: 5,
@@ -196,7 +200,7 @@ export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
         note: '',
         formula: aFormula(),
         weighings: [aWeighing('l1', 'Shea butter', 30), aWeighing('l2', 'Jojoba', 60)],
-        tasks: [{ act: 'Melt the shea butter.', gate: 'until it is clear' }],
+        tasks: [aTask('melt', 'Melt the shea butter.'), aTask('fill', 'Fill the jars.')],
         planned: anAssessment(),
         actual: null,
         label: null,

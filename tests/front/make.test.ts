@@ -7,7 +7,8 @@ import BatchCounter from '../../resources/js/places/make/BatchCounter.vue';
 import BatchFindings from '../../resources/js/places/make/BatchFindings.vue';
 import { notice } from '../../resources/js/ui/notice';
 import { aServer, later, Status } from './api';
-import { aBatch, aWeighing } from './made';
+import { aBatch, aTask, aWeighing } from './made';
+import { keepTimeIn } from '../../resources/js/ui/words';
 import { by, click, said, show } from './shown';
 
 let server: ReturnType<typeof aServer>;
@@ -24,7 +25,7 @@ async function counter(batch = aBatch()) {
         defineComponent({
             setup() {
                 const { data } = useQuery({
-                    queryKey: ['batch', '5'],
+                    queryKey: ['batch', 5],
                     queryFn: () => Promise.resolve(batch),
                     initialData: batch,
                     staleTime: Infinity,
@@ -158,6 +159,23 @@ describe('filling', () => {
         expect(said(wrapper)).toContain('Fill the jars');
     });
 
+    it('ticks what was done, and says by whom and when', async () => {
+        const [melt, fill] = [aTask('melt', 'Melt the shea butter.'), aTask('fill', 'Fill the jars.')];
+        server.on('PUT', '/api/batches/5/tasks', () => ({
+            ...weighed,
+            revision: 2,
+            tasks: [{ ...melt, done: true, by: 'Ada', at: '2026-11-20T14:05:00Z' }, fill],
+        }));
+        keepTimeIn('UTC');
+        const { wrapper } = await counter(weighed);
+        const tick = by('button', /Melt the shea butter/);
+        expect(tick.getAttribute('aria-pressed')).toBe('false');
+        await click(/Melt the shea butter/);
+        expect(server.to('/api/batches/5/tasks')[0]?.body).toEqual({ revision: 1, task: 'melt', done: true });
+        expect(said(wrapper)).toContain('Done 14:05, Ada');
+        expect(by('button', /Melt the shea butter/).getAttribute('aria-pressed')).toBe('true');
+    });
+
     it('closes the record once, with what was filled', async () => {
         const slow = later<unknown>();
         server.on('POST', '/api/batches/5/finish', () => slow.promise);
@@ -175,7 +193,7 @@ describe('filling', () => {
         await flushPromises();
         const sent = server.to('/api/batches/5/finish')[0];
         expect(sent?.body).toEqual({ revision: 1, jars: 3, jar_ml: 30, net_grams: 29.5, note: 'Took longer to melt.' });
-        expect(sent?.headers['Idempotency-Key']).toBeTruthy();
+        expect(sent?.headers.get('Idempotency-Key')).toBeTruthy();
     });
 
     it('says what is not allowed, keeps what was typed, and can be sent again', async () => {

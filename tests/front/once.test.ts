@@ -1,12 +1,13 @@
 import { flushPromises } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { Problem } from '../../resources/js/api/client';
+import { api, got, Problem, type Schemas } from '../../resources/js/api/client';
+import { once } from '../../resources/js/api/once';
 import { notice } from '../../resources/js/ui/notice';
-import { useOnce } from '../../resources/js/ui/useOnce';
 import { aServer, later, Status } from './api';
 
+const describing = () => once((body: Schemas['HeadDraft'], keyed) => got(api.POST('/api/heads', { body, ...keyed })));
 let server: ReturnType<typeof aServer>;
-const keys = (): (string | undefined)[] => server.to('/api/heads').map((c) => c.headers['Idempotency-Key']);
+const keys = (): (string | null)[] => server.to('/api/heads').map((c) => c.headers.get('Idempotency-Key'));
 async function wait(ms: number): Promise<void> {
     await vi.advanceTimersByTimeAsync(ms);
     await flushPromises();
@@ -24,20 +25,18 @@ describe('a post is done once', () => {
     it('however often it is pressed while it is under way', async () => {
         const slow = later<unknown>();
         server.on('POST', '/api/heads', () => slow.promise);
-        const once = useOnce();
-        const both = [once.post('/api/heads', { name: 'Imani' }), once.post('/api/heads', { name: 'Imani' })];
-        expect(once.busy.value).toBe(true);
+        const post = describing();
+        const both = [post({ name: 'Imani' }), post({ name: 'Imani' })];
         slow.settle({ id: 1 });
         expect(await Promise.all(both)).toEqual([{ id: 1 }, { id: 1 }]);
         expect(keys()).toHaveLength(1);
-        expect(once.busy.value).toBe(false);
     });
 
     it('sent again by itself under the same key when nobody answered', async () => {
         const answers = [new Status(503), new Response('<html>', { status: 502 }), { id: 1 }];
         server.on('POST', '/api/heads', () => answers.shift());
-        const once = useOnce();
-        const sent = once.post('/api/heads', { name: 'Imani' });
+        const post = describing();
+        const sent = post({ name: 'Imani' });
         await wait(0);
         expect(notice.value?.words).toMatch(/sent again until it does/);
         await wait(500);
@@ -50,7 +49,7 @@ describe('a post is done once', () => {
     it('also when the answer was lost on the way: it may have been done', async () => {
         const answers = [new Response('', { status: 201 }), { id: 1 }];
         server.on('POST', '/api/heads', () => answers.shift());
-        const sent = useOnce().post('/api/heads', {});
+        const sent = describing()({ name: 'Imani' });
         await wait(0);
         await wait(500);
         expect(await sent).toEqual({ id: 1 });
@@ -59,13 +58,12 @@ describe('a post is done once', () => {
 
     it('and given up after a while, the next press is still the same post', async () => {
         server.on('POST', '/api/heads', new Status(503, { message: 'The database does not answer.' }));
-        const once = useOnce();
-        const gaveUp = once.post('/api/heads', { name: 'Imani' }).catch((e: unknown) => e);
+        const post = describing();
+        const gaveUp = post({ name: 'Imani' }).catch((e: unknown) => e);
         await wait(60_000);
         expect(await gaveUp).toBeInstanceOf(Problem);
-        expect(once.busy.value).toBe(false);
         server.on('POST', '/api/heads', { id: 1 });
-        await once.post('/api/heads', { name: 'Imani' });
+        await post({ name: 'Imani' });
         expect(new Set(keys()).size).toBe(1);
     });
 });
@@ -73,27 +71,27 @@ describe('a post is done once', () => {
 describe('what is another post', () => {
     it('is the same pressed again after it was done', async () => {
         server.on('POST', '/api/heads', { id: 1 });
-        const once = useOnce();
-        await once.post('/api/heads', { name: 'Imani' });
-        await once.post('/api/heads', { name: 'Imani' });
+        const post = describing();
+        await post({ name: 'Imani' });
+        await post({ name: 'Imani' });
         expect(new Set(keys()).size).toBe(2);
     });
 
     it('is one with other contents', async () => {
         server.on('POST', '/api/heads', new Status(422, { message: 'A head needs a name.', errors: { name: ['A head needs a name.'] } }));
-        const once = useOnce();
-        await once.post('/api/heads', { name: '' }).catch(() => undefined);
+        const post = describing();
+        await post({ name: '' }).catch(() => undefined);
         server.on('POST', '/api/heads', { id: 1 });
-        await once.post('/api/heads', { name: 'Imani' });
+        await post({ name: 'Imani' });
         expect(new Set(keys()).size).toBe(2);
     });
 
     it('has a key of its own also where the browser makes none', async () => {
         vi.stubGlobal('crypto', {});
         server.on('POST', '/api/heads', { id: 1 });
-        const once = useOnce();
-        await once.post('/api/heads', { name: 'Imani' });
-        await once.post('/api/heads', { name: 'Zola' });
+        const post = describing();
+        await post({ name: 'Imani' });
+        await post({ name: 'Zola' });
         expect(new Set(keys()).size).toBe(2);
         expect(keys().every((k) => /^[\w-]{8,100}$/.test(k ?? ''))).toBe(true);
     });
@@ -102,7 +100,7 @@ describe('what is another post', () => {
 describe('what was refused', () => {
     it('is said at once and not sent again', async () => {
         server.on('POST', '/api/heads', new Status(422, { message: 'A head needs a name.' }));
-        await expect(useOnce().post('/api/heads', {})).rejects.toThrow('A head needs a name.');
+        await expect(describing()({ name: 'Imani' })).rejects.toThrow('A head needs a name.');
         expect(keys()).toHaveLength(1);
     });
 });

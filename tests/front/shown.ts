@@ -4,9 +4,12 @@ import { createPinia } from 'pinia';
 import { h, type Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 
+/** As in the application, but that nothing is asked for twice by itself. */
+const aClient = (): QueryClient => new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { networkMode: 'always' } } });
+
 /** Shows a component as the application would: with its router, its store and its cache of the server's answers. */
 export async function show(component: Component, props: Record<string, unknown> = {}, at = '/') {
-    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const client = aClient();
     const router = createRouter({
         history: createMemoryHistory(),
         routes: [{ path: '/:rest(.*)*', component: { render: () => h('div') } }],
@@ -24,12 +27,15 @@ export async function show(component: Component, props: Record<string, unknown> 
 /** Runs a composable inside a component, as it must, and hands out what it returns. */
 export function within<T>(use: () => T): { it: T; leave: () => void } {
     let it!: T;
-    const wrapper = mount({
-        setup() {
-            it = use();
-            return () => h('div');
+    const wrapper = mount(
+        {
+            setup() {
+                it = use();
+                return () => h('div');
+            },
         },
-    });
+        { global: { plugins: [[VueQueryPlugin, { queryClient: aClient() }]] } },
+    );
     return { it, leave: () => wrapper.unmount() };
 }
 

@@ -24,7 +24,7 @@ describe('what is done to a steep', () => {
         const shown = await show(
             defineComponent({
                 setup() {
-                    it = useSteep('1');
+                    it = useSteep(1);
                     return () => h('div', it.data.value?.name);
                 },
             }),
@@ -38,7 +38,7 @@ describe('what is done to a steep', () => {
         server.on('GET', '/api/steeps/1', () => aSteep({ events: [anEvent(4, 'settling')] }));
         const { it } = await steep();
         expect(await it.record({ kind: 'drawn', grams: 20 }, 'Drawn.')).toBe(true);
-        expect(server.to('/api/steeps/1/events')[0]?.headers['Idempotency-Key']).toBeTruthy();
+        expect(server.to('/api/steeps/1/events')[0]?.headers.get('Idempotency-Key')).toBeTruthy();
         expect(it.data.value?.events).toHaveLength(2);
         notice.value?.undo?.();
         await flushPromises();

@@ -2,6 +2,7 @@ import { flushPromises } from '@vue/test-utils';
 import { ref, shallowRef } from 'vue';
 import { describe, expect, it, vi } from 'vitest';
 import { inTurn } from '../../resources/js/api/inTurn';
+import { withoutScale } from '../../resources/js/queries/formulas';
 import { useAside } from '../../resources/js/places/formulas/useAside';
 import type { Bench } from '../../resources/js/places/formulas/useBench';
 import { aServer, later, Status } from './api';
@@ -43,12 +44,12 @@ describe('what is worked out only while its section is open', () => {
             assessment: shallowRef(anAssessment()),
         };
         const { it: it_ } = within(() =>
-            useAside<'StockAnswer'>(bench as unknown as Bench, '/api/stock', () => ({ also: also.value }), [also]),
+            useAside(bench as unknown as Bench, (draft) => withoutScale({ ...draft, bottle_mm: also.value }), [also]),
         );
         document.cookie = 'XSRF-TOKEN=here';
         return { bench, aside: it_, also };
     }
-    const answer = (grams: number) => ({ largest_grams: grams, limiting: [], unknown: [], rows: [] });
+    const answer = (words: string) => ({ rows: [], strip: [], strip_problem: words, formula: aFormula(), assessment: anAssessment() });
 
     it('is not asked for while closed', async () => {
         const server = aServer();
@@ -60,7 +61,7 @@ describe('what is worked out only while its section is open', () => {
 
     it('is asked when opened, when the assessment changed, and when what it also rests on changed', async () => {
         const server = aServer();
-        server.on('POST', '/api/stock', () => answer(100));
+        server.on('POST', '/api/without-scale', () => answer('100'));
         const { bench, aside: it_, also } = aside();
         it_.open.value = true;
         await flushPromises();
@@ -68,37 +69,37 @@ describe('what is worked out only while its section is open', () => {
         await flushPromises();
         also.value = 5;
         await flushPromises();
-        expect(server.to('/api/stock').map((c) => (c.body as { also: number }).also)).toEqual([0, 0, 5]);
-        expect(it_.answer.value?.largest_grams).toBe(100);
+        expect(server.to('/api/without-scale').map((c) => (c.body as { bottle_mm: number }).bottle_mm)).toEqual([0, 0, 5]);
+        expect(it_.answer.value?.strip_problem).toBe('100');
     });
 
     it('drops a late answer', async () => {
         const server = aServer();
         const slow = later<unknown>();
-        const answers: unknown[] = [slow.promise, answer(200)];
-        server.on('POST', '/api/stock', () => answers.shift());
+        const answers: unknown[] = [slow.promise, answer('200')];
+        server.on('POST', '/api/without-scale', () => answers.shift());
         const { bench, aside: it_ } = aside();
         it_.open.value = true;
         await flushPromises();
         bench.assessment.value = anAssessment();
         await flushPromises();
-        slow.settle(answer(1));
+        slow.settle(answer('1'));
         await flushPromises();
-        expect(it_.answer.value?.largest_grams).toBe(200);
+        expect(it_.answer.value?.strip_problem).toBe('200');
     });
 
     it('keeps the last answer and says the problem; the next good answer clears it', async () => {
         const server = aServer();
-        server.on('POST', '/api/stock', () => answer(100));
+        server.on('POST', '/api/without-scale', () => answer('100'));
         const { bench, aside: it_ } = aside();
         it_.open.value = true;
         await flushPromises();
-        server.on('POST', '/api/stock', new Status(422, { message: 'No more than 60 lines.' }));
+        server.on('POST', '/api/without-scale', new Status(422, { message: 'No more than 60 lines.' }));
         bench.assessment.value = anAssessment();
         await flushPromises();
         expect(it_.problem.value).toBe('No more than 60 lines.');
-        expect(it_.answer.value?.largest_grams).toBe(100);
-        server.on('POST', '/api/stock', () => answer(90));
+        expect(it_.answer.value?.strip_problem).toBe('100');
+        server.on('POST', '/api/without-scale', () => answer('90'));
         bench.assessment.value = anAssessment();
         await flushPromises();
         expect(it_.problem.value).toBe('');

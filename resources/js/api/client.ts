@@ -1,4 +1,5 @@
-import type { components } from './schema';
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 
@@ -8,6 +9,7 @@ export class Problem extends Error {
         readonly status: number,
         message: string,
         readonly errors: Record<string, string[]> = {},
+        /** What is there now, where someone else was faster. */
         readonly current: unknown = null,
     ) {
         super(message);
@@ -17,7 +19,18 @@ export class Problem extends Error {
     get passes(): boolean {
         return this.status === 0 || [502, 503, 504].includes(this.status);
     }
+
+    /** Something is said of single fields. */
+    get hasFields(): boolean {
+        return Object.keys(this.errors).length > 0;
+    }
 }
+
+const WORDS: Record<number, string> = {
+    401: 'You are signed out. Sign in again; what you typed is kept.',
+    413: 'This is too much text to send.',
+    429: 'Too many tries. Wait a minute.',
+};
 
 function cookie(name: string): string {
     const found = document.cookie.split('; ').find((c) => c.startsWith(`${name}=`));
@@ -25,62 +38,59 @@ function cookie(name: string): string {
 }
 
 let csrf: Promise<Response> | null = null;
-
-async function send(
-    method: string,
-    path: string,
-    body: unknown,
-    options: { signal?: AbortSignal | undefined; key?: string | undefined },
-): Promise<Response> {
-    if (method !== 'GET' && cookie('XSRF-TOKEN') === '') {
+async function token(anew: boolean): Promise<string> {
+    if (anew || cookie('XSRF-TOKEN') === '') {
         csrf ??= fetch('/sanctum/csrf-cookie').finally(() => (csrf = null));
         await csrf;
     }
-    const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') };
-    const form = body instanceof FormData;
-    if (body !== undefined && !form) headers['Content-Type'] = 'application/json';
-    if (options.key) headers['Idempotency-Key'] = options.key;
-    return fetch(path, {
-        method,
-        headers,
-        body: body === undefined ? null : form ? body : JSON.stringify(body),
-        signal: options.signal ?? null,
-    });
+    return cookie('XSRF-TOKEN');
 }
 
-/** Asks the API. `Name` is the schema that the answer keeps to; the API's own tests hold it to that. */
-export async function ask<Name extends keyof Schemas>(
-    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-    path: string,
-    body?: unknown,
-    options: { signal?: AbortSignal; key?: string } = {},
-): Promise<Schemas[Name]> {
+async function send(request: Request, anew = false): Promise<Response> {
+    const headers = new Headers(request.headers);
+    headers.set('Accept', 'application/json');
+    if (request.method !== 'GET') headers.set('X-XSRF-TOKEN', await token(anew));
+    return fetch(new Request(request, { headers, signal: request.signal }));
+}
+
+/** Sends it, with the token against forged writes; what is refused becomes a Problem. */
+async function answered(request: Request): Promise<Response> {
+    const again = request.method === 'GET' ? null : request.clone();
     let response: Response;
     try {
-        response = await send(method, path, body, options);
-        if (response.status === 419) {
-            await fetch('/sanctum/csrf-cookie');
-            response = await send(method, path, body, options);
-        }
+        response = await send(request);
+        if (response.status === 419 && again) response = await send(again, true);
     } catch (e) {
         if (e instanceof DOMException && e.name === 'AbortError') throw e;
         throw new Problem(0, 'The application does not answer. What you typed is kept; press again when it is back.');
     }
-    if (response.status === 204) return undefined as unknown as Schemas[Name];
-    const json: unknown = await response.json().catch(() => null);
-    if (response.ok && json !== null) return json as Schemas[Name];
-    // It may have been done, and what came of it was lost on the way: no failure, and nothing to go on with either.
-    if (response.ok) throw new Problem(0, 'The answer was lost on the way. What you typed is kept; press again.');
-    const problem = (json ?? {}) as Partial<Schemas['Problem']>;
-    const words: Record<number, string> = {
-        401: 'You are signed out. Sign in again; what you typed is kept.',
-        413: 'This is too much text to send.',
-        429: 'Too many tries. Wait a minute.',
-    };
+    if (response.ok) return response;
+    const said: Partial<Schemas['Problem']> = (await response.json().catch(() => null)) ?? {};
     throw new Problem(
         response.status,
-        words[response.status] ?? (problem.message || 'Something went wrong here. What you typed is kept; try again.'),
-        problem.errors ?? {},
-        problem.current ?? null,
+        WORDS[response.status] ?? (said.message || 'Something went wrong here. What you typed is kept; try again.'),
+        said.errors ?? {},
+        said.current ?? null,
     );
+}
+
+/** The API, held to its document by the compiler: addresses, what is asked for, bodies and answers. Used by queries/ alone. */
+export const api = createClient<paths>({ baseUrl: location.origin, fetch: answered });
+
+const lost = (): Problem => new Problem(0, 'The answer was lost on the way. What you typed is kept; press again.');
+
+/** The answer. One that cannot be read was lost: it may have been done, and there is nothing to go on with. */
+export async function got<T>(asked: Promise<{ data?: T }>): Promise<T> {
+    try {
+        const { data } = await asked;
+        if (data !== undefined) return data;
+    } catch (e) {
+        throw e instanceof SyntaxError ? lost() : e;
+    }
+    throw lost();
+}
+
+/** Done, and nothing to answer. */
+export async function done(asked: Promise<unknown>): Promise<void> {
+    await asked;
 }

@@ -1918,12 +1918,9 @@ export interface components {
             kind: "shake" | "stop-shaking" | "strain" | "ready" | "batch" | "patch-test" | "patch-reading" | "application";
             place: string;
             tick: {
-                url: string;
-                body: {
-                    [key: string]: unknown;
-                };
                 /** @enum {string} */
-                method: "PUT" | "POST";
+                does: "shake" | "settling" | "ready" | "routine-day";
+                id: number;
             } | null;
         };
         ShelfItem: {
@@ -2916,6 +2913,10 @@ export interface components {
             task: "clean" | "melt" | "warm-water" | "combine" | "cool-down" | "whip" | "sift" | "fill" | "label";
             done: boolean;
         };
+        PhotoDraft: {
+            /** Format: binary */
+            photo: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -2930,7 +2931,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                finding: string;
+                finding: number;
             };
             cookie?: never;
         };
@@ -2976,7 +2977,11 @@ export interface operations {
     };
     "batches.index": {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                cursor?: string;
+                state?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3077,7 +3082,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                batch: string;
+                batch: number;
             };
             cookie?: never;
         };
@@ -3126,7 +3131,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                batch: string;
+                batch: number;
             };
             cookie?: never;
         };
@@ -3179,7 +3184,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                batch: string;
+                batch: number;
             };
             cookie?: never;
         };
@@ -3232,7 +3237,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                batch: string;
+                batch: number;
             };
             cookie?: never;
         };
@@ -3285,7 +3290,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                batch: string;
+                batch: number;
             };
             cookie?: never;
         };
@@ -3535,7 +3540,11 @@ export interface operations {
     };
     "formulas.index": {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                cursor?: string;
+                state?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3687,7 +3696,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -3736,7 +3745,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -3789,7 +3798,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -3836,7 +3845,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -3885,7 +3894,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -3934,7 +3943,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -3983,7 +3992,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -4032,7 +4041,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -4081,7 +4090,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -4134,7 +4143,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                formula: string;
+                formula: number;
             };
             cookie?: never;
         };
@@ -4285,7 +4294,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                mark: string;
+                mark: number;
             };
             cookie?: never;
         };
@@ -4331,7 +4340,11 @@ export interface operations {
     };
     "heads.index": {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                cursor?: string;
+                state?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4432,7 +4445,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                head: string;
+                head: number;
             };
             cookie?: never;
         };
@@ -4481,7 +4494,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                head: string;
+                head: number;
             };
             cookie?: never;
         };
@@ -4534,7 +4547,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                head: string;
+                head: number;
             };
             cookie?: never;
         };
@@ -4578,10 +4591,13 @@ export interface operations {
     };
     "heads.advice": {
         parameters: {
-            query?: never;
+            query?: {
+                need?: string;
+                kind?: string;
+            };
             header?: never;
             path: {
-                head: string;
+                head: number;
             };
             cookie?: never;
         };
@@ -4630,7 +4646,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                head: string;
+                head: number;
             };
             cookie?: never;
         };
@@ -4679,7 +4695,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                head: string;
+                head: number;
             };
             cookie?: never;
         };
@@ -4732,7 +4748,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                head: string;
+                head: number;
             };
             cookie?: never;
         };
@@ -4782,7 +4798,22 @@ export interface operations {
     };
     "ingredients.index": {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                kind?: string;
+                need?: string;
+                evidence?: string;
+                lightest?: string;
+                heaviest?: string;
+                strand?: string;
+                porosity?: string;
+                action?: string;
+                without?: string;
+                vegan?: string;
+                at_hand?: string;
+                pregnancy?: string;
+                by?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4829,7 +4860,9 @@ export interface operations {
     };
     "ingredients.compare": {
         parameters: {
-            query?: never;
+            query?: {
+                ids?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4876,7 +4909,9 @@ export interface operations {
     };
     "ingredients.show": {
         parameters: {
-            query?: never;
+            query?: {
+                without?: string;
+            };
             header?: never;
             path: {
                 ingredient: string;
@@ -5125,7 +5160,11 @@ export interface operations {
     };
     "lots.index": {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                cursor?: string;
+                state?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5175,7 +5214,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                lot: string;
+                lot: number;
             };
             cookie?: never;
         };
@@ -5324,7 +5363,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                figure: string;
+                figure: number;
             };
             cookie?: never;
         };
@@ -5422,7 +5461,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                own: string;
+                own: number;
             };
             cookie?: never;
         };
@@ -5475,7 +5514,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                own: string;
+                own: number;
             };
             cookie?: never;
         };
@@ -5722,7 +5761,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                day: string;
+                day: number;
             };
             cookie?: never;
         };
@@ -5772,7 +5811,11 @@ export interface operations {
     };
     "routines.index": {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                cursor?: string;
+                state?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5873,7 +5916,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                routine: string;
+                routine: number;
             };
             cookie?: never;
         };
@@ -6067,7 +6110,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                event: string;
+                event: number;
             };
             cookie?: never;
         };
@@ -6116,7 +6159,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                photo: string;
+                photo: number;
             };
             cookie?: never;
         };
@@ -6162,7 +6205,11 @@ export interface operations {
     };
     "steeps.index": {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                cursor?: string;
+                state?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6314,7 +6361,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                steep: string;
+                steep: number;
             };
             cookie?: never;
         };
@@ -6363,7 +6410,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                steep: string;
+                steep: number;
             };
             cookie?: never;
         };
@@ -6416,11 +6463,15 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                steep: string;
+                steep: number;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "multipart/form-data": components["schemas"]["PhotoDraft"];
+            };
+        };
         responses: {
             /** @description Done */
             201: {
@@ -6465,7 +6516,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                steep: string;
+                steep: number;
             };
             cookie?: never;
         };
@@ -6518,7 +6569,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                steep: string;
+                steep: number;
             };
             cookie?: never;
         };
@@ -6571,7 +6622,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                steep: string;
+                steep: number;
             };
             cookie?: never;
         };

@@ -61,7 +61,7 @@ const laidThen = computed(() => (props.then ? lay(props.then) : []));
 const edgeAt = (lower: string): number => laid.value.find((b) => b.id === lower)?.y ?? 0;
 /** Screen pixels to one unit of the drawing, where it is shown smaller than drawn. */
 function scaleOf(event: PointerEvent): number {
-    const svg = (event.currentTarget as SVGElement).ownerSVGElement;
+    const svg = event.currentTarget instanceof SVGElement ? event.currentTarget.ownerSVGElement : null;
     return svg ? svg.getBoundingClientRect().height / props.height : 1;
 }
 const clip = computed(() => `jar-${Math.round(props.width)}-${Math.round(props.height)}-${props.small ? 's' : 'b'}`);

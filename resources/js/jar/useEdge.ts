@@ -42,7 +42,7 @@ export function useEdge(bands: Ref<JarBand[]>, movable: Ref<string[]>, innerHeig
     function grab(event: PointerEvent, lower: JarBand, upper: JarBand): void {
         held.value = { lower: lower.id, upper: upper.id, startY: event.clientY };
         points.value = 0;
-        (event.currentTarget as Element).setPointerCapture(event.pointerId);
+        if (event.currentTarget instanceof Element) event.currentTarget.setPointerCapture(event.pointerId);
         event.preventDefault();
     }
     function drag(event: PointerEvent, lower: JarBand, upper: JarBand, scale: number): void {

@@ -2,7 +2,8 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask } from '../api/client';
+import { findIngredients } from '../queries/ingredients';
+import { FORMULAS } from '../queries/lists';
 import { acts } from './acts';
 import UiDialog from './UiDialog.vue';
 import { KINDS } from './words';
@@ -35,10 +36,10 @@ watch(text, async (wanted) => {
         found.value = [];
         return;
     }
-    const q = encodeURIComponent(wanted.trim());
+    const q = wanted.trim();
     const [formulas, ingredients] = await Promise.all([
-        ask<'FormulaList'>('GET', `/api/formulas?q=${q}`).catch(() => ({ items: [], next: null })),
-        ask<'IngredientList'>('GET', `/api/ingredients?q=${q}`).catch(() => ({ items: [] })),
+        FORMULAS.page({ q }).catch(() => ({ items: [], next: null })),
+        findIngredients({ q }).catch(() => ({ items: [] })),
     ]);
     // An answer to earlier letters that comes late is not shown.
     if (mine !== turn) return;
@@ -60,7 +61,7 @@ watch(open, (is) => {
 
 /** Enter takes the best hit when none was moved to. */
 function first(event: KeyboardEvent): void {
-    if ((event.target as HTMLElement).getAttribute('aria-activedescendant')) return;
+    if (event.target instanceof Element && event.target.getAttribute('aria-activedescendant')) return;
     event.preventDefault();
     event.stopPropagation();
     choose(hits.value[0] ?? null);

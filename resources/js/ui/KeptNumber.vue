@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import { valueIn } from './events';
 
 /** A number that is kept when the field is left. What is being typed is not written over by an answer that comes meanwhile. */
 const props = defineProps<{ value: number | null }>();
@@ -16,7 +17,7 @@ watch(
 );
 function type(event: Event): void {
     typing.value = true;
-    text.value = (event.target as HTMLInputElement).value;
+    text.value = valueIn(event);
 }
 function keep(): void {
     if (!typing.value) return;

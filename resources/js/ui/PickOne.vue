@@ -1,19 +1,18 @@
-<script setup lang="ts" generic="N extends ListName">
+<script setup lang="ts" generic="Row extends { id: number }">
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxLabel, ComboboxOption, ComboboxOptions } from '@headlessui/vue';
 import { computed, ref } from 'vue';
-import type { Schemas } from '../api/client';
+import type { Asked, List, Page } from '../queries/lists';
 import { tellProblem } from './notice';
-import { pageOf, type ListName, type RowOf } from './useList';
 
 /** One of many: the latest are offered, and typing looks among all of them. */
 const props = defineProps<{
-    list: N;
+    list: List<Row>;
     label: string;
     /** Whether the label is seen too; it is heard in any case. */
     labelled?: boolean;
     placeholder: string;
-    asked?: Record<string, string>;
-    say: (row: RowOf<N>) => string;
+    asked?: Asked;
+    say: (row: Row) => string;
     /** Offered before what the list brings: those that belong to what is looked at. */
     before?: { token: string; name: string }[];
     without?: string[];
@@ -25,6 +24,8 @@ const typed = ref('');
 const asking = ref(false);
 const opener = ref<{ el: HTMLElement | null } | null>(null);
 let turn = 0;
+/** Of what is chosen; the box hands it over without its type. */
+const nameOf = (one: unknown): string => (typeof one === 'object' && one && 'name' in one ? String(one.name) : '');
 const offered = computed(() => {
     const words = typed.value.toLowerCase().split(/\s+/).filter(Boolean);
     const near = (props.before ?? []).filter((o) => words.every((w) => o.name.toLowerCase().includes(w)));
@@ -36,14 +37,14 @@ async function look(text: string): Promise<void> {
     const mine = ++turn;
     asking.value = true;
     try {
-        let page: Schemas[N];
+        let page: Page<Row>;
         let cursor: string | null = '';
         do {
-            page = await pageOf(props.list, { ...props.asked, q: text.trim().slice(0, 80), cursor });
+            page = await props.list.page({ ...props.asked, q: text.trim().slice(0, 80), cursor });
             cursor = page.next;
             // One answer looks through so many rows and no more.
         } while (page.items.length === 0 && cursor && mine === turn);
-        if (mine === turn) found.value = (page.items as RowOf<N>[]).map((row) => ({ token: String(row.id), name: props.say(row) }));
+        if (mine === turn) found.value = page.items.map((row) => ({ token: String(row.id), name: props.say(row) }));
     } catch (e) {
         tellProblem(e);
     } finally {
@@ -59,7 +60,7 @@ async function look(text: string): Promise<void> {
             <ComboboxInput
                 class="field pr-9"
                 :aria-label="label"
-                :display-value="(one) => (one as { name: string } | null)?.name ?? ''"
+                :display-value="nameOf"
                 :placeholder="placeholder"
                 autocomplete="off"
                 spellcheck="false"

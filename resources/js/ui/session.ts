@@ -1,17 +1,18 @@
 import { defineStore } from 'pinia';
-import { ask, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { session } from '../queries/session';
 import { keepTimeIn } from './words';
 
 /** Who is signed in, and what their studio measures with. */
 export const useSession = defineStore('session', {
-    state: () => ({ session: null as Schemas['Session'] | null }),
+    state: (): { session: Schemas['Session'] | null } => ({ session: null }),
     getters: {
         signedIn: (state) => state.session?.signed_in ?? false,
         studio: (state) => state.session?.studio ?? null,
     },
     actions: {
         async load() {
-            if (!this.session) this.set(await ask<'Session'>('GET', '/api/session'));
+            if (!this.session) this.set(await session());
             return this.session;
         },
         set(session: Schemas['Session']) {

@@ -1,3 +1,5 @@
+import type { Schemas } from '../api/client';
+
 /** Numbers and dates as people say them. Nothing here computes; it only puts what the core said into words. */
 
 export function num(value: number, digits?: number): string {
@@ -43,6 +45,11 @@ export function sayDate(date: string, today = todayDate()): string {
     return longDate(date);
 }
 
+/** The time of day where the studio is: "14:05". */
+export function sayTime(at: string): string {
+    return new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone });
+}
+
 export function longDate(date: string): string {
     return asDay(date).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 }
@@ -72,7 +79,7 @@ export const KINDS: Record<string, string> = {
     emulsion: 'Emulsion',
 };
 
-export const AUDIENCES: Record<string, string> = {
+export const AUDIENCES: Record<Schemas['Formula']['audience'], string> = {
     'adult-leave-on': 'Adult, left on',
     'adult-rinse-off': 'Adult, rinsed off',
     face: 'Hairline and face',
@@ -82,7 +89,7 @@ export const AUDIENCES: Record<string, string> = {
     infant: 'Under 2',
 };
 
-export const PHASES: Record<string, string> = {
+export const PHASES: Record<Schemas['FormulaLine']['phase'], string> = {
     melt: 'Melt',
     warm: 'Warm oils',
     'cool-down': 'Cool-down',
@@ -108,7 +115,8 @@ export const ABOUT: Record<string, string> = {
     water: 'Water',
 };
 
-export const NEEDS: Record<string, string> = {
+type Need = NonNullable<Schemas['DesignAsk']['serves']>[number];
+export const NEEDS: Record<Need, string> = {
     'dry-lengths': 'dry lengths',
     'dry-scalp': 'dry scalp',
     flaking: 'flaking',
@@ -160,7 +168,7 @@ export const ACTIONS: Record<string, string> = {
     none: '',
 };
 
-export const SCALPS: Record<string, string> = {
+export const SCALPS: Record<Schemas['MarkDraft']['state'], string> = {
     'not-known': 'not known',
     calm: 'calm',
     dry: 'dry',
@@ -171,7 +179,7 @@ export const SCALPS: Record<string, string> = {
     alarming: 'sores, pain, bare patch',
 };
 
-export const ZONES: Record<string, string> = {
+export const ZONES: Record<Schemas['MarkDraft']['zone'], string> = {
     hairline: 'hairline',
     'temple-left': 'left temple',
     'temple-right': 'right temple',
@@ -182,3 +190,14 @@ export const ZONES: Record<string, string> = {
     back: 'back',
     nape: 'nape',
 };
+
+const STRANDS: Schemas['Hair']['strand'][] = ['fine', 'medium', 'coarse'];
+const POROSITIES: Schemas['Hair']['porosity'][] = ['low', 'normal', 'high'];
+/** Hair that is nobody's in particular. */
+export const HAIR_TYPES = STRANDS.flatMap((strand) =>
+    POROSITIES.map((porosity) => ({
+        key: `${strand} ${porosity}`,
+        words: `${strand}, ${porosity} porosity`,
+        hair: { strand, porosity } satisfies Schemas['Hair'],
+    })),
+);

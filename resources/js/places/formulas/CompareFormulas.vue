@@ -2,7 +2,9 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { FORMULAS } from '../../queries/lists';
+import { sidesQuery, type Side } from '../../queries/formulas';
 import FatCurves from '../../jar/FatCurves.vue';
 import JarView from '../../jar/JarView.vue';
 import PickOne from '../../ui/PickOne.vue';
@@ -17,39 +19,7 @@ const tokens = computed(() =>
     [...new Set(String(route.query['of'] ?? '').split(','))].filter((t) => /^\d+(\.\d+)?$/.test(t)).slice(0, MOST),
 );
 
-interface Side {
-    token: string;
-    name: string;
-    to: string;
-    formula: Schemas['Formula'];
-    assessment: Schemas['Assessment'];
-}
-const query = useQuery({
-    queryKey: ['compare-formulas', tokens],
-    queryFn: async () => {
-        const ids = [...new Set(tokens.value.map((t) => Number(t.split('.')[0])))];
-        const pages = await Promise.all(ids.map((id) => ask<'FormulaPage'>('GET', `/api/formulas/${id}`)));
-        const sides = await Promise.all(
-            tokens.value.map(async (token): Promise<Side | null> => {
-                const [id, number] = token.split('.').map(Number);
-                const page = pages.find((p) => p.id === id);
-                if (!page) return null;
-                const to = `/formulas/${page.id}`;
-                if (number === undefined)
-                    return { token, name: page.formula.title, to, formula: page.formula, assessment: page.assessment };
-                const version = page.versions.find((v) => v.number === number);
-                if (!version) return null;
-                const { assessment } = await ask<'Evaluation'>('POST', '/api/evaluate', {
-                    formula: version.formula,
-                    head_id: page.head_id,
-                    hair: page.hair,
-                });
-                return { token, name: `${version.formula.title}, version ${number}`, to, formula: version.formula, assessment };
-            }),
-        );
-        return { sides: sides.filter((s): s is Side => s !== null), pages };
-    },
-});
+const query = useQuery(computed(() => sidesQuery(tokens.value)));
 const versions = computed(() =>
     (query.data.value?.pages ?? []).flatMap((p) =>
         p.versions.map((v) => ({
@@ -99,7 +69,10 @@ const ROWS: [string, (s: Side) => string][] = [
     ['Weight on the hair', (s) => (s.assessment.weight_index > 0 ? `${num(s.assessment.weight_index, 1)} of 5` : 'cannot tell')],
 ];
 /** What is not as in the first of them stands out. */
-const differs = (of: (s: Side) => string, side: Side): boolean => side !== sides.value[0] && of(side) !== of(sides.value[0] as Side);
+const differs = (of: (s: Side) => string, side: Side): boolean => {
+    const first = sides.value[0];
+    return first !== undefined && side !== first && of(side) !== of(first);
+};
 </script>
 
 <template>
@@ -109,7 +82,7 @@ const differs = (of: (s: Side) => string, side: Side): boolean => side !== sides
             <div v-if="tokens.length < MOST" class="no-print w-80">
                 <PickOne
                     v-model="added"
-                    list="FormulaList"
+                    :list="FORMULAS"
                     label="Put beside them"
                     labelled
                     placeholder="a formula or a version"

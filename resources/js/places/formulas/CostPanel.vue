@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { useCorrectFigure } from '../../queries/ingredients';
 import KeptNumber from '../../ui/KeptNumber.vue';
 import { tellProblem } from '../../ui/notice';
 import { fixed } from '../../ui/words';
@@ -12,6 +13,7 @@ const props = defineProps<{ bench: Bench }>();
 const assessment = props.bench.assessment;
 const open = ref(false);
 const source = ref('');
+const correcting = useCorrectFigure();
 
 type Line = Schemas['AssessedLine'];
 const lines = computed(() => assessment.value.lines.filter((l) => l.problem === ''));
@@ -27,13 +29,10 @@ async function price(line: Line, typed: string): Promise<void> {
     const value = Number(typed);
     if (typed === '' || line.ingredient === null) return;
     try {
-        await ask('PUT', `/api/ingredients/${line.ingredient}/figures`, {
-            form: '',
-            property: 'price_per_kg',
-            low: value,
-            best: value,
-            high: value,
-            source: source.value.trim() || 'our price',
+        const of = source.value.trim() || 'our price';
+        await correcting.mutateAsync({
+            id: line.ingredient,
+            body: { form: '', property: 'price_per_kg', low: value, best: value, high: value, source: of },
         });
         await props.bench.judge();
     } catch (e) {

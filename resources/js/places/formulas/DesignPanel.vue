@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef } from 'vue';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
+import { design } from '../../queries/formulas';
+import { oneOf, valueIn } from '../../ui/events';
 import { bandsOf } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import { tell } from '../../ui/notice';
@@ -70,9 +72,7 @@ async function solve(edited: boolean): Promise<void> {
     // One that has no figure yet asks for nothing; it waits for one.
     const waiting = demands.value.filter((d) => d.kind !== 'dermal' && number(d.min) === null && number(d.max) === null);
     try {
-        const found = await ask<'DesignAnswer'>(
-            'POST',
-            '/api/design',
+        const found = await design(
             {
                 formula: formula.value,
                 head_id: headId.value,
@@ -85,12 +85,10 @@ async function solve(edited: boolean): Promise<void> {
                     : null,
                 most_ingredients: number(most.value),
                 // A need that is asked for is meant also while it has no figure.
-                serves: demands.value
-                    .filter((d) => d.kind === 'need')
-                    .map((d) => d.of as NonNullable<Schemas['DesignAsk']['serves']>[number]),
+                serves: demands.value.filter((d) => d.kind === 'need').flatMap((d) => oneOf(NEEDS, d.of) ?? []),
                 goals: next.value === '' || next.value === best.value ? [best.value] : [best.value, next.value],
             },
-            { signal: abort.signal },
+            abort.signal,
         );
         inParts.value = false;
         answer.value = found;
@@ -126,11 +124,12 @@ async function also(asked: Asked, words: string): Promise<void> {
     [...(list.value?.querySelectorAll<HTMLElement>('input[data-end=least]') ?? [])].at(-1)?.focus();
 }
 function choose(event: Event): void {
-    const field = event.target as HTMLSelectElement;
-    const [kind, of] = field.value.split(' ') as [string, string];
-    field.value = '';
+    const field = event.target;
+    const [kind = '', of = ''] = valueIn(event).split(' ');
+    if (field instanceof HTMLSelectElement) field.value = '';
     const figure = FIGURES[Number(of)];
-    if (kind === 'need') void also({ kind: 'need', of, at: 25 }, `points for ${NEEDS[of] ?? of}`);
+    const need = oneOf(NEEDS, of);
+    if (kind === 'need' && need) void also({ kind: 'need', of: need, at: 25 }, `points for ${NEEDS[need]}`);
     else if (figure) void also({ kind: figure[0], of: '', at: figure[1] }, figure[2]);
 }
 function drop(n: number): void {
@@ -138,6 +137,10 @@ function drop(n: number): void {
     void solve(true);
 }
 const shown = computed(() => (inParts.value && answer.value?.simple ? answer.value.simple : answer.value));
+function safeFor(event: Event): void {
+    const whom = oneOf(AUDIENCES, valueIn(event));
+    if (whom) toggle('safe-for', whom, `safe for ${AUDIENCES[whom]}`);
+}
 function shun(): void {
     const what = without.value.trim();
     without.value = '';
@@ -220,18 +223,7 @@ async function apply(): Promise<void> {
                     @choose="toggle('use-up', $event.id, `use up the ${$event.name.toLowerCase()}`)"
                 />
             </span>
-            <select
-                class="field !w-48"
-                aria-label="Safe for"
-                :value="''"
-                @change="
-                    toggle(
-                        'safe-for',
-                        ($event.target as HTMLSelectElement).value,
-                        `safe for ${AUDIENCES[($event.target as HTMLSelectElement).value]}`,
-                    )
-                "
-            >
+            <select class="field !w-48" aria-label="Safe for" :value="''" @change="safeFor($event)">
                 <option value="">safe for …</option>
                 <option v-for="(word, audience) in AUDIENCES" :key="audience" :value="audience">{{ word }}</option>
             </select>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import type { Schemas } from '../../api/client';
+import { familyQuery, useLeaveFamily, usePassOn, useSaveFormula, useStartVariant } from '../../queries/formulas';
 import { smallBands } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
@@ -13,26 +13,23 @@ import HowLink from '../../ui/HowLink.vue';
 /** The variants of this formula: one base, several scents or herbs, and what a change of the base does to each. */
 const props = defineProps<{ bench: Bench; id: number }>();
 const router = useRouter();
-const client = useQueryClient();
 const title = ref('');
 const did = shallowRef<Schemas['FamilyPassed']['passed']>([]);
-const { data, refetch } = useQuery({
-    queryKey: ['family', props.id],
-    queryFn: () => ask<'Family'>('GET', `/api/formulas/${props.id}/family`),
-    staleTime: 0,
-});
+const { data, refetch } = useQuery(familyQuery(props.id));
 // What waits for the variants is told of what is saved.
 watch(props.bench.status, (status) => {
     if (status === 'saved') void refetch();
 });
 const waiting = computed(() => (data.value?.variants ?? []).filter((v) => v.waiting.length > 0).length);
 
-const once = useOnce();
+const starting = useStartVariant();
+const passing = usePassOn();
+const saving = useSaveFormula();
+const leaving = useLeaveFamily();
 async function vary(): Promise<void> {
     if (!(await props.bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
     try {
-        const page = await once.post<'FormulaPage'>(`/api/formulas/${props.id}/variants`, { title: title.value.trim() });
-        await client.invalidateQueries({ queryKey: ['formulas'] });
+        const page = await starting.mutateAsync({ id: props.id, title: title.value.trim() });
         await router.push(`/formulas/${page.id}`);
     } catch (e) {
         tellProblem(e);
@@ -41,9 +38,7 @@ async function vary(): Promise<void> {
 async function pass(): Promise<void> {
     if (!(await props.bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
     try {
-        did.value = (await ask<'FamilyPassed'>('POST', `/api/formulas/${props.id}/family/pass`)).passed;
-        await refetch();
-        await client.invalidateQueries({ queryKey: ['formulas'] });
+        did.value = (await passing.mutateAsync(props.id)).passed;
         tell(`Passed on to ${did.value.length}.`, { undo: () => void takeBack() });
     } catch (e) {
         tellProblem(e);
@@ -53,12 +48,8 @@ async function pass(): Promise<void> {
 async function takeBack(): Promise<void> {
     for (const one of did.value) {
         try {
-            await ask('PUT', `/api/formulas/${one.id}`, {
-                revision: one.revision,
-                formula: one.before,
-                head_id: one.head_id,
-                hair: one.hair,
-            });
+            const { revision, before: formula, head_id, hair } = one;
+            await saving.mutateAsync({ id: one.id, body: { revision, formula, head_id, hair } });
         } catch (e) {
             tellProblem(e);
         }
@@ -68,8 +59,7 @@ async function takeBack(): Promise<void> {
 }
 async function leave(): Promise<void> {
     try {
-        await ask('POST', `/api/formulas/${props.id}/leave`);
-        await refetch();
+        await leaving.mutateAsync(props.id);
         tell('It stands on its own now.');
     } catch (e) {
         tellProblem(e);
@@ -136,7 +126,7 @@ function grew(one: Schemas['FamilyPassed']['passed'][number]): string {
                     aria-label="Name of the new variant"
                     :placeholder="`${bench.formula.value.title}, lavender`"
                 />
-                <button class="act shrink-0" :disabled="once.busy.value">Make a variant</button>
+                <button class="act shrink-0" :disabled="starting.isPending.value">Make a variant</button>
             </form>
         </template>
     </section>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query';
 import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import type { Schemas } from '../../api/client';
+import { useBeginBatch } from '../../queries/batches';
+import { plainText, stockOf, useBringBack, usePutAway } from '../../queries/formulas';
+import { HEADS } from '../../queries/lists';
+import { tickedIn, valueIn } from '../../ui/events';
 import { bandsOf, sayJar } from '../../jar/bands';
 import JarView, { type JarBand } from '../../jar/JarView.vue';
 import TextureRibbon from '../../jar/TextureRibbon.vue';
@@ -12,7 +14,7 @@ import { useActs } from '../../ui/acts';
 import HowLink from '../../ui/HowLink.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useEvery } from '../../ui/useList';
-import { AUDIENCES, KINDS, num, sayMonths } from '../../ui/words';
+import { AUDIENCES, HAIR_TYPES, KINDS, num, sayMonths } from '../../ui/words';
 import BehaviourPanel from './BehaviourPanel.vue';
 import CostPanel from './CostPanel.vue';
 import DesignPanel from './DesignPanel.vue';
@@ -34,11 +36,10 @@ const emit = defineEmits<{ gone: [] }>();
 const bench = useBench(props.page);
 const { formula, assessment, status, versions, canUndo, canRedo, theirs, refusal, headId, hair, fit, keeps } = bench;
 const router = useRouter();
-const client = useQueryClient();
 const lit = ref('');
 const note = ref('');
 const lines = ref<InstanceType<typeof LinesTable> | null>(null);
-const heads = useEvery('HeadList');
+const heads = useEvery(HEADS);
 
 const bands = computed(() => bandsOf(assessment.value));
 const then = shallowRef<JarBand[] | null>(null);
@@ -53,7 +54,7 @@ async function reshare(moved: Moved): Promise<void> {
 }
 async function asStockAllows(): Promise<void> {
     try {
-        const stock = await ask<'StockAnswer'>('POST', '/api/stock', { formula: formula.value, head_id: headId.value, hair: hair.value });
+        const stock = await stockOf({ formula: formula.value, head_id: headId.value, hair: hair.value });
         const grams = stock.largest_grams;
         if (grams === null || grams <= 0) {
             const why = grams === null ? 'nobody said how much there is' : `${stock.limiting.join(' and ')} is not in the cupboard`;
@@ -91,7 +92,7 @@ function setSize(mode: string): void {
     });
 }
 function setNumber(field: 'grams' | 'jars' | 'millilitres', event: Event): void {
-    const value = Number((event.target as HTMLInputElement).value);
+    const value = Number(valueIn(event));
     if (!Number.isFinite(value) || value <= 0) return;
     bench.edit(`size ${field}`, (draft) => (draft.size[field] = field === 'jars' ? Math.max(1, Math.round(value)) : value));
 }
@@ -99,19 +100,18 @@ function setText(field: 'title' | 'kind' | 'audience' | 'notes', value: string):
     bench.edit(field, (draft) => Object.assign(draft, { [field]: value }));
 }
 
-const HAIR_TYPES = ['fine', 'medium', 'coarse'].flatMap((s) => ['low', 'normal', 'high'].map((p) => `${s} ${p}`));
 function chooseFor(value: string): void {
-    const [strand, porosity] = value.split(' ');
-    if (porosity) bench.chooseFor(null, { strand, porosity } as Schemas['Hair']);
-    else bench.chooseFor(Number(value) || null, null);
+    const type = HAIR_TYPES.find((h) => h.key === value);
+    bench.chooseFor(type ? null : Number(value) || null, type?.hair ?? null);
 }
 
-const once = useOnce();
+const beginning = useBeginBatch();
+const puttingAway = usePutAway();
+const bringingBack = useBringBack();
 async function make(): Promise<void> {
     if (!(await bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
     try {
-        const batch = await once.post<'Batch'>('/api/batches', { formula_id: props.page.id });
-        await client.invalidateQueries({ queryKey: ['batches'] });
+        const batch = await beginning.mutateAsync(props.page.id);
         await router.push(`/make/${batch.id}`);
     } catch (e) {
         tellProblem(e);
@@ -124,14 +124,11 @@ async function keep(): Promise<void> {
 async function putAway(): Promise<void> {
     await bench.flush();
     try {
-        await ask('DELETE', `/api/formulas/${props.page.id}`);
+        await puttingAway.mutateAsync(props.page.id);
         emit('gone');
         await router.push('/formulas');
         tell(`"${formula.value.title}" was put away.`, {
-            undo: () =>
-                void ask('POST', `/api/formulas/${props.page.id}/restore`)
-                    .then(() => client.invalidateQueries({ queryKey: ['formulas'] }))
-                    .catch(tellProblem),
+            undo: () => void bringingBack.mutateAsync(props.page.id).catch(tellProblem),
         });
     } catch (e) {
         tellProblem(e);
@@ -151,7 +148,7 @@ function reopen(finding: Schemas['Finding']): void {
 async function copyText(): Promise<void> {
     if (!(await bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
     try {
-        const { text } = await ask<'PlainText'>('GET', `/api/formulas/${props.page.id}/text`);
+        const { text } = await plainText(props.page.id);
         await navigator.clipboard.writeText(text);
         tell('Copied as plain text: grams, shares, method and what was said of it.');
     } catch (e) {
@@ -180,7 +177,7 @@ useActs([
                     :value="formula.title"
                     aria-label="Title"
                     maxlength="200"
-                    @input="setText('title', ($event.target as HTMLInputElement).value)"
+                    @input="setText('title', valueIn($event))"
                 />
                 <h1 class="sr-only">{{ formula.title }}</h1>
                 <p class="quiet pl-px text-[13px]" role="status">{{ saved }}</p>
@@ -192,7 +189,7 @@ useActs([
                 <button type="button" class="act-quiet" @click="copyText">Copy as text</button>
                 <a :href="`/papers/formulas/${page.id}/sheet.pdf`" target="_blank" class="act-quiet">Print</a>
                 <button type="button" class="act-quiet" @click="putAway">Put away</button>
-                <button type="button" class="act ml-2" :disabled="once.busy.value" @click="make">Make it</button>
+                <button type="button" class="act ml-2" :disabled="beginning.isPending.value" @click="make">Make it</button>
             </div>
         </div>
 
@@ -244,17 +241,13 @@ useActs([
                 <div class="mb-3 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-[1.3fr_1.1fr_.9fr_.9fr]">
                     <label>
                         <span class="label">Product</span>
-                        <select class="field" :value="formula.kind" @change="setText('kind', ($event.target as HTMLSelectElement).value)">
+                        <select class="field" :value="formula.kind" @change="setText('kind', valueIn($event))">
                             <option v-for="(word, kind) in KINDS" :key="kind" :value="kind">{{ word }}</option>
                         </select>
                     </label>
                     <label>
                         <span class="label">For</span>
-                        <select
-                            class="field"
-                            :value="formula.audience"
-                            @change="setText('audience', ($event.target as HTMLSelectElement).value)"
-                        >
+                        <select class="field" :value="formula.audience" @change="setText('audience', valueIn($event))">
                             <option v-for="(word, audience) in AUDIENCES" :key="audience" :value="audience">{{ word }}</option>
                         </select>
                     </label>
@@ -263,19 +256,19 @@ useActs([
                         <select
                             class="field"
                             :value="headId ?? (hair ? `${hair.strand} ${hair.porosity}` : '')"
-                            @change="chooseFor(($event.target as HTMLSelectElement).value)"
+                            @change="chooseFor(valueIn($event))"
                         >
                             <option value="">nobody in particular</option>
                             <option v-for="head in heads" :key="head.id" :value="head.id">{{ head.name }}</option>
                             <optgroup label="a type of hair">
-                                <option v-for="type in HAIR_TYPES" :key="type" :value="type">{{ type.replace(' ', ', ') }} porosity</option>
+                                <option v-for="type in HAIR_TYPES" :key="type.key" :value="type.key">{{ type.words }}</option>
                             </optgroup>
                         </select>
                     </label>
                     <div>
                         <label>
                             <span class="label">Batch size</span>
-                            <select class="field" :value="sizeMode" @change="setSize(($event.target as HTMLSelectElement).value)">
+                            <select class="field" :value="sizeMode" @change="setSize(valueIn($event))">
                                 <option value="as-written">as written</option>
                                 <option value="mass">a mass</option>
                                 <option value="jars">jars to fill</option>
@@ -329,7 +322,7 @@ useActs([
                         <input
                             type="checkbox"
                             :checked="formula.wet_use"
-                            @change="bench.edit('wet', (d) => (d.wet_use = ($event.target as HTMLInputElement).checked))"
+                            @change="bench.edit('wet', (d) => (d.wet_use = tickedIn($event)))"
                         />
                         Meets wet fingers or a shower
                     </label>
@@ -337,7 +330,7 @@ useActs([
                         <input
                             type="checkbox"
                             :checked="formula.for_sale"
-                            @change="bench.edit('sale', (d) => (d.for_sale = ($event.target as HTMLInputElement).checked))"
+                            @change="bench.edit('sale', (d) => (d.for_sale = tickedIn($event)))"
                         />
                         For sale (local law is yours to check first)
                     </label>
@@ -345,7 +338,7 @@ useActs([
                         <input
                             type="checkbox"
                             :checked="formula.clear_glass ?? false"
-                            @change="bench.edit('glass', (d) => (d.clear_glass = ($event.target as HTMLInputElement).checked))"
+                            @change="bench.edit('glass', (d) => (d.clear_glass = tickedIn($event)))"
                         />
                         In clear glass, in the light
                     </label>
@@ -419,7 +412,7 @@ useActs([
                         rows="6"
                         maxlength="20000"
                         :value="formula.notes"
-                        @input="setText('notes', ($event.target as HTMLTextAreaElement).value)"
+                        @input="setText('notes', valueIn($event))"
                     ></textarea>
                 </label>
             </section>

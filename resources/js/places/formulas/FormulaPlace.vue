@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { ask } from '../../api/client';
+import { formulaQuery } from '../../queries/formulas';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import FormulaBench from './FormulaBench.vue';
 
@@ -8,8 +8,7 @@ const props = defineProps<{ id: string }>();
 const client = useQueryClient();
 // What is on the bench is typed over: it is fetched once, and never put in place of what is being typed.
 const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['formula', props.id],
-    queryFn: () => ask<'FormulaPage'>('GET', `/api/formulas/${props.id}`),
+    ...formulaQuery(Number(props.id)),
     staleTime: Infinity,
     gcTime: 0,
     refetchOnWindowFocus: false,

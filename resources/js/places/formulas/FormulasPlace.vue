@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { smallBands } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import MoreRows from '../../ui/MoreRows.vue';
+import { FORMULAS } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, sayDate, sayMonths } from '../../ui/words';
@@ -10,7 +11,7 @@ import { KINDS, sayDate, sayMonths } from '../../ui/words';
 /** All formulas of the studio. */
 
 const wanted = ref('');
-const { query, rows, none } = useList('FormulaList', () => ({ q: wanted.value }));
+const { query, rows, none } = useList(FORMULAS, () => ({ q: wanted.value }));
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue';
 import { ref } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { findIngredients } from '../../queries/ingredients';
 
 /** A name that is typed and settles on an ingredient of the catalogue. */
 defineProps<{ name: string; label: string; placed: boolean; bare?: boolean; hint?: string }>();
@@ -17,16 +18,14 @@ async function search(text: string): Promise<void> {
         items.value = [];
         return;
     }
-    const answer = await ask<'IngredientList'>('GET', `/api/ingredients?q=${encodeURIComponent(text.trim().slice(0, 80))}`).catch(() => ({
-        items: [],
-    }));
+    const answer = await findIngredients({ q: text.trim().slice(0, 80) }).catch(() => ({ items: [] }));
     if (mine === turn) items.value = answer.items;
 }
 
 /** Enter takes the best match when none was moved to. */
 function first(event: KeyboardEvent): void {
     const best = items.value[0];
-    if (!best || (event.target as HTMLElement).getAttribute('aria-activedescendant')) return;
+    if (!best || (event.target instanceof Element && event.target.getAttribute('aria-activedescendant'))) return;
     event.preventDefault();
     event.stopPropagation();
     choose(best);

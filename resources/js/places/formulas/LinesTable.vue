@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import type { Schemas } from '../../api/client';
+import { oneOf, valueIn } from '../../ui/events';
+import { newKey } from '../../api/newKey';
 import HonestFigure from '../../ui/HonestFigure.vue';
 import HowLink from '../../ui/HowLink.vue';
 import { tell } from '../../ui/notice';
@@ -30,7 +32,7 @@ function set(id: string, field: 'amount' | 'form' | 'phase' | 'name', value: str
     props.bench.edit(`${field} ${id}`, (draft) => {
         const line = draft.lines.find((l) => l.id === id);
         if (!line) return;
-        if (field === 'phase') line.phase = value as Schemas['FormulaLine']['phase'];
+        if (field === 'phase') line.phase = oneOf(PHASES, value) ?? line.phase;
         else line[field] = value;
         // A name that is typed over is no longer the ingredient it was.
         if (field === 'name') line.ingredient = '';
@@ -43,14 +45,12 @@ function settle(id: string, row: Schemas['IngredientRow']): void {
     });
 }
 async function add(): Promise<void> {
-    const taken = new Set(formula.value.lines.map((l) => l.id));
-    let n = formula.value.lines.length + 1;
-    while (taken.has(`l${n}`)) n++;
-    props.bench.edit(`add l${n}`, (draft) =>
-        draft.lines.push({ id: `l${n}`, ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }),
+    const id = newKey();
+    props.bench.edit(`add ${id}`, (draft) =>
+        draft.lines.push({ id, ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }),
     );
     await nextTick();
-    table.value?.querySelector<HTMLElement>(`[data-line="l${n}"] input`)?.focus();
+    table.value?.querySelector<HTMLElement>(`[data-line="${id}"] input`)?.focus();
 }
 function remove(id: string): void {
     props.bench.edit(`remove ${id}`, (draft) => (draft.lines = draft.lines.filter((l) => l.id !== id)));
@@ -149,7 +149,7 @@ defineExpose({ add });
                                 class="bare !w-[5.2rem] shrink-0 !px-0 text-[13px]"
                                 :value="line.form || judged.get(line.id)?.form"
                                 :aria-label="`Form of ${line.name}`"
-                                @change="set(line.id, 'form', ($event.target as HTMLSelectElement).value)"
+                                @change="set(line.id, 'form', valueIn($event))"
                             >
                                 <option v-for="form in judged.get(line.id)?.forms ?? []" :key="form" :value="form">{{ form }}</option>
                             </select>
@@ -167,7 +167,7 @@ defineExpose({ add });
                             maxlength="120"
                             autocomplete="off"
                             spellcheck="false"
-                            @input="set(line.id, 'amount', ($event.target as HTMLInputElement).value)"
+                            @input="set(line.id, 'amount', valueIn($event))"
                             @keydown.enter.prevent="add"
                         />
                     </td>
@@ -177,7 +177,7 @@ defineExpose({ add });
                             data-field="phase"
                             :value="line.phase"
                             :aria-label="`When ${line.name} goes in`"
-                            @change="set(line.id, 'phase', ($event.target as HTMLSelectElement).value)"
+                            @change="set(line.id, 'phase', valueIn($event))"
                         >
                             <option v-for="(word, phase) in PHASES" :key="phase" :value="phase">{{ word }}</option>
                         </select>

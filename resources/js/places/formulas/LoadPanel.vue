@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client';
+import { loadPlan } from '../../queries/formulas';
 import { tell } from '../../ui/notice';
 import { num } from '../../ui/words';
 import AsideTitle from './AsideTitle.vue';
@@ -8,7 +9,7 @@ import type { Bench } from './useBench';
 
 /** How near the essential oils are to what may be borne, also while nothing is over, and how many drops there is room for. */
 const props = defineProps<{ bench: Bench }>();
-const { open, answer, problem } = useAside<'LoadPlan'>(props.bench, '/api/load');
+const { open, answer, problem } = useAside(props.bench, loadPlan);
 
 type Oil = Schemas['LoadPlan']['oils'][number];
 const drops = (n: number): string => `${n} ${n === 1 ? 'drop' : 'drops'}`;

@@ -2,26 +2,26 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import type { Schemas } from '../../api/client';
+import { formulaQuery, useStartFormula, useStartSkeleton } from '../../queries/formulas';
+import { FORMULAS, HEADS, LOTS } from '../../queries/lists';
 import { tell, tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
 import { useEvery } from '../../ui/useList';
-import { KINDS } from '../../ui/words';
+import { HAIR_TYPES, KINDS } from '../../ui/words';
 
 /** Where a formula can begin. Each way ends on the bench. */
 const router = useRouter();
 const route = useRoute();
 const client = useQueryClient();
 const kind = ref<Schemas['SkeletonAsk']['kind']>('whipped-butter');
-const hair = ref('medium normal');
+const hair = ref<Schemas['Hair']>({ strand: 'medium', porosity: 'normal' });
 const steep = ref(typeof route.query['steep'] === 'string' ? route.query['steep'] : '');
 const other = ref<{ token: string; name: string } | null>(null);
 const busy = ref(false);
-const heads = useEvery('HeadList');
-const lots = useEvery('LotList');
+const heads = useEvery(HEADS);
+const lots = useEvery(LOTS);
 const usable = computed(() => lots.value.filter((l) => l.withdrawn === ''));
-const HAIR = ['fine', 'medium', 'coarse'].flatMap((s) => ['low', 'normal', 'high'].map((p) => `${s} ${p}`));
 
 const EMPTY: Schemas['Formula'] = {
     format: 'honest-crown/formula',
@@ -42,7 +42,6 @@ async function begin(work: () => Promise<Schemas['FormulaPage']>): Promise<void>
     busy.value = true;
     try {
         const page = await work();
-        await client.invalidateQueries({ queryKey: ['formulas'] });
         await router.push(`/formulas/${page.id}`);
     } catch (e) {
         tellProblem(e);
@@ -50,19 +49,17 @@ async function begin(work: () => Promise<Schemas['FormulaPage']>): Promise<void>
         busy.value = false;
     }
 }
-const once = useOnce();
+const starting = useStartFormula();
+const startingSkeleton = useStartSkeleton();
 const put = (formula: Schemas['Formula'], head: number | null, type: Schemas['Hair'] | null): Promise<Schemas['FormulaPage']> =>
-    once.post<'FormulaPage'>('/api/formulas', { formula, head_id: head, hair: type });
+    starting.mutateAsync({ formula, head_id: head, hair: type });
 const skeleton = (ingredients: string[]): Promise<void> =>
-    begin(() => {
-        const [strand, porosity] = hair.value.split(' ');
-        return once.post<'FormulaPage'>('/api/formulas/skeleton', { kind: kind.value, hair: { strand, porosity }, ingredients });
-    });
+    begin(() => startingSkeleton.mutateAsync({ kind: kind.value, hair: hair.value, ingredients }));
 async function copy(): Promise<void> {
     const from = other.value;
     if (!from) return tell('Choose which formula to copy.');
     await begin(async () => {
-        const page = await ask<'FormulaPage'>('GET', `/api/formulas/${from.token}`);
+        const page = await client.fetchQuery(formulaQuery(Number(from.token)));
         return put({ ...page.formula, title: `${page.formula.title}, another`.slice(0, 200) }, page.head_id, page.hair);
     });
 }
@@ -86,7 +83,7 @@ async function copy(): Promise<void> {
                     <label>
                         <span class="label">Hair</span>
                         <select v-model="hair" class="field">
-                            <option v-for="type in HAIR" :key="type" :value="type">{{ type.replace(' ', ', ') }} porosity</option>
+                            <option v-for="type in HAIR_TYPES" :key="type.key" :value="type.hair">{{ type.words }}</option>
                         </select>
                     </label>
                     <div class="col-span-2"><button class="act" :disabled="busy">Put the skeleton on the bench</button></div>
@@ -129,7 +126,7 @@ async function copy(): Promise<void> {
                 <form class="mt-3 flex gap-2" @submit.prevent="copy">
                     <PickOne
                         v-model="other"
-                        list="FormulaList"
+                        :list="FORMULAS"
                         label="Formula to copy"
                         placeholder="which formula …"
                         :say="(row) => row.title"

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { useQueryClient } from '@tanstack/vue-query';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
-import { useOnce } from '../../ui/useOnce';
+import { cure as cured, evaluate, read, useStartFormula } from '../../queries/formulas';
+import { findIngredients } from '../../queries/ingredients';
+import { oneOf, valueIn } from '../../ui/events';
 import { tellProblem } from '../../ui/notice';
 import { AUDIENCES, fixed, KINDS, num } from '../../ui/words';
 import FindingsList from './FindingsList.vue';
@@ -31,7 +32,6 @@ interface Settled {
 }
 
 const router = useRouter();
-const client = useQueryClient();
 const text = ref(sessionStorage.getItem(KEPT) ?? '');
 const answer = shallowRef<Schemas['ReadAnswer'] | null>(null);
 const judged = shallowRef<Schemas['Assessment'] | null>(null);
@@ -41,10 +41,10 @@ const settled = ref<Record<string, Settled>>({});
 const amounts = ref<Record<string, string>>({});
 const audience = ref<Schemas['Formula']['audience'] | ''>('');
 const busy = ref(false);
-const once = useOnce();
+const starting = useStartFormula();
 
 const reading = useLatest(
-    (signal) => ask<'ReadAnswer'>('POST', '/api/read', { text: text.value }, { signal }),
+    (signal) => read(text.value, signal),
     (got) => {
         answer.value = got;
         judged.value = got.assessment;
@@ -54,8 +54,8 @@ const reading = useLatest(
     (e) => (problem.value = e instanceof Problem ? e.message : 'This could not be read. Your text is kept.'),
 );
 const judging = useLatest(
-    (signal) => ask<'Evaluation'>('POST', '/api/evaluate', { formula: formula.value, head_id: null }, { signal }),
-    (got) => (judged.value = got.assessment),
+    (signal) => (formula.value ? evaluate({ formula: formula.value, head_id: null }, signal) : Promise.resolve(null)),
+    (got) => (judged.value = got?.assessment ?? null),
     // What was said last stays; the next change asks again.
     () => undefined,
 );
@@ -106,7 +106,7 @@ function judge(): void {
     if (formula.value) judging.soon();
 }
 async function settle(line: Schemas['ReadLine'], id: string): Promise<void> {
-    const found = await ask<'IngredientList'>('GET', `/api/ingredients?q=${encodeURIComponent(id)}`).catch(() => ({ items: [] }));
+    const found = await findIngredients({ q: id }).catch(() => ({ items: [] }));
     const row = found.items.find((i) => i.id === id);
     if (row) settleOn(line, row);
 }
@@ -118,7 +118,11 @@ function settleOn(line: Schemas['ReadLine'], row: Schemas['IngredientRow']): voi
     judge();
 }
 function amount(line: Schemas['ReadLine'], event: Event): void {
-    amounts.value = { ...amounts.value, [keyOf(line)]: (event.target as HTMLInputElement).value };
+    amounts.value = { ...amounts.value, [keyOf(line)]: valueIn(event) };
+    judge();
+}
+function forWhom(event: Event): void {
+    audience.value = oneOf(AUDIENCES, valueIn(event)) ?? audience.value;
     judge();
 }
 function clear(): void {
@@ -127,17 +131,12 @@ function clear(): void {
     settled.value = {};
     amounts.value = {};
 }
-function forWhom(event: Event): void {
-    audience.value = (event.target as HTMLSelectElement).value as Schemas['Formula']['audience'];
-    judge();
-}
 async function become(): Promise<void> {
     if (!formula.value) return;
     busy.value = true;
     try {
-        const page = await once.post<'FormulaPage'>('/api/formulas', { formula: formula.value, head_id: null });
+        const page = await starting.mutateAsync({ formula: formula.value, head_id: null });
         sessionStorage.removeItem(KEPT);
-        await client.invalidateQueries({ queryKey: ['formulas'] });
         await router.push(`/formulas/${page.id}`);
     } catch (e) {
         tellProblem(e);
@@ -149,8 +148,8 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
     if (!formula.value) return;
     busy.value = true;
     try {
-        const cured = await ask<'Evaluation'>('POST', '/api/cure', { formula: formula.value, head_id: null, change });
-        const page = await once.post<'FormulaPage'>('/api/formulas', { formula: cured.formula, head_id: null });
+        const answer = await cured({ formula: formula.value, head_id: null, change });
+        const page = await starting.mutateAsync({ formula: answer.formula, head_id: null });
         sessionStorage.removeItem(KEPT);
         await router.push(`/formulas/${page.id}`);
     } catch (e) {

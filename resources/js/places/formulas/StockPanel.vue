@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query';
 import { ref } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { stockOf } from '../../queries/formulas';
+import { useStock } from '../../queries/ingredients';
 import KeptNumber from '../../ui/KeptNumber.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { fixed, num } from '../../ui/words';
@@ -11,9 +12,9 @@ import type { Bench } from './useBench';
 
 /** What stands in the cupboard against what this batch takes: what is short, and the largest batch it allows. */
 const props = defineProps<{ bench: Bench }>();
-const client = useQueryClient();
+const counting = useStock();
 const counted = ref(0);
-const { open, answer, problem } = useAside<'StockAnswer'>(props.bench, '/api/stock', () => ({}), [counted]);
+const { open, answer, problem } = useAside(props.bench, stockOf, [counted]);
 
 type Row = Schemas['StockAnswer']['rows'][number];
 /** A steeped oil was weighed when it came out. */
@@ -21,8 +22,7 @@ const typed = (row: Row): boolean => !row.ingredient.startsWith('lot-');
 
 async function count(row: Row, text: string): Promise<void> {
     try {
-        await ask('PUT', `/api/ingredients/${row.ingredient}/cupboard`, { grams: text === '' ? null : Number(text) });
-        await client.invalidateQueries({ queryKey: ['ingredients'] });
+        await counting.mutateAsync({ id: row.ingredient, grams: text === '' ? null : Number(text) });
         counted.value++;
     } catch (e) {
         tellProblem(e);

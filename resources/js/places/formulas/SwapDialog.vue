@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { swapQuery } from '../../queries/formulas';
 import { bandsOf, sayJar } from '../../jar/bands';
 import JarView from '../../jar/JarView.vue';
 import UiDialog from '../../ui/UiDialog.vue';
@@ -15,18 +16,16 @@ const props = defineProps<{ bench: Bench; line: string }>();
 const emit = defineEmits<{ close: []; take: [swap: Schemas['SwapAnswer']['swaps'][number]] }>();
 
 const name = computed(() => props.bench.formula.value.lines.find((l) => l.id === props.line)?.name ?? '');
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['swap', props.line, props.bench.formula],
-    queryFn: () =>
-        ask<'SwapAnswer'>('POST', '/api/swap', {
+const { data, isPending, error, refetch } = useQuery(
+    computed(() =>
+        swapQuery({
             formula: props.bench.formula.value,
             head_id: props.bench.headId.value,
             hair: props.bench.hair.value,
             line: props.line,
         }),
-    staleTime: 0,
-    gcTime: 0,
-});
+    ),
+);
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waterPlan } from '../../queries/formulas';
 import { num } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
 import AsideTitle from './AsideTitle.vue';
@@ -7,7 +8,7 @@ import type { Bench } from './useBench';
 
 /** The water ledger: which line brings how much, what may be done next, and which preservative fits in which dose. */
 const props = defineProps<{ bench: Bench }>();
-const { open, answer, problem } = useAside<'WaterPlan'>(props.bench, '/api/water');
+const { open, answer, problem } = useAside(props.bench, waterPlan);
 
 function add(id: string, percent: number): void {
     void props.bench.cure('Preservative added', { op: 'add-line', ingredient: id, amount: `${percent} %` });

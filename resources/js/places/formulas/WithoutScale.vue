@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { withoutScale } from '../../queries/formulas';
 import { tell } from '../../ui/notice';
 import { fixed, num } from '../../ui/words';
 import AsideTitle from './AsideTitle.vue';
@@ -9,10 +10,9 @@ import type { Bench } from './useBench';
 /** The formula in spoons, cups and drops beside its grams, what that rounding does, and a strip of heights for a bottle. */
 const props = defineProps<{ bench: Bench }>();
 const bottle = ref<number | ''>('');
-const { open, answer, problem } = useAside<'WithoutScale'>(
+const { open, answer, problem } = useAside(
     props.bench,
-    '/api/without-scale',
-    () => ({ bottle_mm: bottle.value === '' ? null : bottle.value }),
+    (draft) => withoutScale({ ...draft, bottle_mm: bottle.value === '' ? null : bottle.value }),
     [bottle],
 );
 

@@ -1,19 +1,14 @@
 import { ref, shallowRef, watch, type WatchSource } from 'vue';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
 import type { Bench } from './useBench';
 
 /**
  * Something about the formula on the bench that is worked out only while its section is open. The assessment changes once
  * for each pause in typing, so nothing is asked more often than that; a late answer is dropped.
  */
-export function useAside<Name extends keyof Schemas>(
-    bench: Bench,
-    path: string,
-    more: () => object = () => ({}),
-    also: WatchSource[] = [],
-) {
+export function useAside<Answer>(bench: Bench, question: (draft: Schemas['FormulaDraft']) => Promise<Answer>, also: WatchSource[] = []) {
     const open = ref(false);
-    const answer = shallowRef<Schemas[Name] | null>(null);
+    const answer = shallowRef<Answer | null>(null);
     const problem = ref('');
     let asked = 0;
 
@@ -21,12 +16,7 @@ export function useAside<Name extends keyof Schemas>(
         if (!open.value) return;
         const mine = ++asked;
         try {
-            const found = await ask<Name>('POST', path, {
-                formula: bench.formula.value,
-                head_id: bench.headId.value,
-                hair: bench.hair.value,
-                ...more(),
-            });
+            const found = await question({ formula: bench.formula.value, head_id: bench.headId.value, hair: bench.hair.value });
             if (mine !== asked) return;
             answer.value = found;
             problem.value = '';

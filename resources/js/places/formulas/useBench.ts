@@ -1,8 +1,8 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
 import { inTurn } from '../../api/inTurn';
 import { useLatest } from '../../api/latest';
-import { useOnce } from '../../ui/useOnce';
+import { cure as cured, evaluate, isFormulaPage, reshare as reshared, saveFormula, useKeepVersion } from '../../queries/formulas';
 import { tell, tellProblem } from '../../ui/notice';
 
 type Formula = Schemas['Formula'];
@@ -15,7 +15,8 @@ const ONE_STEP = 900;
 
 /** A copy of its own, also of what Vue has wrapped. */
 function copyOf(formula: Formula): Formula {
-    return JSON.parse(JSON.stringify(formula)) as Formula;
+    const copy: Formula = JSON.parse(JSON.stringify(formula));
+    return copy;
 }
 
 /**
@@ -36,7 +37,7 @@ export function useBench(page: Page) {
     const refusal = ref('');
     const theirs = shallowRef<Page | null>(null);
 
-    const once = useOnce();
+    const keeping = useKeepVersion();
     let revision = page.revision;
     let saveTimer = 0;
     let saving: Promise<void> | null = null;
@@ -68,7 +69,7 @@ export function useBench(page: Page) {
     }
 
     const judging = useLatest(
-        (signal) => ask<'Evaluation'>('POST', '/api/evaluate', draft(), { signal }),
+        (signal) => evaluate(draft(), signal),
         (answer) => {
             show(answer);
             if (status.value === 'refused') status.value = 'waiting';
@@ -91,7 +92,7 @@ export function useBench(page: Page) {
         status.value = 'saving';
         saving = (async () => {
             try {
-                const answer = await ask<'FormulaPage'>('PUT', `/api/formulas/${page.id}`, {
+                const answer = await saveFormula(page.id, {
                     revision,
                     formula: formula.value,
                     head_id: headId.value,
@@ -102,8 +103,8 @@ export function useBench(page: Page) {
                 status.value = unsaved ? 'waiting' : 'saved';
             } catch (e) {
                 unsaved = true;
-                if (e instanceof Problem && e.status === 409) {
-                    theirs.value = e.current as Page;
+                if (e instanceof Problem && e.status === 409 && isFormulaPage(e.current)) {
+                    theirs.value = e.current;
                     status.value = 'overtaken';
                 } else if (e instanceof Problem && e.status === 422) {
                     status.value = 'refused';
@@ -145,7 +146,7 @@ export function useBench(page: Page) {
         const kept = from.pop();
         if (kept === undefined) return;
         to.push(state());
-        const back = JSON.parse(kept) as { formula: Formula; headId: number | null; hair: Schemas['Hair'] | null };
+        const back: { formula: Formula; headId: number | null; hair: Schemas['Hair'] | null } = JSON.parse(kept);
         formula.value = back.formula;
         headId.value = back.headId;
         hair.value = back.hair;
@@ -170,7 +171,7 @@ export function useBench(page: Page) {
     /** What a cure would do, without doing it. */
     async function preview(change: Schemas['Change']): Promise<Schemas['Evaluation'] | null> {
         try {
-            return await ask<'Evaluation'>('POST', '/api/cure', { ...draft(), change });
+            return await cured({ ...draft(), change });
         } catch (e) {
             tellProblem(e);
             return null;
@@ -188,7 +189,7 @@ export function useBench(page: Page) {
     /** Share moved from one line to another, as by the edge between two bands. False when it could not be. */
     async function reshare(from: string, to: string, points: number): Promise<boolean> {
         try {
-            const answer = await inTurn('reshare', () => ask<'Evaluation'>('POST', '/api/reshare', { ...draft(), from, to, points }));
+            const answer = await inTurn('reshare', () => reshared({ ...draft(), from, to, points }));
             replace(answer.formula, `reshare ${from} ${to}`);
             show(answer);
             return true;
@@ -201,7 +202,7 @@ export function useBench(page: Page) {
     async function keep(note: string): Promise<void> {
         await flush();
         try {
-            const answer = await once.post<'FormulaPage'>(`/api/formulas/${page.id}/versions`, { note });
+            const answer = await keeping.mutateAsync({ id: page.id, note });
             versions.value = answer.versions;
             tell(`Kept as version ${answer.versions[0]?.number ?? ''}.`);
         } catch (e) {

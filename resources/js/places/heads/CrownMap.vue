@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Schemas } from '../../api/client';
+import { keysOf } from '../../ui/events';
 import { SCALPS, shortDate, ZONES } from '../../ui/words';
 
 /** The scalp from above, the face at the top, in zones. A zone is chosen and then marked; the days below turn it back. */
 const props = defineProps<{ head: Schemas['Head']; today: string }>();
-const emit = defineEmits<{ mark: [zone: string, state: string]; unmark: [id: number] }>();
+type Zone = Schemas['HeadMark']['zone'];
+type State = Schemas['HeadMark']['state'];
+const emit = defineEmits<{ mark: [zone: Zone, state: State]; unmark: [id: number] }>();
 
 /** Each zone as an outline on a crown of 300 by 340, and where its words stand. */
-const SHAPES: Record<string, { d: string; x: number; y: number }> = {
+const SHAPES: Record<Zone, { d: string; x: number; y: number }> = {
     hairline: { d: 'M88 58Q150 10 212 58L196 92Q150 62 104 92Z', x: 150, y: 56 },
     'temple-left': { d: 'M88 58L104 92L98 132L42 118Q52 82 88 58Z', x: 71, y: 100 },
     'temple-right': { d: 'M212 58L196 92L202 132L258 118Q248 82 212 58Z', x: 229, y: 100 },
@@ -19,24 +22,22 @@ const SHAPES: Record<string, { d: string; x: number; y: number }> = {
     back: { d: 'M92 232Q150 246 208 232L250 246Q236 282 206 300Q150 286 94 300Q64 282 50 246Z', x: 150, y: 270 },
     nape: { d: 'M94 300Q150 286 206 300Q178 326 150 326Q122 326 94 300Z', x: 150, y: 312 },
 };
-const STATES = ['calm', 'dry', 'oily', 'flaking', 'itchy', 'thinning', 'alarming', 'not-known'];
-const chosen = ref('');
+const ALL = keysOf(SHAPES);
+const STATES: State[] = ['calm', 'dry', 'oily', 'flaking', 'itchy', 'thinning', 'alarming', 'not-known'];
+const chosen = ref<Zone | ''>('');
 const day = ref(props.today);
 
 const days = computed(() => [...new Set(props.head.marks.map((m) => m.on))].filter((d) => d < props.today));
 /** What was marked last up to the chosen day: the marks come in order. */
 const shown = computed(() => {
-    const at: Record<string, string> = {};
+    const at: Partial<Record<Zone, State>> = {};
     for (const m of props.head.marks) if (m.on <= day.value) at[m.zone] = m.state;
     return at;
 });
-const words = computed(() =>
-    Object.keys(SHAPES)
-        .map((z) => `${ZONES[z]} ${SCALPS[shown.value[z] ?? 'not-known']}`)
-        .join(', '),
-);
+const words = computed(() => ALL.map((z) => `${ZONES[z]} ${SCALPS[shown.value[z] ?? 'not-known']}`).join(', '));
 const history = computed(() => props.head.marks.filter((m) => m.zone === chosen.value).reverse());
-function set(state: string): void {
+function set(state: State): void {
+    if (chosen.value === '') return;
     emit('mark', chosen.value, state);
     day.value = props.today;
 }

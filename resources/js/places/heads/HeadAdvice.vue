@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import type { Schemas } from '../../api/client';
+import { headAdviceQuery, useStartForHead } from '../../queries/heads';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -14,13 +15,16 @@ import HowLink from '../../ui/HowLink.vue';
 const props = defineProps<{ head: Schemas['Head'] }>();
 const router = useRouter();
 const chosen = ref<string[]>([]);
-const kind = ref('scalp-oil');
+const kind = ref<Schemas['FirstFormulaAsk']['kind']>('scalp-oil');
 const need = ref('');
-const advice = useQuery({
-    queryKey: computed(() => ['advice', props.head.id, props.head.revision, props.head.scalp_now]),
-    queryFn: () => ask<'HeadAdvice'>('GET', `/api/heads/${props.head.id}/advice`),
-});
-const shown = computed(() => advice.data.value?.needs.find((n) => n.need === need.value) ?? advice.data.value?.needs[0]);
+const advice = useQuery(computed(() => headAdviceQuery(props.head)));
+const needs = computed(() => advice.data.value?.needs ?? []);
+const at = computed(() =>
+    Math.max(
+        0,
+        needs.value.findIndex((n) => n.need === need.value),
+    ),
+);
 const names = computed(() => {
     const all = advice.data.value?.needs.flatMap((n) => n.ranked) ?? [];
     return chosen.value.map((id) => all.find((r) => r.id === id)?.name ?? id);
@@ -28,13 +32,10 @@ const names = computed(() => {
 function choose(id: string): void {
     chosen.value = chosen.value.includes(id) ? chosen.value.filter((c) => c !== id) : [...chosen.value, id];
 }
-const once = useOnce();
+const starting = useStartForHead();
 async function start(): Promise<void> {
     try {
-        const made = await once.post<'FirstFormulaMade'>(`/api/heads/${props.head.id}/formula`, {
-            kind: kind.value,
-            ingredients: chosen.value,
-        });
+        const made = await starting.mutateAsync({ id: props.head.id, body: { kind: kind.value, ingredients: chosen.value } });
         await router.push(`/formulas/${made.id}`);
         tell(made.remarks[0] ?? 'A first version is on the bench; its reasons stand in its notes.');
     } catch (e) {
@@ -57,58 +58,53 @@ async function start(): Promise<void> {
                     only.
                 </p>
             </div>
-            <p v-if="!shown" class="quiet mt-1">
+            <p v-if="needs.length === 0" class="quiet mt-1">
                 Say below what this head is cared for, or mark its scalp, and what serves it stands here, best known first.
             </p>
-            <template v-else>
-                <div class="mt-2 flex flex-wrap gap-x-1" role="tablist" aria-label="Needs">
-                    <button
-                        v-for="n in advice.data.value?.needs"
-                        :key="n.need"
-                        type="button"
-                        role="tab"
-                        class="act-quiet"
-                        :class="n.need === shown.need ? 'bg-lead-wash !no-underline' : ''"
-                        :aria-selected="n.need === shown.need"
-                        @click="need = n.need"
-                    >
-                        {{ n.label }}
-                    </button>
-                </div>
-                <p class="mt-1">{{ shown.first }}</p>
-                <ol class="mt-1" aria-label="Best known first">
-                    <li v-for="r in shown.ranked" :key="r.id" class="row-line grid grid-cols-[1.4rem_minmax(0,1fr)] gap-x-2 py-1.5">
-                        <input
-                            type="checkbox"
-                            class="mt-1 size-4"
-                            :checked="chosen.includes(r.id)"
-                            :aria-label="`Choose ${r.name}`"
-                            @change="choose(r.id)"
-                        />
-                        <span>
-                            <span class="flex flex-wrap items-baseline gap-x-3">
-                                <RouterLink :to="`/pantry/${r.id}`" class="text-ink font-semibold no-underline hover:underline">
-                                    {{ r.name }}
-                                </RouterLink>
-                                <EvidenceMark :grade="r.evidence" :route="r.route" />
-                                <span v-if="advice.data.value?.at_hand.includes(r.id)" class="text-good text-[13px] font-semibold">
-                                    in the cupboard
+            <TabGroup v-else as="div" :selected-index="at" @change="(to) => (need = needs[to]?.need ?? '')">
+                <TabList class="mt-2 flex flex-wrap gap-x-1" aria-label="Needs">
+                    <Tab v-for="n in needs" :key="n.need" v-slot="{ selected }" as="template">
+                        <button class="act-quiet" :class="selected ? 'bg-lead-wash !no-underline' : ''">{{ n.label }}</button>
+                    </Tab>
+                </TabList>
+                <TabPanels>
+                    <TabPanel v-for="n in needs" :key="n.need">
+                        <p class="mt-1">{{ n.first }}</p>
+                        <ol class="mt-1" aria-label="Best known first">
+                            <li v-for="r in n.ranked" :key="r.id" class="row-line grid grid-cols-[1.4rem_minmax(0,1fr)] gap-x-2 py-1.5">
+                                <input
+                                    type="checkbox"
+                                    class="mt-1 size-4"
+                                    :checked="chosen.includes(r.id)"
+                                    :aria-label="`Choose ${r.name}`"
+                                    @change="choose(r.id)"
+                                />
+                                <span>
+                                    <span class="flex flex-wrap items-baseline gap-x-3">
+                                        <RouterLink :to="`/pantry/${r.id}`" class="text-ink font-semibold no-underline hover:underline">
+                                            {{ r.name }}
+                                        </RouterLink>
+                                        <EvidenceMark :grade="r.evidence" :route="r.route" />
+                                        <span v-if="advice.data.value?.at_hand.includes(r.id)" class="text-good text-[13px] font-semibold">
+                                            in the cupboard
+                                        </span>
+                                    </span>
+                                    <span class="quiet block text-[13px]">{{ r.reasons.join(' ') }}</span>
                                 </span>
-                            </span>
-                            <span class="quiet block text-[13px]">{{ r.reasons.join(' ') }}</span>
-                        </span>
-                    </li>
-                </ol>
-                <details v-if="shown.left_out.length > 0" class="mt-2">
-                    <summary class="cursor-pointer">{{ shown.left_out.length }} left out, and why</summary>
-                    <ul class="mt-1 text-[13px]">
-                        <li v-for="l in shown.left_out" :key="l.id" class="py-0.5">
-                            <strong>{{ l.name }}.</strong>
-                            {{ l.reason }}
-                        </li>
-                    </ul>
-                </details>
-            </template>
+                            </li>
+                        </ol>
+                        <details v-if="n.left_out.length > 0" class="mt-2">
+                            <summary class="cursor-pointer">{{ n.left_out.length }} left out, and why</summary>
+                            <ul class="mt-1 text-[13px]">
+                                <li v-for="l in n.left_out" :key="l.id" class="py-0.5">
+                                    <strong>{{ l.name }}.</strong>
+                                    {{ l.reason }}
+                                </li>
+                            </ul>
+                        </details>
+                    </TabPanel>
+                </TabPanels>
+            </TabGroup>
             <form class="border-rule mt-4 flex flex-wrap items-end gap-3 border-t pt-3" @submit.prevent="start">
                 <label>
                     <span class="label">Start a</span>
@@ -116,7 +112,9 @@ async function start(): Promise<void> {
                         <option v-for="(word, value) in KINDS" :key="value" :value="value">{{ word }}</option>
                     </select>
                 </label>
-                <button class="act" :disabled="once.busy.value || (advice.data.value?.red_flags.length ?? 0) > 0">Start a formula</button>
+                <button class="act" :disabled="starting.isPending.value || (advice.data.value?.red_flags.length ?? 0) > 0">
+                    Start a formula
+                </button>
                 <p class="quiet w-full text-[13px]">
                     {{ names.length > 0 ? `With ${names.join(', ')}.` : 'Choose above what goes in, or leave it to plain staples.' }}
                 </p>

@@ -35,7 +35,9 @@ watch(
     () => props.head,
     (head) => {
         if (!head) return;
-        for (const key of Object.keys(draft)) Object.assign(draft, { [key]: JSON.parse(JSON.stringify(head[key as keyof Draft])) });
+        // A copy of its own: what is typed here is not the head's before it is saved.
+        const known = Object.entries(JSON.parse(JSON.stringify(head)));
+        Object.assign(draft, Object.fromEntries(known.filter(([key]) => key in draft)));
         allergies.value = head.allergies.join(', ');
     },
     { immediate: true },

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { reactive, ref, watch } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { headGuideQuery, suggest } from '../../queries/heads';
 import { tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
 
 /** Simple observations, each skippable, each with what it cannot tell. */
 defineProps<{ open: boolean }>();
 const emit = defineEmits<{ close: []; take: [suggestions: Schemas['GuideAnswer']['suggestions']] }>();
-const guide = useQuery({ queryKey: ['head-guide'], queryFn: () => ask<'Guide'>('GET', '/api/head-guide'), staleTime: Infinity });
+const guide = useQuery(headGuideQuery());
 const answers = reactive<Record<string, string>>({});
 const said = ref<Schemas['GuideAnswer']['suggestions']>([]);
 let turn = 0;
 watch(answers, async (given) => {
     const mine = ++turn;
     try {
-        const answer = await ask<'GuideAnswer'>('POST', '/api/head-guide', { answers: given });
+        const answer = await suggest(given);
         if (mine === turn) said.value = answer.suggestions;
     } catch (e) {
         tellProblem(e);

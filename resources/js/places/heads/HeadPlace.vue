@@ -2,8 +2,8 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, Problem, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import { Problem, type Schemas } from '../../api/client';
+import { headQuery, isHead, useDeleteHead, useDescribeHead, useMarkHead, useSaveHead, useUnmarkHead } from '../../queries/heads';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
 import { AUDIENCES, fixed, SCALPS, todayDate } from '../../ui/words';
@@ -19,12 +19,16 @@ const client = useQueryClient();
 const kept = shallowRef<Schemas['Head'] | null>(null);
 const errors = ref<Record<string, string[]>>({});
 const asking = ref(false);
-const once = useOnce();
+const describe = useDescribeHead();
+const change = useSaveHead();
+const marking = useMarkHead();
+const unmarking = useUnmarkHead();
+const removing = useDeleteHead();
 
 onMounted(async () => {
     if (props.id === 'new') return;
     try {
-        kept.value = await ask<'Head'>('GET', `/api/heads/${props.id}`);
+        kept.value = await client.fetchQuery(headQuery(Number(props.id)));
     } catch (e) {
         tellProblem(e);
     }
@@ -33,29 +37,29 @@ async function save(draft: Schemas['HeadDraft']): Promise<void> {
     errors.value = {};
     try {
         if (kept.value) {
-            kept.value = await ask<'Head'>('PUT', `/api/heads/${kept.value.id}`, { ...draft, revision: kept.value.revision });
+            kept.value = await change.mutateAsync({ id: kept.value.id, body: { ...draft, revision: kept.value.revision } });
             tell('Saved.');
         } else {
-            const head = await once.post<'Head'>('/api/heads', draft);
+            const head = await describe.mutateAsync(draft);
             await router.replace(`/heads/${head.id}`);
             tell(`${head.name} is described.`);
         }
-        await client.invalidateQueries({ queryKey: ['heads'] });
     } catch (e) {
         if (e instanceof Problem && e.status === 409) {
             // What was typed stays in the form; only the revision moves on.
-            if (kept.value) kept.value.revision = (e.current as Schemas['Head']).revision;
+            if (kept.value && isHead(e.current)) kept.value.revision = e.current.revision;
             tellProblem(
                 new Error('Someone changed this head since you opened it. Yours is kept on this screen; save again to put it over theirs.'),
             );
-        } else if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        } else if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
     }
 }
-async function mark(zone: string, state: string): Promise<void> {
+async function mark(zone: Schemas['MarkDraft']['zone'], state: Schemas['MarkDraft']['state']): Promise<void> {
+    if (!kept.value) return;
     try {
-        const before = kept.value?.marks.length ?? 0;
-        kept.value = await once.post<'Head'>(`/api/heads/${kept.value?.id}/marks`, { zone, state, on: todayDate(), note: '' });
+        const before = kept.value.marks.length;
+        kept.value = await marking.mutateAsync({ id: kept.value.id, body: { zone, state, on: todayDate(), note: '' } });
         const made = kept.value.marks.length > before ? Math.max(...kept.value.marks.map((m) => m.id)) : 0;
         tell('Marked.', { undo: () => void unmark(made) });
     } catch (e) {
@@ -64,16 +68,16 @@ async function mark(zone: string, state: string): Promise<void> {
 }
 async function unmark(id: number): Promise<void> {
     try {
-        kept.value = await ask<'Head'>('DELETE', `/api/head-marks/${id}`);
+        kept.value = await unmarking.mutateAsync(id);
     } catch (e) {
         tellProblem(e);
     }
 }
 async function remove(): Promise<void> {
     asking.value = false;
+    if (!kept.value) return;
     try {
-        await ask('DELETE', `/api/heads/${kept.value?.id}`);
-        await client.invalidateQueries();
+        await removing.mutateAsync(kept.value.id);
         await router.push('/heads');
         tell('The head and everything kept of it were deleted.');
     } catch (e) {
@@ -139,7 +143,7 @@ async function remove(): Promise<void> {
         </div>
         <section>
             <h2 v-if="kept" class="mb-3">What is known of {{ kept.name }}</h2>
-            <HeadForm :head="kept" :errors="errors" :busy="once.busy.value" @save="save" />
+            <HeadForm :head="kept" :errors="errors" :busy="describe.isPending.value || change.isPending.value" @save="save" />
         </section>
         <UiDialog :open="asking" title="Delete this head?" @close="asking = false">
             <p>This deletes {{ kept?.name }}, its crown map, the routines and everything recorded of them. It cannot be undone.</p>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import MoreRows from '../../ui/MoreRows.vue';
+import { HEADS } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { AUDIENCES, fixed } from '../../ui/words';
 
 const wanted = ref('');
-const { query, rows, none } = useList('HeadList', () => ({ q: wanted.value }));
+const { query, rows, none } = useList(HEADS, () => ({ q: wanted.value }));
 /** A handful is seen at a glance. */
 const many = computed(() => wanted.value !== '' || rows.value.length > 12);
 </script>

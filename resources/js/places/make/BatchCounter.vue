@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
-import { ask, Problem, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
-import { inTurn } from '../../api/inTurn';
+import { useWakeLock } from '@vueuse/core';
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
+import { computed, nextTick, onMounted, ref } from 'vue';
+import { Problem, type Schemas } from '../../api/client';
+import { batchQuery, isBatch, useFinishBatch, useTickTask, useWeigh } from '../../queries/batches';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
-import { fixed, num } from '../../ui/words';
+import { fixed, num, sayTime } from '../../ui/words';
 
 /** A batch being made, stage by stage, to be read from a metre away. */
 
@@ -26,7 +27,10 @@ const jars = ref(props.batch.formula.size.jars ?? 1);
 const jarMl = ref(props.batch.formula.size.millilitres ?? 100);
 const net = ref('');
 const note = ref('');
-const busy = ref(false);
+const weighing = useWeigh();
+const ticking = useTickTask();
+const finishing = useFinishBatch();
+const busy = computed(() => weighing.isPending.value || ticking.isPending.value || finishing.isPending.value);
 const input = ref<HTMLInputElement | null>(null);
 
 const current = computed(() => props.batch.weighings[at.value]);
@@ -35,34 +39,29 @@ const weighed = computed(() => props.batch.weighings.filter((w) => w.actual_gram
 const missing = computed(() => props.batch.weighings.length - weighed.value);
 const total = computed(() => props.batch.weighings.reduce((sum, w) => sum + (w.actual_grams ?? 0), 0));
 
-async function write(w: Schemas['Weighing'], gatheredNow: boolean, grams: number | null): Promise<boolean> {
-    busy.value = true;
+const key = batchQuery(props.batch.id).queryKey;
+/** Based on what the write before this one brought, which the screen may not show yet. */
+const revision = (): number => client.getQueryData(key)?.revision ?? props.batch.revision;
+
+/** What was refused is said; what someone else did meanwhile is shown. */
+async function attempt(work: () => Promise<unknown>): Promise<boolean> {
     try {
-        const key = ['batch', String(props.batch.id)];
-        await inTurn(`batch ${props.batch.id}`, async () => {
-            // Based on what the write before this one brought, which the screen may not show yet.
-            const revision = client.getQueryData<Schemas['Batch']>(key)?.revision ?? props.batch.revision;
-            const answer = await ask<'Batch'>('PUT', `/api/batches/${props.batch.id}/weighings`, {
-                revision,
-                line: w.line,
-                gathered: gatheredNow,
-                grams,
-            });
-            client.setQueryData(key, answer);
-        });
+        await work();
         errors.value = {};
         return true;
     } catch (e) {
-        if (e instanceof Problem && e.status === 409 && e.current) {
-            client.setQueryData(['batch', String(props.batch.id)], e.current);
+        if (e instanceof Problem && e.status === 409 && isBatch(e.current)) {
+            client.setQueryData(key, e.current);
             tellProblem(new Error('Someone weighed at the same time. Their entries are shown now; enter yours again.'));
-        } else if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        } else if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
         return false;
-    } finally {
-        busy.value = false;
     }
 }
+const write = (w: Schemas['Weighing'], gathered: boolean, grams: number | null): Promise<boolean> =>
+    attempt(() => weighing.mutateAsync({ id: props.batch.id, body: () => ({ revision: revision(), line: w.line, gathered, grams }) }));
+const tick = (task: Schemas['Task']): Promise<boolean> =>
+    attempt(() => ticking.mutateAsync({ id: props.batch.id, body: () => ({ revision: revision(), task: task.kind, done: !task.done }) }));
 async function enter(): Promise<void> {
     const w = current.value;
     if (!w) return;
@@ -84,173 +83,182 @@ function go(to: number): void {
     errors.value = {};
     void nextTick(() => input.value?.focus());
 }
-const once = useOnce();
 async function finish(): Promise<void> {
-    busy.value = true;
     errors.value = {};
-    try {
-        const done = await once.post<'Batch'>(`/api/batches/${props.batch.id}/finish`, {
-            revision: props.batch.revision,
-            jars: Number(jars.value),
-            jar_ml: Number(jarMl.value),
-            net_grams: Number(String(net.value).replace(',', '.')),
-            note: note.value,
-        });
-        client.setQueryData(['batch', String(props.batch.id)], done);
-        await client.invalidateQueries({ queryKey: ['batches'] });
-        await client.invalidateQueries({ queryKey: ['today'] });
-    } catch (e) {
-        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
-        else tellProblem(e);
-    } finally {
-        busy.value = false;
-    }
+    await attempt(() =>
+        finishing.mutateAsync({
+            id: props.batch.id,
+            body: {
+                revision: props.batch.revision,
+                jars: Number(jars.value),
+                jar_ml: Number(jarMl.value),
+                net_grams: Number(String(net.value).replace(',', '.')),
+                note: note.value,
+            },
+        }),
+    );
 }
 
 // The screen stays awake while something is being made, where the browser allows it.
-let lock: WakeLockSentinel | null = null;
-async function stayAwake(): Promise<void> {
-    if (document.visibilityState === 'visible') lock = (await navigator.wakeLock?.request('screen').catch(() => null)) ?? null;
-}
-onMounted(() => {
-    void stayAwake();
-    document.addEventListener('visibilitychange', stayAwake);
-});
-onBeforeUnmount(() => {
-    document.removeEventListener('visibilitychange', stayAwake);
-    void lock?.release();
-});
+const wake = useWakeLock();
+onMounted(() => void wake.request('screen').catch(() => undefined));
 </script>
 
 <template>
     <div class="max-w-3xl">
         <p class="quiet">Lot {{ batch.lot_code }}</p>
         <h1>{{ batch.title }}</h1>
-        <div class="border-rule mt-4 flex border-b" role="tablist" aria-label="Stages">
-            <button
-                v-for="(word, i) in stages"
-                :key="word"
-                type="button"
-                role="tab"
-                :aria-selected="stage === i"
-                class="min-h-14 flex-1 font-head text-[17px]"
-                :class="stage === i ? 'text-lead stage-here font-bold' : 'text-ink'"
-                @click="stage = i"
-            >
-                {{ word }}
-            </button>
-        </div>
-
-        <section v-if="stage === 0" aria-label="Gather" class="mt-4">
-            <p>Put everything on the counter first, so that nothing is forgotten. {{ gathered }} of {{ batch.weighings.length }}.</p>
-            <ul class="mt-2">
-                <li v-for="w in batch.weighings" :key="w.line" class="row-line">
-                    <button
-                        type="button"
-                        class="flex min-h-14 w-full items-center gap-4 text-left"
-                        :aria-pressed="w.gathered"
-                        :disabled="busy"
-                        @click="write(w, !w.gathered, w.actual_grams)"
-                    >
-                        <span
-                            class="border-lead flex h-8 w-8 shrink-0 items-center justify-center rounded border-2 font-bold"
-                            :class="w.gathered ? 'bg-lead text-on-lead' : ''"
-                        >
-                            {{ w.gathered ? '✓' : '' }}
-                        </span>
-                        <span class="flex-1 text-[19px]">{{ w.name }}</span>
-                        <span class="text-[17px]">
-                            {{ num(w.target_grams) }}
-                            <span class="unit">g</span>
-                        </span>
+        <TabGroup :selected-index="stage" @change="(to) => (stage = to)">
+            <TabList class="border-rule mt-4 flex border-b" aria-label="Stages">
+                <Tab v-for="word in stages" :key="word" v-slot="{ selected }" as="template">
+                    <button class="min-h-14 flex-1 font-head text-[17px]" :class="selected ? 'text-lead stage-here font-bold' : 'text-ink'">
+                        {{ word }}
                     </button>
-                </li>
-            </ul>
-            <button type="button" class="counter-act mt-4" @click="stage = 1">Weigh</button>
-        </section>
+                </Tab>
+            </TabList>
+            <TabPanels>
+                <TabPanel class="mt-4">
+                    <p>
+                        Put everything on the counter first, so that nothing is forgotten. {{ gathered }} of {{ batch.weighings.length }}.
+                    </p>
+                    <ul class="mt-2">
+                        <li v-for="w in batch.weighings" :key="w.line" class="row-line">
+                            <button
+                                type="button"
+                                class="flex min-h-14 w-full items-center gap-4 text-left"
+                                :aria-pressed="w.gathered"
+                                :disabled="busy"
+                                @click="write(w, !w.gathered, w.actual_grams)"
+                            >
+                                <span
+                                    class="border-lead flex h-8 w-8 shrink-0 items-center justify-center rounded border-2 font-bold"
+                                    :class="w.gathered ? 'bg-lead text-on-lead' : ''"
+                                >
+                                    {{ w.gathered ? '✓' : '' }}
+                                </span>
+                                <span class="flex-1 text-[19px]">{{ w.name }}</span>
+                                <span class="text-[17px]">
+                                    {{ num(w.target_grams) }}
+                                    <span class="unit">g</span>
+                                </span>
+                            </button>
+                        </li>
+                    </ul>
+                    <button type="button" class="counter-act mt-4" @click="stage = 1">Weigh</button>
+                </TabPanel>
 
-        <section v-else-if="stage === 1 && current" aria-label="Weigh" class="mt-4">
-            <p class="quiet">{{ current.phase_label }}, line {{ at + 1 }} of {{ batch.weighings.length }}, {{ weighed }} weighed</p>
-            <p class="mt-1 font-head text-[30px] leading-tight font-bold">{{ current.name }}</p>
-            <p class="mt-2 leading-none">
-                <span class="text-[76px] font-bold">{{ fixed(current.target_grams, current.target_grams < 10 ? 2 : 1) }}</span>
-                <span class="unit text-[32px]">g</span>
-            </p>
-            <p class="quiet">within {{ num(current.tolerance_grams) }} g</p>
-            <form class="mt-4" @submit.prevent="enter">
-                <label>
-                    <span class="label">The scale shows, grams</span>
-                    <input
-                        ref="input"
-                        v-model="shown"
-                        inputmode="decimal"
-                        autocomplete="off"
-                        class="field !min-h-20 !w-64 !text-[44px] font-bold"
-                        :aria-invalid="!!errors['grams']"
-                    />
-                </label>
-                <FormProblem :errors="errors" field="grams" />
-                <p v-if="current.within === false" class="said-caution mt-2 font-semibold">
-                    {{ num(Math.abs((current.actual_grams ?? 0) - current.target_grams)) }} g
-                    {{ (current.actual_grams ?? 0) > current.target_grams ? 'over' : 'under' }}. The record keeps what was truly weighed and
-                    works the shares out anew.
-                </p>
-                <div class="mt-4 flex flex-wrap gap-3">
-                    <button class="counter-act" :disabled="busy">Weighed</button>
-                    <button type="button" class="act-quiet !min-h-14" :disabled="at === 0" @click="go(at - 1)">Back</button>
-                    <button type="button" class="act-quiet !min-h-14" :disabled="at >= batch.weighings.length - 1" @click="go(at + 1)">
-                        Skip for now
-                    </button>
-                </div>
-            </form>
-        </section>
+                <TabPanel class="mt-4">
+                    <template v-if="current">
+                        <p class="quiet">
+                            {{ current.phase_label }}, line {{ at + 1 }} of {{ batch.weighings.length }}, {{ weighed }} weighed
+                        </p>
+                        <p class="mt-1 font-head text-[30px] leading-tight font-bold">{{ current.name }}</p>
+                        <p class="mt-2 leading-none">
+                            <span class="text-[76px] font-bold">{{ fixed(current.target_grams, current.target_grams < 10 ? 2 : 1) }}</span>
+                            <span class="unit text-[32px]">g</span>
+                        </p>
+                        <p class="quiet">within {{ num(current.tolerance_grams) }} g</p>
+                        <form class="mt-4" @submit.prevent="enter">
+                            <label>
+                                <span class="label">The scale shows, grams</span>
+                                <input
+                                    ref="input"
+                                    v-model="shown"
+                                    inputmode="decimal"
+                                    autocomplete="off"
+                                    class="field !min-h-20 !w-64 !text-[44px] font-bold"
+                                    :aria-invalid="!!errors['grams']"
+                                />
+                            </label>
+                            <FormProblem :errors="errors" field="grams" />
+                            <p v-if="current.within === false" class="said-caution mt-2 font-semibold">
+                                {{ num(Math.abs((current.actual_grams ?? 0) - current.target_grams)) }} g
+                                {{ (current.actual_grams ?? 0) > current.target_grams ? 'over' : 'under' }}. The record keeps what was truly
+                                weighed and works the shares out anew.
+                            </p>
+                            <div class="mt-4 flex flex-wrap gap-3">
+                                <button class="counter-act" :disabled="busy">Weighed</button>
+                                <button type="button" class="act-quiet !min-h-14" :disabled="at === 0" @click="go(at - 1)">Back</button>
+                                <button
+                                    type="button"
+                                    class="act-quiet !min-h-14"
+                                    :disabled="at >= batch.weighings.length - 1"
+                                    @click="go(at + 1)"
+                                >
+                                    Skip for now
+                                </button>
+                            </div>
+                        </form>
+                    </template>
+                </TabPanel>
 
-        <section v-else-if="stage === 2" aria-label="Make" class="mt-4">
-            <ol class="space-y-4">
-                <li v-for="(task, i) in batch.tasks" :key="task.act" class="row-line grid grid-cols-[2.5rem_1fr] pb-3">
-                    <span class="font-head text-[26px] leading-none font-bold">{{ i + 1 }}</span>
-                    <span>
-                        <span class="text-[19px]">{{ task.act }}</span>
-                        <span class="quiet block">{{ task.gate }}</span>
-                    </span>
-                </li>
-            </ol>
-            <button type="button" class="counter-act mt-4" @click="stage = 3">Fill the jars</button>
-        </section>
+                <TabPanel class="mt-4">
+                    <ol class="space-y-4">
+                        <li v-for="(task, i) in batch.tasks" :key="task.kind" class="row-line pb-3">
+                            <button
+                                type="button"
+                                class="grid min-h-14 w-full grid-cols-[3rem_1fr] items-start gap-x-2 text-left"
+                                :aria-pressed="task.done"
+                                :disabled="busy"
+                                @click="tick(task)"
+                            >
+                                <span
+                                    class="border-lead flex h-9 w-9 items-center justify-center rounded border-2 font-head text-[20px] font-bold"
+                                    :class="task.done ? 'bg-lead text-on-lead' : ''"
+                                >
+                                    {{ task.done ? '✓' : i + 1 }}
+                                </span>
+                                <span>
+                                    <span class="text-[19px]">{{ task.act }}</span>
+                                    <span class="quiet block">{{ task.gate }}</span>
+                                    <span v-if="task.at" class="quiet block">Done {{ sayTime(task.at) }}, {{ task.by }}</span>
+                                </span>
+                            </button>
+                        </li>
+                    </ol>
+                    <button type="button" class="counter-act mt-4" @click="stage = 3">Fill the jars</button>
+                </TabPanel>
 
-        <section v-else aria-label="Fill" class="mt-4">
-            <p>
-                {{ num(total) }} g were weighed.
-                {{ missing > 0 ? `${missing} ${missing === 1 ? 'line is' : 'lines are'} still to weigh.` : '' }}
-            </p>
-            <form class="mt-3 grid max-w-xl grid-cols-3 gap-4" @submit.prevent="finish">
-                <label>
-                    <span class="label">Jars filled</span>
-                    <input v-model="jars" type="number" min="1" class="field !min-h-14 !text-xl" />
-                </label>
-                <label>
-                    <span class="label">Jar, ml</span>
-                    <input v-model="jarMl" type="number" min="1" step="any" class="field !min-h-14 !text-xl" />
-                </label>
-                <label>
-                    <span class="label">Net in one, grams</span>
-                    <input v-model="net" inputmode="decimal" class="field !min-h-14 !text-xl" :aria-invalid="!!errors['net_grams']" />
-                </label>
-                <label class="col-span-3">
-                    <span class="label">Note: what went otherwise than planned</span>
-                    <textarea v-model="note" class="field" rows="2" maxlength="2000" />
-                </label>
-                <div class="col-span-3">
-                    <FormProblem
-                        v-for="field in ['jars', 'jar_ml', 'net_grams', 'weighings', 'state']"
-                        :key="field"
-                        :errors="errors"
-                        :field="field"
-                    />
-                    <button class="counter-act mt-2" :disabled="busy">Done: keep the record</button>
-                </div>
-            </form>
-        </section>
+                <TabPanel class="mt-4">
+                    <p>
+                        {{ num(total) }} g were weighed.
+                        {{ missing > 0 ? `${missing} ${missing === 1 ? 'line is' : 'lines are'} still to weigh.` : '' }}
+                    </p>
+                    <form class="mt-3 grid max-w-xl grid-cols-3 gap-4" @submit.prevent="finish">
+                        <label>
+                            <span class="label">Jars filled</span>
+                            <input v-model="jars" type="number" min="1" class="field !min-h-14 !text-xl" />
+                        </label>
+                        <label>
+                            <span class="label">Jar, ml</span>
+                            <input v-model="jarMl" type="number" min="1" step="any" class="field !min-h-14 !text-xl" />
+                        </label>
+                        <label>
+                            <span class="label">Net in one, grams</span>
+                            <input
+                                v-model="net"
+                                inputmode="decimal"
+                                class="field !min-h-14 !text-xl"
+                                :aria-invalid="!!errors['net_grams']"
+                            />
+                        </label>
+                        <label class="col-span-3">
+                            <span class="label">Note: what went otherwise than planned</span>
+                            <textarea v-model="note" class="field" rows="2" maxlength="2000" />
+                        </label>
+                        <div class="col-span-3">
+                            <FormProblem
+                                v-for="field in ['jars', 'jar_ml', 'net_grams', 'weighings', 'state']"
+                                :key="field"
+                                :errors="errors"
+                                :field="field"
+                            />
+                            <button class="counter-act mt-2" :disabled="busy">Done: keep the record</button>
+                        </div>
+                    </form>
+                </TabPanel>
+            </TabPanels>
+        </TabGroup>
     </div>
 </template>
 

@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
-import { ask, Problem, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
-import { inTurn } from '../../api/inTurn';
+import { Problem, type Schemas } from '../../api/client';
+import { useFindOnBatch, useTakeBackFinding } from '../../queries/batches';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { num, sayDate, todayDate } from '../../ui/words';
@@ -11,17 +9,15 @@ import HowLink from '../../ui/HowLink.vue';
 
 /** What was found on a finished batch. It moves what is said of the next ones; the record itself stays as it is. */
 const props = defineProps<{ batch: Schemas['Batch'] }>();
-const client = useQueryClient();
+const finding = useFindOnBatch();
+const takingBack = useTakeBackFinding();
 const errors = ref<Record<string, string[]>>({});
-const EMPTY = {
-    on: todayDate(),
-    texture: '' as Schemas['BatchFindingDraft']['texture'],
-    overrun: '',
-    minutes: '',
-    state: '' as Schemas['BatchFindingDraft']['state'],
-    note: '',
-};
-const form = reactive({ ...EMPTY });
+interface Found extends Pick<Schemas['BatchFindingDraft'], 'on' | 'texture' | 'state' | 'note'> {
+    overrun: string;
+    minutes: string;
+}
+const EMPTY: Found = { on: todayDate(), texture: '', overrun: '', minutes: '', state: '', note: '' };
+const form = reactive<Found>({ ...EMPTY });
 const whipped = computed(() => props.batch.kind === 'whipped-butter');
 const TEXTURES: [Schemas['BatchFindingDraft']['texture'], string][] = [
     ['', 'not felt'],
@@ -35,27 +31,27 @@ const TEXTURES: [Schemas['BatchFindingDraft']['texture'], string][] = [
 async function put(work: () => Promise<Schemas['Batch']>): Promise<Schemas['Batch'] | null> {
     errors.value = {};
     try {
-        const batch = await inTurn(`batch ${props.batch.id}`, work);
-        client.setQueryData(['batch', String(props.batch.id)], batch);
-        return batch;
+        return await work();
     } catch (e) {
-        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
         return null;
     }
 }
 const number = (text: string | number): number | null => (String(text).trim() === '' ? null : Number(String(text).replace(',', '.')));
-const once = useOnce();
 async function say(): Promise<void> {
     const known = new Set(props.batch.findings.map((f) => f.id));
     const batch = await put(() =>
-        once.post<'Batch'>(`/api/batches/${props.batch.id}/findings`, {
-            on: form.on,
-            texture: form.texture,
-            overrun_percent: number(form.overrun),
-            whipped_minutes: number(form.minutes),
-            state: form.state,
-            note: form.note,
+        finding.mutateAsync({
+            id: props.batch.id,
+            body: {
+                on: form.on,
+                texture: form.texture,
+                overrun_percent: number(form.overrun),
+                whipped_minutes: number(form.minutes),
+                state: form.state,
+                note: form.note,
+            },
         }),
     );
     if (!batch) return;
@@ -64,7 +60,7 @@ async function say(): Promise<void> {
     tell('Noted. What is said of the next ones follows it.', made ? { undo: () => void takeBack(made.id) } : {});
 }
 async function takeBack(id: number): Promise<void> {
-    if (await put(() => ask<'Batch'>('DELETE', `/api/batch-findings/${id}`))) tell('Taken back.');
+    if (await put(() => takingBack.mutateAsync({ batch: props.batch.id, finding: id }))) tell('Taken back.');
 }
 function words(f: Schemas['BatchFinding']): string {
     const said = [

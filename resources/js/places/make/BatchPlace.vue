@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { ask } from '../../api/client';
+import { batchQuery } from '../../queries/batches';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import BatchCounter from './BatchCounter.vue';
 import BatchRecord from './BatchRecord.vue';
@@ -8,10 +8,7 @@ import BatchRecord from './BatchRecord.vue';
 /** One batch: at the counter while it is being made, on record afterwards. */
 
 const props = defineProps<{ id: string }>();
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['batch', props.id],
-    queryFn: () => ask<'Batch'>('GET', `/api/batches/${props.id}`),
-});
+const { data, isPending, error, refetch } = useQuery(batchQuery(Number(props.id)));
 </script>
 
 <template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import MoreRows from '../../ui/MoreRows.vue';
+import { BATCHES } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, num, sayDate } from '../../ui/words';
 
 const wanted = ref('');
-const { query, rows, none } = useList('BatchList', () => ({ q: wanted.value }));
+const { query, rows, none } = useList(BATCHES, () => ({ q: wanted.value }));
 /** A handful is seen at a glance. */
 const many = computed(() => wanted.value !== '' || rows.value.length > 12);
 </script>

@@ -2,7 +2,8 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { comparisonQuery } from '../../queries/ingredients';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ACTIONS, num, sayMonths } from '../../ui/words';
@@ -13,10 +14,7 @@ import FatCurves from '../../jar/FatCurves.vue';
 
 const route = useRoute();
 const ids = computed(() => String(route.query['ids'] ?? ''));
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['compare', ids],
-    queryFn: () => ask<'Comparison'>('GET', `/api/ingredients/compare?ids=${encodeURIComponent(ids.value)}`),
-});
+const { data, isPending, error, refetch } = useQuery(computed(() => comparisonQuery(ids.value)));
 type I = Schemas['Ingredient'];
 interface Row {
     name: string;

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
+import { ingredientQuery, useClearStock, useCorrectFigure, useDeleteOwn, useForgetFigure, useStock } from '../../queries/ingredients';
+import { tickedIn } from '../../ui/events';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
@@ -17,14 +19,13 @@ import KeptNumber from '../../ui/KeptNumber.vue';
 
 const props = defineProps<{ id: string }>();
 const router = useRouter();
-const client = useQueryClient();
 const without = ref('');
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['ingredient', props.id, without],
-    queryFn: () =>
-        ask<'IngredientPage'>('GET', `/api/ingredients/${encodeURIComponent(props.id)}?without=${encodeURIComponent(without.value)}`),
-    placeholderData: (previous: Schemas['IngredientPage'] | undefined) => previous,
-});
+const { data, isPending, error, refetch } = useQuery(computed(() => ingredientQuery(props.id, without.value)));
+const correcting = useCorrectFigure();
+const forgetting = useForgetFigure();
+const stocking = useStock();
+const clearing = useClearStock();
+const deleting = useDeleteOwn();
 const it = computed(() => data.value?.ingredient);
 const byForm = computed(() => {
     const groups: Record<string, Schemas['KnownFigure'][]> = {};
@@ -63,7 +64,6 @@ function edit(f: Schemas['KnownFigure']): void {
 async function act(work: () => Promise<unknown>, said: string): Promise<void> {
     try {
         await work();
-        await client.invalidateQueries();
         tell(said);
     } catch (e) {
         tellProblem(e);
@@ -72,12 +72,11 @@ async function act(work: () => Promise<unknown>, said: string): Promise<void> {
 async function correct(): Promise<void> {
     errors.value = {};
     try {
-        await ask('PUT', `/api/ingredients/${props.id}/figures`, { ...draft });
+        await correcting.mutateAsync({ id: props.id, body: { ...draft } });
         editing.value = '';
-        await client.invalidateQueries();
         tell("Your figure stands over the catalogue's. Every formula counts with it from now on.");
     } catch (e) {
-        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
     }
 }
@@ -85,23 +84,22 @@ const ownFigure = (f: Schemas['KnownFigure']): Schemas['OwnFigure'] | undefined 
     data.value?.own_figures.find((o) => o.form === f.form && o.property === f.property);
 // No price ships with the catalogue, so there is none to go back to.
 const back = (id: number, property: string): Promise<void> =>
-    act(
-        () => ask('DELETE', `/api/own-figures/${id}`),
-        property === 'price_per_kg' ? 'The price is forgotten.' : "The catalogue's figure is back.",
-    );
+    act(() => forgetting.mutateAsync(id), property === 'price_per_kg' ? 'The price is forgotten.' : "The catalogue's figure is back.");
 const stock = (now: boolean): Promise<void> =>
     act(
-        () => ask(now ? 'PUT' : 'DELETE', `/api/ingredients/${props.id}/cupboard`),
+        () => (now ? stocking.mutateAsync({ id: props.id }) : clearing.mutateAsync(props.id)),
         now ? 'It stands in the cupboard.' : 'It was taken out of the cupboard.',
     );
 const count = (text: string): Promise<void> =>
     act(
-        () => ask('PUT', `/api/ingredients/${props.id}/cupboard`, { grams: text === '' ? null : Number(text) }),
+        () => stocking.mutateAsync({ id: props.id, grams: text === '' ? null : Number(text) }),
         text === '' ? 'How much there is is not known any more.' : `${text} g are there.`,
     );
 async function remove(): Promise<void> {
+    const own = data.value?.own?.id;
+    if (own === undefined) return;
     await act(async () => {
-        await ask('DELETE', `/api/own-ingredients/${data.value?.own?.id}`);
+        await deleting.mutateAsync(own);
         await router.push('/pantry');
     }, 'Your ingredient was taken out.');
 }
@@ -126,7 +124,7 @@ const PREGNANCY = {
                 </div>
                 <div class="flex items-center">
                     <label class="mr-3 inline-flex items-center gap-2">
-                        <input type="checkbox" :checked="data.in_cupboard" @change="stock(($event.target as HTMLInputElement).checked)" />
+                        <input type="checkbox" :checked="data.in_cupboard" @change="stock(tickedIn($event))" />
                         In my cupboard
                     </label>
                     <label v-if="data.in_cupboard" class="mr-3 inline-flex items-center gap-1.5">

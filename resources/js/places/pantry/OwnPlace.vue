@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query';
 import { onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, Problem, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import { Problem, type Schemas } from '../../api/client';
+import { ingredient, useSaveOwn, useWriteOwn } from '../../queries/ingredients';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { INGREDIENT_KINDS } from '../../ui/words';
@@ -13,7 +12,6 @@ import { INGREDIENT_KINDS } from '../../ui/words';
 const props = defineProps<{ id: string }>();
 const route = useRoute();
 const router = useRouter();
-const client = useQueryClient();
 const held = shallowRef<Schemas['OwnHeld'] | null>(null);
 const like = shallowRef<Schemas['Ingredient'] | null>(null);
 const synonyms = ref('');
@@ -45,16 +43,17 @@ onMounted(async () => {
     try {
         const other = String(route.query['like'] ?? '');
         if (props.id !== 'new') {
-            const page = await ask<'IngredientPage'>('GET', `/api/ingredients/${props.id}`);
+            const page = await ingredient(props.id);
             held.value = page.own ?? null;
             if (page.own) {
-                for (const key of Object.keys(draft)) Object.assign(draft, { [key]: page.own[key as keyof Schemas['OwnDraft']] });
+                const { name, inci, kind, like: of, synonyms: also, allergens: bears, vegan, figures } = page.own;
+                Object.assign(draft, { name, inci, kind, like: of, synonyms: also, allergens: bears, vegan, figures });
             }
         } else if (other !== '') {
             draft.like = other;
         }
         if (draft.like !== '') {
-            like.value = (await ask<'IngredientPage'>('GET', `/api/ingredients/${draft.like}`)).ingredient;
+            like.value = (await ingredient(draft.like)).ingredient;
             if (props.id === 'new')
                 Object.assign(draft, {
                     kind: like.value.kind,
@@ -76,19 +75,19 @@ const words = (text: string): string[] =>
         .filter((w) => w !== '');
 const add = (): void => void draft.figures.push({ form: '', property: 'weight', low: 2, best: 2, high: 2, source: '' });
 
-const once = useOnce();
+const saving = useSaveOwn();
+const writing = useWriteOwn();
 async function save(): Promise<void> {
     errors.value = {};
     const body = { ...draft, synonyms: words(synonyms.value), allergens: words(allergens.value) };
     try {
         const kept = held.value
-            ? await ask<'OwnKept'>('PUT', `/api/own-ingredients/${held.value.id}`, { ...body, revision: held.value.revision })
-            : await once.post<'OwnKept'>('/api/own-ingredients', body);
-        await client.invalidateQueries();
+            ? await saving.mutateAsync({ id: held.value.id, body: { ...body, revision: held.value.revision } })
+            : await writing.mutateAsync(body);
         await router.push(`/pantry/${kept.ingredient.id}`);
         tell(`${draft.name} is kept beside the catalogue.`);
     } catch (e) {
-        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
     }
 }
@@ -170,7 +169,7 @@ async function save(): Promise<void> {
         </div>
         <button type="button" class="act-quiet -ml-2.5" @click="add">Add a figure</button>
         <div class="mt-5 flex gap-3">
-            <button class="act" :disabled="once.busy.value">Keep it</button>
+            <button class="act" :disabled="writing.isPending.value || saving.isPending.value">Keep it</button>
             <RouterLink to="/pantry" class="act-quiet">Leave it</RouterLink>
         </div>
     </form>

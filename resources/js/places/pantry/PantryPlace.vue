@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask } from '../../api/client';
+import { ingredientsQuery, useClearStock, useStock, type Wanted } from '../../queries/ingredients';
+import { LOTS } from '../../queries/lists';
+import { tickedIn, valueIn } from '../../ui/events';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
 import MoreRows from '../../ui/MoreRows.vue';
 import { tell, tellProblem } from '../../ui/notice';
@@ -12,7 +14,8 @@ import { ACTIONS, INGREDIENT_KINDS, NEEDS, num, sayDate, sayMonths } from '../..
 
 const route = useRoute();
 const router = useRouter();
-const client = useQueryClient();
+const stocking = useStock();
+const clearing = useClearStock();
 
 /** What is looked for lives in the address, so that a look can be sent and gone back to. */
 const FIELDS = [
@@ -31,7 +34,26 @@ const FIELDS = [
     'by',
 ] as const;
 type Field = (typeof FIELDS)[number];
-const wanted = computed(() => Object.fromEntries(FIELDS.map((f) => [f, String(route.query[f] ?? '')])) as Record<Field, string>);
+const NONE: Record<Field, string> = {
+    q: '',
+    kind: '',
+    need: '',
+    evidence: '',
+    strand: '',
+    porosity: '',
+    heaviest: '',
+    action: '',
+    without: '',
+    vegan: '',
+    at_hand: '',
+    pregnancy: '',
+    by: '',
+};
+const wanted = computed(() => {
+    const asked = { ...NONE };
+    for (const field of FIELDS) asked[field] = String(route.query[field] ?? '');
+    return asked;
+});
 const picked = computed(() =>
     String(route.query['side'] ?? '')
         .split(',')
@@ -45,24 +67,19 @@ function look(change: Partial<Record<Field | 'side', string>>, from: Record<stri
     void router.replace({ query });
 }
 const search = computed(() => {
-    const params = new URLSearchParams();
-    for (const f of FIELDS) if (wanted.value[f] !== '') params.set(f, wanted.value[f]);
-    return params.toString();
+    const asked: Wanted = {};
+    for (const f of FIELDS) if (wanted.value[f] !== '') asked[f] = wanted.value[f];
+    return asked;
 });
 
-const { query: lotPages, rows: lots } = useList('LotList');
-const found = useQuery({
-    queryKey: ['ingredients', search],
-    queryFn: () => ask<'IngredientList'>('GET', `/api/ingredients?${search.value}`),
-    placeholderData: keepPreviousData,
-});
+const { query: lotPages, rows: lots } = useList(LOTS);
+const found = useQuery(computed(() => ingredientsQuery(search.value)));
 /** A long list is shown a part at a time: it is looked through by asking, not by scrolling. */
 const PART = 40;
 const parts = ref(1);
 watch(search, () => (parts.value = 1));
 const rows = computed(() => found.data.value?.items.slice(0, parts.value * PART) ?? []);
 const hidden = computed(() => (found.data.value?.items.length ?? 0) - rows.value.length);
-const NONE = Object.fromEntries(FIELDS.map((f) => [f, '']));
 const QUESTIONS: [string, Partial<Record<Field, string>>][] = [
     [
         'What seals, and is light enough for fine hair of low porosity?',
@@ -75,8 +92,7 @@ const QUESTIONS: [string, Partial<Record<Field, string>>][] = [
 
 async function stock(id: string, now: boolean, name: string): Promise<void> {
     try {
-        await ask(now ? 'PUT' : 'DELETE', `/api/ingredients/${id}/cupboard`);
-        await client.invalidateQueries({ queryKey: ['ingredients'] });
+        await (now ? stocking.mutateAsync({ id }) : clearing.mutateAsync(id));
         tell(now ? `${name} stands in the cupboard.` : `${name} was taken out of the cupboard.`, {
             undo: () => void stock(id, !now, name),
         });
@@ -106,17 +122,11 @@ function pick(id: string): void {
             <form class="space-y-3" aria-label="What it must be" @submit.prevent>
                 <label class="block">
                     <span class="label">Name, INCI or synonym</span>
-                    <input
-                        type="search"
-                        class="field"
-                        maxlength="80"
-                        :value="wanted.q"
-                        @input="look({ q: ($event.target as HTMLInputElement).value })"
-                    />
+                    <input type="search" class="field" maxlength="80" :value="wanted.q" @input="look({ q: valueIn($event) })" />
                 </label>
                 <label class="block">
                     <span class="label">Kind</span>
-                    <select class="field" :value="wanted.kind" @change="look({ kind: ($event.target as HTMLSelectElement).value })">
+                    <select class="field" :value="wanted.kind" @change="look({ kind: valueIn($event) })">
                         <option value="">any kind</option>
                         <option value="carrier-oil,liquid-wax-ester">oils and liquid esters</option>
                         <option value="fresh-plant,dried-herb,powder">plants in any form</option>
@@ -130,8 +140,8 @@ function pick(id: string): void {
                         :value="wanted.need"
                         @change="
                             look({
-                                need: ($event.target as HTMLSelectElement).value,
-                                by: ($event.target as HTMLSelectElement).value === '' ? '' : 'evidence',
+                                need: valueIn($event),
+                                by: valueIn($event) === '' ? '' : 'evidence',
                             })
                         "
                     >
@@ -141,7 +151,7 @@ function pick(id: string): void {
                 </label>
                 <label v-if="wanted.need" class="block">
                     <span class="label">Known at least by</span>
-                    <select class="field" :value="wanted.evidence" @change="look({ evidence: ($event.target as HTMLSelectElement).value })">
+                    <select class="field" :value="wanted.evidence" @change="look({ evidence: valueIn($event) })">
                         <option value="">tradition</option>
                         <option value="2">laboratory or animals</option>
                         <option value="3">trials on people</option>
@@ -151,7 +161,7 @@ function pick(id: string): void {
                 <div class="grid grid-cols-2 gap-2">
                     <label class="block">
                         <span class="label">Suits strands</span>
-                        <select class="field" :value="wanted.strand" @change="look({ strand: ($event.target as HTMLSelectElement).value })">
+                        <select class="field" :value="wanted.strand" @change="look({ strand: valueIn($event) })">
                             <option value="">any</option>
                             <option>fine</option>
                             <option>medium</option>
@@ -160,11 +170,7 @@ function pick(id: string): void {
                     </label>
                     <label class="block">
                         <span class="label">of porosity</span>
-                        <select
-                            class="field"
-                            :value="wanted.porosity"
-                            @change="look({ porosity: ($event.target as HTMLSelectElement).value })"
-                        >
+                        <select class="field" :value="wanted.porosity" @change="look({ porosity: valueIn($event) })">
                             <option value="">any</option>
                             <option>low</option>
                             <option>normal</option>
@@ -174,7 +180,7 @@ function pick(id: string): void {
                 </div>
                 <label class="block">
                     <span class="label">No heavier than</span>
-                    <select class="field" :value="wanted.heaviest" @change="look({ heaviest: ($event.target as HTMLSelectElement).value })">
+                    <select class="field" :value="wanted.heaviest" @change="look({ heaviest: valueIn($event) })">
                         <option value="">any weight</option>
                         <option value="1.5">1.5, hardly felt</option>
                         <option value="2.5">2.5, light</option>
@@ -183,7 +189,7 @@ function pick(id: string): void {
                 </label>
                 <label class="block">
                     <span class="label">On the hair it</span>
-                    <select class="field" :value="wanted.action" @change="look({ action: ($event.target as HTMLSelectElement).value })">
+                    <select class="field" :value="wanted.action" @change="look({ action: valueIn($event) })">
                         <option value="">does anything</option>
                         <option value="penetrating,partly-penetrating">goes into the fibre</option>
                         <option value="sealing">seals the surface</option>
@@ -192,44 +198,27 @@ function pick(id: string): void {
                 </label>
                 <label class="block">
                     <span class="label">Without (tree nut, sesame, soy …)</span>
-                    <input
-                        class="field"
-                        maxlength="200"
-                        :value="wanted.without"
-                        @change="look({ without: ($event.target as HTMLInputElement).value })"
-                    />
+                    <input class="field" maxlength="200" :value="wanted.without" @change="look({ without: valueIn($event) })" />
                 </label>
                 <label class="block">
                     <span class="label">In pregnancy and nursing</span>
-                    <select
-                        class="field"
-                        :value="wanted.pregnancy"
-                        @change="look({ pregnancy: ($event.target as HTMLSelectElement).value })"
-                    >
+                    <select class="field" :value="wanted.pregnancy" @change="look({ pregnancy: valueIn($event) })">
                         <option value="">any</option>
                         <option value="ok">nothing known against it</option>
                         <option value="advised-against">calls for advice, or to be avoided</option>
                     </select>
                 </label>
                 <label class="flex items-center gap-2">
-                    <input
-                        type="checkbox"
-                        :checked="wanted.at_hand === '1'"
-                        @change="look({ at_hand: ($event.target as HTMLInputElement).checked ? '1' : '' })"
-                    />
+                    <input type="checkbox" :checked="wanted.at_hand === '1'" @change="look({ at_hand: tickedIn($event) ? '1' : '' })" />
                     In my cupboard
                 </label>
                 <label class="flex items-center gap-2">
-                    <input
-                        type="checkbox"
-                        :checked="wanted.vegan === '1'"
-                        @change="look({ vegan: ($event.target as HTMLInputElement).checked ? '1' : '' })"
-                    />
+                    <input type="checkbox" :checked="wanted.vegan === '1'" @change="look({ vegan: tickedIn($event) ? '1' : '' })" />
                     Vegan
                 </label>
                 <label class="block">
                     <span class="label">In the order of</span>
-                    <select class="field" :value="wanted.by" @change="look({ by: ($event.target as HTMLSelectElement).value })">
+                    <select class="field" :value="wanted.by" @change="look({ by: valueIn($event) })">
                         <option value="">name</option>
                         <option value="evidence">how well it is known</option>
                         <option value="weight">weight, lightest first</option>
@@ -357,7 +346,7 @@ function pick(id: string): void {
                                         :checked="row.at_hand"
                                         :disabled="row.origin === 'steeped'"
                                         :aria-label="`${row.name} stands in my cupboard`"
-                                        @change="stock(row.id, ($event.target as HTMLInputElement).checked, row.name)"
+                                        @change="stock(row.id, tickedIn($event), row.name)"
                                     />
                                     have
                                 </label>

@@ -3,19 +3,15 @@ import { useQuery } from '@tanstack/vue-query';
 import MarkdownIt from 'markdown-it';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask } from '../../api/client';
+import { methodQuery, methodsQuery } from '../../queries/methods';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 
 /** How figures are worked out: the rule, its figures, an example worked by hand, where it comes from and where it ends. */
 const props = defineProps<{ name?: string }>();
 const router = useRouter();
-const list = useQuery({ queryKey: ['methods'], queryFn: () => ask<'MethodList'>('GET', '/api/methods') });
+const list = useQuery(methodsQuery());
 const wanted = computed(() => props.name ?? '');
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['methods', wanted],
-    queryFn: () => ask<'MethodPage'>('GET', `/api/methods/${wanted.value}`),
-    enabled: computed(() => wanted.value !== ''),
-});
+const { data, isPending, error, refetch } = useQuery(computed(() => methodQuery(wanted.value)));
 
 // The text ships with the application; HTML in it would be shown as it is written.
 const markdown = new MarkdownIt({ html: false });

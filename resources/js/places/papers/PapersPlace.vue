@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import MoreRows from '../../ui/MoreRows.vue';
+import { BATCHES } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num, sayDate } from '../../ui/words';
 
 /** The label and the record of every finished batch. */
 
-const { query, rows: done, none } = useList('BatchList', () => ({ state: 'done' }));
+const { query, rows: done, none } = useList(BATCHES, () => ({ state: 'done' }));
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query';
 import { reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { Problem } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import { BATCHES, HEADS, ROUTINES } from '../../queries/lists';
+import { usePlanRoutine } from '../../queries/routines';
 import FormProblem from '../../ui/FormProblem.vue';
 import MoreRows from '../../ui/MoreRows.vue';
 import { tellProblem } from '../../ui/notice';
@@ -15,26 +15,24 @@ import { sayDate, todayDate } from '../../ui/words';
 /** All routines of the studio, and the start of a new one. */
 
 const router = useRouter();
-const client = useQueryClient();
-const { query, rows } = useList('RoutineList');
-const heads = useEvery('HeadList');
+const { query, rows } = useList(ROUTINES);
+const heads = useEvery(HEADS);
 const batch = ref<{ token: string; name: string } | null>(null);
 const errors = ref<Record<string, string[]>>({});
 const draft = reactive({ head_id: 0, per_week: 2, grams_per_use: 3, starts_on: todayDate(), way: '' });
 const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
 
-const once = useOnce();
+const planning = usePlanRoutine();
 async function plan(): Promise<void> {
     errors.value = {};
     if (draft.head_id === 0) errors.value['head_id'] = ['Choose whose head it is for.'];
     if (!batch.value) errors.value['batch_id'] = ['Choose what is used.'];
     if (Object.keys(errors.value).length > 0) return;
     try {
-        const routine = await once.post<'Routine'>('/api/routines', { ...draft, batch_id: Number(batch.value?.token) });
-        await client.invalidateQueries();
+        const routine = await planning.mutateAsync({ ...draft, batch_id: Number(batch.value?.token) });
         await router.push(`/rhythm/${routine.id}`);
     } catch (e) {
-        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
     }
 }
@@ -115,7 +113,7 @@ async function plan(): Promise<void> {
                 <FormProblem :errors="errors" field="head_id" />
                 <PickOne
                     v-model="batch"
-                    list="BatchList"
+                    :list="BATCHES"
                     :asked="{ state: 'done' }"
                     label="What is used"
                     labelled
@@ -143,7 +141,7 @@ async function plan(): Promise<void> {
                     <span class="label">Way of using it (optional)</span>
                     <input v-model="draft.way" class="field" maxlength="200" />
                 </label>
-                <button class="act" :disabled="once.busy.value">Plan it, patch test first</button>
+                <button class="act" :disabled="planning.isPending.value">Plan it, patch test first</button>
             </form>
         </div>
     </div>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { ask, type Schemas } from '../../api/client';
-import { inTurn } from '../../api/inTurn';
+import type { Schemas } from '../../api/client';
+import { routineQuery, useTickDay } from '../../queries/routines';
 import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -12,11 +12,8 @@ import HowLink from '../../ui/HowLink.vue';
 /** One routine: its patch test, its days, and what was done. */
 
 const props = defineProps<{ id: string }>();
-const client = useQueryClient();
-const { data, isPending, error, refetch } = useQuery({
-    queryKey: ['routine', props.id],
-    queryFn: () => ask<'Routine'>('GET', `/api/routines/${props.id}`),
-});
+const { data, isPending, error, refetch } = useQuery(routineQuery(Number(props.id)));
+const ticking = useTickDay(Number(props.id));
 const used = computed(
     () => (data.value?.days ?? []).filter((d) => d.act === 'application' && d.state === 'done').length * (data.value?.grams_per_use ?? 0),
 );
@@ -25,10 +22,7 @@ const left = computed(() => Math.max(0, 1 - used.value / Math.max(0.1, data.valu
 async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['state']): Promise<void> {
     const before = day.state;
     try {
-        const routine = await inTurn(`routine ${props.id}`, () => ask<'Routine'>('PUT', `/api/routine-days/${day.id}`, { state }));
-        client.setQueryData(['routine', props.id], routine);
-        await client.invalidateQueries({ queryKey: ['today'] });
-        await client.invalidateQueries({ queryKey: ['routines'] });
+        await ticking.mutateAsync({ day: day.id, state });
         if (before !== state) tell('Noted.', { undo: () => void tick({ ...day, state }, before) });
     } catch (e) {
         tellProblem(e);

@@ -55,10 +55,10 @@ function grab(end: 'start' | 'strain', event: PointerEvent): void {
     const box = svg.value?.getBoundingClientRect();
     if (!box) return;
     held.value = { ...span.value };
-    const target = event.currentTarget as Element;
+    const target = event.currentTarget;
+    if (!(target instanceof SVGElement)) return;
     target.setPointerCapture(event.pointerId);
-    const move = (moved: Event): void => {
-        const e = moved as PointerEvent;
+    const move = (e: PointerEvent): void => {
         const at = ((e.clientX - box.left) / box.width) * W;
         const day = Math.round(span.value.from + ((at - PAD) / (W - 2 * PAD)) * (span.value.to - span.value.from));
         const now = end === 'start' ? d(props.start) : d(props.strain);

@@ -2,11 +2,12 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
-import { useOnce } from '../../ui/useOnce';
+import { planSteep, steepQuery, useStartSteep } from '../../queries/steeps';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
+import { valueIn } from '../../ui/events';
 import { num, todayDate } from '../../ui/words';
 import IngredientPick from '../formulas/IngredientPick.vue';
 import DateStrip from './DateStrip.vue';
@@ -49,14 +50,14 @@ const PREPARATIONS: Record<string, string> = {
 };
 const planned = shallowRef<Schemas['SteepPlanned'] | null>(null);
 const errors = ref<Record<string, string[]>>({});
-const once = useOnce();
-const busy = once.busy;
+const starting = useStartSteep();
+const busy = starting.isPending;
 
 function take(problem: Problem): void {
-    errors.value = Object.keys(problem.errors).length > 0 ? problem.errors : { form: [problem.message] };
+    errors.value = problem.hasFields ? problem.errors : { form: [problem.message] };
 }
 const plan = useLatest(
-    (signal) => ask<'SteepPlanned'>('POST', '/api/steeps/plan', { ...draft, wanted: wanted.value || null }, { signal }),
+    (signal) => planSteep({ ...draft, wanted: wanted.value || null }, signal),
     (answer) => {
         planned.value = answer;
         errors.value = {};
@@ -70,7 +71,7 @@ onMounted(async () => {
     const again = String(route.query['again'] ?? '');
     if (!/^\d+$/.test(again)) return;
     try {
-        const past = await ask<'Steep'>('GET', `/api/steeps/${again}`);
+        const past = await client.fetchQuery(steepQuery(Number(again)));
         const second = route.query['draw'] === 'next';
         herbs.value = past.draft.herbs.map((h) => ({
             name: past.herbs.find((x) => x.ingredient === h.ingredient)?.name ?? h.ingredient,
@@ -78,7 +79,7 @@ onMounted(async () => {
         }));
         oils.value = past.draft.oils.map((o) => ({ name: past.oils.find((x) => x.ingredient === o.ingredient)?.name ?? o.ingredient }));
         Object.assign(draft, {
-            ...(JSON.parse(JSON.stringify(past.draft)) as Draft),
+            ...structuredClone(past.draft),
             name: '',
             started_on: todayDate(),
             herbs: past.draft.herbs.map((h) => ({
@@ -126,14 +127,13 @@ function converted(grams: number | undefined, typed: string): string {
 }
 /** Empty is not known, which is not nothing. */
 function price(event: Event): number | null {
-    const text = (event.target as HTMLInputElement).value;
+    const text = valueIn(event);
     return text === '' || !(Number(text) >= 0) ? null : Number(text);
 }
 const jarName = computed(() => herbs.value.map((h) => h.name).join(' and '));
 async function start(): Promise<void> {
     try {
-        const steep = await once.post<'Steep'>('/api/steeps', draft);
-        await client.invalidateQueries();
+        const steep = await starting.mutateAsync({ ...draft });
         await router.push(`/steeps/${steep.id}`);
     } catch (e) {
         if (e instanceof Problem) take(e);

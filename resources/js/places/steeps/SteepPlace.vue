@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import { ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { useAddPicture, useGiveUp, useRemovePicture, useWithdraw } from '../../queries/steeps';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
@@ -14,10 +15,30 @@ import { useSteep } from './useSteep';
 /** One jar from the first day to the last lot of it: what it needs, its journal, what was had of it. */
 
 const props = defineProps<{ id: string }>();
-const { data, isPending, error, refetch, errors, act, record, unrecord, shake } = useSteep(props.id);
+const { data, isPending, error, refetch, errors, act, record, unrecord, shake } = useSteep(Number(props.id));
+const givingUp = useGiveUp(Number(props.id));
+const withdrawing = useWithdraw();
+const addingPicture = useAddPicture(Number(props.id));
+const removingPicture = useRemovePicture(Number(props.id));
 
 const doing = ref<'' | 'note' | 'weighed' | 'drawn' | 'moved' | 'herb' | 'oil' | 'bowl' | 'spoil' | 'withdraw'>('');
-const form = reactive({
+type Draft = Required<Schemas['SteepEventDraft']>;
+const form = reactive<{
+    colour: string;
+    smell: string;
+    note: string;
+    grams: string;
+    before: string;
+    after: string;
+    method: Draft['method'];
+    ingredient: string;
+    name: string;
+    form: string;
+    forms: string[];
+    preparation: Draft['preparation'];
+    amount: string;
+    reason: string;
+}>({
     colour: '',
     smell: '',
     note: '',
@@ -33,24 +54,21 @@ const form = reactive({
     amount: '',
     reason: '',
 });
-const ACTS = computed(() => {
+const ACTS = computed((): [typeof doing.value, string][] => {
     const s = data.value;
     if (!s || s.state === 'spoiled') return [];
-    const running = s.state === 'running' || s.state === 'due';
+    const always: [typeof doing.value, string][] = [['note', 'Colour and smell']];
+    if (s.state !== 'running' && s.state !== 'due') return always;
     return [
-        ['note', 'Colour and smell'],
-        ...(running
-            ? [
-                  ['bowl', 'Weigh the bowl'],
-                  ['weighed', 'Weigh the jar'],
-                  ['drawn', 'Take some out'],
-                  ['moved', 'Move it'],
-                  ['herb', 'Add a herb'],
-                  ['oil', 'Top up'],
-              ]
-            : []),
-        ...(running ? [['spoil', 'It has spoiled']] : []),
-    ] as [typeof doing.value, string][];
+        ...always,
+        ['bowl', 'Weigh the bowl'],
+        ['weighed', 'Weigh the jar'],
+        ['drawn', 'Take some out'],
+        ['moved', 'Move it'],
+        ['herb', 'Add a herb'],
+        ['oil', 'Top up'],
+        ['spoil', 'It has spoiled'],
+    ];
 });
 const today = todayDate();
 const shaken = computed(() => data.value?.shakes.find((s) => s.date === today));
@@ -101,14 +119,12 @@ async function submit(): Promise<void> {
     if (what === 'spoil' || what === 'withdraw') {
         const done =
             what === 'spoil'
-                ? await act(() =>
-                      ask<'Steep'>('POST', `/api/steeps/${props.id}/spoil`, { revision: data.value?.revision, reason: form.reason }),
-                  )
+                ? await act(() => givingUp.mutateAsync({ revision: data.value?.revision ?? 0, reason: form.reason }))
                 : await withdraw(form.reason);
         if (done) doing.value = '';
         return;
     }
-    const fields: Record<string, unknown> = {
+    const fields = {
         note: { colour: form.colour, smell: form.smell },
         weighed: { grams: Number(form.grams) },
         drawn: { grams: Number(form.grams) },
@@ -123,8 +139,7 @@ async function withdraw(reason: string): Promise<boolean> {
     const lot = data.value?.lots.at(-1);
     if (!lot) return false;
     try {
-        const answer = await ask<'LotWithdrawn'>('PUT', `/api/lots/${lot.id}/withdrawn`, { reason });
-        await refetch();
+        const answer = await withdrawing.mutateAsync({ lot: lot.id, reason });
         tell(
             reason === ''
                 ? 'It may be used again.'
@@ -142,10 +157,10 @@ async function withdraw(reason: string): Promise<boolean> {
 
 /** A picture is made small before it leaves the phone; the server reads it as a picture and writes it anew. */
 async function photograph(event: Event): Promise<void> {
-    const input = event.target as HTMLInputElement;
-    const file = input.files?.[0];
+    const input = event.target;
+    const file = input instanceof HTMLInputElement ? input.files?.[0] : undefined;
+    if (!(input instanceof HTMLInputElement) || !file) return;
     input.value = '';
-    if (!file) return;
     let blob: Blob = file;
     try {
         const picture = await createImageBitmap(file);
@@ -158,13 +173,11 @@ async function photograph(event: Event): Promise<void> {
     } catch {
         // What cannot be read as a picture here is sent as it is; the server says what is wrong with it.
     }
-    const body = new FormData();
-    body.append('photo', blob, 'jar.jpg');
-    const steep = await act(() => ask<'Steep'>('POST', `/api/steeps/${props.id}/photos`, body));
+    const steep = await act(() => addingPicture.mutateAsync(blob));
     if (steep) tell('The picture is kept on this machine.');
     else if (errors.value['photo']) tell(errors.value['photo'][0] ?? '', { stop: true });
 }
-const unphoto = (id: number): Promise<unknown> => act(() => ask<'Steep'>('DELETE', `/api/steep-photos/${id}`));
+const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.mutateAsync(id));
 </script>
 
 <template>

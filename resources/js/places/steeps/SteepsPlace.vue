@@ -2,13 +2,14 @@
 import { computed } from 'vue';
 import type { Schemas } from '../../api/client';
 import MoreRows from '../../ui/MoreRows.vue';
+import { STEEPS } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, num, sayDate, shortDate, todayDate } from '../../ui/words';
 import SteepJar from './SteepJar.vue';
 
-const shelf = useList('SteepList', () => ({ state: 'running' }));
-const past = useList('SteepList', () => ({ state: 'strained,spoiled' }));
+const shelf = useList(STEEPS, () => ({ state: 'running' }));
+const past = useList(STEEPS, () => ({ state: 'strained,spoiled' }));
 const { query } = shelf;
 const today = todayDate();
 const running = computed(() => [...shelf.rows.value].sort((a, b) => a.plan.dates.strain.localeCompare(b.plan.dates.strain)));

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, reactive, ref, watch } from 'vue';
+import { useLocalStorage, useWakeLock } from '@vueuse/core';
+import { computed, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { useStrain } from '../../queries/steeps';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -12,50 +14,55 @@ import HowLink from '../../ui/HowLink.vue';
 /** Strain day, one step at a time, read from a metre away. Where it stands is kept, also when the screen sleeps. */
 const props = defineProps<{ id: string }>();
 const router = useRouter();
-const { data, isPending, error, refetch, errors, act, record } = useSteep(props.id);
-const KEEP = `strain-${props.id}`;
-const state = reactive({ at: 0, grams: '', before: '', after: '', choice: 'kept', herb: 'composted', note: '' });
-try {
-    Object.assign(state, JSON.parse(localStorage.getItem(KEEP) ?? '{}'));
-} catch {
-    // A torn memory is no memory.
+const { data, isPending, error, refetch, errors, act, record } = useSteep(Number(props.id));
+const straining = useStrain(Number(props.id));
+interface Kept {
+    at: number;
+    grams: string;
+    before: string;
+    after: string;
+    choice: NonNullable<Schemas['StrainAsk']['choice']>;
+    herb: NonNullable<Schemas['StrainAsk']['herb']>;
+    note: string;
 }
-watch(state, (s) => localStorage.setItem(KEEP, JSON.stringify(s)));
+const KEEP = `strain-${props.id}`;
+const state = useLocalStorage<Kept>(
+    KEEP,
+    { at: 0, grams: '', before: '', after: '', choice: 'kept', herb: 'composted', note: '' },
+    // A torn memory is no memory.
+    { mergeDefaults: true, onError: () => undefined },
+);
 const steps = computed(() => data.value?.strain_steps ?? []);
-const step = computed(() => steps.value[Math.min(state.at, steps.value.length - 1)]);
-const last = computed(() => state.at >= steps.value.length - 1);
-const busy = ref(false);
+const step = computed(() => steps.value[Math.min(state.value.at, steps.value.length - 1)]);
+const last = computed(() => state.value.at >= steps.value.length - 1);
+const busy = straining.isPending;
 
-let lock: WakeLockSentinel | null = null;
-onMounted(async () => {
-    lock = await navigator.wakeLock?.request('screen').catch(() => null);
-});
-onBeforeUnmount(() => void lock?.release());
+const wake = useWakeLock();
+onMounted(() => void wake.request('screen').catch(() => undefined));
 
 async function next(): Promise<void> {
-    if (step.value?.id === 'weigh' && !(Number(state.grams) > 0)) {
+    if (step.value?.id === 'weigh' && !(Number(state.value.grams) > 0)) {
         errors.value = { yield_grams: ['Weigh what came out: more than 0 g.'] };
         return;
     }
     errors.value = {};
     if (!last.value) {
-        state.at++;
+        state.value.at++;
         return;
     }
-    busy.value = true;
+    const { grams, choice, herb, note } = state.value;
     const steep = await act(() =>
-        ask<'Steep'>('POST', `/api/steeps/${props.id}/strain`, {
-            revision: data.value?.revision,
-            yield_grams: Number(state.grams),
+        straining.mutateAsync({
+            revision: data.value?.revision ?? 0,
+            yield_grams: Number(grams),
             loss_grams: 0,
-            choice: state.choice,
-            herb: state.herb,
-            note: state.note,
+            choice,
+            herb,
+            note,
         }),
     );
-    busy.value = false;
     if (!steep) {
-        if (errors.value['yield_grams']) state.at = steps.value.findIndex((s) => s.id === 'weigh');
+        if (errors.value['yield_grams']) state.value.at = steps.value.findIndex((s) => s.id === 'weigh');
         return;
     }
     localStorage.removeItem(KEEP);
@@ -63,8 +70,13 @@ async function next(): Promise<void> {
     tell('Strained. Its oil stands in the pantry.');
 }
 async function bowl(): Promise<void> {
-    if (await record({ kind: 'bowl', before: Number(state.before), after: Number(state.after) }, 'The loss counts as water driven off.')) {
-        state.before = state.after = '';
+    if (
+        await record(
+            { kind: 'bowl', before: Number(state.value.before), after: Number(state.value.after) },
+            'The loss counts as water driven off.',
+        )
+    ) {
+        state.value.before = state.value.after = '';
     }
 }
 </script>

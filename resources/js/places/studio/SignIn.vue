@@ -2,7 +2,8 @@
 import { onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useQueryClient } from '@tanstack/vue-query';
-import { ask, Problem } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
+import { useEnterDemo, useSignIn } from '../../queries/session';
 import JarView from '../../jar/JarView.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { useSession } from '../../ui/session';
@@ -26,11 +27,13 @@ onMounted(async () => {
         away.value = e instanceof Error ? e.message : '';
     }
 });
-async function enter(path: string, body: unknown): Promise<void> {
+const signingIn = useSignIn();
+const demo = useEnterDemo();
+async function enter(entering: () => Promise<Schemas['Session']>): Promise<void> {
     busy.value = true;
     errors.value = {};
     try {
-        session.set(await ask<'Session'>('POST', path, body));
+        session.set(await entering());
         client.clear();
         const to =
             typeof route.query['to'] === 'string' && route.query['to'].startsWith('/') && !route.query['to'].startsWith('//')
@@ -38,7 +41,7 @@ async function enter(path: string, body: unknown): Promise<void> {
                 : '/';
         await router.replace(to);
     } catch (e) {
-        if (e instanceof Problem) errors.value = Object.keys(e.errors).length > 0 ? e.errors : { email: [e.message] };
+        if (e instanceof Problem) errors.value = e.hasFields ? e.errors : { email: [e.message] };
     } finally {
         busy.value = false;
     }
@@ -69,13 +72,13 @@ const bands = [
         <div>
             <p v-if="away" class="said-stop mb-4 font-semibold" role="alert">{{ away }}</p>
             <div v-if="session.session?.demo" class="mb-8">
-                <button type="button" class="counter-act w-full" :disabled="busy" @click="enter('/api/demo', {})">
+                <button type="button" class="counter-act w-full" :disabled="busy" @click="enter(() => demo.mutateAsync())">
                     Enter the demo studio
                 </button>
                 <FormProblem :errors="errors" field="demo" />
                 <p class="quiet mt-2 text-[14px]">Two people, three months of work. Change what you like.</p>
             </div>
-            <form class="space-y-3" @submit.prevent="enter('/api/sign-in', { email, password })">
+            <form class="space-y-3" @submit.prevent="enter(() => signingIn.mutateAsync({ email, password }))">
                 <h2>Sign in to your studio</h2>
                 <label class="block">
                     <span class="label">E-mail</span>

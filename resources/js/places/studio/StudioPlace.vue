@@ -2,7 +2,8 @@
 import { reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useQueryClient } from '@tanstack/vue-query';
-import { ask, Problem, type Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
+import { useChangePassword, useSaveStudio, useSignOut } from '../../queries/session';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
@@ -12,6 +13,9 @@ import { useSession } from '../../ui/session';
 const session = useSession();
 const router = useRouter();
 const client = useQueryClient();
+const savingStudio = useSaveStudio();
+const changing = useChangePassword();
+const signingOut = useSignOut();
 const studio = reactive<Schemas['Studio']>({
     ...(session.studio ?? { name: '', cup: 'us', scale_grams: 1, maker: '', southern: false, bowl_ml: 0, time_zone: 'UTC' }),
 });
@@ -26,25 +30,24 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     try {
         await work();
     } catch (e) {
-        if (e instanceof Problem && Object.keys(e.errors).length > 0) errors.value = e.errors;
+        if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
     }
 }
 const save = (): Promise<void> =>
     attempt(async () => {
-        session.set(await ask<'Session'>('PUT', '/api/studio', studio));
-        await client.invalidateQueries();
+        session.set(await savingStudio.mutateAsync({ ...studio }));
         tell('Saved. Every figure is worked out with it from now on.');
     });
 const change = (): Promise<void> =>
     attempt(async () => {
-        session.set(await ask<'Session'>('PUT', '/api/password', { current: current.value, new: fresh.value }));
+        session.set(await changing.mutateAsync({ current: current.value, new: fresh.value }));
         current.value = fresh.value = '';
         tell('The password is changed.');
     });
 const leave = (): Promise<void> =>
     attempt(async () => {
-        session.set(await ask<'Session'>('POST', '/api/sign-out'));
+        session.set(await signingOut.mutateAsync());
         client.clear();
         await router.push('/sign-in');
     });

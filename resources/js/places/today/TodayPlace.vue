@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { ask, type Schemas } from '../../api/client';
-import { useOnce } from '../../ui/useOnce';
+import type { Schemas } from '../../api/client';
+import { todayQuery, useTakeBackTick, useTick } from '../../queries/today';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, sayDate, shortDate } from '../../ui/words';
 
-const client = useQueryClient();
-const { data, isPending, error, refetch } = useQuery({ queryKey: ['today'], queryFn: () => ask<'Today'>('GET', '/api/today') });
+const { data, isPending, error, refetch } = useQuery(todayQuery());
 
 /** The shelf's stretch of time: from the oldest start to the latest end, today marked between. */
 const span = computed(() => {
@@ -42,26 +41,13 @@ const ticks = computed(() => {
     return marks;
 });
 
-const once = useOnce();
+const ticking = useTick();
+const takingBack = useTakeBackTick();
 async function tick(item: Schemas['TodayItem']): Promise<void> {
     if (!item.tick) return;
     try {
-        const { method, url: at, body } = item.tick;
-        const answer = method === 'POST' ? await once.post<'Steep'>(at, body) : await ask<'Steep'>(method, at, body);
-        await client.invalidateQueries();
-        const url = item.tick.url;
-        const takeBack = (): Promise<unknown> =>
-            item.kind === 'shake'
-                ? ask('PUT', url, { ...(item.tick?.body as object), done: false })
-                : item.tick?.method === 'POST'
-                  ? ask('DELETE', `/api/steep-events/${Math.max(...answer.events.map((e) => e.id))}`)
-                  : ask('PUT', url, { state: 'planned' });
-        tell('Ticked.', {
-            undo: () =>
-                void takeBack()
-                    .then(() => client.invalidateQueries())
-                    .catch(tellProblem),
-        });
+        const back = await ticking.mutateAsync(item.tick);
+        tell('Ticked.', { undo: () => void takingBack.mutateAsync(back).catch(tellProblem) });
     } catch (e) {
         tellProblem(e);
     }

@@ -1,0 +1,56 @@
+import { queryOptions } from '@tanstack/vue-query';
+import { api, got, type Schemas } from '../api/client';
+import { inTurn } from '../api/inTurn';
+import { useMake, useWrite } from './write';
+
+export const batchQuery = (id: number) =>
+    queryOptions({ queryKey: ['batch', id], queryFn: () => got(api.GET('/api/batches/{batch}', { params: { path: { batch: id } } })) });
+
+/** What stands there now, told to whoever came too late. */
+export const isBatch = (value: unknown): value is Schemas['Batch'] => typeof value === 'object' && value !== null && 'weighings' in value;
+
+const kept = (batch: Schemas['Batch']) => batchQuery(batch.id).queryKey;
+const at = (batch: number) => ({ params: { path: { batch } } });
+/** Two writes to one batch are sent one after the other: the second rests on the revision that the first brought. */
+const after = <T>(batch: number, work: () => Promise<T>): Promise<T> => inTurn(`batch ${batch}`, work);
+
+export const useBeginBatch = () =>
+    useMake((formula: number, keyed) => got(api.POST('/api/batches', { body: { formula_id: formula }, ...keyed })), {
+        stale: [['batches']],
+    });
+
+/** `body` is asked for when its turn has come. */
+export const useWeigh = () =>
+    useWrite(
+        ({ id, body }: { id: number; body: () => Schemas['WeighAsk'] }) =>
+            after(id, () => got(api.PUT('/api/batches/{batch}/weighings', { ...at(id), body: body() }))),
+        { keep: kept },
+    );
+
+export const useTickTask = () =>
+    useWrite(
+        ({ id, body }: { id: number; body: () => Schemas['TickAsk'] }) =>
+            after(id, () => got(api.PUT('/api/batches/{batch}/tasks', { ...at(id), body: body() }))),
+        { keep: kept },
+    );
+
+export const useFinishBatch = () =>
+    useMake(
+        ({ id, body }: { id: number; body: Schemas['FinishAsk'] }, keyed) =>
+            got(api.POST('/api/batches/{batch}/finish', { ...at(id), body, ...keyed })),
+        { keep: kept, stale: [['batches'], ['today']] },
+    );
+
+export const useFindOnBatch = () =>
+    useMake(
+        ({ id, body }: { id: number; body: Schemas['BatchFindingDraft'] }, keyed) =>
+            after(id, () => got(api.POST('/api/batches/{batch}/findings', { ...at(id), body, ...keyed }))),
+        { keep: kept },
+    );
+
+export const useTakeBackFinding = () =>
+    useWrite(
+        ({ batch, finding }: { batch: number; finding: number }) =>
+            after(batch, () => got(api.DELETE('/api/batch-findings/{finding}', { params: { path: { finding } } }))),
+        { keep: kept },
+    );
