@@ -369,7 +369,7 @@ final class Scenario
             8,
             72,
         );
-        $fresh = $this->happened($fresh, 72, ['kind' => 'bowl', 'before' => 612.0, 'after' => 608.2]);
+        $fresh = $this->happened($fresh, 72, ['kind' => 'bowl', 'before' => 612.0, 'after' => 603.5]);
         $fresh = $this->happened($fresh, 72, [
             'kind' => 'sign',
             'sign' => 'The bubbling has stopped: the water is gone.',

@@ -55,7 +55,7 @@ final class CloseBatch
             [
                 'state' => 'done',
                 ...$asked->columns(),
-                'best_before' => $label->bestBefore()->format('Y-m-d'),
+                'best_before' => $label->keeping()->bestBefore->format('Y-m-d'),
                 'actual' => $actual,
                 'label' => LabelWords::of($label, $batch->made_on),
             ],

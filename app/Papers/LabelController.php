@@ -41,7 +41,7 @@ final class LabelController
     /** An oil that was steeped here, as it stands in the pantry. */
     public function lot(int $lot, StudioCatalogue $catalogue, CurrentStudio $studio): Response
     {
-        $row = SteepedLot::query()->findOrFail($lot);
+        $row = SteepedLot::query()->with('steep.events')->findOrFail($lot);
         if ($row->withdrawn !== '') {
             throw Refused::now('state', 'This oil must not be used: it gets no label.');
         }
@@ -54,16 +54,22 @@ final class LabelController
             [],
             Size::mass($row->grams),
         );
+        $made = $row->made_on->toDateTimeImmutable();
+        $yield = $row->yield($row->steep->plan($catalogue->get(), $row->made_on));
         $label = new Label(
             Assessor::standard()->assess($formula, $catalogue->context()),
             $row->code(),
             $row->grams,
-            $row->made_on->toDateTimeImmutable(),
+            $made,
             $studio->get()->maker,
         );
 
         return $this->printed(
-            [...LabelWords::of($label, $row->made_on), 'best_before' => $row->best_before->toDateString()],
+            [
+                ...LabelWords::of($label, $row->made_on),
+                'best_before' => $yield->bestBefore($made)->format('Y-m-d'),
+                'store' => $yield->store()->words(),
+            ],
             $row->code(),
         );
     }

@@ -48,7 +48,7 @@ final class Routine extends Model
     protected $casts = ['grams_per_use' => 'float', 'starts_on' => 'date'];
 
     /** Of a batch, what a list or a plan needs: its documents are large and are left in the database. */
-    public const BATCH_IN_SHORT = 'batch:id,studio_id,title,net_grams,best_before';
+    public const BATCH_IN_SHORT = 'batch:id,studio_id,title,net_grams,best_before,label';
 
     /** @return BelongsTo<Head, $this> */
     public function head(): BelongsTo

@@ -39,6 +39,7 @@ final class RoutineResource extends JsonResource
             'starts_on' => $routine->starts_on->toDateString(),
             'empty_on' => $plan->emptyOn()->format('Y-m-d'),
             'best_before' => $best?->toDateString() ?? '',
+            'store' => is_string($routine->batch->label['store'] ?? null) ? $routine->batch->label['store'] : '',
             'worth_making_grams' => $best === null ? 0.0 : $plan->gramsUntil($best->toDateTimeImmutable()),
             'uses_in_jar' => $plan->usesInJar(),
             'way' => $routine->way,

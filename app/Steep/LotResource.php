@@ -36,7 +36,9 @@ final class LotResource extends JsonResource
             'dry' => $yield->isDry(),
             'water_percent' => round($yield->waterShare() * 100, 3),
             'made_on' => $lot->made_on->toDateString(),
-            'best_before' => $lot->best_before->toDateString(),
+            // Of what it is known to be by now, not of what was thought on its day.
+            'best_before' => $yield->bestBefore($lot->made_on->toDateTimeImmutable())->format('Y-m-d'),
+            'store' => $yield->store()->words(),
             'steep_id' => $lot->steep_id,
             'code' => $lot->code(),
             'drawn' => $lot->event_id !== null,

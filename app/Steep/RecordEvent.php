@@ -41,6 +41,10 @@ final class RecordEvent
         if ($steep->plan($this->catalogue->get())->oilLeftGrams() <= 0.0) {
             throw SteepError::notSoMuchOil();
         }
+        $water = $steep->plan($this->catalogue->get())->water;
+        if ($water->lostGrams() > $water->mostLossGrams()) {
+            throw SteepError::moreLostThanThereWas($water->mostLossGrams());
+        }
         if ($kind === EntryKind::Drawn && $asked->boolean('keep', true)) {
             KeepOil::drawn($steep, $steep->plan($this->catalogue->get(), $event->on_date), $event);
         }

@@ -21,8 +21,17 @@ final readonly class Keeping implements JsonSerializable
     /** Share of the whole from which a line's own life once opened counts. */
     private const COUNTS = 0.05;
 
-    private function __construct(public DateTimeImmutable $bestBefore, public int $openedMonths)
-    {
+    /**
+     * @param  int  $openedMonths whole ones, at least 1
+     * @param  string  $opened as it stands on a label: "6 M", "7 days"
+     * @param  Store  $store where it must stand for its dates to hold
+     */
+    private function __construct(
+        public DateTimeImmutable $bestBefore,
+        public int $openedMonths,
+        public string $opened,
+        public Store $store,
+    ) {
     }
 
     /** By the cautious end of its predicted life, counted in days from the day it was made. */
@@ -30,18 +39,23 @@ final readonly class Keeping implements JsonSerializable
     {
         $months = $subject->life->months->low;
 
+        $opened = self::opened($subject, $months);
+
         return new self(
             $made->modify(sprintf('+%d days', Months::inDays($months))),
-            self::opened($subject, $months),
+            max(1, (int) floor($opened)),
+            $opened < 1.0 ? sprintf('%d days', Months::inDays($opened)) : sprintf('%d M', (int) floor($opened)),
+            $subject->life->store,
         );
     }
 
-    /** Whole months it keeps once opened: the shortest of its main lines, at least 1, at most its whole life. */
-    private static function opened(Examined $subject, float $months): int
+    /** Months it keeps once opened: the shortest of its main lines, at most its whole life. */
+    private static function opened(Examined $subject, float $months): float
     {
         foreach ($subject->composition->counted() as $portion) {
             // A preserved water phase keeps as the whole does, not as the bottle of water it came from.
-            $watery = $portion->ingredient->kind === IngredientKind::Water
+            $watery
+                = $portion->ingredient->kind === IngredientKind::Water
                 || $portion->ingredient->kind === IngredientKind::Gel;
             if (
                 ! $watery
@@ -52,12 +66,17 @@ final readonly class Keeping implements JsonSerializable
             }
         }
 
-        return max(1, (int) floor($months));
+        return $months;
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['best_before' => $this->bestBefore->format('Y-m-d'), 'opened_months' => $this->openedMonths];
+        return [
+            'best_before' => $this->bestBefore->format('Y-m-d'),
+            'opened_months' => $this->openedMonths,
+            'opened' => $this->opened,
+            'store' => $this->store->words(),
+        ];
     }
 }

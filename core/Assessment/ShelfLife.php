@@ -13,12 +13,6 @@ use Crown\Measure\Temperature;
 /** How long a product keeps, in months, with the chain of reasons. Method page: docs/methods/life.md. An estimate. */
 final readonly class ShelfLife
 {
-    /** Traces of water without a preservative, or an untested emulsion: months at most. */
-    public const WITH_TRACES = 3.0;
-
-    /** Free water without a fitting preservative, in the fridge: days at most. */
-    public const WITH_FREE_WATER_DAYS = 7;
-
     /** Share of the whole from which a line's own life counts. */
     public const COUNTS_ALONE = 0.05;
 
@@ -32,12 +26,14 @@ final readonly class ShelfLife
     /**
      * @param  list<string>  $reasons whole sentences, in the order in which they were applied
      * @param  list<array{words: string, months: Band}>  $longer single changes that would lengthen it, the most first
+     * @param  Store  $store where it must stand for that
      */
     private function __construct(
         public Band $months,
         public array $reasons,
         public bool $capped,
         public array $longer,
+        public Store $store,
     ) {
     }
 
@@ -52,12 +48,13 @@ final readonly class ShelfLife
         $celsius = $composition->formula->storageCelsius;
         $oils = self::perishing($composition);
         if ($oils === []) {
-            return new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true, []);
+            return new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true, [], Store::Anywhere);
         }
         $antioxidant = self::antioxidant($composition);
         [$blend, $reasons, $weakest] = self::blended($oils);
         [$months, $kept] = self::stored($blend, $antioxidant, $celsius, $clear, $learned);
-        [$cap, $why, $dry] = self::cap($composition, $water);
+        $water = WaterCap::of($water->class, Preservative::of($composition)->fits($water->class));
+        [$cap, $why, $dry] = [$water->months, $water->why, $water->cure];
         $capped = $months->best > $cap;
         $reasons = [...$reasons, ...$kept, ...$capped ? [$why] : []];
         $months = $months->atMost(min($cap, 1e6));
@@ -99,14 +96,11 @@ final readonly class ShelfLife
             ];
         }
         $longer = array_values(
-            array_filter(
-                $longer,
-                static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING,
-            ),
+            array_filter($longer, static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING),
         );
         usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
 
-        return new self($months, $reasons, $capped, $longer);
+        return new self($months, $reasons, $capped, $longer, $capped ? $water->store : Store::Anywhere);
     }
 
     /** @return list<array{Portion, Band}> what can go rancid, with its months; what water does is the cap's business */
@@ -137,10 +131,7 @@ final readonly class ShelfLife
         }
         $blend = Blend::of(...array_column($oils, 0))->life() ?? Band::exact(0.0);
         $reasons = [
-            sprintf(
-                'The blend as a whole: %s months, the lives of its lines weighed by share.',
-                self::words($blend),
-            ),
+            sprintf('The blend as a whole: %s months, the lives of its lines weighed by share.', self::words($blend)),
         ];
         if ($weakest === null || $least === null) {
             return [$blend, $reasons, null];
@@ -206,32 +197,6 @@ final readonly class ShelfLife
         }
 
         return [$months, $reasons];
-    }
-
-    /** @return array{float, string, string} months at most, why, and what would lift it */
-    private static function cap(Composition $composition, WaterBalance $water): array
-    {
-        $preserved = Preservative::of($composition)->fits($water->class);
-
-        return match (true) {
-            $water->class === WaterClass::Free || ($water->class === WaterClass::Emulsion && ! $preserved) => [
-                Months::ofDays(self::WITH_FREE_WATER_DAYS),
-                'Free water without a fitting preservative: 7 days in the fridge, or 30 days frozen.',
-                'Without the water: the plant dried first, or an oil extract in its place',
-            ],
-            $water->class === WaterClass::Traces && ! $preserved => [
-                self::WITH_TRACES,
-                'Traces of water without a preservative: 3 months at most, kept cool.',
-                'Shown to be dry',
-            ],
-            // What testing an emulsion would give cannot be told beforehand.
-            $water->class === WaterClass::Emulsion => [
-                self::WITH_TRACES,
-                'A preserved emulsion that has not been tested: 3 months at most.',
-                '',
-            ],
-            default => [INF, '', ''],
-        };
     }
 
     private static function words(Band $months): string

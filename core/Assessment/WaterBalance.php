@@ -14,7 +14,7 @@ final readonly class WaterBalance
     public const DRY = 0.1;
 
     /** Traces from steeps above this are free water, per cent. */
-    private const MOST_TRACES = 1.0;
+    public const MOST_TRACES = 1.0;
 
     /** An emulsifier below this does not hold an emulsion, per cent of the finished mass. */
     private const LEAST_EMULSIFIER = 2.0;
@@ -47,15 +47,17 @@ final readonly class WaterBalance
             static fn (Portion $p): bool => $p->ingredient->composition->emulsifies,
         );
         $emulsifier = array_sum(array_map(static fn (Portion $p): float => $p->percent(), $emulsifiers));
-        $onlySteeps = array_filter(
-            $bearers,
-            static fn (Portion $p): bool => $p->ingredient->kind !== IngredientKind::ReadySteep,
-        ) === [];
+        $onlySteeps
+            = array_filter(
+                $bearers,
+                static fn (Portion $p): bool => $p->ingredient->kind !== IngredientKind::ReadySteep,
+            ) === [];
         $class = match (true) {
-            $percent->best < self::DRY => $composition->formula->wetUse ? WaterClass::WetInUse : WaterClass::Dry,
+            // What it holds at worst decides.
+            $percent->high < self::DRY => $composition->formula->wetUse ? WaterClass::WetInUse : WaterClass::Dry,
             // An emulsion needs both an emulsifier and enough of it for the water there is.
             $emulsifier >= max(self::LEAST_EMULSIFIER, 0.04 * $percent->best) => WaterClass::Emulsion,
-            $onlySteeps && $percent->best <= self::MOST_TRACES => WaterClass::Traces,
+            $onlySteeps && $percent->high <= self::MOST_TRACES => WaterClass::Traces,
             default => WaterClass::Free,
         };
 

@@ -17,6 +17,20 @@ enum WaterClass: string
     case Free = 'D';
     case Emulsion = 'E';
 
+    /**
+     * Of a steeped oil, by what it may hold at worst.
+     *
+     * @param  float  $percent of its mass
+     */
+    public static function ofSteep(float $percent): self
+    {
+        return match (true) {
+            $percent < WaterBalance::DRY => self::Dry,
+            $percent <= WaterBalance::MOST_TRACES => self::Traces,
+            default => self::Free,
+        };
+    }
+
     public function label(): string
     {
         return match ($this) {

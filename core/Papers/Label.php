@@ -7,6 +7,7 @@ namespace Crown\Papers;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Keeping;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Store;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\ProductKind;
@@ -61,7 +62,8 @@ final readonly class Label
         foreach ($this->assessment->subject->composition->counted() as $portion) {
             foreach ($this->inciNames($portion) as $i => $name) {
                 // A steep is mostly its oil: the plant's extract counts under 1 %.
-                $shares[$name] = ($shares[$name] ?? 0.0)
+                $shares[$name]
+                    = ($shares[$name] ?? 0.0)
                     + ($i === 0 ? $portion->share->best : min(0.009, $portion->share->best * 0.01));
             }
         }
@@ -84,14 +86,10 @@ final readonly class Label
         return array_values(array_unique($groups));
     }
 
-    public function bestBefore(): DateTimeImmutable
+    /** Its dates, and where it must stand for them to hold. */
+    public function keeping(): Keeping
     {
-        return Keeping::of($this->assessment->subject, $this->made)->bestBefore;
-    }
-
-    public function openedMonths(): int
-    {
-        return Keeping::of($this->assessment->subject, $this->made)->openedMonths;
+        return Keeping::of($this->assessment->subject, $this->made);
     }
 
     public function directions(): string
@@ -107,8 +105,7 @@ final readonly class Label
             ProductKind::RinseOutBalm => 'After washing, smooth through the lengths, leave 2 to 3 minutes, rinse.',
             ProductKind::Balm => 'Warm a little between the fingers, smooth over edges and ends.',
             ProductKind::WhippedButter,
-            ProductKind::StirredButter => 'Melt a fingertip of it in the palms and smooth over damp lengths. Dry '
-                .'fingers or a spatula.',
+            ProductKind::StirredButter => 'Melt a fingertip of it in the palms and smooth over damp lengths. Dry '.'fingers or a spatula.',
             default => 'A little at a time over lengths and ends.',
         };
     }
@@ -124,11 +121,13 @@ final readonly class Label
         if ($this->assessment->subject->load->oils !== []) {
             $cautions[] = 'Holds essential oils: not for children under 6, nor in pregnancy without advice.';
         }
+        $store = $this->keeping()->store;
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {
-            $cautions[] = 'Keep cool; throw it away if look or smell changes.';
+            $cautions[] = ($store->words() ?: 'Keep it cool.').' Throw it away if look or smell changes.';
         }
         if (! $formula->kind->isRinsed()) {
-            $cautions[] = 'Cool, dark and dry. Dry fingers only.';
+            $cautions[]
+                = $store === Store::Fridge ? 'Dark and dry. Dry fingers only.' : 'Cool, dark and dry. Dry fingers only.';
         }
         $cautions[] = 'Sudden or patchy hair loss, sores or a rash: see a clinician.';
 
@@ -159,7 +158,8 @@ final readonly class Label
             $percent = 0.0;
             foreach ($this->assessment->subject->composition->counted() as $portion) {
                 $content = $portion->ingredient->composition->constituents[$name] ?? false;
-                $percent += $content === false || $portion->ingredient->kind->isPlant()
+                $percent
+                    += $content === false || $portion->ingredient->kind->isPlant()
                         ? 0.0
                         : $portion->share->high * $content->band->high;
             }

@@ -26,6 +26,14 @@ final readonly class Journal
         return array_sum(array_map(static fn (Draw $d): float => $d->grams, $this->draws));
     }
 
+    /** Whether the bowl was heated and weighed again, and lost nothing more. */
+    public function showsNoMoreLoss(): bool
+    {
+        $last = $this->weighings[count($this->weighings) - 1] ?? null;
+
+        return count($this->weighings) > 1 && $last?->lossGrams() === 0.0;
+    }
+
     /** Grams of water driven off, as the bowl was weighed. */
     public function waterLostGrams(): float
     {

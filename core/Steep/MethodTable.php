@@ -14,6 +14,8 @@ use JsonSerializable;
  */
 final readonly class MethodTable implements JsonSerializable
 {
+    private const MOST_RISK = 5;
+
     /**
      * @param  list<SteepPlan>  $plans one by each method
      * @param  DateTimeImmutable|null  $wanted the day it must be ready, if there is one
@@ -74,6 +76,14 @@ final readonly class MethodTable implements JsonSerializable
         return [$first, 'Nothing is ready by the day wanted. This is the best for a later day.'];
     }
 
+    /** 1 least to 5 most: of hands and oil, and of what grows where a wet plant stands for weeks. */
+    private static function risk(SteepPlan $plan): int
+    {
+        $method = $plan->timeline->method;
+
+        return $plan->water->comesIn() && ! $method->isHeated() ? self::MOST_RISK : $method->risk();
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
@@ -91,10 +101,10 @@ final readonly class MethodTable implements JsonSerializable
                     'celsius' => $p->timeline->method->celsius(),
                     'extraction_percent' => $p->extraction->atStraining(),
                     'age_spent_days' => $p->ageing->spentDays(),
-                    'life_left_months' => $p->ageing->lifeLeftMonths(),
+                    'life_left_months' => $p->water->comesIn() ? null : $p->ageing->lifeLeftMonths(),
                     'water_in_grams' => $p->water->inGrams(),
                     'drives_water_off' => $p->timeline->method->drivesWaterOff(),
-                    'risk' => $p->timeline->method->risk(),
+                    'risk' => self::risk($p),
                     'watching' => $p->timeline->method->watching(),
                     'ready' => $p->startingOn($this->today)->timeline->readyDay()->format('Y-m-d'),
                     'in_time' => $this->makesIt($p),

@@ -50,13 +50,15 @@ final readonly class SteepAdvice implements JsonSerializable
             }
         }
         if ($plan->charge->waterGrams > 0.0) {
+            $stands = ! $plan->timeline->method->isHeated();
             $advice[] = new self(
                 'steep.water-added',
-                Severity::Caution,
+                $stands ? Severity::Stop : Severity::Caution,
                 sprintf(
                     '%s g of water or gel go in on purpose. It draws nothing into oil that stays; all of it counts '
-                        .'until the bowl shows it gone.',
+                        .'until the bowl shows it gone.%s',
                     Amount::number($plan->charge->waterGrams),
+                    $stands ? ' Over days it spoils the oil: leave it out.' : '',
                 ),
             );
         }

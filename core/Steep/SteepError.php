@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Measure\Amount;
 use Crown\Problem;
 
 /** A steep that cannot be planned. */
@@ -24,35 +25,37 @@ final class SteepError extends Problem
 
     public static function notAPlant(string $name): self
     {
-        return new self(
-            'ingredient',
-            'not-a-plant',
-            sprintf('%s is not a plant, so it cannot be steeped.', $name),
-            ['name' => $name],
-        );
+        return new self('ingredient', 'not-a-plant', sprintf('%s is not a plant, so it cannot be steeped.', $name), [
+            'name' => $name,
+        ]);
     }
 
     public static function notAnOil(string $name): self
     {
-        return new self(
-            'ingredient',
-            'not-an-oil',
-            sprintf('%s is not an oil to steep in.', $name),
-            ['name' => $name],
-        );
+        return new self('ingredient', 'not-an-oil', sprintf('%s is not an oil to steep in.', $name), ['name' => $name]);
     }
 
     public static function noWidth(): self
     {
-        return new self(
-            'amount',
-            'no-width',
-            "To say how much covers the herb, the jar's inner width must be known.",
-        );
+        return new self('amount', 'no-width', "To say how much covers the herb, the jar's inner width must be known.");
     }
 
     public static function notSoMuchOil(): self
     {
         return new self('grams', 'not-so-much-oil', 'There is not so much oil in the jar. Strain it instead.');
+    }
+
+    /** @param  float  $most grams */
+    public static function moreLostThanThereWas(float $most): self
+    {
+        return new self(
+            'after',
+            'more-lost-than-there-was',
+            sprintf(
+                'There was no more than %s g of water to lose, all weighings together. Weigh the bowl again.',
+                Amount::number(round($most, 1)),
+            ),
+            ['most' => $most],
+        );
     }
 }

@@ -69,9 +69,15 @@ final readonly class SteepPlan
         return max(0.0, $this->charge->oilGrams() - $this->journal->drawnGrams());
     }
 
-    /** Best before, if it is ready on its day: the oils' life less the age that the steep costs. */
-    public function bestBefore(): DateTimeImmutable
+    /**
+     * Best before, if it is ready on its day: the oils' life less the age that the steep costs. None where water comes
+     * in: that it is gone is only shown by what came out.
+     */
+    public function bestBefore(): ?DateTimeImmutable
     {
+        if ($this->water->comesIn()) {
+            return null;
+        }
         $days = max(self::LEAST_LIFE, Months::inDays($this->ageing->lifeLeftMonths()->low));
 
         return $this->timeline->readyDay()->modify(sprintf('+%d days', $days));
@@ -95,7 +101,7 @@ final readonly class SteepPlan
                 'stop_shaking' => $this->timeline->stopShaking()->format('Y-m-d'),
                 'strain' => $this->timeline->strainDay()->format('Y-m-d'),
                 'ready' => $this->timeline->readyDay()->format('Y-m-d'),
-                'best_before' => $this->bestBefore()->format('Y-m-d'),
+                'best_before' => $this->bestBefore()?->format('Y-m-d'),
             ],
         ];
     }

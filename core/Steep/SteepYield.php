@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-use Crown\Assessment\ShelfLife;
+use Crown\Assessment\Store;
+use Crown\Assessment\WaterCap;
+use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\Composition;
 use Crown\Catalogue\Condition;
@@ -68,13 +70,13 @@ final readonly class SteepYield
     }
 
     /**
-     * Share of the oil that is water, 0 to 1. Without the weighing all the water brought in still counts; with it, what
-     * is left must be under 0.1 % of the oil to count as dry. Free water that was drawn or frozen off leaves traces: it
-     * was not shown dry.
+     * Share of the oil that may be water at worst, 0 to 1. Without the weighing all the water that may have come in
+     * still counts; with it, what may be left must be under 0.1 % of the oil to count as dry. Free water that was drawn
+     * or frozen off leaves traces: it was not shown dry.
      */
     public function waterShare(): float
     {
-        $share = $this->waterLeftGrams()->best / $this->grams;
+        $share = $this->waterLeftGrams()->high / $this->grams;
 
         return match (true) {
             $share < WaterBalance::DRY => 0.0,
@@ -88,17 +90,25 @@ final readonly class SteepYield
         return $this->waterShare() === 0.0;
     }
 
-    /**
-     * Best before, of what came out on a day: the low end of what its oil still has. Traces of water cap it.
-     */
+    /** Where it must stand for its date to hold. */
+    public function store(): Store
+    {
+        return $this->waterCap()->store;
+    }
+
+    /** Best before, of what came out on a day: the low end of what its oil still has, and no longer than its water lets it. */
     public function bestBefore(DateTimeImmutable $on): DateTimeImmutable
     {
         $months = $this->plan->charge->oil()->facts->has(Property::LifeMonths)
             ? $this->plan->ageing->lifeLeftMonths()->low
-            : ShelfLife::WITH_TRACES;
-        $months = $this->isDry() ? $months : min($months, ShelfLife::WITH_TRACES);
+            : WaterCap::TRACES_MONTHS;
 
-        return $on->modify(sprintf('+%d days', Months::inDays($months)));
+        return $on->modify(sprintf('+%d days', Months::inDays(min($months, $this->waterCap()->months))));
+    }
+
+    private function waterCap(): WaterCap
+    {
+        return WaterCap::of(WaterClass::ofSteep($this->waterShare() * 100), false);
     }
 
     /** What was had against what was foretold, per cent of the oil that could come. */

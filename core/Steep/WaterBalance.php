@@ -16,6 +16,12 @@ final readonly class WaterBalance
     /** Water in a fresh plant where it is not known, as a share of its mass. */
     private const MOISTURE = [0.8, 0.87, 0.95];
 
+    /** Water in a dried plant at most, as a share of its mass. */
+    private const MOST_IN_DRIED = 0.14;
+
+    /** What two readings of a kitchen scale may miss, g. */
+    private const SCALE_MISSES = 2.0;
+
     /** Share of its water that a plant gives up at least and at most, however it was prepared. */
     private const LEAST_RELEASE = 0.1;
 
@@ -43,16 +49,50 @@ final readonly class WaterBalance
         return $this->journal->waterLostGrams();
     }
 
-    /** Grams still counted: brought in less driven off. Without the weighing all of it counts as still there. */
+    /**
+     * Grams still counted: brought in less driven off; none once a second weighing shows no more loss. Without the
+     * weighing all of it counts as still there.
+     */
     public function leftGrams(): Band
     {
+        if ($this->journal->showsNoMoreLoss()) {
+            return Band::exact(0.0);
+        }
+
         return $this->inGrams()->minus(Band::exact($this->lostGrams()))->atLeast(0.0);
     }
 
-    /** Whether what is left counts as none: under 0.1 % of the oil. */
+    /** Whether what may be left at worst counts as none: under 0.1 % of the oil. */
     public function isDry(): bool
     {
-        return $this->leftGrams()->best < self::DRY * max(1.0, $this->oilLeftGrams);
+        return $this->leftGrams()->high < self::DRY * max(1.0, $this->oilLeftGrams);
+    }
+
+    /** Whether water comes in: with a fresh plant, or on purpose. */
+    public function comesIn(): bool
+    {
+        return $this->inGrams()->high > 0.0;
+    }
+
+    /**
+     * The most the bowl can lose, g: all the water that is in its plants, in the dried ones too, what was added, and
+     * what a kitchen scale misses.
+     */
+    public function mostLossGrams(): float
+    {
+        $most = $this->charge->waterGrams + self::SCALE_MISSES * count($this->journal->weighings);
+        foreach ($this->charge->herbs as $herb) {
+            $most += $herb->grams * ($herb->form === 'fresh' ? self::moisture($herb)->high : self::MOST_IN_DRIED);
+        }
+
+        return $most;
+    }
+
+    private static function moisture(Herb $herb): Band
+    {
+        $facts = $herb->plant->factsIn('fresh');
+
+        return $facts->has(Property::Moisture) ? $facts->get(Property::Moisture)->band : Band::of(...self::MOISTURE);
     }
 
     private function of(Herb $herb): Band
@@ -60,10 +100,7 @@ final readonly class WaterBalance
         if ($herb->form !== 'fresh') {
             return Band::exact(0.0);
         }
-        $facts = $herb->plant->factsIn('fresh');
-        $moisture = $facts->has(Property::Moisture)
-            ? $facts->get(Property::Moisture)->band
-            : Band::of(...self::MOISTURE);
+        $moisture = self::moisture($herb);
         $release = $herb->preparation->release();
 
         return $moisture

@@ -20,8 +20,11 @@
         <td><b>{{ rtrim(rtrim(number_format($label['net_grams'], 1), '0'), '.') }} g</b> net</td>
         <td>Lot <b>{{ $label['lot'] }}</b></td>
         <td>Best before <b>{{ $label['best_before'] }}</b></td>
-        <td>Once opened <b>{{ $label['opened_months'] }} M</b></td>
+        <td>Once opened <b>{{ $label['opened'] ?? $label['opened_months'].' M' }}</b></td>
     </tr></table>
+    @if (($label['store'] ?? '') !== '')
+        <p><b>{{ $label['store'] }}</b></p>
+    @endif
     <p>{{ $label['directions'] }}</p>
     <p class="small"><b>Ingredients:</b> {{ $label['ingredients'] }}.</p>
     @if ($label['contains'] !== [])

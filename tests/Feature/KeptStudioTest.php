@@ -39,6 +39,15 @@ final class KeptStudioTest extends TestCase
         '/^today items \d+ tick (method|body) ?/' => null,
     ];
 
+    /** What is judged otherwise since, on purpose: the new figure is other tests' business. */
+    private const ANEW = [
+        // What may have come in at worst decides whether a steeped oil is dry, and what is made of it follows.
+        '/^(steeps\S*|lots) items \d+ (lot|lots \d+)? ?water_percent$/',
+        '/^steeps\/\d+ (lot|lots \d+) water_percent$/',
+        '/^formulas\/10 (assessment|keeps) /',
+        '/^formulas items \d+ (stops|cautions|life_months)$/',
+    ];
+
     public function createApplication(): Application
     {
         /** @var Application $app */
@@ -113,11 +122,24 @@ final class KeptStudioTest extends TestCase
         );
 
         return [
-            'today', 'formulas', 'heads', 'lots', 'routines', 'methods',
-            'steeps', 'steeps?state=strained', 'steeps?state=spoiled',
-            'batches', 'batches?state=done', 'batches?state=open',
-            'ingredients?at_hand=1', 'ingredients/olive-oil', 'ingredients/lot-1', 'ingredients/lot-2',
-            'ingredients/lot-4', 'ingredients/compare?ids=olive-oil,lot-1',
+            'today',
+            'formulas',
+            'heads',
+            'lots',
+            'routines',
+            'methods',
+            'steeps',
+            'steeps?state=strained',
+            'steeps?state=spoiled',
+            'batches',
+            'batches?state=done',
+            'batches?state=open',
+            'ingredients?at_hand=1',
+            'ingredients/olive-oil',
+            'ingredients/lot-1',
+            'ingredients/lot-2',
+            'ingredients/lot-4',
+            'ingredients/compare?ids=olive-oil,lot-1',
             ...$each('formulas', 'formulas/#', 'formulas/#/family'),
             ...$each('heads', 'heads/#', 'heads/#/advice'),
             ...$each('steeps', 'steeps/#'),
@@ -160,6 +182,11 @@ final class KeptStudioTest extends TestCase
 
     private function today(string $path): ?string
     {
+        foreach (self::ANEW as $anew) {
+            if (preg_match($anew, $path) === 1) {
+                return null;
+            }
+        }
         foreach (self::MOVED as $old => $new) {
             if (preg_match($old, $path) === 1) {
                 return $new === null ? null : (string) preg_replace($old, $new, $path);

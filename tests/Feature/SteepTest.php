@@ -162,8 +162,19 @@ final class SteepTest extends StudioTestCase
         self::assertContains('water', array_column($steep['strain_steps'], 'id'));
         $part = $this->record($steep, 0, ['kind' => 'bowl', 'before' => 600, 'after' => 595]);
         self::assertEqualsWithDelta(9.52 - 5, $part['water_left_grams']['best'], 0.01);
-        $dry = $this->record($steep, 0, ['kind' => 'bowl', 'before' => 595, 'after' => 590.4]);
-        self::assertTrue($dry['dry']);
+        $less = $this->record($steep, 0, ['kind' => 'bowl', 'before' => 595, 'after' => 590.4]);
+        self::assertFalse($less['dry'], 'at worst 40 g x 0.72 x 0.8 came in');
+        $this->ask('POST', 'steeps/'.$steep['id'].'/events', [
+            'kind' => 'bowl',
+            'on' => today()->toDateString(),
+            'note' => '',
+            'before' => 590.4,
+            'after' => 540,
+        ])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('after');
+        $dry = $this->record($steep, 0, ['kind' => 'bowl', 'before' => 590.4, 'after' => 590.4]);
+        self::assertTrue($dry['dry'], 'weighed again, and nothing more is lost');
 
         $wet = $this->begun(0, 'rosemary', 'fresh', 'water-bath');
         $lot = $this->got('Steep', 'POST', 'steeps/'.$wet['id'].'/strain', [

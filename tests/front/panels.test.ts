@@ -336,7 +336,7 @@ describe('how it behaves', () => {
     });
 
     it('says until when, made today, and nothing where it cannot be told', async () => {
-        const keeps = { best_before: '2028-07-25', opened_months: 6 };
+        const keeps = { best_before: '2028-07-25', opened_months: 6, opened: '6 M', store: '' };
         const { wrapper } = await show(BehaviourPanel, { assessment: anAssessment(), keeps });
         expect(said(wrapper)).toContain('Made today, best before 25 July 2028 by the low end; once opened 6 months.');
         expect(await panel({})).not.toContain('Made today');

@@ -1510,7 +1510,7 @@ export interface components {
             stop_shaking: string;
             strain: string;
             ready: string;
-            best_before?: string;
+            best_before?: string | null;
         };
         SteepPlan: {
             oil_grams: components["schemas"]["Band"];
@@ -1787,6 +1787,7 @@ export interface components {
             drawn: boolean;
             withdrawn: string;
             withdrawn_on: string | null;
+            store: string;
         };
         SteepList: {
             items: components["schemas"]["SteepRow"][];
@@ -1830,6 +1831,8 @@ export interface components {
             directions: string;
             cautions: string[];
             maker: string;
+            opened?: string;
+            store?: string;
         };
         Batch: {
             id: number;
@@ -1904,6 +1907,7 @@ export interface components {
             days: components["schemas"]["RoutineDay"][];
             cautions: string[];
             fit: components["schemas"]["Finding"][];
+            store: string;
         };
         RoutineList: {
             items: components["schemas"]["Routine"][];
@@ -2330,7 +2334,7 @@ export interface components {
             celsius: number;
             extraction_percent: components["schemas"]["Band"];
             age_spent_days: components["schemas"]["Band"];
-            life_left_months: components["schemas"]["Band"];
+            life_left_months: components["schemas"]["Band"] | null;
             water_in_grams: components["schemas"]["Band"];
             drives_water_off: boolean;
             risk: number;
@@ -2875,6 +2879,10 @@ export interface components {
             /** Format: date */
             best_before: string;
             opened_months: number;
+            /** @description As it stands on a label: "6 M", "7 days". */
+            opened: string;
+            /** @description Where it must stand for its dates to hold; empty where anywhere will do. */
+            store: string;
         };
         /** @description How near the essential oils of a draft are to what its audience may bear, worst cases; the most whole drops of each. */
         LoadPlan: {

@@ -218,9 +218,9 @@ final class FiguresTest extends CoreTestCase
             'label' => [
                 str_replace(' ', '_', $label->ingredients()),
                 $label->contains(),
-                $label->openedMonths(),
+                $label->keeping()->openedMonths,
                 count($label->cautions()),
-                $label->bestBefore()->format('Y-m-d'),
+                $label->keeping()->bestBefore->format('Y-m-d'),
             ],
         ];
     }

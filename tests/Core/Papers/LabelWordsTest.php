@@ -133,8 +133,8 @@ final class LabelWordsTest extends CoreTestCase
         );
 
         // Three months of 30.44 days after the last of January, rounded down: 91 days.
-        self::assertSame('2027-05-02', $milk->bestBefore()->format('Y-m-d'));
-        self::assertSame(3, $milk->openedMonths());
-        self::assertStringContainsString('throw it away', implode(' ', $milk->cautions()));
+        self::assertSame('2027-05-02', $milk->keeping()->bestBefore->format('Y-m-d'));
+        self::assertSame(3, $milk->keeping()->openedMonths);
+        self::assertStringContainsString('Throw it away', implode(' ', $milk->cautions()));
     }
 }

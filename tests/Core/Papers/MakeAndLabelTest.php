@@ -77,8 +77,8 @@ final class MakeAndLabelTest extends CoreTestCase
         self::assertSame(['tree nut'], $label->contains());
         self::assertStringContainsString('essential oils', implode(' ', $label->cautions()));
         // Almond, 9 months at least x 1.2 with the antioxidant: 10.8 months of 30.44 days.
-        self::assertSame('2027-11-28', $label->bestBefore()->format('Y-m-d'));
-        self::assertSame(6, $label->openedMonths());
+        self::assertSame('2027-11-28', $label->keeping()->bestBefore->format('Y-m-d'));
+        self::assertSame(6, $label->keeping()->openedMonths);
     }
 
     public function test_rinsed_products_name_fragrance_allergens_from_a_hundredth(): void

@@ -4,16 +4,29 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steep;
 
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Context;
+use Crown\Assessment\Keeping;
 use Crown\Assessment\Severity;
+use Crown\Assessment\Store;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Line;
+use Crown\Formula\Phase;
 use Crown\Measure\Band;
+use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Measure\WrittenAmount;
+use Crown\Steep\Charge;
+use Crown\Steep\Journal;
+use Crown\Steep\MethodTable;
+use Crown\Steep\Stay;
 use Crown\Steep\SteepAdvice;
 use Crown\Steep\SteepError;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
+use Crown\Steep\Weighing;
 use DateTimeImmutable;
 use Tests\Core\CoreTestCase;
 
@@ -107,11 +120,110 @@ final class SteepPlanTest extends CoreTestCase
         self::assertEqualsWithDelta(11.9, $plan->water->inGrams()->best, 1e-9);
 
         $wet = new SteepYield($plan, 130);
-        self::assertEqualsWithDelta(11.9 / 130, $wet->waterShare(), 1e-9);
+        // At worst 50 g x 0.72 x 0.8 = 28.8 g: that decides.
+        self::assertEqualsWithDelta(28.8 / 130, $wet->waterShare(), 1e-9);
         self::assertFalse($wet->isDry());
-        self::assertTrue((new SteepYield($plan, 130, 12))->isDry(), 'the weighing test shows it dry');
+        self::assertFalse((new SteepYield($plan, 130, 12))->isDry(), 'the best case shows nothing');
+        self::assertTrue((new SteepYield($plan, 130, 28.8))->isDry(), 'the weighing test shows it dry');
         self::assertSame(0.0, self::plan()->water->inGrams()->high, 'a dried herb brings none');
         self::assertSame(Severity::Stop, SteepAdvice::on(self::plan('rosemary', 'fresh', 50, 150))[0]->severity);
+    }
+
+    /** @param  list<Weighing>  $weighings */
+    private static function bowl(string $form, array $weighings): SteepPlan
+    {
+        $plan = self::plan('rosemary', $form, 50, 150, SteepMethod::WaterBath);
+
+        return new SteepPlan($plan->charge, new Journal($plan->journal->stays, [], $weighings));
+    }
+
+    public function test_a_second_weighing_without_loss_shows_it_dry_whatever_came_in(): void
+    {
+        $once = [new Weighing(420, 410)];
+
+        self::assertFalse(self::bowl('fresh', $once)->water->isDry());
+        self::assertFalse(self::bowl('fresh', [...$once, new Weighing(410, 409)])->water->isDry());
+        self::assertFalse(self::bowl('fresh', [new Weighing(410, 410)])->water->isDry(), 'heated once is not twice');
+        $dry = self::bowl('fresh', [...$once, new Weighing(410, 410)]);
+        self::assertTrue($dry->water->isDry());
+        self::assertTrue((new SteepYield($dry, 130))->isDry());
+    }
+
+    public function test_no_more_can_be_lost_than_there_was(): void
+    {
+        // 50 g x 0.72 of water, and what a scale misses in one weighing.
+        self::assertEqualsWithDelta(38.0, self::bowl('fresh', [new Weighing(420, 410)])->water->mostLossGrams(), 1e-9);
+        // Of a dried herb at most 14 %.
+        self::assertEqualsWithDelta(
+            11.0,
+            self::bowl('dried', [new Weighing(420, 419), new Weighing(420, 420)])->water->mostLossGrams(),
+            1e-9,
+        );
+    }
+
+    public function test_what_water_came_into_has_no_date_until_it_is_had_and_then_that_of_its_water(): void
+    {
+        $on = new DateTimeImmutable('2026-12-01');
+        $fresh = self::plan('rosemary', 'fresh', 50, 150, SteepMethod::WaterBath);
+        self::assertNull($fresh->bestBefore());
+        self::assertNotNull(self::plan()->bestBefore());
+
+        $wet = new SteepYield($fresh, 130);
+        self::assertSame(['2026-12-08', Store::Fridge], [$wet->bestBefore($on)->format('Y-m-d'), $wet->store()]);
+        // 28.8 g less 28 g is 0.6 % of 130 g: traces.
+        $traces = new SteepYield($fresh, 130, 28.0);
+        self::assertSame(['2027-03-02', Store::Cool], [$traces->bestBefore($on)->format('Y-m-d'), $traces->store()]);
+        $dry = new SteepYield($fresh, 130, 28.8);
+        self::assertSame(Store::Anywhere, $dry->store());
+        self::assertGreaterThanOrEqual('2027-11', $dry->bestBefore($on)->format('Y-m'));
+        // And the same oil in a formula says the same.
+        $lot = $wet->ingredient('lot-1', 'Fresh rosemary in oil');
+        $formula = self::formula(['olive-oil' => '1 g']);
+        $assessment = Assessor::standard()->assess(
+            $formula->withLines([new Line('l1', 'lot-1', 'x', new WrittenAmount('100 g'), '', Phase::Warm)]),
+            new Context(self::catalogue()->with($lot), new Kitchen()),
+        );
+        $keeping = Keeping::of($assessment->subject, $on);
+        self::assertSame(
+            ['2026-12-08', '7 days', Store::Fridge],
+            [$keeping->bestBefore->format('Y-m-d'), $keeping->opened, $keeping->store],
+        );
+    }
+
+    public function test_a_wet_plant_left_cold_is_the_highest_risk(): void
+    {
+        $today = new DateTimeImmutable('2026-12-01');
+        $risks = static fn (string $form): array => array_column(
+            MethodTable::for(self::plan('ginger-root', $form, 50, 150), $today, null)->jsonSerialize()['rows'],
+            'risk',
+            'method',
+        );
+
+        self::assertSame(
+            [5, 3, 1],
+            [$risks('fresh')['cold-dark'], $risks('fresh')['water-bath'], $risks('dried')['cold-dark']],
+        );
+    }
+
+    public function test_water_put_in_on_purpose_is_a_stop_where_it_stands(): void
+    {
+        $cold = self::plan();
+        $codes = static fn (SteepMethod $method): array => array_column(
+            array_map(
+                static fn (SteepAdvice $a): array => [$a->code, $a->severity],
+                SteepAdvice::on(
+                    new SteepPlan(
+                        new Charge($cold->charge->herbs, $cold->charge->pours, 5.0),
+                        new Journal([new Stay($method, $cold->timeline->start)]),
+                    ),
+                ),
+            ),
+            1,
+            0,
+        );
+
+        self::assertSame(Severity::Stop, $codes(SteepMethod::ColdDark)['steep.water-added']);
+        self::assertSame(Severity::Caution, $codes(SteepMethod::WaterBath)['steep.water-added']);
     }
 
     public function test_the_oil_carries_what_happened_to_it(): void

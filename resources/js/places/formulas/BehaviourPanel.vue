@@ -116,8 +116,9 @@ const learned = computed(() => {
                 Made today, best before
                 <span class="fig fig-estimated">{{ longDate(keeps.best_before) }}</span>
                 by the low end; once opened
-                <span class="fig fig-estimated">{{ num(keeps.opened_months) }}</span>
-                <span class="unit">{{ keeps.opened_months === 1 ? 'month.' : 'months.' }}</span>
+                <span class="fig fig-estimated">{{ keeps.opened.replace(' M', '') }}</span>
+                <span v-if="keeps.opened.endsWith(' M')" class="unit">{{ keeps.opened === '1 M' ? 'month.' : 'months.' }}</span>
+                <span v-if="keeps.store" class="said-caution block font-semibold">{{ keeps.store }}</span>
             </p>
             <ol class="mt-2 list-decimal space-y-1 pl-5">
                 <li v-for="reason in assessment.life_reasons" :key="reason">{{ reason }}</li>

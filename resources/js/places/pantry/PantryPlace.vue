@@ -252,6 +252,7 @@ function pick(id: string): void {
                             </span>
                             <template v-else>
                                 <span class="quiet">best before {{ sayDate(lot.best_before) }}</span>
+                                <span v-if="lot.store" class="said-caution font-semibold">{{ lot.store }}</span>
                                 <span :class="lot.dry ? 'text-good' : 'said-caution font-semibold'">
                                     {{ lot.dry ? 'dry' : `water ${num(lot.water_percent)} %` }}
                                 </span>

@@ -24,9 +24,10 @@ defineProps<{ label: Schemas['LabelWords'] }>();
             </span>
             <span>
                 Once opened
-                <b>{{ label.opened_months }} M</b>
+                <b>{{ label.opened ?? `${label.opened_months} M` }}</b>
             </span>
         </p>
+        <p v-if="label.store" class="mt-1 font-bold">{{ label.store }}</p>
         <p class="mt-1">{{ label.directions }}</p>
         <p class="mt-1">
             <b>Ingredients:</b>

@@ -104,7 +104,10 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                     <dt class="quiet">Jar is empty</dt>
                     <dd>{{ sayDate(data.empty_on) }}</dd>
                     <dt class="quiet">Best before</dt>
-                    <dd>{{ data.best_before ? sayDate(data.best_before) : 'cannot tell' }}</dd>
+                    <dd>
+                        {{ data.best_before ? sayDate(data.best_before) : 'cannot tell' }}
+                        <span v-if="data.store" class="said-caution block font-semibold">{{ data.store }}</span>
+                    </dd>
                     <dt class="quiet">Worth making</dt>
                     <dd>
                         <span class="fig fig-estimated">{{ num(data.worth_making_grams, 0) }}</span>

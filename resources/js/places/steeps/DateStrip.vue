@@ -155,7 +155,12 @@ const points = computed(() =>
             </g>
         </svg>
         <figcaption class="quiet text-[13px]">
-            Strain {{ sayDate(strain) }}, ready {{ sayDate(ready) }}, best before {{ sayDate(bestBefore) }}.
+            Strain {{ sayDate(strain) }}, ready {{ sayDate(ready)
+            }}{{
+                bestBefore
+                    ? `, best before ${sayDate(bestBefore)}`
+                    : '. Water comes in: it has no date before it is strained and shown dry'
+            }}.
             {{ fixed ? 'Draw the left end to another day.' : 'Draw either end, or use the arrow keys.' }}
         </figcaption>
     </figure>

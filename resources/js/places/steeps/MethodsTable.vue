@@ -72,7 +72,9 @@ const emit = defineEmits<{ choose: [method: Schemas['MethodRow']['method']] }>()
                             <HonestFigure :band="row.age_spent_days" unit="days" basis="estimated" what="Age" />
                         </td>
                         <td class="py-1.5 pr-4 text-right whitespace-nowrap">
+                            <span v-if="row.life_left_months === null" class="quiet">not while water is in it</span>
                             <HonestFigure
+                                v-else
                                 :band="row.life_left_months"
                                 :shown="num(row.life_left_months.best, 0)"
                                 unit="months"

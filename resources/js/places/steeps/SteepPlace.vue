@@ -304,7 +304,10 @@ const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.muta
                                 {{ data.lot.dry ? 'Counts as dry.' : `${num(data.lot.water_percent)} % counted: it bears water.` }}
                             </dd>
                             <dt class="quiet">Best before</dt>
-                            <dd>{{ sayDate(data.lot.best_before) }}</dd>
+                            <dd>
+                                {{ sayDate(data.lot.best_before) }}
+                                <span v-if="data.lot.store" class="said-caution block font-semibold">{{ data.lot.store }}</span>
+                            </dd>
                             <template v-if="data.cost !== null">
                                 <dt class="quiet">Cost what went in</dt>
                                 <dd>
@@ -429,7 +432,7 @@ const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.muta
                             <li v-for="lot in data.lots" :key="lot.id" class="row-line py-1.5">
                                 <RouterLink :to="`/pantry/${lot.ingredient}`" class="font-semibold">{{ lot.name }}</RouterLink>
                                 <span class="quiet block text-[13px]">
-                                    {{ lot.code }}, {{ num(lot.grams) }} g, best before {{ sayDate(lot.best_before) }}
+                                    {{ lot.code }}, {{ num(lot.grams) }} g, best before {{ sayDate(lot.best_before) }}. {{ lot.store }}
                                 </span>
                             </li>
                         </ul>

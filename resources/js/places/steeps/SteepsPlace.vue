@@ -134,7 +134,8 @@ function tone(s: Schemas['SteepRow']): string {
                                 <template v-else-if="s.lot?.withdrawn">must not be used: {{ s.lot.withdrawn }}</template>
                                 <template v-else-if="s.next.kind === 'ready'">{{ s.next.words }}</template>
                                 <template v-else-if="s.lot">
-                                    {{ s.lot.dry ? '' : 'holds traces of water; ' }}best before {{ sayDate(s.lot.best_before) }}
+                                    {{ s.lot.dry ? '' : `may hold ${num(s.lot.water_percent)} % of water; ` }}best before
+                                    {{ sayDate(s.lot.best_before) }}. {{ s.lot.store }}
                                 </template>
                             </span>
                         </RouterLink>

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment;
+
+use Crown\Measure\Months;
+
+/**
+ * How long water lets a thing keep, whatever its oils would: the one rule for formula, jar, lot, pantry, batch, label
+ * and routine. Method page: docs/methods/life.md.
+ */
+final readonly class WaterCap
+{
+    /** Free water without a fitting preservative, in the fridge: days at most. */
+    public const FREE_DAYS = 7;
+
+    /** The same frozen. */
+    public const FROZEN_DAYS = 30;
+
+    /** Traces of water without a preservative, or an emulsion that was not tested: months at most. */
+    public const TRACES_MONTHS = 3.0;
+
+    /**
+     * @param  float  $months at most; INF where water sets no end
+     * @param  string  $why a sentence; "" where water sets no end
+     * @param  string  $cure what would lift it, in words; "" when nothing is known to
+     */
+    private function __construct(public float $months, public Store $store, public string $why, public string $cure)
+    {
+    }
+
+    /** @param  bool  $preserved by something that fits the class */
+    public static function of(WaterClass $class, bool $preserved): self
+    {
+        return match (true) {
+            $class === WaterClass::Free || ($class === WaterClass::Emulsion && ! $preserved) => new self(
+                Months::ofDays(self::FREE_DAYS),
+                Store::Fridge,
+                sprintf(
+                    'Free water without a fitting preservative: %d days in the fridge, or %d days frozen.',
+                    self::FREE_DAYS,
+                    self::FROZEN_DAYS,
+                ),
+                'Without the water: the plant dried first, or an oil extract in its place',
+            ),
+            $class === WaterClass::Traces && ! $preserved => new self(
+                self::TRACES_MONTHS,
+                Store::Cool,
+                sprintf('Traces of water without a preservative: %g months at most, kept cool.', self::TRACES_MONTHS),
+                'Shown to be dry',
+            ),
+            // What testing an emulsion would give cannot be told beforehand.
+            $class === WaterClass::Emulsion => new self(
+                self::TRACES_MONTHS,
+                Store::Anywhere,
+                sprintf('A preserved emulsion that has not been tested: %g months at most.', self::TRACES_MONTHS),
+                '',
+            ),
+            default => new self(INF, Store::Anywhere, '', ''),
+        };
+    }
+}
