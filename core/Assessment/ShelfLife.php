@@ -96,7 +96,10 @@ final readonly class ShelfLife
             ];
         }
         $longer = array_values(
-            array_filter($longer, static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING),
+            array_filter(
+                $longer,
+                static fn (array $l): bool => $l['months']->best > $months->best * self::WORTH_SAYING,
+            ),
         );
         usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
 

@@ -96,9 +96,9 @@ final readonly class Node
     public function one(string $key, string $enum, ?BackedEnum $none = null): BackedEnum
     {
         $value = $this->fields[$key] ?? $none?->value;
-        $case = is_string($value) || is_int($value) ? $enum::tryFrom($value) : null;
+        $found = array_filter($enum::cases(), static fn (BackedEnum $c): bool => $c->value === $value);
 
-        return $case ?? throw JsonError::field(
+        return array_values($found)[0] ?? throw JsonError::field(
             $this->at($key),
             implode(', ', array_map(static fn (BackedEnum $c): string => (string) $c->value, $enum::cases())),
         );

@@ -105,7 +105,8 @@ final readonly class Label
             ProductKind::RinseOutBalm => 'After washing, smooth through the lengths, leave 2 to 3 minutes, rinse.',
             ProductKind::Balm => 'Warm a little between the fingers, smooth over edges and ends.',
             ProductKind::WhippedButter,
-            ProductKind::StirredButter => 'Melt a fingertip of it in the palms and smooth over damp lengths. Dry '.'fingers or a spatula.',
+            ProductKind::StirredButter => 'Melt a fingertip of it in the palms and smooth over damp lengths. Dry '
+                .'fingers or a spatula.',
             default => 'A little at a time over lengths and ends.',
         };
     }
@@ -126,8 +127,9 @@ final readonly class Label
             $cautions[] = ($store->words() ?: 'Keep it cool.').' Throw it away if look or smell changes.';
         }
         if (! $formula->kind->isRinsed()) {
-            $cautions[]
-                = $store === Store::Fridge ? 'Dark and dry. Dry fingers only.' : 'Cool, dark and dry. Dry fingers only.';
+            $cautions[] = $store === Store::Fridge
+                ? 'Dark and dry. Dry fingers only.'
+                : 'Cool, dark and dry. Dry fingers only.';
         }
         $cautions[] = 'Sudden or patchy hair loss, sores or a rash: see a clinician.';
 

@@ -236,6 +236,7 @@ export function aLot(id: number, name: string, more: Partial<Schemas['Lot']> = {
         water_percent: 0,
         made_on: '2026-11-01',
         best_before: '2027-09-01',
+        store: '',
         steep_id: 1,
         code: 'ST-1',
         drawn: false,

@@ -131,7 +131,7 @@ final class FiguresTest extends CoreTestCase
         $parts = match ($kind) {
             'formula' => [...self::ofFormula($draw), ...Wider::ofFormula($draw, $n)],
             'steep' => [...self::ofSteep($draw), ...Wider::ofSteep($draw)],
-            'head' => self::ofHead($draw),
+            'head' => [...self::ofHead($draw), ...Wider::ofHead($draw)],
             'text' => Wider::ofText($draw),
             default => self::ofWish($draw),
         };

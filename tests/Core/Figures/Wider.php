@@ -8,13 +8,26 @@ use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Context;
 use Crown\Assessment\Finding;
+use Crown\Assessment\LoadPlan;
 use Crown\Assessment\Reshare;
 use Crown\Assessment\Stock;
+use Crown\Assessment\WaterPlan;
+use Crown\Catalogue\Need;
 use Crown\Exchange\FormulaText;
 use Crown\Formula\Edits;
 use Crown\Formula\Family;
 use Crown\Formula\Formula;
 use Crown\Formula\FormulaDocument;
+use Crown\Formula\ProductKind;
+use Crown\Head\CrownMap;
+use Crown\Head\FirstFormula;
+use Crown\Head\Fit;
+use Crown\Head\Guide;
+use Crown\Head\HeadCheck;
+use Crown\Head\Mark;
+use Crown\Head\Scalp;
+use Crown\Head\Shortlist;
+use Crown\Head\Zone;
 use Crown\Learning\Batches;
 use Crown\Learning\Observation;
 use Crown\Learning\Predicted;
@@ -23,16 +36,27 @@ use Crown\Make\BatchClosing;
 use Crown\Make\MakeSheet;
 use Crown\Make\Weighing;
 use Crown\Measure\MeasureError;
+use Crown\Papers\Label;
 use Crown\Problem;
 use Crown\Reading\RecipeReader;
+use Crown\Rhythm\DayState;
+use Crown\Rhythm\PatchTest;
+use Crown\Rhythm\RoutineState;
+use Crown\Steep\Entry;
+use Crown\Steep\EntryKind;
 use Crown\Steep\JarState;
+use Crown\Steep\MethodTable;
 use Crown\Steep\NextAct;
 use Crown\Steep\ShakeStrip;
 use Crown\Steep\Signs;
 use Crown\Steep\Standing;
+use Crown\Steep\SteepAdvice;
 use Crown\Steep\SteepError;
+use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
+use Crown\Steep\Straining;
+use Crown\Steep\Timing;
 use Crown\Steep\WaterChoice;
 use DateTimeImmutable;
 
@@ -72,6 +96,8 @@ final class Wider
             'stock' => Stock::of($assessment->subject->composition, self::atHand($draw, $assessment)),
             'made' => self::made($draw, $assessment, $context),
             'moved' => self::moved($assessment, $context),
+            'said' => self::said($assessment, $context, $changed),
+            'damaged' => self::damaged($draw, $formula),
         ];
     }
 
@@ -112,7 +138,134 @@ final class Wider
             ),
             'signs' => array_map(FiguresTest::numbersIn(...), array_map(strval(...), array_values(Signs::of($plan)))),
             'yields' => $yields,
+            'timing' => array_map(static fn (int $day): array => self::timed($plan, $today, $day), [
+                0,
+                1,
+                2,
+                3,
+                7,
+                14,
+                27,
+                28,
+                29,
+                30,
+                31,
+                33,
+                60,
+            ]),
+            'said' => self::marked([
+                array_map(static fn (SteepAdvice $a): string => $a->message, SteepAdvice::on($plan)),
+                Straining::steps($plan),
+                Straining::inShort($plan),
+                array_map(
+                    static fn (int $day): string => NextAct::of(
+                        $plan,
+                        $standing,
+                        $today->modify(sprintf('+%d days', $day)),
+                    )->words(),
+                    $days,
+                ),
+            ]),
+            'entries' => self::marked(self::entries($draw, $today)),
         ];
+    }
+
+    /** @return array<string, mixed> of a head: its words, its crown on several days, and its routine as it is ticked */
+    public static function ofHead(Draw $draw): array
+    {
+        $head = $draw->head();
+        $today = new DateTimeImmutable(self::DAY);
+        $marks = [];
+        foreach ([0, 3, 3, 9] as $day) {
+            $marks[] = new Mark(
+                $draw->one(Zone::cases()),
+                $draw->one(Scalp::cases()),
+                $today->modify(sprintf('+%d days', $day)),
+            );
+        }
+        $map = new CrownMap($marks);
+        $assessment = Assessor::standard()
+            ->with(new HeadCheck($head))
+            ->assess($draw->formula(), new Context($draw->catalogue, $draw->kitchen()));
+        $first = (new FirstFormula($draw->catalogue, $head))->make($draw->one(ProductKind::cases()), $draw->chosen());
+
+        return [
+            'crown' => array_map(
+                static fn (int $day): array => [
+                    array_map(
+                        static fn (Zone $z): string => $map->at($z, $today->modify(sprintf('+%d days', $day)))->value,
+                        Zone::cases(),
+                    ),
+                    $map->scalp($today->modify(sprintf('+%d days', $day)), $head->scalp)->value,
+                ],
+                [-1, 0, 2, 3, 4, 9, 12],
+            ),
+            'said' => self::marked([
+                array_map(static fn (Finding $f): string => $f->message(), $assessment->findings),
+                Guide::suggest($draw->answers()),
+                $first->remarks,
+                $first->reasons,
+                $head->redFlags(),
+                Fit::of($head, $assessment->subject),
+                (new Shortlist($draw->catalogue, $head))->for($draw->one(Need::cases()), [], '', 6),
+            ]),
+            'ticked' => self::ticked($draw),
+        ];
+    }
+
+    /** @return list<string> the state of a routine after each of ten ticks */
+    private static function ticked(Draw $draw): array
+    {
+        $days = $draw->routine(new DateTimeImmutable(self::DAY))->days();
+        $state = RoutineState::Patch;
+        $states = [];
+        for ($n = 0; $n < 10; $n++) {
+            $test = new PatchTest($state, $draw->one([true, true, false]));
+            try {
+                $state = $test->ticked(
+                    $draw->one(array_slice($days, 0, 6)),
+                    $draw->one(DayState::cases()),
+                    new DateTimeImmutable($draw->one(['2027-03-09', '2027-03-10', '2027-03-12', '2027-03-20'])),
+                );
+                $states[] = $state->value;
+            } catch (Problem $e) {
+                $states[] = $e->cause;
+            }
+        }
+
+        return $states;
+    }
+
+    /** @return array<string, mixed> */
+    private static function timed(SteepPlan $plan, DateTimeImmutable $today, int $day): array
+    {
+        $wanted = $today->modify(sprintf('+%d days', $day));
+        [$method, $why] = MethodTable::for($plan, $today, $wanted)->recommended();
+
+        return [Timing::of($plan, $today, $wanted)['latest_start'], $method->value, self::marked([$why])];
+    }
+
+    /** @return list<string> */
+    private static function entries(Draw $draw, DateTimeImmutable $on): array
+    {
+        $words = [];
+        foreach (EntryKind::cases() as $kind) {
+            $entry = new Entry($kind, $on, [
+                'grams' => $draw->one([0.04, 12.5, 100.0]),
+                'before' => 612.5,
+                'after' => $draw->one([600.25, 612.5]),
+                'method' => $draw->one(SteepMethod::cases())->value,
+                'ingredient' => $draw->one(['rosemary', 'olive-oil', 'unicorn']),
+                'form' => 'dried',
+                'herb' => $draw->one(['kept', 'composted']),
+                'sign' => 'clear',
+                'colour' => $draw->one(['', 'green']),
+                'smell' => $draw->one(['', 'fresh']),
+            ]);
+            $words[] = $entry->words($draw->catalogue);
+        }
+
+        return $words;
     }
 
     /** @return array<string, mixed> a recipe written out in one of several ways, as it is read back */
@@ -148,6 +301,58 @@ final class Wider
             'formula' => FormulaDocument::write($recipe->toFormula()),
             'for' => $recipe->for,
         ];
+    }
+
+    /** Every sentence of it: a mended word moves these marks and no other. */
+    private static function said(Assessment $assessment, Context $context, Formula $changed): string
+    {
+        $label = new Label($assessment, '270310-1', 50.0, new DateTimeImmutable(self::DAY), 'Here');
+
+        return self::marked([
+            $assessment,
+            $label->ingredients(),
+            $label->directions(),
+            $label->cautions(),
+            FormulaText::write($assessment),
+            Edits::between($assessment->subject->formula(), $changed),
+            new WaterPlan($assessment->subject, $context->catalogue),
+            new LoadPlan($assessment->subject),
+            (new MakeSheet($assessment, $context->kitchen->scaleGrams))->tasks(),
+        ]);
+    }
+
+    /** With its words; floats to seven digits, so that it is the same on every machine. */
+    private static function marked(mixed $said): string
+    {
+        $plain = json_decode((string) json_encode($said), true);
+        array_walk_recursive($plain, static function (mixed &$value): void {
+            $value = is_float($value) ? sprintf('%.7g', $value) : $value;
+        });
+
+        return md5((string) json_encode($plain));
+    }
+
+    /** @return list<string> what is said of a document of which one thing is wrong */
+    private static function damaged(Draw $draw, Formula $formula): array
+    {
+        $said = [];
+        foreach (range(1, 6) as $_) {
+            $document = FormulaDocument::write($formula);
+            $wrong = $draw->one([null, true, -1, 0, '', 'x', [], ['x'], 1e12, str_repeat('long ', 60)]);
+            $at = $draw->one(array_keys($document));
+            if ($draw->one([true, false]) && is_array($document['lines'][0] ?? null)) {
+                $document['lines'][0][$draw->one(array_keys($document['lines'][0]))] = $wrong;
+            } else {
+                $document[$at] = $wrong;
+            }
+            try {
+                $said[] = md5((string) json_encode(FormulaDocument::write(FormulaDocument::read($document))));
+            } catch (Problem $e) {
+                $said[] = $e->path.' '.$e->cause;
+            }
+        }
+
+        return $said;
     }
 
     /** @return list<mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Json;
 
+use Crown\Formula\ProductKind;
 use Crown\Json\JsonError;
 use Crown\Json\Node;
 use Crown\Steep\SteepMethod;
@@ -99,5 +100,20 @@ final class NodeTest extends TestCase
             self::assertSame($path, $problem->path);
             self::assertStringContainsString($allowed, $problem->getMessage());
         }
+    }
+
+    public function test_a_number_is_no_word_of_a_choice(): void
+    {
+        foreach ([0, 1, 1.5, true, [], 'soft'] as $wrong) {
+            try {
+                Node::of(['kind' => $wrong])->one('kind', ProductKind::class);
+                self::fail('taken: '.json_encode($wrong));
+            } catch (JsonError $e) {
+                self::assertSame('kind', $e->path);
+                self::assertStringContainsString('whipped-butter', $e->getMessage());
+            }
+        }
+        self::assertSame(ProductKind::Balm, Node::of(['kind' => 'balm'])->one('kind', ProductKind::class));
+        self::assertSame(ProductKind::Balm, Node::of([])->one('kind', ProductKind::class, ProductKind::Balm));
     }
 }
