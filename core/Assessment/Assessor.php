@@ -24,6 +24,7 @@ final readonly class Assessor
             new Checks\Constituents(),
             new Checks\AudienceAdvice(),
             new Checks\Phototoxic(),
+            new Checks\DoseRange(),
             new Checks\FreeWater(),
             new Checks\Preservation(),
             new Checks\AntioxidantMistaken(),

@@ -14,6 +14,9 @@ use Crown\Measure\Unit;
 /** The essential oils of a composition against what an audience may bear. Method page: docs/methods/load.md. */
 final readonly class Load
 {
+    /** What calls itself so counts in the total, also when nothing else is known of it. */
+    private const CALLED = '/\b(?:essential\s+oils?|e\.?o\.?|fragrances?|perfume|parfum|absolute|attar)\b/iu';
+
     /** @param  list<Portion>  $oils */
     private function __construct(private Composition $composition, public array $oils, private float $scaleGrams)
     {
@@ -22,7 +25,13 @@ final readonly class Load
     /** @param  float  $scaleGrams resolution of the scale on which a cure's amounts will be weighed */
     public static function of(Composition $composition, float $scaleGrams): self
     {
-        return new self($composition, $composition->ofKind(IngredientKind::EssentialOil), $scaleGrams);
+        $oils = array_filter(
+            $composition->counted(),
+            static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil
+                || (! $p->ingredient->isPlaced() && preg_match(self::CALLED, $p->line->name) === 1),
+        );
+
+        return new self($composition, array_values($oils), $scaleGrams);
     }
 
     /** All essential oils together, per cent of the finished mass. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Catalogue;
 
 use Crown\Catalogue\Internal\NameIndex;
+use Crown\Catalogue\Internal\Nature;
 use Crown\Catalogue\Internal\Shelf;
 
 /**
@@ -12,6 +13,9 @@ use Crown\Catalogue\Internal\Shelf;
  */
 final readonly class Catalogue
 {
+    /** So many more likenesses are looked at as may fall away. */
+    private const OF_ANOTHER_NATURE = 6;
+
     /**
      * @param  Shelf  $own the studio's own and corrected entries and its steeped oils, which stand before those on the
      *     shelf
@@ -147,10 +151,12 @@ final readonly class Catalogue
     public function search(string $name, int $limit = 5): array
     {
         $matches = [];
-        foreach ($this->names->search($name, $limit) as $id => [$score, $matched]) {
-            $matches[] = new NameMatch($this->get($id), $score, $matched);
+        foreach ($this->names->search($name, $limit + self::OF_ANOTHER_NATURE) as $id => [$score, $matched]) {
+            if (Nature::fits($name, $this->get($id), $matched)) {
+                $matches[] = new NameMatch($this->get($id), $score, $matched);
+            }
         }
 
-        return $matches;
+        return array_slice($matches, 0, $limit);
     }
 }

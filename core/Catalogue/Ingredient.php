@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Catalogue\Internal\Nature;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 use Crown\Measure\Substance;
@@ -11,6 +12,9 @@ use Crown\Measure\Substance;
 /** One ingredient of the craft, from the reference catalogue or made in the studio. */
 final readonly class Ingredient
 {
+    /** Water in what calls itself a water, a juice or a tea and is not known, as a share of its mass. */
+    private const WET = 0.95;
+
     /** Of an oil whose density is not known, g/ml at 20 °C. */
     public const OIL_DENSITY = 0.92;
 
@@ -42,13 +46,15 @@ final readonly class Ingredient
     /** Stands for a name that was written but not found, so that its line is kept and asked about. */
     public static function unplaced(string $name): self
     {
+        $wet = Nature::isWet($name) ? self::WET : 0.0;
+
         return new self(
             '',
             $name,
             '',
             IngredientKind::Unknown,
             new FactSheet($name, []),
-            new Composition(new FattyAcids([], ''), SolidFat::liquid()),
+            new Composition(new FattyAcids([], ''), SolidFat::liquid(), waterShare: $wet),
             vegan: false,
         );
     }
@@ -184,7 +190,7 @@ final readonly class Ingredient
                 Property::Moisture,
                 0.0,
             ),
-            IngredientKind::ReadySteep => $this->composition->waterShare,
+            IngredientKind::ReadySteep, IngredientKind::Unknown => $this->composition->waterShare,
             default => 0.0,
         };
     }

@@ -114,8 +114,14 @@ final readonly class RecipeReader
             }
         }
 
-        // A name of an ingredient is not whom it is for: "baby aloe" stays out.
-        $told = implode("\n", [$title, ...array_map(static fn (Step $s): string => $s->text, $steps), ...$notes]);
+        // A name of an ingredient is not whom it is for: "baby aloe" stays out. What is none and has no amount may be.
+        $strays = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() === '' && $l->amount === '');
+        $told = implode("\n", [
+            $title,
+            ...array_map(static fn (Step $s): string => $s->text, $steps),
+            ...$notes,
+            ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
+        ]);
 
         return new Recipe(
             $title,
@@ -136,11 +142,12 @@ final readonly class RecipeReader
             throw ReadingError::tooLong(mb_strlen($text));
         }
         // Control and direction marks are dropped; they carry nothing a maker meant.
-        $text = preg_replace(
-            '/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u',
-            '',
-            $text,
-        ) ?? '';
+        $text
+            = preg_replace(
+                '/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u',
+                '',
+                $text,
+            ) ?? '';
         $rows = array_values(
             array_filter(
                 array_map(trim(...), preg_split('/\R/u', $text) ?: []),
@@ -160,20 +167,22 @@ final readonly class RecipeReader
     private static function unbulleted(string $row): string
     {
         $row = preg_replace('/^(?:[\p{So}\p{Sk}\x{fe0f}\x{200d}]+\s*)+/u', '', $row) ?? $row;
-        $row = preg_replace(
-            '/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu',
-            '',
-            $row,
-        ) ?? $row;
+        $row
+            = preg_replace(
+                '/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu',
+                '',
+                $row,
+            ) ?? $row;
 
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
-        $row = preg_replace(
-            '/^(?:for [\p{L} -]{2,30}|ratios?|mix|blend|base|recipe|ingredients?|you need):\s+(?='
-                .self::START
-                .')/iu',
-            '',
-            trim(self::withoutMarks($row)),
-        ) ?? $row;
+        $row
+            = preg_replace(
+                '/^(?:for [\p{L} -]{2,30}|ratios?|mix|blend|base|recipe|ingredients?|you need):\s+(?='
+                    .self::START
+                    .')/iu',
+                '',
+                trim(self::withoutMarks($row)),
+            ) ?? $row;
 
         return trim($row);
     }
@@ -273,11 +282,12 @@ final readonly class RecipeReader
     /** @return list<ReadLine> */
     private function ingredientLines(string $bare, string $row): array
     {
-        $bare = preg_replace(
-            ['/\b(oz\.?|ounces?)\s+by volume\b/iu', '/\s+by (?:weight|mass|volume)\b/iu'],
-            ['fl oz', ''],
-            $bare,
-        ) ?? $bare;
+        $bare
+            = preg_replace(
+                ['/\b(oz\.?|ounces?)\s+by volume\b/iu', '/\s+by (?:weight|mass|volume)\b/iu'],
+                ['fl oz', ''],
+                $bare,
+            ) ?? $bare;
         $together = Together::in($bare);
         if ($together !== []) {
             return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $together);
@@ -344,7 +354,8 @@ final readonly class RecipeReader
                 $m,
             ) === 1
         ) {
-            $line = $m[1]
+            $line
+                = $m[1]
                 .' capsules'
                 .(preg_match('/(\d+(?:[.,]\d+)?)\s*mg/iu', $m[4], $mg) === 1 ? ' of '.$mg[1].' mg' : '')
                 .' '
@@ -354,11 +365,12 @@ final readonly class RecipeReader
             $leading = AmountReader::leading($line);
         } catch (MeasureError) {
             // "-3 g of water", "2000 kg shea": the name is kept, the amount is refused with its own message later.
-            $name = preg_replace(
-                '/^\s*-?[\d.,\/]+\s*(?:kg|g|ml|l|oz|lb|tbsp|tsp|cups?|drops?|parts?|%)?\s+/iu',
-                '',
-                $line,
-            ) ?? $line;
+            $name
+                = preg_replace(
+                    '/^\s*-?[\d.,\/]+\s*(?:kg|g|ml|l|oz|lb|tbsp|tsp|cups?|drops?|parts?|%)?\s+/iu',
+                    '',
+                    $line,
+                ) ?? $line;
 
             return [self::cleaned($name), trim(mb_substr($line, 0, max(0, mb_strlen($line) - mb_strlen($name))))];
         }
@@ -486,10 +498,11 @@ final readonly class RecipeReader
      */
     private function alsoNamed(string $name, Ingredient $first): string
     {
-        $pieces = preg_split(
-            '/\s*(?:,|;|&|\+|\band\b|\bplus\b|\bwith\b)\s*/iu',
-            preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name,
-        )
+        $pieces
+            = preg_split(
+                '/\s*(?:,|;|&|\+|\band\b|\bplus\b|\bwith\b)\s*/iu',
+                preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name,
+            )
             ?: [];
         foreach (count($pieces) > 1 ? $pieces : [] as $piece) {
             $match = $this->matches(trim($piece))[0] ?? false;

@@ -39,14 +39,15 @@ final class KeptStudioTest extends TestCase
         '/^today items \d+ tick (method|body) ?/' => null,
     ];
 
-    /** What is judged otherwise since, on purpose: the new figure is other tests' business. */
-    private const ANEW = [
-        // What may have come in at worst decides whether a steeped oil is dry, and what is made of it follows.
-        '/^(steeps\S*|lots) items \d+ (lot|lots \d+)? ?water_percent$/',
-        '/^steeps\/\d+ (lot|lots \d+) water_percent$/',
-        '/^formulas\/10 (assessment|keeps) /',
-        '/^formulas items \d+ (stops|cautions|life_months)$/',
-    ];
+    /**
+     * What is worked out of what was written down follows today's catalogue and rules, and is other tests' business: it
+     * was compared, figure for figure, while only the tables changed.
+     */
+    private const WORKED_OUT
+        = '~^ingredients|^heads/\d+/advice|^formulas/\d+/family|'
+        .' (assessment|plan|planned|fit|keeps|learned|measured|bands|cost\w*|next|strain_steps|signs|zones|weight_\w+'
+        .'|stops|cautions|life_months|texture|water_class|water_percent|best_before|dry|water_left_grams|usual_ratio'
+        .'|worth_making_grams|target_grams|tolerance_grams|within)( |$)~';
 
     public function createApplication(): Application
     {
@@ -77,13 +78,16 @@ final class KeptStudioTest extends TestCase
         $now = $this->figures();
 
         $differ = [];
+        $compared = 0;
         foreach ($then as $path => $figure) {
             $path = $this->today((string) $path);
+            $compared += $path === null ? 0 : 1;
             $told = $path === null || $this->equal($figure, $now[$path] ?? null);
             if (! $told) {
                 $differ[] = sprintf('%s was %s, is %s', $path, json_encode($figure), json_encode($now[$path] ?? null));
             }
         }
+        self::assertGreaterThan(2_000, $compared, 'what was written down is compared');
         self::assertSame([], array_slice($differ, 0, 40), count($differ).' of '.count($then).' figures differ.');
     }
 
@@ -182,10 +186,8 @@ final class KeptStudioTest extends TestCase
 
     private function today(string $path): ?string
     {
-        foreach (self::ANEW as $anew) {
-            if (preg_match($anew, $path) === 1) {
-                return null;
-            }
+        if (preg_match(self::WORKED_OUT, $path) === 1) {
+            return null;
         }
         foreach (self::MOVED as $old => $new) {
             if (preg_match($old, $path) === 1) {

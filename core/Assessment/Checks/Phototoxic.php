@@ -8,8 +8,10 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
+use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /** Is an oil that burns skin in sunlight above its limit on a product that stays on? */
@@ -46,6 +48,41 @@ final readonly class Phototoxic implements Check
             );
         }
 
-        return $findings;
+        return [...$findings, ...$this->together($subject)];
+    }
+
+    /**
+     * Several under their own limit can be over it together: their shares of it add up.
+     *
+     * @return list<Finding>
+     */
+    private function together(Examined $subject): array
+    {
+        $oils = array_values(
+            array_filter(
+                $subject->composition->counted(),
+                static fn (Portion $p): bool => $p->ingredient->isPhototoxic(),
+            ),
+        );
+        $parts = array_map(
+            static fn (Portion $p): float => ($p->share->high * 100)
+                / $p->ingredient->facts->get(Property::PhototoxicMax)->band->best,
+            $oils,
+        );
+        if (count($oils) < 2 || array_sum($parts) <= 1.0 || max(0.0, ...$parts) > 1.0) {
+            return [];
+        }
+        $sum = array_sum($parts);
+
+        return [
+            new Finding(
+                'phototoxic.together',
+                Severity::Stop,
+                $oils,
+                ['of what sunlight allows, %' => Band::exact($sum * 100)],
+                'load',
+                [new Cure('Cut them to the largest safe amount', $subject->load->scaledBy(0.98 / $sum, $oils))],
+            ),
+        ];
     }
 }

@@ -112,14 +112,18 @@ final readonly class Preservation implements Check
                 );
             }
             if (! Preservative::inRange($portion)) {
-                $findings[] = self::doseFinding($portion);
+                $findings[] = self::doseFinding(
+                    $portion,
+                    in_array($subject->water->class, [WaterClass::Emulsion, WaterClass::Free], true),
+                );
             }
         }
 
         return $findings;
     }
 
-    private static function doseFinding(Portion $portion): Finding
+    /** @param  bool  $wet whether there is water to protect: too little of it then protects nothing */
+    private static function doseFinding(Portion $portion, bool $wet): Finding
     {
         $use = $portion->ingredient->facts->get(Property::Use)->band;
         $percent = $portion->percent();
@@ -127,7 +131,7 @@ final readonly class Preservation implements Check
 
         return new Finding(
             'preservative.dose',
-            $percent > $use->high ? Severity::Stop : Severity::Caution,
+            $percent > $use->high || $wet ? Severity::Stop : Severity::Caution,
             [$portion],
             [
                 'share of the finished mass, %' => $portion->share->scaled(100),

@@ -27,12 +27,14 @@ final readonly class Sentences implements FindingWords
     public function of(Finding $finding): string
     {
         return $this->ofWhat($finding)
-            ?? $this->ofLoad($finding)
-            ?? $this->ofWater($finding)
-            ?? $this->ofPreservation($finding)
-            ?? $this->ofTexture($finding)
-            ?? $this->ofMaking($finding)
-            ?? throw new LogicException(sprintf('There is no sentence for "%s".', $finding->code));
+            ?? ($this->ofLoad($finding)
+                ?? ($this->ofWater($finding)
+                    ?? ($this->ofPreservation($finding)
+                        ?? ($this->ofTexture($finding)
+                            ?? ($this->ofMaking($finding)
+                                ?? throw new LogicException(
+                                    sprintf('There is no sentence for "%s".', $finding->code),
+                                ))))));
     }
 
     /** What it is made of, and for whom. */
@@ -96,6 +98,19 @@ final readonly class Sentences implements FindingWords
                 $f->figure('limit, %')->best,
             ),
             'phototoxic' => $this->phototoxic($f),
+            'phototoxic.together' => sprintf(
+                '%s each stay under what sunlight allows, and come to %.0f %% of it together: skin in the sun '
+                    .'can burn.',
+                self::names($f),
+                $f->figure('of what sunlight allows, %')->best,
+            ),
+            'dose.over' => sprintf(
+                '%s is %.1f %%; its range of use is %g to %g %%. More of it does no more good, and may irritate.',
+                self::names($f),
+                $f->figure('share, %')->best,
+                $f->figure('range, %')->low,
+                $f->figure('range, %')->high,
+            ),
             'child.avoid' => sprintf(
                 '%s is %s; this is meant for "%s".',
                 self::names($f),

@@ -13,13 +13,46 @@ use JsonSerializable;
  */
 final readonly class ForWhom implements JsonSerializable
 {
-    private const INFANT = '/\b(?:newborns?|infants?|toddlers?|bab(?:y|ies)(?!\s+(?:hairs?|oil|shampoo|fine|powder|bottle|edges)))\b/iu';
+    private const NUMBER = '(\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
 
-    private const AGE = '/\b(\d{1,2})[\s-]*(?:years?|yrs?|y\.?\/?o\.?)(?:[\s-]*olds?)?+\b(?!\s+(?:locs?|locks|dreads?|hair|braids?|scars?|recipe|oil|jar|bottle|batch))/iu';
+    private const INFANT = '/\b(?: newborns? | infants? | toddlers? | cradle[\s-]?cap
+        | bab(?:y|ies) (?! \s+ (?: hairs? | shampoo | fine | powder | bottle | edges ) )
+        )\b/ixu';
 
-    private const CHILD = '/\b(?:kids?|child(?:ren)?|sons?|daughters?|nieces?|nephews?|little (?:one|girl|boy)s?|grand(?:child|children|sons?|daughters?))\b/iu';
+    /** In months or weeks: of somebody, not of a jar. */
+    private const YOUNG = '/\b'.self::NUMBER.' [\s-]* (?: months? | mos? | m | weeks? | wks? ) [\s-]* (?: olds? | o )? \b
+        (?! [\s-]* (?: old\s+ )? (?: locs? | hair | jar | bottle | batch | oil | steep | infusion ) )/ixu';
 
-    private const EXPECTING = '/\b(?:pregnan\w+|nursing|breast[\s-]?feeding|post[\s-]?partum)\b/iu';
+    private const AGE = '/\b'.self::NUMBER.' [\s-]* (?: years? | yrs? | y\.? \/? o\.? ) (?: [\s-]* olds? )?+ \b
+        (?! \s+ (?: locs? | locks | dreads? | hair | braids? | scars? | recipe | oil | jar | bottle | batch ) )/ixu';
+
+    /** "Aged 4", "age 4", "a girl of 4". */
+    private const AGED = '/\b (?: aged? | (?: girl | boy | child | son | daughter ) \s+ of ) \s+ '.self::NUMBER.' \b/ixu';
+
+    private const NUMBERS = [
+        'one' => 1,
+        'two' => 2,
+        'three' => 3,
+        'four' => 4,
+        'five' => 5,
+        'six' => 6,
+        'seven' => 7,
+        'eight' => 8,
+        'nine' => 9,
+        'ten' => 10,
+        'eleven' => 11,
+        'twelve' => 12,
+    ];
+
+    private const CHILD = '/\b (?: kids? | kinder\w* | child(?:ren)? | preschoolers? | girls? | boys? | sons?
+        | daughters? | nieces? | nephews? | little \s (?: one | girl | boy )s?
+        | grand (?: child(?:ren)? | sons? | daughters? )
+        ) \b/ixu';
+
+    private const EXPECTING = '/\b (?: pregnan\w+ | expecting | trimester | nursing | lactating | breast[\s-]?feeding
+        | post[\s-]?(?: partum | natal ) | pre[\s-]?natal | new \s m[ou]m
+        | (?: mothers? | m[ou]ms? ) [\s-] to [\s-] be
+        ) \b/ixu';
 
     /** "Not for children", "avoid in pregnancy": said of whom it is not for. "No nuts" says nothing of anybody. */
     private const NOT_FOR = '/\b(?:not|never|avoid|don\'?t|unsafe|unless|keep (?:away|out))\b/iu';
@@ -58,17 +91,25 @@ final readonly class ForWhom implements JsonSerializable
         if (preg_match(self::INFANT, $sentence, $m) === 1) {
             $found[] = [Audience::Infant, $m[0]];
         }
-        $child = preg_match(self::CHILD, $sentence, $kin) === 1 ? $kin[0] : '';
+        $child = preg_match(self::CHILD, $sentence, $kin) === 1 && ! self::isAside($sentence, $kin[0]) ? $kin[0] : '';
+        if (preg_match(self::YOUNG, $sentence, $m) === 1 && self::isSomebody($sentence, $m[0])) {
+            $found[] = [
+                self::number($m[1]) >= 24 && str_contains(mb_strtolower($m[0]), 'm')
+                    ? Audience::Child2To6
+                    : Audience::Infant,
+                $m[0],
+            ];
+        }
         // "Good for 2 years" is no age: somebody has to be that old.
-        $aged = preg_match(self::AGE, $sentence, $m) === 1
-            && ($child !== ''
-                || preg_match('/(?:olds?|o\.?)$/iu', $m[0]) === 1
-                || preg_match('/\b(?:aged?|of)\s+(?:about\s+)?'.preg_quote($m[0], '/').'/iu', $sentence) === 1);
-        if ($aged && (int) $m[1] <= 12) {
+        $aged
+            = (preg_match(self::AGE, $sentence, $m) === 1
+                && ($child !== '' || preg_match('/(?:olds?|o\.?)$/iu', $m[0]) === 1))
+            || preg_match(self::AGED, $sentence, $m) === 1;
+        if ($aged && isset($m[1]) && self::number($m[1]) <= 12) {
             $found[] = [
                 match (true) {
-                    (int) $m[1] < 2 => Audience::Infant,
-                    (int) $m[1] < 6 => Audience::Child2To6,
+                    self::number($m[1]) < 2 => Audience::Infant,
+                    self::number($m[1]) < 6 => Audience::Child2To6,
                     default => Audience::Child6To12,
                 },
                 $m[0],
@@ -83,6 +124,33 @@ final readonly class ForWhom implements JsonSerializable
         }
 
         return $found;
+    }
+
+    private static function number(string $written): int
+    {
+        return self::NUMBERS[mb_strtolower($written)] ?? (int) $written;
+    }
+
+    /** "8 months old", "my lo is 9m", "for my 8 month old": said of somebody; "keeps 8 months" is not. */
+    private static function isSomebody(string $sentence, string $age): bool
+    {
+        $said = preg_quote($age, '/');
+
+        return preg_match('/(?:olds?|o)$/iu', $age) === 1
+            || preg_match(
+                '/\b(?:lo|she|he|who|baby|son|daughter|aged?|girl|boy)\s+(?:is\s+)?(?:about\s+)?'.$said.'/iu',
+                $sentence,
+            ) === 1
+            || preg_match('/\bfor\s+(?:my|a|our|an)\s+'.$said.'/iu', $sentence) === 1;
+    }
+
+    /** "Three kids, no time" tells of the maker. */
+    private static function isAside(string $sentence, string $child): bool
+    {
+        return preg_match(
+            '/^\s*(?:i have\s+)?(?:two|three|four|five|six|\d)\s+'.preg_quote($child, '/').'\s*$/iu',
+            $sentence,
+        ) === 1;
     }
 
     /** @return array{audience: string, words: string} */

@@ -137,7 +137,7 @@ final class LoadPlanTest extends CoreTestCase
             return [$oil['most_drops'], $oil['held_by']];
         };
 
-        self::assertSame([0, 'not for children under 6'], $most('rosemary-eo', Audience::Child2To6));
+        self::assertSame([0, 'not for children under 10'], $most('rosemary-eo', Audience::Child2To6));
         self::assertSame([0, 'to be avoided in pregnancy and nursing'], $most('clove-bud-eo', Audience::Pregnancy));
         self::assertSame([0, 'not for children under 2'], $most('lavender-eo', Audience::Infant));
     }

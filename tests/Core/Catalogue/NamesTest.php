@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Catalogue;
 
 use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\Internal\NameIndex;
 use Crown\Catalogue\Name;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -133,5 +134,61 @@ final class NamesTest extends CoreTestCase
         ) {
             self::assertSame($plain, Name::normalised($written));
         }
+    }
+
+    /** @return iterable<string, array{string, list<string>}> what a name must never be taken for with any certainty */
+    public static function otherNatures(): iterable
+    {
+        $table = [
+            'fenugreek water' => ['fenugreek'],
+            'clove water' => ['clove-bud'],
+            'green tea water' => ['green-tea'],
+            'coconut water' => ['coconut-oil', 'coconut-oil-refined'],
+            'coconut milk' => ['coconut-oil'],
+            'tea tree water' => ['tea-tree-eo'],
+            'lemon juice' => ['lemon-expressed-eo'],
+            'onion juice' => ['onion'],
+            'neem water' => ['neem-oil', 'neem-leaf'],
+            'amla oil' => ['amla'],
+            'bhringraj oil' => ['bhringraj'],
+            'nettle oil' => ['nettle'],
+            'garlic oil' => ['garlic'],
+            'sulfur powder' => ['dimethyl-sulfone'],
+            'sulfur' => ['dimethyl-sulfone'],
+            'vitamin c' => ['vitamin-e'],
+            'castor wax' => ['castor-oil'],
+            'olive wax' => ['olive-oil'],
+            'marula butter' => ['marula-oil'],
+            'sandalwood powder' => ['sandalwood-eo'],
+            'cocoa powder' => ['cocoa-butter'],
+            'gluconolactone' => ['gluconolactone-benzoate'],
+            'dehydroacetic acid' => ['benzyl-alcohol-dha'],
+            'caprylyl glycol' => ['caprylyl-glycol-phenoxyethanol'],
+        ];
+        foreach ($table as $name => $never) {
+            yield $name => [$name, $never];
+        }
+    }
+
+    /** @param  list<string>  $never */
+    #[DataProvider('otherNatures')]
+    public function test_a_name_never_slides_to_a_thing_of_another_nature(string $name, array $never): void
+    {
+        foreach (self::catalogue()->search($name, 3) as $match) {
+            self::assertTrue(
+                $match->score < 0.85 || ! in_array($match->ingredient->id, $never, true),
+                $match->ingredient->id,
+            );
+        }
+        $first = self::catalogue()->search($name, 1)[0] ?? null;
+        self::assertNotContains($first?->ingredient->id, $never);
+    }
+
+    public function test_what_calls_itself_a_water_and_is_not_known_counts_as_water(): void
+    {
+        $water = static fn (string $name): float => Ingredient::unplaced($name)->freeWater('');
+
+        self::assertSame([0.95, 0.95, 0.95], [$water('Fenugreek water'), $water('pear juice'), $water('black tea')]);
+        self::assertSame([0.0, 0.0], [$water('moon dust'), $water('water lily oil')]);
     }
 }

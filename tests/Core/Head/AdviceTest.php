@@ -97,7 +97,7 @@ final class AdviceTest extends CoreTestCase
         );
         $against = (new Suitability($head, Season::Cold))->against(self::catalogue()->get('rosemary-eo'));
         self::assertCount(5, $against);
-        foreach (['allergic', 'Not under 6 years', 'pregnancy', 'epilepsy', 'cold months'] as $i => $word) {
+        foreach (['allergic', 'Not under 10 years', 'pregnancy', 'epilepsy', 'cold months'] as $i => $word) {
             self::assertStringContainsString($word, $against[$i]);
         }
         self::assertCount(4, (new Suitability($head, Season::Warm))->against(self::catalogue()->get('rosemary-eo')));

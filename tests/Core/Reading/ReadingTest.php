@@ -191,10 +191,10 @@ final class ReadingTest extends CoreTestCase
         yield ["Growth oil (for my 5 yr old)\n100 g olive oil", Audience::Child2To6, '5 yr old'];
         yield ["Growth oil\n100 g olive oil\nFor kids of 8 years.", Audience::Child6To12, '8 years'];
         yield ["Kids detangling oil\n100 g olive oil", Audience::Child2To6, 'Kids'];
-        yield ["Cradle cap oil for babies\n100 g olive oil", Audience::Infant, 'babies'];
+        yield ["Cradle cap oil for babies\n100 g olive oil", Audience::Infant, 'Cradle cap'];
         yield [
             "Belly and hair oil\n100 g olive oil\nNotes\n"
-                .'I made this while pregnant with twins, every evening before bed.',
+            .'I made this while pregnant with twins, every evening before bed.',
             Audience::Pregnancy,
             'pregnant',
         ];
@@ -295,8 +295,9 @@ final class ReadingTest extends CoreTestCase
 
     public function test_nothing_is_dropped(): void
     {
-        $text = "Title of it\nIngredients\n2 tbsp castor oil\n???\nFor the hair:\nblargle flonk\n"
-                ."<script>alert(1)</script>\n🧴 shine potion 🧴\nMelt it. Pour it.\n-3 g water\n2000 kg shea butter";
+        $text
+            = "Title of it\nIngredients\n2 tbsp castor oil\n???\nFor the hair:\nblargle flonk\n"
+            ."<script>alert(1)</script>\n🧴 shine potion 🧴\nMelt it. Pour it.\n-3 g water\n2000 kg shea butter";
         $recipe = self::read($text);
         $kept = implode("\n", [
             $recipe->title,

@@ -104,7 +104,7 @@ final class WholeDropsTest extends CoreTestCase
         $formula = self::formula([
             'olive-oil' => '1/2 cup',
             'jojoba-oil' => '20 g',
-            'rosemary-eo' => '30 drops',
+            'geranium-eo' => '30 drops',
             'lavender-eo' => '30 drops',
         ]);
         $subject = self::assess($formula)->subject;
@@ -116,7 +116,7 @@ final class WholeDropsTest extends CoreTestCase
         );
 
         self::assertSame('20 g', $amounts['jojoba-oil'], 'what does not move stays as it was written');
-        self::assertMatchesRegularExpression('/^\d+ drops?$/', $amounts['lavender-eo'] ?? $amounts['rosemary-eo']);
+        self::assertMatchesRegularExpression('/^\d+ drops?$/', $amounts['lavender-eo'] ?? $amounts['geranium-eo']);
         $load = static fn (Formula $f): float => self::assess(
             $f->withAudience(Audience::Child6To12),
         )->subject->load->percent()->best;
