@@ -32,6 +32,7 @@ use Illuminate\Support\Carbon;
  * @property float $net_grams
  * @property Carbon|null $best_before
  * @property string $note
+ * @property string $although why it was made although the bench stops at it; "" where it does not
  * @property array<string, mixed> $document
  * @property Collection<int, WeighIn> $weighIns
  * @property Collection<int, BatchStep> $steps the tasks that were done

@@ -58,7 +58,11 @@ final class BatchController
     #[Speaks('Batch', 'BatchDraft', 201, 'Begin to make a formula')]
     public function store(BeginRequest $request, BeginBatch $begin): JsonResponse
     {
-        return new JsonResponse($this->view($begin($request->formula(), User::nameIn($request))), 201);
+        return new JsonResponse($this->view($begin(
+            $request->formula(),
+            User::nameIn($request),
+            $request->string('although')->value(),
+        )), 201);
     }
 
     #[Speaks('Batch', does: 'One batch: what to gather and weigh, and the record of what was')]

@@ -39,6 +39,7 @@ final class BatchResource extends JsonResource
             'jar_ml' => $batch->jar_ml,
             'net_grams' => $batch->net_grams,
             'note' => $batch->note,
+            'although' => $batch->although,
             'formula' => FormulaDocument::write($batch->composed()),
             'weighings' => array_map(
                 static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),

@@ -10,6 +10,8 @@ use App\Studio\Day;
 use App\Studio\Studio;
 use App\Support\Refused;
 use Crown\Make\LotCode;
+use Crown\Make\MakeError;
+use Crown\Make\Stops;
 use Illuminate\Support\Carbon;
 
 /** Begins to make a formula: it is kept as it is today, under a lot code of its own. */
@@ -19,8 +21,12 @@ final class BeginBatch
     {
     }
 
-    /** @throws Refused */
-    public function __invoke(Formula $formula, string $by): Batch
+    /**
+     * @param  string  $although why it is made although the bench stops at it; "" where it does not
+     *
+     * @throws Refused|MakeError
+     */
+    public function __invoke(Formula $formula, string $by, string $although): Batch
     {
         $on = Day::today();
         $batch = new Batch([
@@ -31,6 +37,7 @@ final class BeginBatch
             'made_on' => $on,
             'by_name' => $by,
             'document' => $formula->document,
+            'although' => trim($although),
         ]);
         if ($this->plan->of($batch)->subject->composition->counted() === []) {
             throw Refused::because(
@@ -38,6 +45,7 @@ final class BeginBatch
                 'This formula has no line with a mass yet, so there is nothing to weigh.',
             );
         }
+        Stops::decide(Stops::open($this->plan->of($batch)), $although);
         $batch->save();
 
         return $batch->refresh();

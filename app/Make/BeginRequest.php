@@ -13,7 +13,7 @@ final class BeginRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['formula_id' => 'required|integer'];
+        return ['formula_id' => 'required|integer', 'although' => 'nullable|string|max:500'];
     }
 
     public function formula(): Formula

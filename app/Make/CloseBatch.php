@@ -12,6 +12,7 @@ use App\Support\StaleWrite;
 use Closure;
 use Crown\Make\BatchClosing;
 use Crown\Make\MakeError;
+use Crown\Make\Stops;
 use Crown\Pantry\LotSource;
 use Crown\Papers\Label;
 
@@ -43,6 +44,8 @@ final class CloseBatch
             $asked->float('net_grams'),
             $this->catalogue->context(),
         );
+        $although = trim($asked->string('although')->value());
+        Stops::decide(Stops::anew($actual, $this->plan->of($batch)), $although);
         $label = new Label(
             $actual,
             $batch->lot_code,
@@ -55,6 +58,7 @@ final class CloseBatch
             [
                 'state' => 'done',
                 ...$asked->columns(),
+                'although' => trim($batch->although.' '.$although),
                 'best_before' => $label->keeping()->bestBefore->format('Y-m-d'),
                 'actual' => $actual,
                 'label' => LabelWords::of($label, $batch->made_on),

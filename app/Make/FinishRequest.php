@@ -18,6 +18,7 @@ final class FinishRequest extends FormRequest
             'jar_ml' => 'required|numeric|min:1|max:20000',
             'net_grams' => 'required|numeric|gt:0|max:100000',
             'note' => 'present|nullable|string|max:2000',
+            'although' => 'nullable|string|max:500',
         ];
     }
 

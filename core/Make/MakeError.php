@@ -57,4 +57,24 @@ final class MakeError extends Problem
             'On the day it was made nothing can be said of how long it keeps.',
         );
     }
+
+    /** @param  list<string>  $stops what is said of each */
+    public static function stopped(array $stops): self
+    {
+        return new self(
+            'although',
+            'stopped',
+            sprintf('%s Say why it is made all the same, or settle it on the bench first.', implode(' ', $stops)),
+        );
+    }
+
+    /** @param  list<string>  $stops what is said of each */
+    public static function neverMade(array $stops): self
+    {
+        return new self(
+            'although',
+            'never-made',
+            sprintf('%s No reason outweighs this: settle it on the bench first.', implode(' ', $stops)),
+        );
+    }
 }

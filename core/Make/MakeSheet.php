@@ -6,6 +6,7 @@ namespace Crown\Make;
 
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Portion;
+use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Property;
@@ -13,6 +14,12 @@ use Crown\Measure\Property;
 /** What to gather, weigh and do, in order, generated from an assessed formula. Method page: docs/methods/making.md. */
 final readonly class MakeSheet
 {
+    /** A line is off by no more than this share of its target. */
+    private const MOST = 0.1;
+
+    /** A usual drop of an essential oil, g: 0.035 ml x 0.9 g/ml. */
+    private const DROP_GRAMS = 0.032;
+
     public function __construct(private Assessment $assessment, private float $scaleGrams)
     {
     }
@@ -37,16 +44,24 @@ final readonly class MakeSheet
                 $p->ingredient->name,
                 $p->line->phase,
                 $p->grams->band->best,
-                $this->tolerance($p->grams->band->best),
+                $this->tolerance(
+                    $p->grams->band->best,
+                    $p->ingredient->kind === IngredientKind::EssentialOil,
+                ),
             ),
             $portions,
         );
     }
 
-    /** Within 1 % of the target, but never finer than the scale can show. */
-    public function tolerance(float $target): float
+    /**
+     * Within 1 % of the target, or what the scale can show; at most a tenth of the target, and of an essential oil one
+     * drop.
+     */
+    public function tolerance(float $target, bool $essential = false): float
     {
-        return max($this->scaleGrams, 0.01 * $target);
+        $most = $essential ? min(self::DROP_GRAMS, self::MOST * $target) : self::MOST * $target;
+
+        return min($most, max($this->scaleGrams, 0.01 * $target));
     }
 
     /** @return list<Task> */

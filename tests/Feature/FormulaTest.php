@@ -101,7 +101,7 @@ final class FormulaTest extends StudioTestCase
 
         $child = $this->got('LoadPlan', 'POST', 'load', [...$draft, 'head_id' => $this->headOf(age: '2-6')['id']]);
         self::assertSame(
-            ['Child of 2 to 6', 0, 'not for children under 6'],
+            ['Child of 2 to 6', 0, 'not for children under 10'],
             [$child['audience'], $child['oils'][0]['most_drops'], $child['oils'][0]['held_by']],
         );
         $this->ask('POST', 'load', ['formula' => 'none'])->assertStatus(422);

@@ -8,6 +8,7 @@ use App\Make\WeighIn;
 use App\Pantry\Lot;
 use App\Pantry\StockMovement;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 
 /** What stands in rows of its own: lots and what came to them, who names what, who weighed what. */
 final class GroundTest extends StudioTestCase
@@ -71,6 +72,41 @@ final class GroundTest extends StudioTestCase
             ->assertJsonValidationErrors('task');
         $back = $this->got('Batch', 'PUT', $address, $tick('combine', false, $ticked['revision']));
         self::assertSame([false, false, false, false], array_column($back['tasks'], 'done'));
+    }
+
+    public function test_what_the_bench_stops_at_is_stopped_at_the_counter(): void
+    {
+        $page = $this->formula("Strong oil\n90 g olive oil\n10 g lavender essential oil");
+        $begin = fn (array $more): TestResponse => $this->ask('POST', 'batches', [
+            'formula_id' => $page['id'],
+            ...$more,
+        ]);
+        $begin([])->assertStatus(422)->assertJsonValidationErrors('although');
+        $begin(['although' => ' '])->assertStatus(422);
+        $made = $begin(['although' => 'Thinned before use.'])->assertCreated();
+        self::assertSame('Thinned before use.', $made->json('although'));
+
+        $safe = $this->formula("Mild oil\n99 g olive oil\n0.5 g lavender essential oil");
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $safe['id']]);
+        foreach ([99.0, 8.0] as $i => $grams) {
+            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+                'revision' => $batch['revision'],
+                'line' => $batch['weighings'][$i]['line'],
+                'gathered' => true,
+                'grams' => $grams,
+            ]);
+        }
+        self::assertFalse($batch['weighings'][1]['within']);
+        $finish = ['revision' => $batch['revision'], 'jars' => 1, 'jar_ml' => 120, 'net_grams' => 100, 'note' => ''];
+        $this->ask('POST', 'batches/'.$batch['id'].'/finish', $finish)
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('although');
+        $done = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            ...$finish,
+            'although' => 'For thinning only.',
+        ]);
+        self::assertSame(['done', 'For thinning only.'], [$done['state'], $done['although']]);
+        self::assertContains('load.total', array_column($done['actual']['findings'], 'code'));
     }
 
     public function test_a_strained_oil_is_a_lot_with_all_of_it_left(): void

@@ -198,6 +198,7 @@ export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
         jar_ml: 0,
         net_grams: 0,
         note: '',
+        although: '',
         formula: aFormula(),
         weighings: [aWeighing('l1', 'Shea butter', 30), aWeighing('l2', 'Jojoba', 60)],
         tasks: [aTask('melt', 'Melt the shea butter.'), aTask('fill', 'Fill the jars.')],

@@ -192,7 +192,7 @@ describe('filling', () => {
         slow.settle({ ...weighed, state: 'done' });
         await flushPromises();
         const sent = server.to('/api/batches/5/finish')[0];
-        expect(sent?.body).toEqual({ revision: 1, jars: 3, jar_ml: 30, net_grams: 29.5, note: 'Took longer to melt.' });
+        expect(sent?.body).toEqual({ revision: 1, jars: 3, jar_ml: 30, net_grams: 29.5, note: 'Took longer to melt.', although: '' });
         expect(sent?.headers.get('Idempotency-Key')).toBeTruthy();
     });
 

@@ -1858,6 +1858,7 @@ export interface components {
             label: components["schemas"]["LabelWords"] | null;
             withdrawn: string[];
             findings: components["schemas"]["BatchFinding"][];
+            although: string;
         };
         BatchRow: {
             id: number;
@@ -2086,6 +2087,8 @@ export interface components {
         };
         BatchDraft: {
             formula_id: number;
+            /** @description Why it is made although the bench stops at it. */
+            although?: string | null;
         };
         WeighAsk: {
             revision: number;
@@ -2099,6 +2102,8 @@ export interface components {
             jar_ml: number;
             net_grams: number;
             note: string;
+            /** @description Why it is kept although what was weighed is more than may be. */
+            although?: string | null;
         };
         RoutineDraft: {
             head_id: number;

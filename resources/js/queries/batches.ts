@@ -15,7 +15,7 @@ const at = (batch: number) => ({ params: { path: { batch } } });
 const after = <T>(batch: number, work: () => Promise<T>): Promise<T> => inTurn(`batch ${batch}`, work);
 
 export const useBeginBatch = () =>
-    useMake((formula: number, keyed) => got(api.POST('/api/batches', { body: { formula_id: formula }, ...keyed })), {
+    useMake((body: Schemas['BatchDraft'], keyed) => got(api.POST('/api/batches', { body, ...keyed })), {
         stale: [['batches']],
     });
 

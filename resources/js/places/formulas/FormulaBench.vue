@@ -13,6 +13,7 @@ import type { Moved } from '../../jar/useEdge';
 import { useActs } from '../../ui/acts';
 import HowLink from '../../ui/HowLink.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import UiDialog from '../../ui/UiDialog.vue';
 import { useEvery } from '../../ui/useList';
 import { AUDIENCES, HAIR_TYPES, KINDS, num, sayMonths } from '../../ui/words';
 import BehaviourPanel from './BehaviourPanel.vue';
@@ -108,10 +109,19 @@ function chooseFor(value: string): void {
 const beginning = useBeginBatch();
 const puttingAway = usePutAway();
 const bringingBack = useBringBack();
+/** What the bench stops at is asked about before it is made. */
+const stops = computed(() => assessment.value.findings.filter((f) => f.severity === 'stop' && f.accepted === ''));
+const asking = ref(false);
+const although = ref('');
 async function make(): Promise<void> {
     if (!(await bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
+    if (stops.value.length > 0 && !asking.value) {
+        asking.value = true;
+        return;
+    }
     try {
-        const batch = await beginning.mutateAsync(props.page.id);
+        const batch = await beginning.mutateAsync({ formula_id: props.page.id, although: although.value });
+        asking.value = false;
         await router.push(`/make/${batch.id}`);
     } catch (e) {
         tellProblem(e);
@@ -417,5 +427,26 @@ useActs([
                 </label>
             </section>
         </div>
+        <UiDialog :open="asking" title="The bench stops at this" @close="asking = false">
+            <ul class="space-y-1">
+                <li v-for="stop in stops" :key="stop.code + stop.message" class="said-stop">{{ stop.message }}</li>
+            </ul>
+            <template v-if="stops.every((s) => s.acceptable)">
+                <label class="mt-3 block">
+                    <span class="label">Why it is made all the same; this stands on the record</span>
+                    <textarea v-model="although" class="field" rows="2" maxlength="500" />
+                </label>
+                <div class="mt-3 flex flex-wrap gap-2">
+                    <button type="button" class="act" @click="asking = false">Back to the bench</button>
+                    <button type="button" class="act-quiet" :disabled="although.trim() === '' || beginning.isPending.value" @click="make">
+                        Make it all the same
+                    </button>
+                </div>
+            </template>
+            <template v-else>
+                <p class="mt-3">No reason outweighs this. Settle it on the bench first.</p>
+                <button type="button" class="act mt-3" @click="asking = false">Back to the bench</button>
+            </template>
+        </UiDialog>
     </div>
 </template>

@@ -5,6 +5,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, nextTick, onMounted, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { batchQuery, isBatch, useFinishBatch, useTickTask, useWeigh } from '../../queries/batches';
+import BatchStops from './BatchStops.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import { fixed, num, sayTime } from '../../ui/words';
@@ -27,6 +28,7 @@ const jars = ref(props.batch.formula.size.jars ?? 1);
 const jarMl = ref(props.batch.formula.size.millilitres ?? 100);
 const net = ref('');
 const note = ref('');
+const although = ref('');
 const weighing = useWeigh();
 const ticking = useTickTask();
 const finishing = useFinishBatch();
@@ -94,6 +96,7 @@ async function finish(): Promise<void> {
                 jar_ml: Number(jarMl.value),
                 net_grams: Number(String(net.value).replace(',', '.')),
                 note: note.value,
+                although: although.value,
             },
         }),
     );
@@ -108,6 +111,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
     <div class="max-w-3xl">
         <p class="quiet">Lot {{ batch.lot_code }}</p>
         <h1>{{ batch.title }}</h1>
+        <BatchStops :batch="batch" />
         <TabGroup :selected-index="stage" @change="(to) => (stage = to)">
             <TabList class="border-rule mt-4 flex border-b" aria-label="Stages">
                 <Tab v-for="word in stages" :key="word" v-slot="{ selected }" as="template">
@@ -246,9 +250,13 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                             <span class="label">Note: what went otherwise than planned</span>
                             <textarea v-model="note" class="field" rows="2" maxlength="2000" />
                         </label>
+                        <label v-if="errors['although'] || although" class="col-span-3">
+                            <span class="label">Why it is kept all the same; this stands on the record</span>
+                            <textarea v-model="although" class="field" rows="2" maxlength="500" />
+                        </label>
                         <div class="col-span-3">
                             <FormProblem
-                                v-for="field in ['jars', 'jar_ml', 'net_grams', 'weighings', 'state']"
+                                v-for="field in ['jars', 'jar_ml', 'net_grams', 'weighings', 'state', 'although']"
                                 :key="field"
                                 :errors="errors"
                                 :field="field"

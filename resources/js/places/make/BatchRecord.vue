@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client';
 import JarView from '../../jar/JarView.vue';
 import { fixed, KINDS, num, sayDate } from '../../ui/words';
 import LabelPreview from '../papers/LabelPreview.vue';
+import BatchStops from './BatchStops.vue';
 import BatchFindings from './BatchFindings.vue';
 import HowLink from '../../ui/HowLink.vue';
 
@@ -37,6 +38,7 @@ function printIt(): void {
                 <a :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act">Label as PDF</a>
             </div>
         </div>
+        <BatchStops :batch="batch" />
         <div class="mt-6 grid gap-8 lg:grid-cols-[190px_minmax(0,1fr)_minmax(0,21rem)]">
             <JarView :bands="bands" :label="`What was truly weighed for ${batch.title}`" />
             <div>

@@ -10,7 +10,7 @@ import MoreRows from '../../ui/MoreRows.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { ACTIONS, INGREDIENT_KINDS, NEEDS, num, sayDate, sayMonths } from '../../ui/words';
+import { ACTIONS, daysFromToday, INGREDIENT_KINDS, NEEDS, num, sayDate, sayMonths } from '../../ui/words';
 
 const route = useRoute();
 const router = useRouter();
@@ -251,11 +251,14 @@ function pick(id: string): void {
                                 must not be used: {{ lot.withdrawn }}
                             </span>
                             <template v-else>
-                                <span class="quiet">best before {{ sayDate(lot.best_before) }}</span>
-                                <span v-if="lot.store" class="said-caution font-semibold">{{ lot.store }}</span>
+                                <span v-if="daysFromToday(lot.best_before) < 0" class="said-stop font-semibold">
+                                    past its day since {{ sayDate(lot.best_before) }}
+                                </span>
+                                <span v-else class="quiet">best before {{ sayDate(lot.best_before) }}</span>
                                 <span :class="lot.dry ? 'text-good' : 'said-caution font-semibold'">
                                     {{ lot.dry ? 'dry' : `water ${num(lot.water_percent)} %` }}
                                 </span>
+                                <span v-if="lot.store" class="said-caution col-span-full font-semibold sm:text-right">{{ lot.store }}</span>
                             </template>
                         </li>
                     </ul>
