@@ -18,7 +18,7 @@ final class BranchAndBound
     public const NOTHING = 1e-5;
 
     /** After so many branches the best so far is said to be found, not proven. */
-    private const MOST_BRANCHES = 400;
+    private const MOST_BRANCHES = 2_000;
 
     private int $branches = 0;
 
@@ -136,8 +136,16 @@ final class BranchAndBound
         $undecided = array_values(array_diff($inside, $branch->kept));
         $x = $branch->solution->x;
         usort($undecided, static fn (int $a, int $b): int => [$x[$b], $a] <=> [$x[$a], $b]);
-        if ($undecided === [] || count($branch->kept) >= $this->fewest) {
+        if ($undecided === []) {
             return [];
+        }
+        if (count($branch->kept) >= $this->fewest) {
+            // So many are in it for good already: it can only be one of these alone.
+            $alone = $this->only($branch->kept, $branch);
+
+            return [
+                new Branch($branch->lower, $alone, $branch->kept, Simplex::least($cost, $branch->lower, $alone, $rows)),
+            ];
         }
         $j = $undecided[0];
         $ways = [];

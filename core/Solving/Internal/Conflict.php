@@ -25,10 +25,14 @@ final readonly class Conflict
         if (! $this->isPossible([])) {
             return [$this->impossibleFrame()];
         }
+        // Where the requirements contradict each other with any number of ingredients, the number is no part of it.
+        $anyNumber = new BranchAndBound($this->programme->candidates, null);
+        $byNumber = $this->fewest !== null && $this->isPossible($left, $anyNumber);
+        $search = $byNumber ? $this->search : $anyNumber;
         foreach (array_keys($left) as $k) {
             $without = $left;
             unset($without[$k]);
-            if (! $this->isPossible($without)) {
+            if (! $this->isPossible($without, $search)) {
                 $left = $without;
             }
         }
@@ -37,7 +41,7 @@ final readonly class Conflict
             array_keys($left),
         );
 
-        return $this->fewest !== null && $this->programme->requirements !== []
+        return $byNumber && $this->programme->requirements !== []
             ? [...$words, sprintf('at most %d ingredients', $this->fewest)]
             : $words;
     }
@@ -94,7 +98,7 @@ final readonly class Conflict
     }
 
     /** @param  array<int, true>  $requirements */
-    private function isPossible(array $requirements): bool
+    private function isPossible(array $requirements, ?BranchAndBound $search = null): bool
     {
         $rows = array_filter(
             $this->programme->rows,
@@ -106,7 +110,7 @@ final readonly class Conflict
             ARRAY_FILTER_USE_KEY,
         );
 
-        return $this->search->least(
+        return ($search ?? $this->search)->least(
             $this->programme->zeros(),
             $this->programme->lower,
             $this->programme->upper,

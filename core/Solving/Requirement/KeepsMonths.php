@@ -57,7 +57,14 @@ final readonly class KeepsMonths extends Requirement
 
     public function reached(Programme $programme, array $x): float
     {
-        return $programme->blend($x)->life()->best ?? 0.0;
+        $months = $programme->blend($x)->life()->best ?? 0.0;
+        foreach ($programme->candidates as $j => $candidate) {
+            if ($candidate->ingredient->oxidises() && $x[$j] > self::UNDER) {
+                $months = min($months, $this->life($candidate));
+            }
+        }
+
+        return $months;
     }
 
     public function words(): string
