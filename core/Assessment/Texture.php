@@ -6,6 +6,7 @@ namespace Crown\Assessment;
 
 use Crown\Catalogue\SolidFat;
 use Crown\Measure\Band;
+use Crown\Measure\Property;
 
 /**
  * Effective solids against temperature: S(T) = sum of share x SFC(T) x structure factor. Method page:
@@ -13,6 +14,12 @@ use Crown\Measure\Band;
  */
 final readonly class Texture
 {
+    /** Effective solids at which it just pours, per cent. */
+    private const POURS = 8.0;
+
+    /** Where the curves end, °C. */
+    private const LAST = 40.0;
+
     /** Relative half-width of a solid-fat curve read from a handbook for another harvest. */
     private const SPREAD = 0.12;
 
@@ -76,7 +83,8 @@ final readonly class Texture
             $high += $portion->share->high * $solid * (1 + self::SPREAD);
         }
 
-        return Band::of($low, $best, $high);
+        // No more than all of it can be solid.
+        return Band::of($low, $best, $high)->atMost(100.0);
     }
 
     /** @return array<int, float> best, per cent, keyed by °C */
@@ -96,7 +104,28 @@ final readonly class Texture
      */
     public function poursFrom(): float
     {
-        return ceil($this->fallsTo(8.0) * 2) / 2;
+        return ceil($this->fallsTo(self::POURS) * 2) / 2;
+    }
+
+    /**
+     * The coolest temperature at which it still pours, also above the curve: from what is solid at 40 °C down to
+     * nothing at the highest melting point of its lines.
+     */
+    public function coolestPour(): float
+    {
+        $last = $this->solids(self::LAST)->best;
+        if ($last <= self::POURS) {
+            return $this->poursFrom();
+        }
+        $melted = self::LAST + 1.0;
+        foreach ($this->composition->counted() as $portion) {
+            $facts = $portion->ingredient->facts;
+            if (! $portion->ingredient->composition->solidFat->isLiquid() && $facts->has(Property::Melting)) {
+                $melted = max($melted, $facts->get(Property::Melting)->band->best);
+            }
+        }
+
+        return self::LAST + (($melted - self::LAST) * ($last - self::POURS)) / $last;
     }
 
     /**

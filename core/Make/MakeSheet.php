@@ -14,6 +14,9 @@ use Crown\Measure\Property;
 /** What to gather, weigh and do, in order, generated from an assessed formula. Method page: docs/methods/making.md. */
 final readonly class MakeSheet
 {
+    /** The usual limit of what is delicate, °C. */
+    private const GATE = 40;
+
     /** A line is off by no more than this share of its target. */
     private const MOST = 0.1;
 
@@ -102,13 +105,7 @@ final readonly class MakeSheet
             );
         }
         if ($has(Phase::CoolDown)) {
-            $tasks[] = new Task(
-                TaskKind::CoolDown,
-                $has(Phase::Melt) || $has(Phase::Water)
-                    ? 'Let it cool, then stir in the cool-down phase.'
-                    : 'Stir in the cool-down phase; nothing here needs heat.',
-                'At or under 40 °C on the probe.',
-            );
+            $tasks[] = $this->coolDown($has(Phase::Melt) || $has(Phase::Water));
         }
         if ($kind === ProductKind::WhippedButter) {
             $tasks[] = new Task(
@@ -133,6 +130,39 @@ final readonly class MakeSheet
         );
 
         return $tasks;
+    }
+
+    /** Where it would set before 40 °C, the cool-down phase goes in just above that, and it is poured at once. */
+    private function coolDown(bool $hot): Task
+    {
+        if (! $hot) {
+            return new Task(
+                TaskKind::CoolDown,
+                'Stir in the cool-down phase; nothing here needs heat.',
+                sprintf('At or under %d °C on the probe.', self::GATE),
+            );
+        }
+        $coolest = (int) ceil($this->assessment->subject->texture->coolestPour() + 1.0);
+
+        return $coolest <= self::GATE
+            ? new Task(
+                TaskKind::CoolDown,
+                'Let it cool, then stir in the cool-down phase.',
+                sprintf('At or under %d °C on the probe.', self::GATE),
+            )
+            : new Task(
+                TaskKind::CoolDown,
+                sprintf(
+                    'Let it cool to about %d °C, just above where it sets; stir in the cool-down phase and pour at '
+                        .'once.',
+                    $coolest,
+                ),
+                sprintf(
+                    'About %d °C on the probe. It sets before %d °C; some of the scent is lost.',
+                    $coolest,
+                    self::GATE,
+                ),
+            );
     }
 
     /** A little above the highest melting point there is, at most 90 °C. */

@@ -197,12 +197,30 @@ final class AmountReader
     private const PLAINEST = '/^(\d{1,6}(?:\.\d{1,4})?) (g|kg|ml|oz|cups?|tbsp|tsp|drops?|%)$/D';
 
     /**
+     * A bottle weighed full and empty: "412 - 180 g" is 232 g; under nothing when the second is more. Null for what is
+     * no such thing.
+     */
+    public static function difference(string $text): ?float
+    {
+        $number = '(\d+(?:[.,]\d+)?)';
+        if (preg_match("/^\s*$number\s*(?:g\s*)?(?:-|–|less|minus)\s*$number\s*g?\s*$/iu", $text, $m) !== 1) {
+            return null;
+        }
+
+        return self::value($m[1]) - self::value($m[2]);
+    }
+
+    /**
      * Reads a text that is an amount and nothing else.
      *
      * @throws MeasureError when it cannot be read, is not more than nothing, or is more than a tonne
      */
     public static function read(string $text): Amount
     {
+        $difference = self::difference($text);
+        if ($difference > 0.0 && preg_match('/\dg|\d\s+g/iu', $text) === 1) {
+            return new Amount(Band::exact($difference), Unit::Gram, trim($text));
+        }
         if (preg_match(self::PLAINEST, $text, $m) === 1) {
             return new Amount(Band::exact((float) $m[1]), self::UNITS[$m[2]], $text);
         }

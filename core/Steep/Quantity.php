@@ -32,16 +32,11 @@ final class Quantity
         string $form,
         Kitchen $kitchen,
     ): float {
-        if (
-            preg_match(
-                '/^\s*(\d+(?:[.,]\d+)?)\s*(?:g\s*)?(?:-|–|less|minus)\s*(\d+(?:[.,]\d+)?)\s*g?\s*$/iu',
-                $written,
-                $m,
-            ) === 1
-        ) {
-            $left = (float) str_replace(',', '.', $m[1]) - (float) str_replace(',', '.', $m[2]);
-
-            return $left > 0.0 ? $left : throw SteepError::field('amount', 'a bottle that weighs more full than empty');
+        $difference = AmountReader::difference($written);
+        if ($difference !== null) {
+            return $difference > 0.0
+                ? $difference
+                : throw SteepError::field('amount', 'a bottle that weighs more full than empty');
         }
         $amount = AmountReader::read($written);
         if ($amount->unit->isRelative()) {

@@ -95,7 +95,9 @@ final readonly class SteepAdvice implements JsonSerializable
         $advice = [];
         $usual = $plan->charge->usualRatio();
         $words = static fn (float $x): string => Amount::number(round($x, 1));
-        if ($plan->charge->ratio() < $usual->low) {
+        $cover = $plan->geometry->oilAbovePlantCm()?->best;
+        // Where it is known how high the oil stands, that says whether it covers.
+        if ($plan->charge->ratio() < $usual->low && ($cover === null || ! $plan->vessel->isKnown())) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Caution,
@@ -191,15 +193,18 @@ final readonly class SteepAdvice implements JsonSerializable
         }
         if (round($cover, 1) < Geometry::LEAST_COVER) {
             $more = $plan->geometry->gramsToCover($plan->charge->oil()) ?? 0.0;
+            $rises = Geometry::LEAST_COVER - $cover;
             $advice[] = new self(
                 'steep.cover',
                 Severity::Caution,
-                sprintf(
-                    'Only %.1f cm of oil over the plant; it needs 2.5 cm. About %s g more of %s would cover it.',
-                    $cover,
-                    Amount::number(round($more)),
-                    mb_strtolower($plan->charge->oil()->name),
-                ),
+                sprintf('Only %.1f cm of oil over the plant; it needs %.1f cm. ', $cover, Geometry::LEAST_COVER)
+                    .($air - $rises < $plan->geometry->wantedAirCm()
+                        ? 'The jar has no room for more: a bigger jar, or less plant.'
+                        : sprintf(
+                            'About %s g more of %s would cover it.',
+                            Amount::number(round($more)),
+                            mb_strtolower($plan->charge->oil()->name),
+                        )),
             );
         }
         if ($plan->vessel->isNarrow()) {

@@ -179,4 +179,16 @@ final class AmountReaderTest extends TestCase
         self::assertSame('4 to 6 drops', AmountReader::read('2-3 drops')->scaled(2)->written);
         self::assertSame('18 %', AmountReader::read('18 %')->scaled(2)->written);
     }
+
+    public function test_a_bottle_weighed_full_and_empty_is_what_was_in_it(): void
+    {
+        foreach (['412 - 180 g', '412 g - 180 g', '412 g less 180 g', '412g minus 180g'] as $written) {
+            $amount = AmountReader::read($written);
+            self::assertSame([232.0, Unit::Gram], [$amount->count->best, $amount->unit], $written);
+            self::assertTrue($amount->count->isExact());
+        }
+        // The smaller first is a range.
+        self::assertEqualsWithDelta(25.0, AmountReader::read('20 - 30 g')->count->best, 1e-9);
+        self::assertEqualsWithDelta(2.5, AmountReader::read('2-3 drops')->count->best, 1e-9);
+    }
 }

@@ -190,6 +190,36 @@ final class SteepPlanTest extends CoreTestCase
         );
     }
 
+    public function test_whether_the_plant_is_covered_is_said_by_how_high_the_oil_stands(): void
+    {
+        $codes = static fn (SteepPlan $plan): array => array_map(
+            static fn (SteepAdvice $a): string => $a->code,
+            SteepAdvice::on($plan),
+        );
+        // 120 ml of cloves in 300 ml of oil, in a narrow jar: well covered, though little oil for its mass.
+        $covered = self::plan('clove-bud', 'dried', 60, 280, jar: 700, wide: 7);
+        self::assertGreaterThan(2.5, $covered->geometry->oilAbovePlantCm()?->best);
+        self::assertNotContains('steep.cover', $codes($covered));
+        self::assertNotContains('steep.ratio', $codes($covered));
+        self::assertContains('steep.ratio', $codes(self::plan('clove-bud', 'dried', 60, 180)), 'no jar is known');
+    }
+
+    public function test_a_cure_never_fills_the_jar_past_its_air(): void
+    {
+        $cover = static function (SteepPlan $plan): string {
+            foreach (SteepAdvice::on($plan) as $advice) {
+                if ($advice->code === 'steep.cover') {
+                    return $advice->message;
+                }
+            }
+
+            return '';
+        };
+
+        self::assertStringContainsString('a bigger jar, or less plant', $cover(self::plan(jar: 500, wide: 9)));
+        self::assertStringContainsString('g more of olive oil would cover it', $cover(self::plan(jar: 900, wide: 9)));
+    }
+
     public function test_a_wet_plant_left_cold_is_the_highest_risk(): void
     {
         $today = new DateTimeImmutable('2026-12-01');
