@@ -17,6 +17,7 @@ use Crown\Measure\Converter;
 use Crown\Measure\Figure;
 use Crown\Measure\Input;
 use Crown\Measure\Shares;
+use Crown\Measure\Unit;
 use Crown\Measure\Working;
 
 /** A formula's lines turned into grams and shares. Method page: docs/methods/shares.md. */
@@ -82,6 +83,7 @@ final readonly class Composition
             $placed->masses,
             $placed->problems,
             $placed->sharesPercent,
+            $placed->half(),
         );
     }
 
@@ -112,7 +114,10 @@ final readonly class Composition
     public function ofKind(IngredientKind ...$kinds): array
     {
         return array_values(
-            array_filter($this->counted(), static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true)),
+            array_filter(
+                $this->counted(),
+                static fn (Portion $p): bool => in_array($p->ingredient->kind, $kinds, true),
+            ),
         );
     }
 
@@ -155,6 +160,7 @@ final readonly class Composition
      * @param  array<int, Amount>  $amounts
      * @param  array<int, Figure>  $masses
      * @param  array<int, string>  $problems
+     * @param  float  $placedHalf what weighing has added to the proportions as they are written, g
      */
     private static function sized(
         Formula $formula,
@@ -164,6 +170,7 @@ final readonly class Composition
         array $masses,
         array $problems,
         ?float $sharesPercent,
+        float $placedHalf,
     ): self {
         ksort($masses);
         $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === '', ARRAY_FILTER_USE_KEY);
@@ -176,14 +183,8 @@ final readonly class Composition
         $half = $context->kitchen->scaleGrams / 2;
         $batch = [];
         foreach ($masses as $i => $figure) {
-            // What is weighed is weighed anew at the batch's size: half the resolution counts there, not scaled with
-            // it.
-            $weighed
-                = $figure->basis === Basis::Measured ? self::written($amounts[$i])->scaled($factor) : Band::exact(0.0);
             $batch[$i] = new Figure(
-                $figure->basis === Basis::Measured
-                    ? Band::of(max(0.0, $weighed->low - $half), $weighed->best, $weighed->high + $half)
-                    : $figure->band->scaled($factor),
+                self::atSize($figure, $amounts[$i], $factor, $half, $placedHalf),
                 'g',
                 $figure->basis,
                 new Working($figure->working->method, $figure->working->words.' Scaled to the batch.', [
@@ -194,6 +195,29 @@ final readonly class Composition
         }
 
         return self::built($formula, $ingredients, $amounts, $batch, $problems, $sharesPercent);
+    }
+
+    /**
+     * A mass at the batch's size. What is weighed is weighed anew: half the resolution counts there, and is not scaled
+     * with it.
+     */
+    private static function atSize(Figure $figure, Amount $amount, float $factor, float $half, float $placedHalf): Band
+    {
+        $proportion = $amount->unit === Unit::Percent || $amount->unit === Unit::Part;
+        if ($figure->basis !== Basis::Measured && ! $proportion) {
+            return $figure->band->scaled($factor);
+        }
+        $band = $figure->band;
+        $weighed = $proportion
+            ? Band::of(
+                min($band->low + $placedHalf, $band->best),
+                $band->best,
+                max($band->high - $placedHalf, $band->best),
+            )
+            : self::written($amount);
+        $weighed = $weighed->scaled($factor);
+
+        return Band::of(max(0.0, $weighed->low - $half), $weighed->best, $weighed->high + $half);
     }
 
     /** Grams of a weighed amount as it was written, without the scale's half-width. */

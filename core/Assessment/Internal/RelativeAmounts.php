@@ -228,15 +228,28 @@ final class RelativeAmounts
         return max(0.001, $left / $each);
     }
 
+    /**
+     * What weighing adds to a proportion, g: half the scale's resolution. Nothing while no mass says how much the whole
+     * is: nobody weighs a share.
+     */
+    public function half(): float
+    {
+        return $this->absolute->best > 0.0 || $this->stated > 0.0 ? $this->scale / 2 : 0.0;
+    }
+
     private function proportion(Band $grams, string $words): Figure
     {
+        $half = $this->half();
+
         return new Figure(
-            Band::of(max(0.0, $grams->low - $this->scale / 2), $grams->best, $grams->high + $this->scale / 2),
+            Band::of(max(0.0, $grams->low - $half), $grams->best, $grams->high + $half),
             'g',
             Basis::Converted,
-            new Working('shares', $words.' Weighing it adds half the resolution of the scale.', [
+            new Working('shares', $half > 0.0 ? $words.' Weighing it adds half the resolution of the scale.' : $words, [
                 new Input('whole', Band::exact($this->total), 'g', 'batch size'),
-                new Input('scale resolution', Band::exact($this->scale), 'g', 'studio setting'),
+                ...$half > 0.0
+                    ? [new Input('scale resolution', Band::exact($this->scale), 'g', 'studio setting')]
+                    : [],
             ]),
         );
     }

@@ -149,4 +149,17 @@ final class CompositionTest extends CoreTestCase
         self::assertSame([], $assessment->findings);
         self::assertSame(0.0, $assessment->subject->composition->totalGrams->best);
     }
+
+    public function test_a_recipe_in_per_cent_has_no_scale_error_until_it_has_a_size_and_then_that_of_its_size(): void
+    {
+        $formula = self::formula(['lavender-eo' => '0.5 %', 'olive-oil' => '99.5 %']);
+        $high = static fn (Size $size): float => 100
+            * Composition::of($formula->withSize($size), self::context())->portions[0]->share->high;
+
+        self::assertEqualsWithDelta(0.5, $high(Size::asWritten()), 1e-9);
+        // On a scale of 1 g: 0.5 g more at most of 0.5, 3.365 and 50 g.
+        self::assertEqualsWithDelta(100 * 1.0 / (1.0 + 99.0), $high(Size::mass(100.0)), 1e-9);
+        self::assertEqualsWithDelta(100 * 3.865 / (3.865 + 669.135), $high(Size::mass(673.0)), 1e-9);
+        self::assertEqualsWithDelta(100 * 50.5 / (50.5 + 9949.5), $high(Size::mass(10_000.0)), 1e-9);
+    }
 }
