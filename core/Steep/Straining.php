@@ -94,7 +94,7 @@ final class Straining
             ),
             default => new StrainStep(
                 'settle',
-                'It was not shaken for two days: leave it so.',
+                'Strain it after two days without a shake.',
                 'What floats comes down.',
                 0,
                 0,
