@@ -9,8 +9,11 @@ use Crown\Assessment\Keeping;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Store;
 use Crown\Assessment\WaterClass;
+use Crown\Catalogue\Advice;
 use Crown\Catalogue\IngredientKind;
+use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
+use Crown\Measure\Property;
 use DateTimeImmutable;
 
 /**
@@ -19,6 +22,9 @@ use DateTimeImmutable;
  */
 final readonly class Label
 {
+    /** What holds essential oils is not for the youngest, years. */
+    private const SCENTED_YEARS = 6.0;
+
     /** Share in the finished product above which a fragrance allergen is named, per cent: left on, rinsed off. */
     private const NAMED_LEAVE_ON = 0.001;
 
@@ -26,16 +32,30 @@ final readonly class Label
 
     /** Constituents that are named on labels when they pass the threshold. */
     private const FRAGRANCE_ALLERGENS = [
-        'limonene',
-        'linalool',
-        'citral',
-        'eugenol',
-        'geraniol',
-        'citronellol',
-        'coumarin',
-        'linalyl acetate',
-        'menthol',
-        'camphor',
+        'limonene' => 'Limonene',
+        'linalool' => 'Linalool',
+        'linalyl acetate' => 'Linalyl Acetate',
+        'citral' => 'Citral',
+        'eugenol' => 'Eugenol',
+        'isoeugenol' => 'Isoeugenol',
+        'eugenyl acetate' => 'Eugenyl Acetate',
+        'geraniol' => 'Geraniol',
+        'geranyl acetate' => 'Geranyl Acetate',
+        'citronellol' => 'Citronellol',
+        'coumarin' => 'Coumarin',
+        'farnesol' => 'Farnesol',
+        'benzyl benzoate' => 'Benzyl Benzoate',
+        'benzyl salicylate' => 'Benzyl Salicylate',
+        'cinnamaldehyde' => 'Cinnamal',
+        'methyl salicylate' => 'Methyl Salicylate',
+        'menthol' => 'Menthol',
+        'camphor' => 'Camphor',
+        'carvone' => 'Carvone',
+        'alpha-pinene' => 'Pinene',
+        'beta-pinene' => 'Pinene',
+        'alpha-terpineol' => 'Terpineol',
+        'alpha-santalol' => 'Santalol',
+        'beta-santalol' => 'Santalol',
     ];
 
     public function __construct(
@@ -71,7 +91,7 @@ final readonly class Label
 
         return implode(
             ', ',
-            array_unique([...array_keys($shares), ...array_map(ucwords(...), $this->fragranceAllergens())]),
+            array_unique([...array_keys($shares), ...$this->fragranceAllergens()]),
         );
     }
 
@@ -116,12 +136,12 @@ final readonly class Label
     {
         $formula = $this->assessment->subject->formula();
         $cautions = [
-            'For use on hair and scalp only. Keep out of eyes and from children.',
+            $formula->audience === Audience::Face
+                ? 'For hairline and face. Keep out of eyes and from children.'
+                : 'For use on hair and scalp only. Keep out of eyes and from children.',
             'Patch test first: inner arm, 48 hours.',
+            ...$this->forWhomNot(),
         ];
-        if ($this->assessment->subject->load->oils !== []) {
-            $cautions[] = 'Holds essential oils: not for children under 6, nor in pregnancy without advice.';
-        }
         $store = $this->keeping()->store;
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {
             $cautions[] = ($store->words() ?: 'Keep it cool.').' Throw it away if look or smell changes.';
@@ -134,6 +154,45 @@ final readonly class Label
         $cautions[] = 'Sudden or patchy hair loss, sores or a rash: see a clinician.';
 
         return $cautions;
+    }
+
+    /** @return list<string> whom it is not for, by what is in it: ages, pregnancy, sunlight */
+    private function forWhomNot(): array
+    {
+        $scented = $this->assessment->subject->load->oils !== [];
+        $years = $scented ? self::SCENTED_YEARS : 0.0;
+        $burns = false;
+        foreach ($this->assessment->subject->composition->counted() as $portion) {
+            $years = max($years, $portion->ingredient->facts->best(Property::MinimumAge, 0.0));
+            $burns = $burns || $portion->ingredient->isPhototoxic();
+        }
+        $burns = $burns && ! $this->assessment->subject->formula()->audience->isRinsedOff();
+
+        return [
+            ...$scented ? ['Holds essential oils.'] : [],
+            ...$years > 0.0 ? [sprintf('Not for children under %g.', $years)] : [],
+            ...match ($this->inPregnancy($scented)) {
+                Advice::Avoid => ['Not in pregnancy or while nursing.'],
+                Advice::Caution => ['In pregnancy or while nursing ask first.'],
+                Advice::Ok => [],
+            },
+            ...$burns ? ['Keep skin that it was on out of the sun for a day.'] : [],
+        ];
+    }
+
+    /** The strictest word of its lines; what is scented is never plainly allowed. */
+    private function inPregnancy(bool $scented): Advice
+    {
+        $of = array_map(
+            static fn (Portion $portion): Advice => $portion->ingredient->precautions->pregnancy,
+            $this->assessment->subject->composition->counted(),
+        );
+
+        return match (true) {
+            in_array(Advice::Avoid, $of, true) => Advice::Avoid,
+            $scented || in_array(Advice::Caution, $of, true) => Advice::Caution,
+            default => Advice::Ok,
+        };
     }
 
     /** @return list<string> */
@@ -155,21 +214,16 @@ final readonly class Label
         $threshold = $this->assessment->subject->formula()->audience->isRinsedOff()
             ? self::NAMED_RINSE_OFF
             : self::NAMED_LEAVE_ON;
-        $named = [];
-        foreach (self::FRAGRANCE_ALLERGENS as $name) {
-            $percent = 0.0;
+        $percent = [];
+        foreach (self::FRAGRANCE_ALLERGENS as $constituent => $name) {
             foreach ($this->assessment->subject->composition->counted() as $portion) {
-                $content = $portion->ingredient->composition->constituents[$name] ?? false;
-                $percent
-                    += $content === false || $portion->ingredient->kind->isPlant()
-                        ? 0.0
-                        : $portion->share->high * $content->band->high;
-            }
-            if ($percent > $threshold) {
-                $named[] = $name;
+                $content = $portion->ingredient->composition->constituents[$constituent] ?? null;
+                if ($content !== null && ! $portion->ingredient->kind->isPlant()) {
+                    $percent[$name] = ($percent[$name] ?? 0.0) + $portion->share->high * $content->band->high;
+                }
             }
         }
 
-        return $named;
+        return array_keys(array_filter($percent, static fn (float $p): bool => $p > $threshold));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Papers;
 
+use Crown\Formula\Audience;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
@@ -98,5 +99,55 @@ final class MakeAndLabelTest extends CoreTestCase
             'Citral',
             $words($formula->withAudience(\Crown\Formula\Audience::AdultRinseOff)),
         );
+    }
+
+    public function test_every_scent_allergen_that_is_known_is_named_as_the_law_writes_it(): void
+    {
+        $ingredients = static fn (string $oil): string => (new Label(
+            self::assess(self::formula(['olive-oil' => '99 g', $oil => '1 g'])),
+            'L1',
+            50.0,
+            new DateTimeImmutable('2026-12-01'),
+            '',
+        ))->ingredients();
+
+        foreach (['Benzyl Benzoate', 'Benzyl Salicylate', 'Farnesol', 'Linalool', 'Eugenol', 'Geraniol'] as $name) {
+            self::assertStringContainsString($name, $ingredients('ylang-ylang-eo'));
+        }
+        self::assertStringContainsString('Cinnamal', $ingredients('cinnamon-bark-eo'));
+        self::assertStringContainsString('Santalol', $ingredients('sandalwood-eo'));
+        foreach (['tea-tree-eo', 'rosemary-eo', 'lavender-eo', 'peppermint-eo'] as $oil) {
+            self::assertStringContainsString('Limonene', $ingredients($oil), $oil);
+        }
+        self::assertStringNotContainsString('Limonene', $ingredients('jojoba-oil'));
+    }
+
+    public function test_whom_it_is_not_for_stands_on_the_label(): void
+    {
+        $cautions = static fn (array $lines, Audience $audience = Audience::AdultLeaveOn): string => implode(
+            ' ',
+            (new Label(
+                self::assess(self::formula($lines, audience: $audience)),
+                'L1',
+                50.0,
+                new DateTimeImmutable('2026-12-01'),
+                '',
+            ))->cautions(),
+        );
+
+        $saw = $cautions(['saw-palmetto' => '5 g', 'olive-oil' => '95 g']);
+        self::assertStringContainsString('Not for children under 18.', $saw);
+        self::assertStringContainsString('Not in pregnancy or while nursing.', $saw);
+        $mild = $cautions(['lavender-eo' => '0.5 g', 'olive-oil' => '99 g']);
+        self::assertStringContainsString('Not for children under 6.', $mild);
+        self::assertStringContainsString('ask first', $mild);
+        $plain = $cautions(['olive-oil' => '100 g']);
+        self::assertStringNotContainsString('pregnancy', $plain);
+        self::assertStringNotContainsString('children under', $plain);
+        self::assertStringContainsString('hair and scalp only', $plain);
+        self::assertStringContainsString('hairline and face', $cautions(['olive-oil' => '100 g'], Audience::Face));
+        $sun = ['bergamot-expressed-eo' => '0.1 g', 'olive-oil' => '99 g'];
+        self::assertStringContainsString('out of the sun', $cautions($sun));
+        self::assertStringNotContainsString('out of the sun', $cautions($sun, Audience::AdultRinseOff));
     }
 }
