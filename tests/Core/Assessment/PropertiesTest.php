@@ -139,7 +139,7 @@ final class PropertiesTest extends CoreTestCase
     public function test_cures_of_load_leave_nothing_over_the_ceiling(): void
     {
         $tried = 0;
-        foreach (self::drawn(1200, 7) as $formula) {
+        foreach (self::drawn(2400, 7) as $formula) {
             $assessment = self::assess($formula);
             $oils = $assessment->subject->load->oils;
             $ceiling = $formula->audience->essentialOilCeiling();
@@ -147,9 +147,10 @@ final class PropertiesTest extends CoreTestCase
                 $assessment->subject->composition->counted(),
                 static fn ($p): bool => ! in_array($p, $oils, true),
             );
+            // Also a line "to fill" that had no room: it gets some when another is made less.
             $relative = array_filter(
-                $assessment->subject->composition->counted(),
-                static fn ($p): bool => $p->amount[0]->unit->isRelative(),
+                $assessment->subject->composition->portions,
+                static fn ($p): bool => ($p->amount[0] ?? null)?->unit->isRelative() ?? false,
             );
             // Where nothing else is weighed, or shares follow one another, taking less of one changes the whole.
             if (

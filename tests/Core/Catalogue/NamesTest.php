@@ -54,6 +54,10 @@ final class NamesTest extends CoreTestCase
             'glycerine' => ['glycerin', 'glycerol', 'vegetable glycerine', 'glycerene'],
             'water' => ['water', 'distilled water', 'aqua'],
             'saw-palmetto' => ['saw palmetto', 'saw palmeto powder'],
+            'rolled-oats' => ['oats', 'rolled oats', 'porridge oats'],
+            'oatmeal' => ['colloidal oatmeal', 'oat flour'],
+            'rice-flour' => ['rice flour', 'rice powder', 'ground rice'],
+            'rice-starch' => ['rice starch'],
             'arrowroot' => ['arrowroot', 'arrow root powder', 'arrowroot starch'],
         ];
         foreach ($table as $id => $names) {
