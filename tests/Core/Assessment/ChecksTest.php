@@ -96,6 +96,21 @@ final class ChecksTest extends CoreTestCase
         self::assertNotContains('load.oil', self::codes(self::cured($assessment, 'load.oil')));
     }
 
+    public function test_one_drop_of_a_poisonous_oil_is_a_stop_and_the_cure_takes_it_out(): void
+    {
+        foreach (['pennyroyal-eo', 'thuja-eo', 'rue-eo', 'sassafras-eo'] as $poison) {
+            $assessment = self::assess(self::formula(['olive-oil' => '500 g', $poison => '1 drop']));
+            self::assertContains('load.oil', self::codes($assessment), $poison);
+            self::assertSame(
+                ['olive-oil'],
+                array_map(
+                    static fn ($line): ?string => $line->ingredient,
+                    self::cured($assessment, 'load.oil')->subject->formula()->lines,
+                ),
+            );
+        }
+    }
+
     public function test_phototoxic_oils_stay_under_their_limit(): void
     {
         $over = self::formula(['olive-oil' => '100 g', 'bergamot-expressed-eo' => '30 drops']);
