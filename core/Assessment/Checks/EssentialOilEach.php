@@ -32,7 +32,10 @@ final readonly class EssentialOilEach implements Check
                 'load',
                 [
                     new Cure(
-                        sprintf('Cut %s to the largest safe amount', lcfirst($portion->ingredient->name)),
+                        sprintf(
+                            $limit <= 0.0 ? 'Leave %s out' : 'Cut %s to the largest safe amount',
+                            lcfirst($portion->ingredient->name),
+                        ),
                         $subject->load->reduceTo($limit, [$portion]),
                     ),
                 ],

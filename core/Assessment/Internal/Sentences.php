@@ -76,13 +76,7 @@ final readonly class Sentences implements FindingWords
     {
         return match ($f->code) {
             'load.audience' => 'Essential oils are not for children under 2.',
-            'load.oil' => sprintf(
-                '%s may be %.2f %% at worst; its dermal maximum is %g %% (%s).',
-                self::names($f),
-                $f->figure('share, %')->high,
-                $f->figure('dermal maximum, %')->best,
-                $f->portions[0]->ingredient->precautions->dermalReason,
-            ),
+            'load.oil' => self::oilOverMaximum($f),
             'load.total' => sprintf(
                 'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
                 $f->figure('essential oils, %')->best,
@@ -339,6 +333,19 @@ final readonly class Sentences implements FindingWords
     private static function orNameless(Finding $f): string
     {
         return self::names($f) === '' ? 'A line without a name' : self::names($f);
+    }
+
+    private static function oilOverMaximum(Finding $f): string
+    {
+        return $f->figure('dermal maximum, %')->best <= 0.0
+            ? sprintf('%s is for no hair and no skin: leave it out.', self::names($f))
+            : sprintf(
+                '%s may be %.2f %% at worst; its dermal maximum is %g %% (%s).',
+                self::names($f),
+                $f->figure('share, %')->high,
+                $f->figure('dermal maximum, %')->best,
+                $f->portions[0]->ingredient->precautions->dermalReason,
+            );
     }
 
     private static function names(Finding $f): string
