@@ -143,7 +143,9 @@ final class OpenApiCommand extends Command
         );
     }
 
-    /** @return list<array<string, mixed>> what may be asked for in the address: the rules of a reading action's request */
+    /**
+     * @return list<array<string, mixed>> what may be asked for in the address: the rules of a reading action's request
+     */
     private function inQuery(Route $route): array
     {
         $parameters = [];

@@ -30,7 +30,7 @@ final readonly class Label
 
     private const NAMED_RINSE_OFF = 0.01;
 
-    /** Constituents that are named on labels when they pass the threshold. */
+    /** Constituents that are named on labels when they pass the threshold, and the law's name of each. */
     private const FRAGRANCE_ALLERGENS = [
         'limonene' => 'Limonene',
         'linalool' => 'Linalool',

@@ -96,7 +96,10 @@ final readonly class SteepYield
         return $this->waterCap()->store;
     }
 
-    /** Best before, of what came out on a day: the low end of what its oil still has, and no longer than its water lets it. */
+    /**
+     * Best before, of what came out on a day: the low end of what its oil still has, and no longer than its water lets
+     * it.
+     */
     public function bestBefore(DateTimeImmutable $on): DateTimeImmutable
     {
         $months = $this->plan->charge->oil()->facts->has(Property::LifeMonths)

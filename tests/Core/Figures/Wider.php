@@ -60,7 +60,9 @@ use Crown\Steep\Timing;
 use Crown\Steep\WaterChoice;
 use DateTimeImmutable;
 
-/** What else follows from a drawn case: beside an earlier version, after it was made, from what was learned, as text. */
+/**
+ * What else follows from a drawn case: beside an earlier version, after it was made, from what was learned, as text.
+ */
 final class Wider
 {
     private const DAY = '2027-03-10';
