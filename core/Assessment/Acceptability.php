@@ -17,8 +17,8 @@ final class Acceptability
     private const NEVER_FOR_SALE = ['water.', 'preservative.'];
 
     /**
-     * Never a stop for a child, in pregnancy, for an allergy, for an oil that went bad, or for unpreserved water meant
-     * for sale.
+     * Never a stop for a child, in pregnancy, for an allergy, for an oil that went bad, for an oil that no skin should
+     * meet, or for unpreserved water meant for sale.
      */
     public static function allows(Finding $finding, Formula $formula): bool
     {
@@ -27,8 +27,15 @@ final class Acceptability
                 $formula->audience->isChild()
                 || $formula->audience === Audience::Pregnancy
                 || self::isAbout($finding, self::NEVER)
+                || self::isPoison($finding)
                 || ($formula->forSale && self::isAbout($finding, self::NEVER_FOR_SALE))
             );
+    }
+
+    /** An essential oil of which nothing at all is allowed. */
+    private static function isPoison(Finding $finding): bool
+    {
+        return $finding->code === 'load.oil' && $finding->figure('dermal maximum, %')->best <= 0.0;
     }
 
     /** @param  list<string>  $starts of codes */
