@@ -122,6 +122,8 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('steeps/{steep}/shakes', 'shake')->name('steeps.shake');
         Route::post('steeps/{steep}/strain', 'strain')->name('steeps.strain');
         Route::post('steeps/{steep}/spoil', 'spoil')->name('steeps.spoil');
+        Route::delete('steeps/{steep}', 'destroy')->name('steeps.destroy');
+        Route::post('steeps/{steep}/restore', 'restore')->name('steeps.restore');
     });
     Route::post('steeps/{steep}/events', [SteepEventController::class, 'store'])->name('steeps.record');
     Route::delete('steep-events/{event}', [SteepEventController::class, 'destroy'])->name('steeps.unrecord');
@@ -138,6 +140,8 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
         Route::put('batches/{batch}/tasks', 'tick')->name('batches.tick');
         Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
+        Route::delete('batches/{batch}', 'destroy')->name('batches.destroy');
+        Route::post('batches/{batch}/restore', 'restore')->name('batches.restore');
     });
     Route::post('batches/{batch}/findings', [BatchFindingController::class, 'store'])->name('batches.find');
     Route::delete('batch-findings/{finding}', [BatchFindingController::class, 'destroy'])->name('batches.unfind');
@@ -146,5 +150,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('routines', 'store')->name('routines.store');
         Route::get('routines/{routine}', 'show')->name('routines.show');
         Route::put('routine-days/{day}', 'tick')->name('routines.tick');
+        Route::delete('routines/{routine}', 'destroy')->name('routines.destroy');
+        Route::post('routines/{routine}/restore', 'restore')->name('routines.restore');
     });
 });

@@ -10,9 +10,11 @@ use App\Studio\NamesIngredients;
 use App\Studio\Revised;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
+use Crown\Make\Put;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
@@ -44,6 +46,7 @@ final class Batch extends Model
     use BelongsToStudio;
     use NamesIngredients;
     use Revised;
+    use SoftDeletes;
 
     protected $table = 'batches';
 
@@ -76,17 +79,23 @@ final class Batch extends Model
         return $this->hasMany(BatchStep::class);
     }
 
-    /** @return array<string, float> grams by line, of what is weighed */
-    public function weighed(): array
+    /** @return array<string, Put> what went in, by line, as far as it is known */
+    public function put(): array
     {
-        $grams = [];
+        $put = [];
         foreach ($this->weighIns as $weighIn) {
-            if ($weighIn->grams !== null) {
-                $grams[$weighIn->line] = $weighIn->grams;
-            }
+            $put[$weighIn->line] = $weighIn->put();
         }
 
-        return $grams;
+        return array_filter($put);
+    }
+
+    /** The assessment of what was weighed, object for object as it was kept; null while it is open. */
+    public function actualAsKept(): mixed
+    {
+        $kept = $this->getAttributes()['actual'] ?? null;
+
+        return is_string($kept) ? json_decode($kept) : null;
     }
 
     public function composed(): Composed

@@ -98,6 +98,23 @@ final class BatchController
         return new JsonResponse($this->view($row));
     }
 
+    #[Speaks('', status: 204, does: 'Put an unfinished batch away; it can be brought back')]
+    public function destroy(int $batch): JsonResponse
+    {
+        $this->open($batch)->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('Batch', does: 'Bring back a batch that was put away')]
+    public function restore(int $batch): JsonResponse
+    {
+        $row = Batch::query()->withTrashed()->findOrFail($batch);
+        $row->restore();
+
+        return new JsonResponse($this->view($row));
+    }
+
     /** @return array<string, mixed> */
     private function view(Batch $batch): array
     {

@@ -71,7 +71,7 @@ final class BatchFindingController
     {
         return Predicted::of(
             Assessor::standard()->assess(
-                Actuals::of($batch->composed(), $batch->weighed()),
+                Actuals::of($batch->composed(), $batch->put()),
                 $this->catalogue->context()->untaught(),
             ),
         );

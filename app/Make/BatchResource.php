@@ -47,7 +47,7 @@ final class BatchResource extends JsonResource
             ),
             'tasks' => array_map($this->task(...), $sheet->tasks()),
             'planned' => $this->plan->of($batch),
-            'actual' => $batch->actual,
+            'actual' => $batch->actualAsKept(),
             'label' => $batch->label,
             'withdrawn' => $this->withdrawn(),
             'findings' => BatchFinding::query()
@@ -94,6 +94,8 @@ final class BatchResource extends JsonResource
     /** @return array<string, mixed> */
     private static function weighing(Weighing $asked, ?WeighIn $there): array
     {
+        $put = $there?->put();
+
         return [
             'line' => $asked->line,
             'ingredient' => $asked->ingredient,
@@ -102,9 +104,14 @@ final class BatchResource extends JsonResource
             'phase_label' => $asked->phase->label(),
             'target_grams' => round($asked->targetGrams, 3),
             'tolerance_grams' => round($asked->toleranceGrams, 3),
+            'target_drops' => $asked->drops,
+            'drop_grams' => $asked->dropGrams === null ? null : round($asked->dropGrams, 4),
+            'too_little' => $asked->isTooLittle(),
             'gathered' => $there->gathered ?? false,
-            'actual_grams' => $there?->grams,
-            'within' => $there?->grams === null ? null : $asked->isWithin($there->grams),
+            'actual_grams' => $put === null ? null : round($put->grams, 3),
+            'actual_drops' => $put?->drops,
+            'how' => $put?->how->value,
+            'within' => $put === null ? null : $asked->isMetBy($put),
         ];
     }
 }

@@ -22,6 +22,8 @@ final class BeginBatch
     }
 
     /**
+     * A batch of the very same that is begun and not finished is the one that is meant: pressing twice makes no two.
+     *
      * @param  string  $although why it is made although the bench stops at it; "" where it does not
      *
      * @throws Refused|MakeError
@@ -29,6 +31,11 @@ final class BeginBatch
     public function __invoke(Formula $formula, string $by, string $although): Batch
     {
         $on = Day::today();
+        $this->holdStudio();
+        $begun = $this->begun($formula);
+        if ($begun !== null) {
+            return $begun;
+        }
         $batch = new Batch([
             'formula_id' => $formula->id,
             'lot_code' => $this->nextLotCode($on),
@@ -52,18 +59,33 @@ final class BeginBatch
     }
 
     /** Two who begin at once take turns: the studio is held until the transaction ends. */
-    private function nextLotCode(Carbon $on): string
+    private function holdStudio(): void
     {
         Studio::query()
             ->whereKey($this->studio->get()->id)
             ->lockForUpdate()
             ->value('id');
+    }
+
+    private function begun(Formula $formula): ?Batch
+    {
+        return Batch::query()
+            ->where('formula_id', $formula->id)
+            ->where('state', 'open')
+            ->orderByDesc('id')
+            ->get()
+            ->first(static fn (Batch $b): bool => $b->document === $formula->document);
+    }
+
+    private function nextLotCode(Carbon $on): string
+    {
         $day = $on->toDateTimeImmutable();
 
         return LotCode::next(
             $day,
             array_values(
                 Batch::query()
+                    ->withTrashed()
                     ->where('lot_code', 'like', LotCode::beginning($day).'%')
                     ->get(['lot_code'])
                     ->map(static fn (Batch $b): string => $b->lot_code)

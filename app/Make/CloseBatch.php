@@ -39,7 +39,7 @@ final class CloseBatch
         $actual = BatchClosing::actual(
             $batch->composed(),
             $this->plan->sheet($batch)->weighings(),
-            $batch->weighed(),
+            $batch->put(),
             $asked->integer('jars'),
             $asked->float('net_grams'),
             $this->catalogue->context(),

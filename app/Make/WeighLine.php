@@ -7,6 +7,8 @@ namespace App\Make;
 use App\Support\Refused;
 use App\Support\StaleWrite;
 use Closure;
+use Crown\Make\MakeError;
+use Crown\Make\PutHow;
 use Crown\Make\Weighing;
 
 /** Writes down what the scale showed for a line, or that it stands ready. */
@@ -19,19 +21,29 @@ final class WeighLine
     /**
      * @param  Closure(Batch): array<string, mixed>  $present the newer state, for whoever comes too late
      *
-     * @throws Refused|StaleWrite
+     * @throws Refused|StaleWrite|MakeError
      */
     public function __invoke(Batch $batch, WeighRequest $asked, string $by, Closure $present): void
     {
         $line = $asked->string('line')->value();
-        $lines = array_map(static fn (Weighing $w): string => $w->line, $this->plan->sheet($batch)->weighings());
-        if (! in_array($line, $lines, true)) {
+        $of = array_filter(
+            $this->plan->sheet($batch)->weighings(),
+            static fn (Weighing $w): bool => $w->line === $line,
+        );
+        if ($of === []) {
             throw Refused::because('line', 'This batch has no such line.');
         }
+        $put = $asked->put(array_values($of)[0]);
         $batch->revise($asked->integer('revision'), [], $present);
         WeighIn::query()->updateOrCreate(
             ['batch_id' => $batch->id, 'line' => $line],
-            ['gathered' => $asked->boolean('gathered'), 'grams' => $asked->number('grams'), 'by_name' => $by],
+            [
+                'gathered' => $asked->boolean('gathered'),
+                'grams' => $put?->grams,
+                'how' => $put->how ?? PutHow::Weighed,
+                'drops' => $put?->drops,
+                'by_name' => $by,
+            ],
         );
         $batch->unsetRelation('weighIns');
     }

@@ -37,7 +37,7 @@ final class WhereUsed
         $rows = DB::table($table)
             ->whereIn('id', IngredientUses::of($holder, $ids))
             // What is put away is not used.
-            ->when($holder === IngredientUses::FORMULA, static fn ($query) => $query->whereNull('deleted_at'))
+            ->whereNull('deleted_at')
             ->orderByDesc('id')
             ->limit(self::MOST)
             ->get(['id', 'title'])

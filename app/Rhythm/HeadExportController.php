@@ -18,6 +18,7 @@ final class HeadExportController
     {
         $row = Head::query()->with('marks')->findOrFail($head);
         $routines = Routine::query()
+            ->withTrashed()
             ->with([Routine::BATCH_IN_SHORT, 'days'])
             ->where('head_id', $row->id)
             ->orderBy('id')

@@ -19,6 +19,12 @@ final class PlanRoutine
         if ($batch->state !== 'done') {
             throw Refused::because('batch_id', 'Only a finished batch can be used: finish making it first.');
         }
+        if ($asked->string('starts_on')->value() < $batch->made_on->toDateString()) {
+            throw Refused::because('starts_on', sprintf(
+                'It was made on %s: the first day is that day or a later one.',
+                $batch->made_on->format('j F Y'),
+            ));
+        }
         $routine = Routine::query()
             ->create(['head_id' => $head->id, 'batch_id' => $batch->id, ...$asked->columns()])
             ->refresh()

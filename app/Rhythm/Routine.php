@@ -17,6 +17,7 @@ use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
@@ -40,6 +41,7 @@ final class Routine extends Model
 {
     use BelongsToStudio;
     use Revised;
+    use SoftDeletes;
 
     protected $table = 'routines';
 

@@ -57,6 +57,22 @@ final class RoutineController
         return new JsonResponse($this->found($routine->id));
     }
 
+    #[Speaks('', status: 204, does: 'Put a routine away; it can be brought back')]
+    public function destroy(int $routine): JsonResponse
+    {
+        Routine::query()->findOrFail($routine)->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('Routine', does: 'Bring back a routine that was put away')]
+    public function restore(int $routine): JsonResponse
+    {
+        Routine::query()->withTrashed()->findOrFail($routine)->restore();
+
+        return new JsonResponse($this->found($routine));
+    }
+
     /** @return array<string, mixed> */
     private function found(int $id): array
     {

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Studio\Day;
+use Crown\Problem;
 use Crown\Steep\EntryKind;
 use Crown\Steep\Preparation;
+use Crown\Steep\SteepDraft;
 use Crown\Steep\SteepMethod;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
@@ -29,6 +31,9 @@ final class EventRequest extends FormRequest
             'before' => 'required_if:kind,bowl|numeric|gt:0|max:100000',
             'after' => 'required_if:kind,bowl|numeric|gt:0|lte:before',
             'method' => ['required_if:kind,moved', Rule::enum(SteepMethod::class)],
+            'days' => 'sometimes|nullable|integer|between:1,400',
+            'celsius' => 'sometimes|nullable|numeric|min:0|max:150',
+            'held_for' => 'sometimes|nullable|string|max:60',
             'ingredient' => 'required_if:kind,herb,oil|string|max:80',
             'form' => 'required_if:kind,herb|string|max:20',
             'preparation' => ['required_if:kind,herb', Rule::enum(Preparation::class)],
@@ -42,6 +47,7 @@ final class EventRequest extends FormRequest
     {
         return [
             'on.before_or_equal' => 'That day has not come yet.',
+            'days.between' => '1 to 400 days, or nothing for as was planned.',
             'after.lte' => 'The bowl cannot weigh more after heating than before.',
             'grams.required_if' => 'Weigh it: how many grams?',
         ];
@@ -58,12 +64,18 @@ final class EventRequest extends FormRequest
         return Carbon::parse($this->string('on')->value());
     }
 
-    /** @return array<string, mixed> what an entry of its kind holds */
+    /**
+     * @return array<array-key, mixed> what an entry of its kind holds
+     *
+     * @throws Problem about what was written of heat and time
+     */
     public function contents(): array
     {
         /** @var array<string, mixed> $given */
         $given = $this->validated();
 
-        return array_diff_key($given, ['kind' => 1, 'on' => 1, 'note' => 1, 'keep' => 1]);
+        $contents = array_diff_key($given, ['kind' => 1, 'on' => 1, 'note' => 1, 'keep' => 1]);
+
+        return $this->kind() === EntryKind::Moved ? SteepDraft::held($contents) : $contents;
     }
 }

@@ -24,6 +24,7 @@ final class PastSteeps
         }
         $kept = [];
         $past = Steep::query()
+            ->withTrashed()
             ->with(['events', 'lots'])
             ->where('state', 'strained')
             ->whereKeyNot($steep->id ?? 0)

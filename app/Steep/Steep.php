@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
@@ -55,6 +56,7 @@ final class Steep extends Model
     use BelongsToStudio;
     use NamesIngredients;
     use Revised;
+    use SoftDeletes;
 
     protected $table = 'steeps';
 
@@ -90,13 +92,14 @@ final class Steep extends Model
     }
 
     /**
-     * The jar with all that its page shows.
+     * The jar with all that its page shows; of one that was put away too, for its oils may still be used.
      *
      * @throws ModelNotFoundException
      */
     public static function whole(int $id): self
     {
         return self::query()
+            ->withTrashed()
             ->with(['shakes', 'lots', 'events', 'photos'])
             ->findOrFail($id);
     }

@@ -57,6 +57,11 @@ final class SteepController
             'herb_grams' => self::grams($steep->document['herbs']),
             'oil_grams' => self::grams($steep->document['oils']),
             'days_range' => $plan->timeline->method->daysRange(),
+            'usual_way' => [
+                'celsius' => $plan->timeline->method->celsius(),
+                'minutes' => $plan->timeline->method->minutes(),
+                'days' => $plan->timeline->method->days(),
+            ],
             'timing' => Timing::of($plan, $today, $request->wanted()),
             'learned' => $retention,
             'name' => $plan->charge->name(),
@@ -99,6 +104,22 @@ final class SteepController
     public function spoil(int $steep, SpoilRequest $request, GiveUpSteep $giveUp): JsonResponse
     {
         $giveUp(Steep::held($steep), $request, fn (Steep $s): array => $this->page($s->id));
+
+        return new JsonResponse($this->page($steep));
+    }
+
+    #[Speaks('', status: 204, does: 'Put a jar away; it can be brought back, and its oils stay')]
+    public function destroy(int $steep): JsonResponse
+    {
+        Steep::held($steep)->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Speaks('Steep', does: 'Bring back a jar that was put away')]
+    public function restore(int $steep): JsonResponse
+    {
+        Steep::query()->withTrashed()->findOrFail($steep)->restore();
 
         return new JsonResponse($this->page($steep));
     }

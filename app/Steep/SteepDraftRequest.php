@@ -23,7 +23,7 @@ final class SteepDraftRequest extends FormRequest
     {
         return [
             'name' => 'present|nullable|string|max:200',
-            'herbs' => 'required|array|min:1|max:12',
+            'herbs' => 'required|array|min:1|max:40',
             'herbs.*.ingredient' => 'required|string|max:80',
             'herbs.*.form' => 'required|string|max:20',
             'herbs.*.preparation' => ['required', Rule::enum(Preparation::class)],
@@ -38,6 +38,7 @@ final class SteepDraftRequest extends FormRequest
             'method' => ['required', Rule::enum(SteepMethod::class)],
             'celsius' => 'required|numeric|min:0|max:150',
             'minutes' => 'required|numeric|min:0|max:1440',
+            'held_for' => 'sometimes|nullable|string|max:60',
             'days' => 'required|integer|min:0|max:400',
             'jar_ml' => 'required|numeric|min:0|max:100000',
             'diameter_cm' => 'required|numeric|min:0|max:100',
@@ -54,6 +55,8 @@ final class SteepDraftRequest extends FormRequest
     {
         return [
             'herbs.required' => 'A steep needs at least one plant.',
+            'herbs.max' => 'At most 40 plants in one jar.',
+            'oils.max' => 'At most 12 oils in one jar.',
             'oils.required' => 'A steep needs at least one oil.',
             'herbs.*.amount.required' => 'How much of this plant?',
             'oils.*.amount.required' => 'How much of this oil?',

@@ -7,6 +7,8 @@ namespace App\Steep;
 use App\Pantry\WhereUsed;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
+use Crown\Steep\Entry;
+use Crown\Steep\Herb;
 use Crown\Steep\Signs;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\Straining;
@@ -46,6 +48,8 @@ final class SteepResource extends JsonResource
             'measured' => $this->measured(),
             'cost' => $this->cost(),
             'cost_per_100g' => $this->costPerHundredGrams(),
+            'put_away' => $this->steep->trashed(),
+            'draw_again' => $this->drawsAgain(),
             'used_in' => WhereUsed::of(array_values($ids)),
             'draft' => [
                 ...$this->steep->document,
@@ -69,6 +73,15 @@ final class SteepResource extends JsonResource
                 // Without what has been learned, of this jar too.
                 'foretold_grams' => $this->steep->plan($this->catalogue)->recovery->yieldGrams(),
             ];
+    }
+
+    /** Whether its herb was kept, and has a draw left. */
+    private function drawsAgain(): bool
+    {
+        $most = max(1, ...array_map(static fn (Herb $h): int => $h->draw, $this->plan->charge->herbs));
+        $kept = array_filter($this->steep->journal(), static fn (Entry $e): bool => $e->keepsHerb()) !== [];
+
+        return $kept && $most < Herb::MOST_DRAWS;
     }
 
     private function cost(): ?float

@@ -56,7 +56,7 @@ final class SteepRowResource extends JsonResource
                 ? 'due'
                 : $standing->state->value,
             'reason' => Withdrawal::words($this->steep->reason, $this->steep->spoiled_on),
-            'plan' => self::figures($this->plan),
+            'plan' => self::figures($this->plan, $standing->state === JarState::Running),
             'day' => min(max(0, (int) $stood), $days->standsDays()),
             'days' => $days->standsDays(),
             'drawn_now_percent' => $this->plan->extraction->on(min($today, $days->strainDay())),
@@ -81,13 +81,13 @@ final class SteepRowResource extends JsonResource
     }
 
     /** @return array<string, mixed> as $defs/SteepPlan */
-    public static function figures(SteepPlan $plan): array
+    public static function figures(SteepPlan $plan, bool $running = true): array
     {
         return [
             ...$plan->figures(),
             'straining' => Straining::inShort($plan),
             'signs' => Signs::of($plan),
-            'findings' => SteepAdvice::on($plan),
+            'findings' => $running ? SteepAdvice::on($plan) : SteepAdvice::after($plan),
         ];
     }
 

@@ -34,10 +34,10 @@ final class SteepedLot extends Lot
         });
     }
 
-    /** @return BelongsTo<Steep, $this> */
+    /** @return BelongsTo<Steep, $this> also one that was put away: its oil is still here */
     public function steep(): BelongsTo
     {
-        return $this->belongsTo(Steep::class);
+        return $this->belongsTo(Steep::class)->withTrashed();
     }
 
     /** The code on its label. */

@@ -22,7 +22,7 @@ trait NamesIngredients
         });
         static::deleted(static function (self $row): void {
             // What is only put away can come back.
-            if (! method_exists($row, 'trashed') || ! $row->exists) {
+            if (! $row->exists) {
                 IngredientUses::forget($row->holder(), $row->id);
             }
         });

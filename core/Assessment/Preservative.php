@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\PreservationKind;
 use Crown\Catalogue\Solubility;
+use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /** The preservatives of a composition, and whether one of them fits the class of water it meets. */
 final readonly class Preservative
 {
     /** @param  list<Portion>  $lines */
-    private function __construct(public array $lines)
+    private function __construct(public array $lines, private bool $rinsedOff)
     {
     }
 
@@ -29,6 +31,7 @@ final readonly class Preservative
                     ),
                 ),
             ),
+            $composition->formula->audience->isRinsedOff(),
         );
     }
 
@@ -39,7 +42,7 @@ final readonly class Preservative
             if (
                 $line->ingredient->preservation->kind === PreservationKind::Broad
                 && self::dissolves($line->ingredient->preservation->solubility, $class)
-                && self::inRange($line)
+                && $this->inRange($line)
             ) {
                 return true;
             }
@@ -60,12 +63,38 @@ final readonly class Preservative
         };
     }
 
-    public static function inRange(Portion $line): bool
+    /**
+     * Its range of use, per cent of the finished mass, never above what law allows: more of some is allowed in what is
+     * rinsed off. Null where no range is known.
+     */
+    public static function range(Ingredient $preservative, bool $rinsedOff): ?Band
     {
-        if (! $line->ingredient->facts->has(Property::Use)) {
+        if (! $preservative->facts->has(Property::Use)) {
+            return null;
+        }
+        $use = $preservative->facts->get(Property::Use)->band;
+        $law = $preservative->preservation->law[0] ?? null;
+        if ($law === null) {
+            return $use;
+        }
+        $allowed = $law->weighedMaximum($rinsedOff);
+        $most = min($allowed, $rinsedOff && $law->rinsedMaximum !== null ? $allowed : $use->high);
+
+        return Band::of(min($use->low, $most), min($use->best, $most), $most);
+    }
+
+    /** The range of one of the lines in this product. */
+    public function rangeOf(Portion $line): ?Band
+    {
+        return self::range($line->ingredient, $this->rinsedOff);
+    }
+
+    public function inRange(Portion $line): bool
+    {
+        $use = $this->rangeOf($line);
+        if ($use === null) {
             return true;
         }
-        $use = $line->ingredient->facts->get(Property::Use)->band;
 
         // A tenth of slack on either side: the scale is not finer than that.
         return $line->percent() >= $use->low * 0.9 && $line->percent() <= $use->high * 1.1;

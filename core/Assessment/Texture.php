@@ -10,7 +10,7 @@ use Crown\Measure\Property;
 
 /**
  * Effective solids against temperature: S(T) = sum of share x SFC(T) x structure factor. Method page:
- * docs/methods/texture.md. An estimate: solid-fat curves of blends are not exactly additive.
+ * docs/methods/texture.md. An estimate: solid-fat curves of blends add only nearly, and some soften each other.
  */
 final readonly class Texture
 {
@@ -30,17 +30,24 @@ final readonly class Texture
 
     public const HOT_DAY = 32.0;
 
-    /** @var array<int, Band> effective solids at the six points, per cent, keyed by °C: asked for many times over */
+    /** @var list<array{float, Band}> effective solids, per cent, at the points between which they are straight lines */
     private array $points;
+
+    /** Whether fats in it soften each other. */
+    public Eutectic $eutectic;
 
     /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
     private function __construct(private Composition $composition, public array $unknown, public Shift $learned)
     {
-        $points = [];
-        foreach (SolidFat::TEMPERATURES as $celsius) {
-            $points[$celsius] = $this->worked($celsius);
+        $parts = $ends = [];
+        foreach ($composition->counted() as $portion) {
+            $parts[] = [$portion->ingredient, $portion->share->best];
+            $ends[] = $portion->ingredient->composition->solidFat->end();
         }
-        $this->points = $points;
+        $this->eutectic = Eutectic::of($parts);
+        $at = array_unique([...array_map(floatval(...), SolidFat::TEMPERATURES), ...array_filter($ends)]);
+        sort($at);
+        $this->points = array_map(fn (float $celsius): array => [$celsius, $this->worked($celsius)], $at);
     }
 
     /** @param  Shift|null  $learned what the studio's own batches of this family have shown */
@@ -62,25 +69,33 @@ final readonly class Texture
     /** Effective solids in per cent at a temperature, with the band of the shares and of the curves. */
     public function solids(float $celsius): Band
     {
-        $whole = (int) $celsius;
+        [$cold, $firm] = $this->points[0];
+        foreach ($this->points as [$warm, $soft]) {
+            if ($celsius <= $warm) {
+                $part = $warm > $cold ? max(0.0, ($celsius - $cold) / ($warm - $cold)) : 1.0;
 
-        return $celsius === (float) $whole && isset($this->points[$whole])
-            ? $this->points[$whole]
-            : $this->worked($celsius);
+                return $firm->scaled(1 - $part)->plus($soft->scaled($part));
+            }
+            [$cold, $firm] = [$warm, $soft];
+        }
+
+        return $firm;
     }
 
     private function worked(float $celsius): Band
     {
         $low = $best = $high = 0.0;
+        $softer = $this->eutectic->factor($celsius);
         foreach ($this->composition->counted() as $portion) {
             $fat = $portion->ingredient->composition->solidFat;
             if ($fat->isLiquid()) {
                 continue;
             }
             $solid = $fat->at($celsius) * $fat->structure * $this->learned->factor;
-            $low += $portion->share->low * $solid * (1 - self::SPREAD);
-            $best += $portion->share->best * $solid;
-            $high += $portion->share->high * $solid * (1 + self::SPREAD);
+            $factor = Eutectic::concerns($portion->ingredient) ? $softer : Band::exact(1.0);
+            $low += $portion->share->low * $solid * (1 - self::SPREAD) * $factor->low;
+            $best += $portion->share->best * $solid * $factor->best;
+            $high += $portion->share->high * $solid * (1 + self::SPREAD) * $factor->high;
         }
 
         // No more than all of it can be solid.
@@ -90,7 +105,12 @@ final readonly class Texture
     /** @return array<int, float> best, per cent, keyed by °C */
     public function curve(): array
     {
-        return array_map(static fn (Band $solids): float => $solids->best, $this->points);
+        $curve = [];
+        foreach (SolidFat::TEMPERATURES as $celsius) {
+            $curve[$celsius] = $this->solids((float) $celsius)->best;
+        }
+
+        return $curve;
     }
 
     public function class(): TextureClass
@@ -137,7 +157,7 @@ final readonly class Texture
     }
 
     /**
-     * The temperature at which S falls to a level. Exact, since S is made of straight lines between the six points.
+     * The temperature at which S falls to a level. Exact, since S is made of straight lines between its points.
      *
      * @param  float  $level effective solids, per cent
      * @return float °C from 10 to 40: 10 when it is at or under it already there, 40 when it is still over it there
@@ -145,11 +165,12 @@ final readonly class Texture
     public function fallsTo(float $level): float
     {
         [$cold, $firm] = [10.0, INF];
-        foreach ($this->curve() as $celsius => $solids) {
+        foreach ($this->points as [$celsius, $band]) {
+            $solids = $band->best;
             if ($solids <= $level) {
                 return $firm === INF ? 10.0 : $cold + (($celsius - $cold) * ($firm - $level)) / ($firm - $solids);
             }
-            [$cold, $firm] = [(float) $celsius, $solids];
+            [$cold, $firm] = [$celsius, $solids];
         }
 
         return 40.0;

@@ -58,6 +58,7 @@ final readonly class WaterPlan implements JsonSerializable
     {
         $base = $this->baseGrams();
         $choices = [];
+        $rinsed = $this->subject->formula()->audience->isRinsedOff();
         foreach ($this->catalogue->all() as $ingredient) {
             if (
                 $ingredient->kind !== IngredientKind::Preservative
@@ -76,12 +77,10 @@ final readonly class WaterPlan implements JsonSerializable
                 'dose_percent' => $dose,
                 'grams' => round(($base * $share) / (1 - $share), 3),
                 'grams_on_base' => round($base * $share, 3),
-                'range_percent' => $ingredient->facts->has(Property::Use)
-                    ? $ingredient->facts->get(Property::Use)->band
-                    : null,
+                'range_percent' => Preservative::range($ingredient, $rinsed),
                 'law_percent' => $ingredient->preservation->law === []
                         ? null
-                        : round($ingredient->preservation->law[0]->weighedMaximum(), 3),
+                        : round($ingredient->preservation->law[0]->weighedMaximum($rinsed), 3),
                 'ph' => $ingredient->facts->has(Property::Ph) ? $ingredient->facts->get(Property::Ph)->band : null,
                 'most_celsius' => $ingredient->facts->has(Property::MaximumAddition)
                     ? $ingredient->facts->get(Property::MaximumAddition)->band->best
@@ -103,11 +102,8 @@ final readonly class WaterPlan implements JsonSerializable
     /** The usual dose, per cent of the finished mass, itself included; never over what law allows. */
     private function dose(Ingredient $ingredient): float
     {
-        $usual = $ingredient->facts->best(Property::Use, self::USUAL_USE);
-
-        return $ingredient->preservation->law === []
-            ? $usual
-            : min($usual, $ingredient->preservation->law[0]->weighedMaximum());
+        return Preservative::range($ingredient, $this->subject->formula()->audience->isRinsedOff())->best
+            ?? self::USUAL_USE;
     }
 
     /** @return list<string> what speaks against it here */

@@ -10,4 +10,14 @@ enum Advice: string
     case Ok = 'ok';
     case Caution = 'caution';
     case Avoid = 'avoid';
+
+    /** In a sentence; "" when there is nothing to advise. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Avoid => 'Not in pregnancy or while nursing.',
+            self::Caution => 'In pregnancy or while nursing ask first.',
+            self::Ok => '',
+        };
+    }
 }

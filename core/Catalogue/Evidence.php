@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Measure\Fact;
+
 /** How well it is known that an ingredient serves a need. Method page: docs/methods/evidence.md. */
 final readonly class Evidence
 {
@@ -15,6 +17,7 @@ final readonly class Evidence
      * @param  string  $found one sentence: what was found
      * @param  string  $on whom or what it was found on; "" for tradition
      * @param  string  $source id in data/sources.json, or "tradition" or "estimate"
+     * @param  bool  $elsewhere whether the trial was on skin that bears no hair: an arm, a leg
      */
     public function __construct(
         public Need $need,
@@ -23,13 +26,25 @@ final readonly class Evidence
         public string $on,
         public Route $route,
         public string $source,
+        public bool $elsewhere = false,
     ) {
     }
 
-    /** What the grade is worth for something that is rubbed in: what was only eaten counts at most as tradition. */
+    /**
+     * What the grade is worth for something that is rubbed into a scalp or hair: what was only eaten counts at most as
+     * tradition; a trial on other skin, and a finding without a named source, count one grade less.
+     */
     public function worth(): int
     {
-        return $this->route === Route::Eaten ? min($this->grade, self::TRADITION) : $this->grade;
+        $worth = $this->grade;
+        if ($this->elsewhere) {
+            $worth--;
+        }
+        if ($this->grade > self::TRADITION && $this->source === Fact::ESTIMATE) {
+            $worth--;
+        }
+
+        return max(0, $this->route === Route::Eaten ? min($worth, self::TRADITION) : $worth);
     }
 
     /**

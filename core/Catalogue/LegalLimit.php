@@ -13,12 +13,14 @@ final readonly class LegalLimit
     /**
      * @param  float  $maximum per cent of the finished product, as $countedAs
      * @param  float  $share grams of $countedAs in one gram of what is weighed, above 0 to 1
+     * @param  float|null  $rinsedMaximum per cent where it is rinsed off; null where law makes no difference
      */
     public function __construct(
         public float $maximum,
         public string $countedAs,
         public float $share,
         public string $source,
+        public ?float $rinsedMaximum = null,
     ) {
         if ($share <= 0.0 || $share > 1.0 || $maximum <= 0.0) {
             throw CatalogueError::wrong(
@@ -30,8 +32,8 @@ final readonly class LegalLimit
     }
 
     /** Per cent of the finished product of what is weighed, at which law's limit is reached. */
-    public function weighedMaximum(): float
+    public function weighedMaximum(bool $rinsedOff = false): float
     {
-        return $this->maximum / $this->share;
+        return ($rinsedOff ? $this->rinsedMaximum ?? $this->maximum : $this->maximum) / $this->share;
     }
 }

@@ -13,7 +13,7 @@ final readonly class Precautions
      * @param  string  $dermalReason the basis of its greatest use on skin; "" when there is none
      * @param  string  $ageReason the basis of the minimum age; "" when there is none
      * @param  list<Condition>  $askFirst with these the clinician is asked first
-     * @param  list<string>  $cautions sentences for the one who uses it
+     * @param  list<Caution>  $cautions
      */
     public function __construct(
         public Advice $pregnancy = Advice::Ok,
@@ -24,6 +24,17 @@ final readonly class Precautions
         public array $askFirst = [],
         public array $cautions = [],
     ) {
+    }
+
+    /** @return list<Caution> those that warn of harm to someone */
+    public function warnings(): array
+    {
+        return array_values(array_filter($this->cautions, static fn (Caution $c): bool => $c->kind->warns()));
+    }
+
+    public function hasCaution(CautionKind $kind): bool
+    {
+        return array_filter($this->cautions, static fn (Caution $c): bool => $c->kind === $kind) !== [];
     }
 
     /** @param  list<string>  $allergens */

@@ -15,9 +15,15 @@ final readonly class SolidFat
     /**
      * @param  array<int, float>  $percent keyed by °C, falling as it gets warmer; empty when it is not known
      * @param  float  $structure how much firmer a blend is made by one part of this than by one part of solid fat
+     * @param  float|null  $meltedAt °C at which the last of it is melted, the top of its melting range; null where that
+     *     is not known
      */
-    public function __construct(public array $percent, public float $structure, public string $source)
-    {
+    public function __construct(
+        public array $percent,
+        public float $structure,
+        public string $source,
+        public ?float $meltedAt = null,
+    ) {
     }
 
     public static function liquid(): self
@@ -36,9 +42,30 @@ final readonly class SolidFat
         return ($this->percent[10] ?? 0.0) === 0.0;
     }
 
+    /**
+     * °C at which the line turns to nothing between two of the given points; null where it does so at one of them, or
+     * only above the last.
+     */
+    public function end(): ?float
+    {
+        return $this->meltedAt !== null && $this->meltedAt > 10.0 && $this->meltedAt < 40.0 && ! $this->isLiquid()
+            ? $this->meltedAt
+            : null;
+    }
+
     /** Per cent solid at a temperature; 0 when nothing is known, which known() tells apart. */
     public function at(float $celsius): float
     {
+        $end = $this->end();
+        if ($end !== null) {
+            $before = 10;
+            foreach (self::TEMPERATURES as $given) {
+                $before = $given < $end ? $given : $before;
+            }
+            if ($celsius > $before) {
+                return max(0.0, (($this->percent[$before] ?? 0.0) * ($end - $celsius)) / ($end - $before));
+            }
+        }
         $cold = 10.0;
         $firm = $this->percent[10] ?? 0.0;
         foreach (self::TEMPERATURES as $warm) {

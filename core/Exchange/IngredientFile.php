@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Exchange;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Caution;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Evidence;
@@ -95,7 +96,7 @@ final class IngredientFile
                 $i->evidence,
             ),
             'figures' => self::figures($i, $catalogue),
-            'cautions' => $i->precautions->cautions,
+            'cautions' => array_map(static fn (Caution $c): string => $c->says, $i->precautions->cautions),
             'storage' => $i->storage,
             'sources' => array_map($catalogue->source(...), $i->provenance->sources),
         ];

@@ -140,7 +140,7 @@ final readonly class Shortlist
                 [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep],
                 true,
             );
-            if ($plain && $ingredient->precautions->cautions === [] && $ingredient->composition->waterShare <= 0.0) {
+            if ($plain && $ingredient->precautions->warnings() === [] && $ingredient->composition->waterShare <= 0.0) {
                 return sprintf(
                     'Try %s alone first, for two weeks: one new thing at a time tells what it does.',
                     mb_strtolower($ingredient->name),
@@ -151,7 +151,7 @@ final readonly class Shortlist
             $ingredient = $this->catalogue->get($row['id']);
             if (
                 $ingredient->kind === IngredientKind::DriedHerb
-                && $ingredient->precautions->cautions === []
+                && $ingredient->precautions->warnings() === []
                 && $need->isOfScalp()
             ) {
                 return sprintf(

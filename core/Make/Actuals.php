@@ -8,8 +8,6 @@ use Crown\Formula\Formula;
 use Crown\Formula\FormulaError;
 use Crown\Formula\Line;
 use Crown\Formula\Size;
-use Crown\Measure\Amount;
-use Crown\Measure\WrittenAmount;
 
 /**
  * What was actually weighed, put in the place of what the formula asked for, so that every figure is worked out anew.
@@ -17,31 +15,24 @@ use Crown\Measure\WrittenAmount;
 final readonly class Actuals
 {
     /**
-     * @param  array<string, float>  $grams by line id
+     * @param  array<string, Put>  $put by line id
      *
      * @throws FormulaError for a mass that is negative, or a line that is not in the formula
      */
-    public static function of(Formula $formula, array $grams): Formula
+    public static function of(Formula $formula, array $put): Formula
     {
-        foreach ($grams as $id => $mass) {
+        foreach ($put as $id => $one) {
             $formula->line($id);
-            if ($mass < 0.0 || $mass > 1_000_000.0 || ! is_finite($mass)) {
+            if ($one->grams < 0.0 || $one->grams > 1_000_000.0 || ! is_finite($one->grams)) {
                 throw FormulaError::field('grams', 'a mass from 0 to 1,000,000 g');
             }
         }
-        $weighed = array_values(
-            array_filter($formula->lines, static fn (Line $l): bool => ($grams[$l->id] ?? 0.0) > 0.0),
+        $in = array_values(
+            array_filter($formula->lines, static fn (Line $l): bool => isset($put[$l->id]) && $put[$l->id]->isIn()),
         );
 
         return $formula
-            ->withLines(
-                array_map(
-                    static fn (Line $l): Line => $l->withAmount(
-                        new WrittenAmount(Amount::grams(round($grams[$l->id], 3))->written),
-                    ),
-                    $weighed,
-                ),
-            )
+            ->withLines(array_map(static fn (Line $l): Line => $l->withAmount($put[$l->id]->amount()), $in))
             ->withSize(Size::asWritten());
     }
 }

@@ -19,7 +19,7 @@ final class BatchClosing
      * What was weighed, judged anew.
      *
      * @param  list<Weighing>  $asked what was to be weighed
-     * @param  array<string, float>  $grams by line, of what was; 0 for what was left out
+     * @param  array<string, Put>  $put by line
      * @param  float  $netGrams in each jar
      *
      * @throws MakeError when a line is not weighed yet, nothing was, or the jars hold more than was
@@ -27,17 +27,17 @@ final class BatchClosing
     public static function actual(
         Formula $formula,
         array $asked,
-        array $grams,
+        array $put,
         int $jars,
         float $netGrams,
         Context $context,
     ): Assessment {
         foreach ($asked as $weighing) {
-            if (! isset($grams[$weighing->line])) {
+            if (! isset($put[$weighing->line])) {
                 throw MakeError::notWeighed($weighing->name);
             }
         }
-        $actual = Assessor::standard()->assess(Actuals::of($formula, $grams), $context);
+        $actual = Assessor::standard()->assess(Actuals::of($formula, $put), $context);
         if ($actual->subject->composition->counted() === []) {
             throw MakeError::nothingWeighed();
         }

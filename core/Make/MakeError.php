@@ -14,9 +14,32 @@ final class MakeError extends Problem
         return new self(
             'weighings',
             'not-weighed',
-            sprintf('%s has not been weighed yet. Weigh it, or enter 0 if it was left out.', $name),
+            sprintf('%s has not been weighed yet. Weigh it, or say that it was left out.', $name),
             ['name' => $name],
         );
+    }
+
+    public static function nothingShown(): self
+    {
+        return new self(
+            'grams',
+            'nothing-shown',
+            'Nothing is no amount. Say that it was left out, or that it is in and too little for this scale.',
+        );
+    }
+
+    public static function noDrops(string $name): self
+    {
+        return new self('drops', 'no-drops', sprintf('%s is not written in drops: weigh it.', $name), [
+            'name' => $name,
+        ]);
+    }
+
+    public static function canBeWeighed(string $name): self
+    {
+        return new self('how', 'can-be-weighed', sprintf('The scale can show this much of %s: weigh it.', $name), [
+            'name' => $name,
+        ]);
     }
 
     public static function nothingWeighed(): self

@@ -9,7 +9,10 @@ use Crown\Assessment\Portion;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
+use Crown\Measure\Amount;
+use Crown\Measure\Converter;
 use Crown\Measure\Property;
+use Crown\Measure\Unit;
 
 /** What to gather, weigh and do, in order, generated from an assessed formula. Method page: docs/methods/making.md. */
 final readonly class MakeSheet
@@ -40,20 +43,38 @@ final readonly class MakeSheet
             static fn (Portion $a, Portion $b): int => $a->line->phase->turn() <=> $b->line->phase->turn(),
         );
 
-        return array_map(
-            fn (Portion $p): Weighing => new Weighing(
-                $p->line->id,
-                $p->ingredient->id,
-                $p->ingredient->name,
-                $p->line->phase,
-                $p->grams->band->best,
-                $this->tolerance(
-                    $p->grams->band->best,
-                    $p->ingredient->kind === IngredientKind::EssentialOil,
-                ),
-            ),
-            $portions,
+        return array_map($this->weighing(...), $portions);
+    }
+
+    private function weighing(Portion $portion): Weighing
+    {
+        $grams = $portion->grams->band->best;
+        $one = $this->dropGrams($portion);
+
+        return new Weighing(
+            $portion->line->id,
+            $portion->ingredient->id,
+            $portion->ingredient->name,
+            $portion->line->phase,
+            $grams,
+            $this->tolerance($grams, $portion->ingredient->kind === IngredientKind::EssentialOil),
+            $one === null ? null : max(1, (int) round($grams / $one)),
+            $one,
+            $this->scaleGrams,
         );
+    }
+
+    /** Grams of one drop of a line that is written in drops; null for any other. */
+    private function dropGrams(Portion $portion): ?float
+    {
+        $amount = $portion->line->amount->read;
+        if ($amount === null || $amount->unit !== Unit::Drop || $amount->also !== []) {
+            return null;
+        }
+        $converter = new Converter($this->assessment->subject->context->kitchen);
+        $one = $converter->grams(Amount::drops(1), $portion->ingredient->substance($portion->form()));
+
+        return $one->band->best;
     }
 
     /**

@@ -6,9 +6,15 @@ namespace Crown\Make;
 
 use Crown\Formula\Phase;
 
-/** One line to weigh: target and tolerance in grams. */
+/** One line to weigh or to count: target and tolerance in grams, and in drops where it is written in drops. */
 final readonly class Weighing
 {
+    /**
+     * @param  int|null  $drops how many drops it is; null for a line that is not written in drops
+     * @param  float|null  $dropGrams what one drop weighs, from the maker's own bottle where it was calibrated; null
+     *     likewise
+     * @param  float  $scaleGrams what the scale can show
+     */
     public function __construct(
         public string $line,
         public string $ingredient,
@@ -16,11 +22,31 @@ final readonly class Weighing
         public Phase $phase,
         public float $targetGrams,
         public float $toleranceGrams,
+        public ?int $drops = null,
+        public ?float $dropGrams = null,
+        public float $scaleGrams = 0.0,
     ) {
     }
 
     public function isWithin(float $grams): bool
     {
         return abs($grams - $this->targetGrams) <= $this->toleranceGrams + 1e-9;
+    }
+
+    /** Whether what went in is as near to the target as it should be; drops to a tenth of them, rounded down. */
+    public function isMetBy(Put $put): bool
+    {
+        return match ($put->how) {
+            PutHow::Weighed => $this->isWithin($put->grams),
+            PutHow::Counted => abs(($put->drops ?? 0) - ($this->drops ?? 0)) <= intdiv($this->drops ?? 0, 10),
+            PutHow::TooLittle => true,
+            PutHow::LeftOut => false,
+        };
+    }
+
+    /** Whether there is less of it than one step of the scale. */
+    public function isTooLittle(): bool
+    {
+        return $this->targetGrams < $this->scaleGrams;
     }
 }

@@ -111,4 +111,14 @@ final class MeasureError extends Problem
             'A drop calibration needs a count of drops and a weight, both more than nothing.',
         );
     }
+
+    public static function unreadableTime(string $text): self
+    {
+        return new self(
+            'held_for',
+            'unreadable-time',
+            sprintf('"%s" is no time. Write it as "30 minutes", "45 to 60 min" or "2 hours".', $text),
+            ['text' => $text],
+        );
+    }
 }

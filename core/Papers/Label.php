@@ -10,6 +10,7 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Store;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
+use Crown\Catalogue\CautionKind;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
@@ -140,7 +141,7 @@ final readonly class Label
                 ? 'For hairline and face. Keep out of eyes and from children.'
                 : 'For use on hair and scalp only. Keep out of eyes and from children.',
             'Patch test first: inner arm, 48 hours.',
-            ...$this->forWhomNot(),
+            ...array_unique($this->forWhomNot()),
         ];
         $store = $this->keeping()->store;
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {
@@ -171,12 +172,33 @@ final readonly class Label
         return [
             ...$scented ? ['Holds essential oils.'] : [],
             ...$years > 0.0 ? [sprintf('Not for children under %g.', $years)] : [],
-            ...match ($this->inPregnancy($scented)) {
-                Advice::Avoid => ['Not in pregnancy or while nursing.'],
-                Advice::Caution => ['In pregnancy or while nursing ask first.'],
-                Advice::Ok => [],
-            },
-            ...$burns ? ['Keep skin that it was on out of the sun for a day.'] : [],
+            ...array_filter([$this->inPregnancy($scented)->words()]),
+            ...$burns ? [CautionKind::Sunlight->onLabel()] : [],
+            ...$this->warned(),
+        ];
+    }
+
+    /** @return list<string> what its ingredients warn of, each kind once, and with what a clinician is asked first */
+    private function warned(): array
+    {
+        $words = $conditions = [];
+        $rinsed = $this->assessment->subject->formula()->audience->isRinsedOff();
+        foreach ($this->assessment->subject->composition->counted() as $portion) {
+            foreach ($portion->ingredient->precautions->warnings() as $caution) {
+                if ($caution->kind !== CautionKind::Sunlight || ! $rinsed) {
+                    $words[] = $caution->kind->onLabel();
+                }
+            }
+            foreach ($portion->ingredient->precautions->askFirst as $condition) {
+                $conditions[] = $condition->label();
+            }
+        }
+
+        return [
+            ...array_values(array_filter(array_unique($words))),
+            ...$conditions === []
+                ? []
+                : [sprintf('Ask a clinician first with: %s.', implode(', ', array_unique($conditions)))],
         ];
     }
 

@@ -51,6 +51,21 @@ final readonly class Answer implements JsonSerializable
         );
     }
 
+    /** The same, good and not proven best. */
+    public function asFound(): self
+    {
+        return new self(
+            'found',
+            $this->shares,
+            $this->objective,
+            $this->binding,
+            $this->conflict,
+            $this->relax,
+            $this->parts,
+            $this->simple,
+        );
+    }
+
     /** The same with one thing more that it keeps to. */
     public function boundBy(string $words): self
     {

@@ -11,6 +11,7 @@ use Crown\Solving\Internal\Objective;
 use Crown\Solving\Internal\Programme;
 use Crown\Solving\Internal\Row;
 use Crown\Solving\Internal\SimpleParts;
+use Crown\Solving\Internal\Softening;
 use Crown\Solving\Internal\Solution;
 
 /**
@@ -39,11 +40,12 @@ final readonly class Solver
      */
     private function __construct(
         private array $candidates,
-        array $requirements,
+        private array $requirements,
         private array $goals,
         private ?int $fewest,
-        ?float $batchGrams,
-        array $serves,
+        private ?float $batchGrams,
+        private array $serves,
+        private ?float $parts,
     ) {
         $this->programme = new Programme($candidates, $requirements, $batchGrams);
         $this->costs = Objective::of($goals, $this->programme, $serves);
@@ -79,12 +81,36 @@ final readonly class Solver
             $fewest,
             $batchGrams,
             $serves,
+            $parts,
         );
+
+        return (new Softening($candidates, $requirements, $solver->asked(...)))->answer();
+    }
+
+    /**
+     * The same question of other candidates, or with other requirements.
+     *
+     * @param  list<Candidate>  $candidates
+     * @param  list<Requirement>  $requirements
+     */
+    private function asked(array $candidates, array $requirements): Answer
+    {
+        $solver = $candidates === $this->candidates && $requirements === $this->requirements
+            ? $this
+            : new self(
+                $candidates,
+                $requirements,
+                $this->goals,
+                $this->fewest,
+                $this->batchGrams,
+                $this->serves,
+                $this->parts,
+            );
         $answer = $solver->answer();
 
-        return $parts === null || $answer->status === 'impossible'
+        return $this->parts === null || $answer->status === 'impossible'
             ? $answer
-            : (new SimpleParts($solver->programme, $parts))->beside($answer);
+            : (new SimpleParts($solver->programme, $this->parts))->beside($answer);
     }
 
     /**

@@ -61,6 +61,17 @@ final readonly class Charge
         return $most->oil;
     }
 
+    /** Per cent of the oils that is solid at a temperature: what is set draws nothing. */
+    public function solidPercent(float $celsius): float
+    {
+        $solid = 0.0;
+        foreach ($this->pours as $pour) {
+            $solid += ($pour->oil->composition->solidFat->at($celsius) * $pour->grams) / $this->oilGrams();
+        }
+
+        return min(100.0, $solid);
+    }
+
     /** The plant with the largest mass. */
     public function plant(): Ingredient
     {

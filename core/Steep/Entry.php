@@ -50,7 +50,13 @@ final readonly class Entry
 
     public function stay(): Stay
     {
-        return new Stay($this->method(), $this->on);
+        return new Stay(
+            $this->method(),
+            $this->on,
+            $this->data->number('celsius') ?: null,
+            $this->data->number('minutes') ?: null,
+            (int) ($this->data->number('days') ?? 0.0) ?: null,
+        );
     }
 
     public function draw(): Draw
@@ -71,7 +77,7 @@ final readonly class Entry
         return match ($this->kind) {
             EntryKind::Note => $this->seen(),
             EntryKind::Weighed => sprintf('The jar weighs %s g.', $grams),
-            EntryKind::Moved => sprintf('Moved: %s.', mb_strtolower($this->method()->label())),
+            EntryKind::Moved => $this->moved(),
             EntryKind::Herb => sprintf('Added %s g of %s.', $grams, $this->named($catalogue)),
             EntryKind::Oil => sprintf('Topped up with %s g of %s.', $grams, $this->named($catalogue)),
             EntryKind::Drawn => sprintf('Took %s g out; the rest goes on.', $grams),
@@ -81,6 +87,29 @@ final readonly class Entry
             EntryKind::Ready => 'Put away.',
             EntryKind::Strained => $this->strained(),
         };
+    }
+
+    /** Whether the herb was kept for another draw when it was strained. */
+    public function keepsHerb(): bool
+    {
+        return $this->kind === EntryKind::Strained && $this->data->text('herb') === 'kept';
+    }
+
+    private function moved(): string
+    {
+        $stay = $this->stay();
+        $how = [mb_strtolower($stay->method->label())];
+        if ($stay->celsius !== null) {
+            $how[] = sprintf('%s °C', Number::shown($stay->celsius, 0));
+        }
+        if ($stay->method->isHeated() && $stay->minutes !== null) {
+            $how[] = sprintf('%s minutes', Number::shown($stay->minutes, 1));
+        }
+        if ($stay->days !== null) {
+            $how[] = sprintf('%d %s', $stay->days, $stay->days === 1 ? 'day' : 'days');
+        }
+
+        return sprintf('Moved: %s.', implode(', ', $how));
     }
 
     private function method(): SteepMethod

@@ -46,7 +46,10 @@ final readonly class Extraction
         return $this->on($this->timeline->strainDay());
     }
 
-    /** Rate x time of one herb up to a day: its rate doubles for every 10 K, and grows with shaking. */
+    /**
+     * Rate x time of one herb up to a day: its rate doubles for every 10 K, grows with shaking, and only what is liquid
+     * of the oil draws.
+     */
     private function dose(Herb $herb, DateTimeImmutable $day): float
     {
         $dose = 0.0;
@@ -55,6 +58,7 @@ final readonly class Extraction
             $dose += $herb->rate()
                 * ($span->method->isHeated() ? 1.0 : $shaking)
                 * Temperature::speed($span->celsius)
+                * (1 - $this->charge->solidPercent($span->celsius) / 100)
                 * $span->days;
         }
 

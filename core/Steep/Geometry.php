@@ -66,7 +66,7 @@ final readonly class Geometry
         }
         $wanted = $this->plantMillilitres()->best + self::LEAST_COVER * $area - $this->matterMillilitres();
 
-        return max(0.0, ($wanted - $this->oilMillilitres()) * $oil->density20());
+        return max(0.0, ($wanted - $this->oilMillilitres() * $this->oilLeft) * $oil->density20());
     }
 
     /** Volume of the settled plants with their gaps. */

@@ -17,6 +17,9 @@ final readonly class Herb
     /** Extraction per day of cut dried leaf at 20 °C: 90 % at 28 days. */
     public const RATE = 0.082;
 
+    /** Draws after which nothing is worth having. */
+    public const MOST_DRAWS = 3;
+
     /**
      * @param  float  $grams as it goes into the jar
      * @param  int  $draw 1 for a first draw; 2 and 3 for a herb that was drawn before
@@ -43,7 +46,7 @@ final readonly class Herb
         if ($grams <= 0.0 || $grams > 100_000.0) {
             throw SteepError::field('amount', 'a mass above 0 and at most 100,000 g');
         }
-        if ($draw < 1 || $draw > 3) {
+        if ($draw < 1 || $draw > self::MOST_DRAWS) {
             throw SteepError::field('draw', 'a first, second or third draw');
         }
         if ($preparation === Preparation::Bagged && $form !== 'powder') {

@@ -16,6 +16,9 @@ final readonly class MethodTable implements JsonSerializable
 {
     private const MOST_RISK = 5;
 
+    /** Per cent solid at room temperature from which a fat is steeped warm. */
+    private const SETS = 40.0;
+
     /**
      * @param  list<SteepPlan>  $plans one by each method
      * @param  DateTimeImmutable|null  $wanted the day it must be ready, if there is one
@@ -48,6 +51,10 @@ final readonly class MethodTable implements JsonSerializable
                 SteepMethod::WaterBath,
                 'A fresh plant brings water. Dry or wilt it first, and cold and dark is best; if it must be fresh, the '
                 .'water bath with the bowl weighed before and after.',
+            ],
+            $this->plans[0]->charge->solidPercent(SteepMethod::ColdDark->celsius()) >= self::SETS => [
+                SteepMethod::WaterBath,
+                'This fat is set at room temperature, and what is set draws nothing: melt it.',
             ],
             $short => [
                 SteepMethod::WaterBath,
@@ -97,8 +104,8 @@ final readonly class MethodTable implements JsonSerializable
                     'method' => $p->timeline->method->value,
                     'label' => $p->timeline->method->label(),
                     'days' => $p->timeline->standsDays(),
-                    'minutes' => $p->timeline->method->minutes(),
-                    'celsius' => $p->timeline->method->celsius(),
+                    'minutes' => $p->timeline->heldMinutes(),
+                    'celsius' => $p->timeline->heldAt(),
                     'extraction_percent' => $p->extraction->atStraining(),
                     'age_spent_days' => $p->ageing->spentDays(),
                     'life_left_months' => $p->water->comesIn() ? null : $p->ageing->lifeLeftMonths(),

@@ -15,7 +15,12 @@ use DateTimeImmutable;
 /** One oil in a jar, and since when it is in. */
 final readonly class Pour
 {
-    private const OILS = [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep];
+    private const OILS = [
+        IngredientKind::CarrierOil,
+        IngredientKind::LiquidWaxEster,
+        IngredientKind::ReadySteep,
+        IngredientKind::Butter,
+    ];
 
     /** @throws SteepError */
     public function __construct(public Ingredient $oil, public float $grams, public DateTimeImmutable $since)

@@ -5,14 +5,40 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Assessment\Severity;
+use Crown\Catalogue\Advice;
+use Crown\Catalogue\Caution;
+use Crown\Catalogue\Ingredient;
 use Crown\Measure\Amount;
+use Crown\Measure\Property;
 use JsonSerializable;
 
 /** One thing to know of a planned or running steep. */
 final readonly class SteepAdvice implements JsonSerializable
 {
+    /** Per cent solid from which a fat at rest hardly draws. */
+    private const SETS = 10.0;
+
     private function __construct(public string $code, public Severity $severity, public string $message)
     {
+    }
+
+    /**
+     * What is still to be known of a jar that was strained or given up: what is in its oil, not how it should stand.
+     *
+     * @return list<self> worst first
+     */
+    public static function after(SteepPlan $plan): array
+    {
+        return array_values(
+            array_filter(
+                self::on($plan),
+                static fn (self $a): bool => in_array(
+                    $a->code,
+                    ['steep.caution', 'steep.withdrawn', 'steep.rags'],
+                    true,
+                ),
+            ),
+        );
     }
 
     /** @return list<self> worst first */
@@ -24,6 +50,8 @@ final readonly class SteepAdvice implements JsonSerializable
             ...self::ofJar($plan),
             ...self::ofHeatAndLight($plan),
             ...self::ofHands($plan),
+            ...self::ofSolidFat($plan),
+            ...self::ofWhatIsKnown($plan),
         ];
         usort($advice, static fn (self $a, self $b): int => $a->severity->rank() <=> $b->severity->rank());
 
@@ -97,23 +125,23 @@ final readonly class SteepAdvice implements JsonSerializable
         $words = static fn (float $x): string => Amount::number(round($x, 1));
         $cover = $plan->geometry->oilAbovePlantCm()?->best;
         // Where it is known how high the oil stands, that says whether it covers.
-        if ($plan->charge->ratio() < $usual->low && ($cover === null || ! $plan->vessel->isKnown())) {
+        if ($plan->ratio() < $usual->low && ($cover === null || ! $plan->vessel->isKnown())) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Caution,
                 sprintf(
                     '1 part to %s of oil is less than 1 to %s: the plant will not be covered.',
-                    $words($plan->charge->ratio()),
+                    $words($plan->ratio()),
                     $words($usual->low),
                 ),
             );
-        } elseif ($plan->charge->ratio() > $usual->high) {
+        } elseif ($plan->ratio() > $usual->high) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Note,
                 sprintf(
                     '1 part to %s of oil is more than 1 to %s: the charge is thin.',
-                    $words($plan->charge->ratio()),
+                    $words($plan->ratio()),
                     $words($usual->high),
                 ),
             );
@@ -250,6 +278,65 @@ final readonly class SteepAdvice implements JsonSerializable
         }
 
         return $advice;
+    }
+
+    /** @return list<self> */
+    private static function ofSolidFat(SteepPlan $plan): array
+    {
+        $held = $plan->timeline->heldAt();
+        $solid = $plan->charge->solidPercent($held);
+        if ($solid < self::SETS) {
+            return [];
+        }
+
+        return [
+            new self(
+                'steep.sets',
+                Severity::Caution,
+                sprintf(
+                    'About %.0f %% of the oil is solid at %s °C, and what is set draws nothing. Hold it warmer, or '
+                        .'take the water bath.',
+                    $solid,
+                    Amount::number($held),
+                ),
+            ),
+        ];
+    }
+
+    /**
+     * What the catalogue warns of in the plants and oils: drawn into the oil, it is in the oil.
+     *
+     * @return list<self>
+     */
+    private static function ofWhatIsKnown(SteepPlan $plan): array
+    {
+        $advice = [];
+        $parts = [
+            ...array_map(static fn (Herb $h): Ingredient => $h->plant, $plan->charge->herbs),
+            ...array_map(static fn (Pour $p): Ingredient => $p->oil, $plan->charge->pours),
+        ];
+        foreach ($parts as $part) {
+            $precautions = $part->precautions;
+            $cautions = $precautions->warnings();
+            $says = array_map(static fn (Caution $c): string => $c->says, $cautions);
+            if ($precautions->pregnancy !== Advice::Ok) {
+                $says[] = rtrim($precautions->pregnancy->words().' '.$precautions->pregnancyReason);
+            }
+            $age = $part->facts->best(Property::MinimumAge, 0.0);
+            if ($age > 0.0) {
+                $says[] = rtrim(sprintf('Not for children under %g. %s', $age, $precautions->ageReason));
+            }
+            if ($says !== []) {
+                $grave = array_filter($cautions, static fn (Caution $c): bool => $c->kind->isGrave()) !== [];
+                $advice[$part->id] = new self(
+                    'steep.caution',
+                    $grave ? Severity::Caution : Severity::Note,
+                    sprintf('%s: %s', $part->name, lcfirst(implode(' ', array_unique($says)))),
+                );
+            }
+        }
+
+        return array_values($advice);
     }
 
     /** @return list<self> */

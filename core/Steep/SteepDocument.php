@@ -47,7 +47,11 @@ final readonly class SteepDocument
         );
         $herbs = array_map(static fn (Entry $e): Herb => $e->herb($catalogue), $of(EntryKind::Herb));
         $pours = array_map(static fn (Entry $e): Pour => $e->pour($catalogue), $of(EntryKind::Oil));
-        $stays = array_map(static fn (Entry $e): Stay => $e->stay(), $of(EntryKind::Moved));
+        $end = $until ?? $strained;
+        $stays = array_map(
+            static fn (Entry $e): Stay => $end === null ? $e->stay() : $e->stay()->until($end),
+            $of(EntryKind::Moved),
+        );
 
         return new SteepPlan(
             new Charge(
@@ -60,7 +64,7 @@ final readonly class SteepDocument
                 array_map(static fn (Entry $e): Draw => $e->draw(), $of(EntryKind::Drawn)),
                 array_map(static fn (Entry $e): Weighing => $e->weighing(), $of(EntryKind::Bowl)),
             ),
-            $this->way($until ?? $strained),
+            $this->way($end),
             Vessel::written(
                 $this->document->number('jar_ml') ?? 0.0,
                 $this->document->number('diameter_cm') ?? 0.0,

@@ -8,6 +8,7 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueError;
 use Crown\Json\Node;
 use Crown\Measure\CannotTell;
+use Crown\Measure\Duration;
 use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
 use Crown\Problem;
@@ -46,7 +47,30 @@ final readonly class SteepDraft
             $draft = self::with($draft, 'oils', $i, $pour->grams);
         }
 
-        return [...SteepDocument::format()->head(), ...$draft];
+        return [...SteepDocument::format()->head(), ...self::held($draft)];
+    }
+
+    /**
+     * What the maker wrote of the time, "45 to 60 minutes", as the minutes that count; and a heat that her way can
+     * have.
+     *
+     * @param  array<array-key, mixed>  $said with "method", "celsius", "minutes" and "held_for", each may be missing
+     * @return array<array-key, mixed> the same with its minutes
+     *
+     * @throws SteepError|MeasureError about "celsius", "minutes" or "held_for"
+     */
+    public static function held(array $said): array
+    {
+        $node = Node::of($said);
+        $method = $node->one('method', SteepMethod::class);
+        $written = trim($node->text('held_for'));
+        if ($method->isHeated() && $written !== '') {
+            $said['minutes'] = Duration::minutes($written)->best;
+        }
+        $celsius = $node->number('celsius') ?: null;
+        (new Way(celsius: $celsius, minutes: Node::of($said)->number('minutes') ?: null))->fitting($method);
+
+        return $said;
     }
 
     /** @return list<Herb> */

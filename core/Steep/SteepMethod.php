@@ -69,6 +69,17 @@ enum SteepMethod: string
         };
     }
 
+    /** @return array{float, float} °C between which this is still the same way: a cupboard at 30 is, a stove is not */
+    public function celsiusRange(): array
+    {
+        return match ($this) {
+            self::ColdDark, self::LeaveIn => [0.0, 40.0],
+            self::SunnySill => [5.0, 50.0],
+            self::WaterBath, self::BlendHeat, self::HotJar => [40.0, 100.0],
+            self::DirectHeat => [40.0, 150.0],
+        };
+    }
+
     /** Minutes at that temperature, for the heated ways. */
     public function minutes(): float
     {

@@ -69,6 +69,12 @@ final readonly class SteepPlan
         return max(0.0, $this->charge->oilGrams() - $this->journal->drawnGrams());
     }
 
+    /** Grams of oil still in the jar to one gram of plant. */
+    public function ratio(): float
+    {
+        return $this->oilLeftGrams() / $this->charge->plantGrams();
+    }
+
     /**
      * Best before, if it is ready on its day: the oils' life less the age that the steep costs. None where water comes
      * in: that it is gone is only shown by what came out.
@@ -88,7 +94,7 @@ final readonly class SteepPlan
     {
         return [
             'oil_grams' => Band::exact($this->charge->oilGrams()),
-            'ratio' => round($this->charge->ratio(), 3),
+            'ratio' => round($this->ratio(), 3),
             // Of a jar that is not known nothing is said; the document wants a figure.
             'oil_above_plant_cm' => $this->geometry->oilAbovePlantCm() ?? Band::exact(0.0),
             'headspace_cm' => $this->geometry->headspaceCm() ?? Band::exact(0.0),
@@ -112,7 +118,7 @@ final readonly class SteepPlan
         return new self(
             $this->charge->preparedFor($method),
             new Journal([new Stay($method, $this->timeline->start)]),
-            $this->way->asTheMethodHasIt(),
+            $method === $this->timeline->method ? $this->way : $this->way->asTheMethodHasIt(),
             $this->vessel,
             $this->retention,
         );

@@ -8,6 +8,7 @@ use Crown\Assessment\Store;
 use Crown\Assessment\WaterCap;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
+use Crown\Catalogue\Caution;
 use Crown\Catalogue\Composition;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Evidence;
@@ -202,8 +203,24 @@ final readonly class SteepYield
             implode(' ', array_unique($reasons)),
             self::gathered($all, static fn (Ingredient $i): array => $i->precautions->allergens),
             askFirst: $this->conditions($all),
-            cautions: self::gathered($all, static fn (Ingredient $i): array => $i->precautions->cautions),
+            cautions: self::cautions($all),
         );
+    }
+
+    /**
+     * @param  list<Ingredient>  $all
+     * @return list<Caution> each once
+     */
+    private static function cautions(array $all): array
+    {
+        $found = [];
+        foreach ($all as $ingredient) {
+            foreach ($ingredient->precautions->cautions as $caution) {
+                $found[$caution->says] = $caution;
+            }
+        }
+
+        return array_values($found);
     }
 
     /**

@@ -56,7 +56,7 @@ final class Straining
         );
         $steps[] = new StrainStep(
             'herb',
-            max([1, ...array_map(static fn (Herb $h): int => $h->draw, $plan->charge->herbs)]) < 3
+            max([1, ...array_map(static fn (Herb $h): int => $h->draw, $plan->charge->herbs)]) < Herb::MOST_DRAWS
             && ! $plan->charge->hasFresh()
                 ? 'Keep the herb for another draw today, or compost it.'
                 : 'Compost the herb.',

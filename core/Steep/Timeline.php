@@ -17,20 +17,49 @@ final readonly class Timeline
     /** By which it stands now. */
     public SteepMethod $method;
 
-    public function __construct(private Charge $charge, private Journal $journal, private Way $way)
+    /** @var non-empty-list<Stay> the first as the way has it */
+    private array $stays;
+
+    public function __construct(private Charge $charge, Journal $journal, private Way $way)
     {
-        $this->start = $journal->stays[0]->from;
-        $this->method = $journal->stays[count($journal->stays) - 1]->method;
+        $this->stays = [$journal->stays[0]->inWay($way), ...array_slice($journal->stays, 1)];
+        $this->start = $this->stays[0]->from;
+        $this->method = $this->last()->method;
     }
 
+    /** Days from the start until it is strained. */
     public function standsDays(): int
     {
-        return $this->way->standsDays($this->method);
+        return (int) $this->start->diff($this->strainDay())->format('%a');
     }
 
+    /** Minutes for which the way by which it stands now is held; 0 for one that is not heated. */
+    public function heldMinutes(): float
+    {
+        return $this->last()->heldMinutes();
+    }
+
+    /** °C at which it is held now. */
+    public function heldAt(): float
+    {
+        return $this->last()->heldAt();
+    }
+
+    /**
+     * From where it was moved with a length, counted from that day; heated, on the day after. Moved without a length it
+     * still stands as long as was planned from the start.
+     */
     public function strainDay(): DateTimeImmutable
     {
-        return $this->start->modify(sprintf('+%d days', $this->standsDays()));
+        $last = $this->last();
+        $first = $this->stays[0];
+        $days = $last->days ?? $this->method->days();
+        if (count($this->stays) === 1 || $last->days !== null || $this->method->isHeated()) {
+            return $last->from->modify(sprintf('+%d days', $days));
+        }
+        $planned = $first->method->isHeated() ? $days : $first->days ?? $days;
+
+        return max($last->from, $this->start->modify(sprintf('+%d days', $planned)));
     }
 
     /** Two days before straining, so that it settles; the day of straining itself for heated steeps. */
@@ -73,14 +102,14 @@ final readonly class Timeline
     public function spans(DateTimeImmutable $from, DateTimeImmutable $to): array
     {
         $spans = [];
-        foreach ($this->journal->stays as $i => $stay) {
+        foreach ($this->stays as $i => $stay) {
             $begins = max($stay->from, $from);
-            $ends = min($this->journal->stays[$i + 1]->from ?? $to, $to);
-            $celsius = $this->way->heldAt($stay->method);
+            $ends = min($this->stays[$i + 1]->from ?? $to, $to);
+            $celsius = $stay->heldAt();
             if ($stay->method->isHeated()) {
                 // What is in the jar on the day of heating is heated; what comes later is not.
                 if ($from <= $stay->from && $to >= $stay->from) {
-                    $spans[] = new Span($stay->method, $this->way->heldMinutes($stay->method) / 1440, $celsius);
+                    $spans[] = new Span($stay->method, $stay->heldMinutes() / 1440, $celsius);
                 }
             } elseif ($ends > $begins) {
                 $spans[] = new Span($stay->method, (float) $begins->diff($ends)->format('%a'), $celsius);
@@ -88,5 +117,10 @@ final readonly class Timeline
         }
 
         return $spans;
+    }
+
+    private function last(): Stay
+    {
+        return $this->stays[count($this->stays) - 1];
     }
 }

@@ -12,7 +12,7 @@ final readonly class Way
 
     /**
      * @param  bool  $pressed whether the plant is pressed when it is strained
-     * @param  float|null  $celsius of a heated way, at most 150; null for the method's own
+     * @param  float|null  $celsius at which it is held, at most 150; null for the method's own
      * @param  float|null  $minutes of a heated way, at most a day; null for the method's own
      * @param  int|null  $days it stands, 1 to 400; null for the method's own
      *
@@ -25,8 +25,11 @@ final readonly class Way
         public ?float $minutes = null,
         public ?int $days = null,
     ) {
-        if ($celsius < 0.0 || $celsius > 150.0 || $minutes < 0.0 || $minutes > 1440.0) {
-            throw SteepError::field('celsius', 'at most 150 °C for at most a day');
+        if ($celsius < 0.0 || $celsius > 150.0) {
+            throw SteepError::field('celsius', '0 to 150 °C');
+        }
+        if ($minutes < 0.0 || $minutes > 1440.0) {
+            throw SteepError::field('held_for', 'a time of at most a day');
         }
         if ($days !== null && ($days < 1 || $days > self::MOST_DAYS)) {
             throw SteepError::field(
@@ -34,6 +37,24 @@ final readonly class Way
                 sprintf('1 to %d days, or nothing for as the method has it', self::MOST_DAYS),
             );
         }
+    }
+
+    /**
+     * The same, once it is known that a method can be held so.
+     *
+     * @throws SteepError about "celsius"
+     */
+    public function fitting(SteepMethod $method): self
+    {
+        [$least, $most] = $method->celsiusRange();
+        if ($this->celsius !== null && ($this->celsius < $least || $this->celsius > $most)) {
+            throw SteepError::field(
+                'celsius',
+                sprintf('%g to %g °C for "%s"', $least, $most, mb_strtolower($method->label())),
+            );
+        }
+
+        return $this;
     }
 
     /** The same for so many days. */
@@ -46,23 +67,5 @@ final readonly class Way
     public function asTheMethodHasIt(): self
     {
         return new self($this->shakenDaily, $this->pressed);
-    }
-
-    /** °C at which a method is held. */
-    public function heldAt(SteepMethod $method): float
-    {
-        return $method->isHeated() ? $this->celsius ?? $method->celsius() : $method->celsius();
-    }
-
-    /** Minutes for which a heated method is held. */
-    public function heldMinutes(SteepMethod $method): float
-    {
-        return $this->minutes ?? $method->minutes();
-    }
-
-    /** Days that a method stands. Heated ways are done on their day. */
-    public function standsDays(SteepMethod $method): int
-    {
-        return $method->isHeated() ? $method->days() : $this->days ?? $method->days();
     }
 }

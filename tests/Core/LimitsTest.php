@@ -47,8 +47,8 @@ final class LimitsTest extends TestCase
         yield 'a day too long' => ['days', static fn () => new Way(days: Way::MOST_DAYS + 1)];
         yield 'a degree too hot' => ['celsius', static fn () => new Way(celsius: 150.1)];
         yield 'frozen' => ['celsius', static fn () => new Way(celsius: -0.1)];
-        yield 'a minute too long' => ['celsius', static fn () => new Way(minutes: 1440.1)];
-        yield 'less than no time' => ['celsius', static fn () => new Way(minutes: -0.1)];
+        yield 'a minute too long' => ['held_for', static fn () => new Way(minutes: 1440.1)];
+        yield 'less than no time' => ['held_for', static fn () => new Way(minutes: -0.1)];
         yield 'no application' => ['per_week', static fn () => self::routine(0, 1, 1.0)];
         yield 'eight days a week' => ['per_week', static fn () => self::routine(8, 1, 1.0)];
         yield 'no week' => ['weeks', static fn () => self::routine(1, 0, 1.0)];

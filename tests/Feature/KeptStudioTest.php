@@ -47,6 +47,7 @@ final class KeptStudioTest extends TestCase
         = '~^ingredients|^heads/\d+/advice|^formulas/\d+/family|'
         .' (assessment|plan|planned|fit|keeps|learned|measured|bands|cost\w*|next|strain_steps|signs|zones|weight_\w+'
         .'|stops|cautions|life_months|texture|water_class|water_percent|best_before|dry|water_left_grams|usual_ratio'
+        .'|drawn_now_percent'
         .'|worth_making_grams|target_grams|tolerance_grams|within)( |$)~';
 
     public function createApplication(): Application

@@ -300,10 +300,14 @@ final class WorkTest extends StudioTestCase
 
     public function test_applications_wait_for_the_patch_test(): void
     {
-        $start = today()->subDays(4)->toDateString();
+        $today = today();
+        $start = $today->copy()->subDays(4)->toDateString();
+        $this->travelTo($start);
+        $batch = $this->batch()['id'];
+        $this->travelTo($today);
         $routine = $this->got('Routine', 'POST', 'routines', [
             'head_id' => $this->headOf()['id'],
-            'batch_id' => $this->batch()['id'],
+            'batch_id' => $batch,
             'per_week' => 2,
             'grams_per_use' => 3,
             'starts_on' => $start,

@@ -220,8 +220,13 @@ export function aWeighing(line: string, name: string, target: number, more: Part
         phase_label: 'Warm oils',
         target_grams: target,
         tolerance_grams: target * 0.01,
+        target_drops: null,
+        drop_grams: null,
+        too_little: false,
         gathered: false,
         actual_grams: null,
+        actual_drops: null,
+        how: more.actual_grams === undefined ? null : 'weighed',
         within: null,
         ...more,
     };
@@ -310,6 +315,8 @@ export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
         measured: null,
         cost: null,
         cost_per_100g: null,
+        put_away: false,
+        draw_again: false,
         used_in: [],
         draft: {
             name: '',

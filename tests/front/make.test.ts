@@ -57,7 +57,15 @@ function weighing(batch: Schemas['Batch']): void {
             revision: now.revision + 1,
             weighings: now.weighings.map((w) =>
                 w.line === sent.line
-                    ? { ...w, gathered: sent.gathered, actual_grams: sent.grams, within: sent.grams === null ? null : true }
+                    ? {
+                          ...w,
+                          gathered: sent.gathered,
+                          actual_grams:
+                              sent.how === 'left-out' ? 0 : sent.how === 'weighed' ? sent.grams : sent.how ? w.target_grams : null,
+                          actual_drops: sent.drops ?? null,
+                          how: sent.how ?? null,
+                          within: sent.how ? sent.how !== 'left-out' : null,
+                      }
                     : w,
             ),
         };
@@ -104,8 +112,51 @@ describe('weighing', () => {
     it('asks for a number where there is none, and sends nothing', async () => {
         const { wrapper } = await counter(gathered);
         for (const wrong of ['', '  ', 'a lot']) await scale(wrong);
-        expect(wrapper.get('[role=alert]').text()).toContain('Enter what the scale shows, in grams; 0 if you left it out.');
+        expect(wrapper.get('[role=alert]').text()).toContain('Enter what the scale shows, in grams.');
         expect(server.to('/api/batches/5/weighings')).toHaveLength(0);
+    });
+
+    it('counts drops where they are written so, and weighs them when that is wished', async () => {
+        const drops = aBatch({
+            weighings: [
+                aWeighing('l1', 'Lavender', 0.37, { gathered: true, target_drops: 12, drop_grams: 0.031, too_little: true }),
+                aWeighing('l2', 'Jojoba', 6, { gathered: true }),
+            ],
+        });
+        weighing(drops);
+        const { wrapper } = await counter(drops);
+        expect(said(wrapper)).toContain('12 drops about 0.37 g, 0.03 g a drop');
+        expect(said(wrapper)).not.toContain('too little to show');
+        await click('Weigh it instead');
+        expect(said(wrapper)).toContain('0.37 g within');
+        await click('Count drops');
+        const input = by<HTMLInputElement>('input', /Drops that fell/);
+        input.value = '12';
+        input.dispatchEvent(new Event('input'));
+        await submit(/Drops that fell/);
+        expect(server.to('/api/batches/5/weighings')[0]?.body).toMatchObject({ line: 'l1', how: 'counted', drops: 12, grams: null });
+        expect(said(wrapper)).toContain('line 2 of 2');
+    });
+
+    it('left out and too little for the scale are different answers', async () => {
+        const little = aBatch({
+            weighings: [
+                aWeighing('l1', 'Menthol', 0.4, { gathered: true, too_little: true }),
+                aWeighing('l2', 'Jojoba', 60, { gathered: true }),
+            ],
+        });
+        weighing(little);
+        const { wrapper } = await counter(little);
+        await click('In it, too little to show');
+        expect(server.to('/api/batches/5/weighings')[0]?.body).toMatchObject({ line: 'l1', how: 'too-little', grams: null });
+        expect(said(wrapper)).toContain('line 2 of 2');
+        expect(said(wrapper)).not.toContain('too little to show');
+        await click('Left it out');
+        expect(server.to('/api/batches/5/weighings')[1]?.body).toMatchObject({ line: 'l2', how: 'left-out' });
+        await click('Weigh');
+        expect(said(wrapper)).toContain('Left out.');
+        await click('Back');
+        expect(said(wrapper)).toContain('In it, too little for the scale: 0.4 g counts');
     });
 
     it('says how far off it was, and that the record keeps the truth', async () => {

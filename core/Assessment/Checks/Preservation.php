@@ -111,9 +111,11 @@ final readonly class Preservation implements Check
                     about: ['partial'],
                 );
             }
-            if (! Preservative::inRange($portion)) {
+            $range = $preservative->rangeOf($portion);
+            if ($range !== null && ! $preservative->inRange($portion)) {
                 $findings[] = self::doseFinding(
                     $portion,
+                    $range,
                     in_array($subject->water->class, [WaterClass::Emulsion, WaterClass::Free], true),
                 );
             }
@@ -123,9 +125,8 @@ final readonly class Preservation implements Check
     }
 
     /** @param  bool  $wet whether there is water to protect: too little of it then protects nothing */
-    private static function doseFinding(Portion $portion, bool $wet): Finding
+    private static function doseFinding(Portion $portion, Band $use, bool $wet): Finding
     {
-        $use = $portion->ingredient->facts->get(Property::Use)->band;
         $percent = $portion->percent();
         $base = $percent >= 100.0 ? $percent : ($percent / (100 - $percent)) * 100;
 

@@ -27,14 +27,13 @@ final readonly class Sentences implements FindingWords
     public function of(Finding $finding): string
     {
         return $this->ofWhat($finding)
-            ?? ($this->ofLoad($finding)
-                ?? ($this->ofWater($finding)
-                    ?? ($this->ofPreservation($finding)
-                        ?? ($this->ofTexture($finding)
-                            ?? ($this->ofMaking($finding)
-                                ?? throw new LogicException(
-                                    sprintf('There is no sentence for "%s".', $finding->code),
-                                ))))));
+            ?? $this->ofWarnings($finding)
+            ?? $this->ofLoad($finding)
+            ?? $this->ofWater($finding)
+            ?? $this->ofPreservation($finding)
+            ?? $this->ofTexture($finding)
+            ?? $this->ofMaking($finding)
+            ?? throw new LogicException(sprintf('There is no sentence for "%s".', $finding->code));
     }
 
     /** What it is made of, and for whom. */
@@ -68,6 +67,20 @@ final readonly class Sentences implements FindingWords
             'lot.withdrawn' => sprintf('%s must not be used: %s', self::names($f), $f->about[0]),
             'sale.law' => 'For sale: cosmetics law, a product-safety assessment, notification and labelling are yours '
                 .'to check with the authorities and qualified people where you sell.',
+            default => null,
+        };
+    }
+
+    /** What its ingredients warn of. */
+    private function ofWarnings(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'caution' => sprintf('%s: %s', $f->portions[0]->ingredient->name, lcfirst($f->term('says'))),
+            'ask-first' => sprintf(
+                'With any of these the clinician is asked first, because of %s: %s.',
+                self::lower($f),
+                implode(', ', $f->about),
+            ),
             default => null,
         };
     }
@@ -194,6 +207,12 @@ final readonly class Sentences implements FindingWords
                 ? 'It does not hold air: even at 10 °C its effective solids are under 15 %. It needs more butter.'
                 : 'It does not take air: even at 40 °C its effective solids are over 35 %. It needs more oil or less '
                     .'wax.',
+            'texture.soften' => sprintf(
+                '%s soften each other: at 25 °C about %.0f %% less of them is solid than each has by itself. It comes '
+                    .'out softer than either; for a firmer one leave out the kind of which there is less.',
+                self::names($f),
+                $f->figure('solids lost, %')->best,
+            ),
             'texture.grainy' => sprintf(
                 '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the fridge or '
                     .'a cold bath, and keep them from melting again.',

@@ -6,6 +6,8 @@ namespace Crown\Catalogue\Internal;
 
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\Caution;
+use Crown\Catalogue\CautionKind;
 use Crown\Catalogue\Composition;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Entry;
@@ -76,7 +78,7 @@ final readonly class EntryReader
             $acids->isEmpty()
                 ? new FattyAcids([], '')
                 : new FattyAcids($acids->child('percent')->numbers(), ($cited[] = $this->source($acids, 'source'))),
-            $this->solidFat($kind, $solid, $cited),
+            $this->solidFat($kind, $solid, $facts, $cited),
             $constituents,
             Solubility::tryFrom($entry->text('oil_soluble', 'yes'))
                 ?? throw CatalogueError::wrong($file, 'oil_soluble', 'yes, no, dispersible, insoluble'),
@@ -145,7 +147,24 @@ final readonly class EntryReader
                     ),
                 $entry->texts('ask_first'),
             ),
-            $entry->texts('cautions'),
+            $this->cautions($entry),
+        );
+    }
+
+    /** @return list<Caution> */
+    private function cautions(Entry $entry): array
+    {
+        return array_map(
+            static fn (Entry $row): Caution => new Caution(
+                CautionKind::tryFrom($row->text('is'))
+                    ?? throw CatalogueError::wrong(
+                        $entry->file,
+                        'cautions.is',
+                        implode(', ', array_column(CautionKind::cases(), 'value')),
+                    ),
+                $row->text('says'),
+            ),
+            array_values($entry->child('cautions')->children()),
         );
     }
 
@@ -171,6 +190,7 @@ final readonly class EntryReader
                         implode(', ', array_column(Route::cases(), 'value')),
                     ),
                 $this->source($row, 'source', ['estimate', 'tradition']),
+                $row->flag('elsewhere', false),
             );
         }
 
@@ -191,6 +211,7 @@ final readonly class EntryReader
                     $law->text('as'),
                     $law->number('share'),
                     ($cited[] = $this->source($law, 'source')),
+                    $law->number('rinse_off_max', 0.0) ?: null,
                 ),
             ];
     }
@@ -198,7 +219,7 @@ final readonly class EntryReader
     /**
      * @param  list<string>  $cited
      */
-    private function solidFat(IngredientKind $kind, Entry $solid, array &$cited): SolidFat
+    private function solidFat(IngredientKind $kind, Entry $solid, FactSheet $facts, array &$cited): SolidFat
     {
         if ($solid->isEmpty()) {
             return $kind->isMelted() ? new SolidFat([], 1.0, '') : SolidFat::liquid();
@@ -215,7 +236,12 @@ final readonly class EntryReader
             );
         }
 
-        return new SolidFat($percent, $solid->number('structure', 1.0), ($cited[] = $this->source($solid, 'source')));
+        return new SolidFat(
+            $percent,
+            $solid->number('structure', 1.0),
+            ($cited[] = $this->source($solid, 'source')),
+            $facts->has(Property::Melting) ? $facts->get(Property::Melting)->band->high : null,
+        );
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Reading\Internal;
 
 use Crown\Formula\Step;
+use Crown\Measure\Duration;
 use Crown\Measure\Temperature;
 
 /** Reads sentences of instruction: the act, the time, the temperature. */
@@ -97,7 +98,7 @@ final class Instructions
                 $steps[] = new Step(
                     $sentence,
                     self::act($sentence),
-                    self::minutes($sentence),
+                    Duration::in($sentence)->best ?? 0.0,
                     ...self::celsius($sentence),
                 );
             }
@@ -126,31 +127,6 @@ final class Instructions
         }
 
         return 'other';
-    }
-
-    private static function minutes(string $sentence): float
-    {
-        if (
-            preg_match(
-                '/(\d+(?:[.,]\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?\s*(sec|min|hour|hr|h\b|day|night|week|month)/iu',
-                $sentence,
-                $m,
-            ) !== 1
-        ) {
-            return preg_match('/\bovernight\b/iu', $sentence) === 1 ? 480.0 : 0.0;
-        }
-        $low = (float) str_replace(',', '.', $m[1]);
-        $high = $m[2] !== '' ? (float) str_replace(',', '.', $m[2]) : $low;
-        $unit = match (mb_strtolower($m[3])) {
-            'sec' => 1 / 60,
-            'min' => 1.0,
-            'hour', 'hr', 'h' => 60.0,
-            'day', 'night' => 1440.0,
-            'week' => 10080.0,
-            default => 43800.0,
-        };
-
-        return (($low + $high) / 2) * $unit;
     }
 
     /** @return array{float, bool} degrees Celsius, and whether any were said */

@@ -50,7 +50,8 @@ export interface paths {
         get: operations["batches.show"];
         put?: never;
         post?: never;
-        delete?: never;
+        /** Put an unfinished batch away; it can be brought back */
+        delete: operations["batches.destroy"];
         options?: never;
         head?: never;
         patch?: never;
@@ -84,6 +85,23 @@ export interface paths {
         put?: never;
         /** Close the batch: it becomes a record with a label */
         post: operations["batches.finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a batch that was put away */
+        post: operations["batches.restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -842,6 +860,24 @@ export interface paths {
         get: operations["routines.show"];
         put?: never;
         post?: never;
+        /** Put a routine away; it can be brought back */
+        delete: operations["routines.destroy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/routines/{routine}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a routine that was put away */
+        post: operations["routines.restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -979,7 +1015,8 @@ export interface paths {
         get: operations["steeps.show"];
         put?: never;
         post?: never;
-        delete?: never;
+        /** Put a jar away; it can be brought back, and its oils stay */
+        delete: operations["steeps.destroy"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1013,6 +1050,23 @@ export interface paths {
         put?: never;
         /** Keep a picture of a jar, on this machine */
         post: operations["steeps.photo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/steeps/{steep}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a jar that was put away */
+        post: operations["steeps.restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1770,6 +1824,8 @@ export interface components {
             } | null;
             cost: number | null;
             cost_per_100g: number | null;
+            put_away: boolean;
+            draw_again: boolean;
             used_in: components["schemas"]["UsedIn"][];
             draft: components["schemas"]["SteepDraft"];
         };
@@ -1806,8 +1862,14 @@ export interface components {
             phase_label: string;
             target_grams: number;
             tolerance_grams: number;
+            target_drops: number | null;
+            drop_grams: number | null;
+            too_little: boolean;
             gathered: boolean;
             actual_grams: number | null;
+            actual_drops: number | null;
+            /** @enum {unknown} */
+            how: "weighed" | "counted" | "too-little" | "left-out" | null;
             within: boolean | null;
         };
         Task: {
@@ -2063,6 +2125,7 @@ export interface components {
             method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
             celsius: number;
             minutes: number;
+            held_for?: string | null;
             days: number;
             jar_ml: number;
             diameter_cm: number;
@@ -2095,6 +2158,9 @@ export interface components {
             line: string;
             gathered: boolean;
             grams: number | null;
+            /** @enum {string} */
+            how?: "weighed" | "counted" | "too-little" | "left-out";
+            drops?: number | null;
         };
         FinishAsk: {
             revision: number;
@@ -2397,6 +2463,11 @@ export interface components {
             herb_grams: number[];
             oil_grams: number[];
             days_range: number[];
+            usual_way: {
+                celsius: number;
+                minutes: number;
+                days: number;
+            };
             timing: components["schemas"]["Timing"];
             learned: components["schemas"]["Band"] | null;
             name: string;
@@ -2493,6 +2564,9 @@ export interface components {
             after?: number;
             /** @enum {string} */
             method?: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            days?: number | null;
+            celsius?: number | null;
+            held_for?: string | null;
             ingredient?: string;
             form?: string;
             /** @enum {string} */
@@ -3139,6 +3213,53 @@ export interface operations {
             };
         };
     };
+    "batches.destroy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "batches.find": {
         parameters: {
             query?: never;
@@ -3206,6 +3327,55 @@ export interface operations {
                 "application/json": components["schemas"]["FinishAsk"];
             };
         };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "batches.restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             200: {
@@ -5973,6 +6143,102 @@ export interface operations {
             };
         };
     };
+    "routines.destroy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                routine: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "routines.restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                routine: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Routine"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "session.show": {
         parameters: {
             query?: never;
@@ -6418,6 +6684,53 @@ export interface operations {
             };
         };
     };
+    "steeps.destroy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                steep: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "steeps.record": {
         parameters: {
             query?: never;
@@ -6488,6 +6801,55 @@ export interface operations {
         responses: {
             /** @description Done */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Steep"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "steeps.restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                steep: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

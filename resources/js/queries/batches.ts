@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/vue-query';
-import { api, got, type Schemas } from '../api/client';
+import { api, done, got, type Schemas } from '../api/client';
 import { inTurn } from '../api/inTurn';
 import { useMake, useWrite } from './write';
 
@@ -40,6 +40,12 @@ export const useFinishBatch = () =>
             got(api.POST('/api/batches/{batch}/finish', { ...at(id), body, ...keyed })),
         { keep: kept, stale: [['batches'], ['today']] },
     );
+
+export const usePutAwayBatch = () =>
+    useWrite((id: number) => done(api.DELETE('/api/batches/{batch}', at(id))), { stale: [['today'], ['batches']] });
+
+export const useBringBackBatch = () =>
+    useWrite((id: number) => got(api.POST('/api/batches/{batch}/restore', at(id))), { keep: kept, stale: [['today'], ['batches']] });
 
 export const useFindOnBatch = () =>
     useMake(

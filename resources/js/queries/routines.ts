@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/vue-query';
-import { api, got, type Schemas } from '../api/client';
+import { api, done, got, type Schemas } from '../api/client';
 import { inTurn } from '../api/inTurn';
 import { useMake, useWrite } from './write';
 
@@ -18,3 +18,14 @@ export const useTickDay = (routine: number) =>
             inTurn(`routine ${routine}`, () => got(api.PUT('/api/routine-days/{day}', { params: { path: { day } }, body: { state } }))),
         { keep: (answer) => routineQuery(answer.id).queryKey, stale: [['today'], ['routines']] },
     );
+
+export const usePutAwayRoutine = () =>
+    useWrite((id: number) => done(api.DELETE('/api/routines/{routine}', { params: { path: { routine: id } } })), {
+        stale: [['today'], ['routines']],
+    });
+
+export const useBringBackRoutine = () =>
+    useWrite((id: number) => got(api.POST('/api/routines/{routine}/restore', { params: { path: { routine: id } } })), {
+        keep: (answer) => routineQuery(answer.id).queryKey,
+        stale: [['today'], ['routines']],
+    });

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/vue-query';
-import { api, got, type Schemas } from '../api/client';
+import { api, done, got, type Schemas } from '../api/client';
 import { inTurn } from '../api/inTurn';
 import { useMake, useWrite } from './write';
 
@@ -44,6 +44,11 @@ export const useGiveUp = (id: number) =>
         (body: Schemas['SpoilAsk'], keyed) => after(id, () => got(api.POST('/api/steeps/{steep}/spoil', { ...at(id), body, ...keyed }))),
         shown,
     );
+
+export const usePutAwaySteep = () =>
+    useWrite((id: number) => done(api.DELETE('/api/steeps/{steep}', at(id))), { stale: [['today'], ['steeps']] });
+
+export const useBringBackSteep = () => useWrite((id: number) => got(api.POST('/api/steeps/{steep}/restore', at(id))), shown);
 
 export const useAddPicture = (id: number) =>
     useWrite(

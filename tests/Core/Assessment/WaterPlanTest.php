@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\Finding;
+use Crown\Assessment\Preservative;
 use Crown\Assessment\WaterPlan;
+use Crown\Formula\Audience;
 use Tests\Core\CoreTestCase;
 
 final class WaterPlanTest extends CoreTestCase
@@ -80,15 +83,39 @@ final class WaterPlanTest extends CoreTestCase
         $lines = ['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '74 g'];
 
         self::assertSame(
-            ['goes into the oil only, and it is the water that spoils'],
-            self::choice(self::plan($lines), 'caprylyl-glycol-phenoxyethanol')['against'],
+            [
+                'does not cover bacteria, yeast and mould alike',
+                'goes into the oil only, and it is the water that spoils',
+            ],
+            self::choice(self::plan($lines), 'caprylyl-glycol')['against'],
         );
-        $assessment = self::assess(self::formula($lines + ['caprylyl-glycol-phenoxyethanol' => '1 %']));
+        $assessment = self::assess(self::formula($lines + ['caprylyl-glycol' => '0.5 %']));
         self::assertSame(7 / 30.44, $assessment->subject->life->months->best);
         self::assertNotContains(
             'preservative.unsuitable',
             self::codes(self::cured($assessment, 'preservative.unsuitable')),
         );
+    }
+
+    public function test_what_disperses_fits_oil_and_water_alike(): void
+    {
+        $lines = ['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '74 g'];
+
+        self::assertTrue(self::choice(self::plan($lines), 'caprylyl-glycol-phenoxyethanol')['fits']);
+    }
+
+    public function test_law_allows_more_of_a_benzoate_in_what_is_rinsed_off(): void
+    {
+        $lines = ['olive-oil' => '20 g', 'btms-50' => '6 g', 'water' => '73 g', 'sodium-benzoate' => '2 g'];
+        $doses = static fn (Audience $for): array => array_filter(
+            self::assess(self::formula($lines, audience: $for))->findings,
+            static fn (Finding $f): bool => $f->code === 'preservative.dose',
+        );
+
+        self::assertNotSame([], $doses(Audience::AdultLeaveOn), '2 % of the salt is far over 0.5 % of the acid');
+        self::assertSame([], $doses(Audience::AdultRinseOff), '2.5 % of the acid is 2.95 % of the salt');
+        $range = Preservative::range(self::catalogue()->get('sodium-benzoate'), true);
+        self::assertEqualsWithDelta(2.5 / 0.847, $range?->high, 1e-9);
     }
 
     public function test_nothing_preserves_water_that_separates(): void

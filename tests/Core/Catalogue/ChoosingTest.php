@@ -99,9 +99,28 @@ final class ChoosingTest extends CoreTestCase
 
     public function test_what_was_eaten_counts_at_most_as_tradition(): void
     {
-        self::assertSame(1, (new Evidence(Need::Shedding, 3, 'x.', 'people', Route::Eaten, 'estimate'))->worth());
-        self::assertSame(3, (new Evidence(Need::Shedding, 3, 'x.', 'people', Route::Applied, 'estimate'))->worth());
+        self::assertSame(1, (new Evidence(Need::Shedding, 3, 'x.', 'people', Route::Eaten, 'cho-2014'))->worth());
+        self::assertSame(3, (new Evidence(Need::Shedding, 3, 'x.', 'people', Route::Applied, 'cho-2014'))->worth());
         self::assertSame(0.25, (new Evidence(Need::Shedding, 1, 'x.', '', Route::Applied, 'tradition'))->strength());
+    }
+
+    public function test_a_trial_on_other_skin_and_a_finding_without_a_source_count_one_grade_less(): void
+    {
+        $worth = static fn (string $source, bool $elsewhere): int => (new Evidence(
+            Need::DryScalp,
+            3,
+            'x.',
+            '20 women, forearm',
+            Route::Applied,
+            $source,
+            $elsewhere,
+        ))->worth();
+
+        self::assertSame(3, $worth('komane-2017', false));
+        self::assertSame(2, $worth('komane-2017', true));
+        self::assertSame(2, $worth('estimate', false));
+        self::assertSame(1, $worth('estimate', true));
+        self::assertSame(2, self::catalogue()->get('baobab-oil')->evidenceFor(Need::DryScalp)[0]->worth());
     }
 
     public function test_wanted_filters_and_orders(): void

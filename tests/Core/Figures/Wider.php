@@ -34,6 +34,8 @@ use Crown\Learning\Predicted;
 use Crown\Learning\TextureFound;
 use Crown\Make\BatchClosing;
 use Crown\Make\MakeSheet;
+use Crown\Make\Put;
+use Crown\Make\PutHow;
 use Crown\Make\Weighing;
 use Crown\Measure\MeasureError;
 use Crown\Papers\Label;
@@ -421,10 +423,14 @@ final class Wider
         $asked = (new MakeSheet($assessment, $context->kitchen->scaleGrams))->weighings();
         $grams = [];
         foreach ($asked as $weighing) {
-            $grams[$weighing->line] = round($weighing->targetGrams * $draw->one([0.9, 1.0, 1.0, 1.02]), 2);
+            $grams[$weighing->line] = Put::kept(
+                PutHow::Weighed,
+                round($weighing->targetGrams * $draw->one([0.9, 1.0, 1.0, 1.02]), 2),
+                null,
+            );
         }
         try {
-            $whole = array_sum($grams);
+            $whole = array_sum(array_map(static fn (Put $p): float => $p->grams, $grams));
             $actual = BatchClosing::actual(
                 $assessment->subject->formula(),
                 $asked,

@@ -11,6 +11,8 @@ use Crown\Make\Inspection;
 use Crown\Make\LotCode;
 use Crown\Make\MakeError;
 use Crown\Make\MakeSheet;
+use Crown\Make\Put;
+use Crown\Make\PutHow;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
@@ -32,7 +34,7 @@ final class ClosingTest extends CoreTestCase
         return BatchClosing::actual(
             $formula,
             $sheet->weighings(),
-            $grams,
+            array_map(static fn (float $g): Put => Put::kept(PutHow::Weighed, $g, null), $grams),
             $jars,
             $net,
             self::context(),

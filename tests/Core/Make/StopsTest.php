@@ -8,6 +8,7 @@ use Crown\Formula\Audience;
 use Crown\Make\Actuals;
 use Crown\Make\MakeError;
 use Crown\Make\MakeSheet;
+use Crown\Make\Put;
 use Crown\Make\Stops;
 use Crown\Make\Weighing;
 use Tests\Core\CoreTestCase;
@@ -56,7 +57,10 @@ final class StopsTest extends CoreTestCase
     public function test_what_was_weighed_is_judged_beside_what_was_planned(): void
     {
         $planned = self::assess(self::formula(self::SAFE));
-        $grams = static fn (float $oil): array => ['l1' => 99.0, 'l2' => $oil];
+        $grams = static fn (float $oil): array => [
+            'l1' => Put::weighed(99.0),
+            'l2' => Put::weighed($oil),
+        ];
         $anew = static fn (float $oil): array => Stops::anew(
             self::assess(Actuals::of($planned->subject->formula(), $grams($oil))),
             $planned,

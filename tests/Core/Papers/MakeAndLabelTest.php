@@ -10,6 +10,7 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Make\Actuals;
 use Crown\Make\MakeSheet;
+use Crown\Make\Put;
 use Crown\Papers\Label;
 use DateTimeImmutable;
 use Tests\Core\CoreTestCase;
@@ -49,16 +50,16 @@ final class MakeAndLabelTest extends CoreTestCase
     public function test_actual_weights_give_the_shares_anew(): void
     {
         $formula = self::formula(['olive-oil' => '75 g', 'jojoba-oil' => '25 g']);
-        $actual = self::assess(Actuals::of($formula, ['l1' => 80.0, 'l2' => 20.0]));
+        $actual = self::assess(Actuals::of($formula, ['l1' => Put::weighed(80.0), 'l2' => Put::weighed(20.0)]));
 
         self::assertEqualsWithDelta(80.0, $actual->subject->composition->portions[0]->percent(), 1e-9);
         self::assertCount(
             1,
-            Actuals::of($formula, ['l1' => 80.0, 'l2' => 0.0])->lines,
+            Actuals::of($formula, ['l1' => Put::weighed(80.0), 'l2' => Put::leftOut()])->lines,
             'what was not poured is not in it',
         );
         $this->expectException(FormulaError::class);
-        Actuals::of($formula, ['l9' => 5.0]);
+        Actuals::of($formula, ['l9' => Put::weighed(5.0)]);
     }
 
     public function test_label_names_inci_by_falling_share_and_allergens(): void

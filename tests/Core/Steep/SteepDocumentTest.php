@@ -68,7 +68,7 @@ final class SteepDocumentTest extends CoreTestCase
         );
         self::assertSame(28, $plan->timeline->standsDays(), 'as the method has it');
         self::assertSame(40, self::kept(days: 40)->plan(self::catalogue())->timeline->standsDays());
-        self::assertSame([null, 20.0], [$plan->way->celsius, $plan->way->heldAt(SteepMethod::ColdDark)]);
+        self::assertSame([null, 20.0], [$plan->way->celsius, $plan->timeline->heldAt()]);
     }
 
     public function test_what_happened_counts_from_its_day(): void

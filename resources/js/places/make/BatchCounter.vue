@@ -4,10 +4,11 @@ import { useWakeLock } from '@vueuse/core';
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, nextTick, onMounted, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
-import { batchQuery, isBatch, useFinishBatch, useTickTask, useWeigh } from '../../queries/batches';
+import { batchQuery, isBatch, useBringBackBatch, useFinishBatch, usePutAwayBatch, useTickTask, useWeigh } from '../../queries/batches';
 import BatchStops from './BatchStops.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
+import { usePutAway } from '../../ui/usePutAway';
 import { fixed, num, sayTime } from '../../ui/words';
 
 /** A batch being made, stage by stage, to be read from a metre away. */
@@ -32,8 +33,10 @@ const although = ref('');
 const weighing = useWeigh();
 const ticking = useTickTask();
 const finishing = useFinishBatch();
+const putAway = usePutAway('/make', usePutAwayBatch().mutateAsync, useBringBackBatch().mutateAsync);
 const busy = computed(() => weighing.isPending.value || ticking.isPending.value || finishing.isPending.value);
 const input = ref<HTMLInputElement | null>(null);
+const byScale = ref(false);
 
 const current = computed(() => props.batch.weighings[at.value]);
 const gathered = computed(() => props.batch.weighings.filter((w) => w.gathered).length);
@@ -60,19 +63,28 @@ async function attempt(work: () => Promise<unknown>): Promise<boolean> {
         return false;
     }
 }
-const write = (w: Schemas['Weighing'], gathered: boolean, grams: number | null): Promise<boolean> =>
-    attempt(() => weighing.mutateAsync({ id: props.batch.id, body: () => ({ revision: revision(), line: w.line, gathered, grams }) }));
+type Put = Pick<Schemas['WeighAsk'], 'grams' | 'how' | 'drops'>;
+const put = (w: Schemas['Weighing'], gathered: boolean, what: Put): Promise<boolean> =>
+    attempt(() => weighing.mutateAsync({ id: props.batch.id, body: () => ({ revision: revision(), line: w.line, gathered, ...what }) }));
+/** What is known of a line as it stands, to be sent again with whether it is gathered. */
+const standing = (w: Schemas['Weighing']): Put => (w.how ? { grams: w.actual_grams, how: w.how, drops: w.actual_drops } : { grams: null });
 const tick = (task: Schemas['Task']): Promise<boolean> =>
     attempt(() => ticking.mutateAsync({ id: props.batch.id, body: () => ({ revision: revision(), task: task.kind, done: !task.done }) }));
+/** A line written in drops is counted, unless the maker would rather weigh it. */
+const counts = computed(() => !!current.value && current.value.target_drops !== null && !byScale.value);
 async function enter(): Promise<void> {
-    const w = current.value;
-    if (!w) return;
-    const grams = Number(String(shown.value).trim().replace(',', '.'));
-    if (String(shown.value).trim() === '' || !Number.isFinite(grams)) {
-        errors.value = { grams: ['Enter what the scale shows, in grams; 0 if you left it out.'] };
+    const written = String(shown.value).trim().replace(',', '.');
+    const figure = Number(written);
+    if (written === '' || !Number.isFinite(figure)) {
+        errors.value = { grams: [counts.value ? 'Enter how many drops fell.' : 'Enter what the scale shows, in grams.'] };
         return;
     }
-    if (!(await write(w, true, grams))) return;
+    await settle(counts.value ? { grams: null, how: 'counted', drops: figure } : { grams: figure, how: 'weighed' });
+}
+/** Says of the line on show what went in of it, and goes on to the next. */
+async function settle(what: Put): Promise<void> {
+    const w = current.value;
+    if (!w || !(await put(w, true, what))) return;
     shown.value = '';
     const next = props.batch.weighings.findIndex((x, i) => x.actual_grams === null && i !== at.value);
     if (next >= 0) go(next);
@@ -80,8 +92,9 @@ async function enter(): Promise<void> {
 }
 function go(to: number): void {
     at.value = Math.max(0, Math.min(props.batch.weighings.length - 1, to));
-    const grams = props.batch.weighings[at.value]?.actual_grams;
-    shown.value = grams === null || grams === undefined ? '' : String(grams);
+    const line = props.batch.weighings[at.value];
+    byScale.value = line?.how === 'weighed';
+    shown.value = String((line?.how === 'counted' ? line.actual_drops : line?.how === 'weighed' ? line.actual_grams : null) ?? '');
     errors.value = {};
     void nextTick(() => input.value?.focus());
 }
@@ -109,7 +122,10 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
 
 <template>
     <div class="max-w-3xl">
-        <p class="quiet">Lot {{ batch.lot_code }}</p>
+        <p class="quiet">
+            Lot {{ batch.lot_code }}
+            <button type="button" class="act-quiet" @click="putAway(batch.id, batch.title)">Put away</button>
+        </p>
         <h1>{{ batch.title }}</h1>
         <BatchStops :batch="batch" />
         <TabGroup :selected-index="stage" @change="(to) => (stage = to)">
@@ -132,7 +148,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                                 class="flex min-h-14 w-full items-center gap-4 text-left"
                                 :aria-pressed="w.gathered"
                                 :disabled="busy"
-                                @click="write(w, !w.gathered, w.actual_grams)"
+                                @click="put(w, !w.gathered, standing(w))"
                             >
                                 <span
                                     class="border-lead flex h-8 w-8 shrink-0 items-center justify-center rounded border-2 font-bold"
@@ -142,8 +158,8 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                                 </span>
                                 <span class="flex-1 text-[19px]">{{ w.name }}</span>
                                 <span class="text-[17px]">
-                                    {{ num(w.target_grams) }}
-                                    <span class="unit">g</span>
+                                    {{ w.target_drops ?? num(w.target_grams) }}
+                                    <span class="unit">{{ w.target_drops === null ? 'g' : w.target_drops === 1 ? 'drop' : 'drops' }}</span>
                                 </span>
                             </button>
                         </li>
@@ -157,14 +173,25 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                             {{ current.phase_label }}, line {{ at + 1 }} of {{ batch.weighings.length }}, {{ weighed }} weighed
                         </p>
                         <p class="mt-1 font-head text-[30px] leading-tight font-bold">{{ current.name }}</p>
-                        <p class="mt-2 leading-none">
-                            <span class="text-[76px] font-bold">{{ fixed(current.target_grams, current.target_grams < 10 ? 2 : 1) }}</span>
-                            <span class="unit text-[32px]">g</span>
-                        </p>
-                        <p class="quiet">within {{ num(current.tolerance_grams) }} g</p>
+                        <template v-if="counts">
+                            <p class="mt-2 leading-none">
+                                <span class="text-[76px] font-bold">{{ current.target_drops }}</span>
+                                <span class="unit text-[32px]">{{ current.target_drops === 1 ? ' drop' : ' drops' }}</span>
+                            </p>
+                            <p class="quiet">about {{ num(current.target_grams) }} g, {{ num(current.drop_grams ?? 0) }} g a drop</p>
+                        </template>
+                        <template v-else>
+                            <p class="mt-2 leading-none">
+                                <span class="text-[76px] font-bold">
+                                    {{ fixed(current.target_grams, current.target_grams < 10 ? 2 : 1) }}
+                                </span>
+                                <span class="unit text-[32px]">g</span>
+                            </p>
+                            <p class="quiet">within {{ num(current.tolerance_grams) }} g</p>
+                        </template>
                         <form class="mt-4" @submit.prevent="enter">
                             <label>
-                                <span class="label">The scale shows, grams</span>
+                                <span class="label">{{ counts ? 'Drops that fell' : 'The scale shows, grams' }}</span>
                                 <input
                                     ref="input"
                                     v-model="shown"
@@ -174,14 +201,46 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                                     :aria-invalid="!!errors['grams']"
                                 />
                             </label>
-                            <FormProblem :errors="errors" field="grams" />
-                            <p v-if="current.within === false" class="said-caution mt-2 font-semibold">
+                            <FormProblem v-for="field in ['grams', 'drops', 'how']" :key="field" :errors="errors" :field="field" />
+                            <p v-if="current.how === 'left-out'" class="said-caution mt-2 font-semibold">Left out.</p>
+                            <p v-else-if="current.how === 'too-little'" class="mt-2">
+                                In it, too little for the scale: {{ num(current.target_grams) }} g counts, as uncertain as the scale is.
+                            </p>
+                            <p v-else-if="current.within === false && current.how === 'counted'" class="said-caution mt-2 font-semibold">
+                                {{ current.actual_drops }} drops instead of {{ current.target_drops }}. The record keeps what went in.
+                            </p>
+                            <p v-else-if="current.within === false" class="said-caution mt-2 font-semibold">
                                 {{ num(Math.abs((current.actual_grams ?? 0) - current.target_grams)) }} g
                                 {{ (current.actual_grams ?? 0) > current.target_grams ? 'over' : 'under' }}. The record keeps what was truly
                                 weighed and works the shares out anew.
                             </p>
                             <div class="mt-4 flex flex-wrap gap-3">
-                                <button class="counter-act" :disabled="busy">Weighed</button>
+                                <button class="counter-act" :disabled="busy">{{ counts ? 'Counted' : 'Weighed' }}</button>
+                                <button
+                                    v-if="current.too_little && !counts"
+                                    type="button"
+                                    class="act-quiet !min-h-14"
+                                    :disabled="busy"
+                                    @click="settle({ grams: null, how: 'too-little' })"
+                                >
+                                    In it, too little to show
+                                </button>
+                                <button
+                                    v-if="current.target_drops !== null"
+                                    type="button"
+                                    class="act-quiet !min-h-14"
+                                    @click="byScale = !byScale"
+                                >
+                                    {{ byScale ? 'Count drops' : 'Weigh it instead' }}
+                                </button>
+                                <button
+                                    type="button"
+                                    class="act-quiet !min-h-14"
+                                    :disabled="busy"
+                                    @click="settle({ grams: null, how: 'left-out' })"
+                                >
+                                    Left it out
+                                </button>
                                 <button type="button" class="act-quiet !min-h-14" :disabled="at === 0" @click="go(at - 1)">Back</button>
                                 <button
                                     type="button"

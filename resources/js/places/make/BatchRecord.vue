@@ -58,10 +58,23 @@ function printIt(): void {
                             <th scope="row" class="py-1.5 text-left font-normal">{{ w.name }}</th>
                             <td class="quiet pl-3 text-right">{{ fixed(w.target_grams, 2) }}</td>
                             <td class="pl-3 text-right whitespace-nowrap">
-                                <span class="fig fig-measured" :class="w.within === false ? 'said-caution' : ''">
-                                    {{ fixed(w.actual_grams ?? 0, 2) }}
-                                </span>
-                                <span class="unit">g</span>
+                                <span v-if="w.how === 'left-out'" class="said-caution">left out</span>
+                                <template v-else>
+                                    <span
+                                        class="fig"
+                                        :class="[
+                                            w.how === 'weighed' ? 'fig-measured' : 'fig-estimated',
+                                            w.within === false ? 'said-caution' : '',
+                                        ]"
+                                    >
+                                        {{ fixed(w.actual_grams ?? 0, 2) }}
+                                    </span>
+                                    <span class="unit">g</span>
+                                    <span v-if="w.how === 'counted'" class="quiet block text-[13px]">
+                                        {{ w.actual_drops }} {{ w.actual_drops === 1 ? 'drop' : 'drops' }}
+                                    </span>
+                                    <span v-if="w.how === 'too-little'" class="quiet block text-[13px]">too little to show</span>
+                                </template>
                             </td>
                             <td class="quiet pl-3 text-right">{{ fixed(planned.get(w.line)?.shown_percent ?? 0, 1) }}</td>
                             <td class="pl-3 text-right whitespace-nowrap">

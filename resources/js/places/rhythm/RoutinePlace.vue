@@ -2,9 +2,10 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { Schemas } from '../../api/client';
-import { routineQuery, useTickDay } from '../../queries/routines';
+import { routineQuery, useBringBackRoutine, usePutAwayRoutine, useTickDay } from '../../queries/routines';
 import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import { usePutAway } from '../../ui/usePutAway';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, num, sayDate } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
@@ -14,6 +15,7 @@ import HowLink from '../../ui/HowLink.vue';
 const props = defineProps<{ id: string }>();
 const { data, isPending, error, refetch } = useQuery(routineQuery(Number(props.id)));
 const ticking = useTickDay(Number(props.id));
+const putAway = usePutAway('/rhythm', usePutAwayRoutine().mutateAsync, useBringBackRoutine().mutateAsync);
 const used = computed(
     () => (data.value?.days ?? []).filter((d) => d.act === 'application' && d.state === 'done').length * (data.value?.grams_per_use ?? 0),
 );
@@ -56,6 +58,7 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                     {{ data.per_week === 1 ? 'Once' : `${data.per_week} times` }} a week, {{ num(data.grams_per_use) }} g each time{{
                         data.way ? `. ${data.way}` : ''
                     }}
+                    <button type="button" class="act-quiet" @click="putAway(Number(id), `${data.head}: ${data.product}`)">Put away</button>
                 </p>
                 <p v-if="data.state === 'stopped'" class="bg-stop-wash said-stop mt-3 rounded p-3 font-semibold">
                     Stopped: the patch test showed a reaction. Wash it off; if it does not calm down, see a clinician.

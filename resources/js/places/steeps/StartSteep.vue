@@ -14,6 +14,7 @@ import DateStrip from './DateStrip.vue';
 import MethodsTable from './MethodsTable.vue';
 import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
+import { HEATED } from './ways';
 import HowLink from '../../ui/HowLink.vue';
 
 type Draft = Schemas['SteepDraft'];
@@ -32,6 +33,7 @@ const draft = reactive<Draft>({
     method: 'cold-dark',
     celsius: 0,
     minutes: 0,
+    held_for: '',
     days: 0,
     jar_ml: 750,
     diameter_cm: 9,
@@ -130,6 +132,9 @@ function price(event: Event): number | null {
     const text = valueIn(event);
     return text === '' || !(Number(text) >= 0) ? null : Number(text);
 }
+const heated = computed(() => HEATED.includes(draft.method));
+/** What the chosen way is held at when nothing is written. */
+const usual = computed(() => planned.value?.usual_way);
 const jarName = computed(() => herbs.value.map((h) => h.name).join(' and '));
 async function start(): Promise<void> {
     try {
@@ -305,6 +310,45 @@ async function start(): Promise<void> {
                             <input v-model="wanted" type="date" class="field" />
                         </label>
                     </div>
+                    <div class="grid grid-cols-2 gap-3">
+                        <label>
+                            <span class="label">Held at °C</span>
+                            <input
+                                :value="draft.celsius || ''"
+                                type="number"
+                                min="0"
+                                max="150"
+                                step="any"
+                                class="field"
+                                :placeholder="usual ? `usually ${num(usual.celsius)}` : ''"
+                                @input="draft.celsius = Number(valueIn($event))"
+                            />
+                        </label>
+                        <label v-if="heated">
+                            <span class="label">For how long</span>
+                            <input
+                                v-model="draft.held_for"
+                                class="field"
+                                maxlength="60"
+                                :placeholder="usual ? `usually ${num(usual.minutes)} minutes` : ''"
+                            />
+                        </label>
+                        <label v-else>
+                            <span class="label">For days</span>
+                            <input
+                                :value="draft.days || ''"
+                                type="number"
+                                min="1"
+                                max="400"
+                                class="field"
+                                :placeholder="usual ? `usually ${usual.days}` : ''"
+                                @input="draft.days = Math.round(Number(valueIn($event)))"
+                            />
+                        </label>
+                    </div>
+                    <FormProblem :errors="errors" field="celsius" />
+                    <FormProblem :errors="errors" field="held_for" />
+                    <FormProblem :errors="errors" field="days" />
                     <p
                         v-if="planned && planned.timing.message"
                         :class="planned.timing.fits ? 'text-good' : 'said-caution font-semibold'"
@@ -352,7 +396,11 @@ async function start(): Promise<void> {
                         @days="draft.days = $event"
                     />
                 </section>
-                <MethodsTable :table="planned.methods" :chosen="draft.method" @choose="Object.assign(draft, { method: $event, days: 0 })" />
+                <MethodsTable
+                    :table="planned.methods"
+                    :chosen="draft.method"
+                    @choose="Object.assign(draft, { method: $event, days: 0, celsius: 0, minutes: 0, held_for: '' })"
+                />
             </div>
         </form>
     </div>

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
 import type { Schemas } from '../../api/client';
-import { useAddPicture, useGiveUp, useRemovePicture, useWithdraw } from '../../queries/steeps';
+import { useAddPicture, useBringBackSteep, useGiveUp, usePutAwaySteep, useRemovePicture, useWithdraw } from '../../queries/steeps';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
+import { usePutAway } from '../../ui/usePutAway';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num, sayDate, shortDate, todayDate } from '../../ui/words';
 import IngredientPick from '../formulas/IngredientPick.vue';
+import { HEATED } from './ways';
 import SteepFigures from './SteepFigures.vue';
 import SteepJar from './SteepJar.vue';
 import { useSteep } from './useSteep';
@@ -21,6 +23,9 @@ const withdrawing = useWithdraw();
 const addingPicture = useAddPicture(Number(props.id));
 const removingPicture = useRemovePicture(Number(props.id));
 
+const bringingBack = useBringBackSteep();
+const putAway = usePutAway('/steeps', usePutAwaySteep().mutateAsync, bringingBack.mutateAsync);
+
 const doing = ref<'' | 'note' | 'weighed' | 'drawn' | 'moved' | 'herb' | 'oil' | 'bowl' | 'spoil' | 'withdraw'>('');
 type Draft = Required<Schemas['SteepEventDraft']>;
 const form = reactive<{
@@ -31,6 +36,9 @@ const form = reactive<{
     before: string;
     after: string;
     method: Draft['method'];
+    days: string;
+    celsius: string;
+    held: string;
     ingredient: string;
     name: string;
     form: string;
@@ -46,6 +54,9 @@ const form = reactive<{
     before: '',
     after: '',
     method: 'sunny-sill',
+    days: '',
+    celsius: '',
+    held: '',
     ingredient: '',
     name: '',
     form: 'dried',
@@ -77,6 +88,8 @@ const PLACES: Record<string, string> = {
     'sunny-sill': 'the sunny sill',
     'leave-in': 'cold and dark, the herb left in',
     'water-bath': 'a water bath, now',
+    'hot-jar': 'a closed jar in hot water, now',
+    'direct-heat': 'gentle direct heat, now',
 };
 
 function open(what: typeof doing.value): void {
@@ -89,6 +102,9 @@ function open(what: typeof doing.value): void {
         after: '',
         amount: '',
         reason: '',
+        days: '',
+        celsius: '',
+        held: '',
         ingredient: '',
         name: '',
     });
@@ -103,6 +119,13 @@ function pick(row: Schemas['IngredientRow']): void {
         form: row.usual_form || row.forms[0] || '',
         preparation: row.usual_preparation,
     });
+}
+const heated = computed(() => HEATED.includes(form.method));
+function moved(): Partial<Draft> {
+    const celsius = form.celsius === '' ? null : Number(form.celsius);
+    return heated.value
+        ? { method: form.method, celsius, held_for: form.held }
+        : { method: form.method, celsius, days: form.days === '' ? null : Number(form.days) };
 }
 const SAID: Record<string, string> = {
     note: 'Noted.',
@@ -128,7 +151,7 @@ async function submit(): Promise<void> {
         note: { colour: form.colour, smell: form.smell },
         weighed: { grams: Number(form.grams) },
         drawn: { grams: Number(form.grams) },
-        moved: { method: form.method },
+        moved: moved(),
         herb: { ingredient: form.ingredient, form: form.form, preparation: form.preparation, amount: form.amount },
         oil: { ingredient: form.ingredient, amount: form.amount },
         bowl: { before: Number(form.before), after: Number(form.after) },
@@ -194,9 +217,13 @@ const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.muta
                 </div>
                 <div class="flex flex-wrap">
                     <RouterLink :to="`/steeps/start?again=${id}`" class="act-quiet">Do it again</RouterLink>
-                    <RouterLink v-if="data.state === 'strained'" :to="`/steeps/start?again=${id}&draw=next`" class="act-quiet">
+                    <RouterLink v-if="data.draw_again" :to="`/steeps/start?again=${id}&draw=next`" class="act-quiet">
                         Draw the herb once more
                     </RouterLink>
+                    <button v-if="data.put_away" type="button" class="act-quiet" @click="act(() => bringingBack.mutateAsync(Number(id)))">
+                        Bring it back
+                    </button>
+                    <button v-else type="button" class="act-quiet" @click="putAway(Number(id), data.name)">Put away</button>
                     <RouterLink v-if="data.state === 'running' || data.state === 'due'" :to="`/steeps/${id}/strain`" class="act">
                         Strain day
                     </RouterLink>
@@ -506,12 +533,38 @@ const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.muta
                         </label>
                         <FormProblem :errors="errors" field="after" />
                     </template>
-                    <label v-if="doing === 'moved'" class="block">
-                        <span class="label">It stands from today in</span>
-                        <select v-model="form.method" class="field min-h-12">
-                            <option v-for="(word, value) in PLACES" :key="value" :value="value">{{ word }}</option>
-                        </select>
-                    </label>
+                    <template v-if="doing === 'moved'">
+                        <label class="block">
+                            <span class="label">It stands from today in</span>
+                            <select v-model="form.method" class="field min-h-12">
+                                <option v-for="(word, value) in PLACES" :key="value" :value="value">{{ word }}</option>
+                            </select>
+                        </label>
+                        <div class="grid grid-cols-2 gap-3">
+                            <label v-if="heated">
+                                <span class="label">For how long (optional)</span>
+                                <input v-model="form.held" class="field min-h-12" maxlength="60" placeholder="45 to 60 minutes" />
+                            </label>
+                            <label v-else>
+                                <span class="label">For days (optional)</span>
+                                <input
+                                    v-model="form.days"
+                                    type="number"
+                                    min="1"
+                                    max="400"
+                                    class="field min-h-12"
+                                    placeholder="as planned"
+                                />
+                            </label>
+                            <label>
+                                <span class="label">At °C (optional)</span>
+                                <input v-model="form.celsius" type="number" step="any" class="field min-h-12" placeholder="as usual" />
+                            </label>
+                        </div>
+                        <FormProblem :errors="errors" field="days" />
+                        <FormProblem :errors="errors" field="held_for" />
+                        <FormProblem :errors="errors" field="celsius" />
+                    </template>
                     <template v-if="doing === 'herb' || doing === 'oil'">
                         <div>
                             <span class="label">{{ doing === 'herb' ? 'Plant' : 'Oil' }}</span>
