@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Make;
 
 use Crown\Assessment\Finding;
+use Crown\Assessment\Whipping;
 use Crown\Formula\FormulaDocument;
+use Crown\Formula\ProductKind;
 use Crown\Make\Task;
 use Crown\Make\Weighing;
 use Illuminate\Http\Request;
@@ -49,6 +51,7 @@ final class BatchResource extends JsonResource
             'planned' => $this->plan->of($batch),
             'actual' => $batch->actualAsKept(),
             'label' => $batch->label,
+            'air_percent' => $this->air(),
             'withdrawn' => $this->withdrawn(),
             'findings' => BatchFinding::query()
                 ->with('batch:id,made_on')
@@ -74,6 +77,21 @@ final class BatchResource extends JsonResource
             'by' => $done->by_name ?? '',
             'at' => $done?->created_at->toIso8601String(),
         ];
+    }
+
+    /** By its jars: only a whipped butter that is done took any, and its jars are full. */
+    private function air(): ?float
+    {
+        $actual = $this->batch->actual;
+        if ($actual === null || $this->batch->kind !== ProductKind::WhippedButter->value) {
+            return null;
+        }
+        $density = $actual['density_20c'] ?? null;
+        $air = is_numeric($density)
+            ? Whipping::found($this->batch->jar_ml, $this->batch->net_grams, (float) $density)
+            : null;
+
+        return $air === null ? null : round($air);
     }
 
     /**

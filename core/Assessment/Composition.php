@@ -8,6 +8,7 @@ use Crown\Assessment\Internal\RelativeAmounts;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Formula;
+use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
 use Crown\Measure\Band;
@@ -66,12 +67,14 @@ final readonly class Composition
                 $problems[$i] = $e->getMessage();
             }
         }
+        $air = $formula->size->isByVolume() ? self::airFor($formula, $context) : 0.0;
         $placed = RelativeAmounts::place(
             $amounts,
             $masses,
             $problems,
             $ingredients,
             $formula->size,
+            $air,
             $context->kitchen->scaleGrams,
         );
 
@@ -84,7 +87,16 @@ final readonly class Composition
             $placed->problems,
             $placed->sharesPercent,
             $placed->half(),
+            $placed->fillsSize() ? null : $air,
         );
+    }
+
+    /** Air that will be in the jars: that of the same formula as it is written. */
+    private static function airFor(Formula $formula, Context $context): float
+    {
+        return $formula->kind === ProductKind::WhippedButter
+            ? Whipping::airIn(self::of($formula->withSize(Size::asWritten()), $context), $context->experience)
+            : 0.0;
     }
 
     /** @return list<Portion> those whose mass is known */
@@ -161,6 +173,7 @@ final readonly class Composition
      * @param  array<int, Figure>  $masses
      * @param  array<int, string>  $problems
      * @param  float  $placedHalf what weighing has added to the proportions as they are written, g
+     * @param  float|null  $air that will be in the jars; null where a line "to fill" has taken up the size already
      */
     private static function sized(
         Formula $formula,
@@ -171,11 +184,12 @@ final readonly class Composition
         array $problems,
         ?float $sharesPercent,
         float $placedHalf,
+        ?float $air,
     ): self {
         ksort($masses);
         $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === '', ARRAY_FILTER_USE_KEY);
         $written = self::built($formula, $ingredients, $amounts, $masses, $problems, $sharesPercent);
-        $target = $formula->size->target($written->density());
+        $target = $air === null ? 0.0 : $formula->size->target($written->density(), $air);
         if ($target <= 0.0 || $written->totalGrams->best <= 0.0) {
             return $written;
         }

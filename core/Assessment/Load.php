@@ -70,6 +70,14 @@ final readonly class Load
             $amounts[$portion->line->id] = $this->fewer($portion, $factor);
         }
 
+        // A scent "to fill" that had no room would find some now.
+        foreach ($this->composition->portions as $portion) {
+            $fills = ($portion->line->amount->read->unit ?? null) === Unit::Fill;
+            if ($fills && ! $portion->counts() && $portion->ingredient->kind === IngredientKind::EssentialOil) {
+                $amounts[$portion->line->id] = '';
+            }
+        }
+
         return Change::amounts($amounts);
     }
 

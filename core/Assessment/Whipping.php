@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Formula\ProductKind;
 use Crown\Measure\Band;
 use JsonSerializable;
 
@@ -52,6 +53,44 @@ final readonly class Whipping implements JsonSerializable
             $grams->scaled(1 / $density),
             $learned ?? Shift::none(),
         );
+    }
+
+    /**
+     * Air in the jars of a whipped butter, beaten as the short school does, as a fraction of its volume before; none in
+     * anything else, nor where it takes none.
+     */
+    public static function airIn(Composition $composition, Experience $experience): float
+    {
+        if ($composition->formula->kind !== ProductKind::WhippedButter || $composition->counted() === []) {
+            return 0.0;
+        }
+        $family = TextureFamily::of($composition);
+        $whipping = self::of(
+            Texture::of($composition, $experience->texture($family)),
+            $composition->totalGrams,
+            $composition->density(),
+            $experience->overrun($family),
+        );
+
+        return $whipping->isPossible() ? $whipping->air(self::PEAK_MINUTES)->best : 0.0;
+    }
+
+    /**
+     * Air that was in the jars, per cent of the volume before, worked out from what they hold and what is in them; null
+     * where they hold less than their mass would fill without air, so that they were not full.
+     *
+     * @param  float  $jarMillilitres of one jar, more than 0
+     * @param  float  $netGrams in it, more than 0
+     * @param  float  $density of the blend at 20 °C, g/ml
+     */
+    public static function found(float $jarMillilitres, float $netGrams, float $density): ?float
+    {
+        if ($jarMillilitres <= 0.0 || $netGrams <= 0.0) {
+            return null;
+        }
+        $air = ($jarMillilitres * $density) / $netGrams - 1;
+
+        return $air < 0.0 ? null : 100 * $air;
     }
 
     /** Whether there is a bowl temperature from 10 to 40 °C at which it takes air. */

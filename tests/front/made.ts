@@ -205,6 +205,7 @@ export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
         planned: anAssessment(),
         actual: null,
         label: null,
+        air_percent: null,
         withdrawn: [],
         findings: [],
         ...more,

@@ -53,6 +53,7 @@ final class RelativeAmounts
      * @param  array<int, Figure>  $masses those weighed or measured out
      * @param  array<int, string>  $problems "" for a line that has none
      * @param  array<int, Ingredient>  $ingredients
+     * @param  float  $air that is beaten into it before jars are filled, as a fraction of its volume
      * @param  float  $scale its resolution, g
      */
     private function __construct(
@@ -60,7 +61,8 @@ final class RelativeAmounts
         public array $masses,
         public array $problems,
         private readonly array $ingredients,
-        Size $size,
+        private readonly Size $size,
+        private readonly float $air,
         private readonly float $scale,
     ) {
         $of = static fn (Unit $unit): array => array_filter(
@@ -79,7 +81,7 @@ final class RelativeAmounts
             unset($this->fills[$i]);
         }
         $this->stated = $this->stated();
-        $this->total = $this->total($size);
+        $this->total = $this->total();
     }
 
     /**
@@ -87,6 +89,7 @@ final class RelativeAmounts
      * @param  array<int, Figure>  $masses those weighed or measured out
      * @param  array<int, string>  $problems "" for a line that has none
      * @param  array<int, Ingredient>  $ingredients
+     * @param  float  $air that is beaten into it before jars are filled, as a fraction of its volume
      * @param  float  $scale its resolution, g
      */
     public static function place(
@@ -95,9 +98,10 @@ final class RelativeAmounts
         array $problems,
         array $ingredients,
         Size $size,
+        float $air,
         float $scale,
     ): self {
-        $placed = new self($amounts, $masses, $problems, $ingredients, $size, $scale);
+        $placed = new self($amounts, $masses, $problems, $ingredients, $size, $air, $scale);
         $placed->placePercents();
         $placed->placeParts();
         foreach ($placed->fills as $i => $fill) {
@@ -108,13 +112,28 @@ final class RelativeAmounts
         return $placed;
     }
 
-    private function total(Size $size): float
+    /**
+     * Whether the line "to fill" takes up what the others leave of the batch's size, so that they stay as they were
+     * written.
+     */
+    public function fillsSize(): bool
+    {
+        $fill = reset($this->fills);
+
+        return $fill !== false
+            && $fill->millilitres <= 0.0
+            && $fill->count->best <= 0.0
+            && $this->absolute->best > 0.0
+            && ! $this->size->isAsWritten();
+    }
+
+    private function total(): float
     {
         $hasMass = $this->absolute->best > 0.0;
 
         return match (true) {
             $this->stated > 0.0 => $this->stated,
-            $this->fills !== [] && $hasMass && $size->mode === 'mass' => $size->grams,
+            $this->fillsSize() => $this->size->grams,
             $this->fills !== [] => self::NOMINAL,
             $hasMass && $this->percent < 1.0 && $this->parts === [] => $this->absolute->best / (1 - $this->percent),
             default => self::NOMINAL,
@@ -211,12 +230,16 @@ final class RelativeAmounts
     private function stated(): float
     {
         $line = array_key_first($this->fills);
-        if ($line === null || $this->fills[$line]->millilitres <= 0.0) {
-            return $line === null ? 0.0 : $this->fills[$line]->count->best;
+        if ($line === null) {
+            return 0.0;
+        }
+        $millilitres = $this->fillsSize() ? $this->size->millilitresToFill($this->air) : $this->fills[$line]->millilitres;
+        if ($millilitres <= 0.0) {
+            return $this->fills[$line]->count->best;
         }
         $perGram = fn (int $i): float => 1 / $this->ingredients[$i]->density20();
         // V = sum(m/d) + T sum(p/d) + (T (1 - sum p) - sum m)/d of the filling, solved for T.
-        $left = $this->fills[$line]->millilitres;
+        $left = $millilitres;
         foreach ($this->masses as $i => $figure) {
             $left -= $figure->band->best * ($perGram($i) - $perGram($line));
         }

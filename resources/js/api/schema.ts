@@ -1918,6 +1918,7 @@ export interface components {
             planned: components["schemas"]["Assessment"];
             actual: components["schemas"]["KeptAssessment"] | null;
             label: components["schemas"]["LabelWords"] | null;
+            air_percent: number | null;
             withdrawn: string[];
             findings: components["schemas"]["BatchFinding"][];
             although: string;

@@ -162,4 +162,45 @@ final class CompositionTest extends CoreTestCase
         self::assertEqualsWithDelta(100 * 3.865 / (3.865 + 669.135), $high(Size::mass(673.0)), 1e-9);
         self::assertEqualsWithDelta(100 * 50.5 / (50.5 + 9949.5), $high(Size::mass(10_000.0)), 1e-9);
     }
+
+    public function test_to_fill_takes_what_the_jars_leave_and_nothing_written_in_amounts_moves(): void
+    {
+        $formula = self::formula(['jojoba-oil' => '40 ml', 'castor-oil' => '20 g', 'olive-oil' => 'to fill']);
+        $grams = static fn (Size $size): array => array_map(
+            static fn (Portion $p): float => $p->grams->band->best,
+            self::assess($formula->withSize($size))->subject->composition->portions,
+        );
+        [$jojoba, $castor] = $grams(Size::asWritten());
+
+        foreach ([Size::mass(250.0), Size::jars(2, 100.0), Size::jars(1, 150.0, 0.0, 0.0)] as $size) {
+            self::assertSame([$jojoba, $castor], array_slice($grams($size), 0, 2));
+        }
+        self::assertEqualsWithDelta(250.0, array_sum($grams(Size::mass(250.0))), 1e-9);
+        // 150 ml in all: 40 ml of jojoba, 20 g of castor, the rest olive.
+        $olive = (150 - 40 - 20 / self::catalogue()->get('castor-oil')->density20())
+            * self::catalogue()->get('olive-oil')->density20();
+        self::assertEqualsWithDelta($olive, $grams(Size::jars(1, 150.0, 0.0, 0.0))[2], 1e-9);
+    }
+
+    public function test_where_to_fill_has_no_room_it_says_so_and_the_rest_stays_as_written(): void
+    {
+        $formula = self::formula(['jojoba-oil' => '80 g', 'olive-oil' => 'to fill'])->withSize(Size::mass(50.0));
+        $composition = self::assess($formula)->subject->composition;
+
+        self::assertSame(80.0, $composition->totalGrams->best);
+        self::assertStringContainsString('already come to 80 g of the 50 g', $composition->portions[1]->problem);
+    }
+
+    public function test_a_scent_to_fill_without_room_gets_none_when_another_is_cut(): void
+    {
+        $formula = self::formula([
+            'olive-oil' => '90 g',
+            'rosemary-eo' => '10 g',
+            'lavender-eo' => 'to fill 100 g',
+        ]);
+        $cured = self::cured(self::assess($formula), 'load.total');
+
+        self::assertNotContains('load.total', self::codes($cured));
+        self::assertCount(2, $cured->subject->composition->portions);
+    }
 }

@@ -147,9 +147,8 @@ final class PropertiesTest extends CoreTestCase
                 $assessment->subject->composition->counted(),
                 static fn ($p): bool => ! in_array($p, $oils, true),
             );
-            // Also a line "to fill" that had no room: it gets some when another is made less.
             $relative = array_filter(
-                $assessment->subject->composition->portions,
+                $assessment->subject->composition->counted(),
                 static fn ($p): bool => ($p->amount[0] ?? null)?->unit->isRelative() ?? false,
             );
             // Where nothing else is weighed, or shares follow one another, taking less of one changes the whole.

@@ -110,6 +110,14 @@ function words(f: Schemas['BatchFinding']): string {
                 <label>
                     <span class="label">Volume gained by whipping, %</span>
                     <input v-model="form.overrun" class="field" inputmode="decimal" maxlength="6" />
+                    <button
+                        v-if="batch.air_percent !== null"
+                        type="button"
+                        class="act-quiet -ml-2.5"
+                        @click="form.overrun = String(batch.air_percent)"
+                    >
+                        {{ num(batch.air_percent) }} by its full jars: take that
+                    </button>
                 </label>
                 <label>
                     <span class="label">Minutes whipped</span>
