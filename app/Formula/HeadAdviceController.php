@@ -31,8 +31,13 @@ final class HeadAdviceController
         $row = Head::query()->with('marks')->findOrFail($head);
         $profile = $row->profile();
         $needs = $request->need() === null ? $profile->needs() : [$request->need()];
-        $shortlist = new Shortlist($this->catalogue->get(), $profile, $this->studio->get()->season(Day::today()));
         $atHand = $this->catalogue->atHand();
+        $shortlist = new Shortlist(
+            $this->catalogue->get(),
+            $profile,
+            $this->studio->get()->season(Day::today()),
+            $atHand,
+        );
 
         return new JsonResponse([
             'red_flags' => $profile->redFlags(),

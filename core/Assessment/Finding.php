@@ -121,9 +121,13 @@ final readonly class Finding implements JsonSerializable
         return $best === $high ? $best : $best.' to '.$high;
     }
 
-    /** Worst first, and what was accepted last. */
+    /** Worst first, before all else that a clinician is asked, and what was accepted last. */
     public function rank(): int
     {
+        if ($this->code === 'head.clinician') {
+            return -1;
+        }
+
         return $this->accepted === '' ? $this->severity->rank() : 10 + $this->severity->rank();
     }
 

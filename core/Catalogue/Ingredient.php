@@ -15,6 +15,9 @@ final readonly class Ingredient
     /** Water in what calls itself a water, a juice or a tea and is not known, as a share of its mass. */
     private const WET = 0.95;
 
+    /** How easily it is had. */
+    private const SOUGHT = 1;
+
     /** Of an oil whose density is not known, g/ml at 20 °C. */
     public const OIL_DENSITY = 0.92;
 
@@ -23,6 +26,7 @@ final readonly class Ingredient
      * @param  array<string, Form>  $forms keyed by name
      * @param  list<Evidence>  $evidence
      * @param  string  $storage how it is kept; "" when nothing is said
+     * @param  int  $common 3 in every kitchen, 2 in shops for makers, 1 to be sought
      */
     public function __construct(
         public string $id,
@@ -40,6 +44,7 @@ final readonly class Ingredient
         public array $evidence = [],
         public string $storage = '',
         public Provenance $provenance = new Provenance(),
+        public int $common = self::SOUGHT,
     ) {
     }
 
@@ -92,6 +97,7 @@ final readonly class Ingredient
             $this->evidence,
             $this->storage,
             $this->provenance->corrected(array_values($corrections)),
+            $this->common,
         );
     }
 

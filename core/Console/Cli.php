@@ -172,7 +172,7 @@ final readonly class Cli
             throw UsageError::option('kind', implode(', ', array_column(IngredientKind::cases(), 'value')));
         }
         $avoid = array_values(array_filter(array_map(trim(...), explode(',', $arguments->text('avoid', '')))));
-        $head = new Profile('this head', $strand, $porosity, $scalp, AgeBand::Over12);
+        $head = new Profile('this head', $strand, $porosity, $scalp, AgeBand::Adult);
         $result = (new Shortlist($this->catalogue, $head))->for(
             $need,
             $avoid,

@@ -12,8 +12,10 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Name;
 use Crown\Formula\Change;
+use Crown\Formula\Formula;
 use Crown\Head\Internal\HeadSentences;
 use Crown\Measure\Band;
+use Crown\Measure\Property;
 
 /** Does a formula suit one head: its red flags, allergies, dislikes of the season, conditions and weight? */
 final readonly class HeadCheck implements Check
@@ -38,14 +40,14 @@ final readonly class HeadCheck implements Check
             );
         }
         foreach ($subject->composition->portions as $portion) {
-            array_push($findings, ...$this->refused($portion));
+            array_push($findings, ...$this->refused($portion, $subject->formula()));
         }
 
         return [...$findings, ...$this->weight($subject)];
     }
 
     /** @return list<Finding> */
-    private function refused(Portion $portion): array
+    private function refused(Portion $portion, Formula $formula): array
     {
         $findings = [];
         $name = mb_strtolower($portion->ingredient->name);
@@ -64,6 +66,20 @@ final readonly class HeadCheck implements Check
                     words: new HeadSentences(),
                 );
             }
+        }
+        // Younger than what is in it is for, and not already stopped by whom the whole is for.
+        $age = $portion->ingredient->facts->best(Property::MinimumAge, 0.0);
+        if ($age > $this->head->age->youngestYears() && $formula->audience->excludes($portion->ingredient) === '') {
+            $findings[] = new Finding(
+                'head.age',
+                Severity::Stop,
+                [$portion],
+                ['least age, years' => Band::exact($age)],
+                'fit',
+                $cure,
+                about: [$this->head->name],
+                words: new HeadSentences(),
+            );
         }
         foreach ($portion->ingredient->precautions->askFirst as $condition) {
             if (in_array($condition, $this->head->conditions, true)) {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Crown\Head;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Caution;
 use Crown\Catalogue\Evidence;
+use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
@@ -18,10 +20,12 @@ final readonly class Shortlist
     /** What a step of weight outside the target costs, in steps of evidence. */
     private const WEIGHT_COST = 0.5;
 
+    /** @param  list<string>  $atHand ids of what stands in the cupboard */
     public function __construct(
         private Catalogue $catalogue,
         private Profile $head,
         private Season $season = Season::Any,
+        private array $atHand = [],
     ) {
     }
 
@@ -31,7 +35,7 @@ final readonly class Shortlist
      */
     public function for(Need $need, array $avoid, string $kind, int $limit): ShortlistResult
     {
-        $ranked = $leftOut = [];
+        $ranked = $leftOut = $order = [];
         $target = $this->head->weightTarget($need->isOfScalp());
         $suitability = new Suitability($this->head, $this->season);
         foreach ($this->catalogue->all() as $ingredient) {
@@ -67,15 +71,9 @@ final readonly class Shortlist
                 'route' => $evidence[0]->route->value,
                 'reasons' => $reasons,
             ];
+            $order[$ingredient->id] = [-$score, ...$this->between($ingredient, $need)];
         }
-        usort(
-            $ranked,
-            static fn (array $a, array $b): int => [$b['score'], $b['evidence'], $a['id']] <=> [
-                $a['score'],
-                $a['evidence'],
-                $b['id'],
-            ],
-        );
+        usort($ranked, static fn (array $a, array $b): int => $order[$a['id']] <=> $order[$b['id']]);
 
         return new ShortlistResult(array_slice($ranked, 0, $limit), $leftOut, $this->first($ranked, $need));
     }
@@ -96,10 +94,54 @@ final readonly class Shortlist
         };
     }
 
-    /** Weight steps outside the band; 0 for what has none or does not stay on the hair. */
+    /**
+     * What decides between two that are known as well, the least first: that it cannot be used by itself, that it works
+     * against what this hair's porosity asks, that it is strong, what its owner dislikes in another season, what is at
+     * hand, how common it is; and only then, so that the order is always the same, the name.
+     *
+     * @return list<int|string>
+     */
+    private function between(Ingredient $ingredient, Need $need): array
+    {
+        $grave = array_filter($ingredient->precautions->cautions, static fn (Caution $c): bool => $c->kind->isGrave());
+        $dislikes = array_filter(
+            $this->head->dislikes,
+            static fn (Dislike $d): bool => $ingredient->answersTo($d->what),
+        );
+
+        return [
+            self::needsOthers($ingredient->kind, $need) ? 1 : 0,
+            $this->worksAgainst($ingredient, $need) ? 1 : 0,
+            count($grave),
+            count($dislikes),
+            in_array($ingredient->id, $this->atHand, true) ? 0 : 1,
+            -$ingredient->common,
+            $ingredient->id,
+        ];
+    }
+
+    /** A wax only thickens an oil, and a plant has to be steeped before it reaches the lengths. */
+    private static function needsOthers(IngredientKind $kind, Need $need): bool
+    {
+        return $kind === IngredientKind::Wax || ($kind->isPlant() && ! $need->isOfScalp());
+    }
+
+    /** Hair that takes little up wants what goes in; hair that takes all up wants what stays on it. */
+    private function worksAgainst(Ingredient $ingredient, Need $need): bool
+    {
+        $wrong = match ($this->head->porosity) {
+            Porosity::Low => HairAction::Sealing,
+            Porosity::High => HairAction::Penetrating,
+            default => null,
+        };
+
+        return ! $need->isOfScalp() && $ingredient->kind->isFat() && $ingredient->onHair->action === $wrong;
+    }
+
+    /** Weight steps outside the band; 0 for what has none, and for what is only used in drops. */
     private function outside(Ingredient $ingredient, float $low, float $high): float
     {
-        if ($ingredient->kind->isPlant() || ! $ingredient->facts->has(Property::Weight)) {
+        if (! $ingredient->kind->isFat() || ! $ingredient->facts->has(Property::Weight)) {
             return 0.0;
         }
         $weight = $ingredient->facts->get(Property::Weight)->band->best;

@@ -110,6 +110,7 @@ final readonly class EntryReader
             $this->evidence($entry),
             $entry->text('storage', ''),
             new Provenance(sources: array_values(array_unique($sources))),
+            (int) $entry->number('common', 1.0),
         );
     }
 

@@ -24,6 +24,12 @@ final readonly class HeadSentences implements FindingWords
                 implode(', ', array_slice($f->about, 1)),
             ),
             'head.allergy' => sprintf('%s is allergic to %s; %s bears it.', $who, $f->about[1], self::line($f)),
+            'head.age' => sprintf(
+                '%s is younger than %g: %s is not for children under that.',
+                $who,
+                $f->figure('least age, years')->best,
+                self::line($f),
+            ),
             'head.condition' => sprintf(
                 'With %s, %s asks the clinician before using %s.',
                 Condition::from($f->about[1])->label(),

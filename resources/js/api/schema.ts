@@ -1712,7 +1712,7 @@ export interface components {
             /** @enum {string} */
             scalp: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
             /** @enum {string} */
-            age_band: "not-known" | "under-2" | "2-6" | "6-12" | "over-12";
+            age_band: "not-known" | "under-2" | "2-6" | "6-12" | "12-18" | "adult" | "over-12";
             pregnant: boolean;
             allergies: string[];
             dislikes: {
@@ -2067,7 +2067,7 @@ export interface components {
             /** @enum {string} */
             scalp?: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
             /** @enum {string} */
-            age_band?: "not-known" | "under-2" | "2-6" | "6-12" | "over-12";
+            age_band?: "not-known" | "under-2" | "2-6" | "6-12" | "12-18" | "adult" | "over-12";
             pregnant?: boolean;
             allergies?: string[];
             dislikes?: {
@@ -2099,7 +2099,7 @@ export interface components {
             /** @enum {string} */
             scalp?: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
             /** @enum {string} */
-            age_band?: "not-known" | "under-2" | "2-6" | "6-12" | "over-12";
+            age_band?: "not-known" | "under-2" | "2-6" | "6-12" | "12-18" | "adult" | "over-12";
             pregnant?: boolean;
             allergies?: string[];
             dislikes?: {

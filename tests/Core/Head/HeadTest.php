@@ -32,7 +32,7 @@ final class HeadTest extends CoreTestCase
     private static function head(
         Strand $strand = Strand::Medium,
         Porosity $porosity = Porosity::Normal,
-        AgeBand $age = AgeBand::Over12,
+        AgeBand $age = AgeBand::Adult,
         bool $pregnant = false,
         array $allergies = [],
         array $dislikes = [],

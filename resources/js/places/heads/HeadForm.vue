@@ -55,7 +55,18 @@ const CHOICES = {
     density: ['Density', { thin: 'thin', middling: 'middling', thick: 'thick', 'not-known': 'not known' }],
     curl: ['Curl', { straight: 'straight', wavy: 'wavy', curly: 'curly', coily: 'coily', 'not-known': 'not known' }],
     scalp: ['Scalp as a whole', SCALPS],
-    age_band: ['Age', { 'under-2': 'under 2', '2-6': '2 to 6', '6-12': '6 to 12', 'over-12': 'over 12', 'not-known': 'not known' }],
+    age_band: [
+        'Age',
+        {
+            'under-2': 'under 2',
+            '2-6': '2 to 6',
+            '6-12': '6 to 12',
+            '12-18': '12 to 18',
+            adult: '18 and over',
+            'over-12': 'over 12',
+            'not-known': 'not known',
+        },
+    ],
     style: [
         'Worn mostly',
         {
