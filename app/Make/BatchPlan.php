@@ -8,6 +8,7 @@ use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
+use Crown\Assessment\Finding;
 use Crown\Make\MakeSheet;
 use WeakMap;
 
@@ -28,6 +29,21 @@ final class BatchPlan
             $batch->composed(),
             $this->catalogue->context(),
         );
+    }
+
+    /**
+     * Why a batch must not be used: an oil in it went bad or was thrown away since.
+     *
+     * @return list<string>
+     */
+    public function withdrawn(Batch $batch): array
+    {
+        $found = array_filter(
+            $this->of($batch)->findings,
+            static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
+        );
+
+        return array_values(array_map(static fn (Finding $f): string => $f->message(), $found));
     }
 
     public function sheet(Batch $batch): MakeSheet

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Make;
 
-use Crown\Assessment\Finding;
 use Crown\Assessment\Whipping;
 use Crown\Formula\FormulaDocument;
 use Crown\Formula\ProductKind;
@@ -52,7 +51,7 @@ final class BatchResource extends JsonResource
             'actual' => $batch->actualAsKept(),
             'label' => $batch->label,
             'air_percent' => $this->air(),
-            'withdrawn' => $this->withdrawn(),
+            'withdrawn' => $this->plan->withdrawn($batch),
             'findings' => BatchFinding::query()
                 ->with('batch:id,made_on')
                 ->where('batch_id', $batch->id)
@@ -92,21 +91,6 @@ final class BatchResource extends JsonResource
             : null;
 
         return $air === null ? null : round($air);
-    }
-
-    /**
-     * Why it must not be used: an oil in it went bad or was thrown away since.
-     *
-     * @return list<string>
-     */
-    private function withdrawn(): array
-    {
-        $found = array_filter(
-            $this->plan->of($this->batch)->findings,
-            static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
-        );
-
-        return array_values(array_map(static fn (Finding $f): string => $f->message(), $found));
     }
 
     /** @return array<string, mixed> */

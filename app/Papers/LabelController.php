@@ -6,6 +6,7 @@ namespace App\Papers;
 
 use App\Catalogue\StudioCatalogue;
 use App\Make\Batch;
+use App\Make\BatchPlan;
 use App\Make\LabelWords;
 use App\Steep\SteepedLot;
 use App\Studio\CurrentStudio;
@@ -24,7 +25,7 @@ use Illuminate\Http\Response;
 /** Labels as PDF, 90 by 60 mm, with the fonts that ship with the application: of one jar, and of one steeped oil. */
 final class LabelController
 {
-    public function __construct(private readonly Printer $printer)
+    public function __construct(private readonly Printer $printer, private readonly BatchPlan $plan)
     {
     }
 
@@ -33,6 +34,11 @@ final class LabelController
         $row = Batch::query()->findOrFail($batch);
         if ($row->label === null) {
             throw Refused::now('state', 'The label is made when the batch is done: finish weighing first.');
+        }
+
+        $withdrawn = $this->plan->withdrawn($row);
+        if ($withdrawn !== []) {
+            throw Refused::now('state', 'This batch must not be used: it gets no label. '.implode(' ', $withdrawn));
         }
 
         return $this->printed($row->label, $row->lot_code);

@@ -27,6 +27,7 @@ final readonly class Ingredient
      * @param  list<Evidence>  $evidence
      * @param  string  $storage how it is kept; "" when nothing is said
      * @param  int  $common 3 in every kitchen, 2 in shops for makers, 1 to be sought
+     * @param  array<string, float>  $parts of a blend, the share of each by INCI name, 0 to 1; empty for one thing
      */
     public function __construct(
         public string $id,
@@ -45,6 +46,7 @@ final readonly class Ingredient
         public string $storage = '',
         public Provenance $provenance = new Provenance(),
         public int $common = self::SOUGHT,
+        public array $parts = [],
     ) {
     }
 
@@ -98,7 +100,18 @@ final readonly class Ingredient
             $this->storage,
             $this->provenance->corrected(array_values($corrections)),
             $this->common,
+            $this->parts,
         );
+    }
+
+    /** @return array<string, float> what of it stands under which INCI name, 0 to 1; none where it has no such name */
+    public function inciShares(): array
+    {
+        return match (true) {
+            $this->parts !== [] => $this->parts,
+            $this->inci === '' => [],
+            default => [$this->inci => 1.0],
+        };
     }
 
     /**

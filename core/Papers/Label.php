@@ -11,7 +11,6 @@ use Crown\Assessment\Store;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\CautionKind;
-use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Property;
@@ -81,11 +80,8 @@ final readonly class Label
     {
         $shares = [];
         foreach ($this->assessment->subject->composition->counted() as $portion) {
-            foreach ($this->inciNames($portion) as $i => $name) {
-                // A steep is mostly its oil: the plant's extract counts under 1 %.
-                $shares[$name]
-                    = ($shares[$name] ?? 0.0)
-                    + ($i === 0 ? $portion->share->best : min(0.009, $portion->share->best * 0.01));
+            foreach ($this->inciShares($portion) as $name => $share) {
+                $shares[$name] = ($shares[$name] ?? 0.0) + $portion->share->best * $share;
             }
         }
         arsort($shares);
@@ -143,6 +139,9 @@ final readonly class Label
             'Patch test first: inner arm, 48 hours.',
             ...array_unique($this->forWhomNot()),
         ];
+        foreach ($this->scentsNotKnown() as $name) {
+            $cautions[] = sprintf('Scent allergens of %s: not known.', mb_strtolower($name));
+        }
         $store = $this->keeping()->store;
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {
             $cautions[] = ($store->words() ?: 'Keep it cool.').' Throw it away if look or smell changes.';
@@ -217,17 +216,23 @@ final readonly class Label
         };
     }
 
-    /** @return list<string> */
-    private function inciNames(Portion $portion): array
+    /** @return array<string, float> by name; what has no INCI name stands as the maker calls it */
+    private function inciShares(Portion $portion): array
     {
-        if ($portion->ingredient->inci === '') {
-            return [$portion->line->name];
+        return $portion->ingredient->inciShares() ?: [$portion->line->name => 1.0];
+    }
+
+    /** @return list<string> essential oils and fragrances of which nobody has said what is in them */
+    private function scentsNotKnown(): array
+    {
+        $names = [];
+        foreach ($this->assessment->subject->load->oils as $portion) {
+            if ($portion->ingredient->composition->constituents === []) {
+                $names[] = $portion->ingredient->name;
+            }
         }
 
-        return $portion->ingredient->kind === IngredientKind::ReadySteep
-            || str_contains($portion->ingredient->inci, ', ')
-            ? explode(', ', $portion->ingredient->inci)
-            : [$portion->ingredient->inci];
+        return array_values(array_unique($names));
     }
 
     /** @return list<string> */

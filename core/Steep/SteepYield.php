@@ -31,6 +31,9 @@ use DateTimeImmutable;
 /** What came out of a steep: an oil that carries its water, its age, its parents and its plants' constituents. */
 final readonly class SteepYield
 {
+    /** Share of the oil that counts as its plants, all together. */
+    private const PLANTS = 0.009;
+
     /** Facts of a blend of oils that are the mean of its parts, by mass. */
     private const MEANS = [Property::Density20, Property::Density60, Property::Weight];
 
@@ -156,7 +159,7 @@ final readonly class SteepYield
         return new Ingredient(
             $id,
             $name,
-            implode(', ', array_unique(array_map(static fn (Ingredient $i): string => $i->inci, $all))),
+            implode(', ', array_keys($parts = $this->parts())),
             IngredientKind::ReadySteep,
             $facts,
             new Composition(
@@ -181,7 +184,30 @@ final readonly class SteepYield
                 $withdrawn,
                 array_map(static fn (Ingredient $i): string => $i->id, $all),
             ),
+            parts: $parts,
         );
+    }
+
+    /**
+     * The oils by their shares; the plants after them, all together under 1 %: the little of them that oil draws.
+     *
+     * @return array<string, float> by INCI name
+     */
+    private function parts(): array
+    {
+        $parts = [];
+        foreach ($this->plan->charge->pours as $pour) {
+            foreach ($pour->oil->inciShares() as $name => $share) {
+                $parts[$name] = ($parts[$name] ?? 0.0) + ($share * $pour->grams) / $this->plan->charge->oilGrams();
+            }
+        }
+        foreach ($this->plan->charge->herbs as $herb) {
+            $name = $herb->plant->inci;
+            $drawn = (self::PLANTS * $herb->grams) / $this->plan->charge->plantGrams();
+            $parts[$name] = ($parts[$name] ?? 0.0) + $drawn;
+        }
+
+        return array_filter($parts, static fn (float $share, string $name): bool => $name !== '', ARRAY_FILTER_USE_BOTH);
     }
 
     /**

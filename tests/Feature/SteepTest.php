@@ -251,6 +251,21 @@ final class SteepTest extends StudioTestCase
         ]);
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $formula['id']]);
         self::assertSame([], $batch['withdrawn']);
+        $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+            'revision' => $batch['revision'],
+            'line' => $batch['weighings'][0]['line'],
+            'gathered' => true,
+            'grams' => 100,
+        ]);
+        $batch = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 1,
+            'jar_ml' => 110,
+            'net_grams' => 95,
+            'note' => '',
+        ]);
+        $label = fn () => $this->ask('GET', '/papers/batches/'.$batch['id'].'/label.pdf');
+        $label()->assertOk();
         $in = $this->got(
             'Steep',
             'POST',
@@ -281,6 +296,7 @@ final class SteepTest extends StudioTestCase
             array_column($this->got('Steep', 'GET', 'steeps/'.$in['id'])['plan']['findings'], 'code'),
         );
         $this->ask('GET', '/papers/lots/'.$done['lot']['id'].'/label.pdf')->assertStatus(409);
+        $label()->assertStatus(409);
 
         $this->got('LotWithdrawn', 'PUT', 'lots/'.$done['lot']['id'].'/withdrawn', ['reason' => '']);
         self::assertSame(
@@ -288,6 +304,7 @@ final class SteepTest extends StudioTestCase
             $this->got('Batch', 'GET', 'batches/'.$batch['id'])['withdrawn'],
             'a mistake can be taken back',
         );
+        $label()->assertOk();
     }
 
     public function test_a_spoiled_jar_withdraws_what_was_drawn_from_it(): void

@@ -111,7 +111,28 @@ final readonly class EntryReader
             $entry->text('storage', ''),
             new Provenance(sources: array_values(array_unique($sources))),
             (int) $entry->number('common', 1.0),
+            $this->parts($entry),
         );
+    }
+
+    /** @return array<string, float> */
+    private function parts(Entry $entry): array
+    {
+        $parts = $entry->child('parts');
+        if ($parts->isEmpty()) {
+            return [];
+        }
+        $shares = $parts->child('share')->numbers();
+        if (implode(', ', array_keys($shares)) !== $entry->text('inci') || array_sum($shares) > 1.001) {
+            throw CatalogueError::wrong(
+                $entry->file,
+                'parts.share',
+                'the names of "inci" in their order, with shares that come to no more than 1',
+            );
+        }
+        $this->source($parts, 'source');
+
+        return $shares;
     }
 
     private function onHair(Entry $entry): OnHair

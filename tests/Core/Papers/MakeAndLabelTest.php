@@ -4,14 +4,27 @@ declare(strict_types=1);
 
 namespace Tests\Core\Papers;
 
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Context;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\OwnEntry;
 use Crown\Formula\Audience;
 use Crown\Formula\FormulaError;
+use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Make\Actuals;
 use Crown\Make\MakeSheet;
 use Crown\Make\Put;
+use Crown\Measure\Kitchen;
+use Crown\Measure\WrittenAmount;
 use Crown\Papers\Label;
+use Crown\Steep\Charge;
+use Crown\Steep\Herb;
+use Crown\Steep\Pour;
+use Crown\Steep\SteepMethod;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\SteepYield;
 use DateTimeImmutable;
 use Tests\Core\CoreTestCase;
 
@@ -150,5 +163,88 @@ final class MakeAndLabelTest extends CoreTestCase
         $sun = ['bergamot-expressed-eo' => '0.1 g', 'olive-oil' => '99 g'];
         self::assertStringContainsString('out of the sun', $cautions($sun));
         self::assertStringNotContainsString('out of the sun', $cautions($sun, Audience::AdultRinseOff));
+    }
+
+    public function test_a_bought_blend_stands_by_the_true_share_of_each_of_its_parts(): void
+    {
+        $names = explode(', ', self::labelOf([
+            'btms-50' => '6 g',
+            'olive-oil' => '92.5 g',
+            'lavender-eo' => '1.5 g',
+        ])->ingredients());
+
+        // Half of 6 % is the conditioning agent, 40 % the alcohol: both before the scent of 1.5 %.
+        self::assertSame(
+            [
+                'Olea Europaea Fruit Oil',
+                'Behentrimonium Methosulfate',
+                'Cetyl Alcohol',
+                'Lavandula Angustifolia Oil',
+                'Butylene Glycol',
+            ],
+            array_slice($names, 0, 5),
+        );
+    }
+
+    public function test_an_oil_steeped_in_two_oils_names_both_by_their_shares_and_the_plant_under_one_per_cent(): void
+    {
+        $day = new DateTimeImmutable('2027-03-01');
+        $plan = SteepPlan::begun(
+            new Charge(
+                [new Herb(self::catalogue()->get('calendula'), 'dried', 40, $day)],
+                [
+                    new Pour(self::catalogue()->get('olive-oil'), 100, $day),
+                    new Pour(self::catalogue()->get('jojoba-oil'), 300, $day),
+                ],
+            ),
+            SteepMethod::ColdDark,
+        );
+        $parts = (new SteepYield($plan, 330))->ingredient('lot-1', 'Calendula oil')->inciShares();
+
+        self::assertSame(
+            ['Olea Europaea Fruit Oil', 'Simmondsia Chinensis Seed Oil', self::catalogue()->get('calendula')->inci],
+            array_keys($parts),
+        );
+        self::assertEqualsWithDelta([0.25, 0.75, 0.009], array_values($parts), 1e-9);
+    }
+
+    public function test_an_essential_oil_of_which_nothing_is_known_says_so(): void
+    {
+        $own = (new OwnEntry(
+            'own-1',
+            'Garden blend essential oil',
+            '',
+            IngredientKind::EssentialOil,
+            null,
+            [],
+            [],
+            true,
+            [],
+        ))->ingredient();
+        $line = new Line('l2', 'own-1', $own->name, new WrittenAmount('1 g'), '', Phase::CoolDown);
+        $formula = self::formula(['olive-oil' => '99 g']);
+        $formula = $formula->withLines([...$formula->lines, $line]);
+        $label = new Label(
+            Assessor::standard()->assess($formula, new Context(self::catalogue()->with($own), new Kitchen())),
+            'L1',
+            50.0,
+            new DateTimeImmutable('2027-03-01'),
+            '',
+        );
+
+        self::assertContains('Scent allergens of garden blend essential oil: not known.', $label->cautions());
+        self::assertSame(
+            [],
+            array_filter(
+                self::labelOf(['olive-oil' => '99 g', 'lavender-eo' => '1 g'])->cautions(),
+                static fn (string $c): bool => str_contains($c, 'not known'),
+            ),
+        );
+    }
+
+    /** @param  array<string, string>  $lines */
+    private static function labelOf(array $lines): Label
+    {
+        return new Label(self::assess(self::formula($lines)), 'L1', 50.0, new DateTimeImmutable('2027-03-01'), '');
     }
 }

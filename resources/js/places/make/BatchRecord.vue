@@ -35,7 +35,9 @@ function printIt(): void {
             <div class="no-print">
                 <RouterLink v-if="batch.formula_id" :to="`/formulas/${batch.formula_id}`" class="act-quiet">Its formula</RouterLink>
                 <button type="button" class="act-quiet" @click="printIt">Print the record</button>
-                <a :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act">Label as PDF</a>
+                <a v-if="batch.withdrawn.length === 0" :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act">
+                    Label as PDF
+                </a>
             </div>
         </div>
         <BatchStops :batch="batch" />
