@@ -56,6 +56,7 @@ final readonly class StandIns
                 $other->id === $ingredient->id
                 || $other->provenance->withdrawn !== ''
                 || ! self::related($ingredient, $other)
+                || self::bringsHarm($ingredient, $other)
                 || array_filter($without, $other->answersTo(...)) !== []
             ) {
                 continue;
@@ -74,6 +75,19 @@ final readonly class StandIns
         );
 
         return array_slice($found, 0, $limit);
+    }
+
+    /** Whether it dyes, burns or poisons where the other does not: nobody asks for that in its place. */
+    private static function bringsHarm(Ingredient $ingredient, Ingredient $other): bool
+    {
+        foreach ($other->precautions->cautions as $caution) {
+            $harms = $caution->kind->isGrave() || $caution->kind === CautionKind::Stains;
+            if ($harms && ! $ingredient->precautions->hasCaution($caution->kind)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

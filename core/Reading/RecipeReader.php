@@ -240,7 +240,10 @@ final readonly class RecipeReader
         }
         [$name, $amount] = $this->split($row);
 
-        return $amount === '' && ! (($this->matches($name)[0]->score ?? 0.0) >= 0.95) && ! Instructions::begins($row);
+        // A bare figure counts versions or names the mixture: "Evening balm 3", "Growth oil 2.0".
+        $noAmount = $amount === '' || preg_match('/^(?:no\.?|nr\.?|#)?\s*\d+(?:[.,]\d+)?$/iu', $amount) === 1;
+
+        return $noAmount && ! (($this->matches($name)[0]->score ?? 0.0) >= 0.95) && ! Instructions::begins($row);
     }
 
     private function looksLikeIngredient(string $row): bool

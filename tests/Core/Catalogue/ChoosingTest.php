@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Catalogue;
 
 use Crown\Catalogue\CatalogueError;
+use Crown\Catalogue\Caution;
+use Crown\Catalogue\CautionKind;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Difference;
 use Crown\Catalogue\Evidence;
 use Crown\Catalogue\HairAction;
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\LegalLimit;
 use Crown\Catalogue\Need;
@@ -228,5 +231,25 @@ final class ChoosingTest extends CoreTestCase
         }
         $this->expectException(CatalogueError::class);
         new LegalLimit(0.6, 'sorbic acid', 0.0, 'estimate');
+    }
+
+    public function test_no_stand_in_dyes_burns_or_poisons_where_the_other_does_not(): void
+    {
+        $harms = static fn (Ingredient $i): array => array_map(
+            static fn (Caution $c): string => $c->kind->value,
+            array_filter(
+                $i->precautions->cautions,
+                static fn (Caution $c): bool => $c->kind->isGrave() || $c->kind === CautionKind::Stains,
+            ),
+        );
+        foreach (self::catalogue()->all() as $ingredient) {
+            foreach ((new StandIns(self::catalogue()))->for($ingredient, [], 40) as $standIn) {
+                self::assertSame(
+                    [],
+                    array_diff($harms($standIn->ingredient), $harms($ingredient)),
+                    $standIn->ingredient->id.' for '.$ingredient->id,
+                );
+            }
+        }
     }
 }

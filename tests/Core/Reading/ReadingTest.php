@@ -402,4 +402,14 @@ final class ReadingTest extends CoreTestCase
 
         self::read($text);
     }
+
+    public function test_a_title_that_ends_in_a_figure_is_a_title(): void
+    {
+        foreach (['Evening balm 3', 'Growth oil 2.0', 'Balm no. 4'] as $title) {
+            $recipe = self::read("$title\n20 g olive oil\n5 g beeswax");
+            self::assertSame($title, $recipe->title);
+            self::assertCount(2, $recipe->lines);
+        }
+        self::assertCount(3, self::read("Olive oil 3\n20 g jojoba oil\n5 g beeswax")->lines);
+    }
 }

@@ -192,7 +192,7 @@ useActs([
                 <h1 class="sr-only">{{ formula.title }}</h1>
                 <p class="quiet pl-px text-[13px]" role="status">{{ saved }}</p>
             </div>
-            <div class="no-print flex items-center">
+            <div class="no-print flex flex-wrap items-center">
                 <button type="button" class="act-quiet" :disabled="!canUndo" @click="bench.undo">Undo</button>
                 <button type="button" class="act-quiet" :disabled="!canRedo" @click="bench.redo">Redo</button>
                 <RouterLink :to="`/formulas/compare?of=${page.id}`" class="act-quiet">Compare</RouterLink>

@@ -258,7 +258,7 @@ function pick(id: string): void {
                                 <span :class="lot.dry ? 'text-good' : 'said-caution font-semibold'">
                                     {{ lot.dry ? 'dry' : `water ${num(lot.water_percent)} %` }}
                                 </span>
-                                <span v-if="lot.store" class="said-caution col-span-full font-semibold sm:text-right">{{ lot.store }}</span>
+                                <span v-if="lot.store" class="said-caution col-span-full font-semibold">{{ lot.store }}</span>
                             </template>
                         </li>
                     </ul>

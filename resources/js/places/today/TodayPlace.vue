@@ -83,7 +83,8 @@ async function tick(item: Schemas['TodayItem']): Promise<void> {
                         v-for="(thing, i) in data.shelf"
                         :key="thing.place"
                         :to="thing.place"
-                        class="text-ink absolute block h-9 no-underline"
+                        class="text-ink @container absolute block h-9 no-underline"
+                        :title="`${thing.name}, ${thing.words}`"
                         :style="{
                             top: `${i * 44}px`,
                             left: `${left(thing.from)}%`,
@@ -108,7 +109,10 @@ async function tick(item: Schemas['TodayItem']): Promise<void> {
                         <span class="bg-ink absolute inset-y-1 -right-2 w-2 rounded-r-sm" aria-hidden="true" />
                         <span class="absolute inset-y-0 left-2 flex items-center gap-2 font-semibold whitespace-nowrap">
                             <span class="bg-ground rounded px-1.5">{{ thing.name }}</span>
-                            <span class="bg-ground quiet rounded px-1.5 text-[13px] font-normal">{{ thing.words }}</span>
+                            <!-- Where the jar is short, its end says it better than words over its lid. -->
+                            <span class="bg-ground quiet hidden rounded px-1.5 text-[13px] font-normal @min-[24rem]:inline">
+                                {{ thing.words }}
+                            </span>
                         </span>
                     </RouterLink>
                 </div>
