@@ -47,14 +47,14 @@ final readonly class ShelfLife
         $clear = $composition->formula->clearGlass;
         $celsius = $composition->formula->storageCelsius;
         $oils = self::perishing($composition);
+        $limit = WaterCap::of($water->class, Preservative::of($composition)->fits($water->class));
         if ($oils === []) {
-            return new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true, [], Store::Anywhere);
+            return self::withoutOils($composition, $limit);
         }
         $antioxidant = self::antioxidant($composition);
         [$blend, $reasons, $weakest] = self::blended($oils);
         [$months, $kept] = self::stored($blend, $antioxidant, $celsius, $clear, $learned);
-        $water = WaterCap::of($water->class, Preservative::of($composition)->fits($water->class));
-        [$cap, $why, $dry] = [$water->months, $water->why, $water->cure];
+        [$cap, $why, $dry] = [$limit->months, $limit->why, $limit->cure];
         $capped = $months->best > $cap;
         $reasons = [...$reasons, ...$kept, ...$capped ? [$why] : []];
         $months = $months->atMost(min($cap, 1e6));
@@ -103,7 +103,15 @@ final readonly class ShelfLife
         );
         usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
 
-        return new self($months, $reasons, $capped, $longer, $capped ? $water->store : Store::Anywhere);
+        return new self($months, $reasons, $capped, $longer, $capped ? $limit->store : Store::Anywhere);
+    }
+
+    /** What holds nothing that goes rancid keeps as long as its water lets it; without water nothing can be told. */
+    private static function withoutOils(Composition $composition, WaterCap $limit): self
+    {
+        return is_finite($limit->months) && $composition->counted() !== []
+            ? new self(Band::exact($limit->months), [$limit->why], true, [], $limit->store)
+            : new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true, [], Store::Anywhere);
     }
 
     /** @return list<array{Portion, Band}> what can go rancid, with its months; what water does is the cap's business */

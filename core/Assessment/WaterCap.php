@@ -21,6 +21,9 @@ final readonly class WaterCap
     /** Traces of water without a preservative, or an emulsion that was not tested: months at most. */
     public const TRACES_MONTHS = 3.0;
 
+    /** Water with enough alcohol, which slowly leaves an opened bottle: months at most. */
+    public const SPIRIT_MONTHS = 12.0;
+
     /**
      * @param  float  $months at most; INF where water sets no end
      * @param  string  $why a sentence; "" where water sets no end
@@ -49,6 +52,12 @@ final readonly class WaterCap
                 Store::Cool,
                 sprintf('Traces of water without a preservative: %g months at most, kept cool.', self::TRACES_MONTHS),
                 'Shown to be dry',
+            ),
+            $class === WaterClass::Spirit => new self(
+                self::SPIRIT_MONTHS,
+                Store::Anywhere,
+                sprintf('Water held by alcohol: %g months at most, tightly closed.', self::SPIRIT_MONTHS),
+                '',
             ),
             // What testing an emulsion would give cannot be told beforehand.
             $class === WaterClass::Emulsion => new self(

@@ -16,6 +16,8 @@ enum WaterClass: string
     /** Free water without an emulsifier: separates and spoils. */
     case Free = 'D';
     case Emulsion = 'E';
+    /** Water with so much alcohol that nothing grows in it. */
+    case Spirit = 'F';
 
     /**
      * Of a steeped oil, by what it may hold at worst.
@@ -39,6 +41,7 @@ enum WaterClass: string
             self::Traces => 'Traces of water',
             self::Free => 'Free water',
             self::Emulsion => 'Emulsion',
+            self::Spirit => 'Water held by alcohol',
         };
     }
 }

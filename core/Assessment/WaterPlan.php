@@ -45,6 +45,10 @@ final readonly class WaterPlan implements JsonSerializable
                 'Or, for your own use only, freeze it in portions: 30 days, thawed as needed, never frozen again. '
                     .'Never for sale, a child or broken skin.',
             ],
+            WaterClass::Spirit => [
+                'Nothing more: so much alcohol keeps its water. Close it tightly, away from flame and children.',
+                'Less than a fifth of alcohol in the water, by volume, keeps nothing.',
+            ],
             WaterClass::Emulsion => [
                 'A broad-spectrum preservative within its range and its pH.',
                 'For sale, a challenge test by a laboratory; local law says which.',

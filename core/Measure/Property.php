@@ -27,6 +27,8 @@ enum Property: string
     case OpenedMonths = 'opened_months';
     /** Fraction of the mass that is water, 0 to 1. */
     case Moisture = 'moisture';
+    /** Fraction of the mass that is ethanol, 0 to 1. */
+    case Ethanol = 'ethanol';
     /** Grams of oil kept per gram of plant after draining. */
     case Retention = 'retention';
     /** Grams of oil kept per gram of plant after pressing. */
@@ -64,6 +66,7 @@ enum Property: string
         'life_months' => 'life unopened',
         'opened_months' => 'life once opened',
         'moisture' => 'moisture',
+        'ethanol' => 'alcohol',
         'retention' => 'oil kept when drained',
         'retention_pressed' => 'oil kept when pressed',
         'release' => 'water given up',
@@ -97,7 +100,7 @@ enum Property: string
             self::DermalMax, self::PhototoxicMax, self::Use => '%',
             self::MinimumAge => 'years',
             self::IodineValue => 'g/100 g',
-            self::Moisture, self::Release, self::Reuse, self::Ph, self::Price => '',
+            self::Moisture, self::Ethanol, self::Release, self::Reuse, self::Ph, self::Price => '',
         };
     }
 }

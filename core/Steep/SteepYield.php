@@ -207,7 +207,9 @@ final readonly class SteepYield
             $parts[$name] = ($parts[$name] ?? 0.0) + $drawn;
         }
 
-        return array_filter($parts, static fn (float $share, string $name): bool => $name !== '', ARRAY_FILTER_USE_BOTH);
+        unset($parts['']);
+
+        return $parts;
     }
 
     /**

@@ -46,6 +46,13 @@ const scale = async (shown: string): Promise<void> => {
     input.dispatchEvent(new Event('input'));
     await submit(/The scale shows/);
 };
+const fallen = async (drops: string): Promise<void> => {
+    const input = document.querySelector<HTMLInputElement>('input[inputmode=decimal]');
+    if (!input) throw new Error('no field for the drops');
+    input.value = drops;
+    input.dispatchEvent(new Event('input'));
+    await submit(/Drops that fell/);
+};
 /** A server that keeps what was weighed, and refuses what was not based on its newest state. */
 function weighing(batch: Schemas['Batch']): void {
     let now = batch;
@@ -130,10 +137,7 @@ describe('weighing', () => {
         await click('Weigh it instead');
         expect(said(wrapper)).toContain('0.37 g within');
         await click('Count drops');
-        const input = by<HTMLInputElement>('input', /Drops that fell/);
-        input.value = '12';
-        input.dispatchEvent(new Event('input'));
-        await submit(/Drops that fell/);
+        await fallen('12');
         expect(server.to('/api/batches/5/weighings')[0]?.body).toMatchObject({ line: 'l1', how: 'counted', drops: 12, grams: null });
         expect(said(wrapper)).toContain('line 2 of 2');
     });

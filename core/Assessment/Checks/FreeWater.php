@@ -31,6 +31,17 @@ final readonly class FreeWater implements Check
                 ),
             ];
         }
+        if ($water->class === WaterClass::Spirit) {
+            return [
+                new Finding(
+                    'water.spirit',
+                    Severity::Caution,
+                    $water->bearers,
+                    ['alcohol, %' => Band::exact($water->ethanolPercent), 'water, %' => $water->percent],
+                    'water',
+                ),
+            ];
+        }
         if ($water->class !== WaterClass::Free) {
             return [];
         }

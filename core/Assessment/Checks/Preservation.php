@@ -40,7 +40,7 @@ final readonly class Preservation implements Check
             $preservative->lines,
             static fn (Portion $p): bool => $p->ingredient->preservation->kind === PreservationKind::Broad,
         );
-        if ($broad !== [] || $class === WaterClass::Dry || $class === WaterClass::Free) {
+        if ($broad !== [] || in_array($class, [WaterClass::Dry, WaterClass::Free, WaterClass::Spirit], true)) {
             return [];
         }
         $add = fn (string $id): array => $subject->context->catalogue->has($id)

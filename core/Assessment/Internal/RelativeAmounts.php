@@ -233,7 +233,9 @@ final class RelativeAmounts
         if ($line === null) {
             return 0.0;
         }
-        $millilitres = $this->fillsSize() ? $this->size->millilitresToFill($this->air) : $this->fills[$line]->millilitres;
+        $millilitres = $this->fillsSize()
+            ? $this->size->millilitresToFill($this->air)
+            : $this->fills[$line]->millilitres;
         if ($millilitres <= 0.0) {
             return $this->fills[$line]->count->best;
         }

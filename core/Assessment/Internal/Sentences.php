@@ -147,6 +147,12 @@ final readonly class Sentences implements FindingWords
                 $f->figure('water, %')->best,
                 self::lower($f),
             ),
+            'water.spirit' => sprintf(
+                'About %.0f %% of alcohol keeps its %.0f %% of water. It catches fire: no flame and no heat near it. '
+                    .'It does not mix with oil, dries hair, and stings a sore scalp.',
+                $f->figure('alcohol, %')->best,
+                $f->figure('water, %')->best,
+            ),
             'emulsifier.missing' => sprintf(
                 'The emulsifier is %.1f %% for %.1f %% of water: too little to hold it.',
                 $f->figure('emulsifier, %')->best,

@@ -31,6 +31,15 @@ final class Nature
         'beer',
     ];
 
+    /** What is no oil, besides plants. */
+    private const NO_OIL = [
+        IngredientKind::Starch,
+        IngredientKind::Water,
+        IngredientKind::Gel,
+        IngredientKind::Humectant,
+        IngredientKind::WaterActive,
+    ];
+
     /** Whether a name says that the thing is wet: "fenugreek water", "lemon juice". */
     public static function isWet(string $name): bool
     {
@@ -58,7 +67,7 @@ final class Nature
                     [IngredientKind::Water, IngredientKind::Gel, IngredientKind::Humectant],
                     true,
                 ),
-                $last === 'oil' => ! $kind->isPlant() && $kind !== IngredientKind::Starch,
+                $last === 'oil' => ! $kind->isPlant() && ! in_array($kind, self::NO_OIL, true),
                 $last === 'butter' => $kind === IngredientKind::Butter,
                 $last === 'wax' => $kind === IngredientKind::Wax || $kind === IngredientKind::LiquidWaxEster,
                 $last === 'powder' => ! $kind->isFat() && $kind !== IngredientKind::EssentialOil,

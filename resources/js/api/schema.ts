@@ -1479,7 +1479,7 @@ export interface components {
             essential_oil_ceiling: number;
             water_percent: components["schemas"]["Band"];
             /** @enum {string} */
-            water_class: "A" | "B" | "C" | "D" | "E";
+            water_class: "A" | "B" | "C" | "D" | "E" | "F";
             water_label: string;
             life_months: components["schemas"]["Band"];
             life_reasons: string[];
@@ -2709,7 +2709,7 @@ export interface components {
         };
         WaterPlan: {
             /** @enum {string} */
-            class: "A" | "B" | "C" | "D" | "E";
+            class: "A" | "B" | "C" | "D" | "E" | "F";
             label: string;
             percent: components["schemas"]["Band"];
             bearers: {
@@ -2772,7 +2772,7 @@ export interface components {
             essential_oil_ceiling: number;
             water_percent: components["schemas"]["Band"];
             /** @enum {string} */
-            water_class: "A" | "B" | "C" | "D" | "E";
+            water_class: "A" | "B" | "C" | "D" | "E" | "F";
             water_label: string;
             life_months: components["schemas"]["Band"];
             life_reasons: string[];

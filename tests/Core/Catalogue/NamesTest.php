@@ -158,8 +158,14 @@ final class NamesTest extends CoreTestCase
             'neem water' => ['neem-oil', 'neem-leaf'],
             'amla oil' => ['amla'],
             'bhringraj oil' => ['bhringraj'],
-            'nettle oil' => ['nettle'],
-            'garlic oil' => ['garlic'],
+            'nettle oil' => ['nettle', 'nettle-tea'],
+            'garlic oil' => ['garlic', 'garlic-juice'],
+            'silk protein' => ['hydrolysed-rice-protein'],
+            'vitamin e acetate' => ['vitamin-e'],
+            'banana' => ['batana-oil'],
+            'beer' => ['beeswax'],
+            'baby oil' => ['babassu-oil'],
+            'black soap' => ['nigella-seed', 'black-seed-oil'],
             'sulfur powder' => ['dimethyl-sulfone'],
             'sulfur' => ['dimethyl-sulfone'],
             'vitamin c' => ['vitamin-e'],
@@ -189,6 +195,24 @@ final class NamesTest extends CoreTestCase
         }
         $first = self::catalogue()->search($name, 1)[0] ?? null;
         self::assertNotContains($first?->ingredient->id, $never);
+    }
+
+    public function test_a_name_means_the_thing_that_is_called_so(): void
+    {
+        foreach (
+            [
+                'shea oil' => 'shea-olein',
+                'olive squalene' => 'squalene',
+                'amla oil' => 'amla-oil',
+                'tea tree water' => 'tea-tree-hydrosol',
+                'coconut water' => 'coconut-water',
+                'castor wax' => 'castor-wax',
+                'lemon juice' => 'lemon-juice',
+                'vitamin e acetate' => 'tocopheryl-acetate',
+            ] as $name => $id
+        ) {
+            self::assertSame($id, self::catalogue()->search($name, 1)[0]->ingredient->id, $name);
+        }
     }
 
     public function test_what_calls_itself_a_water_and_is_not_known_counts_as_water(): void
