@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Microbes;
 use Crown\Catalogue\PreservationKind;
 use Crown\Catalogue\Solubility;
 use Crown\Measure\Band;
@@ -35,20 +36,47 @@ final readonly class Preservative
         );
     }
 
-    /** Whether a broad-spectrum one is there, in its range of use, that goes where the water is. */
+    /**
+     * Whether what is there in its range of use, and goes where the water is, holds down all that can grow: one
+     * broad-spectrum preservative, or partial ones that make a whole at a pH at which all of them work.
+     */
     public function fits(WaterClass $class): bool
     {
-        foreach ($this->lines as $line) {
-            if (
-                $line->ingredient->preservation->kind === PreservationKind::Broad
-                && self::dissolves($line->ingredient->preservation->solubility, $class)
-                && $this->inRange($line)
-            ) {
+        return $this->isWhole(
+            fn (Portion $line): bool => self::dissolves($line->ingredient->preservation->solubility, $class)
+                && $this->inRange($line),
+        );
+    }
+
+    /** Whether its lines, in whatever dose, are meant to hold down all that can grow. */
+    public function isBroad(): bool
+    {
+        return $this->isWhole(static fn (Portion $line): bool => true);
+    }
+
+    /** @param  callable(Portion): bool  $counts */
+    private function isWhole(callable $counts): bool
+    {
+        $lines = array_filter($this->lines, $counts);
+        foreach ($lines as $line) {
+            if ($line->ingredient->preservation->kind === PreservationKind::Broad) {
                 return true;
             }
         }
+        $against = [];
+        [$low, $high] = [0.0, 14.0];
+        foreach ($lines as $line) {
+            $ingredient = $line->ingredient;
+            foreach ($ingredient->preservation->against as $microbe) {
+                $against[$microbe->value] = true;
+            }
+            if ($ingredient->facts->has(Property::Ph)) {
+                $ph = $ingredient->facts->get(Property::Ph)->band;
+                [$low, $high] = [max($low, $ph->low), min($high, $ph->high)];
+            }
+        }
 
-        return false;
+        return count($against) === count(Microbes::cases()) && $low <= $high;
     }
 
     /**

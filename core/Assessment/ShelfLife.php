@@ -18,6 +18,9 @@ final readonly class ShelfLife
 
     private const FRIDGE = 5.0;
 
+    /** Cold lengthens a life so many times at most: oils that have begun to turn go on in the fridge. */
+    private const MOST_BY_COLD = 1.5;
+
     private const USUAL_ANTIOXIDANT = 'Vitamin E at 0.5 %';
 
     /** A change is worth saying when it lengthens by a tenth or more. */
@@ -188,7 +191,7 @@ final readonly class ShelfLife
             $months = $months->times(Band::of(1.2, 1.35, 1.5));
         }
         if (abs($celsius - 20.0) > 0.01) {
-            $factor = 1 / Temperature::speed($celsius);
+            $factor = min(self::MOST_BY_COLD, 1 / Temperature::speed($celsius));
             $months = $months->scaled($factor);
             $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format($factor, 2));
         }

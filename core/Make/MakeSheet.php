@@ -6,6 +6,8 @@ namespace Crown\Make;
 
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Portion;
+use Crown\Assessment\WaterCap;
+use Crown\Assessment\WaterClass;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
@@ -19,6 +21,9 @@ final readonly class MakeSheet
 {
     /** The usual limit of what is delicate, °C. */
     private const GATE = 40;
+
+    /** A room, °C: what whips above it is not chilled. */
+    private const ROOM = 21.0;
 
     /** A line is off by no more than this share of its target. */
     private const MOST = 0.1;
@@ -112,11 +117,7 @@ final readonly class MakeSheet
             );
         }
         if ($has(Phase::Water)) {
-            $tasks[] = new Task(
-                TaskKind::WarmWater,
-                'Warm the water phase in its own vessel and bring both to 70 °C before you join them, stirring.',
-                'Even, no oil floating.',
-            );
+            $tasks[] = $this->water();
         }
         if ($has(Phase::Warm)) {
             $tasks[] = new Task(
@@ -129,12 +130,7 @@ final readonly class MakeSheet
             $tasks[] = $this->coolDown($has(Phase::Melt) || $has(Phase::Water));
         }
         if ($kind === ProductKind::WhippedButter) {
-            $tasks[] = new Task(
-                TaskKind::Whip,
-                'Chill until the rim is firm and the middle gives to a finger, then whip 8 to 12 minutes at medium '
-                    .'speed.',
-                'Soft peaks. Stop before it begins to fall.',
-            );
+            $tasks[] = $this->whip();
         }
         if ($has(Phase::WhipIn)) {
             $tasks[] = new Task(TaskKind::Sift, 'Sift in the powders and whip briefly.', 'No white specks.');
@@ -151,6 +147,54 @@ final readonly class MakeSheet
         );
 
         return $tasks;
+    }
+
+    /** Only an emulsion is joined hot; water that nothing holds stays apart whatever is done. */
+    private function water(): Task
+    {
+        return $this->assessment->subject->water->class === WaterClass::Emulsion
+            ? new Task(
+                TaskKind::WarmWater,
+                'Warm the water phase in its own vessel and bring both to 70 °C before you join them, stirring.',
+                'Even, no oil floating.',
+            )
+            : new Task(
+                TaskKind::WarmWater,
+                'Mix the watery part by itself and add it last, cool. Nothing holds it in the oil: it stands apart, so '
+                    .'shake before each use.',
+                $this->assessment->subject->water->class === WaterClass::Free
+                    ? sprintf(
+                        'It keeps %d days in the fridge at most, or %d days frozen.',
+                        WaterCap::FREE_DAYS,
+                        WaterCap::FROZEN_DAYS,
+                    )
+                    : 'No flame and no heat near it where it holds alcohol.',
+            );
+    }
+
+    /** In the same window as the bench says: by it a butter of much cocoa butter is whipped warm, not chilled. */
+    private function whip(): Task
+    {
+        $whipping = $this->assessment->subject->whipping();
+        $window = sprintf('%.0f to %.0f °C', $whipping->coldest, $whipping->warmest);
+
+        return new Task(
+            TaskKind::Whip,
+            match (true) {
+                ! $whipping->isPossible() => 'Chill it, and whip it 8 to 12 minutes at medium speed; it is hardly one '
+                    .'that takes air.',
+                $whipping->coldest >= self::ROOM => sprintf(
+                    'Let it cool to %s, no colder, then whip 8 to 12 minutes at medium speed.',
+                    $window,
+                ),
+                default => sprintf(
+                    'Chill to %s, until the rim is firm and the middle gives to a finger, then whip 8 to 12 minutes '
+                        .'at medium speed.',
+                    $window,
+                ),
+            },
+            'Soft peaks. Stop before it begins to fall.',
+        );
     }
 
     /** Where it would set before 40 °C, the cool-down phase goes in just above that, and it is poured at once. */

@@ -36,11 +36,7 @@ final readonly class Preservation implements Check
     private function missing(Examined $subject, Preservative $preservative): array
     {
         $class = $subject->water->class;
-        $broad = array_filter(
-            $preservative->lines,
-            static fn (Portion $p): bool => $p->ingredient->preservation->kind === PreservationKind::Broad,
-        );
-        if ($broad !== [] || in_array($class, [WaterClass::Dry, WaterClass::Free, WaterClass::Spirit], true)) {
+        if ($preservative->isBroad() || in_array($class, [WaterClass::Dry, WaterClass::Free, WaterClass::Spirit], true)) {
             return [];
         }
         $add = fn (string $id): array => $subject->context->catalogue->has($id)
@@ -100,7 +96,7 @@ final readonly class Preservation implements Check
                 );
             } elseif (
                 $portion->ingredient->preservation->kind === PreservationKind::Partial
-                && count($preservative->lines) === 1
+                && ! $preservative->isBroad()
             ) {
                 $findings[] = new Finding(
                     'preservative.unsuitable',

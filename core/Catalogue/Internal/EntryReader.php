@@ -18,6 +18,7 @@ use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\LegalLimit;
+use Crown\Catalogue\Microbes;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\OnHair;
 use Crown\Catalogue\Precautions;
@@ -91,6 +92,7 @@ final readonly class EntryReader
             Solubility::tryFrom($preservation->text('oil_soluble', 'no'))
                 ?? throw CatalogueError::wrong($file, 'preservation.oil_soluble', 'yes, no, dispersible'),
             $this->law($preservation->child('law'), $cited),
+            $this->against($preservation),
         );
         $sources = array_filter($cited, static fn (string $s): bool => $s !== Fact::ESTIMATE);
 
@@ -113,6 +115,22 @@ final readonly class EntryReader
             (int) $entry->number('common', 1.0),
             $this->parts($entry),
         );
+    }
+
+    /** @return list<Microbes> */
+    private function against(Entry $preservation): array
+    {
+        return $preservation->text('kind', 'none') === PreservationKind::Broad->value
+            ? Microbes::cases()
+            : array_map(
+                static fn (string $what): Microbes => Microbes::tryFrom($what)
+                    ?? throw CatalogueError::wrong(
+                        $preservation->file,
+                        'preservation.covers',
+                        implode(', ', array_column(Microbes::cases(), 'value')),
+                    ),
+                $preservation->texts('covers'),
+            );
     }
 
     /** @return array<string, float> */

@@ -302,7 +302,14 @@ final class ChecksTest extends CoreTestCase
         self::assertEqualsWithDelta(9.0 * 1.35, $kept->subject->life->months->best, 1e-6);
 
         $cold = self::formula(['olive-oil' => '50 g', 'hemp-seed-oil' => '50 g'])->withUse(false, false, 10.0);
-        self::assertEqualsWithDelta(18.0, self::assess($cold)->subject->life->months->best, 1e-6);
+        self::assertEqualsWithDelta(
+            9 * 1.5,
+            self::assess($cold)->subject->life->months->best,
+            1e-6,
+            'cold helps by half at most',
+        );
+        $cool = self::formula(['olive-oil' => '50 g', 'hemp-seed-oil' => '50 g'])->withUse(false, false, 16.0);
+        self::assertEqualsWithDelta(9 * 2 ** 0.4, self::assess($cool)->subject->life->months->best, 1e-6);
     }
 
     public function test_water_caps_life(): void

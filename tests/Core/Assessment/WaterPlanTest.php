@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\Assessment;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Preservative;
+use Crown\Assessment\WaterCap;
 use Crown\Assessment\WaterPlan;
 use Crown\Formula\Audience;
 use Tests\Core\CoreTestCase;
@@ -134,5 +136,22 @@ final class WaterPlanTest extends CoreTestCase
                 $choice['id'],
             );
         }
+    }
+
+    public function test_partial_preservatives_make_a_whole_where_both_work(): void
+    {
+        $lotion = static fn (array $more): Assessment => self::assess(
+            self::formula(['olive-oil' => '20 g', 'emulsifying-wax' => '6 g', 'water' => '73 g', ...$more]),
+            0.01,
+        );
+        $whole = $lotion(['phenoxyethanol' => '0.8 g', 'potassium-sorbate' => '0.3 g']);
+        self::assertNotContains('preservative.missing', self::codes($whole));
+        self::assertNotContains('preservative.unsuitable', self::codes($whole));
+        self::assertSame(WaterCap::TRACES_MONTHS, $whole->subject->life->months->best);
+
+        $yeast = $lotion(['potassium-sorbate' => '0.3 g', 'sodium-benzoate' => '0.4 g']);
+        self::assertContains('preservative.missing', self::codes($yeast), 'neither holds bacteria');
+        $little = $lotion(['phenoxyethanol' => '0.1 g', 'potassium-sorbate' => '0.3 g']);
+        self::assertEqualsWithDelta(7 / 30.44, $little->subject->life->months->best, 1e-9, 'one is under its range');
     }
 }
