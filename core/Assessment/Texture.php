@@ -39,15 +39,27 @@ final readonly class Texture
     /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
     private function __construct(private Composition $composition, public array $unknown, public Shift $learned)
     {
-        $parts = $ends = [];
+        $this->eutectic = Eutectic::of(
+            array_map(
+                static fn (Portion $p): array => [$p->ingredient, $p->share->best],
+                $composition->counted(),
+            ),
+        );
+        $solid = $ends = [];
         foreach ($composition->counted() as $portion) {
-            $parts[] = [$portion->ingredient, $portion->share->best];
-            $ends[] = $portion->ingredient->composition->solidFat->end();
+            $fat = $portion->ingredient->composition->solidFat;
+            if (! $fat->isLiquid()) {
+                $softens = $this->eutectic->softens() && Eutectic::concerns($portion->ingredient);
+                $solid[] = [$portion->share, $fat, $softens];
+                $ends[] = $fat->end();
+            }
         }
-        $this->eutectic = Eutectic::of($parts);
         $at = array_unique([...array_map(floatval(...), SolidFat::TEMPERATURES), ...array_filter($ends)]);
         sort($at);
-        $this->points = array_map(fn (float $celsius): array => [$celsius, $this->worked($celsius)], $at);
+        $this->points = array_map(
+            fn (float $celsius): array => [$celsius, $solid === [] ? Band::exact(0.0) : $this->worked($celsius, $solid)],
+            $at,
+        );
     }
 
     /** @param  Shift|null  $learned what the studio's own batches of this family have shown */
@@ -82,20 +94,18 @@ final readonly class Texture
         return $firm;
     }
 
-    private function worked(float $celsius): Band
+    /** @param  list<array{Band, SolidFat, bool}>  $solid shares of what is not liquid, its curve, whether it softens */
+    private function worked(float $celsius, array $solid): Band
     {
         $low = $best = $high = 0.0;
         $softer = $this->eutectic->factor($celsius);
-        foreach ($this->composition->counted() as $portion) {
-            $fat = $portion->ingredient->composition->solidFat;
-            if ($fat->isLiquid()) {
-                continue;
-            }
-            $solid = $fat->at($celsius) * $fat->structure * $this->learned->factor;
-            $factor = Eutectic::concerns($portion->ingredient) ? $softer : Band::exact(1.0);
-            $low += $portion->share->low * $solid * (1 - self::SPREAD) * $factor->low;
-            $best += $portion->share->best * $solid * $factor->best;
-            $high += $portion->share->high * $solid * (1 + self::SPREAD) * $factor->high;
+        $alone = Band::exact(1.0);
+        foreach ($solid as [$share, $fat, $softens]) {
+            $percent = $fat->at($celsius) * $fat->structure * $this->learned->factor;
+            $factor = $softens ? $softer : $alone;
+            $low += $share->low * $percent * (1 - self::SPREAD) * $factor->low;
+            $best += $share->best * $percent * $factor->best;
+            $high += $share->high * $percent * (1 + self::SPREAD) * $factor->high;
         }
 
         // No more than all of it can be solid.
