@@ -57,7 +57,10 @@ final readonly class Texture
         $at = array_unique([...array_map(floatval(...), SolidFat::TEMPERATURES), ...array_filter($ends)]);
         sort($at);
         $this->points = array_map(
-            fn (float $celsius): array => [$celsius, $solid === [] ? Band::exact(0.0) : $this->worked($celsius, $solid)],
+            fn (float $celsius): array => [
+                $celsius,
+                $solid === [] ? Band::exact(0.0) : $this->worked($celsius, $solid),
+            ],
             $at,
         );
     }

@@ -36,7 +36,8 @@ final readonly class Preservation implements Check
     private function missing(Examined $subject, Preservative $preservative): array
     {
         $class = $subject->water->class;
-        if ($preservative->isBroad() || in_array($class, [WaterClass::Dry, WaterClass::Free, WaterClass::Spirit], true)) {
+        $needsNone = in_array($class, [WaterClass::Dry, WaterClass::Free, WaterClass::Spirit], true);
+        if ($needsNone || $preservative->isBroad()) {
             return [];
         }
         $add = fn (string $id): array => $subject->context->catalogue->has($id)
