@@ -10,6 +10,7 @@ use App\Studio\NamesIngredients;
 use App\Studio\Revised;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
+use Crown\Make\Actuals;
 use Crown\Make\Put;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -101,5 +102,11 @@ final class Batch extends Model
     public function composed(): Composed
     {
         return FormulaDocument::read($this->document);
+    }
+
+    /** The formula with what truly went in. */
+    public function made(): Composed
+    {
+        return Actuals::of($this->composed(), $this->put());
     }
 }

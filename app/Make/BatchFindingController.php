@@ -11,7 +11,6 @@ use App\Support\Speaks;
 use Crown\Assessment\Assessor;
 use Crown\Formula\ProductKind;
 use Crown\Learning\Predicted;
-use Crown\Make\Actuals;
 use Crown\Make\Inspection;
 use Illuminate\Http\JsonResponse;
 
@@ -71,7 +70,7 @@ final class BatchFindingController
     {
         return Predicted::of(
             Assessor::standard()->assess(
-                Actuals::of($batch->composed(), $batch->put()),
+                $batch->made(),
                 $this->catalogue->context()->untaught(),
             ),
         );

@@ -62,7 +62,7 @@ final class RoutineResource extends JsonResource
             ],
             'fit' => array_values(
                 array_filter(
-                    $this->bench?->assess($routine->batch->composed(), $routine->head->profile())->findings ?? [],
+                    $this->bench?->assess($routine->batch->made(), $routine->head->profile())->findings ?? [],
                     static fn (Finding $f): bool => $f->severity->rank() < 2,
                 ),
             ),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Crown\Papers;
 
 use Crown\Assessment\Assessment;
+use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Severity;
 use Crown\Assessment\Store;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
@@ -24,6 +26,9 @@ final readonly class Label
 {
     /** What holds essential oils is not for the youngest, years. */
     private const SCENTED_YEARS = 6.0;
+
+    /** Where the bench stops at it, whoever holds the jar is told so. */
+    private const AGAINST_CHECKS = 'Made against its own checks: for its maker alone, not to be given away or sold.';
 
     /** Share in the finished product above which a fragrance allergen is named, per cent: left on, rinsed off. */
     private const NAMED_LEAVE_ON = 0.001;
@@ -133,6 +138,7 @@ final readonly class Label
     {
         $formula = $this->assessment->subject->formula();
         $cautions = [
+            ...$this->isStopped() ? [self::AGAINST_CHECKS] : [],
             $formula->audience === Audience::Face
                 ? 'For hairline and face. Keep out of eyes and from children.'
                 : 'For use on hair and scalp only. Keep out of eyes and from children.',
@@ -220,6 +226,15 @@ final readonly class Label
     private function inciShares(Portion $portion): array
     {
         return $portion->ingredient->inciShares() ?: [$portion->line->name => 1.0];
+    }
+
+    /** Whether the bench stops at what was weighed, with or without a reason for living with it. */
+    private function isStopped(): bool
+    {
+        return array_filter(
+            $this->assessment->findings,
+            static fn (Finding $f): bool => $f->severity === Severity::Stop,
+        ) !== [];
     }
 
     /** @return list<string> essential oils and fragrances of which nobody has said what is in them */

@@ -91,6 +91,11 @@ final class OneJarTest extends CoreTestCase
                 (int) (new DateTimeImmutable(self::DAY))->diff($keeping->bestBefore)->format('%a'),
                 $formula->title,
             );
+            $stopped = array_filter(
+                $assessment->findings,
+                static fn (Finding $f): bool => $f->severity === Severity::Stop,
+            ) !== [];
+            self::assertSame($stopped, str_starts_with($label->cautions()[0], 'Made against'), $formula->title);
             $names = $label->ingredients();
             foreach ($assessment->subject->composition->counted() as $portion) {
                 foreach (array_keys($portion->ingredient->inciShares()) as $inci) {
