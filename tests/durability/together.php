@@ -60,7 +60,17 @@ $must($ask('POST', '/api/demo')[0] === 200, 'the demo studio could not be entere
 $formula = $ask('POST', '/api/read', ['text' => "Light oil\n80 g jojoba oil\n20 g olive oil"])[1]['formula'];
 $kept = $ask('POST', '/api/formulas', ['formula' => $formula])[1]['id'];
 
+// The same formula begun by several at once is one batch; different ones have a code each.
 $answers = $together(array_fill(0, ROUNDS, ['POST', '/api/batches', ['formula_id' => $kept]]));
+$must(array_unique($statuses($answers)) === [201], 'begun at once: '.implode(' ', $statuses($answers)));
+$must(count(array_unique(array_column(array_column($answers, 1), 'id'))) === 1, 'one formula was begun twice');
+$others = [];
+for ($n = 0; $n < ROUNDS; $n++) {
+    $others[] = $ask('POST', '/api/formulas', ['formula' => ['title' => "Oil $n"] + $formula])[1]['id'];
+}
+$answers = $together(
+    array_map(static fn (int $id): array => ['POST', '/api/batches', ['formula_id' => $id]], $others),
+);
 $must(array_unique($statuses($answers)) === [201], 'begun at once: '.implode(' ', $statuses($answers)));
 $must(
     count(array_unique(array_column(array_column($answers, 1), 'lot_code'))) === ROUNDS,
