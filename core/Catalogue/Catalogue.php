@@ -143,6 +143,12 @@ final readonly class Catalogue
         return $this->sources[$id] ?? $id;
     }
 
+    /** Whether an ingredient is called just so, but for case, accents and plural. */
+    public function isCalled(string $name): bool
+    {
+        return $this->names->holds($name);
+    }
+
     /**
      * Ingredients that a name may mean, best first; tolerates slips of the pen.
      *

@@ -85,6 +85,7 @@ final class AmountReader
         'tblsps' => Unit::Tablespoon,
         'tblsp' => Unit::Tablespoon,
         'tbls' => Unit::Tablespoon,
+        'tbl' => Unit::Tablespoon,
         'tb' => Unit::Tablespoon,
         'teaspoons' => Unit::Teaspoon,
         'teaspoon' => Unit::Teaspoon,

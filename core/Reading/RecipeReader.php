@@ -22,7 +22,13 @@ use Crown\Measure\MeasureError;
 use Crown\Measure\Unit;
 use Crown\Reading\Internal\ForWhom;
 use Crown\Reading\Internal\Instructions;
+use Crown\Reading\Internal\Item;
+use Crown\Reading\Internal\Items;
+use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\Internal\Names;
+use Crown\Reading\Internal\Plain;
+use Crown\Reading\Internal\Tables;
+use Crown\Reading\Internal\Vessel;
 use Crown\Reading\Internal\Together;
 
 /**
@@ -49,10 +55,10 @@ final readonly class RecipeReader
     private const START = '(?:about |approx\.? |around |~ ?)?(?:\d|½|⅓|⅔|¼|¾|⅛|(?:a few|half an?|a couple of|one(?: and a half)?|two(?: and a half)?|three|four|five|six|a|an) (?:heaped |level )?(?:drops?|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
 
     /** What kind of thing is wanted, and not which. */
-    private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|any|other|some)\s+)*(?:preservatives?|emulsifiers?|antioxidants?|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?|powders?|extracts?|starch|clay)$/iu';
+    private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some|favou?rite|chosen|preferred|cosmetic|carrier)\s+)*(?:preservatives?|emulsifiers?|antioxidants?|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?|powders?|extracts?|starch|clay)$/iu';
 
     /** Words that say how it was bought, not what it is. */
-    private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced|grated|softened|crushed|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
+    private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
 
     private Names $names;
 
@@ -65,11 +71,18 @@ final readonly class RecipeReader
     public function read(string $text): Recipe
     {
         $this->names->forget();
-        $rows = $this->rows($text);
+        $written = Source::of($text)->rows;
+        $plain = new Plain(Lexicon::of(implode("\n", $written)));
+        $vessel = Vessel::in(implode("\n", $written));
+        $listed = $vessel->poured(Tables::listed($written));
+        $rows = array_map($plain->row(...), $listed);
+        $unit = self::statedUnit($rows);
+        $items = new Items($this->names);
         $title = '';
-        $lines = $steps = $notes = [];
+        $lines = $steps = $notes = $inPassing = [];
         $inMethod = false;
         $phase = null;
+        $begun = false;
         foreach ($rows as $n => $row) {
             $bare = self::unbulleted($row);
             $heading = self::heading($bare);
@@ -80,35 +93,84 @@ final readonly class RecipeReader
 
                 continue;
             }
-            if ($n === 0 && $this->looksLikeTitle($bare, count($rows))) {
+            if (self::isNoise($bare)) {
+                $notes[] = $row;
+
+                continue;
+            }
+            $first = ! $begun;
+            $begun = true;
+            if (self::isSize($bare)) {
+                $title = $first ? trim(preg_replace('/[,:(–—-]?\s*(?:batch|makes|yields?|fills)\b.*$/iu', '', $bare) ?? '') : $title;
+                $notes[] = $row;
+
+                continue;
+            }
+            if ($first && ! $items->explains($bare) && ForWhom::in($bare) === [] && $this->looksLikeTitle($bare, count($rows))) {
                 $title = rtrim(trim(self::withoutMarks($bare)), ':');
 
                 continue;
             }
-            if (
-                Instructions::begins($bare)
+            if ($this->isAside($bare, $rows[$n + 1] ?? '', $items)) {
+                $notes[] = $row;
+
+                continue;
+            }
+            if ($this->isNamesOnly($bare)) {
+                foreach (self::names($bare) as $name) {
+                    $lines[] = $this->placed($row, $name, '')->under($phase);
+                }
+
+                continue;
+            }
+            [$bare, $more] = self::apart($bare);
+            if ($more !== '') {
+                array_push($lines, ...$this->ingredientLines($more, $row));
+            }
+            $several = $this->together($bare) ?? $items->in($bare);
+            $isMethod = Instructions::begins($bare)
                 || ($inMethod && ! $this->looksLikeIngredient($bare))
-                || self::isProse($bare)
-            ) {
+                || ($several === []
+                    && ($plain->acts($listed[$n]) || Instructions::waits($bare) || $this->onlyTells($bare, $items)));
+            if ($isMethod || (self::isProse($bare) && count($several) < 1)) {
                 array_push($steps, ...Instructions::steps($bare));
+                foreach ($several as $item) {
+                    $inPassing[] = $this->placed($row, $item->name, $item->amount);
+                }
                 if (count($steps) > Formula::MOST_STEPS) {
                     throw ReadingError::tooManySteps(Formula::MOST_STEPS);
                 }
 
                 continue;
             }
-            if ($this->isRemark($bare)) {
+            if (
+                count($several) > 1
+                || ($several !== [] && (self::isProse($bare) || Items::multiplies($bare)))
+            ) {
+                foreach ($this->whole($bare, $several, $items) as $item) {
+                    $lines[] = $this->placed($row, $item->name, $item->amount)->under($phase);
+                }
+                array_push($steps, ...Instructions::timed($bare));
+                $fill = self::filling($bare);
+                if ($fill !== '' && ($this->matches($fill)[0]->score ?? 0.0) >= self::SURE) {
+                    $lines[] = $this->placed($row, $fill, $vessel->rest())->under($phase);
+                }
+
+                continue;
+            }
+            if ($this->isRemark($bare) || self::isRefused($bare)) {
                 $notes[] = $row;
 
                 continue;
             }
-            array_push(
-                $lines,
-                ...array_map(
-                    static fn (ReadLine $line): ReadLine => $line->under($phase),
-                    $this->ingredientLines($bare, $row),
-                ),
+            $found = $this->asked(
+                $this->ingredientLines(self::withUnit($bare, $unit), $row),
+                $several,
+                $bare,
+                $row,
+                $items,
             );
+            array_push($lines, ...array_map(static fn (ReadLine $l): ReadLine => $l->under($phase), $found));
             if (count($lines) > Formula::MOST_LINES) {
                 throw ReadingError::tooManyIngredients(Formula::MOST_LINES);
             }
@@ -122,6 +184,7 @@ final readonly class RecipeReader
             ...$notes,
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
         ]);
+        $lines = self::withPassing($lines, $inPassing);
 
         return new Recipe(
             $title,
@@ -132,36 +195,239 @@ final readonly class RecipeReader
         );
     }
 
-    /** @return list<string> */
-    private function rows(string $text): array
+    /**
+     * What a sentence lists, with what it gives an amount and the catalogue does not know.
+     *
+     * @param  list<Item>  $several
+     * @return list<Item>
+     */
+    private function whole(string $row, array $several, Items $items): array
     {
-        if (! mb_check_encoding($text, 'UTF-8')) {
-            throw ReadingError::notText();
+        $all = array_values(array_filter($items->all($row), static fn (Item $i): bool => $i->name !== ''));
+
+        return count($all) > count($several) ? $all : $several;
+    }
+
+    /**
+     * A row that the list could not place is looked at once more as a sentence: an amount with its name, or a name alone,
+     * which is asked about.
+     *
+     * @param  list<ReadLine>  $found
+     * @param  list<Item>  $several
+     * @return list<ReadLine>
+     */
+    private function asked(array $found, array $several, string $bare, string $row, Items $items): array
+    {
+        $unknown = array_filter($found, static fn (ReadLine $l): bool => $l->ingredient() === '');
+        if ($unknown === []) {
+            return $found;
         }
-        if (mb_strlen($text) > self::MOST_CHARACTERS) {
-            throw ReadingError::tooLong(mb_strlen($text));
+        if ($several !== [] && count($several) >= count($found)) {
+            return array_map(
+                fn (Item $i): ReadLine => $this->placed($row, $i->name, $i->amount),
+                $several,
+            );
         }
-        // Control and direction marks are dropped; they carry nothing a maker meant.
-        $text
-            = preg_replace(
-                '/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u',
+        $name = count($found) === 1 && $found[0]->amount === '' ? $items->named($bare) : '';
+        if ($name === '') {
+            return $found;
+        }
+        $line = $this->placed($row, $name, '');
+
+        return [
+            new ReadLine(
+                $row,
+                Understood::Doubtful,
+                $line->name,
                 '',
-                $text,
-            ) ?? '';
-        $rows = array_values(
+                $line->form,
+                $line->matches,
+                [],
+                [...$line->doubts, Asked::Amount->value => 'How much is meant?'],
+            ),
+        ];
+    }
+
+    /**
+     * "Ingredients: water, cetearyl alcohol, glycerin": a list of names without a figure, as on a bought jar.
+     */
+    private function isNamesOnly(string $row): bool
+    {
+        $names = self::names($row);
+        $known = array_filter($names, $this->names->exactly(...));
+
+        return preg_match('/\d\s*(?:g|ml|%|oz|tsp|tbsp|cups?|drops?|parts?)\b/iu', $row) !== 1
+            && count($names) >= 3
+            && count($names) <= self::MOST_PIECES
+            && count($known) >= 0.6 * count($names);
+    }
+
+    /** @return list<string> */
+    private static function names(string $row): array
+    {
+        $list = preg_replace('/^[\p{L} ]{2,30}:\s*/u', '', $row) ?? $row;
+
+        return array_values(
             array_filter(
-                array_map(trim(...), preg_split('/\R/u', $text) ?: []),
-                static fn (string $r): bool => $r !== '',
+                array_map(static fn (string $n): string => trim($n, ' .;*'), preg_split('/\s*[,;•·]\s*/u', $list) ?: []),
+                static fn (string $n): bool => $n !== '',
             ),
         );
-        if ($rows === []) {
-            throw ReadingError::empty();
+    }
+
+    /**
+     * "1:1:1 castor, olive and almond oil, plus a few drops of tea tree": what is added to a proportion stands by itself.
+     *
+     * @return array{string, string} the row, and what is added; "" when nothing is
+     */
+    private static function apart(string $row): array
+    {
+        return preg_match('/^(?<list>(?:\d+(?:\s*:\s*\d+)+|equal (?:parts|amounts|measures))\b.+?),?\s+plus\s+(?<more>(?:a|an|\d).+)$/iu', $row, $m) === 1
+            ? [$m['list'], $m['more']]
+            : [$row, ''];
+    }
+
+    /** "All of it, whip it": an act, and nothing that could be an ingredient. */
+    private function onlyTells(string $row, Items $items): bool
+    {
+        return preg_match('/\d/u', $row) !== 1
+            && $items->named($row) === ''
+            && str_contains($row, ' ')
+            && Instructions::steps($row)[0]->act !== 'other'
+            && ($this->matches($this->split($row)[0])[0]->score ?? 0.0) < self::NEAR;
+    }
+
+    /** "Balm, batch size 500 g", "4 oz bottle:", "Makes 3 tins of 50 ml": how much it is, not what is in it. */
+    private static function isSize(string $row): bool
+    {
+        return preg_match('/\b(?:batch(?: size)?(?: of)?|makes|yields?|fills)\s*:?\s*(?:about\s+|approx\.?\s+|~\s*)?\d/iu', $row) === 1
+            || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
+            || preg_match('/\d.*\b(?:sub)?totals?\b|\b(?:sub)?totals?\b.*\d/iu', $row) === 1 && preg_match('/%.*%/u', $row) !== 1;
+    }
+
+    /** A question, a word to whom it is for, a second heading, a remark of several sentences: no line of it. */
+    private function isAside(string $row, string $next, Items $items): bool
+    {
+        if ($items->in($row) !== [] || $this->looksLikeIngredient($row)) {
+            return false;
         }
-        if (count($rows) > self::MOST_LINES) {
-            throw ReadingError::tooManyLines(count($rows));
+        $figures = preg_match('/\d/u', $row) === 1;
+        $known = ($this->matches($this->split($row)[0])[0]->score ?? 0.0) >= self::SURE;
+
+        return preg_match('/\?+$/u', $row) === 1
+            || (ForWhom::in($row) !== [] && ! $known)
+            || (! $known && preg_match('/\p{L}{2,}[.!]\s+\p{L}/u', $row) === 1 && ! Instructions::begins($row) && str_word_count($row) < 14)
+            || (! $figures && ! $known && preg_match('/^[\p{Lu}\d\s&\'-]{4,}(?:\([^)]*\))?:?$/u', $row) === 1 && $items->in($next) !== []);
+    }
+
+    /**
+     * What the method says in passing: said twice it counts once, a name without an amount gets it there, and what
+     * stands in no list is a line of its own.
+     *
+     * @param  list<ReadLine>  $lines
+     * @param  list<ReadLine>  $passing
+     * @return list<ReadLine>
+     */
+    private static function withPassing(array $lines, array $passing): array
+    {
+        $listed = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() !== '' && $l->amount !== '') !== [];
+        foreach ($passing as $said) {
+            $known = false;
+            foreach ($lines as $n => $line) {
+                if ($line->ingredient() !== '' && $line->ingredient() === $said->ingredient()) {
+                    $known = true;
+                    $lines[$n] = $line->amount === '' ? $said : $line;
+                }
+            }
+            if (! $known && $said->ingredient() !== '') {
+                $lines[] = $listed ? self::onlyThere($said) : $said;
+            }
         }
 
-        return $rows;
+        return $lines;
+    }
+
+    private static function onlyThere(ReadLine $line): ReadLine
+    {
+        return new ReadLine(
+            $line->text,
+            Understood::Doubtful,
+            $line->name,
+            $line->amount,
+            $line->form,
+            $line->matches,
+            $line->grams,
+            [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.'],
+        );
+    }
+
+    /** @return list<Item>|null several that one row gives one amount */
+    private function together(string $row): ?array
+    {
+        if (preg_match('/\b(equal (?:parts|amounts|measures)(?: of)?:?\s+[^.;]+)/iu', $row, $m, PREG_OFFSET_CAPTURE) === 1 && $m[0][1] > 0) {
+            $all = Together::in(preg_replace('/\s+(?:plus|in|into|until|to a)\b.*$/iu', '', $m[1][0]) ?? $m[1][0]);
+
+            return $all === []
+                ? null
+                : array_map(
+                    static fn (array $one): Item => new Item($one[1], $one[0]),
+                    $all,
+                );
+        }
+        if (preg_match('/(?:^|\s|:)(\d{1,2})\s*\/\s*(\d{1,2})\s+(?<a>\p{L}[^,.;]*?)\s+(?:to|and|\/|,)\s+(?<b>\p{L}[^,.;!]*)/u', $row, $m) === 1
+            && (int) $m[1] + (int) $m[2] === 100
+            && $this->names->exactly(trim($m['a']))
+        ) {
+            return [
+                new Item($m[1].' %', trim($m['a']), true),
+                new Item($m[2].' %', trim($m['b']), true),
+            ];
+        }
+
+        return null;
+    }
+
+    /** "-- all in g --": the unit of every figure that has none; "" when nothing says so. */
+    private static function statedUnit(array $rows): string
+    {
+        foreach ($rows as $row) {
+            if (preg_match('/\b(?:all|amounts|everything|figures)(?: are)?(?: in)? (?:in )?(g|grams?|ml|%|drops|parts)\b/iu', $row, $m) === 1) {
+                return $m[1];
+            }
+        }
+
+        return '';
+    }
+
+    private static function withUnit(string $row, string $unit): string
+    {
+        return $unit !== '' && preg_match('/^(\p{L}[^\d]*?)\s+(\d+(?:[.,]\d+)?)$/u', $row) === 1 ? $row.' '.$unit : $row;
+    }
+
+    /** What is to fill up the rest, named in a sentence. */
+    private static function filling(string $row): string
+    {
+        return preg_match('/\b(?:top(?: it)? up with|the rest(?: is)?|fill(?: it)? up with)\s+(?<name>\p{L}[\p{L} \'-]{2,40})/iu', $row, $m) === 1
+            ? trim($m['name'])
+            : '';
+    }
+
+    /** Heads of a letter, sums, dates, greetings: nothing of it is in the jar. */
+    private static function isNoise(string $row): bool
+    {
+        return preg_match('/^(?:from|to|date|subject|sent|cc|von|an|betreff):\s/iu', $row) === 1
+            || preg_match('/^(?:sent from|call me|prep time|yield|makes|cost|serves|total|sum|summe|somme|totaal|totale)\b/iu', $row) === 1
+            || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
+            || preg_match('/^(?:\d+(?:[.,]\d+)?\s*(?:g|ml|oz|%)?[\s|]*)+$/u', $row) === 1
+            || preg_match('/^[-–—\s]*all in \w+[-–—\s]*$/iu', $row) === 1
+            || preg_match('/^(?:double|halve|half) (?:this|it|that)\b/iu', $row) === 1;
+    }
+
+    /** "Honey - no! (sticky)", "EO's - none": it says what is not in it. */
+    private static function isRefused(string $row): bool
+    {
+        return preg_match('/[-–—:]\s*(?:no|none|never|nope|not)\b[!. ]*(?:\([^)]*\))?[!. ]*$/iu', $row) === 1
+            || preg_match('/^(?:no|never|without|don\'?t add)\s+\p{L}/iu', $row) === 1;
     }
 
     private static function unbulleted(string $row): string
@@ -453,15 +719,24 @@ final readonly class RecipeReader
                 [Asked::Ingredient->value => sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60))],
             );
         }
+        $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
+        if ($best->score < 0.999 && preg_match(self::KIND_ALONE, $kind) === 1) {
+            // Whatever is nearest by name would be an ingredient of our own invention: it is offered and not taken.
+            return new ReadLine(
+                $row,
+                Understood::No,
+                $name,
+                $amount,
+                $form,
+                $matches,
+                [],
+                [Asked::Ingredient->value => sprintf('Which %s is meant?', mb_strtolower($kind))],
+            );
+        }
         $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';
         [$grams, $unweighed] = $this->weigh($amount, $best->ingredient, $form);
         $gap = $best->score - ($matches[1]->score ?? 0.0);
-        $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
         $another = match (true) {
-            $best->score < 0.999 && preg_match(self::KIND_ALONE, $kind) === 1 => sprintf(
-                'Which %s is meant?',
-                mb_strtolower($kind),
-            ),
             $best->score < 0.999 && ($also = $this->alsoNamed($name, $best->ingredient)) !== '' => sprintf(
                 'It names %s too. Give each a row of its own.',
                 $also,

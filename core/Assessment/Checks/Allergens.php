@@ -15,7 +15,8 @@ final readonly class Allergens implements Check
     public function examine(Examined $subject): array
     {
         $bearers = [];
-        foreach ($subject->composition->counted() as $portion) {
+        // Also of a line whose mass cannot be told: it is in it.
+        foreach ($subject->composition->portions as $portion) {
             foreach ($portion->ingredient->precautions->allergens as $allergen) {
                 $bearers[$allergen][] = $portion;
             }

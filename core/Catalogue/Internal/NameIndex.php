@@ -152,6 +152,13 @@ final class NameIndex
         return new self($exact, $byWord, $joined);
     }
 
+    public function holds(string $name): bool
+    {
+        $this->takeIn();
+
+        return isset($this->exact[Name::normalised(mb_substr($name, 0, 80))]);
+    }
+
     /** @return array<string, array{float, string}> id to score and matched name, best first */
     public function search(string $name, int $limit): array
     {

@@ -29,6 +29,10 @@ final readonly class ForWhom implements JsonSerializable
     /** "Aged 4", "age 4", "a girl of 4". */
     private const AGED = '/\b (?: aged? | (?: girl | boy | child | son | daughter ) \s+ of ) \s+ '.self::NUMBER.' \b/ixu';
 
+    /** "She is 7". */
+    private const IS = '/\b (?: she | he | they ) (?: \'s | \s+ is | \s+ are ) \s+ '.self::NUMBER.' \b
+        (?! \s* (?: months? | weeks? | cm | kg | in | feet ) )/ixu';
+
     private const NUMBERS = [
         'one' => 1,
         'two' => 2,
@@ -64,17 +68,20 @@ final readonly class ForWhom implements JsonSerializable
     /** @return list<self> one, the most careful; empty when nobody in particular is named */
     public static function in(string $text): array
     {
-        $found = [];
+        $found = $unsaid = [];
         // Each clause by itself: what is denied in one is not denied in the next. Rather once too often than once too
         // seldom.
         foreach (preg_split('/[.!?;,()\n]+/u', $text) ?: [] as $sentence) {
             if (preg_match(self::NOT_FOR, $sentence) === 1) {
                 continue;
             }
-            foreach (self::named($sentence) as [$audience, $words]) {
-                $found[] = new self($audience, $words);
+            foreach (self::named($sentence) as [$audience, $words, $guessed]) {
+                $guessed ? $unsaid[] = new self($audience, $words) : $found[] = new self($audience, $words);
             }
         }
+        // "My daughter (she is 7)": the age that is said goes before one that is only supposed.
+        $aged = array_filter($found, static fn (self $f): bool => $f->audience->isChild());
+        $found = [...$found, ...$aged === [] ? $unsaid : []];
         usort(
             $found,
             static fn (self $a, self $b): int => $a->audience->essentialOilCeiling()
@@ -84,12 +91,12 @@ final readonly class ForWhom implements JsonSerializable
         return array_slice($found, 0, 1);
     }
 
-    /** @return list<array{Audience, string}> */
+    /** @return list<array{Audience, string, bool}> whom, in which words, and whether the age is only supposed */
     private static function named(string $sentence): array
     {
         $found = [];
         if (preg_match(self::INFANT, $sentence, $m) === 1) {
-            $found[] = [Audience::Infant, $m[0]];
+            $found[] = [Audience::Infant, $m[0], false];
         }
         $child = preg_match(self::CHILD, $sentence, $kin) === 1 && ! self::isAside($sentence, $kin[0]) ? $kin[0] : '';
         if (preg_match(self::YOUNG, $sentence, $m) === 1 && self::isSomebody($sentence, $m[0])) {
@@ -98,13 +105,15 @@ final readonly class ForWhom implements JsonSerializable
                     ? Audience::Child2To6
                     : Audience::Infant,
                 $m[0],
+                false,
             ];
         }
         // "Good for 2 years" is no age: somebody has to be that old.
         $aged
             = (preg_match(self::AGE, $sentence, $m) === 1
                 && ($child !== '' || preg_match('/(?:olds?|o\.?)$/iu', $m[0]) === 1))
-            || preg_match(self::AGED, $sentence, $m) === 1;
+            || preg_match(self::AGED, $sentence, $m) === 1
+            || preg_match(self::IS, $sentence, $m) === 1;
         if ($aged && isset($m[1]) && self::number($m[1]) <= 12) {
             $found[] = [
                 match (true) {
@@ -113,14 +122,15 @@ final readonly class ForWhom implements JsonSerializable
                     default => Audience::Child6To12,
                 },
                 $m[0],
+                false,
             ];
         }
         if (! $aged && $child !== '') {
             // How old is not said, so the youngest that may have any of it is taken.
-            $found[] = [Audience::Child2To6, $child];
+            $found[] = [Audience::Child2To6, $child, true];
         }
         if (preg_match(self::EXPECTING, $sentence, $m) === 1) {
-            $found[] = [Audience::Pregnancy, $m[0]];
+            $found[] = [Audience::Pregnancy, $m[0], false];
         }
 
         return $found;

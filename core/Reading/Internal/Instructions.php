@@ -47,6 +47,14 @@ final class Instructions
         'fold' => 'add',
         'drop' => 'add',
         'shake' => 'shake',
+        'rub' => 'apply',
+        'brush' => 'apply',
+        'shampoo' => 'apply',
+        'finish' => 'add',
+        'work' => 'apply',
+        'scoop' => 'pour',
+        'spoon' => 'pour',
+        'stick' => 'chill',
         'leave' => 'wait',
         'let' => 'wait',
         'wait' => 'wait',
@@ -92,7 +100,11 @@ final class Instructions
     public static function steps(string $line): array
     {
         $steps = [];
-        foreach (preg_split('/(?<=[.!?;])\s+(?=\p{Lu}|\d)/u', $line) ?: [] as $sentence) {
+        $sentences = array_merge(...array_map(
+            self::clauses(...),
+            preg_split('/(?<=[.!?;])\s+(?=\p{L}|\d)/u', $line) ?: [],
+        ));
+        foreach ($sentences as $sentence) {
             $sentence = trim($sentence);
             if ($sentence !== '') {
                 $steps[] = new Step(
@@ -105,6 +117,47 @@ final class Instructions
         }
 
         return $steps;
+    }
+
+    /** "15 minutes under a cap, then shampoo": a time at the beginning of a row. */
+    public static function waits(string $row): bool
+    {
+        return preg_match('/^(?:about\s+)?\d+(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min(?:ute)?s?|hours?|hrs?|h|days?|weeks?)\b/iu', $row) === 1;
+    }
+
+    /**
+     * What is to be done in a text that is no method: only what names a time or a heat, and an act.
+     *
+     * @return list<Step>
+     */
+    public static function timed(string $text): array
+    {
+        return array_values(
+            array_filter(
+                self::steps($text),
+                static fn (Step $s): bool => $s->act !== 'other' && ($s->minutes > 0.0 || $s->saysTemperature()),
+            ),
+        );
+    }
+
+    /** @return list<string> a sentence that gives several times or heats, one for each; else as it is */
+    private static function clauses(string $sentence): array
+    {
+        $parts = preg_split('/\s*(?:[,;]|\bthen\b|\band then\b)\s*|\s+(?=(?:pour|freeze|chill|whip|warm it|leave|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
+        $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
+        if (count(array_filter($parts, $says)) < 2) {
+            return [$sentence];
+        }
+        $clauses = [];
+        foreach ($parts as $part) {
+            if ($clauses !== [] && ! $says($part)) {
+                $clauses[count($clauses) - 1] .= ', '.$part;
+            } elseif (trim($part) !== '') {
+                $clauses[] = $part;
+            }
+        }
+
+        return $clauses;
     }
 
     private static function act(string $sentence): string
@@ -132,10 +185,15 @@ final class Instructions
     /** @return array{float, bool} degrees Celsius, and whether any were said */
     private static function celsius(string $sentence): array
     {
-        if (preg_match('/(-?\d{1,3})\s*(?:°|º|degrees?)?\s*(C|F)\b/u', $sentence, $m) !== 1) {
+        if (
+            preg_match('/(-?\d{1,3})\s*(?:°|º|degrees?)?\s*(C|F)\b/u', $sentence, $m) !== 1
+            && preg_match('/(\d{2,3})\s*(?:°|º|degrees?\b)/u', $sentence, $m) !== 1
+        ) {
             return [0.0, false];
         }
         $degrees = (float) $m[1];
+        // Nobody melts at 150 °C: a figure beyond that without its letter is of the other scale.
+        $m[2] ??= $degrees > 130.0 ? 'F' : 'C';
 
         return [($m[2] === 'F' ? Temperature::fahrenheit($degrees) : Temperature::celsius($degrees))->celsius, true];
     }

@@ -32,6 +32,12 @@ final class Names
         $this->known = [];
     }
 
+    /** Whether a thing is called just so. */
+    public function exactly(string $name): bool
+    {
+        return $this->catalogue->isCalled($name);
+    }
+
     /**
      * @return list<NameMatch> best first
      *

@@ -270,7 +270,7 @@ final class ReadingTest extends CoreTestCase
             $recipe->notes,
         );
         self::assertSame(
-            ['olive-oil', 'argan-oil'],
+            ['olive-oil', 'argan-oil', 'jojoba-oil'],
             array_values(array_filter(array_map(static fn (ReadLine $l): string => $l->ingredient(), $recipe->lines))),
         );
         self::assertCount(4, $recipe->lines);

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+/** An amount with the name that a text gives it. */
+final readonly class Item
+{
+    /**
+     * @param  string  $amount as it is written
+     * @param  string  $name "" when the text names nothing
+     * @param  bool  $exact the catalogue has just this name
+     * @param  bool  $known the catalogue has this name or one near it; else it is asked about
+     */
+    public function __construct(
+        public string $amount,
+        public string $name,
+        public bool $exact = false,
+        public bool $known = true,
+    ) {
+    }
+}

@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Measure\Amount;
+
+/**
+ * Amounts with their names, found anywhere in a text in plain words: "200 g shea, 50 g cocoa butter", "olive oil 30 g /
+ * argan oil 10 g", a whole recipe in one breath. The grammar: an item is an amount and a name, in the order in which the
+ * text has them; an amount may be multiplied ("2 x 113 g"), said twice ("2 oz (57 g)") or taken back ("60, no, 50").
+ */
+final readonly class Items
+{
+    private const FIGURE = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)(?:\s*[½⅓⅔¼¾⅛])?|[½⅓⅔¼¾⅛]';
+
+    private const UNITS = 'fl\.? ?oz|fluid ounces?|oz|ounces?|kilograms?|kilos?|kg|grammes?|grams?|gms?|gr|g|millilit(?:re|er)s?|mls?|cl|dl'
+        .'|lit(?:re|er)s?|l|pounds?|lbs?|tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|drops?|gtt|pinch(?:es)?|parts?'
+        .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
+
+    /** Words that stand between an amount and a name. */
+    private const BETWEEN = '/^(?:\s|[:–—-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|worth|a)\b)+/iu';
+
+    /** What makes a measure one of a vessel or of a place, not of an ingredient. */
+    private const NO_AMOUNT = '/^[\s-]*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all|in total|each way)\b(?!\s+of\b)/iu';
+
+    /** What takes back what was said just before. */
+    private const CORRECTS = '/(?:^|[\s,;–—-])(?:no,? sorry|sorry,? no|no,? wait|wait,? no|sorry|i mean|make that|scratch that|no,)\s*,?\s*$/iu';
+
+    /** What makes an amount the sum of the others. */
+    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bbatch(?: size)?(?: of)?|=)\s*:?\s*(?:about\s*)?$/iu';
+
+    /** What makes what follows no ingredient. */
+    private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
+
+    /** Words before which a name ends. */
+    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:and|then|in|into|for|until|till|til|which|that|with|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep|apply|freeze|chill|strain|after|from|each)\b).*$/isu';
+
+    private const LONGEST_NAME = 8;
+
+    private const SURE = 0.85;
+
+    /** Characters of the longest name that is looked up. */
+    private const NAME = 70;
+
+    public function __construct(private Names $names)
+    {
+    }
+
+    /** @return list<Item> in the order of the text, those with a name that is known; empty when it has none */
+    public function in(string $text): array
+    {
+        return array_values(array_filter($this->all($text), static fn (Item $i): bool => $i->known));
+    }
+
+    /**
+     * With those whose name is not known: nothing of a row is lost in silence.
+     *
+     * @return list<Item> in the order of the text
+     */
+    public function all(string $text): array
+    {
+        $quantities = $this->quantities($text);
+        $after = $this->taken($text, $quantities, true);
+        $before = $this->taken($text, $quantities, false);
+        $exact = static fn (array $items): int => count(array_filter($items, static fn (Item $i): bool => $i->exact));
+
+        return $exact($before) > $exact($after) ? $before : $after;
+    }
+
+    /** The longest name of the catalogue that stands anywhere in a text; "" when none does. */
+    public function named(string $text): string
+    {
+        $words = preg_split('/[\s,;:()]+/u', $text, 60, PREG_SPLIT_NO_EMPTY) ?: [];
+        for ($length = min(self::LONGEST_NAME, count($words)); $length > 0; $length--) {
+            for ($at = 0; $at + $length <= count($words); $at++) {
+                $name = implode(' ', array_slice($words, $at, $length));
+                if (mb_strlen($name) > 3 && $this->names->exactly($name)) {
+                    return $name;
+                }
+            }
+        }
+
+        return '';
+    }
+
+    /** Whether some amount of it is given so many times: "2 x 113 g tubs". */
+    public static function multiplies(string $text): bool
+    {
+        return preg_match('/\b\d{1,3}\s*[x×]\s*\d/iu', $text) === 1;
+    }
+
+    /** Every amount in the text is one of an item with a name that is known. */
+    public function explains(string $text): bool
+    {
+        $items = $this->in($text);
+
+        return $items !== [] && count($items) === count($this->quantities($text));
+    }
+
+    /** @return list<array{string, int, int}> amounts as they are written, with where they begin and end (bytes) */
+    private function quantities(string $text): array
+    {
+        $figure = self::FIGURE;
+        $units = self::UNITS;
+        $one = "(?:(?:about|approx\\.?|around|roughly|ca\\.?|~)\\s*)?(?:$figure)(?:\\s*(?:-|–|—|to|or)\\s*(?:$figure))?\\s*(?:(?:heaped|heaping|level|rounded|big|small|large)\\s+)?(?:$units)(?![\\p{L}])\\.?";
+        if (preg_match_all("/(?<![\\d\\p{L}.,\\/\$€£])(?:(?<times>\\d{1,3})\\s*[x×]\\s*)?(?<one>$one)(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?/iu", $text, $m, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) < 1) {
+            return [];
+        }
+        $found = [];
+        foreach ($m as $match) {
+            [$whole, $start] = $match[0];
+            $end = (int) $start + strlen((string) $whole);
+            if (preg_match(self::NO_AMOUNT, substr($text, $end)) === 1) {
+                continue;
+            }
+            $times = (float) ($match['times'][0] ?? 1);
+            $one = trim((string) $match['one'][0], ' .');
+            $found[] = [
+                $times > 1.0 ? self::multiplied($one, $times) : trim($one.(string) ($match['also'][0] ?? '')),
+                (int) $start,
+                $end,
+            ];
+        }
+
+        return $found;
+    }
+
+    private static function multiplied(string $one, float $times): string
+    {
+        return preg_match('/^(\d+(?:[.,]\d+)?)\s*(.+)$/u', $one, $m) === 1
+            ? Amount::number((float) str_replace(',', '.', $m[1]) * $times).' '.$m[2]
+            : $one;
+    }
+
+    /**
+     * @param  list<array{string, int, int}>  $quantities
+     * @param  bool  $after whether names follow their amounts
+     * @return list<Item>
+     */
+    private function taken(string $text, array $quantities, bool $after): array
+    {
+        $items = [];
+        foreach ($quantities as $n => [$amount, $start, $end]) {
+            $from = $n === 0 ? 0 : $quantities[$n - 1][2];
+            $lead = substr($text, $from, $start - $from);
+            if ($after && $items !== [] && preg_match(self::CORRECTS, $lead) === 1) {
+                array_pop($items);
+            }
+            if (preg_match(self::SUMS, $lead) === 1 || ($after && preg_match(self::NEGATES, $lead) === 1)) {
+                continue;
+            }
+            $region = $after
+                ? substr($text, $end, ($quantities[$n + 1][1] ?? strlen($text)) - $end)
+                : $lead;
+            $items[] = $after ? $this->following($amount, $region) : $this->preceding($amount, $region);
+        }
+
+        return $items;
+    }
+
+    /** With the name at the start of what follows its amount. */
+    private function following(string $amount, string $region): Item
+    {
+        $region = preg_replace(self::BETWEEN, '', $region) ?? $region;
+        $known = $this->longest($region);
+
+        return $known === ''
+            ? $this->nearly($amount, trim(preg_replace(self::END, '', $region) ?? $region))
+            : new Item($amount, $known, true);
+    }
+
+    /** With the name at the end of what stands before its amount. */
+    private function preceding(string $amount, string $region): Item
+    {
+        $region = trim(preg_replace('/[\s:=(–—,-]+$/u', '', $region) ?? $region);
+        $pieces = preg_split('/(?:^|[\s])[–—\/|]\s|[,;:]\s+|\.\s+|\s\/\s/u', $region) ?: [$region];
+        $last = trim(trim((string) end($pieces)), ' /|,;.-');
+        $plain = trim(preg_replace('/\s*\([^)]*\)\s*/u', ' ', $last) ?? $last);
+        foreach (array_unique([$last, $plain]) as $name) {
+            if ($name !== '' && mb_strlen($name) <= self::NAME && $this->score($name) >= 0.999) {
+                return new Item($amount, $name, true);
+            }
+        }
+
+        return $this->nearly($amount, $plain);
+    }
+
+    private function nearly(string $amount, string $name): Item
+    {
+        return new Item(
+            $amount,
+            $name,
+            known: $name !== '' && mb_strlen($name) <= self::NAME && $this->score($name) >= self::SURE,
+        );
+    }
+
+    private function score(string $name): float
+    {
+        return $this->names->matching($name)[0]->score ?? 0.0;
+    }
+
+    /** The longest name of the catalogue within the first words of a text, with the words before it. */
+    private function longest(string $region): string
+    {
+        $clause = trim(preg_replace('/(?:[.;!?|]|,(?!\d)|\s\/\s|\s[–—-]\s).*$/su', '', $region) ?? $region);
+        $words = preg_split('/\s+/u', $clause, self::LONGEST_NAME + 6) ?: [];
+        for ($skip = 0; $skip < min(4, count($words)); $skip++) {
+            for ($length = min(self::LONGEST_NAME, count($words) - $skip); $length > 0; $length--) {
+                $name = trim(implode(' ', array_slice($words, $skip, $length)), " ,.:;()");
+                if ($name !== '' && preg_match('/\p{L}{3}/u', $name) === 1 && ($this->names->exactly($name) || $this->names->exactly(trim(preg_replace('/\s*\([^)]*\)\s*/u', ' ', $name) ?? $name)))) {
+                    $before = implode(' ', array_slice($words, 0, $skip));
+                    // "Rosemary infused olive oil" is neither the one nor the other: it is asked about.
+                    if (preg_match('/^-?(?:infused|scented|steeped)/iu', $words[$skip + $length] ?? '') === 1) {
+                        return '';
+                    }
+
+                    return preg_match('/^(?:\(?(?:dried|fresh|melted|raw|organic|boiling|boiled|hot|cold|filtered|distilled|lukewarm|spring|brewed|strong|unrefined|refined|virgin|extra|cold|pressed|cold-pressed|powdered|ground|pure|whole|crushed|good|your|favourite|favorite|warm|soft|softened|chopped|ivory|yellow|sprigs?|leaf|leaves|cloves?|\d+)\)?,?\s*)*$/iu', $before) === 1
+                        ? trim($before.' '.$name)
+                        : '';
+                }
+            }
+        }
+
+        return '';
+    }
+}

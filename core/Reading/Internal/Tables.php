@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+/**
+ * Tables become rows of a list: columns between pipes, tabs or commas, a unit in the header or in a column of its own, a
+ * price column left out, a row of sums known as one.
+ */
+final class Tables
+{
+    private const UNIT = '/^(?:wt\.? ?%|% ?\(?w\/?w\)?|% by weight|g|gr|grams?|grammes?|gramm|kg|ml|mls|oz|ounces?|drops?|tropfen|tsp|tbsp|cups?|%|percent|per cent|parts?)$/iu';
+
+    private const NAME = '/^(?:ingredients?|items?|names?|what|material|inci|zutat(?:en)?|ingr[ée]dients?|ingredientes?|ingredienti|ingrediënten)$/iu';
+
+    private const AMOUNT = '/^(?:amounts?|quantity|qty|how much|weight|mass|menge|quantit[ée]|cantidad|quantidade|quantità|hoeveelheid)\b/iu';
+
+    private const PRICE = '/^(?:price|cost|costs|preis|prix|precio|preço|prezzo|prijs|[$€£])/iu';
+
+    private const MONEY = '/[$€£]\s*\d+(?:[.,]\d{1,2})?|\d+(?:[.,]\d{1,2})?\s*[$€£]/u';
+
+    /**
+     * @param  list<string>  $rows
+     * @return list<string> the same with every row of a table as one of a list
+     */
+    public static function listed(array $rows): array
+    {
+        $header = null;
+        $listed = [];
+        foreach ($rows as $n => $row) {
+            if (self::isRule($row)) {
+                continue;
+            }
+            $cells = self::cells($row, $rows[$n + 1] ?? '', $header !== null);
+            if ($cells === null) {
+                $header = null;
+                $listed[] = trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney($row)) ?? $row);
+
+                continue;
+            }
+            if ($header === null && self::isHeader($cells)) {
+                $header = $cells;
+
+                continue;
+            }
+            $listed[] = self::line($cells, $header ?? []);
+        }
+
+        return array_values(array_filter($listed, static fn (string $r): bool => trim($r) !== ''));
+    }
+
+    /** @return list<string>|null cells of a row of a table; null for any other row */
+    private static function cells(string $row, string $next, bool $inside): ?array
+    {
+        $split = match (true) {
+            preg_match('/^\s*\|.*\|\s*$/u', $row) === 1 => explode('|', trim(trim($row), '|')),
+            str_contains($row, "\t") => explode("\t", $row),
+            self::isCsv($row, ',') && ($inside || self::isHeader(explode(',', $row))) => str_getcsv($row, escape: ''),
+            self::isCsv($row, ';') && ($inside || self::isHeader(explode(';', $row))) => str_getcsv($row, ';', escape: ''),
+            default => null,
+        };
+
+        return $split === null
+            ? null
+            : array_map(static fn (?string $c): string => trim(str_replace(['**', '__', '`'], '', (string) $c)), array_values($split));
+    }
+
+    private static function isCsv(string $row, string $by): bool
+    {
+        return preg_match("/^[^$by]{1,80}(?:{$by}[^$by]{0,60}){1,8}$/u", $row) === 1 && preg_match("/$by\\s/u", $row) !== 1;
+    }
+
+    private static function isRule(string $row): bool
+    {
+        return preg_match('/^[\s|:+=_–—-]{3,}$/u', $row) === 1;
+    }
+
+    /** @param  list<string>  $cells */
+    private static function isHeader(array $cells): bool
+    {
+        $known = array_filter(
+            $cells,
+            static fn (string $c): bool => preg_match(self::NAME, trim($c)) === 1
+                || preg_match(self::AMOUNT, trim($c)) === 1
+                || preg_match(self::UNIT, trim($c)) === 1
+                || preg_match(self::PRICE, trim($c)) === 1,
+        );
+
+        return count($known) >= 2 && preg_match('/\d/u', implode('', $cells)) !== 1;
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @param  list<string>  $header empty when there is none
+     */
+    private static function line(array $cells, array $header): string
+    {
+        if ($header === []) {
+            return trim(implode(' ', array_map(self::withoutMoney(...), $cells)));
+        }
+        $name = $amount = $note = '';
+        foreach ($cells as $n => $cell) {
+            $title = $header[$n] ?? '';
+            $unit = preg_match(self::UNIT, $title) === 1
+                ? $title
+                : (preg_match('/\(([^)]{1,12})\)\s*$/u', $title, $m) === 1 && preg_match(self::UNIT, $m[1]) === 1 ? $m[1] : '');
+            $figure = preg_match('/^\d[\d.,\/ ]*$/u', $cell) === 1;
+            if (preg_match(self::PRICE, $title) === 1 || $cell === '') {
+                continue;
+            }
+            if ($name === '' && (preg_match(self::NAME, $title) === 1 || ($n === 0 && $unit === ''))) {
+                $name = $cell;
+            } elseif ($unit !== '' && $figure) {
+                // Weighed beside a share: the first that is given counts.
+                $amount = $amount === '' ? "$cell ".(str_contains($unit, '%') ? '%' : $unit) : $amount;
+            } elseif (preg_match(self::UNIT, $cell) === 1 && $amount !== '' && preg_match('/\p{L}|%/u', $amount) !== 1) {
+                $amount .= ' '.$cell;
+            } elseif ($amount === '' && preg_match('/^\D{0,10}\d|½|¼|¾/u', $cell) === 1) {
+                $amount = $cell;
+            } else {
+                $note = $cell;
+            }
+        }
+
+        return trim(trim("$amount $name").($note === '' ? '' : ", $note"));
+    }
+
+    private static function withoutMoney(string $text): string
+    {
+        return preg_replace(self::MONEY, '', $text) ?? $text;
+    }
+}

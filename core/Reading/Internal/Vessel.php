@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Measure\Amount;
+
+/**
+ * A bottle that is filled by sight: to its marks, to a half, to three quarters, and the rest; each pour becomes an amount.
+ */
+final readonly class Vessel
+{
+    private const SIZE = '/(\d+(?:[.,]\d+)?)\s*-?\s*(fl oz|oz|ounces?|ml|mls|cl|l)\b[ -]*(?:\w+ ){0,2}?(?:bottle|jar|tin|tub|pot|flask|container)/iu';
+
+    private const PART = [
+        'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,
+        'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5, 'two thirds' => 0.6667, 'three quarters' => 0.75, 'full' => 1.0];
+
+    private const OUNCE = 29.5735;
+
+    private function __construct(private float $millilitres)
+    {
+    }
+
+    /** The vessel that a text names; one of 0 ml when it names none. */
+    public static function in(string $text): self
+    {
+        return new self(preg_match(self::SIZE, $text, $m) === 1 ? self::millilitres((float) str_replace(',', '.', $m[1]), $m[2]) : 0.0);
+    }
+
+    /** The amount of what fills it up. */
+    public function rest(): string
+    {
+        return $this->millilitres > 0.0 ? 'to make '.Amount::number($this->millilitres).' ml' : 'to fill';
+    }
+
+    /**
+     * @param  list<string>  $rows in plain words
+     * @return list<string> the same, each pour as "60 ml castor oil"
+     */
+    public function poured(array $rows): array
+    {
+        $level = 0.0;
+        $poured = [];
+        foreach ($rows as $row) {
+            foreach ($this->clauses($row) as $clause) {
+                $poured[] = $this->pour($clause, $level) ?? $clause;
+            }
+        }
+
+        return $poured;
+    }
+
+    /** @return list<string> a row that pours several is taken apart, any other stays whole */
+    private function clauses(string $row): array
+    {
+        $parts = preg_split('/(?<=[.!;])\s+/u', $row) ?: [$row];
+        $pours = array_filter($parts, fn (string $p): bool => $this->measure($p) !== null || self::isRest($p));
+
+        return count($pours) >= 1 && count($parts) > 1 ? array_values($parts) : [$row];
+    }
+
+    private function pour(string $clause, float &$level): ?string
+    {
+        $measure = $this->measure($clause);
+        if ($measure === null) {
+            return preg_match('/^(?:then\s+)?(?:the rest(?: is| with| of it is)?|top(?:ped)?(?: it)? (?:up|off) with|fill(?: it)?(?: up)? with|fill the rest with)\s+(?:of\s+)?(?<name>\p{L}[^.;]*)/iu', $clause, $m) === 1
+                ? $this->rest().' '.trim($m['name'])
+                : null;
+        }
+        [$to, $name] = $measure;
+        $amount = $to - $level;
+        $level = $to;
+
+        return $amount > 0.0 ? Amount::number(round($amount, 1)).' ml '.$name : null;
+    }
+
+    private static function isRest(string $clause): bool
+    {
+        return preg_match('/^(?:then\s+)?(?:the rest|top(?:ped)?(?: it)? (?:up|off) with)/iu', $clause) === 1;
+    }
+
+    /** @return array{float, string}|null millilitres to which it is filled, and with what */
+    private function measure(string $clause): ?array
+    {
+        if (preg_match('/(?:fill(?: it)? )?(?:up )?to the (\d+(?:[.,]\d+)?)\s*(fl oz|oz|ounces?|ml)\s+(?:mark|line)\s+with\s+(?<name>[^,.;]+)/iu', $clause, $m) === 1) {
+            return [self::millilitres((float) str_replace(',', '.', $m[1]), $m[2]), trim($m['name'])];
+        }
+        if ($this->millilitres <= 0.0) {
+            return null;
+        }
+        $parts = implode('|', array_map(static fn (string $p): string => preg_quote($p, '/'), array_reverse(array_keys(self::PART))));
+        foreach (
+            [
+                "/(?<part>$parts) fill\\b.*?\\bwith\\s+(?<name>[^,.;]+)/iu",
+                "/fill\\b.*?(?<part>$parts)(?: full| way)?\\s+with\\s+(?<name>[^,.;]+)/iu",
+                "/^(?:then\\s+)?(?:add\\s+)?(?<name>\\p{L}[\\p{L} '-]+?)\\s+(?:until|till|til)\\s+(?:it is|it's|its)\\s+(?<part>$parts)(?: full)?/iu",
+            ] as $pattern
+        ) {
+            if (preg_match($pattern, $clause, $m) === 1) {
+                return [self::PART[mb_strtolower($m['part'])] * $this->millilitres, trim($m['name'])];
+            }
+        }
+
+        return null;
+    }
+
+    private static function millilitres(float $value, string $unit): float
+    {
+        return $value * match (mb_strtolower($unit)) {
+            'cl' => 10.0,
+            'l' => 1000.0,
+            'ml', 'mls' => 1.0,
+            default => self::OUNCE,
+        };
+    }
+}
