@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace Crown\Reading;
 
 /**
- * A pasted text as rows of plain words: mark-up, entities, pictures, quoting and hidden signs taken off. Cells of a table
- * stay apart, with a tab between.
+ * A pasted text as rows of plain words: mark-up, entities, pictures, quoting and hidden signs taken off. Cells of a
+ * table stay apart, with a tab between.
  */
 final readonly class Source
 {
     private const HIDDEN = '/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u';
 
     /** Looks like a page rather than a text. */
-    private const MARKUP = '/<(?:\/?(?:p|div|br|table|tbody|thead|tr|td|th|li|ul|ol|h[1-6]|span|strong|em|b|i))\b[^>]*>/iu';
+    private const MARKUP = '/<(?:\/?(?:p|div|br|table|tbody|thead|tr|td|th|li|ul|ol|h[1-6]|span|strong|em|b'
+        .'|i))\b[^>]*>/iu';
 
     /** @param  list<string>  $rows none of them empty */
     private function __construct(public array $rows)

@@ -90,7 +90,8 @@ final class Instructions
         $plain = mb_strtolower($line);
 
         return preg_match(
-            '/^(?:then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not|don\'t|never|step \d+)\b/u',
+            '/^(?:then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not'
+                .'|don\'t|never|step \d+)\b/u',
             $plain,
         ) === 1
             || (preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && isset(self::VERBS[$m[1]]));
@@ -122,7 +123,8 @@ final class Instructions
     /** "15 minutes under a cap, then shampoo": a time at the beginning of a row. */
     public static function waits(string $row): bool
     {
-        return preg_match('/^(?:about\s+)?\d+(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min(?:ute)?s?|hours?|hrs?|h|days?|weeks?)\b/iu', $row) === 1;
+        return preg_match('/^(?:about\s+)?\d+(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min(?:ute)?s?|hours?|hrs?|h|days?'
+            .'|weeks?)\b/iu', $row) === 1;
     }
 
     /**
@@ -143,7 +145,8 @@ final class Instructions
     /** @return list<string> a sentence that gives several times or heats, one for each; else as it is */
     private static function clauses(string $sentence): array
     {
-        $parts = preg_split('/\s*(?:[,;]|\bthen\b|\band then\b)\s*|\s+(?=(?:pour|freeze|chill|whip|warm it|leave|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
+        $parts = preg_split('/\s*(?:[,;]|\bthen\b|\band then\b)\s*|\s+(?=(?:pour|freeze|chill|whip|warm it|leave'
+            .'|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
         $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
         if (count(array_filter($parts, $says)) < 2) {
             return [$sentence];

@@ -8,34 +8,43 @@ use Crown\Measure\Amount;
 
 /**
  * Amounts with their names, found anywhere in a text in plain words: "200 g shea, 50 g cocoa butter", "olive oil 30 g /
- * argan oil 10 g", a whole recipe in one breath. The grammar: an item is an amount and a name, in the order in which the
- * text has them; an amount may be multiplied ("2 x 113 g"), said twice ("2 oz (57 g)") or taken back ("60, no, 50").
+ * argan oil 10 g", a whole recipe in one breath. The grammar: an item is an amount and a name, in the order in which
+ * the text has them; an amount may be multiplied ("2 x 113 g"), said twice ("2 oz (57 g)") or taken back ("60, no,
+ * 50").
  */
 final readonly class Items
 {
-    private const FIGURE = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)(?:\s*[½⅓⅔¼¾⅛])?|[½⅓⅔¼¾⅛]';
+    private const FIGURE = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?'
+        .'|[.,]\d+)(?:\s*[½⅓⅔¼¾⅛])?|[½⅓⅔¼¾⅛]';
 
-    private const UNITS = 'fl\.? ?oz|fluid ounces?|oz|ounces?|kilograms?|kilos?|kg|grammes?|grams?|gms?|gr|g|millilit(?:re|er)s?|mls?|cl|dl'
-        .'|lit(?:re|er)s?|l|pounds?|lbs?|tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|drops?|gtt|pinch(?:es)?|parts?'
+    private const UNITS = 'fl\.? ?oz|fluid ounces?|oz|ounces?|kilograms?|kilos?|kg|grammes?|grams?|gms?|gr|g'
+        .'|millilit(?:re|er)s?|mls?|cl|dl'
+        .'|lit(?:re|er)s?|l|pounds?|lbs?|tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|drops?|gtt'
+            .'|pinch(?:es)?|parts?'
         .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
 
     /** Words that stand between an amount and a name. */
     private const BETWEEN = '/^(?:\s|[:–—-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|worth|a)\b)+/iu';
 
     /** What makes a measure one of a vessel or of a place, not of an ingredient. */
-    private const NO_AMOUNT = '/^[\s-]*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all|in total|each way)\b(?!\s+of\b)/iu';
+    private const NO_AMOUNT = '/^[\s-]*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all'
+        .'|in total|each way)\b(?!\s+of\b)/iu';
 
     /** What takes back what was said just before. */
-    private const CORRECTS = '/(?:^|[\s,;–—-])(?:no,? sorry|sorry,? no|no,? wait|wait,? no|sorry|i mean|make that|scratch that|no,)\s*,?\s*$/iu';
+    private const CORRECTS = '/(?:^|[\s,;–—-])(?:no,? sorry,?|sorry,? no|no,? wait|wait,? no|sorry|i mean|make that'
+        .'|scratch that|no,)\s*,?\s*$/iu';
 
     /** What makes an amount the sum of the others. */
-    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bbatch(?: size)?(?: of)?|=)\s*:?\s*(?:about\s*)?$/iu';
+    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bbatch(?: size)?(?: of)?'
+        .'|=)\s*:?\s*(?:about\s*)?$/iu';
 
     /** What makes what follows no ingredient. */
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
 
     /** Words before which a name ends. */
-    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:and|then|in|into|for|until|till|til|which|that|with|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep|apply|freeze|chill|strain|after|from|each)\b).*$/isu';
+    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:and|then|in|into|for|until|till|til|which|that|with'
+        .'|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep'
+        .'|apply|freeze|chill|strain|after|from|each)\b).*$/isu';
 
     private const LONGEST_NAME = 8;
 
@@ -64,9 +73,14 @@ final readonly class Items
         $quantities = $this->quantities($text);
         $after = $this->taken($text, $quantities, true);
         $before = $this->taken($text, $quantities, false);
-        $exact = static fn (array $items): int => count(array_filter($items, static fn (Item $i): bool => $i->exact));
 
-        return $exact($before) > $exact($after) ? $before : $after;
+        return self::exact($before) > self::exact($after) ? $before : $after;
+    }
+
+    /** @param  list<Item>  $items */
+    private static function exact(array $items): int
+    {
+        return count(array_filter($items, static fn (Item $i): bool => $i->exact));
     }
 
     /** The longest name of the catalogue that stands anywhere in a text; "" when none does. */
@@ -104,8 +118,13 @@ final readonly class Items
     {
         $figure = self::FIGURE;
         $units = self::UNITS;
-        $one = "(?:(?:about|approx\\.?|around|roughly|ca\\.?|~)\\s*)?(?:$figure)(?:\\s*(?:-|–|—|to|or)\\s*(?:$figure))?\\s*(?:(?:heaped|heaping|level|rounded|big|small|large)\\s+)?(?:$units)(?![\\p{L}])\\.?";
-        if (preg_match_all("/(?<![\\d\\p{L}.,\\/\$€£])(?:(?<times>\\d{1,3})\\s*[x×]\\s*)?(?<one>$one)(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?/iu", $text, $m, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) < 1) {
+        $about = '(?:(?:about|approx\.?|around|roughly|ca\.?|~)\s*)?';
+        $heaped = '(?:(?:heaped|heaping|level|rounded|big|small|large)\s+)?';
+        $one = "$about(?:$figure)(?:\\s*(?:-|–|—|to|or)\\s*(?:$figure))?\\s*$heaped(?:$units)(?![\\p{L}])\\.?";
+        $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
+        $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
+        $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
+        if (preg_match_all("/$times(?<one>$one)$also/iu", $text, $m, $flags) < 1) {
             return [];
         }
         $found = [];
@@ -208,15 +227,19 @@ final readonly class Items
         $words = preg_split('/\s+/u', $clause, self::LONGEST_NAME + 6) ?: [];
         for ($skip = 0; $skip < min(4, count($words)); $skip++) {
             for ($length = min(self::LONGEST_NAME, count($words) - $skip); $length > 0; $length--) {
-                $name = trim(implode(' ', array_slice($words, $skip, $length)), " ,.:;()");
-                if ($name !== '' && preg_match('/\p{L}{3}/u', $name) === 1 && ($this->names->exactly($name) || $this->names->exactly(trim(preg_replace('/\s*\([^)]*\)\s*/u', ' ', $name) ?? $name)))) {
+                $name = trim(implode(' ', array_slice($words, $skip, $length)), ' ,.:;()');
+                if ($this->isName($name)) {
                     $before = implode(' ', array_slice($words, 0, $skip));
                     // "Rosemary infused olive oil" is neither the one nor the other: it is asked about.
                     if (preg_match('/^-?(?:infused|scented|steeped)/iu', $words[$skip + $length] ?? '') === 1) {
                         return '';
                     }
 
-                    return preg_match('/^(?:\(?(?:dried|fresh|melted|raw|organic|boiling|boiled|hot|cold|filtered|distilled|lukewarm|spring|brewed|strong|unrefined|refined|virgin|extra|cold|pressed|cold-pressed|powdered|ground|pure|whole|crushed|good|your|favourite|favorite|warm|soft|softened|chopped|ivory|yellow|sprigs?|leaf|leaves|cloves?|\d+)\)?,?\s*)*$/iu', $before) === 1
+                    return preg_match('/^(?:\(?(?:dried|fresh|melted|raw|organic|boiling|boiled|hot|cold|filtered'
+                        .'|distilled|lukewarm|spring|brewed|strong|unrefined|refined|virgin|extra|cold'
+                        .'|pressed|cold-pressed|powdered|ground|pure|whole|crushed|good|your|favourite'
+                        .'|favorite|warm|soft|softened|chopped|ivory|yellow|sprigs?|leaf|leaves|cloves?'
+                        .'|\d+)\)?,?\s*)*$/iu', $before) === 1
                         ? trim($before.' '.$name)
                         : '';
                 }
@@ -224,5 +247,13 @@ final readonly class Items
         }
 
         return '';
+    }
+
+    private function isName(string $name): bool
+    {
+        $plain = trim(preg_replace('/\s*\([^)]*\)\s*/u', ' ', $name) ?? $name);
+
+        return preg_match('/\p{L}{3}/u', $name) === 1
+            && ($this->names->exactly($name) || $this->names->exactly($plain));
     }
 }

@@ -15,6 +15,10 @@ final readonly class Lexicon
 {
     public const LANGUAGES = ['en', 'de', 'fr', 'es', 'pt', 'it', 'nl'];
 
+    private const PHRASES = [
+        'of', 'and', 'fill', 'equal', 'each', 'correct', 'not', 'degrees', 'half', 'articles', 'words',
+    ];
+
     /** Different words of a language from which a text is taken to be written in it. */
     private const SPOKEN = 2;
 
@@ -101,21 +105,14 @@ final readonly class Lexicon
         } catch (JsonException $e) {
             throw new RuntimeException("$file: ".$e->getMessage());
         }
-        /** @var array<string, mixed> $all */
-        $map = static fn (string $key): array => array_filter((array) ($all[$key] ?? []), is_string(...));
-        $figures = static fn (string $key): array => array_map(
-            floatval(...),
-            array_filter((array) ($all[$key] ?? []), is_numeric(...)),
-        );
+        $all = is_array($all) ? $all : [];
+        $map = static fn (string $key): array => self::texts($all[$key] ?? []);
+        $figures = static fn (string $key): array => self::figures($all[$key] ?? []);
         $phrases = [];
-        foreach (['of', 'and', 'fill', 'equal', 'each', 'correct', 'not', 'degrees', 'half', 'articles', 'words'] as $key) {
+        foreach (self::PHRASES as $key) {
             $phrases[$key] = array_values($map($key));
         }
 
-        /**
-         * @var array<string, float> $numbers
-         * @var array<string, string> $units
-         */
         return new self(
             is_string($all['language'] ?? null) ? $all['language'] : '',
             $figures('numbers'),
@@ -126,5 +123,31 @@ final readonly class Lexicon
             $map('forms'),
             $phrases,
         );
+    }
+
+    /** @return array<string, string> */
+    private static function texts(mixed $map): array
+    {
+        $texts = [];
+        foreach (is_array($map) ? $map : [] as $key => $text) {
+            if (is_string($text)) {
+                $texts[(string) $key] = $text;
+            }
+        }
+
+        return $texts;
+    }
+
+    /** @return array<string, float> */
+    private static function figures(mixed $map): array
+    {
+        $figures = [];
+        foreach (is_array($map) ? $map : [] as $key => $figure) {
+            if (is_int($figure) || is_float($figure)) {
+                $figures[(string) $key] = (float) $figure;
+            }
+        }
+
+        return $figures;
     }
 }

@@ -19,6 +19,11 @@ final readonly class Plain
     /** Words from which a row is spoken rather than listed. */
     private const BREATH = 14;
 
+    /** What is said in other languages too, in the words that the later stages know. */
+    private const SAYINGS = [
+        'fill' => 'to fill', 'equal' => 'equal parts', 'each' => 'each', 'not' => 'no', 'correct' => 'no sorry',
+    ];
+
     /** Most words that a unit has: "colheres de sopa". */
     private const LONGEST = 4;
 
@@ -52,6 +57,7 @@ final readonly class Plain
         for ($i = 0; $i < $count;) {
             [$text, $used] = ($spoken || count($this->lexicons) > 1 ? $this->quantity($pieces, $i) : null)
                 ?? $this->measure($pieces, $i, $out)
+                ?? $this->saying($pieces, $i)
                 ?? $this->act($pieces, $i)
                 ?? [$pieces[$i], 1];
             $out[] = $text;
@@ -97,44 +103,67 @@ final readonly class Plain
         }
         $next = self::skip($pieces, $after);
         $fraction = $this->fraction($pieces, $next);
-        if ($fraction !== null && $this->unitAt($pieces, self::skip($pieces, $next + 1)) === null) {
-            $percent = 100 * $value * $fraction;
-            $of = self::skip($pieces, $next + 1);
+        $found = $fraction === null
+            ? ($this->measured($pieces, $next, $value) ?? $this->timed($pieces, $next, $value))
+            : $this->divided($pieces, $next, $value * $fraction);
 
-            return [
-                Number::shown($percent, 2).' % ',
-                (self::isOneOf($pieces[$of] ?? '', $this->phrases('of')) ? self::skip($pieces, $of + 1) : $of) - $at,
-            ];
-        }
-        // "A quarter cup".
-        $of = $fraction === null ? null : $this->unitAt($pieces, self::skip($pieces, $next + 1));
-        if ($fraction !== null && $of !== null) {
-            return [
-                Number::shown($value * $fraction, 3).' '.rtrim($of[0], 's'),
-                self::skip($pieces, $next + 1) + $of[1] - $at,
-            ];
-        }
+        return $found === null ? null : [$found[0], $found[1] - $at];
+    }
+
+    /**
+     * "A quarter cup", or "two fifths of" something.
+     *
+     * @param  list<string>  $pieces
+     * @param  int  $at where the fraction stands
+     * @return array{string, int} with where it ends
+     */
+    private function divided(array $pieces, int $at, float $value): array
+    {
+        $next = self::skip($pieces, $at + 1);
         $unit = $this->unitAt($pieces, $next);
         if ($unit !== null) {
-            [$word, $used] = $unit;
-            [$half, $more] = $this->andHalf($pieces, $next + $used);
-
-            // One is one cup, one part.
-            $word = $value + $half <= 1.0 ? rtrim($word, 's') : $word;
-
-            return [Number::shown($value + $half, 3).' '.$word, $next + $used + $more - $at];
+            return [Number::shown($value, 3).' '.rtrim($unit[0], 's'), $next + $unit[1]];
         }
+        $of = self::isOneOf($pieces[$next] ?? '', $this->phrases('of'));
+
+        return [Number::shown(100.0 * $value, 2).' % ', $of ? self::skip($pieces, $next + 1) : $next];
+    }
+
+    /**
+     * @param  list<string>  $pieces
+     * @return array{string, int}|null with where it ends
+     */
+    private function measured(array $pieces, int $at, float $value): ?array
+    {
+        $unit = $this->unitAt($pieces, $at);
+        if ($unit === null) {
+            return null;
+        }
+        [$word, $used] = $unit;
+        [$half, $more] = $this->andHalf($pieces, $at + $used);
+
+        // One is one cup, one part.
+        $word = $value + $half <= 1.0 ? rtrim($word, 's') : $word;
+
+        return [Number::shown($value + $half, 3).' '.$word, $at + $used + $more];
+    }
+
+    /**
+     * @param  list<string>  $pieces
+     * @return array{string, int}|null with where it ends
+     */
+    private function timed(array $pieces, int $at, float $value): ?array
+    {
+        $word = mb_strtolower($pieces[$at] ?? '');
         foreach ($this->lexicons as $lexicon) {
-            $time = $lexicon->times[mb_strtolower($pieces[$next] ?? '')] ?? null;
-            if ($time !== null) {
-                return [Number::shown($value, 2).' '.$time, $next + 1 - $at];
+            if (isset($lexicon->times[$word])) {
+                return [Number::shown($value, 2).' '.$lexicon->times[$word], $at + 1];
             }
         }
-        if (self::isOneOf($pieces[$next] ?? '', $this->phrases('degrees'))) {
-            return [Number::shown($value, 0).' degrees', $next + 1 - $at];
-        }
 
-        return null;
+        return self::isOneOf($word, $this->phrases('degrees'))
+            ? [Number::shown($value, 0).' degrees', $at + 1]
+            : null;
     }
 
     /**
@@ -150,43 +179,56 @@ final readonly class Plain
             return [0.5, self::isOneOf($pieces[$next] ?? '', $this->phrases('articles')) ? $next + 1 : $at + 1];
         }
         $start = self::isOneOf($word, $this->phrases('articles')) ? self::skip($pieces, $at + 1) : $at;
+        [$value, $end] = $this->joined($pieces, $start);
+        if ($value === null && $start !== $at) {
+            return [1.0, $at + 1];
+        }
+
+        return [$value, $end];
+    }
+
+    /**
+     * Words of number that belong together: "one hundred and twenty".
+     *
+     * @param  list<string>  $pieces
+     * @return array{float|null, int}
+     */
+    private function joined(array $pieces, int $at): array
+    {
         $sum = $part = 0.0;
-        $last = INF;
-        $found = false;
-        $end = $at + 1;
-        for ($i = $start; isset($pieces[$i]); $i = self::skip($pieces, $i + 1)) {
-            $value = $this->figure(mb_strtolower($pieces[$i]));
-            if ($value === null) {
-                $joins = $found && self::isOneOf($pieces[$i], ['and', 'und', 'y', 'e', 'et', 'en'])
-                    && $this->figure(mb_strtolower($pieces[self::skip($pieces, $i + 1)] ?? '')) !== null;
-                if ($joins) {
-                    continue;
-                }
-                break;
+        $last = null;
+        $end = $at;
+        for ($i = $at; isset($pieces[$i]); $i = self::skip($pieces, $i + 1)) {
+            $value = $this->figure($pieces[$i]);
+            if ($value === null && $last !== null && $this->joins($pieces, $i)) {
+                continue;
             }
             // "Take two, one hundred grams": a figure after a figure begins anew.
-            if ($found && $value < 10.0 && $last < 10.0) {
+            if ($value === null || ($last !== null && $value < 10.0 && $last < 10.0)) {
                 break;
             }
             $last = $value;
-            $found = true;
             $end = $i + 1;
             [$sum, $part] = match (true) {
                 $value >= 1000.0 => [$sum + max(1.0, $part) * $value, 0.0],
-                $value === 100.0 || $value === 12.0 && $part <= 2.0 => [$sum, max(1.0, $part) * $value],
+                $value === 100.0, $value === 12.0 && $part <= 2.0 => [$sum, max(1.0, $part) * $value],
                 default => [$sum, $part + $value],
             };
         }
 
-        return match (true) {
-            $found => [$sum + $part, $end],
-            $start !== $at => [1.0, $at + 1],
-            default => [null, $at],
-        };
+        return $last === null ? [null, $at] : [$sum + $part, $end];
+    }
+
+    /** @param  list<string>  $pieces */
+    private function joins(array $pieces, int $at): bool
+    {
+        return self::isOneOf($pieces[$at], $this->phrases('and'))
+            && $this->figure($pieces[self::skip($pieces, $at + 1)] ?? '') !== null;
     }
 
     private function figure(string $word): ?float
     {
+        $word = mb_strtolower($word);
         foreach ($this->lexicons as $lexicon) {
             if (isset($lexicon->numbers[$word])) {
                 return $lexicon->numbers[$word];
@@ -242,21 +284,8 @@ final readonly class Plain
             return null;
         }
         $unit = $this->unitAt($pieces, $at);
-        // English units are read as they are written.
-        if ($unit !== null && $this->isEnglish($pieces, $at, $unit[1])) {
-            return null;
-        }
         if ($unit !== null) {
-            $space = preg_match('/\s$/u', implode('', array_slice($out, -1))) === 1 ? '' : ' ';
-            $of = self::skip($pieces, $at + $unit[1]);
-            if (preg_match('/^d[\'’](.+)$/iu', $pieces[$of] ?? '', $m) === 1) {
-                return [$space.$unit[0].' '.$m[1], $of + 1 - $at];
-            }
-            $drop = self::isOneOf($pieces[$of] ?? '', $this->phrases('of')) ? $of + 1 - $at - $unit[1] : 0;
-            // A letter T is a spoon by its case: it stays as it was.
-            return mb_strlen($pieces[$at]) === 1 && in_array($pieces[$at], ['T', 't', 'c', 'C'], true)
-                ? null
-                : [$space.$unit[0].($drop > 0 ? ' ' : ''), $unit[1] + $drop];
+            return $this->unitWithout($pieces, $at, $unit, $out);
         }
         foreach (array_slice($this->lexicons, 1) as $lexicon) {
             $time = $lexicon->times[mb_strtolower($pieces[$at])] ?? null;
@@ -266,6 +295,31 @@ final readonly class Plain
         }
 
         return null;
+    }
+
+    /**
+     * A unit without the small word for "of" after it. English units stay as they are written.
+     *
+     * @param  list<string>  $pieces
+     * @param  array{string, int}  $unit
+     * @param  list<string>  $out
+     * @return array{string, int}|null null when nothing is to change
+     */
+    private function unitWithout(array $pieces, int $at, array $unit, array $out): ?array
+    {
+        [$word, $used] = $unit;
+        $english = $this->isEnglish($pieces, $at, $used);
+        $word = $english ? implode('', array_slice($pieces, $at, $used)) : $word;
+        $space = $english || preg_match('/\s$/u', implode('', array_slice($out, -1))) === 1 ? '' : ' ';
+        $of = self::skip($pieces, $at + $used);
+        if (count($this->lexicons) > 1 && preg_match('/^d[\'’](.+)$/iu', $pieces[$of] ?? '', $m) === 1) {
+            return [$space.$word.' '.$m[1], $of + 1 - $at];
+        }
+        if (count($this->lexicons) > 1 && self::isOneOf($pieces[$of] ?? '', $this->lexicons[1]->phrases['of'])) {
+            return [$space.$word.' ', $of + 1 - $at];
+        }
+
+        return $english ? null : [$space.$word, $used];
     }
 
     /**
@@ -291,6 +345,28 @@ final readonly class Plain
     private function isEnglish(array $pieces, int $at, int $length): bool
     {
         return isset($this->lexicons[0]->units[mb_strtolower(implode('', array_slice($pieces, $at, $length)))]);
+    }
+
+    /**
+     * "The rest", "equal parts", "each", "no" of another language.
+     *
+     * @param  list<string>  $pieces
+     * @return array{string, int}|null
+     */
+    private function saying(array $pieces, int $at): ?array
+    {
+        foreach (array_slice($this->lexicons, 1) as $lexicon) {
+            for ($words = self::LONGEST; $words > 0; $words--) {
+                $said = implode('', array_slice($pieces, $at, 2 * $words - 1));
+                foreach (self::SAYINGS as $key => $plain) {
+                    if (self::isOneOf($said, $lexicon->phrases[$key])) {
+                        return [$plain, 2 * $words - 1];
+                    }
+                }
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace Crown\Reading\Internal;
 
 /**
- * Tables become rows of a list: columns between pipes, tabs or commas, a unit in the header or in a column of its own, a
- * price column left out, a row of sums known as one.
+ * Tables become rows of a list: columns between pipes, tabs or commas, a unit in the header or in a column of its own,
+ * a price column left out, a row of sums known as one.
  */
 final class Tables
 {
-    private const UNIT = '/^(?:wt\.? ?%|% ?\(?w\/?w\)?|% by weight|g|gr|grams?|grammes?|gramm|kg|ml|mls|oz|ounces?|drops?|tropfen|tsp|tbsp|cups?|%|percent|per cent|parts?)$/iu';
+    private const UNIT = '/^(?:wt\.? ?%|% ?\(?w\/?w\)?|% by weight|g|gr|grams?|grammes?|gramm|kg|ml|mls|oz'
+        .'|ounces?|drops?|tropfen|tsp|tbsp|cups?|%|percent|per cent|parts?)$/iu';
 
-    private const NAME = '/^(?:ingredients?|items?|names?|what|material|inci|zutat(?:en)?|ingr[ée]dients?|ingredientes?|ingredienti|ingrediënten)$/iu';
+    private const NAME = '/^(?:ingredients?|items?|names?|what|material|inci|zutat(?:en)?|ingr[ée]dients?'
+        .'|ingredientes?|ingredienti|ingrediënten)$/iu';
 
-    private const AMOUNT = '/^(?:amounts?|quantity|qty|how much|weight|mass|menge|quantit[ée]|cantidad|quantidade|quantità|hoeveelheid)\b/iu';
+    private const AMOUNT = '/^(?:amounts?|quantity|qty|how much|weight|mass|menge|quantit[ée]|cantidad|quantidade'
+        .'|quantità|hoeveelheid)\b/iu';
 
     private const PRICE = '/^(?:price|cost|costs|preis|prix|precio|preço|prezzo|prijs|[$€£])/iu';
 
@@ -56,19 +59,25 @@ final class Tables
         $split = match (true) {
             preg_match('/^\s*\|.*\|\s*$/u', $row) === 1 => explode('|', trim(trim($row), '|')),
             str_contains($row, "\t") => explode("\t", $row),
-            self::isCsv($row, ',') && ($inside || self::isHeader(explode(',', $row))) => str_getcsv($row, escape: ''),
-            self::isCsv($row, ';') && ($inside || self::isHeader(explode(';', $row))) => str_getcsv($row, ';', escape: ''),
+            self::isCsv($row, ',', $inside) => str_getcsv($row, escape: ''),
+            self::isCsv($row, ';', $inside) => str_getcsv($row, ';', escape: ''),
             default => null,
         };
 
         return $split === null
             ? null
-            : array_map(static fn (?string $c): string => trim(str_replace(['**', '__', '`'], '', (string) $c)), array_values($split));
+            : array_map(
+                static fn (?string $c): string => trim(str_replace(['**', '__', '`'], '', (string) $c)),
+                $split,
+            );
     }
 
-    private static function isCsv(string $row, string $by): bool
+    /** @param  non-empty-string  $by */
+    private static function isCsv(string $row, string $by, bool $inside): bool
     {
-        return preg_match("/^[^$by]{1,80}(?:{$by}[^$by]{0,60}){1,8}$/u", $row) === 1 && preg_match("/$by\\s/u", $row) !== 1;
+        return preg_match("/^[^$by]{1,80}(?:{$by}[^$by]{0,60}){1,8}$/u", $row) === 1
+            && preg_match("/$by\\s/u", $row) !== 1
+            && ($inside || self::isHeader(explode($by, $row)));
     }
 
     private static function isRule(string $row): bool
@@ -102,28 +111,44 @@ final class Tables
         $name = $amount = $note = '';
         foreach ($cells as $n => $cell) {
             $title = $header[$n] ?? '';
-            $unit = preg_match(self::UNIT, $title) === 1
-                ? $title
-                : (preg_match('/\(([^)]{1,12})\)\s*$/u', $title, $m) === 1 && preg_match(self::UNIT, $m[1]) === 1 ? $m[1] : '');
-            $figure = preg_match('/^\d[\d.,\/ ]*$/u', $cell) === 1;
-            if (preg_match(self::PRICE, $title) === 1 || $cell === '') {
+            $unit = self::unitOf($title);
+            if ($cell === '' || preg_match(self::PRICE, $title) === 1) {
                 continue;
             }
             if ($name === '' && (preg_match(self::NAME, $title) === 1 || ($n === 0 && $unit === ''))) {
                 $name = $cell;
-            } elseif ($unit !== '' && $figure) {
-                // Weighed beside a share: the first that is given counts.
-                $amount = $amount === '' ? "$cell ".(str_contains($unit, '%') ? '%' : $unit) : $amount;
-            } elseif (preg_match(self::UNIT, $cell) === 1 && $amount !== '' && preg_match('/\p{L}|%/u', $amount) !== 1) {
-                $amount .= ' '.$cell;
-            } elseif ($amount === '' && preg_match('/^\D{0,10}\d|½|¼|¾/u', $cell) === 1) {
-                $amount = $cell;
-            } else {
-                $note = $cell;
+
+                continue;
             }
+            $more = self::amount($amount, $cell, $unit);
+            [$amount, $note] = $more === null ? [$amount, $cell] : [$more, $note];
         }
 
         return trim(trim("$amount $name").($note === '' ? '' : ", $note"));
+    }
+
+    /** The unit that a column has by its title; "" when it has none. */
+    private static function unitOf(string $title): string
+    {
+        return match (true) {
+            preg_match(self::UNIT, $title) === 1 => $title,
+            preg_match('/\(([^)]{1,12})\)\s*$/u', $title, $m) === 1 && preg_match(self::UNIT, $m[1]) === 1 => $m[1],
+            default => '',
+        };
+    }
+
+    /** The amount of a row with what a cell adds to it; null when the cell is no part of it. */
+    private static function amount(string $amount, string $cell, string $unit): ?string
+    {
+        return match (true) {
+            // Weighed beside a share: the first that is given counts.
+            $unit !== '' && preg_match('/^\d[\d.,\/ ]*$/u', $cell) === 1 => $amount === ''
+                ? "$cell ".(str_contains($unit, '%') ? '%' : $unit)
+                : $amount,
+            preg_match(self::UNIT, $cell) === 1 && preg_match('/^[^\p{L}%]+$/u', $amount) === 1 => "$amount $cell",
+            $amount === '' && preg_match('/^\D{0,10}\d|½|¼|¾/u', $cell) === 1 => $cell,
+            default => null,
+        };
     }
 
     private static function withoutMoney(string $text): string

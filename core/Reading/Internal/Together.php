@@ -36,17 +36,20 @@ final readonly class Together
                     $m,
                 ) === 1 => self::each(self::names($m['list']), '1 part'),
                 preg_match(
-                    '/^(?<amount>.{1,40}?)\s+(?:each|apiece)\b(?:\s+of\b)?(?:\s+the following\b)?\s*[:,–—-]?\s+(?<list>.+)$/iu',
+                    '/^(?<amount>.{1,40}?)\s+(?:each'
+                        .'|apiece)\b(?:\s+of\b)?(?:\s+the following\b)?\s*[:,–—-]?\s+(?<list>.+)$/iu',
                     $row,
                     $m,
                 ) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
                 preg_match(
-                    '/^(?<list>.+?)\s*[,:(–—-]?\s+(?<amount>[\d½⅓⅔¼¾⅛][^,:(]{0,39}?|half an? \w+|an? \w+)\s+(?:of\s+)?(?:each|apiece)\)?\.?$/iu',
+                    '/^(?<list>.+?)\s*[,:(–—-]?\s+(?<amount>[\d½⅓⅔¼¾⅛][^,:(]{0,39}?|half an? \w+'
+                        .'|an? \w+)\s+(?:of\s+)?(?:each|apiece)\)?\.?$/iu',
                     $row,
                     $m,
                 ) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
                 preg_match(
-                    '/^(?<list>[^\d]+?)\s*[,:;(–—-]?\s*(?:in (?:a )?ratio(?: of)?|ratio(?: of)?|in proportions?(?: of)?)?\s*'
+                    '/^(?<list>[^\d]+?)\s*[,:;(–—-]?\s*(?:in (?:a )?ratio(?: of)?|ratio(?: of)?'
+                        .'|in proportions?(?: of)?)?\s*'
                         .self::RATIO
                         .'\)?\.?$/iu',
                     $row,

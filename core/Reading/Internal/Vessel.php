@@ -7,15 +7,19 @@ namespace Crown\Reading\Internal;
 use Crown\Measure\Amount;
 
 /**
- * A bottle that is filled by sight: to its marks, to a half, to three quarters, and the rest; each pour becomes an amount.
+ * A bottle that is filled by sight: to its marks, to a half, to three quarters, and the rest; each pour becomes an
+ * amount.
  */
 final readonly class Vessel
 {
-    private const SIZE = '/(\d+(?:[.,]\d+)?)\s*-?\s*(fl oz|oz|ounces?|ml|mls|cl|l)\b[ -]*(?:\w+ ){0,2}?(?:bottle|jar|tin|tub|pot|flask|container)/iu';
+    private const SIZE = '/(\d+(?:[.,]\d+)?)\s*-?\s*(fl oz|oz|ounces?|ml|mls|cl|l)\b[ -]*(?:\w+ ){0,2}?(?:bottle'
+        .'|jar|tin|tub|pot|flask|container)/iu';
 
     private const PART = [
         'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,
-        'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5, 'two thirds' => 0.6667, 'three quarters' => 0.75, 'full' => 1.0];
+        'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5,
+        'two thirds' => 0.6667, 'three quarters' => 0.75, 'full' => 1.0,
+    ];
 
     private const OUNCE = 29.5735;
 
@@ -26,7 +30,11 @@ final readonly class Vessel
     /** The vessel that a text names; one of 0 ml when it names none. */
     public static function in(string $text): self
     {
-        return new self(preg_match(self::SIZE, $text, $m) === 1 ? self::millilitres((float) str_replace(',', '.', $m[1]), $m[2]) : 0.0);
+        return new self(
+            preg_match(self::SIZE, $text, $m) === 1
+                ? self::millilitres((float) str_replace(',', '.', $m[1]), $m[2])
+                : 0.0,
+        );
     }
 
     /** The amount of what fills it up. */
@@ -58,14 +66,16 @@ final readonly class Vessel
         $parts = preg_split('/(?<=[.!;])\s+/u', $row) ?: [$row];
         $pours = array_filter($parts, fn (string $p): bool => $this->measure($p) !== null || self::isRest($p));
 
-        return count($pours) >= 1 && count($parts) > 1 ? array_values($parts) : [$row];
+        return count($pours) >= 1 && count($parts) > 1 ? $parts : [$row];
     }
 
     private function pour(string $clause, float &$level): ?string
     {
         $measure = $this->measure($clause);
         if ($measure === null) {
-            return preg_match('/^(?:then\s+)?(?:the rest(?: is| with| of it is)?|top(?:ped)?(?: it)? (?:up|off) with|fill(?: it)?(?: up)? with|fill the rest with)\s+(?:of\s+)?(?<name>\p{L}[^.;]*)/iu', $clause, $m) === 1
+            return preg_match('/^(?:then\s+)?(?:the rest(?: is| with| of it is)?|top(?:ped)?(?: it)? (?:up'
+                .'|off) with|fill(?: it)?(?: up)? with'
+                .'|fill the rest with)\s+(?:of\s+)?(?<name>\p{L}[^.;]*)/iu', $clause, $m) === 1
                 ? $this->rest().' '.trim($m['name'])
                 : null;
         }
@@ -84,18 +94,21 @@ final readonly class Vessel
     /** @return array{float, string}|null millilitres to which it is filled, and with what */
     private function measure(string $clause): ?array
     {
-        if (preg_match('/(?:fill(?: it)? )?(?:up )?to the (\d+(?:[.,]\d+)?)\s*(fl oz|oz|ounces?|ml)\s+(?:mark|line)\s+with\s+(?<name>[^,.;]+)/iu', $clause, $m) === 1) {
+        if (preg_match('/(?:fill(?: it)? )?(?:up )?to the (\d+(?:[.,]\d+)?)\s*(fl oz|oz|ounces?|ml)\s+(?:mark'
+            .'|line)\s+with\s+(?<name>[^,.;]+)/iu', $clause, $m) === 1) {
             return [self::millilitres((float) str_replace(',', '.', $m[1]), $m[2]), trim($m['name'])];
         }
         if ($this->millilitres <= 0.0) {
             return null;
         }
-        $parts = implode('|', array_map(static fn (string $p): string => preg_quote($p, '/'), array_reverse(array_keys(self::PART))));
+        // "Three quarters" before "quarter".
+        $parts = implode('|', array_reverse(array_keys(self::PART)));
+        $until = "\\s+(?:until|till|til)\\s+(?:it is|it's|its)\\s+";
         foreach (
             [
                 "/(?<part>$parts) fill\\b.*?\\bwith\\s+(?<name>[^,.;]+)/iu",
                 "/fill\\b.*?(?<part>$parts)(?: full| way)?\\s+with\\s+(?<name>[^,.;]+)/iu",
-                "/^(?:then\\s+)?(?:add\\s+)?(?<name>\\p{L}[\\p{L} '-]+?)\\s+(?:until|till|til)\\s+(?:it is|it's|its)\\s+(?<part>$parts)(?: full)?/iu",
+                "/^(?:then\\s+)?(?:add\\s+)?(?<name>\\p{L}[\\p{L} '-]+?)$until(?<part>$parts)(?: full)?/iu",
             ] as $pattern
         ) {
             if (preg_match($pattern, $clause, $m) === 1) {

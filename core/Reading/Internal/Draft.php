@@ -1,0 +1,410 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Formula\Formula;
+use Crown\Formula\Phase;
+use Crown\Formula\Step;
+use Crown\Reading\Asked;
+use Crown\Reading\ReadingError;
+use Crown\Reading\ReadLine;
+use Crown\Reading\Recipe;
+use Crown\Reading\Understood;
+
+/**
+ * A recipe as it grows, row by row: each row becomes a title, a heading, a remark, steps or lines, by the first of its
+ * rules that holds. What the method says in passing is settled at the end, against the list.
+ */
+final class Draft
+{
+    /** Names of one row from which it may be a list of names alone. */
+    private const FEWEST_NAMES = 3;
+
+    private const MOST_NAMES = 40;
+
+    private string $title = '';
+
+    /** @var list<ReadLine> */
+    private array $lines = [];
+
+    /** @var list<Step> */
+    private array $steps = [];
+
+    /** @var list<string> */
+    private array $notes = [];
+
+    /** @var list<ReadLine> what the method names with an amount */
+    private array $passing = [];
+
+    private bool $inMethod = false;
+
+    private ?Phase $phase = null;
+
+    private bool $begun = false;
+
+    private readonly Items $items;
+
+    /** @var list<string> in plain words */
+    private readonly array $rows;
+
+    private readonly string $unit;
+
+    /** @param  list<string>  $written rows of a list, as they were written */
+    public function __construct(
+        private readonly array $written,
+        private readonly Plain $plain,
+        private readonly Vessel $vessel,
+        private readonly Names $names,
+        private readonly Entries $entries,
+    ) {
+        $this->items = new Items($names);
+        $this->rows = array_map($plain->row(...), $written);
+        $this->unit = Rows::statedUnit($this->rows);
+    }
+
+    /** @throws ReadingError when there are more lines or steps than a formula holds */
+    public function recipe(): Recipe
+    {
+        foreach ($this->rows as $n => $row) {
+            $bare = Rows::unbulleted($row);
+            $this->isAbout($bare, $n) || $this->isNames($bare, $n) || $this->isContent($bare, $n);
+        }
+        // A name of an ingredient is not whom it is for: "baby aloe" stays out. What is none and has no amount may be.
+        $strays = array_filter(
+            $this->lines,
+            static fn (ReadLine $l): bool => $l->ingredient() === '' && $l->amount === '',
+        );
+        $told = implode("\n", [
+            $this->title,
+            ...array_map(static fn (Step $s): string => $s->text, $this->steps),
+            ...$this->notes,
+            ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
+        ]);
+        $lines = Passing::settled($this->lines, $this->passing);
+
+        return new Recipe(
+            $this->title,
+            [...$lines, ...Passing::onlyInSteps($this->steps, $lines, $this->entries)],
+            $this->steps,
+            $this->notes,
+            ForWhom::in($told)[0] ?? null,
+        );
+    }
+
+    /** A heading, a size, a title or a remark: about the recipe, and nothing in it. */
+    private function isAbout(string $bare, int $n): bool
+    {
+        $heading = Rows::heading($bare);
+        if ($heading !== '') {
+            $this->inMethod = $heading === 'method';
+            $this->phase = Rows::phaseOf($bare);
+
+            return $this->note($n);
+        }
+        if (Rows::isNoise($bare)) {
+            return $this->note($n);
+        }
+        $first = ! $this->begun;
+        $this->begun = true;
+        if (Rows::isSize($bare)) {
+            $this->title = $first ? Rows::withoutSize($bare) : $this->title;
+
+            return $this->note($n);
+        }
+        if (
+            $first
+            && ! $this->items->explains($bare)
+            && ForWhom::in($bare) === []
+            && $this->looksLikeTitle($bare, count($this->rows))
+        ) {
+            $this->title = rtrim(trim(Rows::withoutMarks($bare)), ':');
+
+            return true;
+        }
+
+        return $this->isAside($bare, $this->rows[$n + 1] ?? '') && $this->note($n);
+    }
+
+    private function note(int $n): bool
+    {
+        $this->notes[] = $this->written[$n];
+
+        return true;
+    }
+
+    /** A list of names without a figure: each is a line, in its order. */
+    private function isNames(string $bare, int $n): bool
+    {
+        if (! $this->isNamesOnly($bare)) {
+            return false;
+        }
+        foreach (Rows::names($bare) as $name) {
+            $this->lines[] = $this->entries->placed($this->written[$n], $name, '')->under($this->phase);
+        }
+
+        return true;
+    }
+
+    /** Steps, or lines, or both. */
+    private function isContent(string $bare, int $n): bool
+    {
+        $row = $this->written[$n];
+        [$bare, $more] = Rows::apart($bare);
+        if ($more !== '') {
+            $this->add($this->entries->lines($more, $row), false);
+        }
+        $several = $this->together($bare) ?? $this->items->in($bare);
+
+        return $this->isMethod($bare, $row, $several)
+            || $this->isSeveral($bare, $row, $several)
+            || (($this->isRemark($bare) || Rows::isRefused($bare)) && $this->note($n))
+            || $this->add($this->asked(
+                $this->entries->lines(Rows::withUnit($bare, $this->unit), $row),
+                $several,
+                $bare,
+                $row,
+            ));
+    }
+
+    /**
+     * @param  list<ReadLine>  $lines
+     *
+     * @throws ReadingError when there are more than a formula holds
+     */
+    private function add(array $lines, bool $placed = true): bool
+    {
+        foreach ($lines as $line) {
+            $this->lines[] = $placed ? $line->under($this->phase) : $line;
+        }
+        if (count($this->lines) > Formula::MOST_LINES) {
+            throw ReadingError::tooManyIngredients(Formula::MOST_LINES);
+        }
+
+        return true;
+    }
+
+    /**
+     * What is done; the amounts that it names are kept to be compared with the list.
+     *
+     * @param  list<Item>  $several
+     *
+     * @throws ReadingError when there are more steps than a formula holds
+     */
+    private function isMethod(string $bare, string $row, array $several): bool
+    {
+        $tells = $several === []
+            && ($this->plain->acts($row) || Instructions::waits($bare) || $this->onlyTells($bare));
+        $method = Instructions::begins($bare)
+            || ($this->inMethod && ! $this->looksLikeIngredient($bare))
+            || $tells
+            || (Rows::isProse($bare) && $several === []);
+        if (! $method) {
+            return false;
+        }
+        array_push($this->steps, ...Instructions::steps($bare));
+        foreach ($several as $item) {
+            $this->passing[] = $this->entries->placed($row, $item->name, $item->amount);
+        }
+        if (count($this->steps) > Formula::MOST_STEPS) {
+            throw ReadingError::tooManySteps(Formula::MOST_STEPS);
+        }
+
+        return true;
+    }
+
+    /**
+     * A sentence that lists several things with their amounts, what fills it up, and the times of its acts.
+     *
+     * @param  list<Item>  $several
+     */
+    private function isSeveral(string $bare, string $row, array $several): bool
+    {
+        $alone = ! Rows::isProse($bare) && ! Items::multiplies($bare);
+        if (count($several) < ($alone ? 2 : 1)) {
+            return false;
+        }
+        $this->add(array_map(
+            fn (Item $i): ReadLine => $this->entries->placed($row, $i->name, $i->amount),
+            $this->whole($bare, $several),
+        ));
+        array_push($this->steps, ...Instructions::timed($bare));
+        $fill = Rows::filling($bare);
+
+        return $fill === ''
+            || $this->entries->score($fill) < Entries::SURE
+            || $this->add([$this->entries->placed($row, $fill, $this->vessel->rest())]);
+    }
+
+    /**
+     * What a sentence lists, with what it gives an amount and the catalogue does not know.
+     *
+     * @param  list<Item>  $several
+     * @return list<Item>
+     */
+    private function whole(string $row, array $several): array
+    {
+        $all = array_values(array_filter($this->items->all($row), static fn (Item $i): bool => $i->name !== ''));
+
+        return count($all) > count($several) ? $all : $several;
+    }
+
+    /**
+     * A row that the list could not place is looked at once more as a sentence: an amount with its name, or a name
+     * alone, which is asked about.
+     *
+     * @param  list<ReadLine>  $found
+     * @param  list<Item>  $several
+     * @return list<ReadLine>
+     */
+    private function asked(array $found, array $several, string $bare, string $row): array
+    {
+        $unknown = array_filter($found, static fn (ReadLine $l): bool => $l->ingredient() === '');
+        if ($unknown === []) {
+            return $found;
+        }
+        if ($several !== [] && count($several) >= count($found)) {
+            return array_map(
+                fn (Item $i): ReadLine => $this->entries->placed($row, $i->name, $i->amount),
+                $several,
+            );
+        }
+        $name = count($found) === 1 && $found[0]->amount === '' ? $this->items->named($bare) : '';
+        if ($name === '') {
+            return $found;
+        }
+        $line = $this->entries->placed($row, $name, '');
+
+        return [
+            new ReadLine(
+                $row,
+                Understood::Doubtful,
+                $line->name,
+                '',
+                $line->form,
+                $line->matches,
+                [],
+                [...$line->doubts, Asked::Amount->value => 'How much is meant?'],
+            ),
+        ];
+    }
+
+    /**
+     * "Ingredients: water, cetearyl alcohol, glycerin": a list of names without a figure, as on a bought jar.
+     */
+    private function isNamesOnly(string $row): bool
+    {
+        $names = Rows::names($row);
+        $known = array_filter($names, $this->names->exactly(...));
+
+        return preg_match('/\d\s*(?:g|ml|%|oz|tsp|tbsp|cups?|drops?|parts?)\b/iu', $row) !== 1
+            && count($names) >= self::FEWEST_NAMES
+            && count($names) <= self::MOST_NAMES
+            && count($known) >= 0.6 * count($names);
+    }
+
+    /** "All of it, whip it": an act, and nothing that could be an ingredient. */
+    private function onlyTells(string $row): bool
+    {
+        return preg_match('/\d/u', $row) !== 1
+            && $this->items->named($row) === ''
+            && str_contains($row, ' ')
+            && Instructions::steps($row)[0]->act !== 'other'
+            && $this->entries->known($row) < Entries::NEAR;
+    }
+
+    /** A question, a word to whom it is for, a second heading, a remark of several sentences: no line of it. */
+    private function isAside(string $row, string $next): bool
+    {
+        if ($this->items->in($row) !== [] || $this->looksLikeIngredient($row)) {
+            return false;
+        }
+        $figures = preg_match('/\d/u', $row) === 1;
+        $known = $this->entries->known($row) >= Entries::SURE;
+
+        return preg_match('/\?+$/u', $row) === 1
+            || (ForWhom::in($row) !== [] && ! $known)
+            || (! $known && Rows::isRemarks($row) && ! Instructions::begins($row))
+            || (! $figures && ! $known && Rows::isInCapitals($row) && $this->items->in($next) !== []);
+    }
+
+    /** @return list<Item>|null several that one row gives one amount */
+    private function together(string $row): ?array
+    {
+        $equal = '/\b(equal (?:parts|amounts|measures)(?: of)?:?\s+[^.;]+)/iu';
+        if (preg_match($equal, $row, $m, PREG_OFFSET_CAPTURE) === 1 && $m[0][1] > 0) {
+            $all = Together::in(preg_replace('/\s+(?:plus|in|into|until|to a)\b.*$/iu', '', $m[1][0]) ?? $m[1][0]);
+
+            return $all === []
+                ? null
+                : array_map(
+                    static fn (array $one): Item => new Item($one[1], $one[0]),
+                    $all,
+                );
+        }
+        if (preg_match('/(?:^|\s|:)(\d{1,2})\s*\/\s*(\d{1,2})\s+(?<a>\p{L}[^,.;]*?)\s+(?:to|and|\/'
+            .'|,)\s+(?<b>\p{L}[^,.;!]*)/u', $row, $m) === 1
+            && (int) $m[1] + (int) $m[2] === 100
+            && $this->names->exactly(trim($m['a']))
+        ) {
+            return [
+                new Item($m[1].' %', trim($m['a']), true),
+                new Item($m[2].' %', trim($m['b']), true),
+            ];
+        }
+
+        return null;
+    }
+
+    private function looksLikeTitle(string $row, int $rows): bool
+    {
+        if (
+            $rows === 1
+            || preg_match('/^'.Rows::START.'/iu', $row) === 1
+            || Together::in($row) !== []
+            || mb_strlen($row) > 120
+            || preg_match(
+                '/\d\s*(?:parts?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|drops?|ml|oz|g)\b.*\b(?:to|and|,)/iu',
+                $row,
+            ) === 1
+        ) {
+            return false;
+        }
+        [$name, $amount] = $this->entries->split($row);
+
+        // A bare figure counts versions or names the mixture: "Evening balm 3", "Growth oil 2.0".
+        $noAmount = $amount === '' || preg_match('/^(?:no\.?|nr\.?|#)?\s*\d+(?:[.,]\d+)?$/iu', $amount) === 1;
+
+        return $noAmount && ! ($this->entries->score($name) >= 0.95) && ! Instructions::begins($row);
+    }
+
+    private function looksLikeIngredient(string $row): bool
+    {
+        if (Instructions::begins($row) || str_word_count($row) > 8) {
+            return false;
+        }
+        [$name, $amount] = $this->entries->split($row);
+
+        return $amount !== '' && $this->entries->score($name) >= Entries::SURE;
+    }
+
+    /** "For kids of 8 years", "Keeps 3 months", "Makes about 4 jars": about the whole, and no ingredient in it. */
+    private function isRemark(string $row): bool
+    {
+        if (preg_match('/^(?:grand )?totals?\b/iu', $row) === 1) {
+            return true;
+        }
+
+        return preg_match(
+            '/^(?:(?:good|great|best|safe|made|not|only) for|for|use|apply|keeps?|lasts?|stores?|makes'
+                .'|yields?|notes?|tips?|warning|caution|shelf life|do not|don\'t)\b/iu',
+            $row,
+        ) === 1
+            && preg_match(
+                '/\d\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|drops?|parts?|%)(?!\p{L})/iu',
+                $row,
+            ) !== 1
+            && $this->entries->known($row) < Entries::NEAR;
+    }
+}

@@ -1,0 +1,434 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\NameMatch;
+use Crown\Formula\Line;
+use Crown\Measure\Amount;
+use Crown\Measure\AmountReader;
+use Crown\Measure\CannotTell;
+use Crown\Measure\Converter;
+use Crown\Measure\Figure;
+use Crown\Measure\Kitchen;
+use Crown\Measure\MeasureError;
+use Crown\Measure\Unit;
+use Crown\Reading\Asked;
+use Crown\Reading\ReadLine;
+use Crown\Reading\Understood;
+
+/**
+ * A row of a list as ingredient lines: taken apart into name and amount, the name looked up, the amount weighed, and
+ * what is doubtful of it asked.
+ */
+final readonly class Entries
+{
+    /** A name that is taken without asking. */
+    public const SURE = 0.85;
+
+    /** A name that is asked about; below it nothing is near enough. */
+    public const NEAR = 0.62;
+
+    private const EXACT = 0.999;
+
+    /** Two names that are as near as this are both possible. */
+    private const CLOSE = 0.04;
+
+    private const MOST_PIECES = 40;
+
+    /** More of an "essential oil" than anybody puts in one recipe. */
+    private const HARDLY_GRAMS = 12.0;
+
+    private const HARDLY_PERCENT = 10.0;
+
+    /** What kind of thing is wanted, and not which. */
+    private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some'
+        .'|favou?rite|chosen|preferred|cosmetic|carrier)\s+)*(?:preservatives?|emulsifiers?|antioxidants?'
+        .'|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?'
+        .'|powders?|extracts?|starch|clay)$/iu';
+
+    /** Words that say how it was bought, not what it is. */
+    private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed'
+        .'|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice'
+        .'|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced'
+        .'|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
+
+    public function __construct(private Names $names, private Kitchen $kitchen)
+    {
+    }
+
+    /** How well the catalogue knows the name of a row: 1 by name, 0 not at all. */
+    public function known(string $row): float
+    {
+        return $this->score($this->split($row)[0]);
+    }
+
+    public function score(string $name): float
+    {
+        return $this->matches($name)[0]->score ?? 0.0;
+    }
+
+    /** @return list<ReadLine> */
+    public function lines(string $bare, string $row): array
+    {
+        $bare
+            = preg_replace(
+                ['/\b(oz\.?|ounces?)\s+by volume\b/iu', '/\s+by (?:weight|mass|volume)\b/iu'],
+                ['fl oz', ''],
+                $bare,
+            ) ?? $bare;
+        $together = Together::in($bare);
+        if ($together !== []) {
+            return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $together);
+        }
+        $side = $this->sideBySide($bare);
+
+        return $side === []
+            ? $this->pieces($bare, $row)
+            : array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $side);
+    }
+
+    /**
+     * "1/2 cup jojoba / 1/4 cup argan", but not "Shea butter - 100 g": each piece has to be whole.
+     *
+     * @return list<array{string, string}> name and amount; empty when it is none
+     */
+    private function sideBySide(string $bare): array
+    {
+        $side = array_map($this->split(...), preg_split('/\s+[-–—\/|]\s+(?='.Rows::START.')/iu', $bare) ?: []);
+        $broken = array_filter($side, static fn (array $s): bool => $s[0] === '' || $s[1] === '');
+
+        return count($side) > 1 && count($side) <= self::MOST_PIECES && $broken === [] ? $side : [];
+    }
+
+    /** @return list<ReadLine> one for each piece between commas, "and", "plus" and the like */
+    private function pieces(string $bare, string $row): array
+    {
+        $pieces = preg_split(
+            '/\s*(?:,|;|\band\b|\bplus\b|\+|\bto(?=\s+[\d½]+\s+parts?\b))\s+(?='
+                .Rows::START
+                .'|(?:a (?:little|touch|bit|handful|splash|dash|dollop|knob)|some)\s)/iu',
+            $bare,
+        ) ?: [$bare];
+        // Nobody writes so many in one row: it is kept whole and asked about.
+        $pieces = count($pieces) > self::MOST_PIECES ? [$bare] : $pieces;
+        $lines = [];
+        $held = '';
+        while ($pieces !== []) {
+            $whole = ($held === '' ? '' : $held.' + ').array_shift($pieces);
+            [$name, $amount] = $this->split($whole);
+            if ($name === '' && $pieces !== []) {
+                $held = $whole;
+
+                continue;
+            }
+            $held = '';
+            [$amount, $later] = $name === '' ? [$amount, []] : $this->later($amount, $pieces, $lines === []);
+            $pieces = array_slice($pieces, count($later));
+            $whole = implode(', ', [$whole, ...$later]);
+            $lines[] = $this->placed($pieces === [] && $lines === [] ? $row : rtrim($whole, ' ,;'), $name, $amount);
+        }
+
+        return $lines;
+    }
+
+    /**
+     * "Coconut oil, 3 oz": what follows the name is its amount.
+     *
+     * @param  list<string>  $pieces that follow
+     * @return array{string, list<string>} the amount, and the pieces that it took
+     */
+    private function later(string $amount, array $pieces, bool $first): array
+    {
+        $taken = [];
+        foreach ($pieces as $piece) {
+            [$other, $more] = $amount === '' || $first ? $this->split($piece) : ['', ''];
+            if ($other !== '' || $more === '') {
+                break;
+            }
+            $amount = $amount === '' ? $more : $amount.' + '.$more;
+            $taken[] = $piece;
+        }
+
+        return [$amount, $taken];
+    }
+
+    /**
+     * Takes a line apart into a name and an amount, in either order.
+     *
+     * @return array{string, string}
+     */
+    public function split(string $line): array
+    {
+        $vague = AmountReader::vague($line);
+        if ($vague !== []) {
+            return [self::cleaned($vague[1]), $vague[0]];
+        }
+        $line = self::capsules($line);
+        try {
+            $leading = AmountReader::leading($line);
+        } catch (MeasureError) {
+            return self::refused($line);
+        }
+        if ($leading === false) {
+            return self::trailing($line);
+        }
+        $name = self::cleaned($leading->rest);
+        if ($name === '' && $leading->amount->unit === Unit::Piece) {
+            return [
+                self::cleaned(preg_replace('/^[\d\s\/.,-]+/u', '', $line) ?? $line),
+                Amount::number($leading->amount->count->best),
+            ];
+        }
+
+        return [$name, $leading->amount->written];
+    }
+
+    /** "3 vit E capsules", the name inside its amount, as "3 capsules vit E". */
+    private static function capsules(string $line): string
+    {
+        $pattern = '/^(\d+)\s+(?!of\b)([\p{L}][\p{L} -]{0,40}?)\s+(capsules?|caps|softgels?)\b\.?(.*)$/iu';
+        if (preg_match($pattern, $line, $m) !== 1) {
+            return $line;
+        }
+        $each = preg_match('/(\d+(?:[.,]\d+)?)\s*mg/iu', $m[4], $mg) === 1 ? ' of '.$mg[1].' mg' : '';
+
+        return $m[1].' capsules'.$each.' '.$m[2];
+    }
+
+    /**
+     * "-3 g of water", "2000 kg shea": the name is kept, the amount is refused with its own message later.
+     *
+     * @return array{string, string}
+     */
+    private static function refused(string $line): array
+    {
+        $amount = '/^\s*-?[\d.,\/]+\s*(?:kg|g|ml|l|oz|lb|tbsp|tsp|cups?|drops?|parts?|%)?\s+/iu';
+        $name = preg_replace($amount, '', $line) ?? $line;
+
+        return [self::cleaned($name), trim(mb_substr($line, 0, max(0, mb_strlen($line) - mb_strlen($name))))];
+    }
+
+    /**
+     * Name first: the first place from which the rest of the line is an amount.
+     *
+     * @return array{string, string}
+     */
+    private static function trailing(string $line): array
+    {
+        $begins = '/(?:^|[\s(:=–—-])('.Rows::START
+            .'|to fill|top up|q\.?s\.?|to 100|(?:enough |make |made )?(?:up )?to (?:make )?(?:up )?(?:to )?\d)/iu';
+        // "Shea - 100g - melted": a word of its state may come last.
+        $ends = '/^[\s).,;(–—-]*'
+            .'(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*$/iu';
+        preg_match_all($begins, $line, $m, PREG_OFFSET_CAPTURE);
+        foreach ($m[1] as [, $offset]) {
+            try {
+                $tail = AmountReader::leading(substr($line, (int) $offset));
+            } catch (MeasureError) {
+                continue;
+            }
+            if ($tail !== false && preg_match($ends, $tail->rest, $state) === 1) {
+                return [
+                    self::cleaned(substr($line, 0, (int) $offset)).(isset($state[1]) ? ' '.$state[1] : ''),
+                    $tail->amount->written,
+                ];
+            }
+        }
+
+        return [self::cleaned($line), ''];
+    }
+
+    public function placed(string $row, string $name, string $amount): ReadLine
+    {
+        // Longer than anybody writes a name or an amount: the row itself is kept whole, what is made of it is cut.
+        $name = mb_substr($name, 0, Line::LONGEST_NAME);
+        $amount = mb_strlen($amount) > Line::LONGEST_AMOUNT ? '' : $amount;
+        $form = self::form($name);
+        $matches = $this->matches($name);
+        $best = $matches[0] ?? false;
+        if ($matches === [] || $best === false || $best->score < self::NEAR) {
+            return new ReadLine(
+                $row,
+                Understood::No,
+                $name,
+                $amount,
+                $form,
+                $matches,
+                [],
+                [Asked::Ingredient->value => sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60))],
+            );
+        }
+        $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
+        if ($best->score < self::EXACT && preg_match(self::KIND_ALONE, $kind) === 1) {
+            // Whatever is nearest by name would be an ingredient of our own invention: it is offered and not taken.
+            return new ReadLine(
+                $row,
+                Understood::No,
+                $name,
+                $amount,
+                $form,
+                $matches,
+                [],
+                [Asked::Ingredient->value => sprintf('Which %s is meant?', mb_strtolower($kind))],
+            );
+        }
+        $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';
+        [$grams, $unweighed] = $this->weigh($amount, $best->ingredient, $form);
+        $another = $this->another($name, $amount, $matches, $grams);
+        $doubts = array_filter(
+            [Asked::Ingredient->value => $another, Asked::Amount->value => $unweighed],
+            static fn (string $d): bool => $d !== '',
+        );
+
+        return new ReadLine(
+            $row,
+            $doubts === [] ? Understood::Yes : Understood::Doubtful,
+            $name,
+            $amount,
+            $form,
+            $matches,
+            $grams,
+            $doubts,
+        );
+    }
+
+    /**
+     * What is doubtful of a name, as a question; "" when nothing is.
+     *
+     * @param  non-empty-list<NameMatch>  $matches
+     * @param  list<Figure>  $grams
+     */
+    private function another(string $name, string $amount, array $matches, array $grams): string
+    {
+        $best = $matches[0];
+        $next = $matches[1] ?? null;
+        $also = $best->score < self::EXACT ? $this->alsoNamed($name, $best->ingredient) : '';
+
+        return match (true) {
+            $also !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
+            $best->score < self::SURE => sprintf('Is "%s" %s?', $name, mb_strtolower($best->ingredient->name)),
+            $best->score < self::EXACT && $next !== null && $best->score - $next->score < self::CLOSE => sprintf(
+                '"%s" may also be %s.',
+                $name,
+                mb_strtolower($next->ingredient->name),
+            ),
+            $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf(
+                'So much "%s" can hardly be an essential oil. Is it a steeped oil?',
+                $name,
+            ),
+            default => '',
+        };
+    }
+
+    /**
+     * Another ingredient that stands in one row with the first, so that it is not dropped in silence; "" when there is
+     * none.
+     */
+    private function alsoNamed(string $name, Ingredient $first): string
+    {
+        $pieces
+            = preg_split(
+                '/\s*(?:,|;|&|\+|\band\b|\bplus\b|\bwith\b)\s*/iu',
+                preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name,
+            )
+            ?: [];
+        foreach (count($pieces) > 1 ? $pieces : [] as $piece) {
+            $match = $this->matches(trim($piece))[0] ?? false;
+            if ($match !== false && $match->score >= self::SURE && $match->ingredient->id !== $first->id) {
+                return mb_strtolower($match->ingredient->name);
+            }
+        }
+
+        return '';
+    }
+
+    /** @return array{list<Figure>, string} the mass when it can be told, and why not when it cannot */
+    private function weigh(string $amount, Ingredient $ingredient, string $form): array
+    {
+        if ($amount === '') {
+            return [[], 'No amount is given.'];
+        }
+        try {
+            $read = AmountReader::read($amount);
+
+            return $read->unit->isRelative()
+                ? [[], '']
+                : [
+                    [
+                        (new Converter($this->kitchen))->grams(
+                            $read,
+                            $ingredient->substance($form === '' ? $ingredient->usualForm() : $form),
+                        ),
+                    ],
+                    '',
+                ];
+        } catch (MeasureError|CannotTell $e) {
+            return [[], $e->getMessage()];
+        }
+    }
+
+    /**
+     * @param  list<Figure>  $grams
+     *
+     * Nobody blends an essential oil by the tablespoon, or one part of it to one of castor oil.
+     */
+    private function maybeSteep(Ingredient $ingredient, string $name, string $amount, array $grams): bool
+    {
+        if (
+            $ingredient->kind !== IngredientKind::EssentialOil
+            || preg_match('/\b(essential|e\.?o)\b/iu', $name) === 1
+        ) {
+            return false;
+        }
+        if ($grams !== []) {
+            return $grams[0]->band->best > self::HARDLY_GRAMS;
+        }
+        try {
+            $read = AmountReader::read($amount);
+        } catch (MeasureError) {
+            return false;
+        }
+
+        return $read->unit === Unit::Part
+            || ($read->unit === Unit::Percent && $read->count->best > self::HARDLY_PERCENT);
+    }
+
+    private static function form(string $name): string
+    {
+        return match (true) {
+            preg_match('/\bmelted\b/iu', $name) === 1 => 'melted',
+            preg_match('/\b(powder(ed)?|ground)\b/iu', $name) === 1 => 'powder',
+            preg_match('/\b(dried|dry)\b/iu', $name) === 1 => 'dried',
+            preg_match('/\b(fresh|sprigs?|juice)\b/iu', $name) === 1 => 'fresh',
+            default => '',
+        };
+    }
+
+    /** @return list<NameMatch> best first */
+    public function matches(string $name): array
+    {
+        $direct = $this->names->matching($name);
+        if (($direct[0]->score ?? 0.0) >= self::EXACT) {
+            return $direct;
+        }
+        $short = preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name;
+        $short = preg_replace('/,.*$/u', '', $short) ?? $short;
+        $short = preg_replace(self::ADJECTIVES, ' ', $short) ?? $short;
+        $short = preg_replace('/\b(melted|powdered|ground|dried|dry|fresh)\b/iu', ' ', $short) ?? $short;
+        $again = $this->names->matching(trim(preg_replace('/\s+/u', ' ', $short) ?? $short));
+
+        return ($again[0]->score ?? 0.0) > ($direct[0]->score ?? 0.0) ? $again : $direct;
+    }
+
+    private static function cleaned(string $name): string
+    {
+        $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
+
+        // By characters: a byte of a curly quote is also a byte of other letters.
+        return preg_replace('/^[\s,.;:\-–—=(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=(*“”‘’„•…→′″✓]+$/u', '', $name) ?? $name;
+    }
+}

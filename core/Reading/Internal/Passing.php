@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Formula\Step;
+use Crown\Reading\Asked;
+use Crown\Reading\ReadLine;
+use Crown\Reading\Understood;
+
+/** What the method names in passing, settled against the list of ingredients. */
+final class Passing
+{
+    /**
+     * What the method says in passing: said twice it counts once, a name without an amount gets it there, and what
+     * stands in no list is a line of its own.
+     *
+     * @param  list<ReadLine>  $lines
+     * @param  list<ReadLine>  $passing
+     * @return list<ReadLine>
+     */
+    public static function settled(array $lines, array $passing): array
+    {
+        $listed = array_filter(
+            $lines,
+            static fn (ReadLine $l): bool => $l->ingredient() !== '' && $l->amount !== '',
+        ) !== [];
+        foreach ($passing as $said) {
+            $known = false;
+            foreach ($lines as $n => $line) {
+                if ($line->ingredient() !== '' && $line->ingredient() === $said->ingredient()) {
+                    $known = true;
+                    $lines[$n] = $line->amount === '' ? $said : $line;
+                }
+            }
+            if (! $known && $said->ingredient() !== '') {
+                $lines[] = $listed ? self::onlyThere($said) : $said;
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
+     * Ingredients that a sentence adds by amount and that stand in no line: they are asked about, not dropped.
+     *
+     * @param  list<Step>  $steps
+     * @param  list<ReadLine>  $lines
+     * @return list<ReadLine>
+     */
+    public static function onlyInSteps(array $steps, array $lines, Entries $entries): array
+    {
+        $known = array_map(static fn (ReadLine $l): string => $l->ingredient(), $lines);
+        $found = [];
+        foreach ($steps as $step) {
+            if (
+                preg_match_all(
+                    '/((?:\d[\d\/.,-]*|a few) (?:drops?|tbsps?|tsps?|teaspoons?|tablespoons?|cups?|g|ml'
+                        .'|oz)) (?:of )?([\p{L} -]{3,40})/iu',
+                    $step->text,
+                    $m,
+                    PREG_SET_ORDER,
+                ) < 1
+            ) {
+                continue;
+            }
+            foreach ($m as [, $amount, $words]) {
+                $name = preg_replace('/\b(and|to|in|into|then|with|when|for|over|until)\b.*$/iu', '', $words) ?? $words;
+                $best = $entries->matches(trim($name))[0] ?? false;
+                $sure = $best !== false && $best->score >= Entries::SURE;
+                if ($sure && ! in_array($best->ingredient->id, $known, true)) {
+                    $known[] = $best->ingredient->id;
+                    $line = $entries->placed($step->text, trim($name), $amount);
+                    $found[] = new ReadLine(
+                        $step->text,
+                        Understood::Doubtful,
+                        $line->name,
+                        $line->amount,
+                        $line->form,
+                        $line->matches,
+                        $line->grams,
+                        [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.'],
+                    );
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    private static function onlyThere(ReadLine $line): ReadLine
+    {
+        return new ReadLine(
+            $line->text,
+            Understood::Doubtful,
+            $line->name,
+            $line->amount,
+            $line->form,
+            $line->matches,
+            $line->grams,
+            [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.'],
+        );
+    }
+}

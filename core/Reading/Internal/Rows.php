@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Formula\Phase;
+
+/** What kind of row it is, told from its words alone: a heading, a size, a remark, a sentence. */
+final class Rows
+{
+    /** How an amount begins. */
+    public const START = '(?:about |approx\.? |around |~ ?)?(?:\d|½|⅓|⅔|¼|¾|⅛|(?:a few|half an?|a couple of'
+        .'|one(?: and a half)?|two(?: and a half)?|three|four|five|six|a|an) (?:heaped |level )?(?:drops?'
+        .'|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
+
+    public static function unbulleted(string $row): string
+    {
+        $row = preg_replace('/^(?:[\p{So}\p{Sk}\x{fe0f}\x{200d}]+\s*)+/u', '', $row) ?? $row;
+        $row
+            = preg_replace(
+                '/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu',
+                '',
+                $row,
+            ) ?? $row;
+
+        // "For shine: 10 ml argan oil" says what it is there for before what it is.
+        $row
+            = preg_replace(
+                '/^(?:for [\p{L} -]{2,30}|ratios?|mix|blend|base|recipe|ingredients?|you need):\s+(?='
+                    .self::START
+                    .')/iu',
+                '',
+                trim(self::withoutMarks($row)),
+            ) ?? $row;
+
+        return trim($row);
+    }
+
+    public static function withoutMarks(string $text): string
+    {
+        return str_replace(['**', '__', '`'], '', $text);
+    }
+
+    /** "method", "ingredients", or "" when the row is no heading. */
+    public static function heading(string $row): string
+    {
+        if (
+            preg_match(
+                '/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?'
+                    .'|procedure|preparation|to make(?: it)?)\s*:?$/iu',
+                $row,
+            ) === 1
+        ) {
+            return 'method';
+        }
+
+        return preg_match(
+            '/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe'
+                .'|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|[\p{L} -]{3,20} phase)(?:\s*\([^)]*\))?'
+                .'|(?:(?:heat|melt|cool|whip)[\p{L} -]{0,12}|water)(?=:))\s*:?$/iu',
+            $row,
+        ) === 1
+            ? 'ingredients'
+            : '';
+    }
+
+    /** When the lines under a heading go in, where it says so: "Phase C (cool down)", "Heated phase:". */
+    public static function phaseOf(string $heading): ?Phase
+    {
+        return match (true) {
+            preg_match('/cool/iu', $heading) === 1 => Phase::CoolDown,
+            preg_match('/whip/iu', $heading) === 1 => Phase::WhipIn,
+            preg_match('/\bheat|\bhot\b|\bmelt/iu', $heading) === 1 => Phase::Melt,
+            preg_match('/\bwater\b/iu', $heading) === 1 => Phase::Water,
+            default => null,
+        };
+    }
+
+    /** "Balm, batch size 500 g", "4 oz bottle:", "Makes 3 tins of 50 ml": how much it is, not what is in it. */
+    public static function isSize(string $row): bool
+    {
+        return preg_match('/\b(?:batch(?: size)?(?: of)?|makes|yields?|fills)\s*:?\s*(?:about\s+|approx\.?\s+'
+            .'|~\s*)?\d/iu', $row) === 1
+            || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l'
+                .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
+            || (preg_match('/\d.*\b(?:sub)?totals?\b|\b(?:sub)?totals?\b.*\d/iu', $row) === 1
+                && preg_match('/%.*%/u', $row) !== 1);
+    }
+
+    /** Several short sentences. */
+    public static function isRemarks(string $row): bool
+    {
+        return preg_match('/\p{L}{2,}[.!]\s+\p{L}/u', $row) === 1 && str_word_count($row) < 14;
+    }
+
+    /** "THE ABOVE (for a month):": a heading by its letters. */
+    public static function isInCapitals(string $row): bool
+    {
+        return preg_match('/^[\p{Lu}\d\s&\'-]{4,}(?:\([^)]*\))?:?$/u', $row) === 1;
+    }
+
+    /** The title that stands before a size: "Balm, batch size 500 g". */
+    public static function withoutSize(string $row): string
+    {
+        return trim(preg_replace('/[,:(–—-]?\s*(?:batch|makes|yields?|fills)\b.*$/iu', '', $row) ?? '');
+    }
+
+    /** Heads of a letter, sums, dates, greetings: nothing of it is in the jar. */
+    public static function isNoise(string $row): bool
+    {
+        return preg_match('/^(?:from|to|date|subject|sent|cc|von|an|betreff):\s/iu', $row) === 1
+            || preg_match('/^(?:sent from|call me|prep time|yield|makes|cost|serves|total|sum|summe|somme|totaal'
+                .'|totale)\b/iu', $row) === 1
+            || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
+            || preg_match('/^(?:\d+(?:[.,]\d+)?\s*(?:g|ml|oz|%)?[\s|]*)+$/u', $row) === 1
+            || preg_match('/^[-–—\s]*all in \w+[-–—\s]*$/iu', $row) === 1
+            || preg_match('/^(?:double|halve|half) (?:this|it|that)\b/iu', $row) === 1;
+    }
+
+    /** "Honey - no! (sticky)", "EO's - none": it says what is not in it. */
+    public static function isRefused(string $row): bool
+    {
+        return preg_match('/[-–—:]\s*(?:no|none|never|nope|not)\b[!. ]*(?:\([^)]*\))?[!. ]*$/iu', $row) === 1
+            || preg_match('/^(?:no|never|without|don\'?t add)\s+\p{L}/iu', $row) === 1;
+    }
+
+    /** A sentence rather than a line of a list. */
+    public static function isProse(string $row): bool
+    {
+        return preg_match('/^'.self::START.'/iu', $row) !== 1
+            && str_word_count($row) >= 9
+            && preg_match('/[.!?]$/u', $row) === 1;
+    }
+
+    /** @return list<string> */
+    public static function names(string $row): array
+    {
+        $list = preg_replace('/^[\p{L} ]{2,30}:\s*/u', '', $row) ?? $row;
+
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn (string $n): string => trim($n, ' .;*'),
+                    preg_split('/\s*[,;•·]\s*/u', $list) ?: [],
+                ),
+                static fn (string $n): bool => $n !== '',
+            ),
+        );
+    }
+
+    /**
+     * "1:1:1 castor, olive and almond oil, plus a few drops of tea tree": what is added to a proportion stands by
+     * itself.
+     *
+     * @return array{string, string} the row, and what is added; "" when nothing is
+     */
+    public static function apart(string $row): array
+    {
+        return preg_match('/^(?<list>(?:\d+(?:\s*:\s*\d+)+|equal (?:parts|amounts'
+            .'|measures))\b.+?),?\s+plus\s+(?<more>(?:a|an|\d).+)$/iu', $row, $m) === 1
+            ? [$m['list'], $m['more']]
+            : [$row, ''];
+    }
+
+    /**
+     * "-- all in g --": the unit of every figure that has none; "" when nothing says so.
+     *
+     * @param  list<string>  $rows
+     */
+    public static function statedUnit(array $rows): string
+    {
+        foreach ($rows as $row) {
+            if (preg_match('/\b(?:all|amounts|everything|figures)(?: are)?(?: in)? (?:in )?(g|grams?|ml|%|drops'
+                .'|parts)\b/iu', $row, $m) === 1) {
+                return $m[1];
+            }
+        }
+
+        return '';
+    }
+
+    public static function withUnit(string $row, string $unit): string
+    {
+        $bare = preg_match('/^(\p{L}[^\d]*?)\s+(\d+(?:[.,]\d+)?)$/u', $row) === 1;
+
+        return $unit !== '' && $bare ? $row.' '.$unit : $row;
+    }
+
+    /** What is to fill up the rest, named in a sentence. */
+    public static function filling(string $row): string
+    {
+        return preg_match('/\b(?:top(?: it)? up with|the rest(?: is)?'
+            .'|fill(?: it)? up with)\s+(?<name>\p{L}[\p{L} \'-]{2,40})/iu', $row, $m) === 1
+            ? trim($m['name'])
+            : '';
+    }
+}
