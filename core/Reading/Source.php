@@ -60,6 +60,7 @@ final readonly class Source
             '/<(?:script|style)\b.*?<\/(?:script|style)>/isu' => ' ',
             '/\s*\R\s*/u' => ' ',
             '/<\/t[dh]>\s*/iu' => "\t",
+            '/<(?:p|div|tr|li|h[1-6]|table|ul|ol)\b[^>]*>/iu' => "\n",
             '/<(?:br|\/p|\/div|\/tr|\/li|\/h[1-6]|\/table|\/ul|\/ol)\b[^>]*>/iu' => "\n",
             '/<[^>]{1,200}>/u' => '',
         ];

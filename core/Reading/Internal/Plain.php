@@ -76,10 +76,12 @@ final readonly class Plain
         if (str_word_count($row) >= self::BREATH) {
             return true;
         }
+        if (preg_match('/^\s*(\p{L}+)[\s-]+(\p{L}+)/u', $row, $m) !== 1 || $this->figure($m[1]) === null) {
+            return false;
+        }
         try {
-            return preg_match('/^\s*(\p{L}+)/u', $row, $m) === 1
-                && isset($this->lexicons[0]->numbers[mb_strtolower($m[1])])
-                && AmountReader::leading($row) === false;
+            // "One hundred" is no count of one; "two cups" is read as it is written.
+            return $this->figure($m[2]) !== null || AmountReader::leading($row) === false;
         } catch (MeasureError) {
             return false;
         }
@@ -145,7 +147,9 @@ final readonly class Plain
         // One is one cup, one part.
         $word = $value + $half <= 1.0 ? rtrim($word, 's') : $word;
 
-        return [Number::shown($value + $half, 3).' '.$word, $at + $used + $more];
+        [$rest, $end] = $this->withoutOf($pieces, $at + $used + $more);
+
+        return [Number::shown($value + $half, 3).' '.$word.$rest, $end];
     }
 
     /**
@@ -311,15 +315,31 @@ final readonly class Plain
         $english = $this->isEnglish($pieces, $at, $used);
         $word = $english ? implode('', array_slice($pieces, $at, $used)) : $word;
         $space = $english || preg_match('/\s$/u', implode('', array_slice($out, -1))) === 1 ? '' : ' ';
-        $of = self::skip($pieces, $at + $used);
-        if (count($this->lexicons) > 1 && preg_match('/^d[\'’](.+)$/iu', $pieces[$of] ?? '', $m) === 1) {
-            return [$space.$word.' '.$m[1], $of + 1 - $at];
-        }
-        if (count($this->lexicons) > 1 && self::isOneOf($pieces[$of] ?? '', $this->lexicons[1]->phrases['of'])) {
-            return [$space.$word.' ', $of + 1 - $at];
+        [$rest, $end] = $this->withoutOf($pieces, $at + $used);
+
+        return $english && $rest === '' ? null : [$space.$word.$rest, $end - $at];
+    }
+
+    /**
+     * What follows a unit of another language, without its word for "of": "d'huile" is "huile".
+     *
+     * @param  list<string>  $pieces
+     * @return array{string, int} what is left of it, and where it ends; "" when there is none
+     */
+    private function withoutOf(array $pieces, int $at): array
+    {
+        $of = self::skip($pieces, $at);
+        $word = $pieces[$of] ?? '';
+        foreach (array_slice($this->lexicons, 1) as $lexicon) {
+            if (preg_match('/^d[\'’](.+)$/iu', $word, $m) === 1) {
+                return [' '.$m[1], $of + 1];
+            }
+            if (self::isOneOf($word, $lexicon->phrases['of'])) {
+                return [' ', $of + 1];
+            }
         }
 
-        return $english ? null : [$space.$word, $used];
+        return ['', $at];
     }
 
     /**

@@ -21,7 +21,7 @@ final class Tables
 
     private const PRICE = '/^(?:price|cost|costs|preis|prix|precio|preço|prezzo|prijs|[$€£])/iu';
 
-    private const MONEY = '/[$€£]\s*\d+(?:[.,]\d{1,2})?|\d+(?:[.,]\d{1,2})?\s*[$€£]/u';
+    private const MONEY = '/\(?(?:[$€£]\s*\d+(?:[.,]\d{1,2})?|\d+(?:[.,]\d{1,2})?\s*[$€£])\)?/u';
 
     /**
      * @param  list<string>  $rows
@@ -30,20 +30,23 @@ final class Tables
     public static function listed(array $rows): array
     {
         $header = null;
+        $by = '';
         $listed = [];
-        foreach ($rows as $n => $row) {
+        foreach ($rows as $row) {
             if (self::isRule($row)) {
                 continue;
             }
-            $cells = self::cells($row, $rows[$n + 1] ?? '', $header !== null);
+            $cells = self::cells($row, $by);
             if ($cells === null) {
                 $header = null;
+                $by = '';
                 $listed[] = trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney($row)) ?? $row);
 
                 continue;
             }
             if ($header === null && self::isHeader($cells)) {
                 $header = $cells;
+                $by = self::isCsv($row, ';', '') ? ';' : ',';
 
                 continue;
             }
@@ -53,14 +56,17 @@ final class Tables
         return array_values(array_filter($listed, static fn (string $r): bool => trim($r) !== ''));
     }
 
-    /** @return list<string>|null cells of a row of a table; null for any other row */
-    private static function cells(string $row, string $next, bool $inside): ?array
+    /**
+     * @param  string  $by what parts the columns under the last header; "" where there is none
+     * @return list<string>|null cells of a row of a table; null for any other row
+     */
+    private static function cells(string $row, string $by): ?array
     {
         $split = match (true) {
             preg_match('/^\s*\|.*\|\s*$/u', $row) === 1 => explode('|', trim(trim($row), '|')),
             str_contains($row, "\t") => explode("\t", $row),
-            self::isCsv($row, ',', $inside) => str_getcsv($row, escape: ''),
-            self::isCsv($row, ';', $inside) => str_getcsv($row, ';', escape: ''),
+            self::isCsv($row, ',', $by) => str_getcsv($row, escape: ''),
+            self::isCsv($row, ';', $by) => str_getcsv($row, ';', escape: ''),
             default => null,
         };
 
@@ -73,11 +79,11 @@ final class Tables
     }
 
     /** @param  non-empty-string  $by */
-    private static function isCsv(string $row, string $by, bool $inside): bool
+    private static function isCsv(string $row, string $by, string $known): bool
     {
         return preg_match("/^[^$by]{1,80}(?:{$by}[^$by]{0,60}){1,8}$/u", $row) === 1
             && preg_match("/$by\\s/u", $row) !== 1
-            && ($inside || self::isHeader(explode($by, $row)));
+            && ($known === '' ? self::isHeader(explode($by, $row)) : $by === $known);
     }
 
     private static function isRule(string $row): bool

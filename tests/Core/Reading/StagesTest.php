@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Reading;
+
+use Crown\Reading\Internal\Item;
+use Crown\Reading\Internal\Items;
+use Crown\Reading\Internal\Lexicon;
+use Crown\Reading\Internal\Names;
+use Crown\Reading\Internal\Plain;
+use Crown\Reading\Internal\Tables;
+use Crown\Reading\Internal\Vessel;
+use Crown\Reading\ReadingError;
+use Crown\Reading\Source;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Core\CoreTestCase;
+
+/** Each stage of the reader alone. */
+final class StagesTest extends CoreTestCase
+{
+    /** @param  list<string>  $rows */
+    #[DataProvider('sources')]
+    public function test_a_source_is_rows_of_text(string $text, array $rows): void
+    {
+        self::assertSame($rows, Source::of($text)->rows);
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function sources(): iterable
+    {
+        yield 'rows of Windows and empty ones' => ["Oil\r\n\r\n  2 tbsp castor \r\n", ['Oil', '2 tbsp castor']];
+        yield 'a page' => ['<ul><li>100&nbsp;g <b>shea</b></li><li>½ cup oil &amp; love</li></ul>', [
+            '100 g shea',
+            '½ cup oil & love',
+        ]];
+        yield 'a table of a page' => ['<table><tr><td>Shea</td><td>100 g</td></tr></table>', ["Shea\t100 g"]];
+        yield 'a quoted letter' => ["> > 2 tbsp castor\n> 1 cup olive", ['2 tbsp castor', '1 cup olive']];
+        yield 'hidden signs' => ["2\u{200b} tbsp\u{00a0}castor\u{feff}", ['2 tbsp castor']];
+        yield 'smaller than is no page' => ['use < 5 drops', ['use < 5 drops']];
+    }
+
+    public function test_what_is_no_text_is_refused(): void
+    {
+        foreach (["\xff\xfe", '', "\u{200b} \n", str_repeat('a', 60_001), str_repeat("a\n", 601)] as $text) {
+            try {
+                Source::of($text);
+                self::fail('It was taken.');
+            } catch (ReadingError $e) {
+                self::assertNotSame('', $e->getMessage());
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $rows
+     * @param  list<string>  $listed
+     */
+    #[DataProvider('tables')]
+    public function test_a_table_becomes_a_list(array $rows, array $listed): void
+    {
+        self::assertSame($listed, Tables::listed($rows));
+    }
+
+    /** @return iterable<string, array{list<string>, list<string>}> */
+    public static function tables(): iterable
+    {
+        yield 'a unit in the header' => [['| Ingredient | g |', '|---|---|', '| Shea | 100 |'], ['100 g Shea']];
+        yield 'a unit in brackets' => [["Item\tAmount (ml)", "Castor oil\t30"], ['30 ml Castor oil']];
+        yield 'a unit in its own column' => [["Name\tAmount\tUnit", "Shea\t4\toz"], ['4 oz Shea']];
+        yield 'a price' => [['Ingredient;Amount;Price', 'Shea;100 g;4,50'], ['100 g Shea']];
+        yield 'a mass beside a share' => [['ingredient,g,%', 'Shea,75,75'], ['75 g Shea']];
+        yield 'a note' => [['| Ingredient | Amount | Why |', '| Shea | 100 g | soft |'], ['100 g Shea, soft']];
+        yield 'no table' => [['Shea 100 g ($4.50)'], ['Shea 100 g']];
+        yield 'a list with commas' => [['Shea, cocoa, mango'], ['Shea, cocoa, mango']];
+    }
+
+    /**
+     * @param  list<string>  $rows
+     * @param  list<string>  $poured
+     */
+    #[DataProvider('vessels')]
+    public function test_what_is_poured_by_sight_becomes_amounts(array $rows, array $poured): void
+    {
+        self::assertSame($poured, Vessel::in(implode("\n", $rows))->poured($rows));
+    }
+
+    /** @return iterable<string, array{list<string>, list<string>}> 4 fl oz are 118.3 ml */
+    public static function vessels(): iterable
+    {
+        yield 'marks' => [
+            ['8 oz bottle. Fill to the 4 oz mark with olive oil. Then to the 6 oz mark with castor oil.'],
+            ['8 oz bottle.', '118.3 ml olive oil', '59.1 ml castor oil'],
+        ];
+        yield 'parts' => [
+            ['100 ml bottle', 'Fill half with jojoba', 'Top up with argan oil'],
+            ['100 ml bottle', '50 ml jojoba', 'to make 100 ml argan oil'],
+        ];
+        yield 'no vessel' => [['Top up with argan oil'], ['to fill argan oil']];
+        yield 'no pour' => [['2 tbsp castor oil'], ['2 tbsp castor oil']];
+    }
+
+    #[DataProvider('words')]
+    public function test_words_become_plain(string $row, string $plain): void
+    {
+        self::assertSame($plain, (new Plain(Lexicon::of($row)))->row($row));
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function words(): iterable
+    {
+        yield 'a list stays' => ['2 tbsp castor oil', '2 tbsp castor oil'];
+        yield 'number' => ['sixty grams of shea butter', '60 g of shea butter'];
+        yield 'hundred and twenty' => ['one hundred and twenty grams of shea', '120 g of shea'];
+        yield 'German' => [
+            '2 Esslöffel Rizinusöl und 10 Tropfen Lavendelöl',
+            '2 tbsp Rizinusöl und 10 drops Lavendelöl',
+        ];
+        yield 'French' => [
+            '2 cuillères à soupe d\'huile de ricin pour les cheveux',
+            '2 tbsp huile de ricin pour les cheveux',
+        ];
+        yield 'Spanish' => ['dos cucharadas de aceite de ricino para el pelo', '2 tbsp aceite de ricino para el pelo'];
+        yield 'the rest in Dutch' => ['de rest olijfolie voor het haar', 'to fill olijfolie voor het haar'];
+    }
+
+    public function test_a_text_is_in_the_language_of_most_of_its_words(): void
+    {
+        $of = static fn (string $text): array => array_map(
+            static fn (Lexicon $l): string => $l->language,
+            Lexicon::of($text),
+        );
+
+        self::assertSame(['en'], $of('2 tbsp castor oil, melt and cool'));
+        self::assertSame(['en', 'de'], $of('2 Esslöffel Rizinusöl mit 10 Tropfen Lavendelöl'));
+        self::assertSame(['en', 'pt'], $of('2 colheres de sopa de óleo de rícino com 10 gotas de alecrim'));
+    }
+
+    /** @param  list<string>  $items */
+    #[DataProvider('sentences')]
+    public function test_items_stand_anywhere_in_a_text(string $text, array $items): void
+    {
+        $all = (new Items(new Names(self::catalogue())))->all($text);
+
+        self::assertSame(
+            $items,
+            array_map(static fn (Item $i): string => ($i->known ? '' : '? ').$i->amount.' = '.$i->name, $all),
+        );
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function sentences(): iterable
+    {
+        yield 'in one breath' => ['take 200 g shea butter and 50 g cocoa butter, melt', [
+            '200 g = shea butter',
+            '50 g = cocoa butter',
+        ]];
+        yield 'names first' => ['olive oil 30 g / argan oil 10 g', ['30 g = olive oil', '10 g = argan oil']];
+        yield 'taken back' => ['60 g shea butter, no, 50 g shea butter', ['50 g = shea butter']];
+        yield 'many times' => ['2 x 113 g tubs of shea butter', ['226 g = shea butter']];
+        yield 'said twice' => ['2 oz (57 g) shea butter', ['2 oz (57 g) = shea butter']];
+        yield 'negated' => ['60 g shea butter, never 5 ml glycerine', ['60 g = shea butter']];
+        yield 'a sum' => ['60 g shea butter and 40 g olive oil. Total 100 g', [
+            '60 g = shea butter',
+            '40 g = olive oil',
+        ]];
+        yield 'a vessel' => ['60 g shea butter in a 100 ml jar', ['60 g = shea butter']];
+        yield 'of no known name' => ['2 cups dragon juice, 1 cup olive oil', [
+            '? 2 cups = dragon juice',
+            '1 cup = olive oil',
+        ]];
+        yield 'infused' => ['1 part rosemary infused olive oil', ['? 1 part = rosemary infused olive oil']];
+        yield 'none' => ['melt and cool', []];
+    }
+}
