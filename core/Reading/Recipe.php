@@ -23,6 +23,7 @@ final readonly class Recipe implements JsonSerializable
      * @param  list<Step>  $steps
      * @param  list<string>  $notes headings and remarks that are neither
      * @param  ForWhom|null  $for whom it says it is for, when that asks for more care
+     * @param  list<Span>  $spans words of the text with what they became, in its order
      */
     public function __construct(
         public string $title,
@@ -30,6 +31,7 @@ final readonly class Recipe implements JsonSerializable
         public array $steps,
         public array $notes,
         public ?ForWhom $for = null,
+        public array $spans = [],
     ) {
     }
 
@@ -79,7 +81,18 @@ final readonly class Recipe implements JsonSerializable
             ),
             'notes' => $this->notes,
             'for' => $this->for,
+            'spans' => $this->spans,
+            'unplaced' => array_map(
+                static fn (Span $s): array => ['start' => $s->start, 'end' => $s->end, 'text' => $s->text],
+                $this->unplaced(),
+            ),
         ];
+    }
+
+    /** @return list<Span> figures that stand in no line and no step */
+    public function unplaced(): array
+    {
+        return array_values(array_filter($this->spans, static fn (Span $s): bool => $s->fate === Fate::Unplaced));
     }
 
     /**

@@ -11,6 +11,7 @@ use Crown\Reading\Internal\Entries;
 use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\Internal\Names;
 use Crown\Reading\Internal\Plain;
+use Crown\Reading\Internal\Spans;
 use Crown\Reading\Internal\Tables;
 use Crown\Reading\Internal\Vessel;
 
@@ -38,16 +39,17 @@ final readonly class RecipeReader
     public function read(string $text): Recipe
     {
         $this->names->forget();
-        $written = Source::of($text)->rows;
-        $whole = implode("\n", $written);
+        $source = Source::of($text);
+        $whole = implode("\n", $source->rows);
         $vessel = Vessel::in($whole);
 
         return (new Draft(
-            $vessel->poured(Tables::listed($written)),
+            $vessel->poured(Tables::listed($source->rows)),
             new Plain(Lexicon::of($whole)),
             $vessel,
             $this->names,
             $this->entries,
+            new Spans($text, $source->placed),
         ))->recipe();
     }
 }

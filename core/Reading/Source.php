@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Reading;
 
+use Crown\Reading\Internal\Row;
+
 /**
  * A pasted text as rows of plain words: mark-up, entities, pictures, quoting and hidden signs taken off. Cells of a
  * table stay apart, with a tab between.
@@ -16,9 +18,13 @@ final readonly class Source
     private const MARKUP = '/<(?:\/?(?:p|div|br|table|tbody|thead|tr|td|th|li|ul|ol|h[1-6]|span|strong|em|b'
         .'|i))\b[^>]*>/iu';
 
-    /** @param  list<string>  $rows none of them empty */
-    private function __construct(public array $rows)
+    /** @var list<string> none of them empty */
+    public array $rows;
+
+    /** @param  list<Row>  $placed each with the characters before it, -1 in a page */
+    private function __construct(public array $placed)
     {
+        $this->rows = array_map(static fn (Row $r): string => $r->text, $placed);
     }
 
     /** @throws ReadingError when the text is empty, too long, or not text */
@@ -30,18 +36,13 @@ final readonly class Source
         if (mb_strlen($text) > RecipeReader::MOST_CHARACTERS) {
             throw ReadingError::tooLong(mb_strlen($text));
         }
-        $text = preg_replace(self::HIDDEN, '', $text) ?? '';
-        if (preg_match(self::MARKUP, $text) === 1) {
-            $text = self::unmarked($text);
-        }
-        $text = str_replace(["\u{00a0}", "\u{202f}", "\u{2009}"], ' ', $text);
+        $page = preg_match(self::MARKUP, $text) === 1;
         $rows = [];
-        foreach (preg_split('/\R/u', $text) ?: [] as $row) {
-            // Cells stay apart: only what stands around the row goes.
-            $row = preg_replace('/^(?:\s*>)+\s?/u', '', $row) ?? $row;
-            $row = trim($row, " \r\n");
-            if (trim($row) !== '') {
-                $rows[] = str_contains(trim($row), "\t") ? rtrim($row, ' ') : trim($row);
+        $parts = preg_split('/\R/u', $page ? self::unmarked($text) : $text, flags: PREG_SPLIT_OFFSET_CAPTURE) ?: [];
+        foreach ($parts as [$written, $offset]) {
+            $row = self::row($written);
+            if ($row !== '') {
+                $rows[] = new Row($row, $page ? -1 : mb_strlen(substr($text, 0, $offset)));
             }
         }
         if ($rows === []) {
@@ -52,6 +53,16 @@ final readonly class Source
         }
 
         return new self($rows);
+    }
+
+    /** A row without quoting, hidden signs and odd spaces; cells stay apart: only what stands around it goes. */
+    private static function row(string $written): string
+    {
+        $row = preg_replace(self::HIDDEN, '', $written) ?? '';
+        $row = str_replace(["\u{00a0}", "\u{202f}", "\u{2009}"], ' ', $row);
+        $row = trim(preg_replace('/^(?:\s*>)+\s?/u', '', $row) ?? $row, " \r\n");
+
+        return str_contains(trim($row), "\t") ? $row : trim($row);
     }
 
     private static function unmarked(string $text): string

@@ -8,6 +8,7 @@ use Crown\Formula\Formula;
 use Crown\Formula\Phase;
 use Crown\Formula\Step;
 use Crown\Reading\Asked;
+use Crown\Reading\Fate;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
@@ -49,18 +50,23 @@ final class Draft
     /** @var list<string> in plain words */
     private readonly array $rows;
 
+    /** @var list<string> rows of a list, as they were written */
+    private readonly array $written;
+
     private readonly string $unit;
 
-    /** @param  list<string>  $written rows of a list, as they were written */
+    /** @param  list<Row>  $listed rows of a list */
     public function __construct(
-        private readonly array $written,
+        private readonly array $listed,
         private readonly Plain $plain,
         private readonly Vessel $vessel,
         private readonly Names $names,
         private readonly Entries $entries,
+        private readonly Spans $spans,
     ) {
         $this->items = new Items($names);
-        $this->rows = array_map($plain->row(...), $written);
+        $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
+        $this->rows = array_map($plain->row(...), $this->written);
         $this->unit = Rows::statedUnit($this->rows);
     }
 
@@ -68,8 +74,7 @@ final class Draft
     public function recipe(): Recipe
     {
         foreach ($this->rows as $n => $row) {
-            $bare = Rows::unbulleted($row);
-            $this->isAbout($bare, $n) || $this->isNames($bare, $n) || $this->isContent($bare, $n);
+            $this->row(Rows::unbulleted($row), $n);
         }
         // A name of an ingredient is not whom it is for: "baby aloe" stays out. What is none and has no amount may be.
         $strays = array_filter(
@@ -90,7 +95,40 @@ final class Draft
             $this->steps,
             $this->notes,
             ForWhom::in($told)[0] ?? null,
+            $this->spans->all(),
         );
+    }
+
+    private function row(string $bare, int $n): void
+    {
+        $before = [count($this->lines), count($this->passing), count($this->steps), count($this->notes)];
+        if ($this->isAbout($bare, $n)) {
+            return;
+        }
+        $this->isNames($bare, $n) || $this->isContent($bare, $n);
+        if (count($this->notes) > $before[3]) {
+            return;
+        }
+        $of = $this->listed[$n]->of;
+        $lines = array_slice($this->lines, $before[0], preserve_keys: true);
+        foreach ($lines as $number => $line) {
+            $this->spans->line($of, $line, $number + 1);
+        }
+        $passing = array_slice($this->passing, $before[1]);
+        $steps = array_slice($this->steps, $before[2]);
+        if ($steps !== []) {
+            $this->spans->row($of, Fate::Step, $before[2] + 1);
+        }
+        foreach (Unplaced::figures($bare, [...$lines, ...$passing], $steps) as $figure) {
+            $this->spans->words($of, $figure, Fate::Unplaced);
+        }
+    }
+
+    private function became(int $n, Fate $fate): bool
+    {
+        $this->spans->row($this->listed[$n]->of, $fate);
+
+        return true;
     }
 
     /** A heading, a size, a title or a remark: about the recipe, and nothing in it. */
@@ -101,17 +139,19 @@ final class Draft
             $this->inMethod = $heading === 'method';
             $this->phase = Rows::phaseOf($bare);
 
-            return $this->note($n);
+            $this->notes[] = $this->written[$n];
+
+            return $this->became($n, Fate::Heading);
         }
         if (Rows::isNoise($bare)) {
-            return $this->note($n);
+            return $this->note($n, Rows::isSize($bare) ? Fate::Size : Fate::Remark);
         }
         $first = ! $this->begun;
         $this->begun = true;
         if (Rows::isSize($bare)) {
             $this->title = $first ? Rows::withoutSize($bare) : $this->title;
 
-            return $this->note($n);
+            return $this->note($n, Fate::Size);
         }
         if (
             $first
@@ -121,17 +161,17 @@ final class Draft
         ) {
             $this->title = rtrim(trim(Rows::withoutMarks($bare)), ':');
 
-            return true;
+            return $this->became($n, Fate::Title);
         }
 
         return $this->isAside($bare, $this->rows[$n + 1] ?? '') && $this->note($n);
     }
 
-    private function note(int $n): bool
+    private function note(int $n, Fate $fate = Fate::Remark): bool
     {
         $this->notes[] = $this->written[$n];
 
-        return true;
+        return $this->became($n, $fate);
     }
 
     /** A list of names without a figure: each is a line, in its order. */
@@ -159,7 +199,8 @@ final class Draft
 
         return $this->isMethod($bare, $row, $several)
             || $this->isSeveral($bare, $row, $several)
-            || (($this->isRemark($bare) || Rows::isRefused($bare)) && $this->note($n))
+            || (Rows::isRefused($bare) && $this->note($n, Fate::Negated))
+            || ($this->isRemark($bare) && $this->note($n))
             || $this->add($this->asked(
                 $this->entries->lines(Rows::withUnit($bare, $this->unit), $row),
                 $several,

@@ -24,7 +24,7 @@ final readonly class Items
         .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
 
     /** Words that stand between an amount and a name. */
-    private const BETWEEN = '/^(?:\s|[:–—-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|worth|a)\b)+/iu';
+    private const BETWEEN = '/^(?:\s|[:–—“”"*-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|worth|a)\b)+/iu';
 
     /** What makes a measure one of a vessel or of a place, not of an ingredient. */
     private const NO_AMOUNT = '/^[\s-]*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all'

@@ -25,14 +25,14 @@ final class Tables
 
     /**
      * @param  list<string>  $rows
-     * @return list<string> the same with every row of a table as one of a list
+     * @return list<Row> the same with every row of a table as one of a list
      */
     public static function listed(array $rows): array
     {
         $header = null;
         $by = '';
         $listed = [];
-        foreach ($rows as $row) {
+        foreach ($rows as $n => $row) {
             if (self::isRule($row)) {
                 continue;
             }
@@ -40,7 +40,7 @@ final class Tables
             if ($cells === null) {
                 $header = null;
                 $by = '';
-                $listed[] = trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney($row)) ?? $row);
+                $listed[] = new Row(trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney($row)) ?? $row), $n);
 
                 continue;
             }
@@ -50,10 +50,10 @@ final class Tables
 
                 continue;
             }
-            $listed[] = self::line($cells, $header ?? []);
+            $listed[] = new Row(self::line($cells, $header ?? []), $n);
         }
 
-        return array_values(array_filter($listed, static fn (string $r): bool => trim($r) !== ''));
+        return array_values(array_filter($listed, static fn (Row $r): bool => trim($r->text) !== ''));
     }
 
     /**

@@ -44,16 +44,16 @@ final readonly class Vessel
     }
 
     /**
-     * @param  list<string>  $rows in plain words
-     * @return list<string> the same, each pour as "60 ml castor oil"
+     * @param  list<Row>  $rows
+     * @return list<Row> the same, each pour as "60 ml castor oil"
      */
     public function poured(array $rows): array
     {
         $level = 0.0;
         $poured = [];
         foreach ($rows as $row) {
-            foreach ($this->clauses($row) as $clause) {
-                $poured[] = $this->pour($clause, $level) ?? $clause;
+            foreach ($this->clauses($row->text) as $clause) {
+                $poured[] = new Row($this->pour($clause, $level) ?? $clause, $row->of);
             }
         }
 

@@ -1395,6 +1395,21 @@ export interface components {
                 audience: string;
                 words: string;
             } | null;
+            /** @description Words of the text as it was pasted and what they became, in its order; start and end in characters. */
+            spans: {
+                start: number;
+                end: number;
+                /** @enum {string} */
+                fate: "title" | "heading" | "amount" | "name" | "step" | "yield" | "negated" | "remark" | "unplaced";
+                /** @description Number of the line or step, from 1. */
+                of: number | null;
+            }[];
+            /** @description Figures that stand in no line and no step. */
+            unplaced: {
+                start: number;
+                end: number;
+                text: string;
+            }[];
         };
         Change: {
             /** @enum {string} */

@@ -7,10 +7,12 @@ namespace Tests\Core\Reading;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Kitchen;
+use Crown\Reading\Fate;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
 use Crown\Reading\RecipeReader;
+use Crown\Reading\Span;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -37,6 +39,14 @@ final class GeneratedTest extends CoreTestCase
                 array_map(static fn (ReadLine $l): array => [$l->ingredient(), $l->amount], $read->lines),
                 $text,
             );
+            self::assertSame([], $read->unplaced(), $text);
+            self::assertSame(
+                array_map(static fn (array $l): string => mb_strtolower($l[0]->name), $lines),
+                array_map(
+                    static fn (Span $s): string => mb_substr($text, $s->start, $s->end - $s->start),
+                    array_values(array_filter($read->spans, static fn (Span $s): bool => $s->fate === Fate::Name)),
+                ),
+            );
         }
     }
 
@@ -55,7 +65,11 @@ final class GeneratedTest extends CoreTestCase
         for ($n = 0; $n < self::DAMAGED; $n++) {
             $text = self::damaged((string) file_get_contents($texts[$n % count($texts)]), $draw);
             try {
-                foreach (self::read($text)->lines as $line) {
+                $read = self::read($text);
+                foreach ($read->spans as $span) {
+                    self::assertSame($span->text, mb_substr($text, $span->start, $span->end - $span->start));
+                }
+                foreach ($read->lines as $line) {
                     $mass = $line->grams === [] ? 0.0 : $line->grams[0]->band->best;
                     self::assertTrue($mass === 0.0 || $line->amount !== '', $text);
                 }

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Core\Reading;
 
+use Crown\Measure\Kitchen;
 use Crown\Reading\Internal\Item;
 use Crown\Reading\Internal\Items;
 use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\Internal\Names;
 use Crown\Reading\Internal\Plain;
+use Crown\Reading\Internal\Row;
 use Crown\Reading\Internal\Tables;
 use Crown\Reading\Internal\Vessel;
 use Crown\Reading\ReadingError;
+use Crown\Reading\RecipeReader;
 use Crown\Reading\Source;
+use Crown\Reading\Span;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
@@ -59,7 +63,7 @@ final class StagesTest extends CoreTestCase
     #[DataProvider('tables')]
     public function test_a_table_becomes_a_list(array $rows, array $listed): void
     {
-        self::assertSame($listed, Tables::listed($rows));
+        self::assertSame($listed, array_map(static fn (Row $r): string => $r->text, Tables::listed($rows)));
     }
 
     /** @return iterable<string, array{list<string>, list<string>}> */
@@ -82,7 +86,12 @@ final class StagesTest extends CoreTestCase
     #[DataProvider('vessels')]
     public function test_what_is_poured_by_sight_becomes_amounts(array $rows, array $poured): void
     {
-        self::assertSame($poured, Vessel::in(implode("\n", $rows))->poured($rows));
+        $listed = array_map(static fn (string $r): Row => new Row($r, 0), $rows);
+
+        self::assertSame($poured, array_map(
+            static fn (Row $r): string => $r->text,
+            Vessel::in(implode("\n", $rows))->poured($listed),
+        ));
     }
 
     /** @return iterable<string, array{list<string>, list<string>}> 4 fl oz are 118.3 ml */
@@ -171,5 +180,52 @@ final class StagesTest extends CoreTestCase
         ]];
         yield 'infused' => ['1 part rosemary infused olive oil', ['? 1 part = rosemary infused olive oil']];
         yield 'none' => ['melt and cool', []];
+    }
+
+    /** @param  list<string>  $spans fate, number and words */
+    #[DataProvider('spans')]
+    public function test_words_of_the_text_have_their_fates(string $text, array $spans): void
+    {
+        $read = (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
+
+        self::assertSame($spans, array_map(
+            static fn (Span $s): string => trim("{$s->fate->value} $s->of: ")
+                .' '.mb_substr($text, $s->start, $s->end - $s->start),
+            $read->spans,
+        ));
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function spans(): iterable
+    {
+        yield 'a list' => ["Night oil\r\n\r\n- 2 tbsp castor oil\nNo glycerine\nMakes 30 g\nStir well", [
+            'title 0: Night oil',
+            'amount 1: 2 tbsp',
+            'name 1: castor oil',
+            'negated 0: No glycerine',
+            'yield 0: Makes 30 g',
+            'step 1: Stir well',
+        ]];
+        yield 'signs before it' => ["Oil 🌿\n“½ cup” olive oil and 2 g vitamin e", [
+            'title 0: Oil 🌿',
+            'amount 1: ½ cup',
+            'name 1: olive oil',
+            'amount 2: 2 g',
+            'name 2: vitamin e',
+        ]];
+        yield 'figures of nothing' => ["Oil\nIn week 12 it was 30 g castor oil and 20 g olive oil on a 3c head.", [
+            'title 0: Oil',
+            'unplaced 0: 12',
+            'amount 1: 30 g',
+            'name 1: castor oil',
+            'amount 2: 20 g',
+            'name 2: olive oil',
+            'unplaced 0: 3',
+        ]];
+        yield 'a page' => ['<p>Oil</p><p>30 g castor oil</p>', [
+            'title 0: Oil',
+            'amount 1: 30 g',
+            'name 1: castor oil',
+        ]];
     }
 }

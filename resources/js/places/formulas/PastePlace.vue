@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { Problem, type Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
@@ -73,6 +73,9 @@ watch(
 );
 
 const lines = computed(() => answer.value?.reading.lines ?? []);
+// Of the text that was read: while it is typed further, places in it are not what they were.
+const unplaced = computed(() => answer.value?.reading.unplaced ?? []);
+const box = useTemplateRef<HTMLTextAreaElement>('box');
 const formula = computed<Schemas['Formula'] | null>(() => {
     const read = answer.value?.formula;
     if (!read) return null;
@@ -101,6 +104,12 @@ function unweighed(line: Schemas['ReadLine'], i: number): string {
 }
 function sure(line: Schemas['ReadLine'], i: number): boolean {
     return !isAsked(line) && unweighed(line, i) === '';
+}
+/** Places are counted in whole characters, the box counts a picture sign as two. */
+function show(start: number, end: number): void {
+    const units = (upTo: number): number => [...text.value].slice(0, upTo).join('').length;
+    box.value?.focus();
+    box.value?.setSelectionRange(units(start), units(end));
 }
 function judge(): void {
     if (formula.value) judging.soon();
@@ -171,6 +180,7 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                 <label class="label" for="recipe">The recipe's text</label>
                 <textarea
                     id="recipe"
+                    ref="box"
                     v-model="text"
                     class="field min-h-48 font-text leading-relaxed"
                     :class="answer ? 'h-[34vh]' : 'h-[58vh]'"
@@ -279,6 +289,22 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                                 </span>
                             </li>
                         </ol>
+                    </section>
+                    <section v-if="unplaced.length > 0" class="mt-4" aria-labelledby="unplaced">
+                        <h2 id="unplaced">Figures in no line and no step</h2>
+                        <p class="quiet text-[13px]">Press one to see it in the text. If it is an amount, give it a row of its own.</p>
+                        <div class="-ml-2.5 flex flex-wrap">
+                            <button
+                                v-for="one in unplaced"
+                                :key="one.start"
+                                type="button"
+                                class="act-quiet"
+                                :aria-label="`Show ${one.text} in the text`"
+                                @click="show(one.start, one.end)"
+                            >
+                                {{ one.text }}
+                            </button>
+                        </div>
                     </section>
                     <p v-if="answer.reading.notes.length > 0" class="quiet mt-4 text-[13px]">
                         Kept as notes: {{ answer.reading.notes.join(' / ') }}

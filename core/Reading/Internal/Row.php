@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+/** A row of text, and where it comes from. */
+final readonly class Row
+{
+    /**
+     * @param  int  $of of the source: characters before it in what was pasted, -1 in a page; of a list: the number of
+     *     its row of the source
+     */
+    public function __construct(public string $text, public int $of)
+    {
+    }
+}

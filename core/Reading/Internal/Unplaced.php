@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Formula\Step;
+use Crown\Measure\Amount;
+use Crown\Reading\ReadLine;
+
+/** Figures of a row that no rule could place: they are shown, so that none is lost in silence. */
+final class Unplaced
+{
+    private const FIGURE = '/\d+(?:[.,]\d+)*/u';
+
+    private const CORRECTED = '/\d[^,.;]*(?:,\s*)?'
+        .'(?:no,? sorry|sorry,? no|no,? wait|wait,? no|i mean|make that|scratch that|, no,)/iu';
+
+    private const SUM = '/\b(?:sub)?totals?\b[:\s]*(?:is\s|=)?\s*\d+(?:[.,]\d+)?/iu';
+
+    private const SIGNS = [
+        '½' => ' 1/2', '⅓' => ' 1/3', '⅔' => ' 2/3', '¼' => ' 1/4', '¾' => ' 3/4', '⅛' => ' 1/8',
+    ];
+
+    /**
+     * @param  list<ReadLine>  $lines that the row became
+     * @param  list<Step>  $steps that the row became
+     * @return list<string> in the order of the row
+     */
+    public static function figures(string $row, array $lines, array $steps): array
+    {
+        $placed = self::in(implode(' ', [
+            ...array_map(static fn (ReadLine $l): string => $l->amount.' '.$l->name, $lines),
+            ...array_map(static fn (Step $s): string => $s->text, $steps),
+        ]));
+
+        return array_values(array_unique(array_filter(
+            self::in(self::reckoned($row)),
+            static fn (string $figure): bool => ! in_array($figure, $placed, true),
+        )));
+    }
+
+    /** A row without what is taken back or negated, and with what is multiplied as its product. */
+    private static function reckoned(string $row): string
+    {
+        $row = preg_replace_callback(
+            '/(\d{1,3})\s*[x×]\s*(\d+(?:[.,]\d+)?)/iu',
+            static fn (array $m): string => Amount::number((float) $m[1] * (float) str_replace(',', '.', $m[2])),
+            $row,
+        ) ?? $row;
+
+        return preg_replace([self::CORRECTED, self::SUM], '', $row) ?? $row;
+    }
+
+    /** @return list<string> */
+    private static function in(string $text): array
+    {
+        preg_match_all(self::FIGURE, strtr($text, self::SIGNS), $m);
+
+        return array_map(static fn (string $f): string => str_replace(',', '.', $f), $m[0]);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading;
+
+use JsonSerializable;
+
+/** Words of what was pasted, by where they stand there, and what they became. */
+final readonly class Span implements JsonSerializable
+{
+    /**
+     * @param  int  $start characters before it in the text as it was pasted
+     * @param  int  $end the character after its last
+     * @param  int  $of number of the line or step, from 1; 0 for what is of the whole
+     */
+    public function __construct(
+        public int $start,
+        public int $end,
+        public Fate $fate,
+        public string $text,
+        public int $of = 0,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'start' => $this->start,
+            'end' => $this->end,
+            'fate' => $this->fate->value,
+            'of' => $this->of === 0 ? null : $this->of,
+        ];
+    }
+}
