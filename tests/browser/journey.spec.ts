@@ -127,13 +127,18 @@ test('from sign-in to label and rhythm', async ({ page }) => {
     expect(text).toContain('Made in small batches at the Linden Loft');
     expect(text).toMatch(/Best before 20\d\d-\d\d-\d\d/);
 
-    // Its use: the patch test first.
+    // Its use: the patch test first, and no use of a jar before it was made.
     await page.goto('/rhythm');
     await page.getByLabel('Whose head').selectOption({ label: 'Wanjiru' });
-    await page.getByRole('combobox', { name: 'What is used' }).click();
+    const used = page.getByRole('combobox', { name: 'What is used' });
+    await used.click();
     await page.getByRole('listbox').getByRole('option').first().click();
     const back = new Date(Date.now() - 3 * 86_400_000).toISOString().slice(0, 10);
     await page.getByLabel('Patch test on').fill(back);
+    await page.getByRole('button', { name: 'Plan it, patch test first' }).click();
+    await expect(page.getByText(/was made on/)).toBeVisible();
+    await used.click();
+    await page.getByRole('listbox').getByRole('option', { name: /gentle oil/ }).first().click();
     await page.getByRole('button', { name: 'Plan it, patch test first' }).click();
     await expect(page.getByRole('heading', { name: /Wanjiru: / })).toBeVisible();
     await page.getByRole('listitem').filter({ hasText: 'Apply' }).first().getByRole('button', { name: 'Done' }).click();
@@ -144,7 +149,7 @@ test('from sign-in to label and rhythm', async ({ page }) => {
 
     // Ticked off on Today.
     await page.goto('/');
-    const tick = page.getByRole('button', { name: /Tick: Wanjiru: apply/ });
+    const tick = page.getByRole('button', { name: /Tick: Wanjiru: apply Tuma's gentle oil/ });
     await tick.click();
     await expect(page.getByText('Ticked.')).toBeVisible();
     await expect(tick).toHaveCount(0);

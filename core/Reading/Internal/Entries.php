@@ -46,7 +46,7 @@ final readonly class Entries
 
     /** What kind of thing is wanted, and not which. */
     private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some'
-        .'|favou?rite|chosen|preferred|cosmetic|carrier)\s+)*(?:preservatives?|emulsifiers?|antioxidants?'
+        .'|favou?rite|chosen|preferred|cosmetic)\s+)*(?<kind>preservatives?|emulsifiers?|antioxidants?'
         .'|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?'
         .'|powders?|extracts?|starch|clay)$/iu';
 
@@ -263,17 +263,17 @@ final readonly class Entries
             );
         }
         $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
-        if ($best->score < self::EXACT && preg_match(self::KIND_ALONE, $kind) === 1) {
-            // Whatever is nearest by name would be an ingredient of our own invention: it is offered and not taken.
+        if ($best->score < self::EXACT && preg_match(self::KIND_ALONE, $kind, $m) === 1) {
+            // Whatever is nearest by name would be an ingredient of our own invention: none is taken, none is offered.
             return new ReadLine(
                 $row,
                 Understood::No,
                 $name,
                 $amount,
                 $form,
-                $matches,
                 [],
-                [Asked::Ingredient->value => sprintf('Which %s is meant?', mb_strtolower($kind))],
+                [],
+                [Asked::Ingredient->value => sprintf('Which %s is meant?', mb_strtolower($m['kind']))],
             );
         }
         $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';

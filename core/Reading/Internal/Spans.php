@@ -9,8 +9,8 @@ use Crown\Reading\ReadLine;
 use Crown\Reading\Span;
 
 /**
- * Where in the pasted text the words stand that became something. A row has one fate, or its amounts and names have each
- * theirs. Words that were changed in reading ("sechzig Gramm") are found by their row.
+ * Where in the pasted text the words stand that became something. A row has one fate, or its amounts and names have
+ * each theirs. Words that were changed in reading ("sechzig Gramm") are found by their row.
  */
 final class Spans
 {

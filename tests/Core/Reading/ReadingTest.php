@@ -254,6 +254,9 @@ final class ReadingTest extends CoreTestCase
         self::assertSame('It names olive oil too. Give each a row of its own.', $doubt('1 cup olive and avocado oil'));
         self::assertSame('It names water too. Give each a row of its own.', $doubt('50 g aloe vera gel and water'));
         self::assertSame('Which preservative is meant?', $doubt('Preservative (any) 1 %'));
+        $favourite = self::read("Oil\n15 drops of your favourite essential oil\n2 g shea butter")->lines[0];
+        self::assertSame(['', 'Which essential oil is meant?'], [$favourite->ingredient(), $favourite->doubt()]);
+        self::assertSame([], $favourite->matches, 'No strong oil is offered for want of a name.');
         self::assertSame('', $doubt('1 cup sweet almond oil (or olive)'));
         self::assertSame('', $doubt('2 tbsp shea butter, melted and cooled'));
     }

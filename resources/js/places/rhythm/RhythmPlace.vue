@@ -137,10 +137,12 @@ async function plan(): Promise<void> {
                     <span class="label">Patch test on</span>
                     <input v-model="draft.starts_on" type="date" class="field" />
                 </label>
+                <FormProblem :errors="errors" field="starts_on" />
                 <label class="block">
                     <span class="label">Way of using it (optional)</span>
                     <input v-model="draft.way" class="field" maxlength="200" />
                 </label>
+                <FormProblem :errors="errors" field="way" />
                 <button class="act" :disabled="planning.isPending.value">Plan it, patch test first</button>
             </form>
         </div>
