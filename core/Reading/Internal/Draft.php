@@ -374,15 +374,19 @@ final class Draft
     private function together(string $row): ?array
     {
         $equal = '/\b(equal (?:parts|amounts|measures)(?: of)?:?\s+[^.;]+)/iu';
-        if (preg_match($equal, $row, $m, PREG_OFFSET_CAPTURE) === 1 && $m[0][1] > 0) {
-            $all = Together::in(preg_replace('/\s+(?:plus|in|into|until|to a)\b.*$/iu', '', $m[1][0]) ?? $m[1][0]);
+        if (preg_match($equal, $row, $m, PREG_OFFSET_CAPTURE) === 1) {
+            [$said, $at] = $m[1];
+            $ends = '/(?:\s+(?:plus|into?|until|to a)|,?\s+(?:then |and )?(?:add|stir in|with)|,\s+(?:then'
+                .'|and)\s+(?=\d))\b.*$/iu';
+            $list = preg_replace($ends, '', $said) ?? $said;
+            $all = Together::in($list);
+            $more = $this->items->in(substr($row, $at + strlen($list)));
+            // Alone in its row it is one of a list.
+            if ($all === [] || ($at === 0 && $more === [])) {
+                return null;
+            }
 
-            return $all === []
-                ? null
-                : array_map(
-                    static fn (array $one): Item => new Item($one[1], $one[0]),
-                    $all,
-                );
+            return [...array_map(static fn (array $one): Item => new Item($one[1], $one[0]), $all), ...$more];
         }
         if (preg_match('/(?:^|\s|:)(\d{1,2})\s*\/\s*(\d{1,2})\s+(?<a>\p{L}[^,.;]*?)\s+(?:to|and|\/'
             .'|,)\s+(?<b>\p{L}[^,.;!]*)/u', $row, $m) === 1

@@ -27,7 +27,8 @@ final readonly class Items
     private const BETWEEN = '/^(?:\s|[:–—“”"*-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|worth|a)\b)+/iu';
 
     /** What makes a measure one of a vessel or of a place, not of an ingredient. */
-    private const NO_AMOUNT = '/^[\s-]*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all'
+    private const NO_AMOUNT = '/^[\s-]*(?:(?:dropper|spray|pump|applicator|glass|amber|dark'
+        .'|empty)\s+)*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all'
         .'|in total|each way)\b(?!\s+of\b)/iu';
 
     /** What takes back what was said just before. */
@@ -123,8 +124,10 @@ final readonly class Items
         $one = "$about(?:$figure)(?:\\s*(?:-|–|—|to|or)\\s*(?:$figure))?\\s*$heaped(?:$units)(?![\\p{L}])\\.?";
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
+        $vague = '(?<=\s)(?:(?:a few|a couple of) drops'
+            .'|a (?:handful|pinch|splash|dash|drizzle|dollop|squeeze|knob)\b)';
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
-        if (preg_match_all("/$times(?<one>$one)$also/iu", $text, $m, $flags) < 1) {
+        if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
             return [];
         }
         $found = [];
@@ -135,7 +138,7 @@ final readonly class Items
                 continue;
             }
             $times = (float) ($match['times'][0] ?? 1);
-            $one = trim((string) $match['one'][0], ' .');
+            $one = trim((string) ($match['vague'][0] ?? $match['one'][0]), ' .');
             $found[] = [
                 $times > 1.0 ? self::multiplied($one, $times) : trim($one.(string) ($match['also'][0] ?? '')),
                 (int) $start,

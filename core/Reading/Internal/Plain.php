@@ -27,6 +27,9 @@ final readonly class Plain
     /** Most words that a unit has: "colheres de sopa". */
     private const LONGEST = 4;
 
+    /** Most words, spaces and dots of a unit: "c. à s.". */
+    private const PIECES = 7;
+
     /** @param  non-empty-list<Lexicon>  $lexicons English first */
     public function __construct(private array $lexicons)
     {
@@ -348,11 +351,10 @@ final readonly class Plain
      */
     private function unitAt(array $pieces, int $at): ?array
     {
-        for ($words = self::LONGEST; $words > 0; $words--) {
-            $length = 2 * $words - 1;
-            $said = mb_strtolower(implode('', array_slice($pieces, $at, $length)));
-            foreach (array_reverse($this->lexicons) as $lexicon) {
-                if ($said !== '' && isset($lexicon->units[$said])) {
+        for ($length = self::PIECES; $length > 0; $length--) {
+            $said = self::undotted(array_slice($pieces, $at, $length));
+            foreach ($said === '' ? [] : array_reverse($this->lexicons) as $lexicon) {
+                if (isset($lexicon->units[$said])) {
                     return [$lexicon->units[$said], $length];
                 }
             }
@@ -361,10 +363,22 @@ final readonly class Plain
         return null;
     }
 
+    /**
+     * "C. à s." as "c à s"; "" for what ends in a space.
+     *
+     * @param  list<string>  $pieces
+     */
+    private static function undotted(array $pieces): string
+    {
+        $said = mb_strtolower(implode('', $pieces));
+
+        return trim($said) !== $said ? '' : trim(preg_replace('/[.\s]+/u', ' ', $said) ?? $said);
+    }
+
     /** @param  list<string>  $pieces */
     private function isEnglish(array $pieces, int $at, int $length): bool
     {
-        return isset($this->lexicons[0]->units[mb_strtolower(implode('', array_slice($pieces, $at, $length)))]);
+        return isset($this->lexicons[0]->units[self::undotted(array_slice($pieces, $at, $length))]);
     }
 
     /**

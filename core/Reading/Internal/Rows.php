@@ -27,7 +27,8 @@ final class Rows
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
         $row
             = preg_replace(
-                '/^(?:for [\p{L} -]{2,30}|ratios?|mix|blend|base|recipe|ingredients?|you need):\s+(?='
+                '/^(?:for [\p{L} -]{2,30}|phase [a-z0-9](?:\s*\([^)]*\))?|ratios?|mix|blend|base|recipe'
+                    .'|ingredients?|you need):\s+(?='
                     .self::START
                     .')/iu',
                 '',

@@ -247,6 +247,25 @@ final class ReadingTest extends CoreTestCase
         self::assertSame('No amount is given.', self::read("Oil\n100 g olive oil\njojoba oil")->lines[1]->doubt());
     }
 
+    public function test_what_is_added_to_equal_parts_keeps_its_own_amount(): void
+    {
+        foreach (['', 'take '] as $begins) {
+            $read = self::read("Butter\n{$begins}equal parts of shea and cocoa butter, add 10% jojoba, whip for 5 min");
+
+            self::assertSame(
+                [['shea-butter', '1 part'], ['cocoa-butter', '1 part'], ['jojoba-oil', '10%']],
+                array_map(static fn (ReadLine $l): array => [$l->ingredient(), $l->amount], $read->lines),
+            );
+            self::assertSame(5.0, $read->steps[0]->minutes);
+        }
+        $phased = self::read("Cream\nPhase A: 60% water, 3% glycerin\nPhase C: 1% preservative, 1% lavender eo");
+        self::assertSame(['60%', '3%', '1%', '1%'], array_column($phased->lines, 'amount'));
+        self::assertSame(['water', 'glycerine', '', 'lavender-eo'], array_map(
+            static fn (ReadLine $l): string => $l->ingredient(),
+            $phased->lines,
+        ));
+    }
+
     public function test_what_else_a_row_names_and_a_kind_without_a_name_are_asked_about(): void
     {
         $doubt = static fn (string $row): string => self::read("Oil\n100 g olive oil\n".$row)->lines[1]->doubt();

@@ -129,6 +129,11 @@ final class StagesTest extends CoreTestCase
             '2 cuillères à soupe d\'huile de ricin pour les cheveux',
             '2 tbsp huile de ricin pour les cheveux',
         ];
+        yield 'French, with dots' => [
+            '2 c. à s. d\'huile de ricin pour les cheveux',
+            '2 tbsp huile de ricin pour les cheveux',
+        ];
+        yield 'Dutch acts' => ['smelt de olie voor het haar', 'melt de olie voor het haar'];
         yield 'Spanish' => ['dos cucharadas de aceite de ricino para el pelo', '2 tbsp aceite de ricino para el pelo'];
         yield 'the rest in Dutch' => ['de rest olijfolie voor het haar', 'to fill olijfolie voor het haar'];
     }
@@ -179,6 +184,11 @@ final class StagesTest extends CoreTestCase
             '1 cup = olive oil',
         ]];
         yield 'infused' => ['1 part rosemary infused olive oil', ['? 1 part = rosemary infused olive oil']];
+        yield 'vague' => ['whip 2 tbsp olive oil, then a few drops of lavender oil', [
+            '2 tbsp = olive oil',
+            'a few drops = lavender oil',
+        ]];
+        yield 'a dropper bottle' => ['castor oil 30 ml, 100 ml dropper bottle', ['30 ml = castor oil']];
         yield 'none' => ['melt and cool', []];
     }
 
