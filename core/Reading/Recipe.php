@@ -155,8 +155,10 @@ final readonly class Recipe implements JsonSerializable
 
         return match (true) {
             preg_match('/\bbar\b/u', $words) === 1 => ProductKind::ConditionerBar,
-            preg_match('/\bwhip/u', $words) === 1 || ($butter && in_array('whip', $acts, true)) => ProductKind::WhippedButter,
-            preg_match('/\b(cream|lotion|leave-in|milk)\b/u', $words) === 1 && in_array('water', $ids, true) => ProductKind::Emulsion,
+            preg_match('/\bwhip/u', $words) === 1,
+            $butter && in_array('whip', $acts, true) => ProductKind::WhippedButter,
+            in_array('water', $ids, true)
+                && preg_match('/\b(cream|lotion|leave-in|milk)\b/u', $words) === 1 => ProductKind::Emulsion,
             preg_match('/\b(balm|pomade|salve|grease|wax)\b/u', $words) === 1 || $wax => ProductKind::Balm,
             preg_match('/\bhot[ -]oil\b/u', $words) === 1 => ProductKind::HotOil,
             preg_match('/\b(scalp|growth|root)/u', $words) === 1 => ProductKind::ScalpOil,

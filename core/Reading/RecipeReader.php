@@ -17,7 +17,8 @@ use Crown\Reading\Internal\Vessel;
 
 /**
  * Reads a recipe as people scribble it. Every line comes back: as an ingredient line with how surely it was understood,
- * as steps, or as a note. The stages, in order: Source, Tables, Vessel, Plain, Draft. Method page: docs/methods/reading.md.
+ * as steps, or as a note. The stages, in order: Source, Tables, Vessel, Plain, Draft. Method page:
+ * docs/methods/reading.md.
  */
 final readonly class RecipeReader
 {

@@ -20,14 +20,16 @@ final readonly class ForWhom implements JsonSerializable
         )\b/ixu';
 
     /** In months or weeks: of somebody, not of a jar. */
-    private const YOUNG = '/\b'.self::NUMBER.' [\s-]* (?: months? | mos? | m | weeks? | wks? ) [\s-]* (?: olds? | o )? \b
+    private const YOUNG = '/\b'.self::NUMBER.' [\s-]* (?: months? | mos? | m | weeks? | wks? )
+        [\s-]* (?: olds? | o )? \b
         (?! [\s-]* (?: old\s+ )? (?: locs? | hair | jar | bottle | batch | oil | steep | infusion ) )/ixu';
 
     private const AGE = '/\b'.self::NUMBER.' [\s-]* (?: years? | yrs? | y\.? \/? o\.? ) (?: [\s-]* olds? )?+ \b
         (?! \s+ (?: locs? | locks | dreads? | hair | braids? | scars? | recipe | oil | jar | bottle | batch ) )/ixu';
 
     /** "Aged 4", "age 4", "a girl of 4". */
-    private const AGED = '/\b (?: aged? | (?: girl | boy | child | son | daughter ) \s+ of ) \s+ '.self::NUMBER.' \b/ixu';
+    private const AGED = '/\b (?: aged? | (?: girl | boy | child | son | daughter ) \s+ of ) \s+
+        '.self::NUMBER.' \b/ixu';
 
     /** "She is 7". */
     private const IS = '/\b (?: she | he | they ) (?: \'s | \s+ is | \s+ are ) \s+ '.self::NUMBER.' \b

@@ -80,7 +80,10 @@ final readonly class Together
     {
         return array_values(
             array_filter(
-                array_map(static fn (string $n): string => trim($n, " \t.:;()"), preg_split(self::BETWEEN, $list) ?: []),
+                array_map(
+                    static fn (string $n): string => trim($n, " \t.:;()"),
+                    preg_split(self::BETWEEN, $list) ?: [],
+                ),
                 static fn (string $n): bool => $n !== '',
             ),
         );
