@@ -138,7 +138,11 @@ test('from sign-in to label and rhythm', async ({ page }) => {
     await page.getByRole('button', { name: 'Plan it, patch test first' }).click();
     await expect(page.getByText(/was made on/)).toBeVisible();
     await used.click();
-    await page.getByRole('listbox').getByRole('option', { name: /gentle oil/ }).first().click();
+    await page
+        .getByRole('listbox')
+        .getByRole('option', { name: /gentle oil/ })
+        .first()
+        .click();
     await page.getByRole('button', { name: 'Plan it, patch test first' }).click();
     await expect(page.getByRole('heading', { name: /Wanjiru: / })).toBeVisible();
     await page.getByRole('listitem').filter({ hasText: 'Apply' }).first().getByRole('button', { name: 'Done' }).click();
