@@ -47,11 +47,13 @@ final class EvaluationController
     {
         $recipe = (new RecipeReader($this->catalogue->get(), $studio->get()->kitchen()))->read($request->text());
         $formula = $recipe->toFormula();
+        $assessment = $this->bench->assess($formula, null);
 
         return new JsonResponse([
             'reading' => $recipe,
             'formula' => FormulaDocument::write($formula),
-            'assessment' => $this->bench->assess($formula, null),
+            'assessment' => $assessment,
+            'disagreements' => $recipe->claims?->against($assessment) ?? [],
         ]);
     }
 

@@ -97,7 +97,8 @@ test('a figure that became nothing is shown in the text, and a name nobody knows
     expect(selected).toBe('12');
     await expect(page.getByText('"dragon oil" is not in the catalogue.')).toBeVisible();
     await expect(page.getByLabel('Amount of dragon oil')).toHaveValue('10 g');
-    await box.fill('30 g castor oil');
+    await box.fill('Oil\n30 g castor oil\nMakes 300 g');
+    await expect(page.getByText('It says "Makes 300 g". Its amounts come to 30 g.')).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Figures in no line and no step' })).toHaveCount(0);
 });
 

@@ -8,6 +8,7 @@ use Crown\Formula\Formula;
 use Crown\Formula\Phase;
 use Crown\Formula\Step;
 use Crown\Reading\Asked;
+use Crown\Reading\Claims;
 use Crown\Reading\Fate;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
@@ -96,6 +97,7 @@ final class Draft
             $this->notes,
             ForWhom::in($told)[0] ?? null,
             $this->spans->all(),
+            Claims::in(implode("\n", $this->rows)),
         );
     }
 

@@ -1410,6 +1410,11 @@ export interface components {
                 end: number;
                 text: string;
             }[];
+            /** @description How much it says it makes. */
+            yield: {
+                grams?: number;
+                millilitres?: number;
+            } | null;
         };
         Change: {
             /** @enum {string} */
@@ -1676,6 +1681,8 @@ export interface components {
             reading: components["schemas"]["Reading"];
             formula: components["schemas"]["Formula"];
             assessment: components["schemas"]["Assessment"];
+            /** @description What it claims of itself and what does not fit what was reckoned, in sentences. */
+            disagreements: string[];
         };
         IngredientRow: {
             id: string;

@@ -222,6 +222,7 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                             It says "{{ answer.reading.for.words }}".
                         </p>
                     </div>
+                    <p v-for="said in answer.disagreements" :key="said" class="said-caution mt-2 text-[13px]">{{ said }}</p>
                     <ol class="mt-3">
                         <li
                             v-for="(line, i) in lines"

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading;
+
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Portion;
+use Crown\Measure\AmountReader;
+use Crown\Measure\MeasureError;
+use Crown\Measure\Months;
+use Crown\Measure\Number;
+use Crown\Measure\Unit;
+use JsonSerializable;
+
+/** What a recipe says of itself, how much it makes and how long it keeps, held against what was reckoned of it. */
+final readonly class Claims implements JsonSerializable
+{
+    /** A yield is said roughly: so far outside the band it no longer fits. */
+    private const ROUGHLY = 0.15;
+
+    /** Ounces of a yield are by weight, unless they are called fluid. */
+    private const UNITS = [
+        'g' => 1.0, 'kg' => 1000.0, 'oz' => 28.349523125, 'ml' => 1.0, 'l' => 1000.0, 'fl oz' => 29.5735,
+    ];
+
+    private const YIELD = '/\b(?:makes|yields?|fills|total(?: weight)?(?: of)?|batch(?: size)?(?: of)?)\b\s*:?\s*'
+        .'(?:about|approx\.?|around|roughly|~)?\s*'
+        .'(?:(?<jars>\d{1,3})\s*(?:x|×|(?:jars?|tins?|bottles?|tubs?|pots?)\s+of)\s*)?'
+        .'(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|kg|grams?|g|ml|l)\b/iu';
+
+    private const LIFE = '/\b(?:keeps?|good for|shelf[ -]life(?: of| is)?|use (?:it )?within|best within)\b\s*:?\s*'
+        .'(?:for |about |around |up to |at least |it )*'
+        .'(?<low>NUMBER)(?:\s*(?:-|–|to|or)\s*(?<high>NUMBER))?\s*(?<unit>day|week|month|year)s?\b/iu';
+
+    private const WORDS = [
+        'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7,
+        'eight' => 8, 'nine' => 9, 'ten' => 10, 'twelve' => 12, 'eighteen' => 18,
+    ];
+
+    /**
+     * @param  string  $yield in its own words; "" when it claims none
+     * @param  float  $grams 0 when it is claimed by volume, or not at all
+     * @param  float  $millilitres 0 when it is claimed by weight, or not at all
+     * @param  string  $life in its own words; "" when it claims none
+     * @param  float  $months the longest that it claims
+     */
+    private function __construct(
+        public string $yield,
+        public float $grams,
+        public float $millilitres,
+        public string $life,
+        public float $months,
+    ) {
+    }
+
+    public static function in(string $text): self
+    {
+        $yield = $life = '';
+        $grams = $millilitres = $months = 0.0;
+        if (preg_match(self::YIELD, $text, $m, PREG_UNMATCHED_AS_NULL) === 1) {
+            $unit = self::unit((string) $m['unit']);
+            $much = max(1, (int) $m['jars']) * (float) str_replace(',', '.', (string) $m['much']) * self::UNITS[$unit];
+            $volume = in_array($unit, ['ml', 'l', 'fl oz'], true);
+            [$yield, $grams, $millilitres] = [trim((string) $m[0]), $volume ? 0.0 : $much, $volume ? $much : 0.0];
+        }
+        $number = '\d+|'.implode('|', array_keys(self::WORDS));
+        if (preg_match(str_replace('NUMBER', $number, self::LIFE), $text, $m, PREG_UNMATCHED_AS_NULL) === 1) {
+            $longest = mb_strtolower((string) ($m['high'] ?? $m['low']));
+            $count = (float) (self::WORDS[$longest] ?? $longest);
+            [$life, $months] = [trim((string) $m[0]), self::months($count, (string) $m['unit'])];
+        }
+
+        return new self($yield, $grams, $millilitres, $life, $months);
+    }
+
+    /** @return list<string> what it claims and what does not fit what was reckoned, as sentences */
+    public function against(Assessment $assessment): array
+    {
+        $composition = $assessment->subject->composition;
+        $known = $composition->counted() !== []
+            && array_filter($composition->portions, static fn (Portion $p): bool => ! $p->counts()) === [];
+
+        return array_values(array_filter(
+            $known ? [$this->less($assessment), $this->longer($assessment)] : [],
+            static fn (string $sentence): bool => $sentence !== '',
+        ));
+    }
+
+    /** @return array{grams: float}|array{millilitres: float}|null */
+    public function jsonSerialize(): ?array
+    {
+        return match (true) {
+            $this->grams > 0.0 => ['grams' => $this->grams],
+            $this->millilitres > 0.0 => ['millilitres' => $this->millilitres],
+            default => null,
+        };
+    }
+
+    private function less(Assessment $assessment): string
+    {
+        $composition = $assessment->subject->composition;
+        // Shares and parts have no sum of their own.
+        foreach ($composition->portions as $portion) {
+            if (self::isRelative($portion->line->amount->text)) {
+                return '';
+            }
+        }
+        [$claimed, $unit, $of] = $this->grams > 0.0
+            ? [$this->grams, 'g', 1.0]
+            : [$this->millilitres, 'ml', $composition->density()];
+        $sum = $composition->totalGrams;
+        $fits = $claimed >= (1.0 - self::ROUGHLY) * $sum->low / $of
+            && $claimed <= (1.0 + self::ROUGHLY) * $sum->high / $of;
+
+        return $claimed <= 0.0 || $fits ? '' : sprintf(
+            'It says "%s". Its amounts come to %s %s.',
+            $this->yield,
+            Number::shown($sum->best / $of, 0),
+            $unit,
+        );
+    }
+
+    private function longer(Assessment $assessment): string
+    {
+        $life = $assessment->subject->life->months;
+
+        return $this->months <= 1.1 * $life->high ? '' : sprintf(
+            'It says "%s". As it was read it keeps %s.',
+            $this->life,
+            $life->best < 2.0
+                ? Number::shown((float) Months::inDays($life->best), 0).' days'
+                : Number::shown($life->best, 0).' months',
+        );
+    }
+
+    private static function isRelative(string $amount): bool
+    {
+        try {
+            $unit = AmountReader::read($amount)->unit;
+        } catch (MeasureError) {
+            return false;
+        }
+
+        return $unit === Unit::Percent || $unit === Unit::Part;
+    }
+
+    private static function unit(string $written): string
+    {
+        $unit = mb_strtolower($written);
+
+        return match (true) {
+            str_starts_with($unit, 'fl') => 'fl oz',
+            str_starts_with($unit, 'o') => 'oz',
+            str_starts_with($unit, 'g') => 'g',
+            default => $unit,
+        };
+    }
+
+    private static function months(float $count, string $unit): float
+    {
+        return match (mb_strtolower($unit)) {
+            'day' => Months::ofDays($count),
+            'week' => Months::ofDays(7.0 * $count),
+            'year' => 12.0 * $count,
+            default => $count,
+        };
+    }
+}
