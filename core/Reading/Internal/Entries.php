@@ -222,7 +222,7 @@ final readonly class Entries
         $begins = '/(?:^|[\s(:=–—-])('.Rows::START
             .'|to fill|top up|q\.?s\.?|to 100|(?:enough |make |made )?(?:up )?to (?:make )?(?:up )?(?:to )?\d)/iu';
         // "Shea - 100g - melted": a word of its state may come last.
-        $ends = '/^[\s).,;(–—-]*'
+        $ends = '/^[\s).,;(–—-]*(?:(?:in )?(?:total|all)\b[\s).,;(–—-]*)?'
             .'(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*$/iu';
         preg_match_all($begins, $line, $m, PREG_OFFSET_CAPTURE);
         foreach ($m[1] as [, $offset]) {

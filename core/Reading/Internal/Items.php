@@ -125,7 +125,7 @@ final readonly class Items
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
         $vague = '(?<=\s)(?:(?:a few|a couple of) drops'
-            .'|a (?:handful|pinch|splash|dash|drizzle|dollop|squeeze|knob)\b)';
+            .'|a pinch|(?:a )?(?:handful|splash|dash|drizzle|dollop|squeeze|knob)s?\b)';
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
         if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
             return [];

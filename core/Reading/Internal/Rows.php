@@ -27,7 +27,7 @@ final class Rows
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
         $row
             = preg_replace(
-                '/^(?:for [\p{L} -]{2,30}|phase [a-z0-9](?:\s*\([^)]*\))?|ratios?|mix|blend|base|recipe'
+                '/^(?:for [\p{L} -]{2,30}|phase [a-z0-9](?:\s*\([^)]*\))?|optional|ratios?|mix|blend|base|recipe'
                     .'|ingredients?|you need):\s+(?='
                     .self::START
                     .')/iu',
@@ -85,14 +85,31 @@ final class Rows
             .'|~\s*)?\d/iu', $row) === 1
             || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l'
                 .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
-            || (preg_match('/\d.*\b(?:sub)?totals?\b|\b(?:sub)?totals?\b.*\d/iu', $row) === 1
-                && preg_match('/%.*%/u', $row) !== 1);
+            || self::isSum($row);
+    }
+
+    /** "= 212 g total", "Total 100 %", but not "lavender and ylang, 30 drops in total". */
+    private static function isSum(string $row): bool
+    {
+        $others = preg_replace(
+            '/\b(?:(?:sub|grand )?totals?|weight|volume|mass|about|approx|batch|makes?|grams?|ounces?'
+                .'|oz|ml|kg|g|of|is|in|the)\b/iu',
+            '',
+            $row,
+        ) ?? $row;
+
+        return preg_match('/\d.*\b(?:sub)?totals?\b|\b(?:sub)?totals?\b.*\d/iu', $row) === 1
+            && preg_match('/%.*%/u', $row) !== 1
+            && preg_match_all('/\p{L}/u', $others) < 8;
     }
 
     /** Several short sentences. */
     public static function isRemarks(string $row): bool
     {
-        return preg_match('/\p{L}{2,}[.!]\s+\p{L}/u', $row) === 1 && str_word_count($row) < 14;
+        // "4 oz. by weight shea" is no end of a sentence.
+        return preg_match('/\p{L}{2,}[.!]\s+\p{L}/u', $row) === 1
+            && preg_match('/^'.self::START.'/iu', $row) !== 1
+            && str_word_count($row) < 14;
     }
 
     /** "THE ABOVE (for a month):": a heading by its letters. */

@@ -247,6 +247,25 @@ final class ReadingTest extends CoreTestCase
         self::assertSame('No amount is given.', self::read("Oil\n100 g olive oil\njojoba oil")->lines[1]->doubt());
     }
 
+    /** @param  list<string>  $line ingredient, amount */
+    #[DataProvider('nearlyLost')]
+    public function test_no_amount_is_lost_in_a_remark(string $row, array $line): void
+    {
+        $lines = self::read("Salve\n100 g olive oil\n$row\n20 g beeswax")->lines;
+
+        self::assertCount(3, $lines);
+        self::assertSame($line, [$lines[1]->ingredient(), $lines[1]->amount]);
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function nearlyLost(): iterable
+    {
+        yield 'an ounce with a full stop' => ['4 oz. by weight refined shea', ['shea-butter-refined', '4 oz']];
+        yield 'drops in total' => ['EO blend (lavender + ylang) 30 drops total', ['lavender-eo', '30 drops']];
+        yield 'optional' => ['optional: 10 drops EO', ['', '10 drops']];
+        yield 'by the piece of a sentence' => ['6 g of shea butter. Softened', ['shea-butter', '6 g']];
+    }
+
     public function test_what_is_added_to_equal_parts_keeps_its_own_amount(): void
     {
         foreach (['', 'take '] as $begins) {
