@@ -53,7 +53,7 @@ final class EvaluationController
             'reading' => $recipe,
             'formula' => FormulaDocument::write($formula),
             'assessment' => $assessment,
-            'disagreements' => $recipe->claims?->against($assessment) ?? [],
+            'disagreements' => $recipe->claims->against($assessment),
         ]);
     }
 

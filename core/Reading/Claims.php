@@ -7,10 +7,12 @@ namespace Crown\Reading;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Portion;
 use Crown\Measure\AmountReader;
+use Crown\Measure\CupSize;
 use Crown\Measure\MeasureError;
 use Crown\Measure\Months;
 use Crown\Measure\Number;
 use Crown\Measure\Unit;
+use Crown\Reading\Internal\Lexicon;
 use JsonSerializable;
 
 /** What a recipe says of itself, how much it makes and how long it keeps, held against what was reckoned of it. */
@@ -18,11 +20,6 @@ final readonly class Claims implements JsonSerializable
 {
     /** A yield is said roughly: so far outside the band it no longer fits. */
     private const ROUGHLY = 0.15;
-
-    /** Ounces of a yield are by weight, unless they are called fluid. */
-    private const UNITS = [
-        'g' => 1.0, 'kg' => 1000.0, 'oz' => 28.349523125, 'ml' => 1.0, 'l' => 1000.0, 'fl oz' => 29.5735,
-    ];
 
     private const YIELD = '/\b(?:makes|yields?|fills|total(?: weight)?(?: of)?|batch(?: size)?(?: of)?)\b\s*:?\s*'
         .'(?:about|approx\.?|around|roughly|~)?\s*'
@@ -32,11 +29,6 @@ final readonly class Claims implements JsonSerializable
     private const LIFE = '/\b(?:keeps?|good for|shelf[ -]life(?: of| is)?|use (?:it )?within|best within)\b\s*:?\s*'
         .'(?:for |about |around |up to |at least |it )*'
         .'(?<low>NUMBER)(?:\s*(?:-|–|to|or)\s*(?<high>NUMBER))?\s*(?<unit>day|week|month|year)s?\b/iu';
-
-    private const WORDS = [
-        'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7,
-        'eight' => 8, 'nine' => 9, 'ten' => 10, 'twelve' => 12, 'eighteen' => 18,
-    ];
 
     /**
      * @param  string  $yield in its own words; "" when it claims none
@@ -60,14 +52,16 @@ final readonly class Claims implements JsonSerializable
         $grams = $millilitres = $months = 0.0;
         if (preg_match(self::YIELD, $text, $m, PREG_UNMATCHED_AS_NULL) === 1) {
             $unit = self::unit((string) $m['unit']);
-            $much = max(1, (int) $m['jars']) * (float) str_replace(',', '.', (string) $m['much']) * self::UNITS[$unit];
-            $volume = in_array($unit, ['ml', 'l', 'fl oz'], true);
+            $one = $unit->isMass() ? $unit->grams() : $unit->millilitres(CupSize::UsCustomary);
+            $much = max(1, (int) $m['jars']) * (float) str_replace(',', '.', (string) $m['much']) * $one;
+            $volume = $unit->isVolume();
             [$yield, $grams, $millilitres] = [trim((string) $m[0]), $volume ? 0.0 : $much, $volume ? $much : 0.0];
         }
-        $number = '\d+|'.implode('|', array_keys(self::WORDS));
+        $words = [...Lexicon::of('')[0]->numbers, 'a' => 1.0, 'an' => 1.0];
+        $number = '\d+|'.implode('|', array_keys($words));
         if (preg_match(str_replace('NUMBER', $number, self::LIFE), $text, $m, PREG_UNMATCHED_AS_NULL) === 1) {
             $longest = mb_strtolower((string) ($m['high'] ?? $m['low']));
-            $count = (float) (self::WORDS[$longest] ?? $longest);
+            $count = (float) ($words[$longest] ?? $longest);
             [$life, $months] = [trim((string) $m[0]), self::months($count, (string) $m['unit'])];
         }
 
@@ -145,15 +139,16 @@ final readonly class Claims implements JsonSerializable
         return $unit === Unit::Percent || $unit === Unit::Part;
     }
 
-    private static function unit(string $written): string
+    /** Ounces of a yield are by weight, unless they are called fluid. */
+    private static function unit(string $written): Unit
     {
         $unit = mb_strtolower($written);
 
         return match (true) {
-            str_starts_with($unit, 'fl') => 'fl oz',
-            str_starts_with($unit, 'o') => 'oz',
-            str_starts_with($unit, 'g') => 'g',
-            default => $unit,
+            str_starts_with($unit, 'fl') => Unit::FluidOunce,
+            str_starts_with($unit, 'o') => Unit::Ounce,
+            str_starts_with($unit, 'g') => Unit::Gram,
+            default => Unit::from($unit),
         };
     }
 

@@ -52,6 +52,22 @@ final readonly class ReadLine implements JsonSerializable
             );
     }
 
+    /** The same with a question about it. */
+    public function asking(Asked $about, string $why): self
+    {
+        return new self(
+            $this->text,
+            Understood::Doubtful,
+            $this->name,
+            $this->amount,
+            $this->form,
+            $this->matches,
+            $this->grams,
+            [...$this->doubts, $about->value => $why],
+            $this->phase,
+        );
+    }
+
     /** The id of the best match, or "" when nothing is near enough. */
     public function ingredient(): string
     {

@@ -23,7 +23,7 @@ final readonly class Recipe implements JsonSerializable
      * @param  list<Step>  $steps
      * @param  list<string>  $notes headings and remarks that are neither
      * @param  ForWhom|null  $for whom it says it is for, when that asks for more care
-     * @param  Claims|null  $claims how much it says it makes, and how long it keeps
+     * @param  Claims  $claims how much it says it makes, and how long it keeps
      * @param  list<Span>  $spans words of the text with what they became, in its order
      */
     public function __construct(
@@ -31,9 +31,9 @@ final readonly class Recipe implements JsonSerializable
         public array $lines,
         public array $steps,
         public array $notes,
-        public ?ForWhom $for = null,
-        public array $spans = [],
-        public ?Claims $claims = null,
+        public ?ForWhom $for,
+        public array $spans,
+        public Claims $claims,
     ) {
     }
 
@@ -83,7 +83,7 @@ final readonly class Recipe implements JsonSerializable
             ),
             'notes' => $this->notes,
             'for' => $this->for,
-            'yield' => $this->claims?->jsonSerialize(),
+            'yield' => $this->claims,
             'spans' => $this->spans,
             'unplaced' => array_map(
                 static fn (Span $s): array => ['start' => $s->start, 'end' => $s->end, 'text' => $s->text],

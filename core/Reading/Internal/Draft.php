@@ -13,7 +13,6 @@ use Crown\Reading\Fate;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
-use Crown\Reading\Understood;
 
 /**
  * A recipe as it grows, row by row: each row becomes a title, a heading, a remark, steps or lines, by the first of its
@@ -122,15 +121,14 @@ final class Draft
             $this->spans->row($of, Fate::Step, $before[2] + 1);
         }
         foreach (Unplaced::figures($bare, [...$lines, ...$passing], $steps) as $figure) {
-            $this->spans->words($of, $figure, Fate::Unplaced);
+            // One that was a word, or is a product, stands nowhere as it is: then its row is shown.
+            $this->spans->words($of, $figure, Fate::Unplaced) || $this->spans->row($of, Fate::Unplaced);
         }
     }
 
     private function became(int $n, Fate $fate): bool
     {
-        $this->spans->row($this->listed[$n]->of, $fate);
-
-        return true;
+        return $this->spans->row($this->listed[$n]->of, $fate);
     }
 
     /** A heading, a size, a title or a remark: about the recipe, and nothing in it. */
@@ -182,11 +180,11 @@ final class Draft
         if (! $this->isNamesOnly($bare)) {
             return false;
         }
-        foreach (Rows::names($bare) as $name) {
-            $this->lines[] = $this->entries->placed($this->written[$n], $name, '')->under($this->phase);
-        }
 
-        return true;
+        return $this->add(array_map(
+            fn (string $name): ReadLine => $this->entries->placed($this->written[$n], $name, ''),
+            Rows::names($bare),
+        ));
     }
 
     /** Steps, or lines, or both. */
@@ -317,20 +315,8 @@ final class Draft
         if ($name === '') {
             return $found;
         }
-        $line = $this->entries->placed($row, $name, '');
 
-        return [
-            new ReadLine(
-                $row,
-                Understood::Doubtful,
-                $line->name,
-                '',
-                $line->form,
-                $line->matches,
-                [],
-                [...$line->doubts, Asked::Amount->value => 'How much is meant?'],
-            ),
-        ];
+        return [$this->entries->placed($row, $name, '')->asking(Asked::Amount, 'How much is meant?')];
     }
 
     /**

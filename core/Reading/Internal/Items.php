@@ -31,9 +31,10 @@ final readonly class Items
         .'|empty)\s+)*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all'
         .'|in total|each way)\b(?!\s+of\b)/iu';
 
-    /** What takes back what was said just before. */
-    private const CORRECTS = '/(?:^|[\s,;–—-])(?:no,? sorry,?|sorry,? no|no,? wait|wait,? no|sorry|i mean|make that'
-        .'|scratch that|no,)\s*,?\s*$/iu';
+    /** Words that take back what was said just before. */
+    public const TAKEN_BACK = 'no,? sorry,?|sorry,? no|no,? wait|wait,? no|i mean|make that|scratch that';
+
+    private const CORRECTS = '/(?:^|[\s,;–—-])(?:'.self::TAKEN_BACK.'|sorry|no,)\s*,?\s*$/iu';
 
     /** What makes an amount the sum of the others. */
     private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bbatch(?: size)?(?: of)?'

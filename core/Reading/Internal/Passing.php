@@ -7,7 +7,6 @@ namespace Crown\Reading\Internal;
 use Crown\Formula\Step;
 use Crown\Reading\Asked;
 use Crown\Reading\ReadLine;
-use Crown\Reading\Understood;
 
 /** What the method names in passing, settled against the list of ingredients. */
 final class Passing
@@ -71,17 +70,7 @@ final class Passing
                 $sure = $best !== false && $best->score >= Entries::SURE;
                 if ($sure && ! in_array($best->ingredient->id, $known, true)) {
                     $known[] = $best->ingredient->id;
-                    $line = $entries->placed($step->text, trim($name), $amount);
-                    $found[] = new ReadLine(
-                        $step->text,
-                        Understood::Doubtful,
-                        $line->name,
-                        $line->amount,
-                        $line->form,
-                        $line->matches,
-                        $line->grams,
-                        [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.'],
-                    );
+                    $found[] = self::onlyThere($entries->placed($step->text, trim($name), $amount));
                 }
             }
         }
@@ -91,15 +80,6 @@ final class Passing
 
     private static function onlyThere(ReadLine $line): ReadLine
     {
-        return new ReadLine(
-            $line->text,
-            Understood::Doubtful,
-            $line->name,
-            $line->amount,
-            $line->form,
-            $line->matches,
-            $line->grams,
-            [...$line->doubts, Asked::Ingredient->value => 'Named only in the method.'],
-        );
+        return $line->asking(Asked::Ingredient, 'Named only in the method.');
     }
 }

@@ -58,9 +58,11 @@ final class Spans
     }
 
     /** A whole row. */
-    public function row(int $row, Fate $fate, int $of = 0): void
+    public function row(int $row, Fate $fate, int $of = 0): true
     {
         $this->add($row, 0, $this->shown[$row] ?? '', $fate, $of);
+
+        return true;
     }
 
     /** The amount and the name of a line; the row, where neither stands in it as it was read. */

@@ -13,8 +13,7 @@ final class Unplaced
 {
     private const FIGURE = '/\d+(?:[.,]\d+)*/u';
 
-    private const CORRECTED = '/\d[^,.;]*(?:,\s*)?'
-        .'(?:no,? sorry|sorry,? no|no,? wait|wait,? no|i mean|make that|scratch that|, no,)/iu';
+    private const CORRECTED = '/\d[^,.;]*(?:,\s*)?(?:'.Items::TAKEN_BACK.'|, no,)/iu';
 
     private const SUM = '/\b(?:sub)?totals?\b[:\s]*(?:is\s|=)?\s*\d+(?:[.,]\d+)?/iu';
 
@@ -29,14 +28,14 @@ final class Unplaced
      */
     public static function figures(string $row, array $lines, array $steps): array
     {
-        $placed = self::in(implode(' ', [
+        $placed = array_map(self::plain(...), self::in(implode(' ', [
             ...array_map(static fn (ReadLine $l): string => $l->amount.' '.$l->name, $lines),
             ...array_map(static fn (Step $s): string => $s->text, $steps),
-        ]));
+        ])));
 
         return array_values(array_unique(array_filter(
             self::in(self::reckoned($row)),
-            static fn (string $figure): bool => ! in_array($figure, $placed, true),
+            static fn (string $figure): bool => ! in_array(self::plain($figure), $placed, true),
         )));
     }
 
@@ -57,6 +56,11 @@ final class Unplaced
     {
         preg_match_all(self::FIGURE, strtr($text, self::SIGNS), $m);
 
-        return array_map(static fn (string $f): string => str_replace(',', '.', $f), $m[0]);
+        return $m[0];
+    }
+
+    private static function plain(string $figure): string
+    {
+        return str_replace(',', '.', $figure);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Reading\Internal;
 
 use Crown\Measure\Amount;
+use Crown\Measure\CupSize;
 
 /**
  * A bottle that is filled by sight: to its marks, to a half, to three quarters, and the rest; each pour becomes an
@@ -20,8 +21,6 @@ final readonly class Vessel
         'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5,
         'two thirds' => 0.6667, 'three quarters' => 0.75, 'full' => 1.0,
     ];
-
-    private const OUNCE = 29.5735;
 
     private function __construct(private float $millilitres)
     {
@@ -125,7 +124,7 @@ final readonly class Vessel
             'cl' => 10.0,
             'l' => 1000.0,
             'ml', 'mls' => 1.0,
-            default => self::OUNCE,
+            default => CupSize::UsCustomary->fluidOunceMillilitres(),
         };
     }
 }

@@ -18,10 +18,14 @@ final class ClaimsTest extends CoreTestCase
     {
         $recipe = (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
 
-        self::assertSame($said, $recipe->claims?->against(self::assess($recipe->toFormula())));
+        self::assertSame($said, $recipe->claims->against(self::assess($recipe->toFormula())));
     }
 
-    /** @return iterable<string, array{string, list<string>}> olive oil weighs 0.914 g/ml: 150 g of it and 50 g of jojoba (0.868) are 222 ml */
+    /**
+     * Olive oil weighs 0.914 g/ml, jojoba oil 0.868: 150 g of one and 50 g of the other are 222 ml.
+     *
+     * @return iterable<string, array{string, list<string>}>
+     */
     public static function recipes(): iterable
     {
         $oils = "Oil\n150 g olive oil\n50 g jojoba oil\n";

@@ -18,7 +18,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\CoreTestCase;
 
-/** Random recipes, written out in one of the ways people write, read back to what they were; damaged ones never crash. */
+/** Random recipes, written out in the ways people write, read back to what they were; damaged ones never crash. */
 final class GeneratedTest extends CoreTestCase
 {
     private const RECIPES = 40;

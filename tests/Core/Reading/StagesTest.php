@@ -238,4 +238,12 @@ final class StagesTest extends CoreTestCase
             'name 1: castor oil',
         ]];
     }
+
+    public function test_names_without_amounts_are_counted_too(): void
+    {
+        $this->expectException(ReadingError::class);
+        (new RecipeReader(self::catalogue(), new Kitchen()))->read(
+            str_repeat("Olive oil, castor oil, jojoba oil, argan oil, shea butter, cocoa butter\n", 60),
+        );
+    }
 }
