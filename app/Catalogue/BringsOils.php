@@ -7,6 +7,7 @@ namespace App\Catalogue;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
+use Crown\Reading\OwnOil;
 
 /** What a studio has made itself and can put into a formula as an ingredient. */
 interface BringsOils
@@ -18,4 +19,7 @@ interface BringsOils
      * @return array<string, array{string, callable(Catalogue): Ingredient}>
      */
     public function oils(array $corrections): array;
+
+    /** @return list<OwnOil> the same by what people may call them: what may still be used, and what still stands */
+    public function own(): array;
 }

@@ -15,7 +15,6 @@ use Crown\Assessment\WithoutScale;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
 use Crown\Formula\FormulaError;
-use Crown\Reading\RecipeReader;
 use Crown\Solving\Swap;
 use Illuminate\Http\JsonResponse;
 
@@ -43,18 +42,9 @@ final class EvaluationController
     }
 
     #[Speaks('ReadAnswer', 'ReadAsk', does: 'Read the text of a recipe')]
-    public function read(ReadRequest $request, CurrentStudio $studio): JsonResponse
+    public function read(ReadRequest $request, ReadText $read): JsonResponse
     {
-        $recipe = (new RecipeReader($this->catalogue->get(), $studio->get()->kitchen()))->read($request->text());
-        $formula = $recipe->toFormula();
-        $assessment = $this->bench->assess($formula, null);
-
-        return new JsonResponse([
-            'reading' => $recipe,
-            'formula' => FormulaDocument::write($formula),
-            'assessment' => $assessment,
-            'disagreements' => $recipe->claims->against($assessment),
-        ]);
+        return new JsonResponse($read($request)->toArray());
     }
 
     #[Speaks(

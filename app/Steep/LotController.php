@@ -46,7 +46,7 @@ final class LotController
 
         return new JsonResponse([
             'lot' => (new LotResource($row, $this->catalogue->get()))->toArray(),
-            'warned' => WhereUsed::of([$row->ingredientId()]),
+            'warned' => WhereUsed::of($row->ingredientIds()),
         ]);
     }
 }

@@ -58,6 +58,9 @@ final class Steep extends Model
     use Revised;
     use SoftDeletes;
 
+    /** Before its number: the id under which formulas name the oil that it will give, and the one that it gave. */
+    public const OIL = 'steep-';
+
     protected $table = 'steeps';
 
     protected $guarded = ['id', 'studio_id'];

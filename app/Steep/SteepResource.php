@@ -33,7 +33,10 @@ final class SteepResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(?Request $request = null): array
     {
-        $ids = $this->steep->lots->map(static fn (SteepedLot $l): string => $l->ingredientId())->all();
+        $ids = [
+            Steep::OIL.$this->steep->id,
+            ...$this->steep->lots->map(static fn (SteepedLot $l): string => $l->ingredientId())->all(),
+        ];
 
         return [
             ...(new SteepRowResource($this->steep, $this->plan, $this->catalogue))->toArray(),
@@ -50,7 +53,7 @@ final class SteepResource extends JsonResource
             'cost_per_100g' => $this->costPerHundredGrams(),
             'put_away' => $this->steep->trashed(),
             'draw_again' => $this->drawsAgain(),
-            'used_in' => WhereUsed::of(array_values($ids)),
+            'used_in' => WhereUsed::of($ids),
             'draft' => [
                 ...$this->steep->document,
                 'name' => $this->steep->name,

@@ -40,6 +40,14 @@ final class SteepedLot extends Lot
         return $this->belongsTo(Steep::class)->withTrashed();
     }
 
+    /** @return list<string> all ids under which formulas may name it: what was strained is also the oil of its jar */
+    public function ingredientIds(): array
+    {
+        return $this->event_id === null
+            ? [$this->ingredientId(), Steep::OIL.$this->steep_id]
+            : [$this->ingredientId()];
+    }
+
     /** The code on its label. */
     public function code(): string
     {

@@ -11,7 +11,7 @@ use Crown\Formula\Formula;
 final class Acceptability
 {
     /** Beginnings of the codes that no reason outweighs, as far as they are stops. */
-    private const NEVER = ['head.age', 'head.allergy', 'head.clinician', 'lot.withdrawn'];
+    private const NEVER = ['head.age', 'head.allergy', 'head.clinician', 'lot.withdrawn', 'lot.awaited'];
 
     /** Likewise, of a product meant for sale. */
     private const NEVER_FOR_SALE = ['water.', 'preservative.'];

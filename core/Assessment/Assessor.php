@@ -19,6 +19,7 @@ final readonly class Assessor
         return new self([
             new Checks\Understood(),
             new Checks\Withdrawn(),
+            new Checks\Awaited(),
             new Checks\EssentialOilTotal(),
             new Checks\EssentialOilEach(),
             new Checks\Constituents(),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use DateTimeImmutable;
+
 /** Where an entry comes from, and which of its figures the studio put in place of the catalogue's. */
 final readonly class Provenance
 {
@@ -12,6 +14,7 @@ final readonly class Provenance
      * @param  string  $withdrawn why it must not be used any more; "" while it may
      * @param  list<string>  $parents ids of what a steeped oil was made from
      * @param  list<string>  $sources ids of the sources its figures cite
+     * @param  DateTimeImmutable|null  $awaited the day on which a steep can be strained whose oil this will be
      */
     public function __construct(
         public Origin $origin = Origin::Reference,
@@ -19,6 +22,7 @@ final readonly class Provenance
         public string $withdrawn = '',
         public array $parents = [],
         public array $sources = [],
+        public ?DateTimeImmutable $awaited = null,
     ) {
     }
 
@@ -31,6 +35,7 @@ final readonly class Provenance
             $this->withdrawn,
             $this->parents,
             $this->sources,
+            $this->awaited,
         );
     }
 }

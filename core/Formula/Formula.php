@@ -54,6 +54,12 @@ final readonly class Formula
         return $this->with(lines: $lines);
     }
 
+    /** @param  list<Step>  $steps */
+    public function withSteps(array $steps): self
+    {
+        return $this->with(steps: $steps);
+    }
+
     public function withSize(Size $size): self
     {
         return $this->with(size: $size);
@@ -113,6 +119,7 @@ final readonly class Formula
     /**
      * @param  list<Line>|null  $lines
      * @param  list<Acceptance>|null  $accepted
+     * @param  list<Step>|null  $steps
      */
     private function with(
         ?array $lines = null,
@@ -124,13 +131,14 @@ final readonly class Formula
         ?string $notes = null,
         ?array $accepted = null,
         ?bool $clearGlass = null,
+        ?array $steps = null,
     ): self {
         return new self(
             $this->title,
             $this->kind,
             $audience ?? $this->audience,
             $lines ?? $this->lines,
-            $this->steps,
+            $steps ?? $this->steps,
             $size ?? $this->size,
             $wetUse ?? $this->wetUse,
             $forSale ?? $this->forSale,

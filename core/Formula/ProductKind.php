@@ -43,6 +43,18 @@ enum ProductKind: string
         };
     }
 
+    /** Grams that one head of middling length takes at a time. Source: estimate of ours; the routine weighs her own. */
+    public function usualUse(): float
+    {
+        return match ($this) {
+            self::ScalpOil, self::HairOil, self::SealingOil, self::Balm => 6.0,
+            self::HotOil => 25.0,
+            self::WhippedButter, self::StirredButter => 12.0,
+            self::ConditionerBar => 4.0,
+            self::RinseOutBalm, self::Emulsion => 20.0,
+        };
+    }
+
     public function goesOnScalp(): bool
     {
         return $this === self::ScalpOil || $this === self::HotOil;

@@ -47,6 +47,10 @@ final class Duration
 
     private const NUMBER = '(\d*[.,]?\d+)';
 
+    /** "Once a week", "three times per day", "every 2 days". */
+    private const OFTEN = '/\b(?:(?:once|twice|times)\s+(?:1|per|each|every)\s+|every\s+(?:\d+\s+)?)'
+        .'(?:min(?:ute)?s?|hours?|days?|nights?|weeks?|months?)\b/u';
+
     /** Never a single "second": "a second bowl" is no time. */
     private const UNIT = '(secs?\b|seconds\b|min(?:ute)?s?\b|hours?\b|hrs?\b|h\b|days?\b|nights?\b|weeks?\b|months?\b)';
 
@@ -67,7 +71,8 @@ final class Duration
     /** Minutes of the first time said in a sentence; null when none is. */
     public static function in(string $sentence): ?Band
     {
-        $text = self::figures($sentence);
+        // How often is not how long.
+        $text = preg_replace(self::OFTEN, ' ', self::figures($sentence)) ?? '';
         $range = self::NUMBER.'(?:\s*(?:-|–|to)\s*'.self::NUMBER.')?\s*'.self::UNIT;
         if (preg_match("/$range/iu", $text, $m) !== 1) {
             return preg_match('/\bovernight\b/iu', $sentence) === 1 ? Band::exact(self::NIGHT) : null;

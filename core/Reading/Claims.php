@@ -26,6 +26,13 @@ final readonly class Claims implements JsonSerializable
         .'(?:(?<jars>\d{1,3})\s*(?:x|×|(?:jars?|tins?|bottles?|tubs?|pots?)\s+of)\s*)?'
         .'(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|kg|grams?|g|ml|l)\b/iu';
 
+    /** "Makes 4 jars", "fills two tins": how many, without saying of what size. */
+    private const JARS = '/\b(?:makes|yields?|fills|enough for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*'
+        .'(?<jars>NUMBER)\s+(?:(?:small|little|large|big|glass)\s+)?(?:jars?|tins?|bottles?|tubs?|pots?)\b/iu';
+
+    /** "Double this for two heads, half it for short hair". */
+    private const TIMES = '/\b(?<times>doubled?|tripled?|halved?|half)\s+(?:this|it|that|the (?:recipe|amounts?))\b/iu';
+
     private const LIFE = '/\b(?:keeps?|good for|shelf[ -]life(?: of| is)?|use (?:it )?within|best within)\b\s*:?\s*'
         .'(?:for |about |around |up to |at least |it )*'
         .'(?<low>NUMBER)(?:\s*(?:-|–|to|or)\s*(?<high>NUMBER))?\s*(?<unit>day|week|month|year)s?\b/iu';
@@ -34,15 +41,19 @@ final readonly class Claims implements JsonSerializable
      * @param  string  $yield in its own words; "" when it claims none
      * @param  float  $grams 0 when it is claimed by volume, or not at all
      * @param  float  $millilitres 0 when it is claimed by weight, or not at all
+     * @param  int  $jars 0 when it names none
      * @param  string  $life in its own words; "" when it claims none
      * @param  float  $months the longest that it claims
+     * @param  list<float>  $times by which it may be made larger or smaller, as it says
      */
     private function __construct(
         public string $yield,
         public float $grams,
         public float $millilitres,
+        public int $jars,
         public string $life,
         public float $months,
+        public array $times,
     ) {
     }
 
@@ -50,22 +61,41 @@ final readonly class Claims implements JsonSerializable
     {
         $yield = $life = '';
         $grams = $millilitres = $months = 0.0;
+        $jars = 0;
         if (preg_match(self::YIELD, $text, $m, PREG_UNMATCHED_AS_NULL) === 1) {
             $unit = self::unit((string) $m['unit']);
             $one = $unit->isMass() ? $unit->grams() : $unit->millilitres(CupSize::UsCustomary);
             $much = max(1, (int) $m['jars']) * (float) str_replace(',', '.', (string) $m['much']) * $one;
             $volume = $unit->isVolume();
             [$yield, $grams, $millilitres] = [trim((string) $m[0]), $volume ? 0.0 : $much, $volume ? $much : 0.0];
+            $jars = (int) $m['jars'];
         }
         $words = [...Lexicon::of('')[0]->numbers, 'a' => 1.0, 'an' => 1.0];
         $number = '\d+|'.implode('|', array_keys($words));
+        if ($yield === '' && preg_match(str_replace('NUMBER', $number, self::JARS), $text, $m) === 1) {
+            $said = mb_strtolower($m['jars']);
+            [$yield, $jars] = [trim($m[0]), (int) ($words[$said] ?? $said)];
+        }
         if (preg_match(str_replace('NUMBER', $number, self::LIFE), $text, $m, PREG_UNMATCHED_AS_NULL) === 1) {
             $longest = mb_strtolower((string) ($m['high'] ?? $m['low']));
             $count = (float) ($words[$longest] ?? $longest);
             [$life, $months] = [trim((string) $m[0]), self::months($count, (string) $m['unit'])];
         }
 
-        return new self($yield, $grams, $millilitres, $life, $months);
+        return new self($yield, $grams, $millilitres, $jars, $life, $months, self::times($text));
+    }
+
+    /** @return list<float> each once, in the order of the text */
+    private static function times(string $text): array
+    {
+        preg_match_all(self::TIMES, $text, $m);
+        $times = array_map(static fn (string $word): float => match (mb_strtolower($word)[0]) {
+            'd' => 2.0,
+            't' => 3.0,
+            default => 0.5,
+        }, $m['times']);
+
+        return array_values(array_unique($times));
     }
 
     /** @return list<string> what it claims and what does not fit what was reckoned, as sentences */
@@ -81,14 +111,13 @@ final readonly class Claims implements JsonSerializable
         ));
     }
 
-    /** @return array{grams: float}|array{millilitres: float}|null */
+    /** @return array<string, int|float>|null with "grams" or "millilitres", and "jars" */
     public function jsonSerialize(): ?array
     {
-        return match (true) {
-            $this->grams > 0.0 => ['grams' => $this->grams],
-            $this->millilitres > 0.0 => ['millilitres' => $this->millilitres],
-            default => null,
-        };
+        $all = ['grams' => $this->grams, 'millilitres' => $this->millilitres, 'jars' => $this->jars];
+        $said = array_filter($all, static fn (int|float $much): bool => $much > 0);
+
+        return $said === [] ? null : $said;
     }
 
     private function less(Assessment $assessment): string

@@ -12,15 +12,23 @@ use JsonSerializable;
 /** One ingredient line of a pasted recipe, as it was understood. */
 final readonly class ReadLine implements JsonSerializable
 {
+    /** The amount as it was read in the text; "" when there is none. */
+    public string $writtenAmount;
+
     /**
      * @param  string  $text the line as it was pasted
      * @param  string  $name what was taken to be the ingredient's name
-     * @param  string  $amount what was taken to be the amount; "" when there is none
+     * @param  string  $amount what counts as the amount; "" when there is none
      * @param  string  $form fresh, dried, powder, seed, melted, or ""
      * @param  list<NameMatch>  $matches best first
      * @param  list<Figure>  $grams one figure when the mass can be told, else empty
-     * @param  Phase|null  $phase when it goes in, where a heading above it says so
      * @param  array<string, string>  $doubts why it is not sure, as sentences keyed by what is Asked; empty when it is
+     * @param  Phase|null  $phase when it goes in, where a heading above it says so
+     * @param  list<Choice>  $choices what the text names in its place
+     * @param  bool  $optional whether the text leaves it open
+     * @param  string|null  $written the amount as it was read, where another one counts now
+     * @param  int  $row number of its row in the source; -1 for none
+     * @param  SettledBy  $by who says what it is
      */
     public function __construct(
         public string $text,
@@ -32,39 +40,93 @@ final readonly class ReadLine implements JsonSerializable
         public array $grams,
         public array $doubts,
         public ?Phase $phase = null,
+        public array $choices = [],
+        public bool $optional = false,
+        ?string $written = null,
+        public int $row = -1,
+        public SettledBy $by = SettledBy::Text,
     ) {
+        $this->writtenAmount = $written ?? $amount;
     }
 
     public function under(?Phase $phase): self
     {
-        return $phase === null
-            ? $this
-            : new self(
-                $this->text,
-                $this->understood,
-                $this->name,
-                $this->amount,
-                $this->form,
-                $this->matches,
-                $this->grams,
-                $this->doubts,
-                $phase,
-            );
+        return $phase === null ? $this : $this->but(phase: $phase);
+    }
+
+    /** The same with the place that it has in the text. */
+    public function on(int $row): self
+    {
+        return $this->but(row: $row);
     }
 
     /** The same with a question about it. */
     public function asking(Asked $about, string $why): self
     {
+        return $this->but(
+            understood: $this->understood === Understood::No ? null : Understood::Doubtful,
+            doubts: [...$this->doubts, $about->value => $why],
+        );
+    }
+
+    /**
+     * The same with what the text leaves open.
+     *
+     * @param  list<Choice>  $choices
+     */
+    public function leavingOpen(array $choices, bool $optional): self
+    {
+        return $this->but(choices: $choices, optional: $optional);
+    }
+
+    /** What this line was taken to be, in the place, the words and the phase of another. */
+    public function inPlaceOf(self $other, SettledBy $by): self
+    {
+        return new self(
+            $other->text,
+            $this->understood,
+            $other->name,
+            $this->amount,
+            $this->form,
+            $this->matches,
+            $this->grams,
+            $this->doubts,
+            $other->phase,
+            $other->choices,
+            $other->optional,
+            $other->writtenAmount,
+            $other->row,
+            $by,
+        );
+    }
+
+    /**
+     * @param  array<string, string>|null  $doubts
+     * @param  list<Choice>|null  $choices
+     */
+    private function but(
+        ?Understood $understood = null,
+        ?array $doubts = null,
+        ?Phase $phase = null,
+        ?array $choices = null,
+        ?bool $optional = null,
+        ?int $row = null,
+    ): self {
         return new self(
             $this->text,
-            Understood::Doubtful,
+            $understood ?? $this->understood,
             $this->name,
             $this->amount,
             $this->form,
             $this->matches,
             $this->grams,
-            [...$this->doubts, $about->value => $why],
-            $this->phase,
+            $doubts ?? $this->doubts,
+            $phase ?? $this->phase,
+            $choices ?? $this->choices,
+            $optional ?? $this->optional,
+            $this->writtenAmount,
+            $row ?? $this->row,
+            $this->by,
         );
     }
 
@@ -89,11 +151,15 @@ final readonly class ReadLine implements JsonSerializable
             'ingredient' => $this->ingredient() === '' ? null : $this->ingredient(),
             'name' => $this->ingredient() === '' ? $this->name : $this->matches[0]->ingredient->name,
             'written_name' => $this->name,
+            'written_amount' => $this->writtenAmount,
             'amount' => $this->amount === '' ? null : $this->amount,
             'grams' => $this->grams === [] ? null : $this->grams[0]->band,
             'basis' => $this->grams === [] ? null : $this->grams[0]->basis->value,
             'form' => $this->form === '' ? null : $this->form,
             'doubts' => (object) $this->doubts,
+            'choices' => $this->choices,
+            'optional' => $this->optional,
+            'settled_by' => $this->by->value,
             'alternatives' => array_map(
                 static fn (NameMatch $m): array => [
                     'id' => $m->ingredient->id,

@@ -12,19 +12,26 @@ use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Formula\Step;
 use Crown\Measure\WrittenAmount;
+use Crown\Reading\Internal\Entries;
 use Crown\Reading\Internal\ForWhom;
+use Crown\Reading\Internal\KindOf;
 use JsonSerializable;
 
 /** A pasted text as it was understood: every line of it is in one of the lists. */
 final readonly class Recipe implements JsonSerializable
 {
+    /** What of it is a steep of its own; null when nothing is. */
+    public ?FoundSteep $steep;
+
     /**
      * @param  list<ReadLine>  $lines
      * @param  list<Step>  $steps
      * @param  list<string>  $notes headings and remarks that are neither
      * @param  ForWhom|null  $for whom it says it is for, when that asks for more care
+     * @param  list<Span>  $spans words of the text with what they became, in its order, none over another
      * @param  Claims  $claims how much it says it makes, and how long it keeps
-     * @param  list<Span>  $spans words of the text with what they became, in its order
+     * @param  list<Step>  $plainSteps the steps in plain English words, in their order
+     * @param  list<Span>  $unplaced figures that stand in no line and no step
      */
     public function __construct(
         public string $title,
@@ -34,7 +41,10 @@ final readonly class Recipe implements JsonSerializable
         public ?ForWhom $for,
         public array $spans,
         public Claims $claims,
+        private array $plainSteps,
+        private array $unplaced,
     ) {
+        $this->steep = FoundSteep::in($lines, $plainSteps);
     }
 
     /** The recipe as a formula: lines that were not placed keep their written name. */
@@ -52,7 +62,7 @@ final readonly class Recipe implements JsonSerializable
                 $read->phase ?? ($known ? $this->phaseOf($read) : Phase::Warm),
             );
         }
-        $kind = $this->kind();
+        $kind = (new KindOf($this->title, $this->lines, $this->plainSteps, implode(' ', $this->notes)))->kind();
 
         return new Formula(
             $this->title === '' ? 'Untitled recipe' : mb_substr($this->title, 0, 120),
@@ -84,6 +94,8 @@ final readonly class Recipe implements JsonSerializable
             'notes' => $this->notes,
             'for' => $this->for,
             'yield' => $this->claims,
+            'times' => $this->claims->times,
+            'steep' => $this->steep,
             'spans' => $this->spans,
             'unplaced' => array_map(
                 static fn (Span $s): array => ['start' => $s->start, 'end' => $s->end, 'text' => $s->text],
@@ -95,7 +107,20 @@ final readonly class Recipe implements JsonSerializable
     /** @return list<Span> figures that stand in no line and no step */
     public function unplaced(): array
     {
-        return array_values(array_filter($this->spans, static fn (Span $s): bool => $s->fate === Fate::Unplaced));
+        return $this->unplaced;
+    }
+
+    /** Whether some ounce of it may be meant by weight or by volume. */
+    public function leavesOuncesOpen(): bool
+    {
+        foreach ($this->lines as $line) {
+            $known = $line->ingredient() !== '';
+            if ($known && Entries::isOpenOunce($line->text, $line->writtenAmount, $line->matches[0]->ingredient)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -117,7 +142,7 @@ final readonly class Recipe implements JsonSerializable
             ],
             static fn (string $n): bool => mb_strlen($n) > 3,
         );
-        foreach ($this->steps as $step) {
+        foreach ($this->plainSteps as $step) {
             $text = mb_strtolower($step->text);
             $cooled
                 = preg_match('/\b(cool|chill|lukewarm|room temperature|below|off the heat|remove from)/u', $text) === 1
@@ -136,38 +161,5 @@ final readonly class Recipe implements JsonSerializable
         }
 
         return $usual;
-    }
-
-    private function kind(): ProductKind
-    {
-        $words = mb_strtolower($this->title);
-        $acts = array_map(static fn (Step $s): string => $s->act, $this->steps);
-        $ids = array_map(static fn (ReadLine $l): string => $l->ingredient(), $this->lines);
-        $wax
-            = array_filter(
-                $this->lines,
-                static fn (ReadLine $l): bool => $l->ingredient() !== ''
-                    && $l->matches[0]->ingredient->kind->value === 'wax',
-            ) !== [];
-        $butter
-            = array_filter(
-                $this->lines,
-                static fn (ReadLine $l): bool => $l->ingredient() !== ''
-                    && $l->matches[0]->ingredient->kind->value === 'butter',
-            ) !== [];
-
-        return match (true) {
-            preg_match('/\bbar\b/u', $words) === 1 => ProductKind::ConditionerBar,
-            preg_match('/\bwhip/u', $words) === 1,
-            $butter && in_array('whip', $acts, true) => ProductKind::WhippedButter,
-            in_array('water', $ids, true)
-                && preg_match('/\b(cream|lotion|leave-in|milk)\b/u', $words) === 1 => ProductKind::Emulsion,
-            preg_match('/\b(balm|pomade|salve|grease|wax)\b/u', $words) === 1 || $wax => ProductKind::Balm,
-            preg_match('/\bhot[ -]oil\b/u', $words) === 1 => ProductKind::HotOil,
-            preg_match('/\b(scalp|growth|root)/u', $words) === 1 => ProductKind::ScalpOil,
-            preg_match('/\bseal/u', $words) === 1 => ProductKind::SealingOil,
-            preg_match('/\bbutter\b/u', $words) === 1 => ProductKind::StirredButter,
-            default => ProductKind::HairOil,
-        };
     }
 }

@@ -28,29 +28,35 @@ final readonly class RecipeReader
 
     private Names $names;
 
-    private Entries $entries;
-
-    public function __construct(Catalogue $catalogue, Kitchen $kitchen)
-    {
-        $this->names = new Names($catalogue);
-        $this->entries = new Entries($this->names, $kitchen);
+    public function __construct(
+        Catalogue $catalogue,
+        private Kitchen $kitchen,
+        Knowledge $knowledge = new Knowledge(),
+    ) {
+        $this->names = new Names($catalogue, $knowledge);
     }
 
-    /** @throws ReadingError when the text is empty, too long, or not text */
-    public function read(string $text): Recipe
+    /**
+     * @param  ReadAs  $as what the maker settled of this text
+     *
+     * @throws ReadingError when the text is empty, too long, or not text
+     */
+    public function read(string $text, ReadAs $as = new ReadAs()): Recipe
     {
         $this->names->forget();
         $source = Source::of($text);
         $whole = implode("\n", $source->rows);
         $vessel = Vessel::in($whole);
+        $plain = new Plain(Lexicon::of($whole));
 
         return (new Draft(
             $vessel->poured(Tables::listed($source->rows)),
-            new Plain(Lexicon::of($whole)),
+            $plain,
             $vessel,
             $this->names,
-            $this->entries,
-            new Spans($text, $source->placed),
+            new Entries($this->names, $this->kitchen, $as),
+            new Spans($text, $source->placed, $plain),
+            $as,
         ))->recipe();
     }
 }

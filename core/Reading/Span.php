@@ -13,6 +13,7 @@ final readonly class Span implements JsonSerializable
      * @param  int  $start characters before it in the text as it was pasted
      * @param  int  $end the character after its last
      * @param  int  $of number of the line or step, from 1; 0 for what is of the whole
+     * @param  string  $why in a sentence; "" for what its fate says
      */
     public function __construct(
         public int $start,
@@ -20,6 +21,7 @@ final readonly class Span implements JsonSerializable
         public Fate $fate,
         public string $text,
         public int $of = 0,
+        public string $why = '',
     ) {
     }
 
@@ -31,6 +33,7 @@ final readonly class Span implements JsonSerializable
             'end' => $this->end,
             'fate' => $this->fate->value,
             'of' => $this->of === 0 ? null : $this->of,
+            'why' => $this->why === '' ? $this->fate->why() : $this->why,
         ];
     }
 }

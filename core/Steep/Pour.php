@@ -32,6 +32,9 @@ final readonly class Pour
         if (! in_array($oil->kind, self::OILS, true) && ! $liquid) {
             throw SteepError::notAnOil($oil->name);
         }
+        if ($oil->provenance->awaited !== null) {
+            throw SteepError::stillStands($oil->name);
+        }
         if ($grams <= 0.0 || $grams > 100_000.0) {
             throw SteepError::field('amount', 'a mass above 0 and at most 100,000 g');
         }

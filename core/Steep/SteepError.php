@@ -35,6 +35,17 @@ final class SteepError extends Problem
         return new self('ingredient', 'not-an-oil', sprintf('%s is not an oil to steep in.', $name), ['name' => $name]);
     }
 
+    /** An oil that still stands on its own plants cannot be poured over others. */
+    public static function stillStands(string $oil): self
+    {
+        return new self(
+            'ingredient',
+            'still-stands',
+            sprintf('%s still stands on its own plants. Strain it first.', $oil),
+            ['name' => $oil],
+        );
+    }
+
     public static function noWidth(): self
     {
         return new self('amount', 'no-width', "To say how much covers the herb, the jar's inner width must be known.");

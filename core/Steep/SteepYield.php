@@ -42,6 +42,7 @@ final readonly class SteepYield
      * @param  float  $lossGrams more water driven off than the plan's own weighings say; 0 when there is none
      * @param  string  $withdrawn why it must not be used any more; "" while it may
      * @param  bool  $drawn whether it was taken out while the rest went on, so that more is still to come
+     * @param  DateTimeImmutable|null  $awaited the day on which it can be strained, of what is still in the jar
      *
      * @throws SteepError
      */
@@ -52,6 +53,7 @@ final readonly class SteepYield
         private WaterChoice $choice = WaterChoice::Kept,
         private string $withdrawn = '',
         private bool $drawn = false,
+        private ?DateTimeImmutable $awaited = null,
     ) {
         if ($grams <= 0.0 || $grams > $plan->charge->oilGrams() * 1.5) {
             throw SteepError::field(
@@ -65,6 +67,27 @@ final readonly class SteepYield
         if ($lossGrams < 0.0) {
             throw SteepError::field('loss_grams', 'zero or more');
         }
+    }
+
+    /**
+     * What is to be expected of a jar that still stands: its figures are reckoned, none is measured.
+     *
+     * @throws SteepError
+     */
+    public static function awaited(SteepPlan $plan, string $withdrawn = ''): self
+    {
+        return new self(
+            $plan,
+            max(1.0, $plan->recovery->yieldGrams()->best),
+            withdrawn: $withdrawn,
+            awaited: $withdrawn === '' ? $plan->timeline->strainDay() : null,
+        );
+    }
+
+    /** Grams of oil that were had, or are to be expected. */
+    public function grams(): float
+    {
+        return $this->grams;
     }
 
     /** Grams of water still counted: brought in less driven off, worst case kept in the band. */
@@ -183,6 +206,7 @@ final readonly class SteepYield
                 [],
                 $withdrawn,
                 array_map(static fn (Ingredient $i): string => $i->id, $all),
+                awaited: $this->awaited,
             ),
             parts: $parts,
         );

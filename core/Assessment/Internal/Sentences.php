@@ -27,6 +27,7 @@ final readonly class Sentences implements FindingWords
     public function of(Finding $finding): string
     {
         return $this->ofWhat($finding)
+            ?? self::ofLots($finding)
             ?? $this->ofWarnings($finding)
             ?? $this->ofLoad($finding)
             ?? $this->ofWater($finding)
@@ -64,9 +65,23 @@ final readonly class Sentences implements FindingWords
                 $f->about[0],
                 self::lower($f, ', '),
             ),
-            'lot.withdrawn' => sprintf('%s must not be used: %s', self::names($f), $f->about[0]),
             'sale.law' => 'For sale: cosmetics law, a product-safety assessment, notification and labelling are yours '
                 .'to check with the authorities and qualified people where you sell.',
+            default => null,
+        };
+    }
+
+    /** What lies in the oils that were steeped here. */
+    private static function ofLots(Finding $f): ?string
+    {
+        return match ($f->code) {
+            'lot.awaited' => sprintf(
+                '%s still stands on its plants. It can be strained on %s. Until then its figures are expected, none is '
+                    .'measured.',
+                self::names($f),
+                $f->about[0],
+            ),
+            'lot.withdrawn' => sprintf('%s must not be used: %s', self::names($f), $f->about[0]),
             default => null,
         };
     }

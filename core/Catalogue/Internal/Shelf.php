@@ -50,12 +50,19 @@ final class Shelf
         return $this->made[$id] ??= ($this->makers[$id] ?? throw CatalogueError::unknown($id))();
     }
 
-    /** @return array<string, Ingredient> */
+    /**
+     * What there is to choose from: what has two ids stands in it once, and what is still awaited not at all.
+     *
+     * @return array<string, Ingredient>
+     */
     public function all(): array
     {
         $all = [];
         foreach (array_keys($this->makers) as $id) {
-            $all[$id] = $this->get($id);
+            $one = $this->get($id);
+            if ($one->provenance->awaited === null) {
+                $all[$one->id] = $one;
+            }
         }
 
         return $all;

@@ -10,6 +10,7 @@ use Crown\Formula\Step;
 use Crown\Reading\Asked;
 use Crown\Reading\Claims;
 use Crown\Reading\Fate;
+use Crown\Reading\ReadAs;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
@@ -25,13 +26,18 @@ final class Draft
 
     private const MOST_NAMES = 40;
 
+    private const YOU_SAID = 'You said that nothing of it goes in.';
+
     private string $title = '';
 
     /** @var list<ReadLine> */
     private array $lines = [];
 
-    /** @var list<Step> */
+    /** @var list<Step> in plain words, as their acts are read */
     private array $steps = [];
+
+    /** @var list<array{Step, int}> the same as they were written, each with its row of the source */
+    private array $writtenSteps = [];
 
     /** @var list<string> */
     private array $notes = [];
@@ -44,6 +50,14 @@ final class Draft
     private ?Phase $phase = null;
 
     private bool $begun = false;
+
+    /** Number of the row of the source that is being read. */
+    private int $at = -1;
+
+    /** @var array<int, list<string>> by row: its figures that nothing took */
+    private array $figures = [];
+
+    private readonly Negations $negations;
 
     private readonly Items $items;
 
@@ -63,7 +77,9 @@ final class Draft
         private readonly Names $names,
         private readonly Entries $entries,
         private readonly Spans $spans,
+        private readonly ReadAs $as = new ReadAs(),
     ) {
+        $this->negations = new Negations($names);
         $this->items = new Items($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
         $this->rows = array_map($plain->row(...), $this->written);
@@ -81,22 +97,30 @@ final class Draft
             $this->lines,
             static fn (ReadLine $l): bool => $l->ingredient() === '' && $l->amount === '',
         );
-        $told = implode("\n", [
+        $for = ForWhom::in(implode("\n", [
             $this->title,
             ...array_map(static fn (Step $s): string => $s->text, $this->steps),
             ...$this->notes,
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
-        ]);
+        ]))[0] ?? null;
+        $claims = Claims::in(implode("\n", $this->rows));
         $lines = Passing::settled($this->lines, $this->passing);
+        $lines = $this->corrected([...$lines, ...$this->onlyInSteps($lines)]);
+        $this->mark($lines);
+        $this->spans->anywhere($for->words ?? '', Fate::Audience);
+        $this->spans->anywhere($claims->yield, Fate::Size);
+        $this->spans->anywhere($claims->life, Fate::Size);
 
         return new Recipe(
             $this->title,
-            [...$lines, ...Passing::onlyInSteps($this->steps, $lines, $this->entries)],
-            $this->steps,
+            $lines,
+            array_column($this->writtenSteps, 0),
             $this->notes,
-            ForWhom::in($told)[0] ?? null,
+            $for,
             $this->spans->all(),
-            Claims::in(implode("\n", $this->rows)),
+            $claims,
+            $this->steps,
+            $this->spans->unplaced(),
         );
     }
 
@@ -106,23 +130,111 @@ final class Draft
         if ($this->isAbout($bare, $n)) {
             return;
         }
+        $this->at = $this->listed[$n]->of;
         $this->isNames($bare, $n) || $this->isContent($bare, $n);
+        foreach ($this->negations->in($this->written[$n]) as $refused) {
+            $this->spans->words($this->at, $refused, Fate::Negated);
+        }
         if (count($this->notes) > $before[3]) {
             return;
         }
+        $found = [...array_slice($this->lines, $before[0]), ...array_slice($this->passing, $before[1])];
+        $this->figures[$n] = Unplaced::figures($bare, $found, array_slice($this->steps, $before[2]));
+    }
+
+    /** A figure that nothing took; unless the maker said what it is. */
+    private function unplaced(int $n, string $figure): void
+    {
         $of = $this->listed[$n]->of;
-        $lines = array_slice($this->lines, $before[0], preserve_keys: true);
-        foreach ($lines as $number => $line) {
-            $this->spans->line($of, $line, $number + 1);
+        foreach ($this->as->in($this->written[$n]) as $said) {
+            if ($said->amount === $figure) {
+                $said->out && $this->spans->figure($of, $figure, Fate::Remark, self::YOU_SAID);
+
+                return;
+            }
         }
-        $passing = array_slice($this->passing, $before[1]);
-        $steps = array_slice($this->steps, $before[2]);
-        if ($steps !== []) {
-            $this->spans->row($of, Fate::Step, $before[2] + 1);
+        $this->spans->figure($of, $figure, Fate::Unplaced);
+    }
+
+    /**
+     * The lines as the maker put them right: another ingredient or amount, one that is none, one that was not read.
+     *
+     * @param  list<ReadLine>  $lines
+     * @return list<ReadLine>
+     */
+    private function corrected(array $lines): array
+    {
+        $kept = [];
+        foreach ($lines as $line) {
+            $said = $this->as->about($this->writtenRow($line), $line->name, $line->writtenAmount);
+            if ($said !== null && $said->out) {
+                $this->spans->words($line->row, $line->name, Fate::Remark, 0, self::YOU_SAID)
+                    || $this->spans->row($line->row, Fate::Remark, 0, self::YOU_SAID);
+
+                continue;
+            }
+            $kept[] = $said === null ? $line : $this->entries->corrected($line, $said);
         }
-        foreach (Unplaced::figures($bare, [...$lines, ...$passing], $steps) as $figure) {
-            // One that was a word, or is a product, stands nowhere as it is: then its row is shown.
-            $this->spans->words($of, $figure, Fate::Unplaced) || $this->spans->row($of, Fate::Unplaced);
+        foreach ($this->written as $n => $row) {
+            foreach ($this->as->in($row) as $said) {
+                $added = $this->entries->added($row, $said);
+                $kept = $added === null ? $kept : [...$kept, $added->on($this->listed[$n]->of)];
+            }
+        }
+
+        return $kept;
+    }
+
+    private function writtenRow(ReadLine $line): string
+    {
+        foreach ($this->listed as $n => $row) {
+            if ($row->of === $line->row) {
+                return $this->written[$n];
+            }
+        }
+
+        return $line->text;
+    }
+
+    /**
+     * @param  list<ReadLine>  $lines
+     * @return list<ReadLine> what only the method names, each on the row of its step
+     */
+    private function onlyInSteps(array $lines): array
+    {
+        $texts = array_map(static fn (Step $s): string => $s->text, $this->steps);
+
+        return array_map(
+            fn (ReadLine $l): ReadLine => $l->on($this->writtenSteps[(int) array_search($l->text, $texts, true)][1]),
+            Passing::onlyInSteps($this->steps, $lines, $this->entries),
+        );
+    }
+
+    /**
+     * Where the lines and steps stand in the text.
+     *
+     * @param  list<ReadLine>  $lines
+     */
+    private function mark(array $lines): void
+    {
+        foreach ($this->writtenSteps as $n => [$step, $row]) {
+            $this->spans->step($row, $step, $n + 1);
+        }
+        $passing = [];
+        foreach ($lines as $n => $line) {
+            $this->spans->line($line->row, $line, $n + 1);
+            $passing[$line->ingredient()] = $n + 1;
+        }
+        foreach ($this->figures as $n => $figures) {
+            foreach ($figures as $figure) {
+                $this->unplaced($n, $figure);
+            }
+        }
+        foreach ($this->passing as $said) {
+            // Said again in the method: its words belong to the line of the list.
+            if (isset($passing[$said->ingredient()])) {
+                $this->spans->again($said->row, $said, $passing[$said->ingredient()]);
+            }
         }
     }
 
@@ -197,9 +309,9 @@ final class Draft
         }
         $several = $this->together($bare) ?? $this->items->in($bare);
 
-        return $this->isMethod($bare, $row, $several)
+        return ($this->isRefused($bare, $several) && $this->note($n, Fate::Negated))
+            || $this->isMethod($bare, $row, $several)
             || $this->isSeveral($bare, $row, $several)
-            || (Rows::isRefused($bare) && $this->note($n, Fate::Negated))
             || ($this->isRemark($bare) && $this->note($n))
             || $this->add($this->asked(
                 $this->entries->lines(Rows::withUnit($bare, $this->unit), $row),
@@ -210,6 +322,16 @@ final class Draft
     }
 
     /**
+     * "Never glycerin", but not "Never heat it", and not "No scent. 2 tbsp castor oil".
+     *
+     * @param  list<Item>  $several
+     */
+    private function isRefused(string $bare, array $several): bool
+    {
+        return Rows::isRefused($bare) && $several === [] && Instructions::steps($bare)[0]->act === 'other';
+    }
+
+    /**
      * @param  list<ReadLine>  $lines
      *
      * @throws ReadingError when there are more than a formula holds
@@ -217,7 +339,7 @@ final class Draft
     private function add(array $lines, bool $placed = true): bool
     {
         foreach ($lines as $line) {
-            $this->lines[] = $placed ? $line->under($this->phase) : $line;
+            $this->lines[] = ($placed ? $line->under($this->phase) : $line)->on($this->at);
         }
         if (count($this->lines) > Formula::MOST_LINES) {
             throw ReadingError::tooManyIngredients(Formula::MOST_LINES);
@@ -244,15 +366,28 @@ final class Draft
         if (! $method) {
             return false;
         }
-        array_push($this->steps, ...Instructions::steps($bare));
+        $this->does(Instructions::steps($bare), $row);
         foreach ($several as $item) {
-            $this->passing[] = $this->entries->placed($row, $item->name, $item->amount);
+            $this->passing[] = $this->entries->placed($row, $item->name, $item->amount)->on($this->at);
         }
         if (count($this->steps) > Formula::MOST_STEPS) {
             throw ReadingError::tooManySteps(Formula::MOST_STEPS);
         }
 
         return true;
+    }
+
+    /**
+     * Steps are kept in the words in which they were written, beside the plain ones.
+     *
+     * @param  list<Step>  $steps in plain words
+     */
+    private function does(array $steps, string $row): void
+    {
+        foreach (Instructions::inWordsOf($steps, Rows::unbulleted($row)) as $step) {
+            $this->writtenSteps[] = [$step, $this->at];
+        }
+        array_push($this->steps, ...$steps);
     }
 
     /**
@@ -270,7 +405,7 @@ final class Draft
             fn (Item $i): ReadLine => $this->entries->placed($row, $i->name, $i->amount),
             $this->whole($bare, $several),
         ));
-        array_push($this->steps, ...Instructions::timed($bare));
+        $this->does(Instructions::timed($bare), $row);
         $fill = Rows::filling($bare);
 
         return $fill === ''

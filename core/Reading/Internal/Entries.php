@@ -7,6 +7,7 @@ namespace Crown\Reading\Internal;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\NameMatch;
+use Crown\Catalogue\Origin;
 use Crown\Formula\Line;
 use Crown\Measure\Amount;
 use Crown\Measure\AmountReader;
@@ -17,7 +18,10 @@ use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
 use Crown\Measure\Unit;
 use Crown\Reading\Asked;
+use Crown\Reading\Correction;
+use Crown\Reading\ReadAs;
 use Crown\Reading\ReadLine;
+use Crown\Reading\SettledBy;
 use Crown\Reading\Understood;
 
 /**
@@ -56,7 +60,7 @@ final readonly class Entries
         .'|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced'
         .'|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
 
-    public function __construct(private Names $names, private Kitchen $kitchen)
+    public function __construct(private Names $names, private Kitchen $kitchen, private ReadAs $as = new ReadAs())
     {
     }
 
@@ -242,7 +246,54 @@ final readonly class Entries
         return [self::cleaned($line), ''];
     }
 
+    /** A name with its amount, looked up and weighed, with what may take its place. */
     public function placed(string $row, string $name, string $amount): ReadLine
+    {
+        [$name, $optional] = Choices::optional($name);
+        [$name, $choices] = (new Choices($this))->in($name);
+        $line = $this->lookedUp($row, $name, $amount);
+
+        return $choices === [] && ! $optional ? $line : $line->leavingOpen($choices, $optional);
+    }
+
+    /** A line as the maker puts it right. */
+    public function corrected(ReadLine $line, Correction $said): ReadLine
+    {
+        $amount = $said->says === '' ? $line->amount : $said->says;
+        $meant = $this->names->byId($said->ingredient);
+        if ($meant === null && $said->says === '') {
+            return $line;
+        }
+        $form = $said->form !== '' ? $said->form : $line->form;
+        $again = $meant === null
+            ? $this->lookedUp($line->text, $line->name, $amount)
+            : $this->weighed($line->text, $line->name, $amount, $form, [
+                new NameMatch($meant, 1.0, $line->name),
+                ...array_values(array_filter(
+                    $line->matches,
+                    static fn (NameMatch $m): bool => $m->ingredient->id !== $meant->id,
+                )),
+            ], '');
+
+        return $again->inPlaceOf($line, SettledBy::Maker);
+    }
+
+    /** A line that was not read, as the maker says it is; null when she names no ingredient. */
+    public function added(string $row, Correction $said): ?ReadLine
+    {
+        $meant = $said->out ? null : $this->names->byId($said->ingredient);
+        if ($meant === null) {
+            return null;
+        }
+        $amount = $said->says === '' ? $said->amount : $said->says;
+        $line = $this->weighed($row, '', $amount, $said->form, [new NameMatch($meant, 1.0, '')], '');
+
+        $place = new ReadLine($row, Understood::Yes, '', $said->amount, '', [], [], []);
+
+        return $line->inPlaceOf($place, SettledBy::Maker);
+    }
+
+    private function lookedUp(string $row, string $name, string $amount): ReadLine
     {
         // Longer than anybody writes a name or an amount: the row itself is kept whole, what is made of it is cut.
         $name = mb_substr($name, 0, Line::LONGEST_NAME);
@@ -251,34 +302,62 @@ final readonly class Entries
         $matches = $this->matches($name);
         $best = $matches[0] ?? false;
         if ($matches === [] || $best === false || $best->score < self::NEAR) {
-            return new ReadLine(
-                $row,
-                Understood::No,
-                $name,
-                $amount,
-                $form,
-                $matches,
-                [],
-                [Asked::Ingredient->value => sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60))],
-            );
+            $why = sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60));
+
+            return self::unknown($row, $name, $amount, $form, $matches, $why);
         }
         $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
         if ($best->score < self::EXACT && preg_match(self::KIND_ALONE, $kind, $m) === 1) {
             // Whatever is nearest by name would be an ingredient of our own invention: none is taken, none is offered.
-            return new ReadLine(
-                $row,
-                Understood::No,
-                $name,
-                $amount,
-                $form,
-                [],
-                [],
-                [Asked::Ingredient->value => sprintf('Which %s is meant?', mb_strtolower($m['kind']))],
-            );
+            $which = sprintf('Which %s is meant?', mb_strtolower($m['kind']));
+
+            return self::unknown($row, $name, $amount, '', [], $which);
         }
-        $form = isset($best->ingredient->forms[$form]) || $form === 'melted' ? $form : '';
-        [$grams, $unweighed] = $this->weigh($amount, $best->ingredient, $form);
-        $another = $this->another($name, $amount, $matches, $grams);
+        $settled = $this->names->settled($name);
+        $line = $this->weighed($row, $name, $amount, $settled->form ?? $form, $matches, null);
+
+        return $settled === null ? $line : $line->inPlaceOf($line, SettledBy::Studio);
+    }
+
+    /** @param  list<NameMatch>  $matches */
+    private static function unknown(
+        string $row,
+        string $name,
+        string $amount,
+        string $form,
+        array $matches,
+        string $why,
+    ): ReadLine {
+        return new ReadLine(
+            $row,
+            Understood::No,
+            $name,
+            $amount,
+            $form,
+            $matches,
+            [],
+            [Asked::Ingredient->value => $why],
+        );
+    }
+
+    /**
+     * @param  non-empty-list<NameMatch>  $matches
+     * @param  string|null  $another what is doubtful of the name; null when that is to be found out
+     */
+    private function weighed(
+        string $row,
+        string $name,
+        string $amount,
+        string $form,
+        array $matches,
+        ?string $another,
+    ): ReadLine {
+        $ingredient = $matches[0]->ingredient;
+        $written = $amount;
+        $amount = $this->ounces($row, $amount, $ingredient);
+        $form = isset($ingredient->forms[$form]) || $form === 'melted' ? $form : '';
+        [$grams, $unweighed] = $this->weigh($amount, $ingredient, $form);
+        $another ??= $this->another($name, $amount, $matches, $grams);
         $doubts = array_filter(
             [Asked::Ingredient->value => $another, Asked::Amount->value => $unweighed],
             static fn (string $d): bool => $d !== '',
@@ -293,7 +372,25 @@ final readonly class Entries
             $matches,
             $grams,
             $doubts,
+            written: $written,
         );
+    }
+
+    /** Whether an amount may be meant by weight or by volume: "4 oz castor oil", and not "4 fl oz", "4 oz (113 g)". */
+    public static function isOpenOunce(string $row, string $amount, Ingredient $ingredient): bool
+    {
+        return $ingredient->kind->isLiquid()
+            && preg_match('/\bby (?:weight|mass|volume)\b/iu', $row) !== 1
+            && preg_match('/\b(?:oz|ounces?)\b/iu', $amount) === 1
+            && preg_match('/\bfl(?:uid|\.)?\s*(?:oz|ounces?)|\d\s*(?:g|grams?|ml)\b/iu', $amount) !== 1;
+    }
+
+    /** An ounce of a liquid, where ounces are read by volume. */
+    private function ounces(string $row, string $amount, Ingredient $ingredient): string
+    {
+        return $this->as->ouncesByVolume && self::isOpenOunce($row, $amount, $ingredient)
+            ? preg_replace('/\b(?:oz\.?|ounces?)(?!\p{L})/iu', 'fl oz', $amount) ?? $amount
+            : $amount;
     }
 
     /**
@@ -311,6 +408,10 @@ final readonly class Entries
         return match (true) {
             $also !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
             $best->score < self::SURE => sprintf('Is "%s" %s?', $name, mb_strtolower($best->ingredient->name)),
+            $next !== null && $best->score < self::EXACT && self::isOwn($best) => sprintf(
+                'Which "%s" is meant? There are several.',
+                $name,
+            ),
             $best->score < self::EXACT && $next !== null && $best->score - $next->score < self::CLOSE => sprintf(
                 '"%s" may also be %s.',
                 $name,
@@ -318,6 +419,10 @@ final readonly class Entries
             ),
             $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf(
                 'So much "%s" can hardly be an essential oil. Is it a steeped oil?',
+                $name,
+            ),
+            Own::says($name) && $best->ingredient->kind === IngredientKind::EssentialOil => sprintf(
+                'No such oil was steeped here. Is "%s" the essential oil?',
                 $name,
             ),
             default => '',
@@ -408,14 +513,20 @@ final readonly class Entries
         };
     }
 
+    private static function isOwn(NameMatch $match): bool
+    {
+        return $match->ingredient->provenance->origin === Origin::Steeped;
+    }
+
     /** @return list<NameMatch> best first */
     public function matches(string $name): array
     {
         $direct = $this->names->matching($name);
-        if (($direct[0]->score ?? 0.0) >= self::EXACT) {
+        $here = isset($direct[0]) && Own::says($name) && self::isOwn($direct[0]);
+        if ($here || ($direct[0]->score ?? 0.0) >= self::EXACT) {
             return $direct;
         }
-        $short = preg_replace('/\([^)]*\)?/u', ' ', $name) ?? $name;
+        $short = preg_replace(['/\([^)]*\)?/u', '/^(?:my|our)\s+(?:own\s+)?/iu'], ' ', $name) ?? $name;
         $short = preg_replace('/,.*$/u', '', $short) ?? $short;
         $short = preg_replace(self::ADJECTIVES, ' ', $short) ?? $short;
         $short = preg_replace('/\b(melted|powdered|ground|dried|dry|fresh)\b/iu', ' ', $short) ?? $short;

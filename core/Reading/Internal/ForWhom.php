@@ -156,11 +156,12 @@ final readonly class ForWhom implements JsonSerializable
             || preg_match('/\bfor\s+(?:my|a|our|an)\s+'.$said.'/iu', $sentence) === 1;
     }
 
-    /** "Three kids, no time" tells of the maker. */
+    /** "Three kids, no time", "2 kids and a job so that is all" tell of the maker. */
     private static function isAside(string $sentence, string $child): bool
     {
         return preg_match(
-            '/^\s*(?:i have\s+)?(?:two|three|four|five|six|\d)\s+'.preg_quote($child, '/').'\s*$/iu',
+            '/^\s*(?:i have\s+)?(?:two|three|four|five|six|\d)\s+'.preg_quote($child, '/')
+                .'\s*(?:\band (?:a (?:job|dog|cat|house)|no (?:time|sleep)|work)\b.*)?$/iu',
             $sentence,
         ) === 1;
     }

@@ -20,4 +20,16 @@ final readonly class Item
         public bool $known = true,
     ) {
     }
+
+    /** One of two: the other stands in the name, as a text has it. */
+    public function or(self $other): self
+    {
+        return new self($this->amount, "$this->name or $other->amount $other->name", $this->exact, $this->known);
+    }
+
+    /** With the word that it may be left out. */
+    public function leftOpen(bool $open): self
+    {
+        return $open ? new self($this->amount, "$this->name (optional)", $this->exact, $this->known) : $this;
+    }
 }

@@ -46,7 +46,7 @@ final readonly class Items
     /** Words before which a name ends. */
     private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:and|then|in|into|for|until|till|til|which|that|with'
         .'|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep'
-        .'|apply|freeze|chill|strain|after|from|each)\b).*$/isu';
+        .'|apply|freeze|chill|strain|after|from|each|if)\b).*$/isu';
 
     private const LONGEST_NAME = 8;
 
@@ -177,7 +177,12 @@ final readonly class Items
             $region = $after
                 ? substr($text, $end, ($quantities[$n + 1][1] ?? strlen($text)) - $end)
                 : $lead;
-            $items[] = $after ? $this->following($amount, $region) : $this->preceding($amount, $region);
+            $item = $after ? $this->following($amount, $region) : $this->preceding($amount, $region);
+            if ($after && $items !== [] && $item->known && preg_match('/\bor\s*$/iu', $lead) === 1) {
+                // "100 g shea or 80 g mango butter" is one of the two.
+                $item = array_pop($items)->or($item);
+            }
+            $items[] = $item;
         }
 
         return $items;
@@ -189,9 +194,24 @@ final readonly class Items
         $region = preg_replace(self::BETWEEN, '', $region) ?? $region;
         $known = $this->longest($region);
 
+        $named = trim(preg_replace(self::END, '', $region) ?? $region);
+
         return $known === ''
-            ? $this->nearly($amount, trim(preg_replace(self::END, '', $region) ?? $region))
-            : new Item($amount, $known, true);
+            ? $this->nearly($amount, $named)->leftOpen(Choices::opens(mb_substr($region, mb_strlen($named))))
+            : new Item($amount, $known.$this->open($region, $known), true);
+    }
+
+    /** What follows a name and leaves it open: "or argan oil", "if you have it"; "" for nothing. */
+    private function open(string $region, string $known): string
+    {
+        $rest = mb_substr($region, mb_strlen($known));
+        if (str_starts_with($region, $known) && preg_match('/^\s*,?\s*\(?\s*or\s+(?!\d)(.+)$/isu', $rest, $m) === 1) {
+            $other = $this->longest($m[1]);
+
+            return $other === '' ? '' : ' or '.$other;
+        }
+
+        return str_starts_with($region, $known) && Choices::opens($rest) ? ' (optional)' : '';
     }
 
     /** With the name at the end of what stands before its amount. */

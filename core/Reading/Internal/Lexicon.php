@@ -16,7 +16,7 @@ final readonly class Lexicon
     public const LANGUAGES = ['en', 'de', 'fr', 'es', 'pt', 'it', 'nl'];
 
     private const PHRASES = [
-        'of', 'and', 'fill', 'equal', 'each', 'correct', 'not', 'degrees', 'half', 'articles', 'words',
+        'of', 'and', 'fill', 'equal', 'each', 'correct', 'not', 'degrees', 'half', 'articles', 'words', 'or',
     ];
 
     /** Different words of a language from which a text is taken to be written in it. */
@@ -30,7 +30,7 @@ final readonly class Lexicon
      * @param  array<string, string>  $acts to the English verb: "fondre" is "melt"
      * @param  array<string, string>  $forms to dried, fresh, powder, melted
      * @param  array<string, list<string>>  $phrases "of", "and", "fill", "equal", "each", "correct", "not", "degrees",
-     *     "half", "articles", "words"
+     *     "half", "articles", "words", "or"
      */
     private function __construct(
         public string $language,

@@ -5,25 +5,34 @@ declare(strict_types=1);
 namespace Crown\Reading\Internal;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\NameMatch;
+use Crown\Reading\Knowledge;
 use Crown\Reading\ReadingError;
+use Crown\Reading\Settled;
 
 /**
- * What the names in a text may mean. Each is looked up once, however often it stands there, and a text with more of
- * them than any recipe has is refused before it takes long.
+ * What the names in a text may mean: what was settled before, the oils of the studio, then the catalogue. Each is
+ * looked up once, however often it stands there, and a text with more of them than any recipe has is refused before it
+ * takes long.
  */
 final class Names
 {
+    public const MATCHES = 4;
+
     /** Different names in one text. Three hundred lines, each asked for whole and in pieces, stay far below. */
     private const MOST = 1_000;
 
-    private const MATCHES = 4;
+    private readonly Own $own;
 
     /** @var array<string, list<NameMatch>> by what was asked for */
     private array $known = [];
 
-    public function __construct(private readonly Catalogue $catalogue)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Knowledge $knowledge = new Knowledge(),
+    ) {
+        $this->own = new Own($catalogue, $knowledge);
     }
 
     /** Before another text. */
@@ -35,7 +44,21 @@ final class Names
     /** Whether a thing is called just so. */
     public function exactly(string $name): bool
     {
-        return $this->catalogue->isCalled($name);
+        return $this->catalogue->isCalled($name) || $this->settled($name) !== null || $this->own->meant($name) !== [];
+    }
+
+    /** What a name was settled as before; null when it was not, or what it meant is no more. */
+    public function settled(string $name): ?Settled
+    {
+        $settled = $this->knowledge->settled($name);
+
+        return $settled !== null && $this->catalogue->has($settled->ingredient) ? $settled : null;
+    }
+
+    /** @return Ingredient|null null when there is none by this id */
+    public function byId(string $id): ?Ingredient
+    {
+        return $id !== '' && $this->catalogue->has($id) ? $this->catalogue->get($id) : null;
     }
 
     /**
@@ -49,6 +72,26 @@ final class Names
             throw ReadingError::tooManyNames(self::MOST);
         }
 
-        return $this->known[$name] ??= $this->catalogue->search($name, self::MATCHES);
+        return $this->known[$name] ??= $this->found($name);
+    }
+
+    /** @return list<NameMatch> */
+    private function found(string $name): array
+    {
+        $settled = $this->settled($name);
+        $own = $settled === null ? $this->own->meant($name) : [];
+        if ($own !== []) {
+            return $own;
+        }
+        $found = $this->catalogue->search($name, self::MATCHES);
+        if ($settled === null) {
+            return $found;
+        }
+        $first = $this->catalogue->get($settled->ingredient);
+
+        return [
+            new NameMatch($first, 1.0, $settled->written),
+            ...array_values(array_filter($found, static fn (NameMatch $m): bool => $m->ingredient->id !== $first->id)),
+        ];
     }
 }

@@ -22,6 +22,11 @@ final readonly class Plain
     /** What is said in other languages too, in the words that the later stages know. */
     private const SAYINGS = [
         'fill' => 'to fill', 'equal' => 'equal parts', 'each' => 'each', 'not' => 'no', 'correct' => 'no sorry',
+        'or' => 'or',
+    ];
+
+    private const LINKING = [
+        'the', 'with', 'plus', 'to', 'in', 'into', 'then', 'also', 'some', 'x', 'about', 'is', 'are',
     ];
 
     /** Most words that a unit has: "colheres de sopa". */
@@ -48,6 +53,39 @@ final readonly class Plain
         }
 
         return false;
+    }
+
+    /** @return non-empty-string what finds a time: "10 to 12 minutes", "6 Wochen", "overnight" */
+    public function times(): string
+    {
+        $units = array_merge(...array_map(static fn (Lexicon $l): array => array_keys($l->times), $this->lexicons));
+        $number = '(?:\d+(?:[.,]\d+)?|½|¼|¾|an?|half an?|two|three|four|five|six|ten)';
+
+        $much = "$number\\s*(?:(?:-|–|to|bis|à|a)\\s*$number\\s*)?";
+
+        return '/\b(?<!once )(?<!twice )(?<!times )(?:'.$much.'(?:'.self::anyOf($units).')\b|overnight\b)/iu';
+    }
+
+    /** @return non-empty-string what finds a temperature: "75 C", "140 °F", "40 Grad" */
+    public function heats(): string
+    {
+        return '/-?\d{1,3}\s*(?:(?:°|º|'.self::anyOf($this->phrases('degrees')).')\s*[CF]?|[CF])(?!\p{L})/iu';
+    }
+
+    /** @return list<string> small words, of no meaning by themselves */
+    public function linking(): array
+    {
+        $small = array_map($this->phrases(...), ['of', 'and', 'articles', 'each', 'or']);
+
+        return array_merge(self::LINKING, ...$small);
+    }
+
+    /** @param  list<string>  $words */
+    private static function anyOf(array $words): string
+    {
+        usort($words, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
+
+        return implode('|', array_map(static fn (string $w): string => preg_quote($w, '/'), $words));
     }
 
     public function row(string $row): string

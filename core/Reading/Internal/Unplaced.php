@@ -6,6 +6,7 @@ namespace Crown\Reading\Internal;
 
 use Crown\Formula\Step;
 use Crown\Measure\Amount;
+use Crown\Reading\Choice;
 use Crown\Reading\ReadLine;
 
 /** Figures of a row that no rule could place: they are shown, so that none is lost in silence. */
@@ -29,7 +30,7 @@ final class Unplaced
     public static function figures(string $row, array $lines, array $steps): array
     {
         $placed = array_map(self::plain(...), self::in(implode(' ', [
-            ...array_map(static fn (ReadLine $l): string => $l->amount.' '.$l->name, $lines),
+            ...array_map(self::told(...), $lines),
             ...array_map(static fn (Step $s): string => $s->text, $steps),
         ])));
 
@@ -37,6 +38,15 @@ final class Unplaced
             self::in(self::reckoned($row)),
             static fn (string $figure): bool => ! in_array(self::plain($figure), $placed, true),
         )));
+    }
+
+    private static function told(ReadLine $line): string
+    {
+        return implode(' ', [
+            $line->writtenAmount,
+            $line->name,
+            ...array_map(static fn (Choice $c): string => $c->amount, $line->choices),
+        ]);
     }
 
     /** A row without what is taken back or negated, and with what is multiplied as its product. */

@@ -797,6 +797,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/read/dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin to make one fresh dose of a recipe */
+        post: operations["read.dose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/read/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Remember what a name means in recipes */
+        put: operations["read.settle"];
+        post?: never;
+        /** Forget what a name was settled as */
+        delete: operations["read.forget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/read/steep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin the steep that a recipe holds, and put the rest on the bench with the oil it will give */
+        post: operations["read.steep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reshare": {
         parameters: {
             query?: never;
@@ -1378,6 +1430,22 @@ export interface components {
                 name: string;
                 score: number;
             }[];
+            /** @description The amount as it was read in the text; "" for none. */
+            written_amount: string;
+            /** @description What the text names in its place. */
+            choices: {
+                id: string;
+                name: string;
+                written: string;
+                amount: string | null;
+            }[];
+            /** @description Whether the text leaves it open. */
+            optional: boolean;
+            /**
+             * @description Who says what it is: its own words, the maker, or the studio, which settled the name before.
+             * @enum {string}
+             */
+            settled_by: "text" | "maker" | "studio";
         };
         ReadStep: {
             text: string;
@@ -1395,14 +1463,16 @@ export interface components {
                 audience: string;
                 words: string;
             } | null;
-            /** @description Words of the text as it was pasted and what they became, in its order; start and end in characters. */
+            /** @description Words of the text as it was pasted and what they became, in its order, none over another; start and end in characters. */
             spans: {
                 start: number;
                 end: number;
                 /** @enum {string} */
-                fate: "title" | "heading" | "amount" | "name" | "step" | "yield" | "negated" | "remark" | "unplaced";
+                fate: "title" | "heading" | "amount" | "name" | "form" | "alternative" | "step" | "time" | "temperature" | "yield" | "audience" | "negated" | "remark" | "unplaced";
                 /** @description Number of the line or step, from 1. */
                 of: number | null;
+                /** @description Why, in a sentence. */
+                why: string;
             }[];
             /** @description Figures that stand in no line and no step. */
             unplaced: {
@@ -1414,6 +1484,18 @@ export interface components {
             yield: {
                 grams?: number;
                 millilitres?: number;
+                jars?: number;
+            } | null;
+            /** @description By how many times it says that it may be made. */
+            times: number[];
+            /** @description What of it is a steep of its own: numbers of its lines, from 1. */
+            steep: {
+                herbs: number[];
+                oils: number[];
+                method: string;
+                days: number;
+                celsius: number | null;
+                minutes: number | null;
             } | null;
         };
         Change: {
@@ -1683,6 +1765,15 @@ export interface components {
             assessment: components["schemas"]["Assessment"];
             /** @description What it claims of itself and what does not fit what was reckoned, in sentences. */
             disagreements: string[];
+            /** @description Ids of the formula's lines that may be another thing, or another amount: so may be what was found of them. */
+            doubtful: string[];
+            /** @description Whether ounces are by weight or by volume: asked once, where it matters. */
+            ounces: {
+                by_volume: boolean;
+                changes: string;
+            } | null;
+            /** @description What one use takes of a product of this kind, estimated. */
+            dose_grams: number;
         };
         IngredientRow: {
             id: string;
@@ -2072,6 +2163,16 @@ export interface components {
         };
         ReadAsk: {
             text: string;
+            corrections?: components["schemas"]["Correction"][];
+            /**
+             * @description What an ounce of a liquid is; by weight where nothing is said.
+             * @enum {unknown}
+             */
+            ounces?: "weight" | "volume" | null;
+            /** @description Whom it is for, where the maker says so. */
+            audience?: string | null;
+            /** @description How many times of what is written is made. */
+            times?: number | null;
         };
         VersionDraft: {
             note: string;
@@ -3026,6 +3127,33 @@ export interface components {
         PhotoDraft: {
             /** Format: binary */
             photo: string;
+        };
+        /** @description What the maker says of one place in a text, known by its words. */
+        Correction: {
+            row: string;
+            /** @description As it was read there; empty where no ingredient was read. */
+            name: string | null;
+            /** @description As it was read there, or the figure that nothing took. */
+            amount: string | null;
+            ingredient?: string | null;
+            form?: string | null;
+            /** @description The amount that is meant. */
+            says?: string | null;
+            /** @description No ingredient, or no amount. */
+            out?: boolean;
+        };
+        SettledName: {
+            written: string;
+            ingredient: string;
+            form: string | null;
+        };
+        ForgetName: {
+            written: string;
+        };
+        SteepBegun: {
+            steep_id: number;
+            formula_id: number;
+            name: string;
         };
     };
     responses: never;
@@ -5880,6 +6008,208 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadAnswer"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "read.dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "read.settle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettledName"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettledName"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "read.forget": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForgetName"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "read.steep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SteepBegun"];
                 };
             };
             /** @description Not in this studio */

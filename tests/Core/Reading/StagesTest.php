@@ -225,12 +225,58 @@ final class StagesTest extends CoreTestCase
         ]];
         yield 'figures of nothing' => ["Oil\nIn week 12 it was 30 g castor oil and 20 g olive oil on a 3c head.", [
             'title 0: Oil',
+            'remark 1: In week',
             'unplaced 0: 12',
+            'remark 1: it was',
             'amount 1: 30 g',
             'name 1: castor oil',
             'amount 2: 20 g',
             'name 2: olive oil',
             'unplaced 0: 3',
+            'remark 2: c head',
+        ]];
+        yield 'either, or neither' => [<<<'TXT'
+            Oil
+            2 tbsp almond or jojoba oil
+            9 g dried nettle, if you have it
+            never glycerin
+            TXT, [
+            'title 0: Oil',
+            'amount 1: 2 tbsp',
+            'name 1: almond',
+            'alternative 1: jojoba oil',
+            'amount 2: 9 g',
+            'form 2: dried',
+            'name 2: nettle',
+            'alternative 2: if you have it',
+            'negated 0: never glycerin',
+        ]];
+        yield 'times and heats' => ["Oil\n2 x 113 g tubs of shea butter\nMelt at 75 C for 10 minutes. Then chill it.", [
+            'title 0: Oil',
+            'amount 1: 2 x 113 g tubs of',
+            'name 1: shea butter',
+            'step 1: Melt at',
+            'temperature 1: 75 C',
+            'step 1: for',
+            'time 1: 10 minutes',
+            'step 2: Then chill it.',
+        ]];
+        yield 'another language' => ["Öl\n60 g Sheabutter\n10 Minuten bei 70 Grad schmelzen", [
+            'title 0: Öl',
+            'amount 1: 60 g',
+            'name 1: Sheabutter',
+            'time 1: 10 Minuten',
+            'step 1: bei',
+            'temperature 1: 70 Grad',
+            'step 1: schmelzen',
+        ]];
+        yield 'whom it is for, and how long' => ["Oil for my 5 yr old\n30 g olive oil\nKeeps 6 months, stir it", [
+            'remark 0: Oil for my',
+            'audience 0: 5 yr old',
+            'amount 1: 30 g',
+            'name 1: olive oil',
+            'yield 0: Keeps 6 months',
+            'remark 0: stir it',
         ]];
         yield 'a page' => ['<p>Oil</p><p>30 g castor oil</p>', [
             'title 0: Oil',

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steep;
+
+use App\Formula\ReadRequest;
+use App\Formula\ReadText;
+use App\Support\Speaks;
+use Illuminate\Http\JsonResponse;
+
+/** A pasted recipe with a steep in it, begun over HTTP. */
+final class RecipeSteepController
+{
+    #[Speaks(
+        'SteepBegun',
+        'ReadAsk',
+        201,
+        'Begin the steep that a recipe holds, and put the rest on the bench with the oil it will give',
+    )]
+    public function __invoke(ReadRequest $request, ReadText $read, SteepFromRecipe $begin): JsonResponse
+    {
+        [$steep, $formula] = $begin($read($request));
+
+        return new JsonResponse(['steep_id' => $steep->id, 'formula_id' => $formula->id, 'name' => $steep->name], 201);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Assessment\Checks;
+
+use Crown\Assessment\Check;
+use Crown\Assessment\Examined;
+use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
+
+/** Is there an oil in it that still stands on its plants? */
+final readonly class Awaited implements Check
+{
+    public function examine(Examined $subject): array
+    {
+        $findings = [];
+        foreach ($subject->composition->portions as $portion) {
+            $day = $portion->ingredient->provenance->awaited;
+            if ($day !== null) {
+                $findings[] = new Finding(
+                    'lot.awaited',
+                    Severity::Stop,
+                    [$portion],
+                    ['share, %' => $portion->share->scaled(100)],
+                    'steeps',
+                    [],
+                    about: [$day->format('j F Y')],
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Reading\Choice;
+
+/** What a line leaves open: "shea or 80 g mango butter", "rosemary, if you have it". */
+final readonly class Choices
+{
+    public const OPEN = '/[\s,(–—-]*\b(?:optional(?:ly)?|if (?:you|u) (?:have|like|want|wish|fancy|can (?:find|get))'
+        .'(?: (?:it|one|any|some|to|them))?|if (?:available|desired|liked|wanted)'
+        .'|(?:or|can) (?:leave|left|be left) (?:it |this )?out)\b[).!]*/iu';
+
+    /** What the last is called, the others are: "sweet almond or jojoba oil". */
+    private const KIND = '/\s+(?<kind>essential oils?|e\.?o\.?s?|oils?|butters?|wax|powder|extract|gel)$/iu';
+
+    private const LONGEST = 120;
+
+    public function __construct(private Entries $entries)
+    {
+    }
+
+    /** Whether words begin with those that leave open what stands before them. */
+    public static function opens(string $words): bool
+    {
+        return preg_match('/^[\s,(]*'.mb_substr(self::OPEN, mb_strlen('/[\s,(–—-]*')), $words) === 1;
+    }
+
+    /**
+     * A name without the words that leave it open.
+     *
+     * @return array{string, bool} the name, and whether it was left open
+     */
+    public static function optional(string $name): array
+    {
+        $shorter = trim(preg_replace(self::OPEN, '', $name) ?? $name, ' ,');
+
+        return $shorter === $name || $shorter === '' ? [$name, false] : [$shorter, true];
+    }
+
+    /**
+     * A name that offers several, as the first of them and the others. What is not all known is one name.
+     *
+     * @return array{string, list<Choice>}
+     */
+    public function in(string $name): array
+    {
+        $plain = preg_replace('/\(\s*or\b([^)]*)\)/iu', ' or $1', $name) ?? $name;
+        if (mb_strlen($plain) > self::LONGEST || preg_match('/\bor\b/iu', $plain) !== 1) {
+            return [$name, []];
+        }
+        $pieces = self::ofOneKind(preg_split('/\s*,?\s*\bor\b\s*/iu', trim($plain)) ?: []);
+        $choices = [];
+        foreach ($pieces as $piece) {
+            [$called, $amount] = $this->entries->split($piece);
+            $best = $this->entries->matches($called)[0] ?? null;
+            if ($best === null || $best->score < Entries::SURE || isset($choices[$best->ingredient->id])) {
+                return [$name, []];
+            }
+            $choices[$best->ingredient->id] = new Choice($best->ingredient, $called, $amount);
+        }
+        $choices = array_values($choices);
+
+        return count($choices) < 2 || $choices[0]->amount !== ''
+            ? [$name, []]
+            : [$choices[0]->written, array_slice($choices, 1)];
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return list<string>
+     */
+    private static function ofOneKind(array $names): array
+    {
+        if (preg_match(self::KIND, (string) end($names), $m) !== 1) {
+            return $names;
+        }
+
+        return array_map(
+            static fn (string $n): string => preg_match('/^(?:[\d.,\/]+.*|.*\b(?:oils?|butters?|wax|e\.?o\.?s?'
+                .'|powder|extract|gel|juice|water))$/iu', $n) === 1 ? $n : $n.' '.$m['kind'],
+            $names,
+        );
+    }
+}
