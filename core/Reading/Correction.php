@@ -62,6 +62,6 @@ final readonly class Correction
     /** A row as it is compared: what stands around it does not count. */
     private static function plain(string $row): string
     {
-        return trim(preg_replace('/\s+/u', ' ', $row) ?? $row);
+        return trim(preg_replace('/\s+/u', ' ', Source::row($row)) ?? $row);
     }
 }

@@ -7,6 +7,7 @@ namespace Crown\Reading;
 use Crown\Catalogue\NameMatch;
 use Crown\Formula\Phase;
 use Crown\Measure\Figure;
+use Crown\Reading\Internal\Names;
 use JsonSerializable;
 
 /** One ingredient line of a pasted recipe, as it was understood. */
@@ -29,6 +30,7 @@ final readonly class ReadLine implements JsonSerializable
      * @param  string|null  $written the amount as it was read, where another one counts now
      * @param  int  $row number of its row in the source; -1 for none
      * @param  SettledBy  $by who says what it is
+     * @param  string  $place its row as it was pasted, by which it is found again; "" for none
      */
     public function __construct(
         public string $text,
@@ -45,6 +47,7 @@ final readonly class ReadLine implements JsonSerializable
         ?string $written = null,
         public int $row = -1,
         public SettledBy $by = SettledBy::Text,
+        public string $place = '',
     ) {
         $this->writtenAmount = $written ?? $amount;
     }
@@ -55,9 +58,9 @@ final readonly class ReadLine implements JsonSerializable
     }
 
     /** The same with the place that it has in the text. */
-    public function on(int $row): self
+    public function on(int $row, string $place): self
     {
-        return $this->but(row: $row);
+        return $this->but(row: $row, place: $place);
     }
 
     /** The same with a question about it. */
@@ -97,6 +100,7 @@ final readonly class ReadLine implements JsonSerializable
             $other->writtenAmount,
             $other->row,
             $by,
+            $other->place,
         );
     }
 
@@ -111,6 +115,7 @@ final readonly class ReadLine implements JsonSerializable
         ?array $choices = null,
         ?bool $optional = null,
         ?int $row = null,
+        ?string $place = null,
     ): self {
         return new self(
             $this->text,
@@ -127,6 +132,7 @@ final readonly class ReadLine implements JsonSerializable
             $this->writtenAmount,
             $row ?? $this->row,
             $this->by,
+            $place ?? $this->place,
         );
     }
 
@@ -146,6 +152,7 @@ final readonly class ReadLine implements JsonSerializable
     public function jsonSerialize(): array
     {
         return [
+            'row' => $this->place,
             'text' => $this->text,
             'understood' => $this->understood->value,
             'ingredient' => $this->ingredient() === '' ? null : $this->ingredient(),
@@ -160,6 +167,7 @@ final readonly class ReadLine implements JsonSerializable
             'choices' => $this->choices,
             'optional' => $this->optional,
             'settled_by' => $this->by->value,
+            'memorable' => $this->name !== '' && ! Names::isKind($this->name),
             'alternatives' => array_map(
                 static fn (NameMatch $m): array => [
                     'id' => $m->ingredient->id,

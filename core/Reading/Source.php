@@ -56,7 +56,7 @@ final readonly class Source
     }
 
     /** A row without quoting, hidden signs and odd spaces; cells stay apart: only what stands around it goes. */
-    private static function row(string $written): string
+    public static function row(string $written): string
     {
         $row = preg_replace(self::HIDDEN, '', $written) ?? '';
         $row = str_replace(["\u{00a0}", "\u{202f}", "\u{2009}"], ' ', $row);

@@ -113,7 +113,7 @@ final class ReadTest extends StudioTestCase
         self::assertSame('infant', $this->answer($text, ['audience' => 'infant'])['formula']['audience']);
     }
 
-    public function test_a_steep_in_a_recipe_is_begun_and_its_oil_is_on_the_bench_before_it_is_strained_and_after(): void
+    public function test_a_steep_in_a_recipe_is_begun_and_its_oil_is_on_the_bench_before_straining_and_after(): void
     {
         self::assertSame(
             [

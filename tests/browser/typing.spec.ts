@@ -86,22 +86,6 @@ test('a hostile paste is answered and lost nothing', async ({ page }) => {
     await expect(page.getByRole('heading', { name: 'What was understood' })).toBeVisible();
 });
 
-test('a figure that became nothing is shown in the text, and a name nobody knows is asked about', async ({ page }) => {
-    await enter(page);
-    await page.goto('/formulas/paste');
-    const box = page.getByLabel("The recipe's text");
-    await box.fill('🌿 Week 12: 30 g castor oil, 20 g olive oil and 10 g dragon oil, all of it for a 3c head of hair.');
-    await expect(page.getByRole('heading', { name: 'Figures in no line and no step' })).toBeVisible();
-    await page.getByRole('button', { name: 'Show 12 in the text' }).click();
-    const selected = await box.evaluate((e: HTMLTextAreaElement) => e.value.slice(e.selectionStart, e.selectionEnd));
-    expect(selected).toBe('12');
-    await expect(page.getByText('"dragon oil" is not in the catalogue.')).toBeVisible();
-    await expect(page.getByLabel('Amount of dragon oil')).toHaveValue('10 g');
-    await box.fill('Oil\n30 g castor oil\nMakes 300 g');
-    await expect(page.getByText('It says "Makes 300 g". Its amounts come to 30 g.')).toBeVisible();
-    await expect(page.getByRole('heading', { name: 'Figures in no line and no step' })).toHaveCount(0);
-});
-
 test('the bench is worked by keyboard', async ({ page }) => {
     await enter(page);
     await onBench(page, RECIPE);

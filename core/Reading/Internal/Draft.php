@@ -146,7 +146,7 @@ final class Draft
     private function unplaced(int $n, string $figure): void
     {
         $of = $this->listed[$n]->of;
-        foreach ($this->as->in($this->written[$n]) as $said) {
+        foreach ($this->as->in($this->placeOf($of)) as $said) {
             if ($said->amount === $figure) {
                 $said->out && $this->spans->figure($of, $figure, Fate::Remark, self::YOU_SAID);
 
@@ -166,7 +166,7 @@ final class Draft
     {
         $kept = [];
         foreach ($lines as $line) {
-            $said = $this->as->about($this->writtenRow($line), $line->name, $line->writtenAmount);
+            $said = $this->as->about($line->place, $line->name, $line->writtenAmount);
             if ($said !== null && $said->out) {
                 $this->spans->words($line->row, $line->name, Fate::Remark, 0, self::YOU_SAID)
                     || $this->spans->row($line->row, Fate::Remark, 0, self::YOU_SAID);
@@ -175,25 +175,27 @@ final class Draft
             }
             $kept[] = $said === null ? $line : $this->entries->corrected($line, $said);
         }
-        foreach ($this->written as $n => $row) {
+        foreach (array_keys($this->written) as $n) {
+            $row = $this->placeOf($this->listed[$n]->of);
             foreach ($this->as->in($row) as $said) {
                 $added = $this->entries->added($row, $said);
-                $kept = $added === null ? $kept : [...$kept, $added->on($this->listed[$n]->of)];
+                $kept = $added === null ? $kept : [...$kept, $added->on($this->listed[$n]->of, $row)];
             }
         }
 
         return $kept;
     }
 
-    private function writtenRow(ReadLine $line): string
+    /** A row of the source as it was pasted: by that its places are found again. */
+    private function placeOf(int $of): string
     {
-        foreach ($this->listed as $n => $row) {
-            if ($row->of === $line->row) {
-                return $this->written[$n];
-            }
+        $shown = $this->spans->shown($of);
+        if ($shown !== '') {
+            return $shown;
         }
+        $n = array_search($of, array_map(static fn (Row $r): int => $r->of, $this->listed), true);
 
-        return $line->text;
+        return $n === false ? '' : $this->written[$n];
     }
 
     /**
@@ -205,7 +207,11 @@ final class Draft
         $texts = array_map(static fn (Step $s): string => $s->text, $this->steps);
 
         return array_map(
-            fn (ReadLine $l): ReadLine => $l->on($this->writtenSteps[(int) array_search($l->text, $texts, true)][1]),
+            function (ReadLine $line) use ($texts): ReadLine {
+                $row = $this->writtenSteps[(int) array_search($line->text, $texts, true)][1];
+
+                return $line->on($row, $this->placeOf($row));
+            },
             Passing::onlyInSteps($this->steps, $lines, $this->entries),
         );
     }
@@ -339,7 +345,7 @@ final class Draft
     private function add(array $lines, bool $placed = true): bool
     {
         foreach ($lines as $line) {
-            $this->lines[] = ($placed ? $line->under($this->phase) : $line)->on($this->at);
+            $this->lines[] = ($placed ? $line->under($this->phase) : $line)->on($this->at, $this->placeOf($this->at));
         }
         if (count($this->lines) > Formula::MOST_LINES) {
             throw ReadingError::tooManyIngredients(Formula::MOST_LINES);
@@ -368,7 +374,8 @@ final class Draft
         }
         $this->does(Instructions::steps($bare), $row);
         foreach ($several as $item) {
-            $this->passing[] = $this->entries->placed($row, $item->name, $item->amount)->on($this->at);
+            $said = $this->entries->placed($row, $item->name, $item->amount);
+            $this->passing[] = $said->on($this->at, $this->placeOf($this->at));
         }
         if (count($this->steps) > Formula::MOST_STEPS) {
             throw ReadingError::tooManySteps(Formula::MOST_STEPS);
@@ -488,6 +495,7 @@ final class Draft
         $known = $this->entries->known($row) >= Entries::SURE;
 
         return preg_match('/\?+$/u', $row) === 1
+            || (! $figures && ! $known && preg_match('/^\(.*\)$/u', $row) === 1)
             || (ForWhom::in($row) !== [] && ! $known)
             || (! $known && Rows::isRemarks($row) && ! Instructions::begins($row))
             || (! $figures && ! $known && Rows::isInCapitals($row) && $this->items->in($next) !== []);

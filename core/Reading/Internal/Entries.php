@@ -48,12 +48,6 @@ final readonly class Entries
 
     private const HARDLY_PERCENT = 10.0;
 
-    /** What kind of thing is wanted, and not which. */
-    private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some'
-        .'|favou?rite|chosen|preferred|cosmetic)\s+)*(?<kind>preservatives?|emulsifiers?|antioxidants?'
-        .'|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?'
-        .'|powders?|extracts?|starch|clay)$/iu';
-
     /** Words that say how it was bought, not what it is. */
     private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed'
         .'|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice'
@@ -306,10 +300,10 @@ final readonly class Entries
 
             return self::unknown($row, $name, $amount, $form, $matches, $why);
         }
-        $kind = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
-        if ($best->score < self::EXACT && preg_match(self::KIND_ALONE, $kind, $m) === 1) {
+        $kind = Names::kind($name);
+        if ($kind !== '' && $best->score < self::EXACT) {
             // Whatever is nearest by name would be an ingredient of our own invention: none is taken, none is offered.
-            $which = sprintf('Which %s is meant?', mb_strtolower($m['kind']));
+            $which = sprintf('Which %s is meant?', $kind);
 
             return self::unknown($row, $name, $amount, '', [], $which);
         }

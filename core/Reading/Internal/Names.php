@@ -23,6 +23,12 @@ final class Names
     /** Different names in one text. Three hundred lines, each asked for whole and in pieces, stay far below. */
     private const MOST = 1_000;
 
+    /** What kind of thing is wanted, and not which. */
+    private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some'
+        .'|favou?rite|chosen|preferred|cosmetic)\s+)*(?<kind>preservatives?|emulsifiers?|antioxidants?'
+        .'|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?'
+        .'|powders?|extracts?|starch|clay)$/iu';
+
     private readonly Own $own;
 
     /** @var array<string, list<NameMatch>> by what was asked for */
@@ -47,10 +53,24 @@ final class Names
         return $this->catalogue->isCalled($name) || $this->settled($name) !== null || $this->own->meant($name) !== [];
     }
 
+    /** Whether a name says only what kind of thing is wanted: such a one is another each time. */
+    public static function isKind(string $name): bool
+    {
+        return self::kind($name) !== '';
+    }
+
+    /** The kind of thing that is wanted, where a name says no more; "" where it does. */
+    public static function kind(string $name): string
+    {
+        $bare = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
+
+        return preg_match(self::KIND_ALONE, $bare, $m) === 1 ? mb_strtolower($m['kind']) : '';
+    }
+
     /** What a name was settled as before; null when it was not, or what it meant is no more. */
     public function settled(string $name): ?Settled
     {
-        $settled = $this->knowledge->settled($name);
+        $settled = self::isKind($name) ? null : $this->knowledge->settled($name);
 
         return $settled !== null && $this->catalogue->has($settled->ingredient) ? $settled : null;
     }

@@ -86,6 +86,12 @@ final class Spans
         return $spans;
     }
 
+    /** What of a row is in the pasted text. */
+    public function shown(int $row): string
+    {
+        return $this->shown[$row] ?? '';
+    }
+
     /** A whole row. */
     public function row(int $row, Fate $fate, int $of = 0, string $why = ''): true
     {

@@ -1410,6 +1410,8 @@ export interface components {
             first: string;
         };
         ReadLine: {
+            /** @description Its row as it was pasted: by this a correction finds it again. */
+            row: string;
             text: string;
             /** @enum {string} */
             understood: "yes" | "doubtful" | "no";
@@ -1446,6 +1448,8 @@ export interface components {
              * @enum {string}
              */
             settled_by: "text" | "maker" | "studio";
+            /** @description Whether its name can be remembered: "essential oil" is another each time. */
+            memorable: boolean;
         };
         ReadStep: {
             text: string;

@@ -65,7 +65,9 @@ export const evaluate = (body: Schemas['FormulaDraft'], signal?: AbortSignal) =>
 export const cure = (body: Schemas['CureAsk']) => got(api.POST('/api/cure', { body }));
 export const reshare = (body: Schemas['ReshareAsk']) => got(api.POST('/api/reshare', { body }));
 export const design = (body: Schemas['DesignAsk'], signal: AbortSignal) => got(api.POST('/api/design', { body, signal }));
-export const read = (text: string, signal: AbortSignal) => got(api.POST('/api/read', { body: { text }, signal }));
+export const read = (body: Schemas['ReadAsk'], signal: AbortSignal) => got(api.POST('/api/read', { body, signal }));
+export const settleName = (body: Schemas['SettledName']) => got(api.PUT('/api/read/names', { body }));
+export const forgetName = (body: Schemas['ForgetName']) => done(api.DELETE('/api/read/names', { body }));
 export const waterPlan = (body: Schemas['FormulaDraft']) => got(api.POST('/api/water', { body }));
 export const loadPlan = (body: Schemas['FormulaDraft']) => got(api.POST('/api/load', { body }));
 export const stockOf = (body: Schemas['FormulaDraft']) => got(api.POST('/api/stock', { body }));
@@ -80,6 +82,18 @@ export const useSaveFormula = () =>
 
 export const useStartFormula = () =>
     useMake((body: Schemas['FormulaDraft'], keyed) => got(api.POST('/api/formulas', { body, ...keyed })), { stale: [['formulas']] });
+
+/** The steep that a recipe holds, begun; the rest of it on the bench. */
+export const useBeginSteep = () =>
+    useMake((body: Schemas['ReadAsk'], keyed) => got(api.POST('/api/read/steep', { body, ...keyed })), {
+        stale: [['formulas'], ['steeps'], ['today']],
+    });
+
+/** As much of a recipe as one use takes, begun at the counter. */
+export const useMakeDose = () =>
+    useMake((body: Schemas['ReadAsk'], keyed) => got(api.POST('/api/read/dose', { body, ...keyed })), {
+        stale: [['formulas'], ['batches'], ['today']],
+    });
 
 export const useStartSkeleton = () =>
     useMake((body: Schemas['SkeletonAsk'], keyed) => got(api.POST('/api/formulas/skeleton', { body, ...keyed })), {

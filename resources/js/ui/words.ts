@@ -45,6 +45,16 @@ export function sayDate(date: string, today = todayDate()): string {
     return longDate(date);
 }
 
+/** How long: "30 s", "45 min", "1 h 30 min", "4 weeks". */
+export function sayMinutes(minutes: number): string {
+    const of = (size: number, word: string): string => `${num(minutes / size)} ${word}${minutes / size === 1 ? '' : 's'}`;
+    if (minutes < 1) return `${num(minutes * 60)} s`;
+    if (minutes < 90) return `${num(minutes)} min`;
+    if (minutes < 1440) return `${Math.floor(minutes / 60)} h${minutes % 60 ? ` ${num(minutes % 60)} min` : ''}`;
+    if (minutes % 10_080 === 0 || minutes > 20_160) return of(10_080, 'week');
+    return of(1440, 'day');
+}
+
 /** The time of day where the studio is: "14:05". */
 export function sayTime(at: string): string {
     return new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone });

@@ -9,6 +9,8 @@ const props = defineProps<{
     preview?: (change: Schemas['Change']) => Promise<Schemas['Evaluation'] | null>;
     /** Whether a finding can be accepted here. */
     decides?: boolean;
+    /** Lines that may be another thing, or another amount: what is said of them may be otherwise too. */
+    doubtful?: string[];
 }>();
 const emit = defineEmits<{
     cure: [label: string, change: Schemas['Change']];
@@ -43,6 +45,10 @@ function accept(finding: Schemas['Finding']): void {
     deciding.value = '';
 }
 
+/** What says itself that a line was not understood needs no more words. */
+function isDoubtful(finding: Schemas['Finding']): boolean {
+    return !finding.code.endsWith('.unknown') && finding.lines.some((id) => props.doubtful?.includes(id));
+}
 function keyOf(finding: Schemas['Finding']): string {
     return finding.code + finding.lines.join();
 }
@@ -87,6 +93,7 @@ function leave(): void {
                             {{ finding.accepted ? 'Accepted' : SEVERITIES[finding.severity] }}.
                         </strong>
                         {{ finding.message }}
+                        <span v-if="isDoubtful(finding)" class="quiet">As far as its line was understood.</span>
                     </p>
                     <p v-if="finding.accepted">
                         Because: {{ finding.accepted }}

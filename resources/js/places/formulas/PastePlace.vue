@@ -1,172 +1,151 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { Problem, type Schemas } from '../../api/client';
-import { useLatest } from '../../api/latest';
-import { cure as cured, evaluate, read, useStartFormula } from '../../queries/formulas';
-import { findIngredients } from '../../queries/ingredients';
+import type { Schemas } from '../../api/client';
+import { cure as cured, useBeginSteep, useMakeDose, useStartFormula } from '../../queries/formulas';
 import { oneOf, valueIn } from '../../ui/events';
-import { tellProblem } from '../../ui/notice';
-import { AUDIENCES, fixed, KINDS, num } from '../../ui/words';
+import { tell, tellProblem } from '../../ui/notice';
+import { AUDIENCES, fixed, KINDS, num, sayMinutes } from '../../ui/words';
 import FindingsList from './FindingsList.vue';
-import IngredientPick from './IngredientPick.vue';
 import HowLink from '../../ui/HowLink.vue';
+import LitText from './LitText.vue';
+import { rowAt, type Lit } from './litText';
+import SettleCard from './SettleCard.vue';
+import { placeOf, usePasted, type Place, type ReadLine, type Said } from './usePasted';
 
-/** A scribbled recipe is pasted, read line by line, put right and kept as a formula. */
-
-const KEPT = 'pasted-recipe';
+/** A scribbled recipe is pasted and read where it stands; what is doubtful is settled, and it goes where it is wanted. */
 const EXAMPLE = `Sunday scalp oil
 1/2 cup jojoba oil
-3 heaped tbsp casto oil
+3 heaped tbsp castr oil
 a few drops of rosemary essential oil
 1 tsp vitamin e
 
 Method
 Stir together without heat. Pour into a dropper bottle.`;
 
-interface Settled {
-    ingredient: string;
-    name: string;
-    form: string;
-    phase: Schemas['FormulaLine']['phase'];
-}
-
 const router = useRouter();
-const text = ref(sessionStorage.getItem(KEPT) ?? '');
-const answer = shallowRef<Schemas['ReadAnswer'] | null>(null);
-const judged = shallowRef<Schemas['Assessment'] | null>(null);
-const problem = ref('');
-// What the maker settled, by what the line says, so that it outlives further typing.
-const settled = ref<Record<string, Settled>>({});
-const amounts = ref<Record<string, string>>({});
-const audience = ref<Schemas['Formula']['audience'] | ''>('');
-const busy = ref(false);
+const pasted = usePasted();
+const { text, settled, answer, problem, lines } = pasted;
+const box = useTemplateRef<InstanceType<typeof LitText>>('box');
 const starting = useStartFormula();
+const steeping = useBeginSteep();
+const dosing = useMakeDose();
+const busy = computed(() => starting.isPending.value || steeping.isPending.value || dosing.isPending.value || curing.value);
+const curing = ref(false);
 
-const reading = useLatest(
-    (signal) => read(text.value, signal),
-    (got) => {
-        answer.value = got;
-        judged.value = got.assessment;
-        problem.value = '';
-        if (audience.value !== '' || Object.keys(settled.value).length + Object.keys(amounts.value).length > 0) judge();
-    },
-    (e) => (problem.value = e instanceof Problem ? e.message : 'This could not be read. Your text is kept.'),
-);
-const judging = useLatest(
-    (signal) => (formula.value ? evaluate({ formula: formula.value, head_id: null }, signal) : Promise.resolve(null)),
-    (got) => (judged.value = got?.assessment ?? null),
-    // What was said last stays; the next change asks again.
-    () => undefined,
-);
-watch(
-    text,
-    (now) => {
-        sessionStorage.setItem(KEPT, now);
-        judging.forget();
-        if (now.trim() !== '') return reading.soon();
-        reading.forget();
-        answer.value = null;
-        problem.value = '';
-    },
-    { immediate: true },
-);
+const formula = computed(() => answer.value?.formula ?? null);
+const judged = computed(() => answer.value?.assessment ?? null);
+const unplaced = computed(() => pasted.shown.value.filter((l) => l.fate === 'unplaced'));
+const steep = computed(() => answer.value?.reading.steep ?? null);
 
-const lines = computed(() => answer.value?.reading.lines ?? []);
-// Of the text that was read: while it is typed further, places in it are not what they were.
-const unplaced = computed(() => answer.value?.reading.unplaced ?? []);
-const box = useTemplateRef<HTMLTextAreaElement>('box');
-const formula = computed<Schemas['Formula'] | null>(() => {
-    const read = answer.value?.formula;
-    if (!read) return null;
-    return {
-        ...read,
-        audience: audience.value === '' ? read.audience : audience.value,
-        lines: read.lines.map((line, i) => {
-            const of = lines.value[i];
-            if (!of) return line;
-            return { ...line, ...(settled.value[keyOf(of)] ?? {}), amount: amounts.value[keyOf(of)] ?? line.amount };
-        }),
-    };
-});
-const doubtful = computed(() => lines.value.filter((l, i) => !sure(l, i)).length);
-
-/** One row may name several: its text alone would not tell them apart. */
-function keyOf(line: Schemas['ReadLine']): string {
-    return `${line.text}\n${line.written_name}`;
-}
-function isAsked(line: Schemas['ReadLine']): boolean {
-    return line.doubts.ingredient !== undefined && settled.value[keyOf(line)] === undefined;
-}
 /** Why its mass cannot be told; while the ingredient is asked for, that comes first. */
-function unweighed(line: Schemas['ReadLine'], i: number): string {
-    return isAsked(line) ? '' : (judged.value?.lines[i]?.problem ?? '');
+const unweighed = (n: number): string => judged.value?.lines[n]?.problem ?? '';
+function asks(n: number): '' | 'ingredient' | 'amount' {
+    if (lines.value[n]?.doubts.ingredient !== undefined) return 'ingredient';
+    return unweighed(n) === '' ? '' : 'amount';
 }
-function sure(line: Schemas['ReadLine'], i: number): boolean {
-    return !isAsked(line) && unweighed(line, i) === '';
+const toSettle = computed(() => lines.value.flatMap((_, n) => (asks(n) === '' ? [] : [n])));
+const doubtful = computed(() => new Set(toSettle.value.map((n) => n + 1)));
+
+// What is looked at: words that were pressed, else the next line to settle.
+const pressed = shallowRef<Lit | null>(null);
+const asked = ref(0);
+watch(toSettle, (now) => {
+    if (!now.includes(asked.value)) asked.value = now.find((n) => n > asked.value) ?? now[0] ?? 0;
+});
+watch(text, () => (pressed.value = null));
+const lineOf = (lit: Lit): number | null =>
+    lit.of !== null && ['amount', 'name', 'form', 'alternative'].includes(lit.fate) && lit.of <= lines.value.length ? lit.of - 1 : null;
+const looking = computed(() => {
+    const at = pressed.value;
+    if (at) {
+        const n = lineOf(at);
+        const line = n === null ? null : (lines.value[n] ?? null);
+        const place: Place = line ? placeOf(line) : pasted.placeAt(at);
+        return { n, line, place, lit: at, words: text.value.slice(at.start, at.end) };
+    }
+    const line = toSettle.value.includes(asked.value) ? lines.value[asked.value] : undefined;
+    return line ? { n: asked.value, line, place: placeOf(line), lit: null, words: line.text } : null;
+});
+function next(): void {
+    pressed.value = null;
+    asked.value = toSettle.value.find((n) => n > asked.value) ?? toSettle.value[0] ?? 0;
 }
-/** Places are counted in whole characters, the box counts a picture sign as two. */
-function show(start: number, end: number): void {
-    const units = (upTo: number): number => [...text.value].slice(0, upTo).join('').length;
-    box.value?.focus();
-    box.value?.setSelectionRange(units(start), units(end));
+async function say(what: Said, remember: boolean): Promise<void> {
+    const now = looking.value;
+    if (!now) return;
+    if (remember && now.line && what.ingredient) await pasted.remember(now.line, what.ingredient);
+    pasted.say(now.place, what);
+    pressed.value = null;
 }
-function judge(): void {
-    if (formula.value) judging.soon();
+/** The words of a line, in the text and in the card. */
+async function look(n: number): Promise<void> {
+    const at = pasted.shown.value.find((l) => l.of === n + 1 && (l.fate === 'name' || l.fate === 'amount'));
+    if (!at) return;
+    box.value?.show(at.start, at.start);
+    await nextTick();
+    pressed.value = at;
 }
-async function settle(line: Schemas['ReadLine'], id: string): Promise<void> {
-    const found = await findIngredients({ q: id }).catch(() => ({ items: [] }));
-    const row = found.items.find((i) => i.id === id);
-    if (row) settleOn(line, row);
+function show(at: Lit): void {
+    box.value?.show(at.start, at.end);
+    pressed.value = at;
 }
-function settleOn(line: Schemas['ReadLine'], row: Schemas['IngredientRow']): void {
-    settled.value = {
-        ...settled.value,
-        [keyOf(line)]: { ingredient: row.id, name: row.name, form: line.form ?? row.usual_form, phase: row.usual_phase },
-    };
-    judge();
+function amount(line: ReadLine, event: Event): void {
+    pasted.say(placeOf(line), { says: valueIn(event) });
 }
-function amount(line: Schemas['ReadLine'], event: Event): void {
-    amounts.value = { ...amounts.value, [keyOf(line)]: valueIn(event) };
-    judge();
-}
-function forWhom(event: Event): void {
-    audience.value = oneOf(AUDIENCES, valueIn(event)) ?? audience.value;
-    judge();
+const forWhom = (event: Event): void => pasted.settle({ audience: oneOf(AUDIENCES, valueIn(event)) ?? null });
+function takeAllBack(): void {
+    const before = settled.value;
+    pasted.settle({ corrections: [], ounces: null, audience: null, times: null });
+    tell('It is read again as it stands.', { undo: () => pasted.settle(before) });
 }
 function clear(): void {
-    text.value = '';
-    audience.value = '';
-    settled.value = {};
-    amounts.value = {};
+    const before = { text: text.value, settled: settled.value };
+    pasted.clear();
+    tell('The text was taken away.', {
+        undo: () => {
+            text.value = before.text;
+            settled.value = before.settled;
+        },
+    });
 }
-async function become(): Promise<void> {
-    if (!formula.value) return;
-    busy.value = true;
+const changed = computed(
+    () =>
+        settled.value.corrections.length +
+        [settled.value.ounces, settled.value.audience, settled.value.times].filter((v) => v !== null).length,
+);
+
+/** Somewhere else with it: the text is done with when that is done. */
+async function further(go: () => Promise<string>): Promise<void> {
     try {
-        const page = await starting.mutateAsync({ formula: formula.value, head_id: null });
-        sessionStorage.removeItem(KEPT);
-        await router.push(`/formulas/${page.id}`);
+        const to = await go();
+        pasted.clear();
+        await router.push(to);
     } catch (e) {
         tellProblem(e);
-    } finally {
-        busy.value = false;
     }
 }
-async function cure(_label: string, change: Schemas['Change']): Promise<void> {
-    if (!formula.value) return;
-    busy.value = true;
-    try {
-        const answer = await cured({ formula: formula.value, head_id: null, change });
-        const page = await starting.mutateAsync({ formula: answer.formula, head_id: null });
-        sessionStorage.removeItem(KEPT);
-        await router.push(`/formulas/${page.id}`);
-    } catch (e) {
-        tellProblem(e);
-    } finally {
-        busy.value = false;
-    }
-}
+const bench = async (from: Schemas['Formula']): Promise<string> =>
+    `/formulas/${(await starting.mutateAsync({ formula: from, head_id: null })).id}`;
+const toBench = (): Promise<void> =>
+    further(() => (formula.value ? bench(formula.value) : Promise.reject(new Error('Nothing was read yet.'))));
+const toSteep = (): Promise<void> =>
+    further(async () => {
+        const begun = await steeping.mutateAsync(pasted.asked.value);
+        tell(`${begun.name} is begun. It stands under Steeps, and its oil in this formula.`);
+        return `/formulas/${begun.formula_id}`;
+    });
+const toDose = (): Promise<void> => further(async () => `/make/${(await dosing.mutateAsync(pasted.asked.value)).id}`);
+const cure = (_label: string, change: Schemas['Change']): Promise<void> =>
+    further(async () => {
+        if (!formula.value) throw new Error('Nothing was read yet.');
+        curing.value = true;
+        try {
+            return await bench((await cured({ formula: formula.value, head_id: null, change })).formula);
+        } finally {
+            curing.value = false;
+        }
+    });
 </script>
 
 <template>
@@ -174,109 +153,171 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
         <h1 class="mb-1">Paste a recipe</h1>
         <p class="quiet mb-4 max-w-prose">
             As you have it: spoons, drops, "a handful of this", the method too. Nothing is dropped; what is not sure is asked.
+            <HowLink of="reading" what="reading" />
         </p>
-        <div class="grid gap-8 lg:grid-cols-[minmax(0,6fr)_minmax(0,7fr)]">
-            <div>
-                <label class="label" for="recipe">The recipe's text</label>
-                <textarea
-                    id="recipe"
+        <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] lg:grid-rows-[auto_1fr] lg:gap-x-8">
+            <div class="min-w-0">
+                <div class="flex items-baseline justify-between">
+                    <label class="label" for="recipe">The recipe's text</label>
+                    <button v-if="text === ''" type="button" class="act-quiet !min-h-0" @click="text = EXAMPLE">Try the example</button>
+                    <button v-else type="button" class="act-quiet !min-h-0" @click="clear">Clear</button>
+                </div>
+                <LitText
                     ref="box"
                     v-model="text"
-                    class="field min-h-48 font-text leading-relaxed"
-                    :class="answer ? 'h-[34vh]' : 'h-[58vh]'"
-                    spellcheck="false"
+                    :lit="pasted.shown.value"
+                    :chosen="pressed"
+                    :doubtful="doubtful"
                     :placeholder="EXAMPLE"
+                    @press="pressed = $event"
                 />
-                <div class="mt-1 flex justify-between">
-                    <button v-if="text === ''" type="button" class="act-quiet -ml-2.5" @click="text = EXAMPLE">Try the example</button>
-                    <button v-else type="button" class="act-quiet -ml-2.5" @click="clear">Clear</button>
-                </div>
+                <p v-if="answer" class="quiet mt-1 text-[13px]">Press a word to see what it became, and to say otherwise.</p>
                 <p v-if="problem" class="said-stop mt-2 font-semibold" role="alert">{{ problem }}</p>
-                <section v-if="answer && judged" class="mt-3" aria-live="polite">
-                    <h2 class="mb-2">What it truly is</h2>
-                    <FindingsList :findings="judged.findings" @cure="cure" />
-                </section>
             </div>
-            <div aria-live="polite">
+            <div class="min-w-0 lg:row-span-2">
                 <template v-if="answer && formula">
+                    <SettleCard
+                        v-if="looking"
+                        :class="looking.lit ? 'max-lg:fixed max-lg:inset-x-3 max-lg:bottom-3 max-lg:z-30 max-lg:shadow-2xl' : ''"
+                        class="mb-4 lg:sticky lg:top-2 lg:z-10"
+                        :line="looking.line"
+                        :lit="looking.lit"
+                        :pressed="looking.words"
+                        :unweighed="looking.n === null ? '' : unweighed(looking.n)"
+                        :asks="looking.n === null ? '' : asks(looking.n)"
+                        :left="toSettle.length"
+                        :at="toSettle.indexOf(asked) + 1"
+                        :said="pasted.saidOf(looking.place) !== undefined"
+                        @say="say"
+                        @unsay="pasted.unsay(looking.place)"
+                        @forget="looking.line && pasted.forget(looking.line)"
+                        @next="next"
+                        @close="pressed = null"
+                    />
+                    <section v-if="unplaced.length > 0" class="border-stop bg-stop-wash mb-4 rounded border p-3" aria-labelledby="unplaced">
+                        <h2 id="unplaced" class="said-stop !text-[15px]">
+                            {{ unplaced.length === 1 ? 'One figure stands' : `${unplaced.length} figures stand` }} in no line and no step
+                        </h2>
+                        <div class="-ml-2.5 flex flex-wrap">
+                            <button
+                                v-for="one in unplaced"
+                                :key="one.start"
+                                type="button"
+                                class="act-quiet"
+                                :aria-label="`Show ${text.slice(one.start, one.end)} in the text`"
+                                @click="show(one)"
+                            >
+                                {{ text.slice(one.start, one.end) }}
+                                <span class="quiet max-w-60 truncate font-normal">{{ rowAt(text, one.start).trim() }}</span>
+                            </button>
+                        </div>
+                    </section>
                     <div class="flex flex-wrap items-baseline justify-between gap-3">
-                        <div>
-                            <h2 class="!text-[22px]">{{ formula.title }}</h2>
+                        <div class="min-w-0">
+                            <h2 class="!text-[22px] break-words">{{ formula.title }}</h2>
                             <p class="quiet text-[13px]">
                                 {{ KINDS[formula.kind] }}, {{ num(judged?.total_grams.best ?? 0) }} g.
-                                {{ doubtful === 0 ? 'Every line was understood.' : `${doubtful} of ${lines.length} lines to settle.` }}
+                                {{
+                                    toSettle.length === 0
+                                        ? 'Every line was understood.'
+                                        : `${toSettle.length} of ${lines.length} lines to settle.`
+                                }}
+                                <button v-if="changed > 0" type="button" class="act-quiet !min-h-0 !py-0" @click="takeAllBack">
+                                    Take back what I said
+                                </button>
                             </p>
                         </div>
-                        <button type="button" class="act" :disabled="busy || lines.length === 0" @click="become">
+                    </div>
+                    <div class="mt-2 flex flex-wrap items-center gap-x-2 gap-y-1">
+                        <button type="button" class="act" :disabled="busy || lines.length === 0" @click="toBench">
                             Put it on the bench
                         </button>
+                        <button v-if="steep" type="button" class="act" :disabled="busy" @click="toSteep">Begin its steep</button>
+                        <button type="button" class="act-quiet" :disabled="busy || lines.length === 0" @click="toDose">
+                            Make one fresh dose, {{ num(answer.dose_grams) }} g
+                        </button>
                     </div>
-                    <div class="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
+                    <p v-if="steep" class="quiet mt-1 text-[13px]">
+                        {{ steep.herbs.map((n) => lines[n - 1]?.name).join(' and ') }} in
+                        {{ steep.oils.map((n) => lines[n - 1]?.name).join(' and ') }} is a steep of its own:
+                        {{ steep.minutes ? sayMinutes(steep.minutes) : `${steep.days} days`
+                        }}{{ steep.celsius ? ` at ${num(steep.celsius)} °C` : '' }}. Its oil then stands in the formula, and per cents are
+                        of what was strained.
+                    </p>
+                    <div class="mt-3 flex flex-wrap items-baseline gap-x-3 gap-y-1">
                         <label class="flex items-baseline gap-2">
                             <span class="quiet text-[13px]">For</span>
                             <select class="field !w-auto !py-0.5" :value="formula.audience" @change="forWhom">
                                 <option v-for="(word, value) in AUDIENCES" :key="value" :value="value">{{ word }}</option>
                             </select>
                         </label>
-                        <p v-if="answer.reading.for" class="text-[13px]" :class="audience === '' ? 'said-caution' : 'quiet'">
+                        <p v-if="answer.reading.for" class="text-[13px]" :class="settled.audience === null ? 'said-caution' : 'quiet'">
                             It says "{{ answer.reading.for.words }}".
                         </p>
+                        <label v-if="answer.reading.times.length > 0" class="flex items-baseline gap-2">
+                            <span class="quiet text-[13px]">How much of it</span>
+                            <select
+                                class="field !w-auto !py-0.5"
+                                :value="settled.times ?? 1"
+                                @change="pasted.settle({ times: Number(valueIn($event)) === 1 ? null : Number(valueIn($event)) })"
+                            >
+                                <option :value="1">as written</option>
+                                <option v-for="times in answer.reading.times" :key="times" :value="times">
+                                    {{ times < 1 ? 'half of it' : `${num(times)} times` }}
+                                </option>
+                            </select>
+                        </label>
                     </div>
+                    <fieldset v-if="answer.ounces" class="mt-2">
+                        <legend class="sr-only">What an ounce of a liquid is</legend>
+                        <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+                            <span class="said-caution text-[13px]">An ounce of a liquid is</span>
+                            <label v-for="way in ['weight', 'volume'] as const" :key="way" class="flex items-center gap-1.5">
+                                <input
+                                    type="radio"
+                                    name="ounces"
+                                    :checked="answer.ounces.by_volume === (way === 'volume')"
+                                    @change="pasted.settle({ ounces: way })"
+                                />
+                                by {{ way }}
+                            </label>
+                        </div>
+                        <p class="quiet text-[13px]">{{ answer.ounces.changes }}</p>
+                    </fieldset>
                     <p v-for="said in answer.disagreements" :key="said" class="said-caution mt-2 text-[13px]">{{ said }}</p>
                     <ol class="mt-3">
                         <li
                             v-for="(line, i) in lines"
                             :key="`${i}-${line.text}`"
                             class="row-line py-1.5"
-                            :class="sure(line, i) ? '' : 'bg-caution-wash -mx-2 rounded px-2'"
+                            :class="asks(i) === '' ? '' : 'bg-caution-wash -mx-2 rounded px-2'"
                         >
                             <div class="grid grid-cols-[minmax(0,1fr)_auto_4.5rem] items-baseline gap-3">
-                                <span class="font-semibold">
-                                    {{ settled[keyOf(line)]?.name ?? line.name }}
+                                <button type="button" class="cursor-pointer text-left font-semibold break-words" @click="look(i)">
+                                    {{ line.name }}
                                     <span v-if="line.form" class="quiet font-normal">{{ line.form }}</span>
-                                </span>
+                                    <span v-if="line.optional" class="quiet font-normal">, may be left out</span>
+                                    <span v-for="choice in line.choices" :key="choice.id" class="quiet block text-[13px] font-normal">
+                                        or {{ choice.name }}{{ choice.amount ? `, ${choice.amount}` : '' }}
+                                    </span>
+                                </button>
                                 <input
-                                    class="bare !w-36 text-right"
-                                    :value="amounts[keyOf(line)] ?? line.amount ?? ''"
+                                    class="bare !w-36 text-right max-sm:!w-24"
+                                    :value="line.amount ?? ''"
                                     :aria-label="`Amount of ${line.name}`"
                                     maxlength="120"
-                                    :placeholder="unweighed(line, i) ? 'how much' : ''"
-                                    @input="amount(line, $event)"
+                                    :placeholder="unweighed(i) ? 'how much' : ''"
+                                    @change="amount(line, $event)"
                                 />
-                                <span v-if="judged?.lines[i]?.problem" class="quiet text-right text-[13px]">cannot tell</span>
+                                <span v-if="unweighed(i)" class="quiet text-right text-[13px]">cannot tell</span>
                                 <span v-else class="text-right">
                                     {{ fixed(judged?.lines[i]?.shown_percent ?? 0, 1) }}
-                                    <span class="unit">%</span>
+                                    <span class="unit">%{{ asks(i) === 'ingredient' ? ' ?' : '' }}</span>
                                 </span>
                             </div>
-                            <p v-if="unweighed(line, i)" class="said-caution text-[13px]">
-                                {{ unweighed(line, i) }} You wrote "{{ line.text }}".
+                            <p v-if="asks(i) !== ''" class="said-caution text-[13px]">
+                                {{ asks(i) === 'ingredient' ? line.doubts.ingredient : unweighed(i) }} You wrote "{{ line.text }}".
                             </p>
-                            <template v-if="isAsked(line)">
-                                <p class="said-caution text-[13px]">{{ line.doubts.ingredient }} You wrote "{{ line.text }}".</p>
-                                <div class="-ml-2.5 flex flex-wrap items-center gap-x-1">
-                                    <button v-if="line.ingredient" type="button" class="act-quiet" @click="settle(line, line.ingredient)">
-                                        Yes, {{ line.name }}
-                                    </button>
-                                    <button
-                                        v-for="other in line.alternatives.slice(0, 3)"
-                                        :key="other.id"
-                                        type="button"
-                                        class="act-quiet"
-                                        @click="settle(line, other.id)"
-                                    >
-                                        {{ other.name }}
-                                    </button>
-                                    <div class="ml-2.5 w-56">
-                                        <IngredientPick
-                                            name=""
-                                            :label="`Another ingredient for ${line.text}`"
-                                            placed
-                                            @choose="settleOn(line, $event)"
-                                        />
-                                    </div>
-                                </div>
-                            </template>
                         </li>
                     </ol>
                     <section v-if="answer.reading.steps.length > 0" class="mt-5">
@@ -285,43 +326,28 @@ async function cure(_label: string, change: Schemas['Change']): Promise<void> {
                             <li v-for="(step, i) in answer.reading.steps" :key="i">
                                 {{ step.text }}
                                 <span class="quiet text-[13px]">
-                                    {{ step.act }}{{ step.minutes ? `, ${num(step.minutes)} min` : ''
+                                    {{ step.act }}{{ step.minutes ? `, ${sayMinutes(step.minutes)}` : ''
                                     }}{{ step.celsius !== null ? `, ${num(step.celsius)} °C` : '' }}
                                 </span>
                             </li>
                         </ol>
-                    </section>
-                    <section v-if="unplaced.length > 0" class="mt-4" aria-labelledby="unplaced">
-                        <h2 id="unplaced">Figures in no line and no step</h2>
-                        <p class="quiet text-[13px]">Press one to see it in the text. If it is an amount, give it a row of its own.</p>
-                        <div class="-ml-2.5 flex flex-wrap">
-                            <button
-                                v-for="one in unplaced"
-                                :key="one.start"
-                                type="button"
-                                class="act-quiet"
-                                :aria-label="`Show ${one.text} in the text`"
-                                @click="show(one.start, one.end)"
-                            >
-                                {{ one.text }}
-                            </button>
-                        </div>
                     </section>
                     <p v-if="answer.reading.notes.length > 0" class="quiet mt-4 text-[13px]">
                         Kept as notes: {{ answer.reading.notes.join(' / ') }}
                     </p>
                 </template>
                 <div v-else-if="!problem" class="max-w-prose">
-                    <h2>
-                        What was understood
-                        <HowLink of="reading" what="reading" />
-                    </h2>
+                    <h2>What was understood</h2>
                     <p class="mt-2">
                         Each line will stand here with its ingredient, its amount and its true share, and beneath them what is wrong with
                         the whole and how to cure it.
                     </p>
                 </div>
             </div>
+            <section v-if="judged" class="min-w-0">
+                <h2 class="mb-2">What it truly is</h2>
+                <FindingsList :findings="judged.findings" :doubtful="answer?.doubtful ?? []" @cure="cure" />
+            </section>
         </div>
     </div>
 </template>
