@@ -23,6 +23,9 @@ final readonly class Recipe implements JsonSerializable
     /** What of it is a steep of its own; null when nothing is. */
     public ?FoundSteep $steep;
 
+    /** What a list of names alone lets conclude; null where amounts are given. */
+    public ?FallingOrder $order;
+
     /**
      * @param  list<ReadLine>  $lines
      * @param  list<Step>  $steps
@@ -45,6 +48,7 @@ final readonly class Recipe implements JsonSerializable
         private array $unplaced,
     ) {
         $this->steep = FoundSteep::in($lines, $plainSteps);
+        $this->order = FallingOrder::of($lines);
     }
 
     /** The recipe as a formula: lines that were not placed keep their written name. */
@@ -96,6 +100,7 @@ final readonly class Recipe implements JsonSerializable
             'yield' => $this->claims,
             'times' => $this->claims->times,
             'steep' => $this->steep,
+            'order' => $this->order,
             'spans' => $this->spans,
             'unplaced' => array_map(
                 static fn (Span $s): array => ['start' => $s->start, 'end' => $s->end, 'text' => $s->text],

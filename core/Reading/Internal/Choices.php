@@ -16,6 +16,11 @@ final readonly class Choices
     /** What the last is called, the others are: "sweet almond or jojoba oil". */
     private const KIND = '/\s+(?<kind>essential oils?|e\.?o\.?s?|oils?|butters?|wax|powder|extract|gel)$/iu';
 
+    /** As they stand in other languages too, where they mean nothing else in English. */
+    private const WORDS = '\b(?:or|oder|oppure|ofwel)\b';
+
+    private const OR = '/'.self::WORDS.'/iu';
+
     private const LONGEST = 120;
 
     public function __construct(private Entries $entries)
@@ -47,25 +52,38 @@ final readonly class Choices
      */
     public function in(string $name): array
     {
-        $plain = preg_replace('/\(\s*or\b([^)]*)\)/iu', ' or $1', $name) ?? $name;
-        if (mb_strlen($plain) > self::LONGEST || preg_match('/\bor\b/iu', $plain) !== 1) {
+        $plain = trim(preg_replace('/\(\s*or\b([^)]*)\)/iu', ' or $1', $name) ?? $name);
+        if (mb_strlen($plain) > self::LONGEST || preg_match(self::OR, $plain) !== 1) {
             return [$name, []];
         }
-        $pieces = self::ofOneKind(preg_split('/\s*,?\s*\bor\b\s*/iu', trim($plain)) ?: []);
+        foreach (['/\s*(?:,|'.self::WORDS.')\s*/iu', '/\s*,?\s*'.self::WORDS.'\s*/iu'] as $between) {
+            $pieces = preg_split($between, $plain, flags: PREG_SPLIT_NO_EMPTY) ?: [];
+            $choices = $this->known(self::ofOneKind($pieces));
+            if (count($choices) > 1 && $choices[0]->amount === '') {
+                return [$choices[0]->written, array_slice($choices, 1)];
+            }
+        }
+
+        return [$name, []];
+    }
+
+    /**
+     * @param  list<string>  $pieces
+     * @return list<Choice> one for each, or none where one is not known or is named twice
+     */
+    private function known(array $pieces): array
+    {
         $choices = [];
         foreach ($pieces as $piece) {
             [$called, $amount] = $this->entries->split($piece);
             $best = $this->entries->matches($called)[0] ?? null;
             if ($best === null || $best->score < Entries::SURE || isset($choices[$best->ingredient->id])) {
-                return [$name, []];
+                return [];
             }
             $choices[$best->ingredient->id] = new Choice($best->ingredient, $called, $amount);
         }
-        $choices = array_values($choices);
 
-        return count($choices) < 2 || $choices[0]->amount !== ''
-            ? [$name, []]
-            : [$choices[0]->written, array_slice($choices, 1)];
+        return array_values($choices);
     }
 
     /**

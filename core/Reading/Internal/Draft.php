@@ -282,7 +282,7 @@ final class Draft
             return $this->became($n, Fate::Title);
         }
 
-        return $this->isAside($bare, $this->rows[$n + 1] ?? '') && $this->note($n);
+        return $this->isAside($bare, $n) && $this->note($n);
     }
 
     private function note(int $n, Fate $fate = Fate::Remark): bool
@@ -486,8 +486,9 @@ final class Draft
     }
 
     /** A question, a word to whom it is for, a second heading, a remark of several sentences: no line of it. */
-    private function isAside(string $row, string $next): bool
+    private function isAside(string $row, int $n): bool
     {
+        $next = $this->rows[$n + 1] ?? '';
         if ($this->items->in($row) !== [] || $this->looksLikeIngredient($row)) {
             return false;
         }
@@ -497,8 +498,13 @@ final class Draft
         return preg_match('/\?+$/u', $row) === 1
             || (! $figures && ! $known && preg_match('/^\(.*\)$/u', $row) === 1)
             || (ForWhom::in($row) !== [] && ! $known)
-            || (! $known && Rows::isRemarks($row) && ! Instructions::begins($row))
+            || (! $known && Rows::isRemarks($row) && ! $this->isAct($row, $n))
             || (! $figures && ! $known && Rows::isInCapitals($row) && $this->items->in($next) !== []);
+    }
+
+    private function isAct(string $row, int $n): bool
+    {
+        return Instructions::begins($row) || $this->plain->acts($this->written[$n]);
     }
 
     /** @return list<Item>|null several that one row gives one amount */
@@ -552,7 +558,9 @@ final class Draft
         // A bare figure counts versions or names the mixture: "Evening balm 3", "Growth oil 2.0".
         $noAmount = $amount === '' || preg_match('/^(?:no\.?|nr\.?|#)?\s*\d+(?:[.,]\d+)?$/iu', $amount) === 1;
 
-        return $noAmount && ! ($this->entries->score($name) >= 0.95) && ! Instructions::begins($row);
+        return $noAmount
+            && ! ($this->entries->score($name) >= 0.95)
+            && (! Instructions::begins($row) || Rows::isProduct($row));
     }
 
     private function looksLikeIngredient(string $row): bool

@@ -106,7 +106,7 @@ final class Instructions
             preg_split('/(?<=[.!?;])\s+(?=\p{L}|\d)/u', $line) ?: [],
         ));
         foreach ($sentences as $sentence) {
-            $sentence = trim($sentence);
+            $sentence = rtrim(trim($sentence), ' ,');
             if ($sentence !== '') {
                 $steps[] = new Step(
                     $sentence,

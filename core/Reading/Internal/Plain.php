@@ -337,6 +337,9 @@ final readonly class Plain
             if ($time !== null) {
                 return [$time, 1];
             }
+            if (self::isOneOf($pieces[$at], $lexicon->phrases['degrees'])) {
+                return ['degrees', 1];
+            }
         }
 
         return null;

@@ -103,6 +103,14 @@ final class Rows
             && preg_match_all('/\p{L}/u', $others) < 8;
     }
 
+    /** "Shampoo bar", "Leave-in", "Rinse-out treatment": a thing, although it begins as an act does. */
+    public static function isProduct(string $row): bool
+    {
+        return str_word_count($row) <= 5
+            && preg_match('/^(?:leave-in|rinse-out|wash-out)\b|\b(?:bars?|oil|butter|balm|cream|lotion|treat(?:ment)?'
+                .'|mask|spray|mist|pomade|serum|conditioner|shampoo|mix|blend)$/iu', $row) === 1;
+    }
+
     /** Several short sentences. */
     public static function isRemarks(string $row): bool
     {

@@ -1501,6 +1501,11 @@ export interface components {
                 celsius: number | null;
                 minutes: number | null;
             } | null;
+            /** @description What a list of names alone lets conclude: per cent that each line can be at most. */
+            order: {
+                most_percent: number[];
+                words: string;
+            } | null;
         };
         Change: {
             /** @enum {string} */

@@ -37,6 +37,7 @@ const formula = computed(() => answer.value?.formula ?? null);
 const judged = computed(() => answer.value?.assessment ?? null);
 const unplaced = computed(() => pasted.shown.value.filter((l) => l.fate === 'unplaced'));
 const steep = computed(() => answer.value?.reading.steep ?? null);
+const order = computed(() => answer.value?.reading.order ?? null);
 
 /** Why its mass cannot be told; while the ingredient is asked for, that comes first. */
 const unweighed = (n: number): string => judged.value?.lines[n]?.problem ?? '';
@@ -284,6 +285,7 @@ const cure = (_label: string, change: Schemas['Change']): Promise<void> =>
                         </div>
                         <p class="quiet text-[13px]">{{ answer.ounces.changes }}</p>
                     </fieldset>
+                    <p v-if="order" class="said-caution mt-2 text-[13px]">{{ order.words }}</p>
                     <p v-for="said in answer.disagreements" :key="said" class="said-caution mt-2 text-[13px]">{{ said }}</p>
                     <ol class="mt-3">
                         <li
@@ -309,7 +311,10 @@ const cure = (_label: string, change: Schemas['Change']): Promise<void> =>
                                     :placeholder="unweighed(i) ? 'how much' : ''"
                                     @change="amount(line, $event)"
                                 />
-                                <span v-if="unweighed(i)" class="quiet text-right text-[13px]">cannot tell</span>
+                                <span v-if="order" class="quiet text-right text-[13px]">
+                                    up to {{ num(order.most_percent[i] ?? 100) }} %
+                                </span>
+                                <span v-else-if="unweighed(i)" class="quiet text-right text-[13px]">cannot tell</span>
                                 <span v-else class="text-right">
                                     {{ fixed(judged?.lines[i]?.shown_percent ?? 0, 1) }}
                                     <span class="unit">%{{ asks(i) === 'ingredient' ? ' ?' : '' }}</span>
