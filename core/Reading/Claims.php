@@ -33,7 +33,8 @@ final readonly class Claims implements JsonSerializable
     /** "Double this for two heads, half it for short hair". */
     private const TIMES = '/\b(?<times>doubled?|tripled?|halved?|half)\s+(?:this|it|that|the (?:recipe|amounts?))\b/iu';
 
-    private const LIFE = '/\b(?:keeps?|good for|shelf[ -]life(?: of| is)?|use (?:it )?within|best within)\b\s*:?\s*'
+    private const LIFE = '/\b(?:keeps?|lasts?|good for|shelf[ -]life(?: of| is)?|use (?:it )?within'
+        .'|best within)\b\s*:?\s*'
         .'(?:for |about |around |up to |at least |it )*'
         .'(?<low>NUMBER)(?:\s*(?:-|–|to|or)\s*(?<high>NUMBER))?\s*(?<unit>day|week|month|year)s?\b/iu';
 

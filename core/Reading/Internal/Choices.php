@@ -9,8 +9,9 @@ use Crown\Reading\Choice;
 /** What a line leaves open: "shea or 80 g mango butter", "rosemary, if you have it". */
 final readonly class Choices
 {
-    public const OPEN = '/[\s,(–—-]*\b(?:optional(?:ly)?|if (?:you|u) (?:have|like|want|wish|fancy|can (?:find|get))'
-        .'(?: (?:it|one|any|some|to|them))?|if (?:available|desired|liked|wanted)'
+    public const OPEN = '/[\s,(–—-]*\b(?:optional(?:ly)?|facultatif|opcional|facoltativo|optioneel'
+        .'|if (?:you|u) (?:have|like|want|wish|fancy|can (?:find|get))(?: (?:it|one|any|some|to|them))?'
+        .'|if (?:available|desired|liked|wanted)'
         .'|(?:or|can) (?:leave|left|be left) (?:it |this )?out)\b[).!]*/iu';
 
     /** What the last is called, the others are: "sweet almond or jojoba oil". */
@@ -40,9 +41,14 @@ final readonly class Choices
      */
     public static function optional(string $name): array
     {
-        $shorter = trim(preg_replace(self::OPEN, '', $name) ?? $name, ' ,');
+        if (preg_match(self::OPEN, $name, $m, PREG_OFFSET_CAPTURE) !== 1) {
+            return [$name, false];
+        }
+        [$open, $at] = $m[0];
+        $before = trim(substr($name, 0, $at), ' ,');
 
-        return $shorter === $name || $shorter === '' ? [$name, false] : [$shorter, true];
+        // What follows says why: "optional, leave it out if …".
+        return [$before === '' ? trim(substr($name, $at + strlen($open)), ' ,') : $before, true];
     }
 
     /**

@@ -61,6 +61,9 @@ final class Draft
 
     private readonly Items $items;
 
+    /** @var list<Told> */
+    private readonly array $told;
+
     /** @var list<string> in plain words */
     private readonly array $rows;
 
@@ -68,6 +71,8 @@ final class Draft
     private readonly array $written;
 
     private readonly string $unit;
+
+    private readonly Claims $claims;
 
     /** @param  list<Row>  $listed rows of a list */
     public function __construct(
@@ -82,8 +87,13 @@ final class Draft
         $this->negations = new Negations($names);
         $this->items = new Items($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
-        $this->rows = array_map($plain->row(...), $this->written);
+        $this->told = array_map($plain->told(...), $this->written);
+        $this->rows = array_map(static fn (Told $t): string => $t->plain, $this->told);
+        foreach ($this->told as $n => $told) {
+            $spans->say($listed[$n]->of, $told);
+        }
         $this->unit = Rows::statedUnit($this->rows);
+        $this->claims = Claims::in(implode("\n", $this->rows));
     }
 
     /** @throws ReadingError when there are more lines or steps than a formula holds */
@@ -103,13 +113,12 @@ final class Draft
             ...$this->notes,
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
         ]))[0] ?? null;
-        $claims = Claims::in(implode("\n", $this->rows));
         $lines = Passing::settled($this->lines, $this->passing);
         $lines = $this->corrected([...$lines, ...$this->onlyInSteps($lines)]);
         $this->mark($lines);
         $this->spans->anywhere($for->words ?? '', Fate::Audience);
-        $this->spans->anywhere($claims->yield, Fate::Size);
-        $this->spans->anywhere($claims->life, Fate::Size);
+        $this->spans->anywhere($this->claims->yield, Fate::Size);
+        $this->spans->anywhere($this->claims->life, Fate::Size);
 
         return new Recipe(
             $this->title,
@@ -118,7 +127,7 @@ final class Draft
             $this->notes,
             $for,
             $this->spans->all(),
-            $claims,
+            $this->claims,
             $this->steps,
             $this->spans->unplaced(),
         );
@@ -146,6 +155,9 @@ final class Draft
     private function unplaced(int $n, string $figure): void
     {
         $of = $this->listed[$n]->of;
+        if ($this->isClaimed($figure, $n)) {
+            return;
+        }
         foreach ($this->as->in($this->placeOf($of)) as $said) {
             if ($said->amount === $figure) {
                 $said->out && $this->spans->figure($of, $figure, Fate::Remark, self::YOU_SAID);
@@ -154,6 +166,18 @@ final class Draft
             }
         }
         $this->spans->figure($of, $figure, Fate::Unplaced);
+    }
+
+    /** Whether a figure of a row is one of what the recipe says of itself: how much it makes, how long it keeps. */
+    private function isClaimed(string $figure, int $n): bool
+    {
+        foreach ([$this->claims->yield, $this->claims->life] as $words) {
+            if (str_contains($words, $figure) && str_contains($this->rows[$n], $words)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -212,7 +236,10 @@ final class Draft
 
                 return $line->on($row, $this->placeOf($row));
             },
-            Passing::onlyInSteps($this->steps, $lines, $this->entries),
+            [
+                ...$more = Passing::onlyInSteps($this->steps, $lines, $this->entries),
+                ...Passing::withoutAmount($this->steps, [...$lines, ...$more], $this->entries, $this->items),
+            ],
         );
     }
 
@@ -268,6 +295,7 @@ final class Draft
         $this->begun = true;
         if (Rows::isSize($bare)) {
             $this->title = $first ? Rows::withoutSize($bare) : $this->title;
+            $first && $this->spans->words($this->listed[$n]->of, $this->title, Fate::Title);
 
             return $this->note($n, Fate::Size);
         }
@@ -316,8 +344,8 @@ final class Draft
         $several = $this->together($bare) ?? $this->items->in($bare);
 
         return ($this->isRefused($bare, $several) && $this->note($n, Fate::Negated))
-            || $this->isMethod($bare, $row, $several)
-            || $this->isSeveral($bare, $row, $several)
+            || $this->isMethod($bare, $n, $several)
+            || $this->isSeveral($bare, $n, $several)
             || ($this->isRemark($bare) && $this->note($n))
             || $this->add($this->asked(
                 $this->entries->lines(Rows::withUnit($bare, $this->unit), $row),
@@ -361,8 +389,9 @@ final class Draft
      *
      * @throws ReadingError when there are more steps than a formula holds
      */
-    private function isMethod(string $bare, string $row, array $several): bool
+    private function isMethod(string $bare, int $n, array $several): bool
     {
+        $row = $this->written[$n];
         $tells = $several === []
             && ($this->plain->acts($row) || Instructions::waits($bare) || $this->onlyTells($bare));
         $method = Instructions::begins($bare)
@@ -372,7 +401,11 @@ final class Draft
         if (! $method) {
             return false;
         }
-        $this->does(Instructions::steps($bare), $row);
+        // What says only what is left out is nothing to be done.
+        $this->does(array_values(array_filter(
+            Instructions::steps($bare),
+            static fn (Step $s): bool => $s->act !== 'other' || $s->minutes > 0.0 || ! Rows::isRefused($s->text),
+        )), $n);
         foreach ($several as $item) {
             $said = $this->entries->placed($row, $item->name, $item->amount);
             $this->passing[] = $said->on($this->at, $this->placeOf($this->at));
@@ -389,12 +422,18 @@ final class Draft
      *
      * @param  list<Step>  $steps in plain words
      */
-    private function does(array $steps, string $row): void
+    private function does(array $steps, int $n): void
     {
-        foreach (Instructions::inWordsOf($steps, Rows::unbulleted($row)) as $step) {
-            $this->writtenSteps[] = [$step, $this->at];
+        foreach ($steps as $step) {
+            $text = $this->told[$n]->written($step->text);
+            $this->steps[] = $step;
+            $this->writtenSteps[] = [
+                $text === '' || $text === $step->text
+                    ? $step
+                    : new Step($text, $step->act, $step->minutes, $step->celsius, $step->saysTemperature()),
+                $this->at,
+            ];
         }
-        array_push($this->steps, ...$steps);
     }
 
     /**
@@ -402,8 +441,9 @@ final class Draft
      *
      * @param  list<Item>  $several
      */
-    private function isSeveral(string $bare, string $row, array $several): bool
+    private function isSeveral(string $bare, int $n, array $several): bool
     {
+        $row = $this->written[$n];
         $alone = ! Rows::isProse($bare) && ! Items::multiplies($bare);
         if (count($several) < ($alone ? 2 : 1)) {
             return false;
@@ -412,7 +452,7 @@ final class Draft
             fn (Item $i): ReadLine => $this->entries->placed($row, $i->name, $i->amount),
             $this->whole($bare, $several),
         ));
-        $this->does(Instructions::timed($bare), $row);
+        $this->does(Instructions::timed($bare), $n);
         $fill = Rows::filling($bare);
 
         return $fill === ''
@@ -533,6 +573,7 @@ final class Draft
             return [
                 new Item($m[1].' %', trim($m['a']), true),
                 new Item($m[2].' %', trim($m['b']), true),
+                ...$this->items->in(substr($row, (int) strpos($row, $m[0]) + strlen($m[0]))),
             ];
         }
 

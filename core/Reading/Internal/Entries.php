@@ -243,11 +243,33 @@ final readonly class Entries
     /** A name with its amount, looked up and weighed, with what may take its place. */
     public function placed(string $row, string $name, string $amount): ReadLine
     {
+        [$name, $amount] = self::massApart($name, $amount);
         [$name, $optional] = Choices::optional($name);
         [$name, $choices] = (new Choices($this))->in($name);
         $line = $this->lookedUp($row, $name, $amount);
 
         return $choices === [] && ! $optional ? $line : $line->leavingOpen($choices, $optional);
+    }
+
+    /**
+     * "1 cup shea butter (about 200 g)": what was weighed goes with what was filled.
+     *
+     * @return array{string, string} name and amount
+     */
+    private static function massApart(string $name, string $amount): array
+    {
+        $mass = '/\s*\(\s*(?:about|approx\.?|around|ca\.?|~|=)?\s*'
+            .'(?<mass>\d+(?:[.,]\d+)?\s*(?:g|grams?|kg|oz|ounces?))\s*\)$/iu';
+        if ($amount === '' || preg_match($mass, $name, $m) !== 1) {
+            return [$name, $amount];
+        }
+        try {
+            AmountReader::read($both = "$amount ({$m['mass']})");
+        } catch (MeasureError) {
+            return [$name, $amount];
+        }
+
+        return [mb_substr($name, 0, -mb_strlen($m[0])), $both];
     }
 
     /** A line as the maker puts it right. */
@@ -534,6 +556,6 @@ final readonly class Entries
         $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
 
         // By characters: a byte of a curly quote is also a byte of other letters.
-        return preg_replace('/^[\s,.;:\-–—=(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=(*“”‘’„•…→′″✓]+$/u', '', $name) ?? $name;
+        return preg_replace('/^[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+$/u', '', $name) ?? $name;
     }
 }

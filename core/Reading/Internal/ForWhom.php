@@ -61,7 +61,7 @@ final readonly class ForWhom implements JsonSerializable
         ) \b/ixu';
 
     /** "Not for children", "avoid in pregnancy": said of whom it is not for. "No nuts" says nothing of anybody. */
-    private const NOT_FOR = '/\b(?:not|never|avoid|don\'?t|unsafe|unless|keep (?:away|out))\b/iu';
+    private const NOT_FOR = '/\b(?:not|never|avoid|don\'?t|unsafe|unless|skip|keep (?:away|out))\b/iu';
 
     private function __construct(public Audience $audience, public string $words)
     {

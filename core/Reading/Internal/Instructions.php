@@ -120,35 +120,6 @@ final class Instructions
         return $steps;
     }
 
-    /**
-     * Steps that were read in plain words, in those of the row itself, where it has as many sentences or pieces as they
-     * are.
-     *
-     * @param  list<Step>  $steps
-     * @return list<Step>
-     */
-    public static function inWordsOf(array $steps, string $row): array
-    {
-        $sentences = preg_split('/(?<=[.!?;])\s+(?=\p{L}|\d)/u', trim($row)) ?: [];
-        $pieces = preg_split('/(?<=[.!?;])\s+(?=\p{L}|\d)|\s*[,;]\s+/u', trim($row)) ?: [];
-        $words = match (count($steps)) {
-            0 => [],
-            1 => [trim($row)],
-            count($sentences) => $sentences,
-            count($pieces) => $pieces,
-            default => array_map(static fn (Step $s): string => $s->text, $steps),
-        };
-
-        return array_map(
-            static fn (Step $s, string $text): Step => mb_strtolower($s->text) === mb_strtolower($text)
-                || str_contains(mb_strtolower($row), mb_strtolower($s->text))
-                ? $s
-                : new Step($text, $s->act, $s->minutes, $s->celsius, $s->saysTemperature()),
-            $steps,
-            $words,
-        );
-    }
-
     /** "15 minutes under a cap, then shampoo": a time at the beginning of a row. */
     public static function waits(string $row): bool
     {
@@ -211,7 +182,7 @@ final class Instructions
             }
         }
 
-        return 'other';
+        return preg_match('/\b(?:flame|(?:low|medium|gentle) heat|stove|hob)\b/iu', $sentence) === 1 ? 'heat' : 'other';
     }
 
     /** @return array{float, bool} degrees Celsius, and whether any were said */

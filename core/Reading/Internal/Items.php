@@ -101,6 +101,12 @@ final readonly class Items
         return '';
     }
 
+    /** The longest name of the catalogue with which some words begin, with what it is like before; "" for none. */
+    public function begins(string $words): string
+    {
+        return $this->longest($words);
+    }
+
     /** Whether some amount of it is given so many times: "2 x 113 g tubs". */
     public static function multiplies(string $text): bool
     {
@@ -125,7 +131,7 @@ final readonly class Items
         $one = "$about(?:$figure)(?:\\s*(?:-|–|—|to|or)\\s*(?:$figure))?\\s*$heaped(?:$units)(?![\\p{L}])\\.?";
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
-        $vague = '(?<=\s)(?:(?:a few|a couple of) drops'
+        $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'
             .'|a pinch|(?:a )?(?:handful|splash|dash|drizzle|dollop|squeeze|knob)s?\b)';
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
         if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
@@ -140,6 +146,7 @@ final readonly class Items
             }
             $times = (float) ($match['times'][0] ?? 1);
             $one = trim((string) ($match['vague'][0] ?? $match['one'][0]), ' .');
+            $one = strtolower($one) === 'few drops' ? 'a few drops' : $one;
             $found[] = [
                 $times > 1.0 ? self::multiplied($one, $times) : trim($one.(string) ($match['also'][0] ?? '')),
                 (int) $start,
@@ -251,7 +258,7 @@ final readonly class Items
         $words = preg_split('/\s+/u', $clause, self::LONGEST_NAME + 6) ?: [];
         for ($skip = 0; $skip < min(4, count($words)); $skip++) {
             for ($length = min(self::LONGEST_NAME, count($words) - $skip); $length > 0; $length--) {
-                $name = trim(implode(' ', array_slice($words, $skip, $length)), ' ,.:;()');
+                $name = trim(implode(' ', array_slice($words, $skip, $length)), ' ,.:;()+');
                 if ($this->isName($name)) {
                     $before = implode(' ', array_slice($words, 0, $skip));
                     // "Rosemary infused olive oil" is neither the one nor the other: it is asked about.

@@ -27,7 +27,8 @@ final class Names
     private const KIND_ALONE = '/^(?:(?:broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some'
         .'|favou?rite|chosen|preferred|cosmetic)\s+)*(?<kind>preservatives?|emulsifiers?|antioxidants?'
         .'|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?'
-        .'|powders?|extracts?|starch|clay)$/iu';
+        .'|powders?|extracts?|starch|clay)'
+        .'(?:\s+(?:of (?:your|my|any) (?:choice|choosing|liking)|of choice|(?:that )?you (?:like|love)|to taste))?$/iu';
 
     private readonly Own $own;
 

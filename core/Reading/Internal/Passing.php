@@ -11,6 +11,10 @@ use Crown\Reading\ReadLine;
 /** What the method names in passing, settled against the list of ingredients. */
 final class Passing
 {
+    /** How a method takes something that it gives no amount of. */
+    private const TAKEN = '/(?<!not )(?<!never )\b(?:(?:fill|pack|stuff|cover|top)(?:ed)?\b(?:[^.;,]|\.\d){0,30}?\bwith'
+        .'|submerged? in|soak(?:ed)? in)\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
+
     /**
      * What the method says in passing: said twice it counts once, a name without an amount gets it there, and what
      * stands in no list is a line of its own.
@@ -71,6 +75,32 @@ final class Passing
                 if ($sure && ! in_array($best->ingredient->id, $known, true)) {
                     $known[] = $best->ingredient->id;
                     $found[] = self::onlyThere($entries->placed($step->text, trim($name), $amount));
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Ingredients that the method takes without an amount, "fill it a third with fenugreek", and that stand in no line.
+     *
+     * @param  list<Step>  $steps
+     * @param  list<ReadLine>  $lines
+     * @return list<ReadLine>
+     */
+    public static function withoutAmount(array $steps, array $lines, Entries $entries, Items $items): array
+    {
+        $known = array_map(static fn (ReadLine $l): string => $l->ingredient(), $lines);
+        $found = [];
+        foreach ($steps as $step) {
+            preg_match_all(self::TAKEN, $step->text, $m);
+            foreach ($m['name'] as $words) {
+                $name = $items->begins($words);
+                $line = $name === '' ? null : $entries->placed($step->text, $name, '');
+                if ($line !== null && $line->ingredient() !== '' && ! in_array($line->ingredient(), $known, true)) {
+                    $known[] = $line->ingredient();
+                    $found[] = self::onlyThere($line)->asking(Asked::Amount, 'How much is meant?');
                 }
             }
         }

@@ -90,10 +90,16 @@ final readonly class Plain
 
     public function row(string $row): string
     {
+        return $this->told($row)->plain;
+    }
+
+    /** A row in plain words, beside itself. */
+    public function told(string $row): Told
+    {
         preg_match_all(self::PIECE, $row, $m);
         $pieces = $m[0];
         $spoken = $this->isSpoken($row);
-        $out = [];
+        $out = $told = [];
         $count = count($pieces);
         for ($i = 0; $i < $count;) {
             [$text, $used] = ($spoken || count($this->lexicons) > 1 ? $this->quantity($pieces, $i) : null)
@@ -102,10 +108,11 @@ final readonly class Plain
                 ?? $this->act($pieces, $i)
                 ?? [$pieces[$i], 1];
             $out[] = $text;
+            $told[] = [$text, implode('', array_slice($pieces, $i, $used))];
             $i += $used;
         }
 
-        return trim(preg_replace('/\s+/u', ' ', implode('', $out)) ?? $row);
+        return new Told($told);
     }
 
     /**

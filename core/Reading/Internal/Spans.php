@@ -12,7 +12,7 @@ use Crown\Reading\Span;
 
 /**
  * Where in the pasted text the words stand that became something. A row has one fate, or its amounts and names have
- * each theirs. Words that were changed in reading ("sechzig Gramm") are found by their row.
+ * each theirs. Words that were changed in reading ("sechzig Gramm") are found as they were written.
  */
 final class Spans
 {
@@ -23,6 +23,9 @@ final class Spans
 
     /** @var array<int, Span> rows that became lines or steps, for what they leave over */
     private array $rests = [];
+
+    /** @var array<int, Told> by row of the source */
+    private array $told = [];
 
     /** @var array<int, int> by row of the source, up to where its words are taken */
     private array $taken = [];
@@ -84,6 +87,12 @@ final class Spans
         usort($spans, static fn (Span $a, Span $b): int => $a->start <=> $b->start);
 
         return $spans;
+    }
+
+    /** A row in plain words, by which its words are found as they were written. */
+    public function say(int $row, Told $told): void
+    {
+        $this->told[$row] = $told;
     }
 
     /** What of a row is in the pasted text. */
@@ -169,7 +178,11 @@ final class Spans
         $at = mb_stripos($shown, $words, $from);
         $at = $at === false ? mb_stripos($shown, $words) : $at;
         if ($at === false) {
-            return false;
+            // In plain words it may be called otherwise: "sechzig Gramm" is "60 g".
+            $written = isset($this->told[$row]) ? $this->told[$row]->written($words) : '';
+
+            return $written !== '' && mb_stripos($shown, $written) !== false
+                && $this->words($row, $written, $fate, $of, $why);
         }
         $this->add($row, $at, mb_substr($shown, $at, mb_strlen($words)), $fate, $of, $why);
         $this->taken[$row] = max($from, $at);

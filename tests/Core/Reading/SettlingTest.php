@@ -78,12 +78,65 @@ final class SettlingTest extends CoreTestCase
             'Mix 20 g argan oil and 10 g olive oil or jojoba oil, and whip it for ten minutes by hand.',
             ['20 g argan-oil', '10 g olive-oil or jojoba-oil'],
         ];
+        yield 'a mass in brackets is of the line' => ['1 cup shea butter or mango butter (about 200 g)', [
+            '1 cup (200 g) shea-butter or mango-butter',
+        ]];
+        yield 'why it may be left out' => ['3 tbsp coconut oil - optional, leave it out in summer', [
+            '3 tbsp coconut-oil optional',
+        ]];
         yield 'may be left out' => ['9 g argan oil (optional)', ['9 g argan-oil optional']];
         yield 'if it is there' => ['a few drops of lavender essential oil, if you have it', [
             'a few drops lavender-eo optional',
         ]];
         yield 'no name of another' => ['9 g olive oil (virgin or not)', ['9 g olive-oil']];
         yield 'another language' => ['20 g Olivenöl oder Sonnenblumenöl', ['20 g olive-oil or sunflower-oil']];
+    }
+
+    /** @param  list<string>  $lines */
+    #[DataProvider('easilyLost')]
+    public function test_nothing_is_lost_in_silence(string $text, array $lines): void
+    {
+        self::assertSame($lines, self::told(self::read($text)));
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function easilyLost(): iterable
+    {
+        yield 'weighed as well as filled' => ["Oil\n1 cup shea butter (about 200 g)", ['1 cup (200 g) shea-butter']];
+        yield 'added to a proportion' => ['Seal - 50/50 jojoba and baobab, plus 1% vit e. No coconut!', [
+            '50 % jojoba-oil',
+            '50 % baobab-oil',
+            '1% vitamin-e',
+        ]];
+        yield 'filled by sight' => [
+            "Oil\nFill a jar a third with fenugreek seeds, cover with 200 ml of sesame oil. Wait 3 weeks. Strain.",
+            ['200 ml sesame-oil', 'fenugreek'],
+        ];
+        yield 'a few without "a"' => [
+            'In a pan 1 cup coconut oil and 2 tbsp amla powder, few drops of lavender oil, all of it over low flame.',
+            ['1 cup coconut-oil', '2 tbsp amla powder', 'a few drops lavender-eo'],
+        ];
+        yield 'of a kind alone' => ["Oil\n9 g olive oil\n20 drops of essential oil of your choice (lavender)", [
+            '9 g olive-oil',
+            '20 drops ?essential oil of your choice (lavender)',
+        ]];
+        yield 'left out' => ["Oil\n9 g olive oil\n\nMethod\nNever cover with water. Stir.", ['9 g olive-oil']];
+    }
+
+    public function test_words_of_another_language_are_found_as_they_were_written(): void
+    {
+        $text = "Balsam\nsechzig Gramm Sheabutter\nzwei Esslöffel Rizinusöl\nOhne Glycerin, ohne Wasser";
+        $spans = array_map(static fn (Span $s): string => $s->fate->value.' '.$s->text, self::read($text)->spans);
+
+        self::assertSame([
+            'title Balsam',
+            'amount sechzig Gramm',
+            'name Sheabutter',
+            'amount zwei Esslöffel',
+            'name Rizinusöl',
+            'negated Ohne Glycerin',
+            'negated ohne Wasser',
+        ], $spans);
     }
 
     public function test_what_the_maker_says_counts_before_what_is_read(): void
