@@ -121,6 +121,8 @@ final class AmountReader
         'millilitre' => Unit::Millilitre,
         'milliliter' => Unit::Millilitre,
         'mls' => Unit::Millilitre,
+        'mil' => Unit::Millilitre,
+        'mils' => Unit::Millilitre,
         'ml' => Unit::Millilitre,
         'cc' => Unit::Millilitre,
         'litres' => Unit::Litre,
@@ -177,7 +179,7 @@ final class AmountReader
             | (?:about\s+)?                                                                # "about two big handfuls"
               (?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?
               (?:(?:big|small|large|good|generous|little|tiny)\s+)?
-              (?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?
+              (?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|capfuls?
                 |blobs?|lumps?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?)
         )(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isux';
 

@@ -49,7 +49,8 @@ final readonly class Entries
     private const HARDLY_PERCENT = 10.0;
 
     /** Words that say how it was bought, not what it is. */
-    private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|extra|unrefined|refined|cold[- ]pressed'
+    private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|virgen|vierge|vergine|virgem'
+        .'|extra|unrefined|refined|cold[- ]pressed'
         .'|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice'
         .'|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced'
         .'|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
@@ -428,11 +429,12 @@ final readonly class Entries
                 'Which "%s" is meant? There are several.',
                 $name,
             ),
-            $best->score < self::EXACT && $next !== null && $best->score - $next->score < self::CLOSE => sprintf(
-                '"%s" may also be %s.',
-                $name,
-                mb_strtolower($next->ingredient->name),
-            ),
+            $best->score < self::EXACT && $next !== null && $best->score - $next->score < self::CLOSE
+                && ! self::isCounted($amount, $best->ingredient, $next->ingredient) => sprintf(
+                    '"%s" may also be %s.',
+                    $name,
+                    mb_strtolower($next->ingredient->name),
+                ),
             $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf(
                 'So much "%s" can hardly be an essential oil. Is it a steeped oil?',
                 $name,
@@ -527,6 +529,14 @@ final readonly class Entries
             preg_match('/\b(fresh|sprigs?|juice)\b/iu', $name) === 1 => 'fresh',
             default => '',
         };
+    }
+
+    /** Of a drop only what drips can be meant: lavender's oil, and not its flower. */
+    private static function isCounted(string $amount, Ingredient $best, Ingredient $next): bool
+    {
+        return $best->kind->isLiquid()
+            && $next->kind->isPlant()
+            && preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1;
     }
 
     private static function isOwn(NameMatch $match): bool

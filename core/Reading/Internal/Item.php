@@ -21,6 +21,12 @@ final readonly class Item
     ) {
     }
 
+    /** The same with another amount. */
+    public function of(string $amount): self
+    {
+        return new self($amount, $this->name, $this->exact, $this->known);
+    }
+
     /** One of two: the other stands in the name, as a text has it. */
     public function or(self $other): self
     {

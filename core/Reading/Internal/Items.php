@@ -18,7 +18,7 @@ final readonly class Items
         .'|[.,]\d+)(?:\s*[½⅓⅔¼¾⅛])?|[½⅓⅔¼¾⅛]';
 
     private const UNITS = 'fl\.? ?oz|fluid ounces?|oz|ounces?|kilograms?|kilos?|kg|grammes?|grams?|gms?|gr|g'
-        .'|millilit(?:re|er)s?|mls?|cl|dl'
+        .'|millilit(?:re|er)s?|mls?|mils?|cl|dl'
         .'|lit(?:re|er)s?|l|pounds?|lbs?|tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|drops?|gtt'
             .'|pinch(?:es)?|parts?'
         .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
@@ -132,7 +132,7 @@ final readonly class Items
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
         $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'
-            .'|a pinch|(?:a )?(?:handful|splash|dash|drizzle|dollop|squeeze|knob)s?\b)';
+            .'|a pinch|(?:a )?(?:handful|capful|splash|dash|drizzle|dollop|squeeze|knob)s?\b)';
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
         if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
             return [];
@@ -175,9 +175,7 @@ final readonly class Items
         foreach ($quantities as $n => [$amount, $start, $end]) {
             $from = $n === 0 ? 0 : $quantities[$n - 1][2];
             $lead = substr($text, $from, $start - $from);
-            if ($after && $items !== [] && preg_match(self::CORRECTS, $lead) === 1) {
-                array_pop($items);
-            }
+            $back = $after && $items !== [] && preg_match(self::CORRECTS, $lead) === 1 ? array_pop($items) : null;
             if (preg_match(self::SUMS, $lead) === 1 || ($after && preg_match(self::NEGATES, $lead) === 1)) {
                 continue;
             }
@@ -185,6 +183,10 @@ final readonly class Items
                 ? substr($text, $end, ($quantities[$n + 1][1] ?? strlen($text)) - $end)
                 : $lead;
             $item = $after ? $this->following($amount, $region) : $this->preceding($amount, $region);
+            if ($back !== null && $item->name === '') {
+                // "Two teaspoons of glycerine, no, one teaspoon" is still of the glycerine.
+                $item = $back->of($amount);
+            }
             if ($after && $items !== [] && $item->known && preg_match('/\bor\s*$/iu', $lead) === 1) {
                 // "100 g shea or 80 g mango butter" is one of the two.
                 $item = array_pop($items)->or($item);

@@ -138,6 +138,8 @@ final class Rows
         return preg_match('/^(?:from|to|date|subject|sent|cc|von|an|betreff):\s/iu', $row) === 1
             || preg_match('/^(?:sent from|call me|prep time|yield|makes|cost|serves|total|sum|summe|somme|totaal'
                 .'|totale)\b/iu', $row) === 1
+            || preg_match('/^(?:haltbar(?:keit)?|hält|ergibt|se conserve|conservation|se conserva|caducidad'
+                .'|validade|conservazione|si conserva|houdbaar(?:heid)?|rinde|rende|resa)\b/iu', $row) === 1
             || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
             || preg_match('/^(?:\d+(?:[.,]\d+)?\s*(?:g|ml|oz|%)?[\s|]*)+$/u', $row) === 1
             || preg_match('/^[-–—\s]*all in \w+[-–—\s]*$/iu', $row) === 1

@@ -23,9 +23,9 @@ final readonly class Told
     /** Words of the plain row as they were written; "" where they do not stand in it. */
     public function written(string $words): string
     {
-        $pattern = implode('\s+', array_map(
+        $pattern = implode('[\s,;]+', array_map(
             static fn (string $w): string => preg_quote($w, '/'),
-            preg_split('/\s+/u', trim($words), flags: PREG_SPLIT_NO_EMPTY) ?: [],
+            preg_split('/[\s,;]+/u', $words, flags: PREG_SPLIT_NO_EMPTY) ?: [],
         ));
         if ($pattern === '' || preg_match("/$pattern/iu", $this->spaced, $m, PREG_OFFSET_CAPTURE) !== 1) {
             return '';

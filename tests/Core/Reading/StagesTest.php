@@ -171,6 +171,10 @@ final class StagesTest extends CoreTestCase
         ]];
         yield 'names first' => ['olive oil 30 g / argan oil 10 g', ['30 g = olive oil', '10 g = argan oil']];
         yield 'taken back' => ['60 g shea butter, no, 50 g shea butter', ['50 g = shea butter']];
+        yield 'taken back without its name' => ['two tsp glycerine and 2 tsp honey, no wait 1 tsp, and 9 g olive oil', [
+            '1 tsp = honey',
+            '9 g = olive oil',
+        ]];
         yield 'many times' => ['2 x 113 g tubs of shea butter', ['226 g = shea butter']];
         yield 'said twice' => ['2 oz (57 g) shea butter', ['2 oz (57 g) = shea butter']];
         yield 'negated' => ['60 g shea butter, never 5 ml glycerine', ['60 g = shea butter']];
