@@ -424,7 +424,7 @@ final readonly class Entries
 
         return match (true) {
             $also !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
-            $best->score < self::SURE => sprintf('Is "%s" %s?', $name, mb_strtolower($best->ingredient->name)),
+            $best->score < self::SURE => sprintf('Is "%s" %s?', $name, lcfirst($best->ingredient->name)),
             $next !== null && $best->score < self::EXACT && self::isOwn($best) => sprintf(
                 'Which "%s" is meant? There are several.',
                 $name,
@@ -433,7 +433,7 @@ final readonly class Entries
                 && ! self::isCounted($amount, $best->ingredient, $next->ingredient) => sprintf(
                     '"%s" may also be %s.',
                     $name,
-                    mb_strtolower($next->ingredient->name),
+                    lcfirst($next->ingredient->name),
                 ),
             $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf(
                 'So much "%s" can hardly be an essential oil. Is it a steeped oil?',
@@ -462,7 +462,7 @@ final readonly class Entries
         foreach (count($pieces) > 1 ? $pieces : [] as $piece) {
             $match = $this->matches(trim($piece))[0] ?? false;
             if ($match !== false && $match->score >= self::SURE && $match->ingredient->id !== $first->id) {
-                return mb_strtolower($match->ingredient->name);
+                return lcfirst($match->ingredient->name);
             }
         }
 

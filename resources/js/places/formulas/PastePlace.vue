@@ -297,8 +297,9 @@ const cure = (_label: string, change: Schemas['Change']): Promise<void> =>
                             <div class="grid grid-cols-[minmax(0,1fr)_auto_4.5rem] items-baseline gap-3">
                                 <button type="button" class="cursor-pointer text-left font-semibold break-words" @click="look(i)">
                                     {{ line.name }}
-                                    <span v-if="line.form" class="quiet font-normal">{{ line.form }}</span>
-                                    <span v-if="line.optional" class="quiet font-normal">, may be left out</span>
+                                    <span class="quiet font-normal">
+                                        {{ line.form ? ` ${line.form}` : '' }}{{ line.optional ? ', may be left out' : '' }}
+                                    </span>
                                     <span v-for="choice in line.choices" :key="choice.id" class="quiet block text-[13px] font-normal">
                                         or {{ choice.name }}{{ choice.amount ? `, ${choice.amount}` : '' }}
                                     </span>
