@@ -13,20 +13,22 @@ use App\Demo\DemoCommand;
 use App\Formula\KnowsProcessLoss;
 use App\Make\PastBatches;
 use App\Pantry\Cupboard;
+use App\Session\PasswordCommand;
+use App\Session\PersonCommand;
+use App\Session\StudioCommand;
 use App\Steep\PictureFiles;
 use App\Steep\SteepedOils;
 use App\Steep\SweepCommand;
 use App\Studio\CurrentStudio;
+use App\Studio\Role;
+use App\Studio\User;
 use App\Support\OpenApiCommand;
 use App\Support\StrictValidator;
 use Carbon\FactoryImmutable;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Translation\Translator;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
@@ -75,28 +77,17 @@ final class CrownServiceProvider extends ServiceProvider
                 array $attributes,
             ): StrictValidator => new StrictValidator($translator, $data, $rules, $messages, $attributes),
         );
-        $this->commands([CatalogueCommand::class, OpenApiCommand::class, DemoCommand::class, SweepCommand::class]);
-        RateLimiter::for(
-            'sign-in',
-            static fn (Request $request): Limit => Limit::perMinute(5)
-                ->by(
-                    mb_strtolower(is_string($request->input('email')) ? $request->input('email') : '')
-                        .'|'
-                        .$request->ip(),
-                )
-                ->response(
-                    static fn (Request $request, array $headers): JsonResponse => new JsonResponse(
-                        [
-                            'message' => ($message = sprintf(
-                                'Too many tries. Wait %d seconds, then try again.',
-                                is_numeric($headers['Retry-After'] ?? null) ? (int) $headers['Retry-After'] : 60,
-                            )),
-                            'errors' => ['email' => [$message]],
-                        ],
-                        429,
-                        $headers,
-                    ),
-                ),
-        );
+        $this->commands([
+            CatalogueCommand::class,
+            OpenApiCommand::class,
+            DemoCommand::class,
+            SweepCommand::class,
+            StudioCommand::class,
+            PersonCommand::class,
+            PasswordCommand::class,
+        ]);
+        foreach (Role::RIGHTS as $right) {
+            Gate::define($right, static fn (User $user): bool => $user->role->may($right));
+        }
     }
 }

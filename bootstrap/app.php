@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Session\DemoIsRead;
 use App\Support\AnswerErrors;
+use App\Support\Idempotent;
 use App\Support\PlainInput;
 use App\Support\SecurityHeaders;
 use Illuminate\Foundation\Application;
@@ -22,6 +24,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(SecurityHeaders::class);
         $middleware->api(prepend: [PlainInput::class]);
         $middleware->statefulApi();
+        // What keeps something: in one transaction, and once.
+        $middleware->group('keeps', [DemoIsRead::class, Idempotent::class]);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -17,13 +17,18 @@ use App\Pantry\OwnIngredientController;
 use App\Papers\MethodController;
 use App\Rhythm\HeadExportController;
 use App\Rhythm\RoutineController;
+use App\Session\CountryController;
+use App\Session\DeviceController;
+use App\Session\JoinController;
+use App\Session\LeaveController;
+use App\Session\PeopleController;
+use App\Session\RecoveryController;
 use App\Session\SessionController;
 use App\Steep\LotController;
 use App\Steep\PhotoController;
 use App\Steep\RecipeSteepController;
 use App\Steep\SteepController;
 use App\Steep\SteepEventController;
-use App\Support\Idempotent;
 use App\Support\PingController;
 use App\Today\TodayController;
 use Illuminate\Support\Facades\Route;
@@ -41,22 +46,85 @@ Route::pattern('event', '[0-9]{1,18}');
 Route::pattern('photo', '[0-9]{1,18}');
 Route::pattern('finding', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
+Route::pattern('person', '[0-9]{1,18}');
+Route::pattern('invitation', '[0-9]{1,18}');
+Route::pattern('token', '[A-Za-z0-9_-]{22}');
+Route::pattern('device', '[0-9a-f]{64}');
 Route::pattern('method', '[a-z][a-z-]{0,40}');
 
 Route::controller(SessionController::class)->group(function (): void {
     Route::get('session', 'show')->name('session.show');
-    Route::post('sign-in', 'signIn')->middleware('throttle:sign-in')->name('session.sign-in');
+    Route::post('sign-in', 'signIn')->middleware('throttle:60,1')->name('session.sign-in');
     Route::post('demo', 'demo')->middleware('throttle:30,1')->name('session.demo');
+    Route::post('studios', 'open')->middleware('throttle:10,1')->name('studio.open');
+});
+Route::post('recover', [RecoveryController::class, 'recover'])->middleware('throttle:20,1')->name('session.recover');
+Route::get('countries', [CountryController::class, 'index'])->name('countries.index');
+Route::controller(JoinController::class)->middleware('throttle:30,1')->group(function (): void {
+    Route::get('join/{token}', 'show')->name('join.show');
+    Route::post('join/{token}', 'store')->name('join.store');
 });
 
-Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
+// Whoever is in a studio: she herself.
+Route::middleware(['auth:web', 'keeps'])->group(function (): void {
     Route::controller(SessionController::class)->group(function (): void {
-        Route::post('sign-out', 'signOut')->name('session.sign-out');
+        Route::post('sign-out', 'signOut')->withoutMiddleware('keeps')->name('session.sign-out');
         Route::put('password', 'password')->middleware('throttle:10,1')->name('session.password');
-        Route::put('studio', 'update')->name('studio.update');
     });
-    Route::post('ping', PingController::class)->withoutMiddleware(Idempotent::class)->name('ping');
+    Route::controller(DeviceController::class)->group(function (): void {
+        Route::get('devices', 'index')->name('devices.index');
+        Route::delete('devices', 'others')->name('devices.others');
+        Route::delete('devices/{device}', 'destroy')->name('devices.end');
+    });
+    Route::post('recovery-codes', [RecoveryController::class, 'store'])
+        ->middleware('throttle:10,1')
+        ->name('session.codes');
+});
+
+// What a helper does: today, the counter, shakes and ticks.
+Route::middleware(['auth:web', 'can:help', 'keeps'])->group(function (): void {
+    Route::post('ping', PingController::class)->withoutMiddleware('keeps')->name('ping');
     Route::get('today', TodayController::class)->name('today');
+    Route::get('methods', [MethodController::class, 'index'])->name('methods.index');
+    Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');
+    Route::controller(SteepController::class)->group(function (): void {
+        Route::get('steeps', 'index')->name('steeps.index');
+        Route::get('steeps/{steep}', 'show')->name('steeps.show');
+        Route::put('steeps/{steep}/shakes', 'shake')->name('steeps.shake');
+    });
+    Route::controller(BatchController::class)->group(function (): void {
+        Route::get('batches', 'index')->name('batches.index');
+        Route::get('batches/{batch}', 'show')->name('batches.show');
+        Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
+        Route::put('batches/{batch}/tasks', 'tick')->name('batches.tick');
+    });
+    Route::controller(RoutineController::class)->group(function (): void {
+        Route::get('routines', 'index')->name('routines.index');
+        Route::get('routines/{routine}', 'show')->name('routines.show');
+        Route::put('routine-days/{day}', 'tick')->name('routines.tick');
+    });
+});
+
+// What an owner does: who is in the studio, and leaving it.
+Route::middleware(['auth:web', 'can:own', 'keeps'])->group(function (): void {
+    Route::controller(PeopleController::class)->group(function (): void {
+        Route::get('people', 'index')->name('people.index');
+        Route::put('people/{person}', 'update')->name('people.update');
+        Route::delete('people/{person}', 'destroy')->name('people.destroy');
+        Route::post('invitations', 'invite')->name('people.invite');
+        Route::delete('invitations/{invitation}', 'uninvite')->name('people.uninvite');
+        Route::get('security-log', 'log')->name('people.log');
+    });
+    Route::controller(LeaveController::class)->group(function (): void {
+        Route::get('studio/export', 'export')->name('studio.export');
+        Route::post('studio/leave', 'leave')->name('studio.leave');
+        Route::delete('studio/leave', 'stay')->name('studio.stay');
+    });
+});
+
+// What a maker does: everything that is made.
+Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
+    Route::put('studio', [SessionController::class, 'update'])->name('studio.update');
     Route::controller(IngredientController::class)->group(function (): void {
         Route::get('ingredients', 'index')->name('ingredients.index');
         Route::get('ingredients/compare', 'compare')->name('ingredients.compare');
@@ -73,7 +141,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
     });
     // These keep nothing: no transaction is opened for them.
     Route::controller(EvaluationController::class)
-        ->withoutMiddleware(Idempotent::class)
+        ->withoutMiddleware('keeps')
         ->group(function (): void {
             Route::post('evaluate', 'evaluate')->name('evaluate');
             Route::post('cure', 'cure')->name('cure');
@@ -89,7 +157,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
     Route::delete('read/names', [SettledNameController::class, 'destroy'])->name('read.forget');
     Route::post('read/steep', RecipeSteepController::class)->name('read.steep');
     Route::post('read/dose', RecipeDoseController::class)->name('read.dose');
-    Route::post('design', DesignController::class)->withoutMiddleware(Idempotent::class)->name('design');
+    Route::post('design', DesignController::class)->withoutMiddleware('keeps')->name('design');
     Route::controller(FormulaController::class)->group(function (): void {
         Route::get('formulas', 'index')->name('formulas.index');
         Route::post('formulas', 'store')->name('formulas.store');
@@ -116,17 +184,14 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
         Route::post('heads/{head}/marks', 'mark')->name('heads.mark');
         Route::delete('head-marks/{mark}', 'unmark')->name('heads.unmark');
         Route::get('head-guide', 'guide')->name('heads.guide');
-        Route::post('head-guide', 'suggest')->withoutMiddleware(Idempotent::class)->name('heads.suggest');
+        Route::post('head-guide', 'suggest')->withoutMiddleware('keeps')->name('heads.suggest');
     });
     Route::get('heads/{head}/export', HeadExportController::class)->name('heads.export');
     Route::get('heads/{head}/advice', [HeadAdviceController::class, 'show'])->name('heads.advice');
     Route::post('heads/{head}/formula', [HeadAdviceController::class, 'formula'])->name('heads.formula');
     Route::controller(SteepController::class)->group(function (): void {
-        Route::get('steeps', 'index')->name('steeps.index');
-        Route::post('steeps/plan', 'plan')->withoutMiddleware(Idempotent::class)->name('steeps.plan');
+        Route::post('steeps/plan', 'plan')->withoutMiddleware('keeps')->name('steeps.plan');
         Route::post('steeps', 'store')->name('steeps.store');
-        Route::get('steeps/{steep}', 'show')->name('steeps.show');
-        Route::put('steeps/{steep}/shakes', 'shake')->name('steeps.shake');
         Route::post('steeps/{steep}/strain', 'strain')->name('steeps.strain');
         Route::post('steeps/{steep}/spoil', 'spoil')->name('steeps.spoil');
         Route::delete('steeps/{steep}', 'destroy')->name('steeps.destroy');
@@ -136,16 +201,10 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
     Route::delete('steep-events/{event}', [SteepEventController::class, 'destroy'])->name('steeps.unrecord');
     Route::post('steeps/{steep}/photos', [PhotoController::class, 'store'])->name('steeps.photo');
     Route::delete('steep-photos/{photo}', [PhotoController::class, 'destroy'])->name('steeps.unphoto');
-    Route::get('methods', [MethodController::class, 'index'])->name('methods.index');
-    Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');
     Route::get('lots', [LotController::class, 'index'])->name('lots.index');
     Route::put('lots/{lot}/withdrawn', [LotController::class, 'withdraw'])->name('lots.withdraw');
     Route::controller(BatchController::class)->group(function (): void {
-        Route::get('batches', 'index')->name('batches.index');
         Route::post('batches', 'store')->name('batches.store');
-        Route::get('batches/{batch}', 'show')->name('batches.show');
-        Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
-        Route::put('batches/{batch}/tasks', 'tick')->name('batches.tick');
         Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
         Route::delete('batches/{batch}', 'destroy')->name('batches.destroy');
         Route::post('batches/{batch}/restore', 'restore')->name('batches.restore');
@@ -153,10 +212,7 @@ Route::middleware(['auth:web', Idempotent::class])->group(function (): void {
     Route::post('batches/{batch}/findings', [BatchFindingController::class, 'store'])->name('batches.find');
     Route::delete('batch-findings/{finding}', [BatchFindingController::class, 'destroy'])->name('batches.unfind');
     Route::controller(RoutineController::class)->group(function (): void {
-        Route::get('routines', 'index')->name('routines.index');
         Route::post('routines', 'store')->name('routines.store');
-        Route::get('routines/{routine}', 'show')->name('routines.show');
-        Route::put('routine-days/{day}', 'tick')->name('routines.tick');
         Route::delete('routines/{routine}', 'destroy')->name('routines.destroy');
         Route::post('routines/{routine}/restore', 'restore')->name('routines.restore');
     });

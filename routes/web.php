@@ -9,19 +9,19 @@ use Illuminate\Support\Facades\Route;
 
 // Papers are opened from the address line too, where no page of ours is the referrer: they go by the session alone.
 Route::get('/papers/batches/{batch}/label.pdf', [LabelController::class, 'pdf'])
-    ->middleware('auth:web')
+    ->middleware(['auth:web', 'can:help'])
     ->whereNumber('batch')
     ->name('batches.label');
 Route::get('/papers/lots/{lot}/label.pdf', [LabelController::class, 'lot'])
-    ->middleware('auth:web')
+    ->middleware(['auth:web', 'can:help'])
     ->whereNumber('lot')
     ->name('lots.label');
 Route::get('/papers/formulas/{formula}/sheet.pdf', SheetController::class)
-    ->middleware('auth:web')
+    ->middleware(['auth:web', 'can:make'])
     ->whereNumber('formula')
     ->name('formulas.sheet');
 Route::get('/photos/{photo}', [PhotoController::class, 'show'])
-    ->middleware('auth:web')
+    ->middleware(['auth:web', 'can:help'])
     ->whereNumber('photo')
     ->name('photos.show');
 

@@ -7,6 +7,7 @@ namespace App\Demo;
 use App\Steep\PictureFiles;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
+use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
 use Illuminate\Console\Command;
@@ -51,6 +52,9 @@ final class DemoCommand extends Command
             'bowl_ml' => 1000,
             'time_zone' => 'Europe/London',
             'demo' => true,
+            'set_up_on' => Carbon::today(),
+            'country' => 'GB',
+            'currency' => 'GBP',
         ]);
         $users = [];
         foreach (['Amara' => 'amara@linden-loft.example', 'Noor' => 'noor@linden-loft.example'] as $name => $email) {
@@ -59,6 +63,7 @@ final class DemoCommand extends Command
                 'name' => $name,
                 'email' => $email,
                 'password' => Str::random(40),
+                'role' => $users === [] ? Role::Owner : Role::Maker,
             ]);
         }
         $current->enter($studio->refresh());

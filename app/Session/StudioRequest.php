@@ -20,6 +20,9 @@ final class StudioRequest extends FormRequest
             'southern' => 'required|boolean',
             'bowl_ml' => 'required|numeric|min:0|max:100000',
             'time_zone' => 'required|string|timezone:all_with_bc',
+            'country' => 'sometimes|present|string|max:2',
+            'currency' => 'sometimes|present|string|max:3',
+            'decimal_comma' => 'sometimes|required|boolean',
         ];
     }
 

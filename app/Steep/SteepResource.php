@@ -15,6 +15,7 @@ use Crown\Steep\Straining;
 use Crown\Steep\StrainStep;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Gate;
 
 /** A jar's own page: $defs/Steep. */
 final class SteepResource extends JsonResource
@@ -49,17 +50,39 @@ final class SteepResource extends JsonResource
             'events' => array_values($this->steep->events->map($this->event(...))->all()),
             'photos' => array_values($this->steep->photos->map(self::photo(...))->all()),
             'measured' => $this->measured(),
-            'cost' => $this->cost(),
-            'cost_per_100g' => $this->costPerHundredGrams(),
+            'cost' => self::seesPrices() ? $this->cost() : null,
+            'cost_per_100g' => self::seesPrices() ? $this->costPerHundredGrams() : null,
             'put_away' => $this->steep->trashed(),
             'draw_again' => $this->drawsAgain(),
             'used_in' => WhereUsed::of($ids),
             'draft' => [
-                ...$this->steep->document,
+                ...$this->document(),
                 'name' => $this->steep->name,
                 'started_on' => $this->steep->started_on->toDateString(),
             ],
         ];
+    }
+
+    /** Whether whoever asks may see what things cost. */
+    private static function seesPrices(): bool
+    {
+        return Gate::allows('make');
+    }
+
+    /** @return array<string, mixed> what went in, without its prices for whom they are not */
+    private function document(): array
+    {
+        $document = $this->steep->document;
+        if (! self::seesPrices()) {
+            foreach (['herbs', 'oils'] as $part) {
+                $document[$part] = array_map(
+                    static fn (array $row): array => [...$row, 'cost' => null],
+                    $document[$part],
+                );
+            }
+        }
+
+        return $document;
     }
 
     /** @return array<string, mixed>|null what came out beside what was foretold; null before it is strained */

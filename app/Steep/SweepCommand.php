@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
+use App\Session\SecurityLog;
+use App\Studio\Studio;
 use App\Support\Idempotent;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
@@ -18,7 +20,14 @@ final class SweepCommand extends Command
 
     public function handle(PictureFiles $files): int
     {
+        // Whoever left has had her days to think it over.
+        Studio::query()->where('demo', false)->where('leaving_on', '<=', Carbon::today())->delete();
+        DB::table('sessions')
+            ->whereNotNull('user_id')
+            ->whereNotIn('user_id', DB::table('users')->whereNull('deleted_at')->select('id'))
+            ->delete();
         $files->sweep();
+        SecurityLog::sweep();
         DB::table('idempotency_keys')
             ->where('created_at', '<', Carbon::now()->subDays(Idempotent::KNOWN_DAYS))
             ->delete();

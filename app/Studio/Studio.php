@@ -23,6 +23,11 @@ use Illuminate\Support\Carbon;
  * @property bool $demo
  * @property string $time_zone an IANA name; its "today" is the calendar date there (Day)
  * @property bool $southern whether its winter is in June
+ * @property string $country ISO 3166, or "" while nobody said
+ * @property string $currency ISO 4217, or "" while nobody said
+ * @property bool $decimal_comma whether figures are written with a comma
+ * @property Carbon|null $set_up_on null until it was asked what it measures with
+ * @property Carbon|null $leaving_on the day on which it is taken away; null while it stays
  */
 final class Studio extends Model
 {
@@ -30,7 +35,27 @@ final class Studio extends Model
 
     protected $guarded = ['id'];
 
-    protected $casts = ['scale_grams' => 'float', 'bowl_ml' => 'float', 'demo' => 'bool', 'southern' => 'bool'];
+    protected $casts = [
+        'scale_grams' => 'float',
+        'bowl_ml' => 'float',
+        'demo' => 'bool',
+        'southern' => 'bool',
+        'decimal_comma' => 'bool',
+        'set_up_on' => 'date',
+        'leaving_on' => 'date',
+    ];
+
+    protected $attributes = [
+        'cup' => 'us',
+        'scale_grams' => 1,
+        'bowl_ml' => 0,
+        'southern' => false,
+        'time_zone' => 'UTC',
+        'country' => '',
+        'currency' => '',
+        'decimal_comma' => false,
+        'demo' => false,
+    ];
 
     /** @return HasMany<User, $this> */
     public function users(): HasMany

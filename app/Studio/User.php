@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
+use LogicException;
 
 /**
  * @property int $id
@@ -14,10 +16,13 @@ use Illuminate\Http\Request;
  * @property string $name
  * @property string $email
  * @property string $password
+ * @property Role $role
  * @property Studio $studio
  */
 final class User extends Authenticatable
 {
+    use SoftDeletes;
+
     protected $table = 'users';
 
     /** Whoever signs in enters her studio: nothing can be asked for outside of one. */
@@ -27,12 +32,22 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed'];
+    protected $casts = ['password' => 'hashed', 'role' => Role::class];
+
+    protected $attributes = ['role' => Role::Owner->value];
 
     /** @return BelongsTo<Studio, $this> */
     public function studio(): BelongsTo
     {
         return $this->belongsTo(Studio::class);
+    }
+
+    /** Whoever asks. Only behind a route that wants somebody to be signed in. */
+    public static function in(Request $request): self
+    {
+        $user = $request->user();
+
+        return $user instanceof self ? $user : throw new LogicException('Nobody is signed in.');
     }
 
     /** Who asks, as she is written down beside what she did; "" for nobody. */

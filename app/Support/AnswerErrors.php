@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Log;
 use PDOException;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Throwable;
@@ -51,6 +52,11 @@ final class AnswerErrors
             ),
         );
         $exceptions->render(static fn (NotFoundHttpException $e, Request $request) => self::notFound($e, $request));
+        $exceptions->render(
+            static fn (AccessDeniedHttpException $e, Request $request) => $request->is('api/*')
+                ? self::told(403, 'Your part in this studio does not allow this. Ask its owner.')
+                : null,
+        );
         $exceptions->render(
             static fn (UniqueConstraintViolationException $e) => self::told(
                 409,

@@ -16,6 +16,8 @@ final class ScopingTest extends StudioTestCase
         'api/ingredients/{ingredient}/cupboard',
         'api/methods/{method}',
         '{place?}',
+        'api/join/{token}',
+        'api/devices/{device}',
     ];
 
     public function test_another_studios_ids_answer_404_on_every_route(): void
@@ -59,6 +61,8 @@ final class ScopingTest extends StudioTestCase
             'steep' => $jar['id'],
             'batch' => $batch['id'],
             'routine' => $routine['id'],
+            'person' => $this->amara->id,
+            'invitation' => 1,
             'day' => $routine['days'][0]['id'],
         ];
         $bodies = [
@@ -88,6 +92,7 @@ final class ScopingTest extends StudioTestCase
                 'vegan' => true,
                 'figures' => [],
                 'task' => 'fill',
+                'role' => 'helper',
                 'reason' => '',
             ],
             'POST' => [

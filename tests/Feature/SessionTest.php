@@ -55,7 +55,10 @@ final class SessionTest extends StudioTestCase
             ->assertJsonPath('errors.current.0', 'This is not your present password.');
         $this->ask('PUT', 'password', ['current' => 'correct horse battery', 'new' => 'short'])
             ->assertStatus(422)
-            ->assertJsonPath('errors.new.0', 'A new password needs at least 10 characters.');
+            ->assertJsonPath(
+                'errors.new.0',
+                'At least 10 characters. Three or four words that have nothing to do with each other are good.',
+            );
         $this->ask('PUT', 'password', ['current' => 'correct horse battery', 'new' => 'a longer password'])->assertOk();
         self::assertTrue(
             Auth::guard('web')

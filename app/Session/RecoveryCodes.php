@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Session;
+
+use App\Studio\User;
+use App\Support\Refused;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\RateLimiter;
+
+/** One-time codes of a person: only their hashes are kept. */
+final class RecoveryCodes
+{
+    private const HOW_MANY = 10;
+
+    /** Letters and figures that nobody takes for one another. */
+    private const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
+
+    /** Of thirty-one letters each: some 74 bits. */
+    private const LONG = 15;
+
+    /** Failures in an hour from one address. */
+    private const TRIES = 10;
+
+    /** @return list<string> shown this once */
+    public function renew(User $user): array
+    {
+        $codes = [];
+        for ($n = 0; $n < self::HOW_MANY; $n++) {
+            $codes[] = self::fresh();
+        }
+        DB::table('recovery_codes')->where('user_id', $user->id)->delete();
+        DB::table('recovery_codes')->insert(array_map(static fn (string $code): array => [
+            'user_id' => $user->id,
+            'hash' => self::hash($code),
+            'created_at' => Carbon::now(),
+            'updated_at' => Carbon::now(),
+        ], $codes));
+        SecurityLog::write($user->studio_id, $user->name, SecurityKind::Codes);
+
+        return $codes;
+    }
+
+    /**
+     * Opens an account with one of its codes, which is used up by it. All its sessions end.
+     *
+     * @throws Refused|TooManyTries
+     */
+    public function open(string $written, string $code, string $new, string $from): User
+    {
+        $key = 'recover-from:'.$from;
+        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
+            throw new TooManyTries(RateLimiter::availableIn($key));
+        }
+        $user = User::query()->where('email', Login::spelt($written))->first();
+        $fits = $user === null ? null : DB::table('recovery_codes')
+            ->where('user_id', $user->id)
+            ->where('hash', self::hash($code))
+            ->whereNull('used_at')
+            ->first(['id']);
+        if ($user === null || $fits === null) {
+            RateLimiter::hit($key, 3600);
+            throw Refused::because(
+                'code',
+                'This address and code do not belong together, or the code was used already.',
+            );
+        }
+        Strength::demand($new, [$user->name, $user->studio->name, $user->email], 'new');
+        DB::transaction(static function () use ($user, $fits, $new): void {
+            DB::table('recovery_codes')->where('id', $fits->id)->update(['used_at' => Carbon::now()]);
+            $user->update(['password' => $new]);
+            Entering::endOthers($user->id, null);
+            SecurityLog::write($user->studio_id, $user->name, SecurityKind::Recovered);
+        });
+
+        return $user;
+    }
+
+    private static function fresh(): string
+    {
+        $code = '';
+        for ($n = 0; $n < self::LONG; $n++) {
+            $code .= self::LETTERS[random_int(0, strlen(self::LETTERS) - 1)];
+        }
+
+        return implode('-', str_split($code, 5));
+    }
+
+    private static function hash(string $code): string
+    {
+        return hash('sha256', preg_replace('/[^a-z0-9]/', '', mb_strtolower($code)) ?? '');
+    }
+}

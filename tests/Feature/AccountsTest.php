@@ -1,0 +1,438 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Studio\Role;
+use App\Studio\Studio;
+use App\Studio\User;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Schema;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Studios of one's own: opened, entered, shared, and left. */
+final class AccountsTest extends StudioTestCase
+{
+    private const GOOD = 'three grey geese by the mill';
+
+    /** What each route asks for; a route that is not named here fails the test. */
+    private const ROUTES = [
+        'anybody' => [
+            'session.show', 'session.sign-in', 'session.demo', 'studio.open', 'session.recover', 'countries.index',
+            'join.show', 'join.store', 'app', 'sanctum.csrf-cookie',
+        ],
+        'herself' => [
+            'session.sign-out', 'session.password', 'session.codes', 'devices.index', 'devices.others', 'devices.end',
+        ],
+        'help' => [
+            'ping', 'today', 'methods.index', 'methods.show', 'steeps.index', 'steeps.show', 'steeps.shake',
+            'batches.index', 'batches.show', 'batches.weigh', 'batches.tick', 'routines.index', 'routines.show',
+            'routines.tick', 'batches.label', 'lots.label', 'photos.show',
+        ],
+        'make' => [
+            'studio.update', 'ingredients.index', 'ingredients.compare', 'ingredients.show', 'own.store', 'own.update',
+            'own.destroy', 'ingredients.correct', 'ingredients.uncorrect', 'ingredients.stock', 'ingredients.unstock',
+            'evaluate', 'cure', 'read', 'water', 'load', 'without-scale', 'stock', 'swap', 'reshare', 'read.settle',
+            'read.forget', 'read.steep', 'read.dose', 'design', 'formulas.index', 'formulas.store',
+            'formulas.skeleton', 'formulas.show', 'formulas.text', 'formulas.update', 'formulas.destroy',
+            'formulas.restore', 'formulas.keep', 'formulas.family', 'formulas.variant', 'formulas.pass',
+            'formulas.leave', 'heads.index', 'heads.store', 'heads.show', 'heads.update', 'heads.destroy',
+            'heads.mark', 'heads.unmark', 'heads.guide', 'heads.suggest', 'heads.export', 'heads.advice',
+            'heads.formula', 'steeps.plan', 'steeps.store', 'steeps.strain', 'steeps.spoil', 'steeps.destroy',
+            'steeps.restore', 'steeps.record', 'steeps.unrecord', 'steeps.photo', 'steeps.unphoto', 'lots.index',
+            'lots.withdraw', 'batches.store', 'batches.finish', 'batches.destroy', 'batches.restore', 'batches.find',
+            'batches.unfind', 'routines.store', 'routines.destroy', 'routines.restore', 'formulas.sheet',
+        ],
+        'own' => [
+            'people.index', 'people.update', 'people.destroy', 'people.invite', 'people.uninvite', 'people.log',
+            'studio.export', 'studio.leave', 'studio.stay',
+        ],
+    ];
+
+    /** @param  array<string, mixed>  $body */
+    private function visit(string $path, array $body = [], string $from = '10.0.0.1'): TestResponse
+    {
+        $this->app?->forgetScopedInstances();
+        Auth::forgetGuards();
+        $this->flushSession();
+
+        return $this->withServerVariables(['REMOTE_ADDR' => $from])
+            ->withHeaders(['Referer' => url('/')])
+            ->postJson('/api/'.$path, $body);
+    }
+
+    private function signIn(string $login, string $password, string $from = '10.0.0.1'): TestResponse
+    {
+        return $this->visit('sign-in', ['email' => $login, 'password' => $password], $from);
+    }
+
+    private function withRole(Role $role, string $login): User
+    {
+        return User::query()
+            ->create([
+                'studio_id' => $this->amara->studio_id,
+                'name' => ucfirst((string) strtok($login, '@')),
+                'email' => $login,
+                'password' => self::GOOD,
+                'role' => $role,
+            ])
+            ->load('studio');
+    }
+
+    /** @return list<string> kinds of what the owner sees, the latest first */
+    private function log(): array
+    {
+        return array_column($this->got('SecurityEvents', 'GET', 'security-log')['items'], 'kind');
+    }
+
+    public function test_the_first_visitor_opens_a_studio_and_is_in_it(): void
+    {
+        Studio::query()->update(['demo' => true]);
+        $asked = [
+            'name' => 'Ife',
+            'studio' => 'Ife\'s kitchen',
+            'email' => ' IFE@Kitchen.example ',
+            'password' => self::GOOD,
+            'country' => 'DE',
+            'time_zone' => 'Europe/Berlin',
+        ];
+        self::assertTrue($this->getJson('/api/session')->json('can_open'));
+        $opened = $this->visit('studios', $asked)->assertCreated();
+        $this->keepsTo('Session', (string) $opened->getContent());
+
+        self::assertSame(['ife@kitchen.example', 'owner', ['help', 'make', 'own']], [
+            $opened->json('user.email'),
+            $opened->json('user.role'),
+            $opened->json('user.rights'),
+        ]);
+        self::assertSame(['metric', true, 'EUR', 'Europe/Berlin', false], [
+            $opened->json('studio.cup'),
+            $opened->json('studio.decimal_comma'),
+            $opened->json('studio.currency'),
+            $opened->json('studio.time_zone'),
+            $opened->json('studio.set_up'),
+        ]);
+        $this->visit('studios', [...$asked, 'email' => 'second'])
+            ->assertStatus(409)
+            ->assertJsonValidationErrors('studio');
+        config(['crown.open_studios' => 'anyone']);
+        $this->visit('studios', [...$asked, 'email' => 'IFE@kitchen.example'])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('email');
+        $this->visit('studios', [...$asked, 'email' => 'second'])->assertCreated();
+        config(['crown.open_studios' => 'nobody']);
+        self::assertFalse($this->getJson('/api/session')->json('can_open'));
+        self::assertNotSame([], $this->getJson('/api/countries')->assertOk()->json('items'));
+    }
+
+    #[DataProvider('weak')]
+    public function test_a_password_that_others_would_guess_is_not_taken(string $password, string $why): void
+    {
+        config(['crown.open_studios' => 'anyone']);
+        $this->visit('studios', [
+            'name' => 'Wilhelmina',
+            'studio' => 'Rosewater',
+            'email' => 'mina@rosewater.example',
+            'password' => $password,
+        ])->assertStatus(422)->assertJsonPath(
+            'errors.password.0',
+            $why.' Three or four words that have nothing to do with each other are good.',
+        );
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function weak(): iterable
+    {
+        yield 'short' => ['gfj4 92kd', 'At least 10 characters.'];
+        yield 'long' => [
+            str_repeat('abcdefgh ', 9),
+            'At most 72 bytes, about as many letters: what follows would not count.',
+        ];
+        $common = 'This is one of the passwords that everybody tries first.';
+        yield 'common' => ['Password123', $common];
+        yield 'common, with signs' => ['p@ssw0rd-123', $common];
+        yield 'common, with a year' => ['Sunshine2026', $common];
+        yield 'one letter' => ['aaaaaabbbbbb', 'More different letters: it is guessed at once.'];
+        yield 'a run' => ['mnopqrstuv', 'No run along the keyboard or the alphabet: it is guessed at once.'];
+        yield 'her own name' => ['wilhelmina7', 'Not your own name, address or studio: they are tried first.'];
+        yield 'her studio' => ['rosewater!!', 'Not your own name, address or studio: they are tried first.'];
+    }
+
+    public function test_one_account_has_one_spelling_and_its_failures_are_counted_together(): void
+    {
+        $spellings = ['amara@loft.example', ' Amara@Loft.example', "AMARA@loft.example\u{200b}", 'ａmara@loft.example'];
+        foreach ($spellings as $n => $as) {
+            $this->signIn($as, 'correct horse battery', '10.0.1.'.$n)->assertOk();
+        }
+        $this->signIn('ámara@loft.example', 'correct horse battery', '10.0.1.9')->assertStatus(422);
+        foreach ([...$spellings, 'amara@LOFT.example'] as $as) {
+            $this->signIn($as, 'guess')->assertStatus(422);
+        }
+        $this->signIn('amara@loft.example ', 'correct horse battery')->assertStatus(429)->assertHeader('Retry-After');
+        $this->signIn('amara@loft.example', 'correct horse battery', '10.0.0.2')->assertOk();
+        self::assertSame(5, count(array_keys($this->log(), 'failed', true)));
+    }
+
+    public function test_one_address_cannot_go_through_many_accounts(): void
+    {
+        for ($n = 0; $n < 20; $n++) {
+            $this->signIn("nobody$n", 'guess', '10.0.3.1')->assertStatus(422);
+        }
+        $this->signIn('amara@loft.example', 'correct horse battery', '10.0.3.1')->assertStatus(429);
+        $this->signIn('amara@loft.example', 'correct horse battery', '10.0.3.2')->assertOk();
+    }
+
+    public function test_sessions_are_listed_and_ended_and_a_new_password_ends_the_others(): void
+    {
+        $other = static fn (string $id, int $of): bool => DB::table('sessions')->insert([
+            'id' => $id,
+            'user_id' => $of,
+            'ip_address' => '10.9.9.9',
+            'user_agent' => 'Mozilla/5.0 (X11; Linux) Firefox/140',
+            'payload' => '',
+            'last_activity' => 1,
+        ]);
+        $other('of-amara', $this->amara->id);
+        $other('of-amara-too', $this->amara->id);
+        $other('of-stranger', $this->stranger->id);
+        $devices = $this->got('DeviceList', 'GET', 'devices')['items'];
+        $ids = array_column($devices, 'id');
+        self::assertContains(hash('sha256', 'of-amara'), $ids);
+        self::assertNotContains(hash('sha256', 'of-stranger'), $ids);
+        self::assertContains('Firefox on Linux', array_column($devices, 'on'));
+        $this->ask('DELETE', 'devices/'.hash('sha256', 'of-stranger'))->assertNotFound();
+        $this->got('DeviceList', 'DELETE', 'devices/'.hash('sha256', 'of-amara'));
+        self::assertFalse(DB::table('sessions')->where('id', 'of-amara')->exists());
+        self::assertTrue(DB::table('sessions')->where('id', 'of-amara-too')->exists());
+        $this->got('DeviceList', 'DELETE', 'devices');
+        self::assertFalse(DB::table('sessions')->where('id', 'of-amara-too')->exists());
+        $other('of-amara', $this->amara->id);
+        $this->ask('PUT', 'password', ['current' => 'correct horse battery', 'new' => 'correct horse battery'])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('new');
+        $this->got('Session', 'PUT', 'password', ['current' => 'correct horse battery', 'new' => self::GOOD]);
+        self::assertFalse(DB::table('sessions')->where('id', 'of-amara')->exists());
+        self::assertTrue(DB::table('sessions')->where('id', 'of-stranger')->exists());
+    }
+
+    public function test_a_lost_password_is_replaced_by_a_code_that_opens_once(): void
+    {
+        $this->ask('POST', 'recovery-codes', ['current' => 'nope'])->assertStatus(422);
+        $codes = $this->got('RecoveryCodes', 'POST', 'recovery-codes', ['current' => 'correct horse battery'])['codes'];
+        self::assertCount(10, array_unique($codes));
+        self::assertFalse(DB::table('recovery_codes')->where('hash', $codes[0])->exists(), 'only hashes are kept');
+        $ask = ['email' => 'Amara@loft.example', 'code' => strtoupper($codes[3]), 'new' => 'short'];
+        $this->visit('recover', $ask)->assertStatus(422)->assertJsonValidationErrors('new');
+        $this->visit('recover', [...$ask, 'new' => self::GOOD])->assertOk()->assertJsonPath('signed_in', true);
+        $this->visit('recover', [...$ask, 'new' => 'another good long one'])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('code');
+        $this->signIn('amara@loft.example', self::GOOD)->assertOk();
+        $this->visit('recover', ['email' => 'stranger@elsewhere.example', 'code' => $codes[4], 'new' => self::GOOD])
+            ->assertStatus(422);
+        for ($n = 0; $n < 8; $n++) {
+            $this->visit('recover', [...$ask, 'code' => 'xxxxx'])->assertStatus(422);
+        }
+        $this->visit('recover', [...$ask, 'code' => $codes[5]])->assertStatus(429);
+        self::assertContains('recovered', $this->log());
+    }
+
+    public function test_a_person_joins_by_a_link_works_and_is_removed_and_her_name_stays(): void
+    {
+        $made = $this->got('Invitation', 'POST', 'invitations', ['role' => 'maker']);
+        $token = basename($made['link']);
+        self::assertFalse(DB::table('invitations')->where('hash', $token)->exists(), 'only its hash is kept');
+        $this->keepsTo('InvitationSeen', (string) $this->getJson('/api/join/'.$token)->assertOk()->getContent());
+        $her = ['name' => 'Noor', 'email' => 'noor', 'password' => self::GOOD];
+        $this->visit('join/'.$token, [...$her, 'password' => 'noornoor'])->assertStatus(422);
+        $this->visit('join/'.$token, $her)->assertCreated()->assertJsonPath('user.role', 'maker');
+        $this->visit('join/'.$token, [...$her, 'email' => 'zoe'])->assertNotFound();
+        $noor = User::query()->where('email', 'noor')->firstOrFail();
+        $formula = $this->formula();
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $formula['id']], $noor);
+        $people = $this->got('People', 'PUT', 'people/'.$noor->id, ['role' => 'helper'])['people'];
+        self::assertSame(['owner', 'helper'], array_column($people, 'role'));
+        $this->ask('POST', 'formulas', [], $noor->refresh())->assertForbidden();
+        $this->ask('DELETE', 'people/'.$this->amara->id)->assertStatus(422);
+        DB::table('sessions')
+            ->insert(['id' => 'of-noor', 'user_id' => $noor->id, 'payload' => '', 'last_activity' => 1]);
+        $this->got('People', 'DELETE', 'people/'.$noor->id);
+        $this->signIn('noor', self::GOOD)->assertStatus(422);
+        self::assertFalse(DB::table('sessions')->where('id', 'of-noor')->exists());
+        self::assertStringContainsString('Noor', (string) $this->ask('GET', 'batches/'.$batch['id'])->getContent());
+        self::assertSame(['removed', 'role-changed', 'joined', 'invited'], array_slice($this->log(), 0, 4));
+
+        $this->got('Invitation', 'POST', 'invitations', ['role' => 'helper']);
+        $open = $this->got('People', 'GET', 'people')['invitations'];
+        self::assertCount(1, $open);
+        self::assertSame([], $this->got('People', 'DELETE', 'invitations/'.$open[0]['id'])['invitations']);
+        $late = basename($this->got('Invitation', 'POST', 'invitations', ['role' => 'helper'])['link']);
+        $this->travel(8)->days();
+        $this->getJson('/api/join/'.$late)->assertNotFound();
+        $this->ask('POST', 'invitations', ['role' => 'owner'])->assertStatus(422);
+    }
+
+    public function test_an_owner_passes_her_studio_on(): void
+    {
+        $noor = $this->withRole(Role::Maker, 'noor');
+        $this->got('People', 'PUT', 'people/'.$noor->id, ['role' => 'owner']);
+
+        self::assertSame(Role::Owner, $noor->refresh()->role);
+        self::assertSame(Role::Maker, $this->amara->refresh()->role);
+        $this->ask('GET', 'people')->assertForbidden();
+    }
+
+    public function test_every_route_is_open_to_whom_it_should_be_and_to_nobody_else(): void
+    {
+        $known = array_merge(...array_values(self::ROUTES));
+        $people = [
+            'helper' => $this->withRole(Role::Helper, 'helper'),
+            'maker' => $this->withRole(Role::Maker, 'maker'),
+            'owner' => $this->amara,
+        ];
+        $rights = array_merge(...array_map(
+            static fn (string $right, array $names): array => array_fill_keys($names, $right),
+            array_keys(self::ROUTES),
+            self::ROUTES,
+        ));
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $name = (string) $route->getName();
+            self::assertContains($name, $known, 'Teach this test about '.$route->uri());
+            $right = $rights[$name];
+            if ($right === 'anybody') {
+                continue;
+            }
+            $path = '/'.preg_replace('/\{(?:device)\}/', str_repeat('a', 64), $route->uri());
+            $path = (string) preg_replace(
+                ['/\{method\}/', '/\{ingredient\}/', '/\{\w+\}/'],
+                ['steeps', 'olive-oil', '999999'],
+                $path,
+            );
+            $method = $route->methods()[0];
+            $this->app?->forgetScopedInstances();
+            Auth::forgetGuards();
+            $this->flushSession();
+            $nobody = $this->withHeaders(['Referer' => url('/')])->json($method, $path);
+            self::assertContains($nobody->getStatusCode(), [401, 302], "$name for nobody");
+            foreach ($people as $who => $person) {
+                if (in_array($name, ['session.sign-out', 'devices.others'], true)) {
+                    continue;
+                }
+                $may = $right === 'herself' || $person->role->may($right);
+                $status = $this->ask($method, $path, [], $person)->getStatusCode();
+                $may
+                    ? self::assertNotContains($status, [401, 403, 500], "$name for a $who")
+                    : self::assertSame(403, $status, "$name for a $who");
+            }
+        }
+    }
+
+    public function test_a_helper_sees_no_prices(): void
+    {
+        $draft = self::steepDraft();
+        $draft['herbs'][0]['cost'] = 3.5;
+        $draft['oils'][0]['cost'] = 4.5;
+        $steep = $this->got('Steep', 'POST', 'steeps', $draft);
+        self::assertEqualsWithDelta(8.0, $steep['cost'], 1e-6);
+        $seen = $this->got('Steep', 'GET', 'steeps/'.$steep['id'], as: $this->withRole(Role::Helper, 'helper'));
+
+        self::assertNull($seen['cost']);
+        self::assertSame([null], array_column($seen['draft']['herbs'], 'cost'));
+        self::assertSame([null], array_column($seen['draft']['oils'], 'cost'));
+    }
+
+    public function test_what_is_taken_away_is_all_of_it_and_no_secret(): void
+    {
+        $this->formula();
+        $this->steep();
+        $all = $this->got('StudioExport', 'GET', 'studio/export');
+
+        self::assertSame('honest-crown/studio', $all['format']);
+        self::assertCount(1, $all['tables']['formulas']);
+        self::assertSame('Light oil', $all['tables']['formulas'][0]['document']['title']);
+        $text = (string) json_encode($all);
+        self::assertStringNotContainsString('$2y$', $text);
+        self::assertStringNotContainsString('elsewhere.example', $text);
+    }
+
+    public function test_leaving_takes_thirty_days_and_then_leaves_no_row_and_no_file(): void
+    {
+        $steep = $this->steep();
+        $this->formula();
+        $this->asPicture($steep['id'], self::picture())->assertCreated();
+        $this->ask('POST', 'studio/leave', ['name' => 'something else'])->assertStatus(422);
+        $name = $this->amara->studio->name;
+        $this->got('Session', 'POST', 'studio/leave', ['name' => $name]);
+        Artisan::call('crown:sweep');
+        self::assertTrue(Studio::query()->whereKey($this->amara->studio_id)->exists());
+        $this->got('Session', 'DELETE', 'studio/leave');
+        $this->travel(31)->days();
+        Artisan::call('crown:sweep');
+        self::assertTrue(Studio::query()->whereKey($this->amara->studio_id)->exists(), 'she stayed');
+        $this->got('Session', 'POST', 'studio/leave', ['name' => " $name "]);
+        DB::table('sessions')->insert([
+            'id' => 'of-amara',
+            'user_id' => $this->amara->id,
+            'payload' => '',
+            'last_activity' => 1,
+        ]);
+        $this->travel(30)->days();
+        Artisan::call('crown:sweep');
+
+        foreach (Schema::getTables() as $table) {
+            if (Schema::hasColumn($table['name'], 'studio_id')) {
+                self::assertSame(
+                    0,
+                    DB::table($table['name'])->where('studio_id', $this->amara->studio_id)->count(),
+                    $table['name'],
+                );
+            }
+        }
+        self::assertSame(0, DB::table('sessions')->where('user_id', $this->amara->id)->count());
+        self::assertTrue(User::query()->whereKey($this->stranger->id)->exists(), 'nobody else is touched');
+    }
+
+    public function test_the_demo_can_be_looked_at_only_where_that_is_set(): void
+    {
+        Studio::query()->whereKey($this->amara->studio_id)->update(['demo' => true]);
+        config(['crown.demo_writes' => false]);
+        $this->got('Today', 'GET', 'today');
+        $this->ask('POST', 'read', ['text' => '9 g olive oil'])->assertOk();
+        $new = ['formula' => ['title' => 'x', 'lines' => []], 'head_id' => null];
+        $this->ask('POST', 'formulas', $new)
+            ->assertStatus(409)
+            ->assertJsonValidationErrors('demo');
+        $this->ask('POST', 'studio/leave', ['name' => $this->amara->studio->name])->assertStatus(409);
+        $this->ask('POST', 'formulas', $new, $this->stranger)->assertCreated();
+    }
+
+    public function test_the_command_line_opens_adds_and_gives_a_new_password(): void
+    {
+        $this->artisan('crown:studio', ['name' => 'Ife', 'login' => 'ife', 'studio' => 'Kitchen'])
+            ->expectsQuestion('Password', 'password123')
+            ->assertFailed();
+        $this->artisan('crown:studio', ['name' => 'Ife', 'login' => 'Ife', 'studio' => 'Kitchen'])
+            ->expectsQuestion('Password', self::GOOD)
+            ->assertSuccessful();
+        $studio = (string) User::query()->where('email', 'ife')->firstOrFail()->studio_id;
+        $this->artisan('crown:person', ['studio' => $studio, 'name' => 'Zoe', 'login' => 'zoe', '--role' => 'cook'])
+            ->expectsQuestion('Password', self::GOOD)
+            ->assertFailed();
+        $this->artisan('crown:person', ['studio' => $studio, 'name' => 'Zoe', 'login' => 'zoe', '--role' => 'helper'])
+            ->expectsQuestion('Password', self::GOOD)
+            ->assertSuccessful();
+        self::assertSame(Role::Helper, User::query()->where('email', 'zoe')->firstOrFail()->role);
+        $this->artisan('crown:password', ['login' => 'ZOE'])
+            ->expectsQuestion('Password', 'a quite different sentence')
+            ->assertSuccessful();
+        $this->signIn('zoe', 'a quite different sentence')->assertOk();
+        $this->artisan('crown:password', ['login' => 'nobody'])
+            ->expectsQuestion('Password', self::GOOD)
+            ->assertFailed();
+    }
+}
