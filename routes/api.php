@@ -54,13 +54,13 @@ Route::pattern('method', '[a-z][a-z-]{0,40}');
 
 Route::controller(SessionController::class)->group(function (): void {
     Route::get('session', 'show')->name('session.show');
-    Route::post('sign-in', 'signIn')->middleware('throttle:60,1')->name('session.sign-in');
-    Route::post('demo', 'demo')->middleware('throttle:30,1')->name('session.demo');
-    Route::post('studios', 'open')->middleware('throttle:10,1')->name('studio.open');
+    Route::post('sign-in', 'signIn')->middleware('throttle:60,1,sign-in')->name('session.sign-in');
+    Route::post('demo', 'demo')->middleware('throttle:60,1,demo')->name('session.demo');
+    Route::post('studios', 'open')->middleware('throttle:20,1,open')->name('studio.open');
 });
-Route::post('recover', [RecoveryController::class, 'recover'])->middleware('throttle:20,1')->name('session.recover');
+Route::post('recover', [RecoveryController::class, 'recover'])->middleware('throttle:20,1,recover')->name('session.recover');
 Route::get('countries', [CountryController::class, 'index'])->name('countries.index');
-Route::controller(JoinController::class)->middleware('throttle:30,1')->group(function (): void {
+Route::controller(JoinController::class)->middleware('throttle:30,1,join')->group(function (): void {
     Route::get('join/{token}', 'show')->name('join.show');
     Route::post('join/{token}', 'store')->name('join.store');
 });
@@ -69,7 +69,7 @@ Route::controller(JoinController::class)->middleware('throttle:30,1')->group(fun
 Route::middleware(['auth:web', 'keeps'])->group(function (): void {
     Route::controller(SessionController::class)->group(function (): void {
         Route::post('sign-out', 'signOut')->withoutMiddleware('keeps')->name('session.sign-out');
-        Route::put('password', 'password')->middleware('throttle:10,1')->name('session.password');
+        Route::put('password', 'password')->middleware('throttle:10,1,password')->name('session.password');
     });
     Route::controller(DeviceController::class)->group(function (): void {
         Route::get('devices', 'index')->name('devices.index');
@@ -77,7 +77,7 @@ Route::middleware(['auth:web', 'keeps'])->group(function (): void {
         Route::delete('devices/{device}', 'destroy')->name('devices.end');
     });
     Route::post('recovery-codes', [RecoveryController::class, 'store'])
-        ->middleware('throttle:10,1')
+        ->middleware('throttle:10,1,codes')
         ->name('session.codes');
 });
 

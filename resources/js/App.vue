@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import CommandLine from './ui/CommandLine.vue';
 import KeysHelp from './ui/KeysHelp.vue';
 import NoticeBar from './ui/NoticeBar.vue';
 import MatterPatterns from './jar/MatterPatterns.vue';
-import { onKey, useActs } from './ui/acts';
+import { acts, onKey, useActs } from './ui/acts';
 import { useSession } from './ui/session';
 import { theme, turnTheme } from './ui/theme';
 
 /** The frame of every page: the places, the line that finds anything, the notice at the foot. */
 
-const places = [
+const ALL = [
     ['today', 'Today'],
     ['formulas', 'Formulas'],
     ['steeps', 'Steeps'],
@@ -27,7 +27,9 @@ const route = useRoute();
 const router = useRouter();
 const finding = ref(false);
 const helping = ref(false);
-const inside = computed(() => session.signedIn && route.name !== 'sign-in');
+const inside = computed(() => session.signedIn && !route.meta['open']);
+const HELPED = ['today', 'steeps', 'make', 'rhythm'];
+const places = computed(() => (session.may('make') ? ALL : ALL.filter(([name]) => HELPED.includes(name))));
 
 function here(name: string): boolean {
     return name === 'today' ? route.path === '/' : route.path.startsWith(`/${name}`);
@@ -35,16 +37,27 @@ function here(name: string): boolean {
 
 useActs([
     { label: 'Go to today', key: 't', run: () => void router.push('/') },
-    { label: 'Go to formulas', key: 'f', run: () => void router.push('/formulas') },
-    { label: 'Begin a formula', key: 'n', run: () => void router.push('/formulas/new') },
-    { label: 'Paste a recipe', key: 'p', run: () => void router.push('/formulas/paste') },
-    { label: 'Start a steep', key: 's', run: () => void router.push('/steeps/start') },
-    { label: 'Describe a head', key: 'h', run: () => void router.push('/heads/new') },
     { label: 'Make or see batches', key: 'm', run: () => void router.push('/make') },
     { label: 'How figures are worked out', run: () => void router.push('/methods') },
     { label: 'Light or dark', key: 'd', run: turnTheme },
     { label: 'Show the keys', key: '?', run: () => (helping.value = true) },
 ]);
+// A helper makes none of these.
+const MAKING = [
+    { label: 'Go to formulas', key: 'f', run: () => void router.push('/formulas') },
+    { label: 'Begin a formula', key: 'n', run: () => void router.push('/formulas/new') },
+    { label: 'Paste a recipe', key: 'p', run: () => void router.push('/formulas/paste') },
+    { label: 'Start a steep', key: 's', run: () => void router.push('/steeps/start') },
+    { label: 'Describe a head', key: 'h', run: () => void router.push('/heads/new') },
+];
+watch(
+    () => session.may('make'),
+    (may) => {
+        for (const act of MAKING) if (acts.includes(act)) acts.splice(acts.indexOf(act), 1);
+        if (may) acts.push(...MAKING);
+    },
+    { immediate: true },
+);
 
 function keys(event: KeyboardEvent): void {
     if (!inside.value) return;
@@ -73,12 +86,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', keys));
                 <br />
                 Crown
             </RouterLink>
-            <ul class="flex overflow-x-auto md:block md:overflow-visible">
+            <ul class="flex flex-wrap md:block">
                 <li v-for="[name, word] in places" :key="name">
                     <RouterLink
                         :to="name === 'today' ? '/' : `/${name}`"
                         :aria-current="here(name) ? 'page' : undefined"
-                        class="block px-4 py-3 font-head text-[17px] no-underline md:py-1.5"
+                        class="block px-2.5 py-2 font-head text-[16px] no-underline md:px-4 md:py-1.5 md:text-[17px]"
                         :class="here(name) ? 'text-lead font-bold rail-here' : 'text-ink'"
                     >
                         {{ word }}

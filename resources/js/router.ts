@@ -12,6 +12,26 @@ export const router = createRouter({
             component: () => import('./places/studio/SignIn.vue'),
             meta: { open: true, title: 'Sign in' },
         },
+        {
+            path: '/open',
+            name: 'open-studio',
+            component: () => import('./places/studio/OpenStudio.vue'),
+            meta: { open: true, title: 'Open a studio' },
+        },
+        {
+            path: '/recover',
+            name: 'recover',
+            component: () => import('./places/studio/RecoverPlace.vue'),
+            meta: { open: true, title: 'The password is lost' },
+        },
+        {
+            path: '/join/:token([A-Za-z0-9_-]{22})',
+            name: 'join',
+            component: () => import('./places/studio/JoinPlace.vue'),
+            props: true,
+            meta: { open: true, title: 'Join a studio' },
+        },
+        { path: '/set-up', name: 'set-up', component: () => import('./places/studio/SetUp.vue'), meta: { title: 'Set up your studio' } },
         { path: '/', name: 'today', component: () => import('./places/today/TodayPlace.vue'), meta: { title: 'Today' } },
         {
             path: '/formulas',
@@ -123,6 +143,9 @@ export const router = createRouter({
     ],
 });
 
+/** Where a helper has something to do. */
+const HELPED = /^\/(?:$|steeps(?:\/\d+)?$|make(?:\/\d+)?$|rhythm(?:\/\d+)?$|methods|studio)/;
+
 router.beforeEach(async (to) => {
     const session = useSession();
     try {
@@ -131,7 +154,9 @@ router.beforeEach(async (to) => {
         // The page itself says that the application does not answer.
     }
     if (!session.signedIn && !to.meta['open']) return { name: 'sign-in', query: { to: to.fullPath } };
-    if (session.signedIn && to.name === 'sign-in') return { name: 'today' };
+    if (session.signedIn && ['sign-in', 'open-studio', 'recover'].includes(String(to.name))) return { name: 'today' };
+    // What is not one's part is not shown; the server refuses it in any case.
+    if (session.signedIn && !session.may('make') && !HELPED.test(to.path) && !to.meta['open']) return { name: 'today' };
     return true;
 });
 

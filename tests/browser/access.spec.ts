@@ -35,6 +35,10 @@ for (const scheme of ['light', 'dark'] as const) {
         await page.goto('/sign-in');
         await expect(page.getByRole('button', { name: 'Enter the demo studio' })).toBeVisible();
         await clean(page, 'sign-in', scheme);
+        for (const before of ['/open', '/recover']) {
+            await page.goto(before);
+            await clean(page, before, scheme);
+        }
         await enter(page);
         const places = [
             '/',
@@ -57,6 +61,10 @@ for (const scheme of ['light', 'dark'] as const) {
             '/rhythm',
             '/papers',
             '/studio',
+            '/studio?part=people',
+            '/studio?part=safety',
+            '/studio?part=data',
+            '/set-up',
             '/nowhere',
         ];
         const bench = await first(page, 'formulas');

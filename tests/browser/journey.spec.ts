@@ -49,8 +49,8 @@ test('from sign-in to label and rhythm', async ({ page }) => {
         .fill(
             'Wanjiru scalp oil\n100 g Wanjiru nettle oil\n40 g jojobba oil\n110 drops rosemary essential oil\n5 g zorblax butter\nHeat everything for 10 minutes.',
         );
-    await expect(page.getByText('"zorblax butter" is not in the catalogue.')).toBeVisible();
-    await page.getByRole('combobox', { name: /Another ingredient for 5 g zorblax/ }).fill('mango');
+    await expect(page.getByText('"zorblax butter" is not in the catalogue.').first()).toBeVisible();
+    await page.getByRole('combobox', { name: 'Ingredient for 5 g zorblax butter' }).fill('mango');
     await page.getByRole('option', { name: /Mango butter/ }).click();
     await expect(page.getByText('Every line was understood.')).toBeVisible();
     await page.getByRole('button', { name: 'Put it on the bench' }).click();

@@ -32,3 +32,21 @@ export async function pick(page: Page, label: string, option: string): Promise<v
     await field.fill(option);
     await page.getByRole('option', { name: option, exact: true }).click();
 }
+
+export const PASSWORD = 'three grey geese by the mill';
+let last = 0;
+/** A name to sign in with that nobody has yet. */
+export const login = (name: string): string => `${name}.${process.pid}.${Date.now()}.${last++}`;
+
+/** From the door to the first question of a studio of one's own; six acts. */
+export async function openStudio(page: Page, name: string, as = login(name.toLowerCase())): Promise<void> {
+    await page.getByRole('link', { name: 'Open a studio' }).click();
+    await page.getByLabel(/^Your name/).fill(name);
+    await page.getByLabel('What the studio is called').fill(`${name}'s kitchen`);
+    await page.getByLabel('Address or name to sign in with').fill(as);
+    await page.getByLabel(/^Password/).fill(PASSWORD);
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await expect(page.getByRole('heading', { name: 'Where is your kitchen?' })).toBeVisible();
+}
+/** The questions of a new studio, answered by what stands there. */
+export const skip = (page: Page): Promise<void> => page.getByRole('button', { name: /^Skip/ }).click();

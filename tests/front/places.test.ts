@@ -170,8 +170,13 @@ describe('formulas side by side', () => {
 });
 
 describe('who may come in', () => {
-    const out = { signed_in: false, demo: true, user: null, studio: null, sources: {} };
-    const inside = { ...out, signed_in: true };
+    const out = { signed_in: false, demo: true, can_open: false, user: null, studio: null, sources: {} };
+    const inside = {
+        ...out,
+        signed_in: true,
+        user: { name: 'Ada', email: 'ada', role: 'owner', rights: ['help', 'make', 'own'] },
+        studio: { name: 'Loft', demo: true, set_up: true, time_zone: 'UTC', decimal_comma: false },
+    };
 
     it('signs in, and goes on to where the hand was going', async () => {
         server.on('GET', '/api/session', out);
@@ -197,12 +202,49 @@ describe('who may come in', () => {
             new Status(422, { message: 'No.', errors: { email: ['This address and password do not belong together.'] } }),
         );
         const { wrapper } = await show(SignIn);
-        await wrapper.get('input[type=email]').setValue('ada@loft.example');
+        await wrapper.get('input[autocomplete=username]').setValue('ada@loft.example');
         await wrapper.get('input[type=password]').setValue('wrong');
         by('form', /Sign in/).dispatchEvent(new Event('submit', { cancelable: true }));
         await flushPromises();
         expect(wrapper.get('[role=alert]').text()).toContain('do not belong together');
-        expect(wrapper.get<HTMLInputElement>('input[type=email]').element.value).toBe('ada@loft.example');
+        expect(wrapper.get<HTMLInputElement>('input[autocomplete=username]').element.value).toBe('ada@loft.example');
+    });
+
+    it('asks a new studio what it measures with before anything else', async () => {
+        server.on('GET', '/api/session', { ...out, can_open: true });
+        server.on('POST', '/api/sign-in', { ...inside, studio: { ...inside.studio, demo: false, set_up: false } });
+        const { router: at } = await show(SignIn, {}, '/sign-in?to=/steeps/3');
+        expect(said(document.body)).toContain('Open a studio');
+        by('form', /Sign in/).dispatchEvent(new Event('submit', { cancelable: true }));
+        await flushPromises();
+        expect(at.currentRoute.value).toMatchObject({ path: '/set-up', query: { to: '/steeps/3' } });
+    });
+
+    it('puts down what was taken along from the demo studio', async () => {
+        sessionStorage.setItem('carried', JSON.stringify({ kind: 'formula', body: { formula: { title: 'Mine' }, head_id: null } }));
+        server.on('GET', '/api/session', out);
+        server.on('POST', '/api/sign-in', { ...inside, studio: { ...inside.studio, demo: false } });
+        server.on('POST', '/api/formulas', { id: 12 });
+        const { router: at } = await show(SignIn, {}, '/sign-in');
+        by('form', /Sign in/).dispatchEvent(new Event('submit', { cancelable: true }));
+        await flushPromises();
+        expect(server.to('/api/formulas', 'POST')[0]?.body).toMatchObject({ formula: { title: 'Mine' } });
+        expect(at.currentRoute.value.path).toBe('/formulas/12');
+        expect(sessionStorage.getItem('carried')).toBeNull();
+    });
+
+    it('leads a helper to nothing that she does not do', async () => {
+        setActivePinia(createPinia());
+        useSession().set({ ...inside, user: { ...inside.user, role: 'helper', rights: ['help'] } } as Schemas['Session']);
+        for (const [to, name] of [
+            ['/formulas', 'today'],
+            ['/steeps', 'steeps'],
+            ['/steeps/start', 'today'],
+            ['/make/3', 'batch'],
+        ]) {
+            await router.push(String(to));
+            expect(router.currentRoute.value.name).toBe(name);
+        }
     });
 
     it('who is not signed in is asked to, and remembered where to', async () => {

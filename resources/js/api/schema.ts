@@ -3512,7 +3512,8 @@ export interface components {
             items: {
                 country: string;
                 name: string;
-                cup: string;
+                /** @enum {string} */
+                cup: "us" | "metric" | "imperial";
                 decimal_comma: boolean;
                 currency: string;
                 /** @enum {string} */

@@ -1,5 +1,6 @@
+import { queryOptions } from '@tanstack/vue-query';
 import { api, got, type Schemas } from '../api/client';
-import { useWrite } from './write';
+import { useMake, useWrite } from './write';
 
 export const session = () => got(api.GET('/api/session'));
 
@@ -7,9 +8,63 @@ export const useSignIn = () => useWrite((body: Schemas['SignIn']) => got(api.POS
 
 export const useEnterDemo = () => useWrite(() => got(api.POST('/api/demo')));
 
+export const useOpenStudio = () => useWrite((body: Schemas['StudioOpening']) => got(api.POST('/api/studios', { body })));
+
+export const useRecover = () => useWrite((body: Schemas['RecoveryAsk']) => got(api.POST('/api/recover', { body })));
+
 export const useSignOut = () => useWrite(() => got(api.POST('/api/sign-out')));
 
-export const useChangePassword = () => useWrite((body: Schemas['PasswordChange']) => got(api.PUT('/api/password', { body })));
+export const useChangePassword = () =>
+    useWrite((body: Schemas['PasswordChange']) => got(api.PUT('/api/password', { body })), { stale: [['devices']] });
 
 /** Every figure is worked out with it from now on. */
 export const useSaveStudio = () => useWrite((body: Schemas['StudioDraft']) => got(api.PUT('/api/studio', { body })), { stale: [[]] });
+
+export const countriesQuery = () =>
+    queryOptions({ queryKey: ['countries'], queryFn: () => got(api.GET('/api/countries')), staleTime: Infinity });
+
+// Where this person is signed in.
+export const devicesQuery = () => queryOptions({ queryKey: ['devices'], queryFn: () => got(api.GET('/api/devices')) });
+
+const keepDevices = { keep: () => ['devices'] };
+export const useEndDevice = () =>
+    useWrite((device: string) => got(api.DELETE('/api/devices/{device}', { params: { path: { device } } })), keepDevices);
+export const useEndOthers = () => useWrite(() => got(api.DELETE('/api/devices')), keepDevices);
+
+export const useNewCodes = () => useWrite((body: Schemas['CodesAsk']) => got(api.POST('/api/recovery-codes', { body })));
+
+// Who is in the studio.
+export const peopleQuery = () => queryOptions({ queryKey: ['people'], queryFn: () => got(api.GET('/api/people')) });
+export const securityQuery = () =>
+    queryOptions({ queryKey: ['security-log'], queryFn: () => got(api.GET('/api/security-log')), staleTime: 0 });
+
+const keepPeople = { keep: () => ['people'], stale: [['security-log']] };
+export const useChangeRole = () =>
+    useWrite(
+        ({ person, role }: { person: number; role: Schemas['RoleAsk']['role'] }) =>
+            got(api.PUT('/api/people/{person}', { params: { path: { person } }, body: { role } })),
+        keepPeople,
+    );
+export const useRemovePerson = () =>
+    useWrite((person: number) => got(api.DELETE('/api/people/{person}', { params: { path: { person } } })), keepPeople);
+export const useInvite = () =>
+    useMake((body: Schemas['RoleAsk'], keyed) => got(api.POST('/api/invitations', { body, ...keyed })), {
+        stale: [['people'], ['security-log']],
+    });
+export const useUninvite = () =>
+    useWrite((invitation: number) => got(api.DELETE('/api/invitations/{invitation}', { params: { path: { invitation } } })), keepPeople);
+
+export const invitationQuery = (token: string) =>
+    queryOptions({
+        queryKey: ['join', token],
+        queryFn: () => got(api.GET('/api/join/{token}', { params: { path: { token } } })),
+        retry: false,
+    });
+export const useJoin = (token: string) =>
+    useWrite((body: Schemas['JoinAsk']) => got(api.POST('/api/join/{token}', { params: { path: { token } }, body })));
+
+// Taking everything away, and leaving.
+export const studioExport = () => got(api.GET('/api/studio/export'));
+export const useLeaveStudio = () =>
+    useWrite((body: Schemas['LeaveAsk']) => got(api.POST('/api/studio/leave', { body })), { stale: [['security-log']] });
+export const useStay = () => useWrite(() => got(api.DELETE('/api/studio/leave')), { stale: [['security-log']] });

@@ -2,13 +2,20 @@ import type { Schemas } from '../api/client';
 
 /** Numbers and dates as people say them. Nothing here computes; it only puts what the core said into words. */
 
+let numbers = 'en';
+
+/** From here on decimals stand after a comma, or after a point. */
+export function writeNumbers(decimalComma: boolean): void {
+    numbers = decimalComma ? 'de' : 'en';
+}
+
 export function num(value: number, digits?: number): string {
     const d = digits ?? (Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2);
-    return value.toLocaleString('en', { minimumFractionDigits: 0, maximumFractionDigits: d });
+    return value.toLocaleString(numbers, { minimumFractionDigits: 0, maximumFractionDigits: d });
 }
 
 export function fixed(value: number, digits: number): string {
-    return value.toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits });
+    return value.toLocaleString(numbers, { minimumFractionDigits: digits, maximumFractionDigits: digits });
 }
 
 function asDay(date: string): Date {
@@ -211,3 +218,27 @@ export const HAIR_TYPES = STRANDS.flatMap((strand) =>
         hair: { strand, porosity } satisfies Schemas['Hair'],
     })),
 );
+
+export const ROLES: Record<string, string> = {
+    owner: 'Owner: everything, and who else is in it',
+    maker: 'Maker: everything that is made',
+    helper: 'Helper: Today, the counter, shakes and ticks; no recipe is changed, no price is seen',
+};
+
+/** What is written down for the owner. */
+export const SECURITY: Record<string, string> = {
+    opened: 'opened the studio',
+    'signed-in': 'signed in',
+    failed: 'A sign-in failed, as',
+    password: 'has a new password',
+    recovered: 'came back in with a code',
+    codes: 'had new codes made',
+    'session-ended': 'ended a session',
+    invited: 'asked somebody in',
+    joined: 'joined',
+    'role-changed': 'changed a part',
+    removed: 'took somebody out',
+    exported: 'took everything away as a file',
+    leaving: 'asked to leave',
+    staying: 'stays after all',
+};

@@ -22,6 +22,7 @@ import DesignPanel from './DesignPanel.vue';
 import FamilyPanel from './FamilyPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
+import TakeAlong from '../studio/TakeAlong.vue';
 import LinesTable from './LinesTable.vue';
 import LoadPanel from './LoadPanel.vue';
 import StockPanel from './StockPanel.vue';
@@ -198,6 +199,7 @@ useActs([
                 <RouterLink :to="`/formulas/compare?of=${page.id}`" class="act-quiet">Compare</RouterLink>
                 <button type="button" class="act-quiet" @click="copyText">Copy as text</button>
                 <a :href="`/papers/formulas/${page.id}/sheet.pdf`" target="_blank" class="act-quiet">Print</a>
+                <TakeAlong :what="{ kind: 'formula', body: { formula, head_id: null } }" />
                 <button type="button" class="act-quiet" @click="putAway">Put away</button>
                 <button type="button" class="act ml-2" :disabled="beginning.isPending.value" @click="make">Make it</button>
             </div>

@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue';
 import type { Schemas } from '../../api/client';
 import { useAddPicture, useBringBackSteep, useGiveUp, usePutAwaySteep, useRemovePicture, useWithdraw } from '../../queries/steeps';
 import FormProblem from '../../ui/FormProblem.vue';
+import TakeAlong from '../studio/TakeAlong.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
 import { usePutAway } from '../../ui/usePutAway';
@@ -217,6 +218,7 @@ const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.muta
                 </div>
                 <div class="flex flex-wrap">
                     <RouterLink :to="`/steeps/start?again=${id}`" class="act-quiet">Do it again</RouterLink>
+                    <TakeAlong :what="{ kind: 'steep', body: { ...data.draft, started_on: todayDate() } }" />
                     <RouterLink v-if="data.draw_again" :to="`/steeps/start?again=${id}&draw=next`" class="act-quiet">
                         Draw the herb once more
                     </RouterLink>

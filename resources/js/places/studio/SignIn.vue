@@ -1,24 +1,17 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
-import { useQueryClient } from '@tanstack/vue-query';
-import { Problem, type Schemas } from '../../api/client';
 import { useEnterDemo, useSignIn } from '../../queries/session';
-import JarView from '../../jar/JarView.vue';
 import FormProblem from '../../ui/FormProblem.vue';
-import { useSession } from '../../ui/session';
+import FrontPage from './FrontPage.vue';
+import { isCarrying } from '../../queries/carried';
+import { useEntering } from './useEntering';
 
 /** Who is there. */
-
-const session = useSession();
-const router = useRouter();
-const route = useRoute();
-const client = useQueryClient();
+const { session, errors, busy, enter } = useEntering();
 const email = ref('');
 const password = ref('');
-const errors = ref<Record<string, string[]>>({});
-const busy = ref(false);
 const away = ref('');
+const carrying = isCarrying();
 
 onMounted(async () => {
     try {
@@ -29,69 +22,45 @@ onMounted(async () => {
 });
 const signingIn = useSignIn();
 const demo = useEnterDemo();
-async function enter(entering: () => Promise<Schemas['Session']>): Promise<void> {
-    busy.value = true;
-    errors.value = {};
-    try {
-        session.set(await entering());
-        client.clear();
-        const to =
-            typeof route.query['to'] === 'string' && route.query['to'].startsWith('/') && !route.query['to'].startsWith('//')
-                ? route.query['to']
-                : '/';
-        await router.replace(to);
-    } catch (e) {
-        if (e instanceof Problem) errors.value = e.hasFields ? e.errors : { email: [e.message] };
-    } finally {
-        busy.value = false;
-    }
-}
-const bands = [
-    { id: 'm', name: 'measured', percent: 52, matter: 'hard-fat' },
-    { id: 'c', name: 'converted', percent: 30, matter: 'liquid' },
-    { id: 'e', name: 'estimated', percent: 18, matter: 'active' },
-];
 </script>
 
 <template>
-    <main class="mx-auto grid min-h-screen max-w-5xl items-center gap-12 px-6 py-10 md:grid-cols-[1fr_22rem]">
-        <div class="flex items-end gap-8">
-            <JarView :bands="bands" :fill="0.86" label="A jar whose bands are what is measured, what is converted and what is estimated" />
-            <div class="pb-4">
-                <h1 class="!text-[52px] !leading-[0.95] font-extrabold">
-                    Honest
-                    <br />
-                    Crown
-                </h1>
-                <p class="mt-4 max-w-xs text-[17px]">
-                    What your hair oil or butter truly is, how long it keeps, and what your hands do next. Every number says how it is
-                    known.
-                </p>
-            </div>
+    <FrontPage>
+        <h1 class="sr-only">Sign in</h1>
+        <p v-if="away" class="said-stop mb-4 font-semibold" role="alert">{{ away }}</p>
+        <p v-if="carrying" class="mb-4">What you took with you from the demo studio is put into yours as soon as you are in.</p>
+        <div v-if="session.session?.can_open" class="mb-6">
+            <RouterLink class="counter-act w-full no-underline" to="/open">Open a studio</RouterLink>
+            <p class="quiet mt-2 text-[14px]">Your own: recipes, steeps, batches and heads, on this machine and nowhere else.</p>
         </div>
-        <div>
-            <p v-if="away" class="said-stop mb-4 font-semibold" role="alert">{{ away }}</p>
-            <div v-if="session.session?.demo" class="mb-8">
-                <button type="button" class="counter-act w-full" :disabled="busy" @click="enter(() => demo.mutateAsync())">
-                    Enter the demo studio
-                </button>
-                <FormProblem :errors="errors" field="demo" />
-                <p class="quiet mt-2 text-[14px]">Two people, three months of work. Change what you like.</p>
-            </div>
-            <form class="space-y-3" @submit.prevent="enter(() => signingIn.mutateAsync({ email, password }))">
-                <h2>Sign in to your studio</h2>
-                <label class="block">
-                    <span class="label">E-mail</span>
-                    <input v-model="email" type="email" autocomplete="username" required class="field" :aria-invalid="!!errors['email']" />
-                </label>
-                <label class="block">
-                    <span class="label">Password</span>
-                    <input v-model="password" type="password" autocomplete="current-password" required class="field" />
-                </label>
-                <FormProblem :errors="errors" field="email" />
-                <FormProblem :errors="errors" field="password" />
+        <div v-if="session.session?.demo && !carrying" class="mb-8">
+            <button
+                type="button"
+                :class="session.session.can_open ? 'act-quiet -ml-2.5' : 'counter-act w-full'"
+                :disabled="busy"
+                @click="enter(() => demo.mutateAsync(), 'demo')"
+            >
+                Enter the demo studio
+            </button>
+            <FormProblem :errors="errors" field="demo" />
+            <p class="quiet text-[14px]">Two people, three months of work. Change what you like.</p>
+        </div>
+        <form class="space-y-3" @submit.prevent="enter(() => signingIn.mutateAsync({ email, password }))">
+            <h2>Sign in to your studio</h2>
+            <label class="block">
+                <span class="label">Address or name</span>
+                <input v-model="email" autocomplete="username" required maxlength="190" class="field" :aria-invalid="!!errors['email']" />
+            </label>
+            <label class="block">
+                <span class="label">Password</span>
+                <input v-model="password" type="password" autocomplete="current-password" required class="field" />
+            </label>
+            <FormProblem :errors="errors" field="email" />
+            <FormProblem :errors="errors" field="password" />
+            <div class="flex flex-wrap items-center gap-x-3">
                 <button class="act" :disabled="busy">Sign in</button>
-            </form>
-        </div>
-    </main>
+                <RouterLink to="/recover" class="act-quiet">The password is lost</RouterLink>
+            </div>
+        </form>
+    </FrontPage>
 </template>

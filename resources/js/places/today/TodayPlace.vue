@@ -4,9 +4,11 @@ import { computed } from 'vue';
 import type { Schemas } from '../../api/client';
 import { todayQuery, useTakeBackTick, useTick } from '../../queries/today';
 import { tell, tellProblem } from '../../ui/notice';
+import { useSession } from '../../ui/session';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, sayDate, shortDate } from '../../ui/words';
 
+const session = useSession();
 const { data, isPending, error, refetch } = useQuery(todayQuery());
 
 /** The shelf's stretch of time: from the oldest start to the latest end, today marked between. */
@@ -140,8 +142,12 @@ async function tick(item: Schemas['TodayItem']): Promise<void> {
                 </ul>
                 <p v-if="data.items.length === 0" class="quiet mt-2">
                     Nothing needs you today. When a steep runs, a batch is open or a routine has its day, it stands here with one tick.
-                    <RouterLink to="/steeps/start">Start a steep</RouterLink>
                 </p>
+                <div v-if="data.items.length === 0 && session.may('make')" class="mt-3 flex flex-wrap gap-x-3">
+                    <RouterLink to="/formulas/paste" class="act no-underline">Paste a recipe</RouterLink>
+                    <RouterLink to="/steeps/start" class="act-quiet">Start a steep</RouterLink>
+                    <RouterLink to="/heads/new" class="act-quiet">Describe a head</RouterLink>
+                </div>
             </section>
         </div>
     </WaitOrProblem>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import FormProblem from '../../ui/FormProblem.vue';
+import CountryPick from './CountryPick.vue';
+import { zoneHere } from './here';
+import { useStudioDraft } from './useStudioDraft';
+
+/** Three short questions, each with a default that is already there. */
+const { draft, errors, save, busy } = useStudioDraft();
+const route = useRoute();
+const router = useRouter();
+const at = ref(0);
+const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 'UTC')];
+const HEADS = ['Where is your kitchen?', 'When does your day begin?', 'How do you measure?'];
+const last = computed(() => at.value === HEADS.length - 1);
+if (draft.time_zone === 'UTC') draft.time_zone = zoneHere();
+
+async function done(): Promise<void> {
+    if (!(await save())) return;
+    const to = route.query['to'];
+    await router.replace(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/');
+}
+const next = (): Promise<void> | undefined => (last.value ? done() : void at.value++);
+</script>
+
+<template>
+    <form class="mx-auto max-w-md pt-8" novalidate @submit.prevent="next">
+        <p class="quiet text-[13px]">{{ at + 1 }} of {{ HEADS.length }}. Every answer can be changed under Studio.</p>
+        <h1 class="mt-1 mb-4">{{ HEADS[at] }}</h1>
+        <CountryPick v-if="at === 0" :model-value="draft" />
+        <template v-else-if="at === 1">
+            <label class="block">
+                <span class="label">Time zone</span>
+                <select v-model="draft.time_zone" class="field">
+                    <option v-if="!ZONES.includes(draft.time_zone)" :value="draft.time_zone">{{ draft.time_zone }}</option>
+                    <option v-for="zone in ZONES" :key="zone" :value="zone">{{ zone.replaceAll('_', ' ') }}</option>
+                </select>
+            </label>
+            <label class="mt-3 flex items-center gap-2">
+                <input v-model="draft.southern" type="checkbox" />
+                South of the equator: the cold months are April to September
+            </label>
+        </template>
+        <template v-else>
+            <label class="block">
+                <span class="label">My scale shows steps of, grams</span>
+                <input
+                    v-model.number="draft.scale_grams"
+                    type="number"
+                    step="any"
+                    min="0"
+                    class="field"
+                    :aria-invalid="!!errors['scale_grams']"
+                />
+            </label>
+            <p class="quiet mt-1 text-[13px]">
+                1 is a kitchen scale, 0.1 a small one, 0.01 one for jewels. How sure every share is follows from it.
+            </p>
+            <FormProblem :errors="errors" field="scale_grams" />
+            <label class="mt-3 block">
+                <span class="label">My cups</span>
+                <select v-model="draft.cup" class="field">
+                    <option value="us">US, 236.6 ml</option>
+                    <option value="metric">metric, 250 ml</option>
+                    <option value="imperial">imperial, 284.1 ml</option>
+                </select>
+            </label>
+        </template>
+        <div class="mt-6 flex flex-wrap items-center gap-x-3">
+            <button class="act" :disabled="busy">{{ last ? 'Begin' : 'Next' }}</button>
+            <button v-if="at > 0" type="button" class="act-quiet" @click="at--">Back</button>
+            <button type="button" class="act-quiet" :disabled="busy" @click="done">Skip, take what stands there</button>
+        </div>
+    </form>
+</template>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import FormProblem from '../../ui/FormProblem.vue';
+import { tell } from '../../ui/notice';
+import CountryPick from './CountryPick.vue';
+import { zoneHere } from './here';
+import { useStudioDraft } from './useStudioDraft';
+
+/** What the studio measures with, how it writes, where it lies, and whose name its papers bear. */
+const { draft, errors, save, busy } = useStudioDraft();
+const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 'UTC')];
+const here = zoneHere();
+async function keep(): Promise<void> {
+    if (await save()) tell('Saved. Every figure is worked out with it from now on.');
+}
+</script>
+
+<template>
+    <form class="max-w-3xl space-y-3" novalidate @submit.prevent="keep">
+        <label class="block">
+            <span class="label">Name</span>
+            <input v-model="draft.name" class="field" maxlength="120" :aria-invalid="!!errors['name']" />
+        </label>
+        <FormProblem :errors="errors" field="name" />
+        <label class="block">
+            <span class="label">Maker's line on labels</span>
+            <input v-model="draft.maker" class="field" maxlength="200" />
+        </label>
+        <CountryPick :model-value="draft" />
+        <div class="grid gap-4 sm:grid-cols-2">
+            <label>
+                <span class="label">Cups in this kitchen</span>
+                <select v-model="draft.cup" class="field">
+                    <option value="us">US, 236.6 ml</option>
+                    <option value="metric">metric, 250 ml</option>
+                    <option value="imperial">imperial, 284.1 ml</option>
+                </select>
+            </label>
+            <label>
+                <span class="label">Figures are written</span>
+                <select v-model="draft.decimal_comma" class="field">
+                    <option :value="false">1.5 with a point</option>
+                    <option :value="true">1,5 with a comma</option>
+                </select>
+            </label>
+            <label>
+                <span class="label">The scale shows steps of, grams</span>
+                <input
+                    v-model.number="draft.scale_grams"
+                    type="number"
+                    step="any"
+                    min="0"
+                    class="field"
+                    :aria-invalid="!!errors['scale_grams']"
+                />
+                <FormProblem :errors="errors" field="scale_grams" />
+            </label>
+            <label>
+                <span class="label">The largest bowl holds, ml (0 when you do not know)</span>
+                <input v-model.number="draft.bowl_ml" type="number" step="any" min="0" class="field" :aria-invalid="!!errors['bowl_ml']" />
+                <FormProblem :errors="errors" field="bowl_ml" />
+            </label>
+            <label>
+                <span class="label">Time zone, in which your day begins</span>
+                <select v-model="draft.time_zone" class="field" :aria-invalid="!!errors['time_zone']">
+                    <option v-if="!ZONES.includes(draft.time_zone)" :value="draft.time_zone">{{ draft.time_zone }}</option>
+                    <option v-for="zone in ZONES" :key="zone" :value="zone">{{ zone.replaceAll('_', ' ') }}</option>
+                </select>
+            </label>
+            <label>
+                <span class="label">Money, as three letters</span>
+                <input v-model="draft.currency" class="field" maxlength="3" placeholder="EUR" />
+            </label>
+        </div>
+        <FormProblem :errors="errors" field="time_zone" />
+        <button v-if="here !== draft.time_zone" type="button" class="act-quiet -ml-2.5" @click="draft.time_zone = here">
+            Take this device's: {{ here.replaceAll('_', ' ') }}
+        </button>
+        <label class="flex items-center gap-2">
+            <input v-model="draft.southern" type="checkbox" />
+            South of the equator: the cold months are April to September
+        </label>
+        <button class="act" :disabled="busy">Save</button>
+    </form>
+</template>

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import QRCode from 'qrcode';
+import { ref } from 'vue';
+import type { Schemas } from '../../api/client';
+import { peopleQuery, useChangeRole, useInvite, useRemovePerson, useUninvite } from '../../queries/session';
+import { oneOf, valueIn } from '../../ui/events';
+import { tell, tellProblem } from '../../ui/notice';
+import UiDialog from '../../ui/UiDialog.vue';
+import { useSession } from '../../ui/session';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { ROLES, sayDate } from '../../ui/words';
+
+/** Who is in the studio, what their part is, and who is asked to join. */
+type Person = Schemas['People']['people'][number];
+type Role = Schemas['RoleAsk']['role'];
+const PARTS: Record<Role, string> = { owner: '', maker: '', helper: '' };
+const session = useSession();
+const { data, isPending, error, refetch } = useQuery(peopleQuery());
+const changing = useChangeRole();
+const removing = useRemovePerson();
+const inviting = useInvite();
+const ending = useUninvite();
+const asked = ref<Role>('maker');
+const made = ref<Schemas['Invitation'] | null>(null);
+const code = ref('');
+const leaving = ref<Person | null>(null);
+const passing = ref<Person | null>(null);
+
+async function change(person: Person, role: Role): Promise<void> {
+    try {
+        await changing.mutateAsync({ person: person.id, role });
+        tell(`${person.name} is ${role} now.`);
+        if (role === 'owner') location.assign('/');
+    } catch (e) {
+        tellProblem(e);
+    } finally {
+        passing.value = null;
+    }
+}
+function chosen(person: Person, event: Event): void {
+    const role = oneOf(PARTS, valueIn(event));
+    if (role === 'owner') passing.value = person;
+    else if (role) void change(person, role);
+}
+async function remove(person: Person): Promise<void> {
+    try {
+        await removing.mutateAsync(person.id);
+        tell(`${person.name} is out. Her name stays on what she did.`);
+    } catch (e) {
+        tellProblem(e);
+    } finally {
+        leaving.value = null;
+    }
+}
+async function invite(): Promise<void> {
+    try {
+        made.value = await inviting.mutateAsync({ role: asked.value });
+        code.value = await QRCode.toString(made.value.link, { type: 'svg', margin: 1 });
+    } catch (e) {
+        tellProblem(e);
+    }
+}
+async function copy(): Promise<void> {
+    try {
+        await navigator.clipboard.writeText(made.value?.link ?? '');
+        tell('The link is copied.');
+    } catch {
+        tell('It could not be copied here. Mark the link and copy it.', { stop: true });
+    }
+}
+</script>
+
+<template>
+    <WaitOrProblem :pending="isPending" :error="error" what="the people" @again="refetch">
+        <div v-if="data" class="max-w-3xl">
+            <ul>
+                <li v-for="person in data.people" :key="person.id" class="row-line flex flex-wrap items-baseline gap-x-4 gap-y-1 py-2">
+                    <span class="min-w-48 flex-1">
+                        <strong class="mr-2">{{ person.name }}</strong>
+                        <span class="quiet text-[13px]">{{ person.email }}{{ person.you ? ', you' : '' }}</span>
+                    </span>
+                    <span v-if="person.you" class="quiet">Owner</span>
+                    <template v-else>
+                        <select
+                            class="field !w-auto !py-0.5"
+                            :value="person.role"
+                            :aria-label="`Part of ${person.name}`"
+                            @change="chosen(person, $event)"
+                        >
+                            <option value="maker">Maker</option>
+                            <option value="helper">Helper</option>
+                            <option value="owner">Owner, in your place</option>
+                        </select>
+                        <button type="button" class="act-quiet act-stop" @click="leaving = person">Take out</button>
+                    </template>
+                </li>
+            </ul>
+            <ul class="quiet mt-3 space-y-1 text-[13px]">
+                <li v-for="(words, role) in ROLES" :key="role">{{ words }}.</li>
+            </ul>
+            <form v-if="!session.studio?.demo" class="mt-6 flex flex-wrap items-end gap-3" @submit.prevent="invite">
+                <label>
+                    <span class="label">Ask somebody in, as</span>
+                    <select v-model="asked" class="field">
+                        <option value="maker">Maker</option>
+                        <option value="helper">Helper</option>
+                    </select>
+                </label>
+                <button class="act" :disabled="inviting.isPending.value">Make a link</button>
+            </form>
+            <p v-else class="quiet mt-6">Nobody is asked into the demo studio: everyone can enter it.</p>
+            <div v-if="made" class="border-rule bg-raised mt-4 flex flex-wrap gap-4 rounded border p-3" aria-live="polite">
+                <!-- eslint-disable-next-line vue/no-v-html -- drawn by us, of a link of ours -->
+                <div class="w-36 bg-white p-1" role="img" aria-label="The link as a code for a camera" v-html="code" />
+                <div class="min-w-60 flex-1">
+                    <p>For one person, once, for seven days. It is shown only now.</p>
+                    <p class="mt-1 break-all">
+                        <code>{{ made.link }}</code>
+                    </p>
+                    <button type="button" class="act-quiet -ml-2.5" @click="copy">Copy the link</button>
+                </div>
+            </div>
+            <ul v-if="data.invitations.length > 0" class="mt-4">
+                <li v-for="one in data.invitations" :key="one.id" class="row-line flex flex-wrap items-baseline gap-x-4 py-2">
+                    <span class="flex-1">Asked as {{ one.role }} by {{ one.by }}, runs out {{ sayDate(one.expires_at) }}</span>
+                    <button type="button" class="act-quiet" @click="ending.mutateAsync(one.id).catch(tellProblem)">End it</button>
+                </li>
+            </ul>
+            <UiDialog :open="leaving !== null" :title="`Take ${leaving?.name} out?`" @close="leaving = null">
+                <p>She is signed out everywhere and cannot come back without a new link. Her name stays on what she did.</p>
+                <div class="mt-4 flex gap-3">
+                    <button type="button" class="act" @click="leaving && remove(leaving)">Take her out</button>
+                    <button type="button" class="act-quiet" @click="leaving = null">Keep her</button>
+                </div>
+            </UiDialog>
+            <UiDialog :open="passing !== null" :title="`Make ${passing?.name} the owner?`" @close="passing = null">
+                <p>There is one owner. You will be a maker, and only {{ passing?.name }} can give it back.</p>
+                <div class="mt-4 flex gap-3">
+                    <button type="button" class="act" @click="passing && change(passing, 'owner')">Pass it on</button>
+                    <button type="button" class="act-quiet" @click="passing = null">Stay the owner</button>
+                </div>
+            </UiDialog>
+        </div>
+    </WaitOrProblem>
+</template>

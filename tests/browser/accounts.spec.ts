@@ -1,0 +1,123 @@
+import type { Browser, Page } from '@playwright/test';
+import { expect, login, openStudio, PASSWORD, skip, test } from './studio';
+
+/** Studios of one's own: opened, set up, shared, recovered, left. */
+
+async function door(browser: Browser, locale: string, timezoneId: string): Promise<Page> {
+    const page = await (await browser.newContext({ locale, timezoneId })).newPage();
+    await page.goto('/');
+    return page;
+}
+test('from the first visit to a true percentage of her own in nine acts, with decimals as she writes them', async ({ browser }) => {
+    const page = await door(browser, 'de-DE', 'Europe/Berlin');
+    await openStudio(page, 'Ife');
+    await expect(page.getByText('Metric cups, 250 ml, 1,5 g, EUR')).toBeVisible();
+    await skip(page);
+    await page.getByRole('link', { name: 'Paste a recipe' }).click();
+    await page.getByLabel("The recipe's text").fill('Haaröl\n60,5 g Jojobaöl\n39,5 g Olivenöl');
+    await expect(page.getByText('60,5', { exact: false }).first()).toBeVisible();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Jojoba oil' })).toContainText('60,5');
+});
+
+test('a kitchen with US cups and a fine scale is set up in three short screens', async ({ browser }) => {
+    const page = await door(browser, 'en-US', 'America/Chicago');
+    await openStudio(page, 'Zora');
+    await expect(page.getByLabel('Country')).toHaveValue('US');
+    await page.getByRole('button', { name: 'Next' }).click();
+    await expect(page.getByLabel('Time zone')).toHaveValue('America/Chicago');
+    await page.getByRole('button', { name: 'Next' }).click();
+    await page.getByLabel(/scale shows steps/).fill('-1');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByText('A scale shows steps of 0.001 to 100 g.')).toBeVisible();
+    await page.getByLabel(/scale shows steps/).fill('0.1');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('heading', { name: 'Needs hands now' })).toBeVisible();
+    await page.goto('/formulas/paste');
+    // 236.6 ml of olive oil weigh 216 g.
+    await page.getByLabel("The recipe's text").fill('Oil\n1 cup olive oil');
+    await expect(page.getByText(/, 216 g\./)).toBeVisible();
+    await page.goto('/studio');
+    await expect(page.getByLabel('The scale shows steps of, grams')).toHaveValue('0.1');
+});
+
+test('somebody is asked in as a helper, does her part, and is taken out', async ({ browser }) => {
+    const owner = await door(browser, 'en-GB', 'Europe/London');
+    await openStudio(owner, 'Amina');
+    await skip(owner);
+    await owner.goto('/studio?part=people');
+    await owner.getByLabel('Ask somebody in, as').selectOption('helper');
+    await owner.getByRole('button', { name: 'Make a link' }).click();
+    await expect(owner.getByRole('img', { name: 'The link as a code for a camera' })).toBeVisible();
+    const link = (await owner.locator('code').first().textContent()) ?? '';
+
+    const helper = await (await browser.newContext()).newPage();
+    await helper.goto(new URL(link).pathname);
+    await expect(helper.getByRole('heading', { name: "Amina asks you into Amina's kitchen" })).toBeVisible();
+    await helper.getByLabel(/^Your name/).fill('Noor');
+    await helper.getByLabel('Address or name to sign in with').fill(login('noor'));
+    await helper.getByLabel(/^Password/).fill(PASSWORD);
+    await helper.getByRole('button', { name: 'Join' }).click();
+    await expect(helper.getByRole('heading', { name: 'Needs hands now' })).toBeVisible();
+    await expect(helper.getByRole('navigation', { name: 'Places' }).getByRole('listitem')).toHaveText([
+        'Today',
+        'Steeps',
+        'Make',
+        'Rhythm',
+    ]);
+    await helper.goto('/formulas');
+    await expect(helper).toHaveURL(/\/$/);
+
+    await owner.reload();
+    await expect(owner.getByLabel('Part of Noor')).toHaveValue('helper');
+    await owner.getByRole('button', { name: 'Take out' }).click();
+    await owner.getByRole('button', { name: 'Take her out' }).click();
+    await expect(owner.getByLabel('Part of Noor')).toHaveCount(0);
+    await helper.goto('/steeps');
+    await expect(helper.getByRole('heading', { name: 'Sign in to your studio' })).toBeVisible();
+});
+
+test('a lost password is replaced by a code, and a studio that is left can be kept after all', async ({ browser }) => {
+    const as = login('sade');
+    const page = await door(browser, 'en-GB', 'Europe/London');
+    await openStudio(page, 'Sade', as);
+    await skip(page);
+    await page.goto('/studio?part=safety');
+    const form = page.locator('form').filter({ hasText: 'Make ten new codes' });
+    await form.getByLabel('Present password').fill(PASSWORD);
+    await form.getByRole('button', { name: 'Make ten new codes' }).click();
+    const codes = page.getByRole('list', { name: 'Codes' }).getByRole('listitem');
+    await expect(codes).toHaveCount(10);
+    const code = ((await codes.nth(2).textContent()) ?? '').trim();
+    await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+    await page.getByRole('link', { name: 'The password is lost' }).click();
+    await expect(page.getByRole('heading', { name: 'The password is lost' })).toBeVisible();
+    await page.getByLabel('Address or name').fill(as);
+    await page.getByLabel('Code').fill(code);
+    await page.getByLabel(/^New password/).fill('password123');
+    await page.getByRole('button', { name: 'Set it and enter' }).click();
+    await expect(page.getByText(/everybody tries first/)).toBeVisible();
+    await page.getByLabel(/^New password/).fill('four quiet herons on ice');
+    await page.getByRole('button', { name: 'Set it and enter' }).click();
+    await expect(page.getByRole('heading', { name: 'Needs hands now' })).toBeVisible();
+
+    await page.goto('/studio?part=data');
+    await page.getByLabel(/^Type its name/).fill("Sade's kitchen");
+    await page.getByRole('button', { name: 'Leave in thirty days' }).click();
+    await expect(page.getByText(/is taken away on/)).toBeVisible();
+    await page.getByRole('button', { name: 'Stay after all' }).click();
+    await expect(page.getByText(/is taken away on/)).toHaveCount(0);
+});
+
+test('what was found in the demo studio is taken along into her own', async ({ browser }) => {
+    const page = await door(browser, 'en-GB', 'Europe/London');
+    await page.getByRole('button', { name: 'Enter the demo studio' }).click();
+    await expect(page.getByRole('heading', { name: 'Needs hands now' })).toBeVisible();
+    await page.goto('/formulas');
+    await page.getByRole('main').getByRole('link').filter({ hasText: 'Cloud butter' }).first().click();
+    await page.getByRole('button', { name: 'Take it into my own studio' }).click();
+    await expect(page.getByText(/What you took with you from the demo studio/)).toBeVisible();
+    await openStudio(page, 'Kemi');
+    await skip(page);
+    await expect(page).toHaveURL(/\/formulas\/\d+$/);
+    await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue(/Cloud butter/);
+});
