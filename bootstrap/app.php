@@ -5,6 +5,8 @@ declare(strict_types=1);
 use App\Session\DemoIsRead;
 use App\Support\AnswerErrors;
 use App\Support\Idempotent;
+use App\Support\NamedHosts;
+use App\Support\OwnPages;
 use App\Support\PlainInput;
 use App\Support\SecurityHeaders;
 use Illuminate\Foundation\Application;
@@ -22,8 +24,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: [static fn (): bool => true]);
         $middleware->convertEmptyStringsToNull(except: [static fn (): bool => true]);
         $middleware->append(SecurityHeaders::class);
-        $middleware->api(prepend: [PlainInput::class]);
-        $middleware->statefulApi();
+        $middleware->prepend(NamedHosts::class);
+        $middleware->api(prepend: [OwnPages::class, PlainInput::class]);
         // What keeps something: in one transaction, and once.
         $middleware->group('keeps', [DemoIsRead::class, Idempotent::class]);
         $middleware->redirectGuestsTo('/sign-in');

@@ -58,7 +58,9 @@ Route::controller(SessionController::class)->group(function (): void {
     Route::post('demo', 'demo')->middleware('throttle:60,1,demo')->name('session.demo');
     Route::post('studios', 'open')->middleware('throttle:20,1,open')->name('studio.open');
 });
-Route::post('recover', [RecoveryController::class, 'recover'])->middleware('throttle:20,1,recover')->name('session.recover');
+Route::post('recover', [RecoveryController::class, 'recover'])
+    ->middleware('throttle:20,1,recover')
+    ->name('session.recover');
 Route::get('countries', [CountryController::class, 'index'])->name('countries.index');
 Route::controller(JoinController::class)->middleware('throttle:30,1,join')->group(function (): void {
     Route::get('join/{token}', 'show')->name('join.show');

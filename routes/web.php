@@ -26,4 +26,8 @@ Route::get('/photos/{photo}', [PhotoController::class, 'show'])
     ->name('photos.show');
 
 // Every place has its own address; the one page behind them all finds its place itself.
-Route::view('/{place?}', 'app')->where('place', '^(?!api/|sanctum/|build/|photos/).*$')->name('app');
+// It needs no session, and so a visit leaves none.
+Route::view('/{place?}', 'app')
+    ->where('place', '^(?!api/|sanctum/|build/|photos/).*$')
+    ->withoutMiddleware('web')
+    ->name('app');

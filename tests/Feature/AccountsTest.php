@@ -397,6 +397,33 @@ final class AccountsTest extends StudioTestCase
         self::assertTrue(User::query()->whereKey($this->stranger->id)->exists(), 'nobody else is touched');
     }
 
+    public function test_a_visit_alone_leaves_no_session_behind(): void
+    {
+        config(['session.driver' => 'database']);
+        DB::table('sessions')->delete();
+        $this->get('/')->assertOk()->assertCookieMissing('honest_crown_session');
+        $this->withHeaders(['Referer' => url('/')])->getJson('/api/session')->assertOk();
+        $this->getJson('/api/countries')->assertOk();
+        self::assertSame(0, DB::table('sessions')->count());
+        $this->signIn('amara@loft.example', 'correct horse battery')->assertOk();
+        self::assertSame(1, DB::table('sessions')->count());
+    }
+
+    public function test_only_hosts_that_the_installation_names_are_answered(): void
+    {
+        $at = fn (string $host): int => $this->withServerVariables(['HTTP_HOST' => $host])
+            ->get("http://$host/api/session")
+            ->getStatusCode();
+        self::assertSame(200, $at('127.0.0.1:8137'));
+        self::assertSame(200, $at('localhost'));
+        foreach (['evil.example', 'localhost.evil.example', '127.0.0.1.evil.example:8137'] as $host) {
+            self::assertSame(400, $at($host), $host);
+        }
+        config(['crown.hosts' => ['loft.example']]);
+        self::assertSame(200, $at('loft.example'));
+        self::assertSame(400, $at('other.loft.example'));
+    }
+
     public function test_the_demo_can_be_looked_at_only_where_that_is_set(): void
     {
         Studio::query()->whereKey($this->amara->studio_id)->update(['demo' => true]);
