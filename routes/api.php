@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Catalogue\KitController;
 use App\Formula\DesignController;
 use App\Formula\EvaluationController;
 use App\Formula\FamilyController;
@@ -46,6 +47,7 @@ Route::pattern('event', '[0-9]{1,18}');
 Route::pattern('photo', '[0-9]{1,18}');
 Route::pattern('finding', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
+Route::pattern('item', '[0-9]{1,9}');
 Route::pattern('person', '[0-9]{1,18}');
 Route::pattern('invitation', '[0-9]{1,18}');
 Route::pattern('token', '[A-Za-z0-9_-]{22}');
@@ -127,6 +129,12 @@ Route::middleware(['auth:web', 'can:own', 'keeps'])->group(function (): void {
 // What a maker does: everything that is made.
 Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
     Route::put('studio', [SessionController::class, 'update'])->name('studio.update');
+    Route::controller(KitController::class)->group(function (): void {
+        Route::get('kit', 'index')->name('kit.index');
+        Route::post('kit', 'store')->name('kit.store');
+        Route::put('kit/{item}', 'update')->name('kit.update');
+        Route::delete('kit/{item}', 'destroy')->name('kit.destroy');
+    });
     Route::controller(IngredientController::class)->group(function (): void {
         Route::get('ingredients', 'index')->name('ingredients.index');
         Route::get('ingredients/compare', 'compare')->name('ingredients.compare');

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
-use App\Studio\CurrentStudio;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Finding;
@@ -18,7 +17,7 @@ final class BatchPlan
     /** @var WeakMap<Batch, Assessment> */
     private readonly WeakMap $planned;
 
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
+    public function __construct(private readonly StudioCatalogue $catalogue)
     {
         $this->planned = new WeakMap();
     }
@@ -48,6 +47,6 @@ final class BatchPlan
 
     public function sheet(Batch $batch): MakeSheet
     {
-        return new MakeSheet($this->of($batch), $this->studio->get()->kitchen()->scaleGrams);
+        return new MakeSheet($this->of($batch));
     }
 }

@@ -46,7 +46,7 @@ final class SheetController
                         ? $steps
                         : array_map(
                             static fn (Task $t): string => trim($t->act.' '.$t->gate),
-                            (new MakeSheet($assessment, $kitchen->scaleGrams))->tasks(),
+                            (new MakeSheet($assessment))->tasks(),
                         ),
                 'life' => $assessment->subject->life,
                 'studio' => $this->studio->get()->name,

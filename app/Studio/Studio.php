@@ -6,6 +6,7 @@ namespace App\Studio;
 
 use Crown\Head\Season;
 use Crown\Measure\CupSize;
+use Crown\Measure\Kit;
 use Crown\Measure\Kitchen;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -26,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property string $country ISO 3166, or "" while nobody said
  * @property string $currency ISO 4217, or "" while nobody said
  * @property bool $decimal_comma whether figures are written with a comma
+ * @property array<array-key, mixed>|null $kit
  * @property Carbon|null $set_up_on null until it was asked what it measures with
  * @property Carbon|null $leaving_on the day on which it is taken away; null while it stays
  */
@@ -41,6 +43,7 @@ final class Studio extends Model
         'demo' => 'bool',
         'southern' => 'bool',
         'decimal_comma' => 'bool',
+        'kit' => 'array',
         'set_up_on' => 'date',
         'leaving_on' => 'date',
     ];
@@ -68,9 +71,15 @@ final class Studio extends Model
         return Season::on($day->toDateTimeImmutable(), $this->southern);
     }
 
+    /** Its scales, spoons, droppers, bowls, jars and places. */
+    public function ownKit(): Kit
+    {
+        return Kit::read($this->kit ?? []);
+    }
+
     /** What this studio measures with. */
     public function kitchen(): Kitchen
     {
-        return new Kitchen(CupSize::from($this->cup), $this->scale_grams, [], $this->bowl_ml);
+        return $this->ownKit()->kitchen(CupSize::from($this->cup), $this->scale_grams, $this->bowl_ml);
     }
 }

@@ -194,9 +194,9 @@ final readonly class Composition
             return $written;
         }
         $factor = $target / $written->totalGrams->best;
-        $half = $context->kitchen->scaleGrams / 2;
         $batch = [];
         foreach ($masses as $i => $figure) {
+            $half = $context->kitchen->stepFor($figure->band->best * $factor) / 2;
             $batch[$i] = new Figure(
                 self::atSize($figure, $amounts[$i], $factor, $half, $placedHalf),
                 'g',

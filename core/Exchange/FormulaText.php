@@ -68,7 +68,7 @@ final class FormulaText
                 ? $written
                 : array_map(
                     static fn (Task $t): string => $t->act,
-                    (new MakeSheet($assessment, $assessment->subject->context->kitchen->scaleGrams))->tasks(),
+                    (new MakeSheet($assessment))->tasks(),
                 );
         $numbered = array_map(
             static fn (int $i, string $text): string => sprintf('%d. %s', $i + 1, $text),

@@ -13,6 +13,7 @@ use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Amount;
 use Crown\Measure\Converter;
+use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
 use Crown\Measure\Unit;
 
@@ -31,8 +32,11 @@ final readonly class MakeSheet
     /** A usual drop of an essential oil, g: 0.035 ml x 0.9 g/ml. */
     private const DROP_GRAMS = 0.032;
 
-    public function __construct(private Assessment $assessment, private float $scaleGrams)
+    private Kitchen $kitchen;
+
+    public function __construct(private Assessment $assessment)
     {
+        $this->kitchen = $assessment->subject->context->kitchen;
     }
 
     /**
@@ -65,7 +69,7 @@ final readonly class MakeSheet
             $this->tolerance($grams, $portion->ingredient->kind === IngredientKind::EssentialOil),
             $one === null ? null : max(1, (int) round($grams / $one)),
             $one,
-            $this->scaleGrams,
+            $this->kitchen->stepFor($grams),
         );
     }
 
@@ -90,7 +94,7 @@ final readonly class MakeSheet
     {
         $most = $essential ? min(self::DROP_GRAMS, self::MOST * $target) : self::MOST * $target;
 
-        return min($most, max($this->scaleGrams, 0.01 * $target));
+        return min($most, max($this->kitchen->stepFor($target), 0.01 * $target));
     }
 
     /** @return list<Task> */

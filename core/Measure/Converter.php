@@ -96,7 +96,8 @@ final readonly class Converter
     private function weighed(Amount $amount): Figure
     {
         $grams = $amount->count->scaled($amount->unit->grams());
-        $half = $this->kitchen->scaleGrams / 2 + ($amount->about ? 0.1 * $grams->best : 0.0);
+        $scale = $this->kitchen->scaleFor($grams->best);
+        $half = $scale->stepGrams / 2 + ($amount->about ? 0.1 * $grams->best : 0.0);
 
         return new Figure(
             Band::of(max(0.0, $grams->low - $half), $grams->best, $grams->high + $half),
@@ -104,14 +105,18 @@ final readonly class Converter
             $amount->about ? Basis::Estimated : Basis::Measured,
             new Working('amounts', 'Weighed: uncertain by half the resolution of the scale.', [
                 new Input('written', $amount->count, $amount->unit->value, 'the maker'),
-                new Input('scale resolution', Band::exact($this->kitchen->scaleGrams), 'g', 'studio setting'),
+                new Input('scale resolution', Band::exact($scale->stepGrams), 'g', $scale->source),
             ]),
         );
     }
 
     private function byVolume(Amount $amount, Substance $substance): Figure
     {
-        $one = $amount->unit->millilitres($this->kitchen->cup);
+        $own = $this->kitchen->spoonOf($amount->unit, $substance->name);
+        if ($own !== null) {
+            return $this->bySpoon($amount, $own);
+        }
+        $one = $this->kitchen->millilitres($amount->unit);
         $millilitres = $this->byHand($amount, $amount->unit->handHalfWidth())->scaled($one);
         // A powder or dried herb lies in the spoon with air between; a liquid fills it.
         $property = $substance->facts->has(Property::BulkDensity) ? Property::BulkDensity : Property::Density20;
@@ -135,6 +140,22 @@ final readonly class Converter
         }
 
         return new Figure($grams, 'g', $basis, new Working('amounts', $words, $inputs));
+    }
+
+    /** Fillings of a spoon that she weighed with just this. */
+    private function bySpoon(Amount $amount, OwnSpoon $own): Figure
+    {
+        $count = $this->byHand($amount, 0.0);
+
+        return new Figure(
+            $count->times($own->filling()),
+            'g',
+            $amount->heaped || $amount->about ? Basis::Estimated : Basis::Converted,
+            new Working('amounts', 'Fillings of the maker\'s own spoon, which was weighed with this.', [
+                new Input('fillings', $count, '', 'the maker'),
+                new Input('one filling', $own->filling(), 'g', 'weighed by the maker'),
+            ]),
+        );
     }
 
     private function dropped(Amount $amount, Substance $substance): Figure

@@ -14,6 +14,8 @@ final readonly class Kitchen
      * @param  array<string, DropCalibration>  $calibrations keyed by substance name
      * @param  float  $scaleGrams resolution, g
      * @param  float  $bowlMillilitres what the largest bowl holds to the rim; 0 when it is not known
+     * @param  list<Scale>  $scales the maker's own, where she has named them; else there is one, of $scaleGrams
+     * @param  list<OwnSpoon>  $spoons her own, weighed once
      *
      * @throws MeasureError when the scale's resolution is not above 0 and at most 100 g, or a bowl not 0 to 100,000 ml
      */
@@ -22,6 +24,8 @@ final readonly class Kitchen
         public float $scaleGrams = 1.0,
         public array $calibrations = [],
         public float $bowlMillilitres = 0.0,
+        public array $scales = [],
+        public array $spoons = [],
     ) {
         if (! is_finite($scaleGrams) || $scaleGrams <= 0.0 || $scaleGrams > 100.0) {
             throw MeasureError::badScale($scaleGrams);
@@ -29,5 +33,53 @@ final readonly class Kitchen
         if (! is_finite($bowlMillilitres) || $bowlMillilitres < 0.0 || $bowlMillilitres > 100_000.0) {
             throw MeasureError::badBowl($bowlMillilitres);
         }
+    }
+
+    /** The scale on which so much is weighed: the finest that carries it, else the one that carries most. */
+    public function scaleFor(float $grams): Scale
+    {
+        $best = null;
+        foreach ($this->scales as $scale) {
+            $carries = $scale->mostGrams >= $grams;
+            $held = $best !== null && $best->mostGrams >= $grams;
+            $better = $best === null || match (true) {
+                $carries !== $held => $carries,
+                $carries => $scale->stepGrams < $best->stepGrams,
+                default => $scale->mostGrams > $best->mostGrams,
+            };
+            $best = $better ? $scale : $best;
+        }
+
+        return $best ?? new Scale($this->scaleGrams, INF, 'studio setting');
+    }
+
+    /** Grams that the scale shows on which so much is weighed. */
+    public function stepFor(float $grams): float
+    {
+        return $this->scaleFor($grams)->stepGrams;
+    }
+
+    /** Her own spoon or cup that was weighed with just this; null when there is none. */
+    public function spoonOf(Unit $unit, string $substance): ?OwnSpoon
+    {
+        foreach ($this->spoons as $spoon) {
+            if ($spoon->unit === $unit && $spoon->substance === $substance) {
+                return $spoon;
+            }
+        }
+
+        return null;
+    }
+
+    /** Millilitres of a measure: her own where she weighed it with water, else what the country means by it. */
+    public function millilitres(Unit $unit): float
+    {
+        foreach ($this->spoons as $spoon) {
+            if ($spoon->unit === $unit && $spoon->water) {
+                return $spoon->millilitres();
+            }
+        }
+
+        return $unit->millilitres($this->cup);
     }
 }

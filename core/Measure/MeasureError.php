@@ -28,6 +28,21 @@ final class MeasureError extends Problem
         );
     }
 
+    /** A thing of the kitchen that cannot be so. */
+    public static function kit(string $field, string $allowed): self
+    {
+        return new self($field, 'kit', $allowed);
+    }
+
+    public static function badSpoon(): self
+    {
+        return new self(
+            'grams',
+            'bad-spoon',
+            'A spoon or cup of your own is a teaspoon, a tablespoon or a cup, and weighs something when it is full.',
+        );
+    }
+
     public static function divisionByNothing(): self
     {
         return new self('amount', 'division-by-nothing', 'Cannot divide by a quantity that may be zero.');

@@ -124,7 +124,7 @@ final class MethodPagesTest extends CoreTestCase
 
     public function test_weighing_as_worked_on_its_page(): void
     {
-        $sheet = new MakeSheet(self::assess(self::formula(['shea-butter' => '140 g', 'olive-oil' => '5 g'])), 1.0);
+        $sheet = new MakeSheet(self::assess(self::formula(['shea-butter' => '140 g', 'olive-oil' => '5 g'])));
 
         self::assertSame(
             [1.4, 0.5],

@@ -63,6 +63,7 @@ final class ScopingTest extends StudioTestCase
             'routine' => $routine['id'],
             'person' => $this->amara->id,
             'invitation' => 1,
+            'item' => 1,
             'day' => $routine['days'][0]['id'],
         ];
         $bodies = [

@@ -61,6 +61,7 @@ for (const scheme of ['light', 'dark'] as const) {
             '/rhythm',
             '/papers',
             '/studio',
+            '/studio?part=kit',
             '/studio?part=people',
             '/studio?part=safety',
             '/studio?part=data',

@@ -36,8 +36,43 @@ test('a kitchen with US cups and a fine scale is set up in three short screens',
     // 236.6 ml of olive oil weigh 216 g.
     await page.getByLabel("The recipe's text").fill('Oil\n1 cup olive oil');
     await expect(page.getByText(/, 216 g\./)).toBeVisible();
-    await page.goto('/studio');
+    await page.goto('/studio?part=kitchen');
     await expect(page.getByLabel('The scale shows steps of, grams')).toHaveValue('0.1');
+});
+
+test('a spoon of her own, weighed once, changes what her recipes come to and says so', async ({ browser }) => {
+    const page = await door(browser, 'de-DE', 'Europe/Berlin');
+    await openStudio(page, 'Hawa');
+    await skip(page);
+    await page.goto('/studio?part=kit');
+    await page.getByRole('button', { name: 'Scale', exact: true }).click();
+    await page.getByLabel('What I call it').fill('Feinwaage');
+    await page.getByLabel('Shows steps of, g').fill('nichts');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByRole('alert').first()).toBeVisible();
+    await page.getByLabel('Shows steps of, g').fill('0,01');
+    await page.getByLabel('Carries at most, g').fill('200');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('shows steps of 0,01 g')).toBeVisible();
+    await page.getByRole('button', { name: 'Spoon or cup of my own' }).click();
+    await page.getByLabel('What I call it').fill('Der alte Löffel');
+    await page.getByLabel('Which').selectOption('tbsp');
+    await page.getByRole('combobox', { name: 'Weighed with' }).fill('shea');
+    await page
+        .getByRole('option', { name: /^Shea butter/ })
+        .first()
+        .click();
+    await page.getByLabel('One filling weighs, g').fill('12,1');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('Der alte Löffel')).toBeVisible();
+    await page.goto('/formulas/paste');
+    await page.getByLabel("The recipe's text").fill('Butter\n10 EL Sheabutter und nichts weiter');
+    await expect(page.getByText(/, 121 g\./)).toBeVisible();
+    await page.goto('/studio?part=kit');
+    await page.getByRole('listitem').filter({ hasText: 'Der alte Löffel' }).getByRole('button', { name: 'Take out' }).click();
+    await expect(page.getByRole('strong').filter({ hasText: 'Der alte Löffel' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('strong').filter({ hasText: 'Der alte Löffel' })).toBeVisible();
 });
 
 test('somebody is asked in as a helper, does her part, and is taken out', async ({ browser }) => {

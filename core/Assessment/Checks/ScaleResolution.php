@@ -18,12 +18,13 @@ final readonly class ScaleResolution implements Check
 
     public function examine(Examined $subject): array
     {
-        $scale = $subject->context->kitchen->scaleGrams;
+        $kitchen = $subject->context->kitchen;
         $findings = [];
         foreach ($subject->composition->counted() as $portion) {
             $unit = $portion->amount[0]->unit;
             $weighed = $unit->isMass() || $unit === Unit::Percent || $unit === Unit::Part;
             $grams = $portion->grams->band->best;
+            $scale = $kitchen->stepFor($grams);
             $uncertain = $scale / 2 / $grams;
             if (! $weighed || $uncertain <= self::TOLERABLE) {
                 continue;

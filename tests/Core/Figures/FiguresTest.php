@@ -176,7 +176,7 @@ final class FiguresTest extends CoreTestCase
         $composition = $subject->composition;
         $json = $assessment->jsonSerialize();
         $label = new Label($assessment, '270310-1', 50.0, new DateTimeImmutable(self::DAY), 'Here');
-        $sheet = new MakeSheet($assessment, $context->kitchen->scaleGrams);
+        $sheet = new MakeSheet($assessment);
 
         return [
             'lines' => array_map(

@@ -321,7 +321,7 @@ final class Wider
             Edits::between($assessment->subject->formula(), $changed),
             new WaterPlan($assessment->subject, $context->catalogue),
             new LoadPlan($assessment->subject),
-            (new MakeSheet($assessment, $context->kitchen->scaleGrams))->tasks(),
+            (new MakeSheet($assessment))->tasks(),
         ]);
     }
 
@@ -420,7 +420,7 @@ final class Wider
     /** @return array<string, mixed> */
     private static function made(Draw $draw, Assessment $assessment, Context $context): array
     {
-        $asked = (new MakeSheet($assessment, $context->kitchen->scaleGrams))->weighings();
+        $asked = (new MakeSheet($assessment))->weighings();
         $grams = [];
         foreach ($asked as $weighing) {
             $grams[$weighing->line] = Put::kept(

@@ -29,7 +29,7 @@ final class ClosingTest extends CoreTestCase
     private static function closed(array $grams, int $jars, float $net): float
     {
         $formula = self::oil();
-        $sheet = new MakeSheet(self::assess($formula), 1.0);
+        $sheet = new MakeSheet(self::assess($formula));
 
         return BatchClosing::actual(
             $formula,

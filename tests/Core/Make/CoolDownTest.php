@@ -15,7 +15,7 @@ final class CoolDownTest extends CoreTestCase
     /** @param  array<string, string>  $lines */
     private static function coolDown(array $lines): string
     {
-        $sheet = new MakeSheet(self::assess(self::formula($lines, ProductKind::Balm)), 1.0);
+        $sheet = new MakeSheet(self::assess(self::formula($lines, ProductKind::Balm)));
         foreach ($sheet->tasks() as $task) {
             if ($task->kind === TaskKind::CoolDown) {
                 return $task->act.' '.$task->gate;

@@ -34,7 +34,7 @@ final class PutTest extends CoreTestCase
         $kitchen ??= new Kitchen(scaleGrams: 1.0);
         $assessment = Assessor::standard()->assess(self::oil(), new Context(self::catalogue(), $kitchen));
 
-        return array_column((new MakeSheet($assessment, $kitchen->scaleGrams))->weighings(), null, 'ingredient');
+        return array_column((new MakeSheet($assessment))->weighings(), null, 'ingredient');
     }
 
     public function test_a_line_in_drops_is_asked_for_in_whole_drops(): void

@@ -44,7 +44,6 @@ final class MakeAndLabelTest extends CoreTestCase
                     ProductKind::WhippedButter,
                 ),
             ),
-            1.0,
         );
 
         self::assertSame(

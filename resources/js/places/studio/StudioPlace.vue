@@ -8,6 +8,7 @@ import { tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 import { longDate } from '../../ui/words';
 import StudioData from './StudioData.vue';
+import StudioKit from './StudioKit.vue';
 import StudioKitchen from './StudioKitchen.vue';
 import StudioPeople from './StudioPeople.vue';
 import StudioSafety from './StudioSafety.vue';
@@ -19,7 +20,8 @@ const router = useRouter();
 const client = useQueryClient();
 const signingOut = useSignOut();
 const ALL: { key: string; word: string; right: 'help' | 'make' | 'own'; of: Component }[] = [
-    { key: 'kitchen', word: 'Kitchen', right: 'make', of: StudioKitchen },
+    { key: 'kitchen', word: 'Habits', right: 'make', of: StudioKitchen },
+    { key: 'kit', word: 'Kit', right: 'make', of: StudioKit },
     { key: 'people', word: 'People', right: 'own', of: StudioPeople },
     { key: 'safety', word: 'Sign-in', right: 'help', of: StudioSafety },
     { key: 'data', word: 'Data', right: 'own', of: StudioData },

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Measure;
+
+use Crown\Json\Format;
+use Crown\Json\Node;
+
+/**
+ * What a maker works with, as she has written it down. What she has takes the place of what is usual, and the working
+ * says so.
+ */
+final readonly class Kit
+{
+    public const MOST = 200;
+
+    private const WATER = 'water';
+
+    /** A usual amount, for what asks for one step of the scale: grams. */
+    private const USUAL = 100.0;
+
+    /**
+     * @param  list<KitItem>  $items
+     * @param  int  $last the highest id that was ever given
+     */
+    private function __construct(public array $items, private int $last)
+    {
+    }
+
+    public static function format(): Format
+    {
+        return new Format('honest-crown/kit');
+    }
+
+    /** @param  array<array-key, mixed>  $document as document() wrote it; empty for none */
+    public static function read(array $document): self
+    {
+        $node = Node::of(self::format()->upcast($document));
+        $items = array_map(
+            static fn (Node $item): KitItem => KitItem::from((int) $item->whole('id'), $item),
+            $node->objects('items'),
+        );
+
+        return new self($items, (int) ($node->whole('last') ?? 0));
+    }
+
+    /** @return array<string, mixed> */
+    public function document(): array
+    {
+        return [
+            ...self::format()->head(),
+            'last' => $this->last,
+            'items' => array_map(static fn (KitItem $i): array => $i->jsonSerialize(), $this->items),
+        ];
+    }
+
+    /** @throws MeasureError about a field of it, or where there is no room */
+    public function with(Node $said): self
+    {
+        if (count($this->items) >= self::MOST) {
+            throw MeasureError::kit('name', sprintf('At most %d things in one kitchen.', self::MOST));
+        }
+
+        return new self([...$this->items, KitItem::from($this->last + 1, $said)], $this->last + 1);
+    }
+
+    /** @throws MeasureError about a field of it */
+    public function changed(int $id, Node $said): self
+    {
+        return new self(array_map(
+            static fn (KitItem $i): KitItem => $i->id === $id ? KitItem::from($id, $said) : $i,
+            $this->items,
+        ), $this->last);
+    }
+
+    public function without(int $id): self
+    {
+        $kept = array_filter($this->items, static fn (KitItem $i): bool => $i->id !== $id);
+
+        return new self(array_values($kept), $this->last);
+    }
+
+    public function has(int $id): bool
+    {
+        return array_filter($this->items, static fn (KitItem $i): bool => $i->id === $id) !== [];
+    }
+
+    /** @return list<KitItem> */
+    public function of(KitKind $kind): array
+    {
+        return array_values(array_filter($this->items, static fn (KitItem $i): bool => $i->kind === $kind));
+    }
+
+    /**
+     * What amounts are turned into grams with.
+     *
+     * @param  float  $scaleGrams where no scale is in the kit
+     * @param  float  $bowlMillilitres where no bowl is
+     */
+    public function kitchen(CupSize $cup, float $scaleGrams, float $bowlMillilitres): Kitchen
+    {
+        $scales = array_map(
+            static fn (KitItem $i): Scale => new Scale($i->figure('step_grams'), $i->figure('most_grams'), $i->name),
+            $this->of(KitKind::Scale),
+        );
+        $bare = new Kitchen($cup, $scaleGrams, [], $bowlMillilitres, $scales);
+        $drops = [];
+        foreach ($this->of(KitKind::Dropper) as $i) {
+            $grams = $i->figure('grams');
+            $step = $bare->stepFor($grams);
+            $drops[$i->substance] = new DropCalibration((int) $i->figure('drops'), $grams, $step);
+        }
+        $spoons = array_map(static fn (KitItem $i): OwnSpoon => new OwnSpoon(
+            Unit::from($i->choices['unit']),
+            $i->substance,
+            $i->figure('grams'),
+            $bare->stepFor($i->figure('grams')),
+            $i->ingredient === self::WATER,
+        ), $this->of(KitKind::Spoon));
+        $bowls = array_map(static fn (KitItem $i): float => $i->figure('millilitres'), $this->of(KitKind::Bowl));
+
+        return new Kitchen(
+            $cup,
+            $scales === [] ? $scaleGrams : $bare->stepFor(self::USUAL),
+            $drops,
+            $bowls === [] ? $bowlMillilitres : max($bowls),
+            $scales,
+            $spoons,
+        );
+    }
+}

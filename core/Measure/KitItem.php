@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Measure;
+
+use Crown\Json\Node;
+use JsonSerializable;
+
+/** One thing of a maker's kitchen. */
+final readonly class KitItem implements JsonSerializable
+{
+    public const LONGEST_NAME = 80;
+
+    /**
+     * @param  int  $id by which other rooms name it; never given twice in one kit
+     * @param  string  $ingredient id of what it was calibrated with; "" for what is not
+     * @param  string  $substance what that is called
+     * @param  array<string, float>  $figures by field; what is not known is not there
+     * @param  array<string, string>  $choices by field
+     */
+    private function __construct(
+        public int $id,
+        public KitKind $kind,
+        public string $name,
+        public string $ingredient,
+        public string $substance,
+        public array $figures,
+        public array $choices,
+    ) {
+    }
+
+    /** @throws MeasureError about the field that is not allowed, and what is */
+    public static function from(int $id, Node $said): self
+    {
+        $kind = $said->one('kind', KitKind::class);
+        $name = trim($said->text('name'));
+        if ($name === '' || mb_strlen($name) > self::LONGEST_NAME) {
+            throw MeasureError::kit('name', sprintf('A name of 1 to %d letters.', self::LONGEST_NAME));
+        }
+        $ingredient = $kind->wantsIngredient() ? $said->text('ingredient') : '';
+        $substance = $ingredient === '' ? '' : $said->text('substance');
+        if ($kind->wantsIngredient() && $ingredient === '') {
+            throw MeasureError::kit('ingredient', 'Say with what it was weighed.');
+        }
+        $figures = $choices = [];
+        foreach ($kind->figures() as $field => [$label, $unit, $least, $most, $needed]) {
+            $figure = $said->number($field);
+            if ($figure === null ? $needed : ($figure < $least || $figure > $most)) {
+                throw MeasureError::kit($field, trim(sprintf(
+                    '%s: %s to %s %s',
+                    $label,
+                    Amount::number($least),
+                    Amount::number($most),
+                    $unit,
+                )).'.');
+            }
+            if ($figure !== null) {
+                $figures[$field] = $figure;
+            }
+        }
+        foreach ($kind->choices() as $field => [$label, $allowed]) {
+            $choice = $said->text($field, $allowed[0]);
+            if (! in_array($choice, $allowed, true)) {
+                throw MeasureError::kit($field, sprintf('%s: %s.', $label, implode(', ', $allowed)));
+            }
+            $choices[$field] = $choice;
+        }
+
+        return new self($id, $kind, $name, $ingredient, $substance, $figures, $choices);
+    }
+
+    public function figure(string $field): float
+    {
+        return $this->figures[$field] ?? 0.0;
+    }
+
+    /** @return array<string, int|float|string> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id,
+            'kind' => $this->kind->value,
+            'name' => $this->name,
+            'ingredient' => $this->ingredient,
+            'substance' => $this->substance,
+            ...$this->figures,
+            ...$this->choices,
+        ];
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+/** A studio's own scales, spoons and droppers, and what they change. */
+final class KitTest extends StudioTestCase
+{
+    /** @param  array<string, mixed>  $item */
+    private function add(array $item): array
+    {
+        return $this->got('Kit', 'POST', 'kit', $item);
+    }
+
+    public function test_what_is_in_the_kit_changes_every_figure_and_says_so(): void
+    {
+        $grams = fn (): array => $this->got('ReadAnswer', 'POST', 'read', ['text' => "Oil\n2 tbsp shea butter"])[
+            'reading'
+        ]['lines'][0]['grams'];
+        $before = $grams();
+        $this->add(['kind' => 'scale', 'name' => 'Small scale', 'step_grams' => 0.1, 'most_grams' => 500]);
+        $kit = $this->add([
+            'kind' => 'spoon',
+            'name' => 'Grandmother\'s',
+            'unit' => 'tbsp',
+            'ingredient' => 'shea-butter',
+            'grams' => 12.1,
+        ]);
+        self::assertSame(['Small scale', 'Grandmother\'s'], array_column($kit['items'], 'name'));
+        self::assertSame('Shea butter', $kit['items'][1]['substance']);
+        self::assertEqualsWithDelta(24.2, $grams()['best'], 1e-6);
+        self::assertNotEqualsWithDelta(24.2, $before['best'], 0.01);
+
+        $changed = $this->got('Kit', 'PUT', 'kit/2', [
+            'kind' => 'spoon',
+            'name' => 'Mine',
+            'unit' => 'tbsp',
+            'ingredient' => 'shea-butter',
+            'grams' => 13,
+        ]);
+        self::assertEquals(13, $changed['items'][1]['grams']);
+        self::assertEqualsWithDelta(26.0, $grams()['best'], 1e-6);
+        $this->got('Kit', 'DELETE', 'kit/2');
+        self::assertEqualsWithDelta($before['best'], $grams()['best'], 1e-6);
+        self::assertSame(
+            'Small scale',
+            $this->got('Kit', 'GET', 'kit')['items'][0]['name'],
+        );
+    }
+
+    public function test_what_cannot_be_is_told_by_its_field_and_nothing_is_kept(): void
+    {
+        $this->ask('POST', 'kit', ['kind' => 'scale', 'name' => 'x', 'step_grams' => -1, 'most_grams' => 5])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('step_grams');
+        $unknown = ['kind' => 'dropper', 'name' => 'x', 'ingredient' => 'no-such', 'drops' => 4, 'grams' => 1];
+        $this->ask('POST', 'kit', $unknown)
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('ingredient');
+        $this->ask('PUT', 'kit/7', ['kind' => 'strainer', 'name' => 'x'])->assertNotFound();
+        self::assertSame([], $this->got('Kit', 'GET', 'kit')['items']);
+        self::assertSame([], $this->got('Kit', 'GET', 'kit', as: $this->stranger)['items']);
+    }
+}
