@@ -10,6 +10,10 @@ use Crown\Catalogue\OwnEntry;
 use Crown\Formula\FormulaDocument;
 use Crown\Json\Format;
 use Crown\Json\JsonError;
+use Crown\Json\Node;
+use Crown\Measure\CupSize;
+use Crown\Measure\Kit;
+use Crown\Measure\KitItem;
 use Crown\Measure\Property;
 use Crown\Steep\Entry;
 use Crown\Steep\EntryKind;
@@ -119,5 +123,18 @@ final class KeptDocumentsTest extends CoreTestCase
                 self::assertSame('version', $problem->path);
             }
         }
+    }
+
+    public function test_a_kit_of_the_first_format(): void
+    {
+        $kit = Kit::read(self::kept('kit-1'));
+        $kitchen = $kit->kitchen(CupSize::Metric, 1.0, 0.0);
+
+        self::assertSame([1, 2, 4], array_map(static fn (KitItem $i): int => $i->id, $kit->items));
+        self::assertSame(0.1, $kitchen->stepFor(20.0));
+        $drop = $kitchen->calibrations['Rosemary essential oil']->gramsPerDrop();
+        self::assertEqualsWithDelta(0.0275, $drop->best, 1e-9);
+        self::assertSame('wet', $kit->items[2]->choices['wet']);
+        self::assertSame(5, $kit->with(Node::of(['kind' => 'strainer', 'name' => 'Cloth']))->items[3]->id);
     }
 }
