@@ -9,6 +9,7 @@ use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
 use App\Studio\Revised;
+use App\Studio\Touched;
 use Crown\Formula\Family;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
@@ -41,6 +42,7 @@ final class Formula extends Model
     use NamesIngredients;
     use Revised;
     use SoftDeletes;
+    use Touched;
 
     protected $table = 'formulas';
 

@@ -33,6 +33,7 @@ final class FormulaResource extends JsonResource
             'formula' => FormulaDocument::write($formula->composed()),
             'head_id' => $formula->head_id,
             'hair' => $formula->hair,
+            'touched' => $formula->touched(),
             ...$this->bench->judged(
                 $formula->composed(),
                 Bench::profile($formula->head, $formula->hair),

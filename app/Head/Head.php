@@ -7,6 +7,7 @@ namespace App\Head;
 use App\Studio\BelongsToStudio;
 use App\Studio\Day;
 use App\Studio\Revised;
+use App\Studio\Touched;
 use BackedEnum;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Need;
@@ -55,6 +56,7 @@ final class Head extends Model
 {
     use BelongsToStudio;
     use Revised;
+    use Touched;
 
     protected $table = 'heads';
 

@@ -34,6 +34,7 @@ final class HeadResource extends JsonResource
 
         return [
             'id' => $head->id,
+            'touched' => $head->touched(),
             'revision' => $head->revision,
             'name' => $head->name,
             'strand' => $head->strand,

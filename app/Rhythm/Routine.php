@@ -8,6 +8,7 @@ use App\Head\Head;
 use App\Make\Batch;
 use App\Studio\BelongsToStudio;
 use App\Studio\Revised;
+use App\Studio\Touched;
 use Crown\Rhythm\Act;
 use Crown\Rhythm\DayState;
 use Crown\Rhythm\PatchTest;
@@ -42,6 +43,7 @@ final class Routine extends Model
     use BelongsToStudio;
     use Revised;
     use SoftDeletes;
+    use Touched;
 
     protected $table = 'routines';
 

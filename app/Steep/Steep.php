@@ -8,6 +8,7 @@ use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
 use App\Studio\Revised;
+use App\Studio\Touched;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
 use Crown\Steep\Entry;
@@ -57,6 +58,7 @@ final class Steep extends Model
     use NamesIngredients;
     use Revised;
     use SoftDeletes;
+    use Touched;
 
     /** Before its number: the id under which formulas name the oil that it will give, and the one that it gave. */
     public const OIL = 'steep-';

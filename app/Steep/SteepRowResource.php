@@ -43,6 +43,7 @@ final class SteepRowResource extends JsonResource
             'id' => $this->steep->id,
             'revision' => $this->steep->revision,
             'name' => $this->steep->name,
+            'touched' => $this->steep->touched(),
             'plant' => $this->plan->charge->plant()->name,
             'oil' => $this->plan->charge->oil()->name,
             'herbs' => array_map(self::herb(...), $this->plan->charge->herbs),

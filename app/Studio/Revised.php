@@ -26,6 +26,9 @@ trait Revised
     public function revise(int $basedOn, array $changes, Closure $present): void
     {
         $this->fill($changes);
+        if (method_exists($this, 'takeDownWho')) {
+            $this->takeDownWho();
+        }
         $dirty = [
             ...$this->getDirty(),
             'revision' => $basedOn + 1,

@@ -278,6 +278,23 @@ final class AccountsTest extends StudioTestCase
         $this->ask('POST', 'invitations', ['role' => 'owner'])->assertStatus(422);
     }
 
+    public function test_who_touched_a_thing_last_is_seen_on_it_and_stays(): void
+    {
+        $noor = $this->withRole(Role::Maker, 'noor');
+        $page = $this->formula();
+        self::assertSame('amara', $page['touched']['by']);
+        $saved = $this->got('FormulaPage', 'PUT', 'formulas/'.$page['id'], [
+            'revision' => $page['revision'],
+            'formula' => $page['formula'],
+            'head_id' => null,
+        ], $noor);
+        self::assertSame('Noor', $saved['touched']['by']);
+        $this->got('People', 'DELETE', 'people/'.$noor->id);
+        self::assertSame('Noor', $this->got('FormulaPage', 'GET', 'formulas/'.$page['id'])['touched']['by']);
+        self::assertSame('amara', $this->steep()['touched']['by']);
+        self::assertSame('amara', $this->headOf()['touched']['by']);
+    }
+
     public function test_an_owner_passes_her_studio_on(): void
     {
         $noor = $this->withRole(Role::Maker, 'noor');

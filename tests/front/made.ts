@@ -122,6 +122,7 @@ export function aPage(more: Partial<Schemas['FormulaPage']> = {}): Schemas['Form
     return {
         id: 7,
         revision: 3,
+        touched: { by: 'Noor', at: '2026-11-20T10:00:00Z' },
         formula: aFormula(),
         head_id: null,
         assessment: anAssessment(),
@@ -258,6 +259,7 @@ export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
     return {
         id: 1,
         revision: 5,
+        touched: { by: '', at: '2026-11-20T10:00:00Z' },
         name: 'Calendula in olive oil',
         plant: 'Calendula',
         oil: 'Olive oil',

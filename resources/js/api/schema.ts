@@ -2051,6 +2051,7 @@ export interface components {
             hair: components["schemas"]["Hair"] | null;
             sizing: components["schemas"]["Sizing"];
             keeps: components["schemas"]["Keeping"] | null;
+            touched: components["schemas"]["Touched"];
         };
         Evaluation: {
             formula: components["schemas"]["Formula"];
@@ -2160,6 +2161,7 @@ export interface components {
                 state: "not-known" | "calm" | "dry" | "oily" | "flaking" | "itchy" | "thinning" | "alarming";
             }[];
             marks: components["schemas"]["HeadMark"][];
+            touched: components["schemas"]["Touched"];
         };
         HeadList: {
             items: components["schemas"]["Head"][];
@@ -2240,6 +2242,7 @@ export interface components {
             draw_again: boolean;
             used_in: components["schemas"]["UsedIn"][];
             draft: components["schemas"]["SteepDraft"];
+            touched: components["schemas"]["Touched"];
         };
         Lot: {
             id: number;
@@ -2966,6 +2969,7 @@ export interface components {
             shakes: components["schemas"]["SteepDay"][];
             lot: components["schemas"]["Lot"] | null;
             lots: components["schemas"]["Lot"][];
+            touched: components["schemas"]["Touched"];
         };
         SteepEvent: {
             id: number;
@@ -3594,6 +3598,11 @@ export interface components {
                     allowed: string[];
                 }[];
             }[];
+        };
+        /** @description Who touched it last, "" for nobody known, and when. */
+        Touched: {
+            by: string;
+            at: string;
         };
     };
     responses: never;

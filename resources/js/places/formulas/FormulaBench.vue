@@ -11,6 +11,7 @@ import JarView, { type JarBand } from '../../jar/JarView.vue';
 import TextureRibbon from '../../jar/TextureRibbon.vue';
 import type { Moved } from '../../jar/useEdge';
 import { useActs } from '../../ui/acts';
+import TouchedBy from '../../ui/TouchedBy.vue';
 import HowLink from '../../ui/HowLink.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
@@ -22,6 +23,7 @@ import DesignPanel from './DesignPanel.vue';
 import FamilyPanel from './FamilyPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
+import JarPick from '../studio/JarPick.vue';
 import TakeAlong from '../studio/TakeAlong.vue';
 import LinesTable from './LinesTable.vue';
 import LoadPanel from './LoadPanel.vue';
@@ -191,7 +193,10 @@ useActs([
                     @input="setText('title', valueIn($event))"
                 />
                 <h1 class="sr-only">{{ formula.title }}</h1>
-                <p class="quiet pl-px text-[13px]" role="status">{{ saved }}</p>
+                <p class="pl-px">
+                    <span class="quiet mr-2 text-[13px]" role="status">{{ saved }}</span>
+                    <TouchedBy :touched="page.touched" />
+                </p>
             </div>
             <div class="no-print flex flex-wrap items-center">
                 <button type="button" class="act-quiet" :disabled="!canUndo" @click="bench.undo">Undo</button>
@@ -322,6 +327,12 @@ useActs([
                                 <span class="unit">ml</span>
                             </template>
                         </div>
+                        <JarPick
+                            v-if="sizeMode === 'jars'"
+                            class="mt-1"
+                            label="Jar of the kit"
+                            @choose="bench.edit('size millilitres', (draft) => (draft.size.millilitres = $event.fillMl))"
+                        />
                         <p v-if="sizeMode === 'jars'" class="quiet mt-1 text-[13px]">
                             {{ num((formula.size.overfill ?? 0) * 100, 1) }} % over, {{ num((formula.size.loss ?? 0) * 100, 1) }} % lost on
                             the way

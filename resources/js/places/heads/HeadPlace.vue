@@ -4,6 +4,7 @@ import { onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { Problem, type Schemas } from '../../api/client';
 import { headQuery, isHead, useDeleteHead, useDescribeHead, useMarkHead, useSaveHead, useUnmarkHead } from '../../queries/heads';
+import TouchedBy from '../../ui/TouchedBy.vue';
 import TakeAlong from '../studio/TakeAlong.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
@@ -92,6 +93,7 @@ async function remove(): Promise<void> {
         <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
             <div>
                 <h1>{{ kept?.name || 'Describe a head' }}</h1>
+                <TouchedBy v-if="kept" :touched="kept.touched" />
                 <TakeAlong v-if="kept" :what="{ kind: 'head', body: kept }" />
                 <p v-if="kept" class="quiet mt-1">
                     {{ kept.strand === 'not-known' ? 'strands not yet known' : `${kept.strand} strands` }},

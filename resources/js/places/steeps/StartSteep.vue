@@ -10,6 +10,7 @@ import { tellProblem } from '../../ui/notice';
 import { valueIn } from '../../ui/events';
 import { num, todayDate } from '../../ui/words';
 import IngredientPick from '../formulas/IngredientPick.vue';
+import JarPick from '../studio/JarPick.vue';
 import DateStrip from './DateStrip.vue';
 import MethodsTable from './MethodsTable.vue';
 import SteepFigures from './SteepFigures.vue';
@@ -275,6 +276,10 @@ async function start(): Promise<void> {
                     </fieldset>
                     <FormProblem :errors="errors" field="herbs" />
                     <FormProblem :errors="errors" field="oils" />
+                    <JarPick
+                        label="Jar of the kit"
+                        @choose="Object.assign(draft, { jar_ml: $event.brimMl, diameter_cm: $event.innerCm, mouth_cm: $event.mouthCm })"
+                    />
                     <div class="grid grid-cols-3 gap-3">
                         <label>
                             <span class="label">Jar, ml</span>

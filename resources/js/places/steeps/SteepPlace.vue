@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue';
 import type { Schemas } from '../../api/client';
 import { useAddPicture, useBringBackSteep, useGiveUp, usePutAwaySteep, useRemovePicture, useWithdraw } from '../../queries/steeps';
 import FormProblem from '../../ui/FormProblem.vue';
+import TouchedBy from '../../ui/TouchedBy.vue';
 import TakeAlong from '../studio/TakeAlong.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
@@ -215,6 +216,7 @@ const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.muta
                         {{ data.oils.map((o) => `${num(o.grams)} g ${o.name.toLowerCase()}`).join(', ') }};
                         {{ data.method_label.toLowerCase() }}
                     </p>
+                    <TouchedBy :touched="data.touched" />
                 </div>
                 <div class="flex flex-wrap">
                     <RouterLink :to="`/steeps/start?again=${id}`" class="act-quiet">Do it again</RouterLink>

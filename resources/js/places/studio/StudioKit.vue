@@ -143,7 +143,7 @@ function words(of: Kind, item: Item): string {
                         />
                         <FormProblem :errors="errors" field="ingredient" />
                     </div>
-                    <div class="grid grid-cols-2 gap-3">
+                    <div class="grid grid-cols-2 items-end gap-3">
                         <div v-for="one in kind.figures" :key="one.field">
                             <label class="block">
                                 <span class="label">
