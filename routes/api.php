@@ -18,10 +18,12 @@ use App\Pantry\OwnIngredientController;
 use App\Papers\MethodController;
 use App\Rhythm\HeadExportController;
 use App\Rhythm\RoutineController;
+use App\Rhythm\RoutineLinkController;
 use App\Session\CountryController;
 use App\Session\DeviceController;
 use App\Session\JoinController;
 use App\Session\LeaveController;
+use App\Session\LinkController;
 use App\Session\PeopleController;
 use App\Session\RecoveryController;
 use App\Session\SessionController;
@@ -49,6 +51,7 @@ Route::pattern('finding', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
 Route::pattern('item', '[0-9]{1,9}');
 Route::pattern('person', '[0-9]{1,18}');
+Route::pattern('link', '[0-9]{1,18}');
 Route::pattern('invitation', '[0-9]{1,18}');
 Route::pattern('token', '[A-Za-z0-9_-]{22}');
 Route::pattern('device', '[0-9a-f]{64}');
@@ -68,6 +71,10 @@ Route::controller(JoinController::class)->middleware('throttle:30,1,join')->grou
     Route::get('join/{token}', 'show')->name('join.show');
     Route::post('join/{token}', 'store')->name('join.store');
 });
+
+Route::get('look/{token}', [RoutineLinkController::class, 'show'])
+    ->middleware('throttle:60,1,look')
+    ->name('links.look');
 
 // Whoever is in a studio: she herself.
 Route::middleware(['auth:web', 'keeps'])->group(function (): void {
@@ -221,6 +228,9 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
     });
     Route::post('batches/{batch}/findings', [BatchFindingController::class, 'store'])->name('batches.find');
     Route::delete('batch-findings/{finding}', [BatchFindingController::class, 'destroy'])->name('batches.unfind');
+    Route::post('routines/{routine}/link', [RoutineLinkController::class, 'store'])->name('routines.link');
+    Route::get('links', [LinkController::class, 'index'])->name('links.index');
+    Route::delete('links/{link}', [LinkController::class, 'destroy'])->name('links.end');
     Route::controller(RoutineController::class)->group(function (): void {
         Route::post('routines', 'store')->name('routines.store');
         Route::delete('routines/{routine}', 'destroy')->name('routines.destroy');

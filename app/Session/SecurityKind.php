@@ -18,6 +18,8 @@ enum SecurityKind: string
     case Joined = 'joined';
     case RoleChanged = 'role-changed';
     case Removed = 'removed';
+    case Linked = 'linked';
+    case Unlinked = 'unlinked';
     case Exported = 'exported';
     case Leaving = 'leaving';
     case Staying = 'staying';

@@ -31,6 +31,13 @@ export const router = createRouter({
             props: true,
             meta: { open: true, title: 'Join a studio' },
         },
+        {
+            path: '/look/:token([A-Za-z0-9_-]{22})',
+            name: 'look',
+            component: () => import('./places/rhythm/LookPlace.vue'),
+            props: true,
+            meta: { open: true, title: 'A routine' },
+        },
         { path: '/set-up', name: 'set-up', component: () => import('./places/studio/SetUp.vue'), meta: { title: 'Set up your studio' } },
         { path: '/', name: 'today', component: () => import('./places/today/TodayPlace.vue'), meta: { title: 'Today' } },
         {

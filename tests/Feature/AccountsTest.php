@@ -24,7 +24,7 @@ final class AccountsTest extends StudioTestCase
     private const ROUTES = [
         'anybody' => [
             'session.show', 'session.sign-in', 'session.demo', 'studio.open', 'session.recover', 'countries.index',
-            'join.show', 'join.store', 'app', 'sanctum.csrf-cookie',
+            'links.look', 'join.show', 'join.store', 'app', 'sanctum.csrf-cookie',
         ],
         'herself' => [
             'session.sign-out', 'session.password', 'session.codes', 'devices.index', 'devices.others', 'devices.end',
@@ -47,7 +47,8 @@ final class AccountsTest extends StudioTestCase
             'heads.formula', 'steeps.plan', 'steeps.store', 'steeps.strain', 'steeps.spoil', 'steeps.destroy',
             'steeps.restore', 'steeps.record', 'steeps.unrecord', 'steeps.photo', 'steeps.unphoto', 'lots.index',
             'lots.withdraw', 'batches.store', 'batches.finish', 'batches.destroy', 'batches.restore', 'batches.find',
-            'batches.unfind', 'routines.store', 'routines.destroy', 'routines.restore', 'formulas.sheet',
+            'batches.unfind', 'routines.store', 'routines.link', 'links.index', 'links.end',
+            'routines.destroy', 'routines.restore', 'formulas.sheet',
         ],
         'own' => [
             'people.index', 'people.update', 'people.destroy', 'people.invite', 'people.uninvite', 'people.log',
@@ -293,6 +294,34 @@ final class AccountsTest extends StudioTestCase
         self::assertSame('Noor', $this->got('FormulaPage', 'GET', 'formulas/'.$page['id'])['touched']['by']);
         self::assertSame('amara', $this->steep()['touched']['by']);
         self::assertSame('amara', $this->headOf()['touched']['by']);
+    }
+
+    public function test_a_routine_is_seen_by_its_private_link_and_nothing_else_until_it_is_ended(): void
+    {
+        $routine = $this->routineOf($this->batch()['id']);
+        $link = $this->got('PrivateLink', 'POST', 'routines/'.$routine['id'].'/link')['link'];
+        $token = basename($link);
+        self::assertFalse(DB::table('private_links')->where('hash', $token)->exists(), 'only its hash is kept');
+        self::assertNull($this->got('LinkList', 'GET', 'links')['items'][0]['used_at']);
+        $look = function (string $token): TestResponse {
+            $this->app?->forgetScopedInstances();
+            Auth::forgetGuards();
+
+            return $this->getJson('/api/look/'.$token);
+        };
+        $seen = $look($token)->assertOk()->assertHeader('X-Robots-Tag', 'noindex, nofollow');
+        $this->keepsTo('RoutineCard', (string) $seen->getContent());
+        self::assertSame($routine['product'], $seen->json('product'));
+        self::assertArrayNotHasKey('id', $seen->json('days.0'));
+        self::assertArrayNotHasKey('batch_id', $seen->json());
+        $this->getJson('/api/today')->assertUnauthorized();
+        $links = $this->got('LinkList', 'GET', 'links')['items'];
+        self::assertNotNull($links[0]['used_at']);
+        $look(str_repeat('x', 22))->assertNotFound();
+        $this->ask('DELETE', 'links/'.$links[0]['id'], [], $this->stranger)->assertNotFound();
+        $this->got('LinkList', 'DELETE', 'links/'.$links[0]['id']);
+        $look($token)->assertNotFound();
+        self::assertSame(['unlinked', 'linked'], array_slice($this->log(), 0, 2));
     }
 
     public function test_an_owner_passes_her_studio_on(): void

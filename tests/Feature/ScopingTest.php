@@ -17,6 +17,7 @@ final class ScopingTest extends StudioTestCase
         'api/methods/{method}',
         '{place?}',
         'api/join/{token}',
+        'api/look/{token}',
         'api/devices/{device}',
     ];
 
@@ -64,6 +65,7 @@ final class ScopingTest extends StudioTestCase
             'person' => $this->amara->id,
             'invitation' => 1,
             'item' => 1,
+            'link' => 1,
             'day' => $routine['days'][0]['id'],
         ];
         $bodies = [

@@ -63,6 +63,7 @@ for (const scheme of ['light', 'dark'] as const) {
             '/studio',
             '/studio?part=kit',
             '/studio?part=people',
+            '/studio?part=links',
             '/studio?part=safety',
             '/studio?part=data',
             '/set-up',

@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { expect, login, openStudio, PASSWORD, skip, test } from './studio';
+import { enter, expect, login, openStudio, PASSWORD, skip, test } from './studio';
 
 /** Studios of one's own: opened, set up, shared, recovered, left. */
 
@@ -155,4 +155,27 @@ test('what was found in the demo studio is taken along into her own', async ({ b
     await skip(page);
     await expect(page).toHaveURL(/\/formulas\/\d+$/);
     await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue(/Cloud butter/);
+});
+
+test('a routine is seen by a private link, until it is ended', async ({ page, browser }) => {
+    await enter(page);
+    await page.goto('/rhythm');
+    await page.locator('main a[href^="/rhythm/"]').first().click();
+    const title = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
+    await page.getByRole('button', { name: /^Give .* a link$/ }).click();
+    await expect(page.getByRole('img', { name: 'The link as a code for a camera' })).toBeVisible();
+    const link = new URL((await page.locator('code').first().textContent()) ?? '').pathname;
+    const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+    await other.goto(link);
+    const product = (await other.getByRole('heading', { level: 1 }).textContent()) ?? '';
+    expect(title).toContain(product.trim());
+    await expect(other.getByText(/see a clinician first/)).toBeVisible();
+    const wide = await other.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+    await page.goto('/studio?part=links');
+    await expect(page.getByText(/last seen today/).first()).toBeVisible();
+    await page.getByRole('button', { name: 'End it' }).first().click();
+    await expect(page.getByRole('button', { name: 'End it' })).toHaveCount(0);
+    await other.reload();
+    await expect(other.getByText('This link was ended. Ask whoever gave it to you.')).toBeVisible();
 });

@@ -238,6 +238,8 @@ export const SECURITY: Record<string, string> = {
     joined: 'joined',
     'role-changed': 'changed a part',
     removed: 'took somebody out',
+    linked: 'made a private link',
+    unlinked: 'ended a private link',
     exported: 'took everything away as a file',
     leaving: 'asked to leave',
     staying: 'stays after all',

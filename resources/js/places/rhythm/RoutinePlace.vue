@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { Schemas } from '../../api/client';
 import { routineQuery, useBringBackRoutine, usePutAwayRoutine, useTickDay } from '../../queries/routines';
+import { useLinkRoutine } from '../../queries/links';
 import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import LinkShown from '../../ui/LinkShown.vue';
+import { useSession } from '../../ui/session';
 import { usePutAway } from '../../ui/usePutAway';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, num, sayDate } from '../../ui/words';
@@ -20,6 +23,17 @@ const used = computed(
     () => (data.value?.days ?? []).filter((d) => d.act === 'application' && d.state === 'done').length * (data.value?.grams_per_use ?? 0),
 );
 const left = computed(() => Math.max(0, 1 - used.value / Math.max(0.1, data.value?.grams_in_jar ?? 1)));
+
+const session = useSession();
+const linking = useLinkRoutine();
+const link = ref('');
+async function share(): Promise<void> {
+    try {
+        link.value = (await linking.mutateAsync(Number(props.id))).link;
+    } catch (e) {
+        tellProblem(e);
+    }
+}
 
 async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['state']): Promise<void> {
     const before = day.state;
@@ -59,7 +73,9 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                         data.way ? `. ${data.way}` : ''
                     }}
                     <button type="button" class="act-quiet" @click="putAway(Number(id), `${data.head}: ${data.product}`)">Put away</button>
+                    <button v-if="session.may('make')" type="button" class="act-quiet" @click="share">Give {{ data.head }} a link</button>
                 </p>
+                <LinkShown v-if="link" class="mt-3" :link="link" :says="`${data.head} sees this routine by it, and nothing else.`" />
                 <p v-if="data.state === 'stopped'" class="bg-stop-wash said-stop mt-3 rounded p-3 font-semibold">
                     Stopped: the patch test showed a reaction. Wash it off; if it does not calm down, see a clinician.
                 </p>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import QRCode from 'qrcode';
 import { ref } from 'vue';
 import type { Schemas } from '../../api/client';
 import { peopleQuery, useChangeRole, useInvite, useRemovePerson, useUninvite } from '../../queries/session';
 import { oneOf, valueIn } from '../../ui/events';
 import { tell, tellProblem } from '../../ui/notice';
+import LinkShown from '../../ui/LinkShown.vue';
 import UiDialog from '../../ui/UiDialog.vue';
 import { useSession } from '../../ui/session';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -23,7 +23,6 @@ const inviting = useInvite();
 const ending = useUninvite();
 const asked = ref<Role>('maker');
 const made = ref<Schemas['Invitation'] | null>(null);
-const code = ref('');
 const leaving = ref<Person | null>(null);
 const passing = ref<Person | null>(null);
 
@@ -56,17 +55,8 @@ async function remove(person: Person): Promise<void> {
 async function invite(): Promise<void> {
     try {
         made.value = await inviting.mutateAsync({ role: asked.value });
-        code.value = await QRCode.toString(made.value.link, { type: 'svg', margin: 1 });
     } catch (e) {
         tellProblem(e);
-    }
-}
-async function copy(): Promise<void> {
-    try {
-        await navigator.clipboard.writeText(made.value?.link ?? '');
-        tell('The link is copied.');
-    } catch {
-        tell('It could not be copied here. Mark the link and copy it.', { stop: true });
     }
 }
 </script>
@@ -110,17 +100,7 @@ async function copy(): Promise<void> {
                 <button class="act" :disabled="inviting.isPending.value">Make a link</button>
             </form>
             <p v-else class="quiet mt-6">Nobody is asked into the demo studio: everyone can enter it.</p>
-            <div v-if="made" class="border-rule bg-raised mt-4 flex flex-wrap gap-4 rounded border p-3" aria-live="polite">
-                <!-- eslint-disable-next-line vue/no-v-html -- drawn by us, of a link of ours -->
-                <div class="w-36 bg-white p-1" role="img" aria-label="The link as a code for a camera" v-html="code" />
-                <div class="min-w-60 flex-1">
-                    <p>For one person, once, for seven days. It is shown only now.</p>
-                    <p class="mt-1 break-all">
-                        <code>{{ made.link }}</code>
-                    </p>
-                    <button type="button" class="act-quiet -ml-2.5" @click="copy">Copy the link</button>
-                </div>
-            </div>
+            <LinkShown v-if="made" class="mt-4" :link="made.link" says="For one person, once, for seven days." />
             <ul v-if="data.invitations.length > 0" class="mt-4">
                 <li v-for="one in data.invitations" :key="one.id" class="row-line flex flex-wrap items-baseline gap-x-4 py-2">
                     <span class="flex-1">Asked as {{ one.role }} by {{ one.by }}, runs out {{ sayDate(one.expires_at) }}</span>

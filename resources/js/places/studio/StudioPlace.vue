@@ -10,6 +10,7 @@ import { longDate } from '../../ui/words';
 import StudioData from './StudioData.vue';
 import StudioKit from './StudioKit.vue';
 import StudioKitchen from './StudioKitchen.vue';
+import StudioLinks from './StudioLinks.vue';
 import StudioPeople from './StudioPeople.vue';
 import StudioSafety from './StudioSafety.vue';
 
@@ -23,6 +24,7 @@ const ALL: { key: string; word: string; right: 'help' | 'make' | 'own'; of: Comp
     { key: 'kitchen', word: 'Habits', right: 'make', of: StudioKitchen },
     { key: 'kit', word: 'Kit', right: 'make', of: StudioKit },
     { key: 'people', word: 'People', right: 'own', of: StudioPeople },
+    { key: 'links', word: 'Links', right: 'make', of: StudioLinks },
     { key: 'safety', word: 'Sign-in', right: 'help', of: StudioSafety },
     { key: 'data', word: 'Data', right: 'own', of: StudioData },
 ];

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rhythm;
+
+use App\Session\LinkKind;
+use App\Session\PrivateLinks;
+use App\Studio\CurrentStudio;
+use App\Studio\User;
+use App\Support\Speaks;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** A routine for the head it is for: seen by a link, without an account, and nothing else of the studio. */
+final class RoutineLinkController
+{
+    /** Days that are shown at most. */
+    private const SHOWN = 60;
+
+    public function __construct(private readonly PrivateLinks $links)
+    {
+    }
+
+    #[Speaks('PrivateLink', status: 201, does: 'A private link to a routine, shown this once')]
+    public function store(int $routine, Request $request): JsonResponse
+    {
+        $row = Routine::query()->with(['head', Routine::BATCH_IN_SHORT])->findOrFail($routine);
+        $title = $row->head->name.': '.$row->batch->title;
+
+        return new JsonResponse([
+            'link' => $this->links->make(User::in($request), LinkKind::Routine, $row->id, $title),
+        ], 201);
+    }
+
+    #[Speaks('RoutineCard', does: 'What a private link to a routine shows')]
+    public function show(string $token, CurrentStudio $studio): JsonResponse
+    {
+        $id = $this->links->open(LinkKind::Routine, $token);
+        $all = (new RoutineResource(Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days'])->findOrFail($id)))
+            ->toArray();
+        $days = is_array($all['days']) ? array_slice($all['days'], 0, self::SHOWN) : [];
+
+        return (new JsonResponse([
+            'studio' => $studio->get()->name,
+            'head' => $all['head'],
+            'product' => $all['product'],
+            'state' => $all['state'],
+            'per_week' => $all['per_week'],
+            'grams_per_use' => $all['grams_per_use'],
+            'way' => $all['way'],
+            'best_before' => $all['best_before'],
+            'store' => $all['store'],
+            'days' => array_map(
+                static fn (mixed $day): array => array_diff_key(is_array($day) ? $day : [], ['id' => 0]),
+                $days,
+            ),
+            'cautions' => $all['cautions'],
+        ]))->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
+    }
+}

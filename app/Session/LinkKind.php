@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Session;
+
+/** What a private link shows. */
+enum LinkKind: string
+{
+    case Routine = 'routine';
+}
