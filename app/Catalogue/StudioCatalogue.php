@@ -29,10 +29,13 @@ final class StudioCatalogue
         $reference = $this->store->reference();
         $corrections = OwnFigure::corrections();
 
+        // Most formulas name nothing of the studio's own: it is asked for when one does.
         return $reference
-            ->with(...OwnIngredient::ingredients($reference))
             ->corrected(...$corrections)
-            ->steeping($this->oils->oils($corrections));
+            ->within(fn (): Catalogue => $reference
+                ->with(...OwnIngredient::ingredients($reference))
+                ->corrected(...$corrections)
+                ->steeping($this->oils->oils($corrections)));
     }
 
     public function context(): Context

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Closure;
+use Crown\Catalogue\Internal\Later;
 use Crown\Catalogue\Internal\NameIndex;
 use Crown\Catalogue\Internal\Nature;
 use Crown\Catalogue\Internal\Shelf;
@@ -28,14 +30,33 @@ final readonly class Catalogue
         private array $limits,
         private array $sources,
         private NameIndex $names,
+        private ?Later $later = null,
     ) {
+    }
+
+    /**
+     * The same catalogue, and a larger one that is fetched only when something is asked for that this one has not: most
+     * formulas name nothing of the studio's own. What it has, the larger one must have just so.
+     *
+     * @param  Closure(): self  $larger
+     */
+    public function within(Closure $larger): self
+    {
+        return new self(
+            $this->shelf,
+            $this->own,
+            $this->limits,
+            $this->sources,
+            $this->names,
+            new Later($larger),
+        );
     }
 
     /** The same catalogue with a studio's own ingredients beside the reference ones. */
     public function with(Ingredient ...$own): self
     {
-        if ($own === []) {
-            return $this;
+        if ($own === [] || $this->later !== null) {
+            return $own === [] ? $this : $this->whole()->with(...$own);
         }
         $added = [];
         foreach ($own as $ingredient) {
@@ -54,8 +75,8 @@ final readonly class Catalogue
      */
     public function steeping(array $oils): self
     {
-        if ($oils === []) {
-            return $this;
+        if ($oils === [] || $this->later !== null) {
+            return $oils === [] ? $this : $this->whole()->steeping($oils);
         }
         $whole = null;
         $makers = [];
@@ -78,6 +99,9 @@ final readonly class Catalogue
      */
     public function corrected(Correction ...$corrections): self
     {
+        if ($this->later !== null) {
+            return $corrections === [] ? $this : $this->whole()->corrected(...$corrections);
+        }
         $byId = [];
         foreach ($corrections as $correction) {
             if ($this->has($correction->ingredient)) {
@@ -97,6 +121,12 @@ final readonly class Catalogue
         return $makers === [] ? $this : $this->before(new Shelf($makers), $this->names);
     }
 
+    /** This catalogue, or the larger one where there is one. */
+    private function whole(): self
+    {
+        return $this->later?->whole() ?? $this;
+    }
+
     private function before(Shelf $more, NameIndex $names): self
     {
         return new self($this->shelf, $this->own->under($more), $this->limits, $this->sources, $names);
@@ -104,13 +134,19 @@ final readonly class Catalogue
 
     public function has(string $id): bool
     {
-        return $this->own->has($id) || $this->shelf->has($id);
+        return $this->own->has($id)
+            || $this->shelf->has($id)
+            || ($id !== '' && $this->later !== null && $this->whole()->has($id));
     }
 
     /** @throws CatalogueError when there is none */
     public function get(string $id): Ingredient
     {
-        return $this->own->has($id) ? $this->own->get($id) : $this->shelf->get($id);
+        return match (true) {
+            $this->own->has($id) => $this->own->get($id),
+            $this->later === null || $this->shelf->has($id) => $this->shelf->get($id),
+            default => $this->whole()->get($id),
+        };
     }
 
     /** The reference entry, whatever the studio has put over it. @throws CatalogueError when there is none */
@@ -122,7 +158,7 @@ final readonly class Catalogue
     /** @return array<string, Ingredient> */
     public function all(): array
     {
-        return [...$this->shelf->all(), ...$this->own->all()];
+        return $this->later === null ? [...$this->shelf->all(), ...$this->own->all()] : $this->whole()->all();
     }
 
     /** @return array<string, ConstituentLimit> */
@@ -146,7 +182,7 @@ final readonly class Catalogue
     /** Whether an ingredient is called just so, but for case, accents and plural. */
     public function isCalled(string $name): bool
     {
-        return $this->names->holds($name);
+        return $this->later === null ? $this->names->holds($name) : $this->whole()->isCalled($name);
     }
 
     /**
@@ -156,6 +192,9 @@ final readonly class Catalogue
      */
     public function search(string $name, int $limit = 5): array
     {
+        if ($this->later !== null) {
+            return $this->whole()->search($name, $limit);
+        }
         $matches = [];
         foreach ($this->names->search($name, $limit + self::OF_ANOTHER_NATURE) as $id => [$score, $matched]) {
             if (Nature::fits($name, $this->get($id), $matched)) {

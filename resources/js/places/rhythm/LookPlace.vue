@@ -24,16 +24,16 @@ const STATES: Record<string, string> = { done: 'done', skipped: 'left out', reac
                 <p v-if="data.best_before" class="quiet mt-1">
                     Best before {{ longDate(data.best_before) }}{{ data.store ? `, ${data.store}` : '' }}.
                 </p>
+                <ul class="said-caution mt-3 text-[14px] space-y-1">
+                    <li v-for="caution in data.cautions" :key="caution">{{ caution }}</li>
+                </ul>
                 <ol class="mt-4">
                     <li v-for="(day, i) in data.days" :key="i" class="row-line flex flex-wrap items-baseline gap-x-4 py-2">
-                        <span class="w-44 font-semibold">{{ sayDate(day.date) }}</span>
+                        <span class="w-32 font-semibold">{{ sayDate(day.date) }}</span>
                         <span class="min-w-40 flex-1">{{ day.words }}</span>
                         <span class="quiet">{{ STATES[day.state] ?? '' }}</span>
                     </li>
                 </ol>
-                <ul class="said-caution mt-4 space-y-1">
-                    <li v-for="caution in data.cautions" :key="caution">{{ caution }}</li>
-                </ul>
             </div>
         </WaitOrProblem>
     </main>
