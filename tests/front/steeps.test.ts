@@ -67,7 +67,7 @@ describe('what is done to a steep', () => {
         expect(await it.record({ kind: 'bowl', before: 5, after: 9 }, 'x')).toBe(false);
         expect(it.errors.value).toEqual({ after: ['After is more than before.'] });
         expect(notice.value).toBeNull();
-        server.on('POST', '/api/steeps/1/events', new Status(503));
+        server.on('POST', '/api/steeps/1/events', new Status(404, { message: 'There is no such thing in this studio.' }));
         await it.record({ kind: 'note' }, 'x');
         expect(it.errors.value).toEqual({});
         expect(notice.value?.stop).toBe(true);
