@@ -26,8 +26,6 @@ final class Draft
 
     private const MOST_NAMES = 40;
 
-    private const YOU_SAID = 'You said that nothing of it goes in.';
-
     private string $title = '';
 
     /** @var list<ReadLine> */
@@ -74,6 +72,8 @@ final class Draft
 
     private readonly Claims $claims;
 
+    private readonly Marking $marking;
+
     /** @param  list<Row>  $listed rows of a list */
     public function __construct(
         private readonly array $listed,
@@ -82,7 +82,7 @@ final class Draft
         private readonly Names $names,
         private readonly Entries $entries,
         private readonly Spans $spans,
-        private readonly ReadAs $as = new ReadAs(),
+        ReadAs $as = new ReadAs(),
     ) {
         $this->negations = new Negations($names);
         $this->items = new Items($names);
@@ -94,6 +94,7 @@ final class Draft
         }
         $this->unit = Rows::statedUnit($this->rows);
         $this->claims = Claims::in(implode("\n", $this->rows));
+        $this->marking = new Marking($listed, $this->told, $spans, $entries, $this->claims, $as);
     }
 
     /** @throws ReadingError when there are more lines or steps than a formula holds */
@@ -114,8 +115,8 @@ final class Draft
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
         ]))[0] ?? null;
         $lines = Passing::settled($this->lines, $this->passing);
-        $lines = $this->corrected([...$lines, ...$this->onlyInSteps($lines)]);
-        $this->mark($lines);
+        $lines = $this->marking->corrected([...$lines, ...$this->onlyInSteps($lines)]);
+        $this->marking->mark($lines, $this->writtenSteps, $this->passing, $this->figures);
         $this->spans->anywhere($for->words ?? '', Fate::Audience);
         $this->spans->anywhere($this->claims->yield, Fate::Size);
         $this->spans->anywhere($this->claims->life, Fate::Size);
@@ -151,77 +152,6 @@ final class Draft
         $this->figures[$n] = Unplaced::figures($bare, $found, array_slice($this->steps, $before[2]));
     }
 
-    /** A figure that nothing took; unless the maker said what it is. */
-    private function unplaced(int $n, string $figure): void
-    {
-        $of = $this->listed[$n]->of;
-        if ($this->isClaimed($figure, $n)) {
-            return;
-        }
-        foreach ($this->as->in($this->placeOf($of)) as $said) {
-            if ($said->amount === $figure) {
-                $said->out && $this->spans->figure($of, $figure, Fate::Remark, self::YOU_SAID);
-
-                return;
-            }
-        }
-        $this->spans->figure($of, $figure, Fate::Unplaced);
-    }
-
-    /** Whether a figure of a row is one of what the recipe says of itself: how much it makes, how long it keeps. */
-    private function isClaimed(string $figure, int $n): bool
-    {
-        foreach ([$this->claims->yield, $this->claims->life] as $words) {
-            if (str_contains($words, $figure) && str_contains($this->rows[$n], $words)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * The lines as the maker put them right: another ingredient or amount, one that is none, one that was not read.
-     *
-     * @param  list<ReadLine>  $lines
-     * @return list<ReadLine>
-     */
-    private function corrected(array $lines): array
-    {
-        $kept = [];
-        foreach ($lines as $line) {
-            $said = $this->as->about($line->place, $line->name, $line->writtenAmount);
-            if ($said !== null && $said->out) {
-                $this->spans->words($line->row, $line->name, Fate::Remark, 0, self::YOU_SAID)
-                    || $this->spans->row($line->row, Fate::Remark, 0, self::YOU_SAID);
-
-                continue;
-            }
-            $kept[] = $said === null ? $line : $this->entries->corrected($line, $said);
-        }
-        foreach (array_keys($this->written) as $n) {
-            $row = $this->placeOf($this->listed[$n]->of);
-            foreach ($this->as->in($row) as $said) {
-                $added = $this->entries->added($row, $said);
-                $kept = $added === null ? $kept : [...$kept, $added->on($this->listed[$n]->of, $row)];
-            }
-        }
-
-        return $kept;
-    }
-
-    /** A row of the source as it was pasted: by that its places are found again. */
-    private function placeOf(int $of): string
-    {
-        $shown = $this->spans->shown($of);
-        if ($shown !== '') {
-            return $shown;
-        }
-        $n = array_search($of, array_map(static fn (Row $r): int => $r->of, $this->listed), true);
-
-        return $n === false ? '' : $this->written[$n];
-    }
-
     /**
      * @param  list<ReadLine>  $lines
      * @return list<ReadLine> what only the method names, each on the row of its step
@@ -234,41 +164,13 @@ final class Draft
             function (ReadLine $line) use ($texts): ReadLine {
                 $row = $this->writtenSteps[(int) array_search($line->text, $texts, true)][1];
 
-                return $line->on($row, $this->placeOf($row));
+                return $line->on($row, $this->marking->placeOf($row));
             },
             [
                 ...$more = Passing::onlyInSteps($this->steps, $lines, $this->entries),
                 ...Passing::withoutAmount($this->steps, [...$lines, ...$more], $this->entries, $this->items),
             ],
         );
-    }
-
-    /**
-     * Where the lines and steps stand in the text.
-     *
-     * @param  list<ReadLine>  $lines
-     */
-    private function mark(array $lines): void
-    {
-        foreach ($this->writtenSteps as $n => [$step, $row]) {
-            $this->spans->step($row, $step, $n + 1);
-        }
-        $passing = [];
-        foreach ($lines as $n => $line) {
-            $this->spans->line($line->row, $line, $n + 1);
-            $passing[$line->ingredient()] = $n + 1;
-        }
-        foreach ($this->figures as $n => $figures) {
-            foreach ($figures as $figure) {
-                $this->unplaced($n, $figure);
-            }
-        }
-        foreach ($this->passing as $said) {
-            // Said again in the method: its words belong to the line of the list.
-            if (isset($passing[$said->ingredient()])) {
-                $this->spans->again($said->row, $said, $passing[$said->ingredient()]);
-            }
-        }
     }
 
     private function became(int $n, Fate $fate): bool
@@ -373,7 +275,8 @@ final class Draft
     private function add(array $lines, bool $placed = true): bool
     {
         foreach ($lines as $line) {
-            $this->lines[] = ($placed ? $line->under($this->phase) : $line)->on($this->at, $this->placeOf($this->at));
+            $line = $placed ? $line->under($this->phase) : $line;
+            $this->lines[] = $line->on($this->at, $this->marking->placeOf($this->at));
         }
         if (count($this->lines) > Formula::MOST_LINES) {
             throw ReadingError::tooManyIngredients(Formula::MOST_LINES);
@@ -408,7 +311,7 @@ final class Draft
         )), $n);
         foreach ($several as $item) {
             $said = $this->entries->placed($row, $item->name, $item->amount);
-            $this->passing[] = $said->on($this->at, $this->placeOf($this->at));
+            $this->passing[] = $said->on($this->at, $this->marking->placeOf($this->at));
         }
         if (count($this->steps) > Formula::MOST_STEPS) {
             throw ReadingError::tooManySteps(Formula::MOST_STEPS);

@@ -3,15 +3,16 @@ import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router';
 import type { Schemas } from '../../api/client';
 import { cure as cured, useBeginSteep, useMakeDose, useStartFormula } from '../../queries/formulas';
-import { oneOf, valueIn } from '../../ui/events';
 import { tell, tellProblem } from '../../ui/notice';
-import { AUDIENCES, fixed, KINDS, num, sayMinutes } from '../../ui/words';
+import { KINDS, num, sayMinutes } from '../../ui/words';
 import FindingsList from './FindingsList.vue';
 import HowLink from '../../ui/HowLink.vue';
 import LitText from './LitText.vue';
+import PastedLines from './PastedLines.vue';
+import PastedWhole from './PastedWhole.vue';
 import { rowAt, type Lit } from './litText';
 import SettleCard from './SettleCard.vue';
-import { placeOf, usePasted, type Place, type ReadLine, type Said } from './usePasted';
+import { placeOf, usePasted, type Asks, type Place, type ReadLine, type Said } from './usePasted';
 
 /** A scribbled recipe is pasted and read where it stands; what is doubtful is settled, and it goes where it is wanted. */
 const EXAMPLE = `Sunday scalp oil
@@ -41,7 +42,7 @@ const order = computed(() => answer.value?.reading.order ?? null);
 
 /** Why its mass cannot be told; while the ingredient is asked for, that comes first. */
 const unweighed = (n: number): string => judged.value?.lines[n]?.problem ?? '';
-function asks(n: number): '' | 'ingredient' | 'amount' {
+function asks(n: number): Asks {
     if (lines.value[n]?.doubts.ingredient !== undefined) return 'ingredient';
     return unweighed(n) === '' ? '' : 'amount';
 }
@@ -91,10 +92,9 @@ function show(at: Lit): void {
     box.value?.show(at.start, at.end);
     pressed.value = at;
 }
-function amount(line: ReadLine, event: Event): void {
-    pasted.say(placeOf(line), { says: valueIn(event) });
+function amount(line: ReadLine, says: string): void {
+    pasted.say(placeOf(line), { says });
 }
-const forWhom = (event: Event): void => pasted.settle({ audience: oneOf(AUDIENCES, valueIn(event)) ?? null });
 function takeAllBack(): void {
     const before = settled.value;
     pasted.settle({ corrections: [], ounces: null, audience: null, times: null });
@@ -245,87 +245,8 @@ const cure = (_label: string, change: Schemas['Change']): Promise<void> =>
                         }}{{ steep.celsius ? ` at ${num(steep.celsius)} °C` : '' }}. Its oil then stands in the formula, and per cents are
                         of what was strained.
                     </p>
-                    <div class="mt-3 flex flex-wrap items-baseline gap-x-3 gap-y-1">
-                        <label class="flex items-baseline gap-2">
-                            <span class="quiet text-[13px]">For</span>
-                            <select class="field !w-auto !py-0.5" :value="formula.audience" @change="forWhom">
-                                <option v-for="(word, value) in AUDIENCES" :key="value" :value="value">{{ word }}</option>
-                            </select>
-                        </label>
-                        <p v-if="answer.reading.for" class="text-[13px]" :class="settled.audience === null ? 'said-caution' : 'quiet'">
-                            It says "{{ answer.reading.for.words }}".
-                        </p>
-                        <label v-if="answer.reading.times.length > 0" class="flex items-baseline gap-2">
-                            <span class="quiet text-[13px]">How much of it</span>
-                            <select
-                                class="field !w-auto !py-0.5"
-                                :value="settled.times ?? 1"
-                                @change="pasted.settle({ times: Number(valueIn($event)) === 1 ? null : Number(valueIn($event)) })"
-                            >
-                                <option :value="1">as written</option>
-                                <option v-for="times in answer.reading.times" :key="times" :value="times">
-                                    {{ times < 1 ? 'half of it' : `${num(times)} times` }}
-                                </option>
-                            </select>
-                        </label>
-                    </div>
-                    <fieldset v-if="answer.ounces" class="mt-2">
-                        <legend class="sr-only">What an ounce of a liquid is</legend>
-                        <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-                            <span class="said-caution text-[13px]">An ounce of a liquid is</span>
-                            <label v-for="way in ['weight', 'volume'] as const" :key="way" class="flex items-center gap-1.5">
-                                <input
-                                    type="radio"
-                                    name="ounces"
-                                    :checked="answer.ounces.by_volume === (way === 'volume')"
-                                    @change="pasted.settle({ ounces: way })"
-                                />
-                                by {{ way }}
-                            </label>
-                        </div>
-                        <p class="quiet text-[13px]">{{ answer.ounces.changes }}</p>
-                    </fieldset>
-                    <p v-if="order" class="said-caution mt-2 text-[13px]">{{ order.words }}</p>
-                    <p v-for="said in answer.disagreements" :key="said" class="said-caution mt-2 text-[13px]">{{ said }}</p>
-                    <ol class="mt-3">
-                        <li
-                            v-for="(line, i) in lines"
-                            :key="`${i}-${line.text}`"
-                            class="row-line py-1.5"
-                            :class="asks(i) === '' ? '' : 'bg-caution-wash -mx-2 rounded px-2'"
-                        >
-                            <div class="grid grid-cols-[minmax(0,1fr)_auto_4.5rem] items-baseline gap-3">
-                                <button type="button" class="cursor-pointer text-left font-semibold break-words" @click="look(i)">
-                                    {{ line.name }}
-                                    <span class="quiet font-normal">
-                                        {{ line.form ? ` ${line.form}` : '' }}{{ line.optional ? ', may be left out' : '' }}
-                                    </span>
-                                    <span v-for="choice in line.choices" :key="choice.id" class="quiet block text-[13px] font-normal">
-                                        or {{ choice.name }}{{ choice.amount ? `, ${choice.amount}` : '' }}
-                                    </span>
-                                </button>
-                                <input
-                                    class="bare !w-36 text-right max-sm:!w-24"
-                                    :value="line.amount ?? ''"
-                                    :aria-label="`Amount of ${line.name}`"
-                                    maxlength="120"
-                                    :placeholder="unweighed(i) ? 'how much' : ''"
-                                    @change="amount(line, $event)"
-                                />
-                                <span v-if="order" class="quiet text-right text-[13px]">
-                                    up to {{ num(order.most_percent[i] ?? 100) }} %
-                                </span>
-                                <span v-else-if="unweighed(i)" class="quiet text-right text-[13px]">cannot tell</span>
-                                <span v-else class="text-right">
-                                    {{ fixed(judged?.lines[i]?.shown_percent ?? 0, 1) }}
-                                    <span class="unit">%{{ asks(i) === 'ingredient' ? ' ?' : '' }}</span>
-                                </span>
-                            </div>
-                            <p v-if="asks(i) !== ''" class="said-caution text-[13px]">
-                                {{ asks(i) === 'ingredient' ? line.doubts.ingredient : unweighed(i) }} You wrote "{{ line.text }}".
-                            </p>
-                        </li>
-                    </ol>
+                    <PastedWhole :answer="answer" :settled="settled" @settle="pasted.settle" />
+                    <PastedLines :lines="lines" :judged="judged" :order="order" :asks="asks" @look="look" @amount="amount" />
                     <section v-if="answer.reading.steps.length > 0" class="mt-5">
                         <h2>Steps</h2>
                         <ol class="mt-1 list-decimal pl-5">

@@ -5,7 +5,7 @@ import { useActs } from '../../ui/acts';
 import { oneOf, valueIn } from '../../ui/events';
 import IngredientPick from './IngredientPick.vue';
 import { FATES, type Lit } from './litText';
-import type { ReadLine, Said } from './usePasted';
+import type { Asks, ReadLine, Said } from './usePasted';
 
 /** What words of a text became, and what they may be instead: one question at a time, each answer one key. */
 const props = defineProps<{
@@ -16,7 +16,7 @@ const props = defineProps<{
     /** Why its mass cannot be told; "" when it can. */
     unweighed: string;
     /** What is asked: the first thing that is doubtful; "" when nothing is. */
-    asks: '' | 'ingredient' | 'amount';
+    asks: Asks;
     /** How many are to be settled, and which of them this is; 0 for one that is not. */
     left: number;
     at: number;

@@ -12,8 +12,11 @@ export type Correction = Schemas['Correction'];
 export type Place = Pick<Correction, 'row' | 'name' | 'amount'>;
 export type Said = Omit<Correction, keyof Place>;
 
+/** What is asked of a line first; "" for nothing. */
+export type Asks = '' | 'ingredient' | 'amount';
+
 /** What the maker settles of a whole text. */
-interface Settled {
+export interface Settled {
     corrections: Correction[];
     ounces: 'weight' | 'volume' | null;
     audience: Schemas['Formula']['audience'] | null;
