@@ -27,7 +27,7 @@ const unweighed = (n: number): string => props.judged?.lines[n]?.problem ?? '';
                 <button type="button" class="cursor-pointer text-left font-semibold break-words" @click="emit('look', i)">
                     {{ line.name }}
                     <span class="quiet font-normal">
-                        {{ line.form ? ` ${line.form}` : '' }}{{ line.optional ? ', may be left out' : '' }}
+                        {{ line.form ? ` ${line.form}` : '' }}{{ line.optional ? ' (may be left out)' : '' }}
                     </span>
                     <span v-for="choice in line.choices" :key="choice.id" class="quiet block text-[13px] font-normal">
                         or {{ choice.name }}{{ choice.amount ? `, ${choice.amount}` : '' }}
