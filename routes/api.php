@@ -26,6 +26,7 @@ use App\Session\LeaveController;
 use App\Session\LinkController;
 use App\Session\PeopleController;
 use App\Session\RecoveryController;
+use App\Session\SchoolController;
 use App\Session\SessionController;
 use App\Steep\LotController;
 use App\Steep\PhotoController;
@@ -136,6 +137,8 @@ Route::middleware(['auth:web', 'can:own', 'keeps'])->group(function (): void {
 // What a maker does: everything that is made.
 Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
     Route::put('studio', [SessionController::class, 'update'])->name('studio.update');
+    Route::get('schools', [SchoolController::class, 'index'])->name('schools.index');
+    Route::put('schools', [SchoolController::class, 'update'])->name('schools.choose');
     Route::controller(KitController::class)->group(function (): void {
         Route::get('kit', 'index')->name('kit.index');
         Route::post('kit', 'store')->name('kit.store');

@@ -8,6 +8,7 @@ use App\Catalogue\CatalogueStore;
 use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
+use Crown\Measure\School;
 use Illuminate\Support\Facades\Auth;
 
 /** Who is signed in, and what the studio measures with: $defs/Session. */
@@ -58,6 +59,7 @@ final class SessionView
             'country' => $studio->country,
             'currency' => $studio->currency,
             'decimal_comma' => $studio->decimal_comma,
+            'schools' => School::all($studio->schools ?? []),
             'demo' => $studio->demo,
             'set_up' => $studio->set_up_on !== null,
             'leaving_on' => $studio->leaving_on?->toDateString(),

@@ -28,6 +28,7 @@ use Illuminate\Support\Carbon;
  * @property string $currency ISO 4217, or "" while nobody said
  * @property bool $decimal_comma whether figures are written with a comma
  * @property array<array-key, mixed>|null $kit
+ * @property array<array-key, mixed>|null $schools
  * @property Carbon|null $set_up_on null until it was asked what it measures with
  * @property Carbon|null $leaving_on the day on which it is taken away; null while it stays
  */
@@ -44,6 +45,7 @@ final class Studio extends Model
         'southern' => 'bool',
         'decimal_comma' => 'bool',
         'kit' => 'array',
+        'schools' => 'array',
         'set_up_on' => 'date',
         'leaving_on' => 'date',
     ];

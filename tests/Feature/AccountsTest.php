@@ -35,7 +35,7 @@ final class AccountsTest extends StudioTestCase
             'routines.tick', 'batches.label', 'lots.label', 'photos.show',
         ],
         'make' => [
-            'studio.update', 'kit.index', 'kit.store', 'kit.update', 'kit.destroy',
+            'studio.update', 'schools.index', 'schools.choose', 'kit.index', 'kit.store', 'kit.update', 'kit.destroy',
             'ingredients.index', 'ingredients.compare', 'ingredients.show', 'own.store', 'own.update',
             'own.destroy', 'ingredients.correct', 'ingredients.uncorrect', 'ingredients.stock', 'ingredients.unstock',
             'evaluate', 'cure', 'read', 'water', 'load', 'without-scale', 'stock', 'swap', 'reshare', 'read.settle',

@@ -62,4 +62,20 @@ final class KitTest extends StudioTestCase
         self::assertSame([], $this->got('Kit', 'GET', 'kit')['items']);
         self::assertSame([], $this->got('Kit', 'GET', 'kit', as: $this->stranger)['items']);
     }
+
+    public function test_where_makers_disagree_the_safer_is_set_until_she_chooses(): void
+    {
+        $schools = $this->got('Schools', 'GET', 'schools')['items'];
+        $now = $this->ask('GET', 'session')->json('studio.schools');
+        foreach ($schools as $school) {
+            self::assertSame($school['options'][0]['option'], $now[$school['school']]);
+        }
+        $chosen = $this->got('Session', 'PUT', 'schools', ['school' => 'pressing', 'option' => 'pressed']);
+        self::assertSame('pressed', $chosen['studio']['schools']['pressing']);
+        self::assertSame('cold', $chosen['studio']['schools']['heat']);
+        $this->ask('PUT', 'schools', ['school' => 'heat', 'option' => 'frozen'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.option.0', 'Allowed: cold, warm.');
+        $this->ask('PUT', 'schools', ['school' => 'football', 'option' => 'x'])->assertStatus(422);
+    }
 }

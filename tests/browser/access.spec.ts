@@ -62,6 +62,7 @@ for (const scheme of ['light', 'dark'] as const) {
             '/papers',
             '/studio',
             '/studio?part=kit',
+            '/studio?part=ways',
             '/studio?part=people',
             '/studio?part=links',
             '/studio?part=safety',

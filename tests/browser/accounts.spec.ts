@@ -75,6 +75,21 @@ test('a spoon of her own, weighed once, changes what her recipes come to and say
     await expect(page.getByRole('strong').filter({ hasText: 'Der alte Löffel' })).toBeVisible();
 });
 
+test('what makers disagree about is her own choice, and what the next steep begins with', async ({ browser }) => {
+    const page = await door(browser, 'en-GB', 'Europe/London');
+    await openStudio(page, 'Yewande');
+    await skip(page);
+    await page.goto('/steeps/start');
+    await expect(page.getByRole('button', { name: 'Cold and dark', pressed: true })).toBeVisible();
+    await page.goto('/studio?part=ways');
+    await expect(page.getByRole('radio', { name: /^In the dark/ })).toBeChecked();
+    await page.getByRole('radio', { name: /^On a sunny sill/ }).check();
+    await page.getByRole('radio', { name: /^Fresh plants/ }).check();
+    await page.goto('/steeps/start');
+    await expect(page.getByRole('button', { name: 'Sunny sill', pressed: true })).toBeVisible();
+    await expect(page.getByLabel('Form of Calendula flower')).toHaveValue('fresh');
+});
+
 test('somebody is asked in as a helper, does her part, and is taken out', async ({ browser }) => {
     const owner = await door(browser, 'en-GB', 'Europe/London');
     await openStudio(owner, 'Amina');

@@ -20,6 +20,10 @@ export const useChangePassword = () =>
 /** Every figure is worked out with it from now on. */
 export const useSaveStudio = () => useWrite((body: Schemas['StudioDraft']) => got(api.PUT('/api/studio', { body })), { stale: [[]] });
 
+// Where makers disagree.
+export const schoolsQuery = () => queryOptions({ queryKey: ['schools'], queryFn: () => got(api.GET('/api/schools')), staleTime: Infinity });
+export const useChooseSchool = () => useWrite((body: Schemas['SchoolChoice']) => got(api.PUT('/api/schools', { body })));
+
 export const countriesQuery = () =>
     queryOptions({ queryKey: ['countries'], queryFn: () => got(api.GET('/api/countries')), staleTime: Infinity });
 

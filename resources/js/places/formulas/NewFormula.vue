@@ -7,6 +7,7 @@ import { formulaQuery, useStartFormula, useStartSkeleton } from '../../queries/f
 import { FORMULAS, HEADS, LOTS } from '../../queries/lists';
 import { tell, tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
+import { useSession } from '../../ui/session';
 import { useEvery } from '../../ui/useList';
 import { HAIR_TYPES, KINDS } from '../../ui/words';
 
@@ -23,6 +24,7 @@ const heads = useEvery(HEADS);
 const lots = useEvery(LOTS);
 const usable = computed(() => lots.value.filter((l) => l.withdrawn === ''));
 
+const ways = useSession().studio?.schools ?? {};
 const EMPTY: Schemas['Formula'] = {
     format: 'honest-crown/formula',
     title: 'New formula',
@@ -30,7 +32,7 @@ const EMPTY: Schemas['Formula'] = {
     audience: 'adult-leave-on',
     wet_use: false,
     for_sale: false,
-    storage_c: 20,
+    storage_c: ways['cold'] === 'fridge' ? 5 : 20,
     size: { mode: 'as-written' },
     lines: [{ id: 'l1', ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }],
     steps: [],

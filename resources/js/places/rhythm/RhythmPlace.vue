@@ -8,6 +8,7 @@ import FormProblem from '../../ui/FormProblem.vue';
 import MoreRows from '../../ui/MoreRows.vue';
 import { tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
+import { useSession } from '../../ui/session';
 import { useEvery, useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { sayDate, todayDate } from '../../ui/words';
@@ -19,7 +20,15 @@ const { query, rows } = useList(ROUTINES);
 const heads = useEvery(HEADS);
 const batch = ref<{ token: string; name: string } | null>(null);
 const errors = ref<Record<string, string[]>>({});
-const draft = reactive({ head_id: 0, per_week: 2, grams_per_use: 3, starts_on: todayDate(), way: '' });
+/** What the studio's own ways begin with. */
+const ways = useSession().studio?.schools ?? {};
+const draft = reactive({
+    head_id: 0,
+    per_week: ways['rhythm'] === 'daily' ? 7 : 2,
+    grams_per_use: ways['rhythm'] === 'daily' ? 1 : 3,
+    starts_on: todayDate(),
+    way: ways['place'] === 'lengths' ? 'Lengths only' : '',
+});
 const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
 
 const planning = usePlanRoutine();

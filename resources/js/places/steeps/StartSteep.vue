@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { Problem, type Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
 import { planSteep, steepQuery, useStartSteep } from '../../queries/steeps';
+import { useSession } from '../../ui/session';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import { valueIn } from '../../ui/events';
@@ -26,12 +27,19 @@ const client = useQueryClient();
 const herbs = ref([{ name: 'Calendula flower', forms: ['dried', 'fresh', 'powder'] }]);
 const oils = ref([{ name: 'High-oleic sunflower oil' }]);
 const wanted = ref('');
+/** What the studio's own ways begin with. */
+const ways = useSession().studio?.schools ?? {};
+function usualMethod(): Draft['method'] {
+    if (ways['heat'] === 'warm') return 'water-bath';
+    if (ways['straining'] === 'left') return 'leave-in';
+    return ways['light'] === 'sun' ? 'sunny-sill' : 'cold-dark';
+}
 const draft = reactive<Draft>({
     name: '',
-    herbs: [{ ingredient: 'calendula', form: 'dried', preparation: 'none', amount: '40 g', draw: 1, cost: null }],
+    herbs: [{ ingredient: 'calendula', form: ways['plant'] ?? 'dried', preparation: 'none', amount: '40 g', draw: 1, cost: null }],
     oils: [{ ingredient: 'sunflower-oil-high-oleic', amount: 'to cover', cost: null }],
     water_grams: 0,
-    method: 'cold-dark',
+    method: usualMethod(),
     celsius: 0,
     minutes: 0,
     held_for: '',
@@ -40,7 +48,7 @@ const draft = reactive<Draft>({
     diameter_cm: 9,
     mouth_cm: 7,
     shaken_daily: true,
-    pressed: false,
+    pressed: ways['pressing'] === 'pressed',
     started_on: todayDate(),
 });
 const PREPARATIONS: Record<string, string> = {
@@ -103,7 +111,7 @@ function plant(n: number, row: Schemas['IngredientRow']): void {
     herbs.value[n] = { name: row.name, forms: row.forms.length > 0 ? row.forms : [''] };
     const herb = draft.herbs[n];
     if (!herb) return;
-    const form = row.usual_form || row.forms[0] || '';
+    const form = ways['plant'] === 'fresh' && row.forms.includes('fresh') ? 'fresh' : row.usual_form || row.forms[0] || '';
     Object.assign(herb, { ingredient: row.id, form, preparation: row.usual_preparation });
 }
 function oil(n: number, row: Schemas['IngredientRow']): void {
@@ -113,7 +121,7 @@ function oil(n: number, row: Schemas['IngredientRow']): void {
 }
 function addHerb(): void {
     herbs.value.push({ name: 'Rosemary leaf', forms: ['dried', 'fresh', 'powder', 'cut'] });
-    draft.herbs.push({ ingredient: 'rosemary', form: 'dried', preparation: 'none', amount: '10 g', draw: 1, cost: null });
+    draft.herbs.push({ ingredient: 'rosemary', form: ways['plant'] ?? 'dried', preparation: 'none', amount: '10 g', draw: 1, cost: null });
 }
 function addOil(): void {
     oils.value.push({ name: 'Jojoba oil' });

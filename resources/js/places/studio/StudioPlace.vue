@@ -12,6 +12,7 @@ import StudioKit from './StudioKit.vue';
 import StudioKitchen from './StudioKitchen.vue';
 import StudioLinks from './StudioLinks.vue';
 import StudioPeople from './StudioPeople.vue';
+import StudioSchools from './StudioSchools.vue';
 import StudioSafety from './StudioSafety.vue';
 
 /** The studio itself: what it measures with, who is in it, how safe it is, and leaving it. */
@@ -23,6 +24,7 @@ const signingOut = useSignOut();
 const ALL: { key: string; word: string; right: 'help' | 'make' | 'own'; of: Component }[] = [
     { key: 'kitchen', word: 'Habits', right: 'make', of: StudioKitchen },
     { key: 'kit', word: 'Kit', right: 'make', of: StudioKit },
+    { key: 'ways', word: 'Ways', right: 'make', of: StudioSchools },
     { key: 'people', word: 'People', right: 'own', of: StudioPeople },
     { key: 'links', word: 'Links', right: 'make', of: StudioLinks },
     { key: 'safety', word: 'Sign-in', right: 'help', of: StudioSafety },

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Measure;
+
+/**
+ * Where makers disagree: each a choice of her own, with what it costs. The first of each is the safer where health is
+ * concerned, and else the more usual. It is what a new steep, formula or routine begins with; each can be otherwise.
+ * Source: the craft's own usage; the figures are those of docs/methods/steeps.md and life.md.
+ */
+enum School: string
+{
+    case Heat = 'heat';
+    case Light = 'light';
+    case Straining = 'straining';
+    case Pressing = 'pressing';
+    case Plant = 'plant';
+    case Place = 'place';
+    case Rhythm = 'rhythm';
+    case Cold = 'cold';
+
+    /** Options by key: what it is called, and what it costs. */
+    private const OPTIONS = [
+        'heat' => [
+            'cold' => ['Steeped cold', 'Two to eight weeks; the oil ages by those weeks alone.'],
+            'warm' => ['Kept warm', 'Ready in hours; an hour at 60 °C ages the oil as sixteen at 20 °C do.'],
+        ],
+        'light' => [
+            'dark' => ['In the dark', 'Slower than in the sun; the oil keeps its life.'],
+            'sun' => ['On a sunny sill', 'Warmer; each day in the sun ages the oil as two do in the dark.'],
+        ],
+        'straining' => [
+            'strained' => ['Strained when it is ready', 'What it still holds is given up; nothing is left to spoil.'],
+            'left' => ['The herb left in', 'It grows stronger for months; whatever stands out of the oil can mould.'],
+        ],
+        'pressing' => [
+            'dripped' => ['Left to drip', 'The plant keeps more of the oil; fine parts stay out.'],
+            'pressed' => ['Pressed', 'More oil comes out, with water and fine parts of the plant in it.'],
+        ],
+        'plant' => [
+            'dried' => ['Dried plants', 'No water comes in. Some scents are lost in drying.'],
+            'fresh' => ['Fresh plants', 'Most of a fresh plant is water: it has to be shown dry, or preserved.'],
+        ],
+        'place' => [
+            'scalp' => ['Scalp and lengths', 'More is used; a scalp with flakes or itch wants a clinician first.'],
+            'lengths' => ['Lengths only', 'Nothing sits on the scalp; nothing is done for it either.'],
+        ],
+        'rhythm' => [
+            'weekly' => ['Once or twice a week', 'What was used is washed out before it grows old.'],
+            'daily' => ['Every day, tiny amounts', 'It builds up; washing has to come more often.'],
+        ],
+        'cold' => [
+            'shelf' => ['On a cool shelf', 'Nothing to remember; it ages twice as fast as ten degrees cooler.'],
+            'fridge' => ['In the fridge', 'It lives up to half as long again; butters set hard.'],
+        ],
+    ];
+
+    private const QUESTIONS = [
+        'heat' => 'Steeping',
+        'light' => 'Light',
+        'straining' => 'When the herb comes out',
+        'pressing' => 'Straining',
+        'plant' => 'Plants',
+        'place' => 'Where it goes',
+        'rhythm' => 'How often',
+        'cold' => 'Where it stands',
+    ];
+
+    public function question(): string
+    {
+        return self::QUESTIONS[$this->value];
+    }
+
+    /** @return non-empty-array<string, array{string, string}> what it is called and what it costs, the safer first */
+    public function options(): array
+    {
+        return self::OPTIONS[$this->value];
+    }
+
+    public function safer(): string
+    {
+        return array_key_first($this->options());
+    }
+
+    /**
+     * A studio's choices, each that it has not made set to the safer.
+     *
+     * @param  array<array-key, mixed>  $chosen
+     * @return array<string, string> by school
+     */
+    public static function all(array $chosen): array
+    {
+        $all = [];
+        foreach (self::cases() as $school) {
+            $own = $chosen[$school->value] ?? '';
+            $all[$school->value] = is_string($own) && isset($school->options()[$own]) ? $own : $school->safer();
+        }
+
+        return $all;
+    }
+}
