@@ -52,7 +52,8 @@ final class RoutineController
         $routine = Routine::query()->lockForUpdate()->findOrFail($row->routine_id);
         $then = $routine->patchTest()->ticked($row->planned(), $state, Day::today()->toDateTimeImmutable());
         $row->update(['state' => $state->value]);
-        $routine->update(['state' => $then->value]);
+        // Who ticked a day touched the routine, also when its state stays.
+        $routine->fill(['state' => $then->value])->touch();
 
         return new JsonResponse($this->found($routine->id));
     }

@@ -28,6 +28,7 @@ final class RoutineResource extends JsonResource
         return [
             'id' => $routine->id,
             'revision' => $routine->revision,
+            'touched' => $routine->touched(),
             'head' => $routine->head->name,
             'head_id' => $routine->head_id,
             'product' => $routine->batch->title,

@@ -294,6 +294,16 @@ final class AccountsTest extends StudioTestCase
         self::assertSame('Noor', $this->got('FormulaPage', 'GET', 'formulas/'.$page['id'])['touched']['by']);
         self::assertSame('amara', $this->steep()['touched']['by']);
         self::assertSame('amara', $this->headOf()['touched']['by']);
+        $routine = $this->routineOf($this->batch()['id']);
+        self::assertSame('amara', $routine['touched']['by']);
+        $ticked = $this->got(
+            'Routine',
+            'PUT',
+            'routine-days/'.$routine['days'][0]['id'],
+            ['state' => 'done'],
+            $this->withRole(Role::Helper, 'hana'),
+        );
+        self::assertSame('Hana', $ticked['touched']['by']);
     }
 
     public function test_a_routine_is_seen_by_its_private_link_and_nothing_else_until_it_is_ended(): void

@@ -2477,6 +2477,7 @@ export interface components {
             cautions: string[];
             fit: components["schemas"]["Finding"][];
             store: string;
+            touched: components["schemas"]["Touched"];
         };
         RoutineList: {
             items: components["schemas"]["Routine"][];

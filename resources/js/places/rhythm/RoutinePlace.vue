@@ -9,6 +9,7 @@ import { tell, tellProblem } from '../../ui/notice';
 import LinkShown from '../../ui/LinkShown.vue';
 import { useSession } from '../../ui/session';
 import { usePutAway } from '../../ui/usePutAway';
+import TouchedBy from '../../ui/TouchedBy.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { daysFromToday, num, sayDate } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
@@ -68,6 +69,7 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                     {{ data.head }}: {{ data.product }}
                     <HowLink of="rhythm" what="a rhythm" />
                 </h1>
+                <TouchedBy :touched="data.touched" />
                 <p class="quiet mt-1">
                     {{ data.per_week === 1 ? 'Once' : `${data.per_week} times` }} a week, {{ num(data.grams_per_use) }} g each time{{
                         data.way ? `. ${data.way}` : ''
