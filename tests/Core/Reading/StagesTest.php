@@ -56,6 +56,11 @@ final class StagesTest extends CoreTestCase
         }
     }
 
+    public function test_the_longest_text_is_still_taken_whole(): void
+    {
+        self::assertCount(600, Source::of(str_repeat("a\n", 600))->rows);
+    }
+
     /**
      * @param  list<string>  $rows
      * @param  list<string>  $listed
