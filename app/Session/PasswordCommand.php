@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Session;
 
-use Crown\Problem;
-use Illuminate\Console\Command;
+use App\Studio\User;
 
 /** Gives a person a new password from the command line: where every code is lost. */
-final class PasswordCommand extends Command
+final class PasswordCommand extends AsksPassword
 {
     protected $signature = 'crown:password {login : her address or name}';
 
@@ -16,17 +15,9 @@ final class PasswordCommand extends Command
 
     public function handle(SetPassword $set): int
     {
-        try {
-            $password = $this->secret('Password');
-            $password = is_string($password) ? $password : '';
-            $user = $set($this->argument('login'), $password);
-            $this->info(sprintf('%s has a new password. Her sessions have ended.', $user->name));
-        } catch (Problem $e) {
-            $this->error($e->getMessage());
-
-            return self::FAILURE;
-        }
-
-        return self::SUCCESS;
+        return $this->withPassword(
+            fn (string $password): User => $set($this->said('login'), $password),
+            '%s has a new password. Her sessions have ended.',
+        );
     }
 }

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Session;
 
 use App\Studio\Role;
+use App\Studio\User;
 use App\Support\Refused;
-use Crown\Problem;
-use Illuminate\Console\Command;
 
 /** Adds a person to a studio from the command line. */
-final class PersonCommand extends Command
+final class PersonCommand extends AsksPassword
 {
     protected $signature = 'crown:person
         {studio : number of the studio}
@@ -22,31 +21,16 @@ final class PersonCommand extends Command
 
     public function handle(AddPerson $add): int
     {
-        try {
-            $password = $this->secret('Password');
-            $password = is_string($password) ? $password : '';
-            $user = $add(
+        return $this->withPassword(
+            fn (string $password): User => $add(
                 $this->said('studio'),
                 $this->said('name'),
                 $this->said('login'),
                 $password,
                 Role::tryFrom(is_string($this->option('role')) ? $this->option('role') : '')
                     ?? throw Refused::because('role', 'Allowed: owner, maker, helper.'),
-            );
-            $this->info(sprintf('%s can sign in as %s.', $user->name, $user->email));
-        } catch (Problem $e) {
-            $this->error($e->getMessage());
-
-            return self::FAILURE;
-        }
-
-        return self::SUCCESS;
-    }
-
-    private function said(string $argument): string
-    {
-        $said = $this->argument($argument);
-
-        return is_string($said) ? $said : '';
+            ),
+            '%s can sign in as %s.',
+        );
     }
 }

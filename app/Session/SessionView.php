@@ -9,6 +9,7 @@ use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
 use Crown\Measure\School;
+use Crown\Rhythm\Beginnings;
 use Illuminate\Support\Facades\Auth;
 
 /** Who is signed in, and what the studio measures with: $defs/Session. */
@@ -60,6 +61,7 @@ final class SessionView
             'currency' => $studio->currency,
             'decimal_comma' => $studio->decimal_comma,
             'schools' => School::all($studio->schools ?? []),
+            'begins' => Beginnings::of($studio->schools ?? []),
             'demo' => $studio->demo,
             'set_up' => $studio->set_up_on !== null,
             'leaving_on' => $studio->leaving_on?->toDateString(),

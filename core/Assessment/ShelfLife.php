@@ -16,7 +16,8 @@ final readonly class ShelfLife
     /** Share of the whole from which a line's own life counts. */
     public const COUNTS_ALONE = 0.05;
 
-    private const FRIDGE = 5.0;
+    /** °C of a household fridge. */
+    public const FRIDGE = 5.0;
 
     /** Cold lengthens a life so many times at most: oils that have begun to turn go on in the fridge. */
     private const MOST_BY_COLD = 1.5;

@@ -2093,6 +2093,7 @@ export interface components {
             schools: {
                 [key: string]: string;
             };
+            begins: components["schemas"]["Beginnings"];
         };
         FormulaRow: {
             id: number;
@@ -3740,6 +3741,18 @@ export interface components {
         SchoolChoice: {
             school: string;
             option: string;
+        };
+        /** @description What a new steep, formula or routine begins with, by the sides the studio took where makers disagree. */
+        Beginnings: {
+            /** @enum {string} */
+            method: "cold-dark" | "sunny-sill" | "water-bath" | "hot-jar" | "direct-heat" | "blend-heat" | "leave-in";
+            /** @enum {unknown} */
+            form: "dried" | "fresh";
+            pressed: boolean;
+            storage_c: number;
+            per_week: number;
+            grams_per_use: number;
+            way: string;
         };
     };
     responses: never;

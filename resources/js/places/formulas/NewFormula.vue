@@ -24,7 +24,6 @@ const heads = useEvery(HEADS);
 const lots = useEvery(LOTS);
 const usable = computed(() => lots.value.filter((l) => l.withdrawn === ''));
 
-const ways = useSession().studio?.schools ?? {};
 const EMPTY: Schemas['Formula'] = {
     format: 'honest-crown/formula',
     title: 'New formula',
@@ -32,7 +31,7 @@ const EMPTY: Schemas['Formula'] = {
     audience: 'adult-leave-on',
     wet_use: false,
     for_sale: false,
-    storage_c: ways['cold'] === 'fridge' ? 5 : 20,
+    storage_c: useSession().studio?.begins.storage_c ?? 20,
     size: { mode: 'as-written' },
     lines: [{ id: 'l1', ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }],
     steps: [],

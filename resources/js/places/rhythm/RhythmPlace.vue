@@ -21,13 +21,13 @@ const heads = useEvery(HEADS);
 const batch = ref<{ token: string; name: string } | null>(null);
 const errors = ref<Record<string, string[]>>({});
 /** What the studio's own ways begin with. */
-const ways = useSession().studio?.schools ?? {};
+const begins = useSession().studio?.begins;
 const draft = reactive({
     head_id: 0,
-    per_week: ways['rhythm'] === 'daily' ? 7 : 2,
-    grams_per_use: ways['rhythm'] === 'daily' ? 1 : 3,
+    per_week: begins?.per_week ?? 2,
+    grams_per_use: begins?.grams_per_use ?? 3,
     starts_on: todayDate(),
-    way: ways['place'] === 'lengths' ? 'Lengths only' : '',
+    way: begins?.way ?? '',
 });
 const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
 

@@ -28,18 +28,14 @@ const herbs = ref([{ name: 'Calendula flower', forms: ['dried', 'fresh', 'powder
 const oils = ref([{ name: 'High-oleic sunflower oil' }]);
 const wanted = ref('');
 /** What the studio's own ways begin with. */
-const ways = useSession().studio?.schools ?? {};
-function usualMethod(): Draft['method'] {
-    if (ways['heat'] === 'warm') return 'water-bath';
-    if (ways['straining'] === 'left') return 'leave-in';
-    return ways['light'] === 'sun' ? 'sunny-sill' : 'cold-dark';
-}
+const begins = useSession().studio?.begins;
+const plantForm = begins?.form ?? 'dried';
 const draft = reactive<Draft>({
     name: '',
-    herbs: [{ ingredient: 'calendula', form: ways['plant'] ?? 'dried', preparation: 'none', amount: '40 g', draw: 1, cost: null }],
+    herbs: [{ ingredient: 'calendula', form: plantForm, preparation: 'none', amount: '40 g', draw: 1, cost: null }],
     oils: [{ ingredient: 'sunflower-oil-high-oleic', amount: 'to cover', cost: null }],
     water_grams: 0,
-    method: usualMethod(),
+    method: begins?.method ?? 'cold-dark',
     celsius: 0,
     minutes: 0,
     held_for: '',
@@ -48,7 +44,7 @@ const draft = reactive<Draft>({
     diameter_cm: 9,
     mouth_cm: 7,
     shaken_daily: true,
-    pressed: ways['pressing'] === 'pressed',
+    pressed: begins?.pressed ?? false,
     started_on: todayDate(),
 });
 const PREPARATIONS: Record<string, string> = {
@@ -111,7 +107,7 @@ function plant(n: number, row: Schemas['IngredientRow']): void {
     herbs.value[n] = { name: row.name, forms: row.forms.length > 0 ? row.forms : [''] };
     const herb = draft.herbs[n];
     if (!herb) return;
-    const form = ways['plant'] === 'fresh' && row.forms.includes('fresh') ? 'fresh' : row.usual_form || row.forms[0] || '';
+    const form = plantForm === 'fresh' && row.forms.includes('fresh') ? 'fresh' : row.usual_form || row.forms[0] || '';
     Object.assign(herb, { ingredient: row.id, form, preparation: row.usual_preparation });
 }
 function oil(n: number, row: Schemas['IngredientRow']): void {
@@ -121,7 +117,7 @@ function oil(n: number, row: Schemas['IngredientRow']): void {
 }
 function addHerb(): void {
     herbs.value.push({ name: 'Rosemary leaf', forms: ['dried', 'fresh', 'powder', 'cut'] });
-    draft.herbs.push({ ingredient: 'rosemary', form: ways['plant'] ?? 'dried', preparation: 'none', amount: '10 g', draw: 1, cost: null });
+    draft.herbs.push({ ingredient: 'rosemary', form: plantForm, preparation: 'none', amount: '10 g', draw: 1, cost: null });
 }
 function addOil(): void {
     oils.value.push({ name: 'Jojoba oil' });

@@ -3,15 +3,16 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import FormProblem from '../../ui/FormProblem.vue';
 import CountryPick from './CountryPick.vue';
+import CupPick from './CupPick.vue';
 import { zoneHere } from './here';
 import { useStudioDraft } from './useStudioDraft';
+import ZonePick from './ZonePick.vue';
 
 /** Three short questions, each with a default that is already there. */
 const { draft, errors, save, busy } = useStudioDraft();
 const route = useRoute();
 const router = useRouter();
 const at = ref(0);
-const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 'UTC')];
 const HEADS = ['Where is your kitchen?', 'When does your day begin?', 'How do you measure?'];
 const last = computed(() => at.value === HEADS.length - 1);
 if (draft.time_zone === 'UTC') draft.time_zone = zoneHere();
@@ -32,10 +33,7 @@ const next = (): Promise<void> | undefined => (last.value ? done() : void at.val
         <template v-else-if="at === 1">
             <label class="block">
                 <span class="label">Time zone</span>
-                <select v-model="draft.time_zone" class="field">
-                    <option v-if="!ZONES.includes(draft.time_zone)" :value="draft.time_zone">{{ draft.time_zone }}</option>
-                    <option v-for="zone in ZONES" :key="zone" :value="zone">{{ zone.replaceAll('_', ' ') }}</option>
-                </select>
+                <ZonePick v-model="draft.time_zone" />
             </label>
             <label class="mt-3 flex items-center gap-2">
                 <input v-model="draft.southern" type="checkbox" />
@@ -60,11 +58,7 @@ const next = (): Promise<void> | undefined => (last.value ? done() : void at.val
             <FormProblem :errors="errors" field="scale_grams" />
             <label class="mt-3 block">
                 <span class="label">My cups</span>
-                <select v-model="draft.cup" class="field">
-                    <option value="us">US, 236.6 ml</option>
-                    <option value="metric">metric, 250 ml</option>
-                    <option value="imperial">imperial, 284.1 ml</option>
-                </select>
+                <CupPick v-model="draft.cup" />
             </label>
         </template>
         <div class="mt-6 flex flex-wrap items-center gap-x-3">

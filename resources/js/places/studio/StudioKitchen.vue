@@ -2,12 +2,13 @@
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell } from '../../ui/notice';
 import CountryPick from './CountryPick.vue';
+import CupPick from './CupPick.vue';
 import { zoneHere } from './here';
 import { useStudioDraft } from './useStudioDraft';
+import ZonePick from './ZonePick.vue';
 
 /** What the studio measures with, how it writes, where it lies, and whose name its papers bear. */
 const { draft, errors, save, busy } = useStudioDraft();
-const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 'UTC')];
 const here = zoneHere();
 async function keep(): Promise<void> {
     if (await save()) tell('Saved. Every figure is worked out with it from now on.');
@@ -29,11 +30,7 @@ async function keep(): Promise<void> {
         <div class="grid gap-4 sm:grid-cols-2">
             <label>
                 <span class="label">Cups in this kitchen</span>
-                <select v-model="draft.cup" class="field">
-                    <option value="us">US, 236.6 ml</option>
-                    <option value="metric">metric, 250 ml</option>
-                    <option value="imperial">imperial, 284.1 ml</option>
-                </select>
+                <CupPick v-model="draft.cup" />
             </label>
             <label>
                 <span class="label">Figures are written</span>
@@ -61,10 +58,7 @@ async function keep(): Promise<void> {
             </label>
             <label>
                 <span class="label">Time zone, in which your day begins</span>
-                <select v-model="draft.time_zone" class="field" :aria-invalid="!!errors['time_zone']">
-                    <option v-if="!ZONES.includes(draft.time_zone)" :value="draft.time_zone">{{ draft.time_zone }}</option>
-                    <option v-for="zone in ZONES" :key="zone" :value="zone">{{ zone.replaceAll('_', ' ') }}</option>
-                </select>
+                <ZonePick v-model="draft.time_zone" :invalid="!!errors['time_zone']" />
             </label>
             <label>
                 <span class="label">Money, as three letters</span>
