@@ -196,6 +196,7 @@ useActs([
                 <p class="pl-px">
                     <span class="quiet mr-2 text-[13px]" role="status">{{ saved }}</span>
                     <TouchedBy :touched="page.touched" />
+                    <TakeAlong class="!min-h-0 !py-0" :what="{ kind: 'formula', body: { formula, head_id: null } }" />
                 </p>
             </div>
             <div class="no-print flex flex-wrap items-center">
@@ -204,7 +205,6 @@ useActs([
                 <RouterLink :to="`/formulas/compare?of=${page.id}`" class="act-quiet">Compare</RouterLink>
                 <button type="button" class="act-quiet" @click="copyText">Copy as text</button>
                 <a :href="`/papers/formulas/${page.id}/sheet.pdf`" target="_blank" class="act-quiet">Print</a>
-                <TakeAlong :what="{ kind: 'formula', body: { formula, head_id: null } }" />
                 <button type="button" class="act-quiet" @click="putAway">Put away</button>
                 <button type="button" class="act ml-2" :disabled="beginning.isPending.value" @click="make">Make it</button>
             </div>

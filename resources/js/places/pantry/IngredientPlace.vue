@@ -169,9 +169,7 @@ const PREGNANCY = {
                             <div v-if="it.action !== 'none' || it.feel">
                                 <dt class="label">On the fibre, and after</dt>
                                 <dd>
-                                    {{ ACTIONS[it.action] }}
-                                    <template v-if="it.feel && ACTIONS[it.action]">;</template>
-                                    {{ it.feel }}
+                                    {{ [ACTIONS[it.action], it.feel].filter(Boolean).join('; ') }}
                                 </dd>
                             </div>
                             <div v-if="it.life_months">
