@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Studio\CurrentStudio;
-use App\Studio\Studio;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Json\Node;
@@ -71,7 +70,7 @@ final class KitController
      */
     private function kept(callable $change): array
     {
-        $studio = Studio::query()->lockForUpdate()->findOrFail($this->studio->get()->id);
+        $studio = $this->studio->held();
         $kit = $change($studio->ownKit());
         $studio->update(['kit' => $kit->document()]);
 

@@ -33,7 +33,7 @@ final class SchoolController
     #[Speaks('Session', 'SchoolChoice', does: 'Choose one side where makers disagree')]
     public function update(SchoolRequest $request, CurrentStudio $current, SessionView $view): JsonResponse
     {
-        $studio = $current->get();
+        $studio = $current->held();
         $studio->update(['schools' => [...$studio->schools ?? [], ...$request->choice()]]);
 
         return new JsonResponse($view->toArray());

@@ -30,6 +30,18 @@ final class CurrentStudio
     }
 
     /**
+     * The studio as it stands now, held until the transaction ends: of two changes made in one breath, the second reads
+     * what the first has written.
+     */
+    public function held(): Studio
+    {
+        $studio = $this->get();
+        $studio->setRawAttributes(Studio::query()->lockForUpdate()->findOrFail($studio->id)->getAttributes(), true);
+
+        return $studio;
+    }
+
+    /**
      * The studio's rows of a table, as they are: for what every evaluation asks. A model's class is looked through anew
      * in each request before its first row, and that takes longer than the question.
      *

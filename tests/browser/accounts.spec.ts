@@ -8,6 +8,7 @@ async function door(browser: Browser, locale: string, timezoneId: string): Promi
     await page.goto('/');
     return page;
 }
+
 test('from the first visit to a true percentage of her own in nine acts, with decimals as she writes them', async ({ browser }) => {
     const page = await door(browser, 'de-DE', 'Europe/Berlin');
     await openStudio(page, 'Ife');
@@ -83,8 +84,12 @@ test('what makers disagree about is her own choice, and what the next steep begi
     await expect(page.getByRole('button', { name: 'Cold and dark', pressed: true })).toBeVisible();
     await page.goto('/studio?part=ways');
     await expect(page.getByRole('radio', { name: /^In the dark/ })).toBeChecked();
+    let kept = 0;
+    page.on('response', (r) => (kept += r.request().method() === 'PUT' && r.url().endsWith('/api/schools') && r.ok() ? 1 : 0));
+    // Both in one breath; both are kept.
     await page.getByRole('radio', { name: /^On a sunny sill/ }).check();
     await page.getByRole('radio', { name: /^Fresh plants/ }).check();
+    await expect.poll(() => kept).toBe(2);
     await page.goto('/steeps/start');
     await expect(page.getByRole('button', { name: 'Sunny sill', pressed: true })).toBeVisible();
     await expect(page.getByLabel('Form of Calendula flower')).toHaveValue('fresh');

@@ -22,7 +22,8 @@ export const useSaveStudio = () => useWrite((body: Schemas['StudioDraft']) => go
 
 // Where makers disagree.
 export const schoolsQuery = () => queryOptions({ queryKey: ['schools'], queryFn: () => got(api.GET('/api/schools')), staleTime: Infinity });
-export const useChooseSchool = () => useWrite((body: Schemas['SchoolChoice']) => got(api.PUT('/api/schools', { body })));
+export const useChooseSchool = () =>
+    useWrite((body: Schemas['SchoolChoice']) => got(api.PUT('/api/schools', { body })), { inTurn: 'schools' });
 
 export const countriesQuery = () =>
     queryOptions({ queryKey: ['countries'], queryFn: () => got(api.GET('/api/countries')), staleTime: Infinity });
