@@ -16,6 +16,7 @@ use App\Make\RecipeDoseController;
 use App\Pantry\IngredientController;
 use App\Pantry\OwnIngredientController;
 use App\Papers\MethodController;
+use App\Papers\PassportController;
 use App\Rhythm\HeadExportController;
 use App\Rhythm\RoutineController;
 use App\Rhythm\RoutineLinkController;
@@ -24,6 +25,7 @@ use App\Session\DeviceController;
 use App\Session\JoinController;
 use App\Session\LeaveController;
 use App\Session\LinkController;
+use App\Session\MailRecoveryController;
 use App\Session\PeopleController;
 use App\Session\RecoveryController;
 use App\Session\SchoolController;
@@ -67,6 +69,10 @@ Route::controller(SessionController::class)->group(function (): void {
 Route::post('recover', [RecoveryController::class, 'recover'])
     ->middleware('throttle:20,1,recover')
     ->name('session.recover');
+Route::controller(MailRecoveryController::class)->middleware('throttle:20,1,mail')->group(function (): void {
+    Route::post('recover/mail', 'store')->name('session.mail');
+    Route::put('recover/mail', 'update')->name('session.mailed');
+});
 Route::get('countries', [CountryController::class, 'index'])->name('countries.index');
 Route::controller(JoinController::class)->middleware('throttle:30,1,join')->group(function (): void {
     Route::get('join/{token}', 'show')->name('join.show');
@@ -76,6 +82,9 @@ Route::controller(JoinController::class)->middleware('throttle:30,1,join')->grou
 Route::get('look/{token}', [RoutineLinkController::class, 'show'])
     ->middleware('throttle:60,1,look')
     ->name('links.look');
+Route::get('jar/{token}', [PassportController::class, 'show'])
+    ->middleware('throttle:60,1,look')
+    ->name('links.jar');
 
 // Whoever is in a studio: she herself.
 Route::middleware(['auth:web', 'keeps'])->group(function (): void {
@@ -232,6 +241,7 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
     Route::post('batches/{batch}/findings', [BatchFindingController::class, 'store'])->name('batches.find');
     Route::delete('batch-findings/{finding}', [BatchFindingController::class, 'destroy'])->name('batches.unfind');
     Route::post('routines/{routine}/link', [RoutineLinkController::class, 'store'])->name('routines.link');
+    Route::post('batches/{batch}/link', [PassportController::class, 'store'])->name('batches.link');
     Route::get('links', [LinkController::class, 'index'])->name('links.index');
     Route::delete('links/{link}', [LinkController::class, 'destroy'])->name('links.end');
     Route::controller(RoutineController::class)->group(function (): void {

@@ -52,6 +52,7 @@ final class CloseBatch
             $asked->float('net_grams'),
             $batch->made_on->toDateTimeImmutable(),
             $this->studio->get()->maker,
+            $this->studio->get()->region(),
         );
         $batch->revise(
             $asked->integer('revision'),

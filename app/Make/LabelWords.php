@@ -18,6 +18,7 @@ final class LabelWords
             'ingredients' => $label->ingredients(),
             'contains' => $label->contains(),
             'net_grams' => $label->netGrams,
+            'net' => $label->net(),
             'lot' => $label->lot,
             'made_on' => $made->toDateString(),
             'best_before' => $label->keeping()->bestBefore->format('Y-m-d'),

@@ -68,6 +68,7 @@ final class LabelController
             $row->grams,
             $made,
             $studio->get()->maker,
+            $studio->get()->region(),
         );
 
         return $this->printed(

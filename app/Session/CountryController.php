@@ -19,6 +19,7 @@ final class CountryController
             'name' => $h->name,
             'cup' => $h->cup->value,
             'decimal_comma' => $h->decimalComma,
+            'date_style' => $h->dates->value,
             'currency' => $h->currency,
             'region' => $h->region,
         ], Habits::all())]);

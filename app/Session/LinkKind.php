@@ -8,4 +8,5 @@ namespace App\Session;
 enum LinkKind: string
 {
     case Routine = 'routine';
+    case Jar = 'jar';
 }

@@ -66,6 +66,7 @@ final class PeopleController
         DB::transaction(static function () use ($one, $me): void {
             Entering::endOthers($one->id, null);
             DB::table('recovery_codes')->where('user_id', $one->id)->delete();
+            DB::table('password_reset_tokens')->where('email', $one->email)->delete();
             // Her address is free again, for her or for another studio.
             $one->forceFill(['email' => sprintf('gone %d %s', $one->id, Token::fresh()), 'password' => Token::fresh()]);
             $one->save();

@@ -14,7 +14,7 @@ final class RecoverRequest extends FormRequest
     {
         return [
             'email' => 'required|string|max:190',
-            'code' => 'required|string|max:60',
+            'code' => 'required|string|max:120',
             'new' => 'required|string|max:200',
         ];
     }

@@ -29,6 +29,7 @@ final class SessionView
             'signed_in' => $in,
             'demo' => (bool) config('app.demo'),
             'can_open' => OpenStudio::isAllowed(),
+            'can_mail' => MailedLinks::canBeSent(),
             'user' => $in ? [
                 'name' => $user->name,
                 'email' => $user->email,
@@ -60,6 +61,8 @@ final class SessionView
             'country' => $studio->country,
             'currency' => $studio->currency,
             'decimal_comma' => $studio->decimal_comma,
+            'date_style' => $studio->date_style,
+            'before_selling' => $studio->region()->beforeSelling(),
             'schools' => School::all($studio->schools ?? []),
             'begins' => Beginnings::of($studio->schools ?? []),
             'demo' => $studio->demo,

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Session;
 
+use Crown\Measure\DateStyle;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** What the studio measures with: $defs/StudioDraft. */
 final class StudioRequest extends FormRequest
@@ -23,6 +25,7 @@ final class StudioRequest extends FormRequest
             'country' => 'sometimes|present|string|max:2',
             'currency' => 'sometimes|present|string|max:3',
             'decimal_comma' => 'sometimes|required|boolean',
+            'date_style' => ['sometimes', 'required', Rule::enum(DateStyle::class)],
         ];
     }
 

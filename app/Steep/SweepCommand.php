@@ -26,6 +26,10 @@ final class SweepCommand extends Command
             ->whereNotNull('user_id')
             ->whereNotIn('user_id', DB::table('users')->whereNull('deleted_at')->select('id'))
             ->delete();
+        DB::table('password_reset_tokens')
+            ->where('created_at', '<', Carbon::now()->subDay())
+            ->orWhereNotIn('email', DB::table('users')->select('email'))
+            ->delete();
         $files->sweep();
         SecurityLog::sweep();
         DB::table('idempotency_keys')

@@ -8,6 +8,7 @@ use Crown\Head\Season;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kit;
 use Crown\Measure\Kitchen;
+use Crown\Papers\Region;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -27,6 +28,7 @@ use Illuminate\Support\Carbon;
  * @property string $country ISO 3166, or "" while nobody said
  * @property string $currency ISO 4217, or "" while nobody said
  * @property bool $decimal_comma whether figures are written with a comma
+ * @property string $date_style a DateStyle
  * @property array<array-key, mixed>|null $kit
  * @property array<array-key, mixed>|null $schools
  * @property Carbon|null $set_up_on null until it was asked what it measures with
@@ -59,6 +61,7 @@ final class Studio extends Model
         'country' => '',
         'currency' => '',
         'decimal_comma' => false,
+        'date_style' => 'day-first',
         'demo' => false,
     ];
 
@@ -77,6 +80,12 @@ final class Studio extends Model
     public function ownKit(): Kit
     {
         return Kit::read($this->kit ?? []);
+    }
+
+    /** Whose rules its labels follow first. */
+    public function region(): Region
+    {
+        return Region::of($this->country);
     }
 
     /** What this studio measures with. */

@@ -51,6 +51,14 @@ final readonly class Habits
         'ZA' => ['South Africa', 'm', false, 'ZAR', 'other'],
     ];
 
+    /** Where dates are not written day first. */
+    private const DATES = [
+        'CA' => DateStyle::Numbers,
+        'SE' => DateStyle::Numbers,
+        'US' => DateStyle::MonthFirst,
+        'ZA' => DateStyle::Numbers,
+    ];
+
     /** @param  string  $region whose rules a label follows first: eu, uk, us or other */
     private function __construct(
         public string $country,
@@ -59,6 +67,7 @@ final readonly class Habits
         public bool $decimalComma,
         public string $currency,
         public string $region,
+        public DateStyle $dates,
     ) {
     }
 
@@ -67,7 +76,15 @@ final readonly class Habits
     {
         $row = self::COUNTRIES[$country] ?? null;
 
-        return $row === null ? null : new self($country, $row[0], self::CUPS[$row[1]], $row[2], $row[3], $row[4]);
+        return $row === null ? null : new self(
+            $country,
+            $row[0],
+            self::CUPS[$row[1]],
+            $row[2],
+            $row[3],
+            $row[4],
+            self::DATES[$country] ?? DateStyle::DayFirst,
+        );
     }
 
     /** @return list<self> by name */

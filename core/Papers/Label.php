@@ -69,6 +69,7 @@ final readonly class Label
         public float $netGrams,
         public DateTimeImmutable $made,
         public string $maker,
+        private Region $region = Region::Other,
     ) {
     }
 
@@ -93,8 +94,14 @@ final readonly class Label
 
         return implode(
             ', ',
-            array_unique([...array_keys($shares), ...$this->fragranceAllergens()]),
+            array_map($this->region->inci(...), array_unique([...array_keys($shares), ...$this->fragranceAllergens()])),
         );
+    }
+
+    /** Net contents of one jar, as they are written where it is labelled. */
+    public function net(): string
+    {
+        return $this->region->net($this->netGrams);
     }
 
     /** @return list<string> allergen groups to be named in words: tree nut, sesame, bee product and the like */

@@ -38,6 +38,13 @@ export const router = createRouter({
             props: true,
             meta: { open: true, title: 'A routine' },
         },
+        {
+            path: '/jar/:token([A-Za-z0-9_-]{22})',
+            name: 'jar',
+            component: () => import('./places/papers/JarPassport.vue'),
+            props: true,
+            meta: { open: true, title: 'A jar' },
+        },
         { path: '/set-up', name: 'set-up', component: () => import('./places/studio/SetUp.vue'), meta: { title: 'Set up your studio' } },
         { path: '/', name: 'today', component: () => import('./places/today/TodayPlace.vue'), meta: { title: 'Today' } },
         {

@@ -17,7 +17,7 @@
 <body>
     <h1>{{ mb_strimwidth($label['name'], 0, 60, '…') }}</h1>
     <table><tr>
-        <td><b>{{ rtrim(rtrim(number_format($label['net_grams'], 1), '0'), '.') }} g</b> net</td>
+        <td><b>{{ $label['net'] ?? rtrim(rtrim(number_format($label['net_grams'], 1), '0'), '.').' g net' }}</b></td>
         <td>Lot <b>{{ $label['lot'] }}</b></td>
         <td>Best before <b>{{ $label['best_before'] }}</b></td>
         <td>Once opened <b>{{ $label['opened'] ?? $label['opened_months'].' M' }}</b></td>

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Session\NewPasswordMail;
 use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Testing\TestResponse;
@@ -24,7 +26,8 @@ final class AccountsTest extends StudioTestCase
     private const ROUTES = [
         'anybody' => [
             'session.show', 'session.sign-in', 'session.demo', 'studio.open', 'session.recover', 'countries.index',
-            'links.look', 'join.show', 'join.store', 'app', 'sanctum.csrf-cookie',
+            'links.look', 'links.jar', 'join.show', 'join.store', 'session.mail', 'session.mailed', 'app',
+            'sanctum.csrf-cookie',
         ],
         'herself' => [
             'session.sign-out', 'session.password', 'session.codes', 'devices.index', 'devices.others', 'devices.end',
@@ -47,7 +50,7 @@ final class AccountsTest extends StudioTestCase
             'heads.formula', 'steeps.plan', 'steeps.store', 'steeps.strain', 'steeps.spoil', 'steeps.destroy',
             'steeps.restore', 'steeps.record', 'steeps.unrecord', 'steeps.photo', 'steeps.unphoto', 'lots.index',
             'lots.withdraw', 'batches.store', 'batches.finish', 'batches.destroy', 'batches.restore', 'batches.find',
-            'batches.unfind', 'routines.store', 'routines.link', 'links.index', 'links.end',
+            'batches.unfind', 'routines.store', 'routines.link', 'batches.link', 'links.index', 'links.end',
             'routines.destroy', 'routines.restore', 'formulas.sheet',
         ],
         'own' => [
@@ -57,15 +60,19 @@ final class AccountsTest extends StudioTestCase
     ];
 
     /** @param  array<string, mixed>  $body */
-    private function visit(string $path, array $body = [], string $from = '10.0.0.1'): TestResponse
-    {
+    private function visit(
+        string $path,
+        array $body = [],
+        string $from = '10.0.0.1',
+        string $method = 'POST',
+    ): TestResponse {
         $this->app?->forgetScopedInstances();
         Auth::forgetGuards();
         $this->flushSession();
 
         return $this->withServerVariables(['REMOTE_ADDR' => $from])
             ->withHeaders(['Referer' => url('/')])
-            ->postJson('/api/'.$path, $body);
+            ->json($method, '/api/'.$path, $body);
     }
 
     private function signIn(string $login, string $password, string $from = '10.0.0.1'): TestResponse
@@ -304,6 +311,85 @@ final class AccountsTest extends StudioTestCase
             $this->withRole(Role::Helper, 'hana'),
         );
         self::assertSame('Hana', $ticked['touched']['by']);
+    }
+
+    public function test_a_jar_has_its_passport_by_a_private_link_and_what_is_found_bad_stands_on_it(): void
+    {
+        $open = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        $this->ask('POST', 'batches/'.$open['id'].'/link')->assertStatus(409);
+        $batch = $this->batch();
+        $token = basename($this->got('PrivateLink', 'POST', 'batches/'.$batch['id'].'/link')['link']);
+        $look = function (string $kind = 'jar') use ($token): TestResponse {
+            $this->app?->forgetScopedInstances();
+            Auth::forgetGuards();
+
+            return $this->getJson("/api/$kind/$token");
+        };
+        $seen = $look()->assertOk()->assertHeader('X-Robots-Tag', 'noindex, nofollow');
+        $this->keepsTo('JarPassport', (string) $seen->getContent());
+        self::assertSame($batch['label'], $seen->json('label'));
+        self::assertSame([], $seen->json('must_not_be_used'));
+        self::assertSame('27 g net', $seen->json('label.net'));
+        $look('look')->assertNotFound();
+        $this->getJson('/api/batches')->assertUnauthorized();
+        $this->travel(9)->days();
+        $bad = ['on' => today()->toDateString(), 'texture' => '', 'state' => 'off', 'note' => 'It smells of putty.'];
+        $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', $bad);
+        self::assertStringContainsString('found bad', $look()->json('must_not_be_used.0'));
+        $this->got('LinkList', 'DELETE', 'links/'.$this->got('LinkList', 'GET', 'links')['items'][0]['id']);
+        $look()->assertNotFound();
+    }
+
+    public function test_where_mail_is_sent_a_lost_password_is_recovered_by_a_link_that_works_once(): void
+    {
+        config(['mail.default' => 'log']);
+        $this->visit('recover/mail', ['email' => $this->amara->email])->assertStatus(422);
+        self::assertFalse($this->getJson('/api/session')->json('can_mail'));
+        config(['mail.default' => 'array']);
+        Mail::fake();
+        self::assertTrue($this->getJson('/api/session')->json('can_mail'));
+        // Whoever is not known here is answered in the same words.
+        $this->visit('recover/mail', ['email' => 'nobody@elsewhere.example'])->assertStatus(202);
+        $this->visit('recover/mail', ['email' => 'helper'])->assertStatus(202);
+        Mail::assertNothingSent();
+        $this->visit('recover/mail', ['email' => ' '.strtoupper($this->amara->email)])->assertStatus(202);
+        $link = '';
+        Mail::assertSent(NewPasswordMail::class, function (NewPasswordMail $mail) use (&$link): bool {
+            $link = $mail->link;
+            $mail->assertSeeInText($link);
+
+            return $mail->hasTo($this->amara->email);
+        });
+        parse_str((string) parse_url($link, PHP_URL_QUERY), $of);
+        self::assertFalse(DB::table('password_reset_tokens')->where('token', $of['token'])->exists(), 'only its hash');
+        $ask = ['email' => $of['email'], 'code' => $of['token'], 'new' => self::GOOD];
+        $mailed = fn (array $body): TestResponse => $this->visit('recover/mail', $body, method: 'PUT');
+        $mailed([...$ask, 'code' => 'wrong'])->assertStatus(422)->assertJsonValidationErrors('code');
+        $mailed([...$ask, 'new' => 'short'])->assertStatus(422)->assertJsonValidationErrors('new');
+        $mailed($ask)->assertOk()->assertJsonPath('signed_in', true);
+        $mailed([...$ask, 'new' => 'another good long one'])->assertStatus(422);
+        $this->signIn($this->amara->email, self::GOOD)->assertOk();
+        self::assertContains('recovered', $this->log());
+        self::assertSame(0, DB::table('password_reset_tokens')->count());
+    }
+
+    public function test_nobody_asks_for_letters_without_end(): void
+    {
+        config(['mail.default' => 'array']);
+        Mail::fake();
+        foreach (range(1, 10) as $n) {
+            $this->visit('recover/mail', ['email' => "nobody$n@elsewhere.example"])->assertStatus(202);
+        }
+        $this->visit('recover/mail', ['email' => 'nobody@elsewhere.example'])->assertStatus(429);
+    }
+
+    public function test_a_studio_in_the_united_states_writes_its_dates_and_labels_as_they_are_written_there(): void
+    {
+        $this->amara->studio->update(['country' => 'US', 'date_style' => 'month-first']);
+        $session = $this->got('Session', 'GET', 'session')['studio'];
+        self::assertSame('month-first', $session['date_style']);
+        self::assertStringContainsString('United States', $session['before_selling']);
+        self::assertSame('Net wt 0.95 oz (27 g)', $this->batch()['label']['net']);
     }
 
     public function test_a_routine_is_seen_by_its_private_link_and_nothing_else_until_it_is_ended(): void

@@ -18,6 +18,8 @@ final class ScopingTest extends StudioTestCase
         '{place?}',
         'api/join/{token}',
         'api/look/{token}',
+        'api/jar/{token}',
+        'api/jar/{token}',
         'api/devices/{device}',
     ];
 

@@ -91,6 +91,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{batch}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A private link to the passport of a batch's jars, shown this once */
+        post: operations["batches.link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{batch}/restore": {
         parameters: {
             query?: never;
@@ -695,6 +712,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jar/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a private link to a jar shows */
+        get: operations["links.jar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/join/{token}": {
         parameters: {
             query?: never;
@@ -1086,6 +1120,24 @@ export interface paths {
         put?: never;
         /** Set a new password with one of the codes */
         post: operations["session.recover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recover/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set a new password with the code of such a link */
+        put: operations["session.mailed"];
+        /** Ask for a link to a new password by mail, where mail is sent */
+        post: operations["session.mail"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2072,6 +2124,8 @@ export interface components {
             };
             /** @description Whether a visitor may open a studio here. */
             can_open: boolean;
+            /** @description Whether a lost password can be recovered by mail here. */
+            can_mail: boolean;
         };
         Studio: {
             name: string;
@@ -2094,6 +2148,10 @@ export interface components {
                 [key: string]: string;
             };
             begins: components["schemas"]["Beginnings"];
+            /** @enum {unknown} */
+            date_style: "day-first" | "month-first" | "numbers";
+            /** @description What is to be asked before a jar is sold there. */
+            before_selling: string;
         };
         FormulaRow: {
             id: number;
@@ -2401,6 +2459,8 @@ export interface components {
             maker: string;
             opened?: string;
             store?: string;
+            /** @description Net contents as they are written where it is labelled; not there on labels of before. */
+            net?: string;
         };
         Batch: {
             id: number;
@@ -2546,6 +2606,8 @@ export interface components {
             country?: string;
             currency?: string;
             decimal_comma?: boolean;
+            /** @enum {unknown} */
+            date_style?: "day-first" | "month-first" | "numbers";
         };
         FormulaDraft: {
             formula: components["schemas"]["Formula"];
@@ -3650,6 +3712,8 @@ export interface components {
                 currency: string;
                 /** @enum {string} */
                 region: "eu" | "uk" | "us" | "other";
+                /** @enum {unknown} */
+                date_style: "day-first" | "month-first" | "numbers";
             }[];
         };
         /** @description A thing of the kitchen; its figures and choices stand beside these, by the fields of its kind. */
@@ -3753,6 +3817,19 @@ export interface components {
             per_week: number;
             grams_per_use: number;
             way: string;
+        };
+        MailAsk: {
+            email: string;
+        };
+        /** @description What whoever holds a jar sees by its private link. */
+        JarPassport: {
+            studio: string;
+            label: components["schemas"]["LabelWords"];
+            must_not_be_used: string[];
+            questions: {
+                question: string;
+                answer: string;
+            }[];
         };
     };
     responses: never;
@@ -4085,6 +4162,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "batches.link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrivateLink"];
                 };
             };
             /** @description Not in this studio */
@@ -6330,6 +6456,55 @@ export interface operations {
             };
         };
     };
+    "links.jar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarPassport"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "join.show": {
         parameters: {
             query?: never;
@@ -7741,6 +7916,108 @@ export interface operations {
         responses: {
             /** @description Done */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "session.mailed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecoveryAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "session.mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MailAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -12,6 +12,18 @@ export const lookQuery = (token: string) =>
         retry: false,
     });
 
+export const jarQuery = (token: string) =>
+    queryOptions({
+        queryKey: ['jar', token],
+        queryFn: () => got(api.GET('/api/jar/{token}', { params: { path: { token } } })),
+        retry: false,
+    });
+
+export const useLinkJar = () =>
+    useMake((batch: number, keyed) => got(api.POST('/api/batches/{batch}/link', { params: { path: { batch } }, ...keyed })), {
+        stale: [['links']],
+    });
+
 export const useLinkRoutine = () =>
     useMake((routine: number, keyed) => got(api.POST('/api/routines/{routine}/link', { params: { path: { routine } }, ...keyed })), {
         stale: [['links']],

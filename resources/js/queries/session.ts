@@ -12,6 +12,9 @@ export const useOpenStudio = () => useWrite((body: Schemas['StudioOpening']) => 
 
 export const useRecover = () => useWrite((body: Schemas['RecoveryAsk']) => got(api.POST('/api/recover', { body })));
 
+export const useAskMail = () => useWrite((body: Schemas['MailAsk']) => got(api.POST('/api/recover/mail', { body })));
+export const useRecoverByMail = () => useWrite((body: Schemas['RecoveryAsk']) => got(api.PUT('/api/recover/mail', { body })));
+
 export const useSignOut = () => useWrite(() => got(api.POST('/api/sign-out')));
 
 export const useChangePassword = () =>

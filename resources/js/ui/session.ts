@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import type { Schemas } from '../api/client';
 import { session } from '../queries/session';
-import { keepTimeIn, writeNumbers } from './words';
+import { keepTimeIn, writeDates, writeNumbers } from './words';
 
 /** Who is signed in, and what their studio measures with. */
 export const useSession = defineStore('session', {
@@ -21,6 +21,7 @@ export const useSession = defineStore('session', {
             this.session = session;
             keepTimeIn(session.studio?.time_zone);
             writeNumbers(session.studio?.decimal_comma ?? false);
+            writeDates(session.studio?.date_style ?? 'day-first');
         },
         source(id: string) {
             return this.session?.sources[id] ?? (id === 'estimate' ? 'an estimate of ours' : id);

@@ -18,6 +18,17 @@ export function fixed(value: number, digits: number): string {
     return value.toLocaleString(numbers, { minimumFractionDigits: digits, maximumFractionDigits: digits });
 }
 
+type DateStyle = Schemas['StudioDraft']['date_style'];
+let dates: Intl.LocalesArgument = 'en-GB';
+/** Where dates are written as figures, by the international order. */
+let dated = true;
+
+/** From here on the day stands before the month, after it, or dates are figures. */
+export function writeDates(style: DateStyle): void {
+    dates = style === 'month-first' ? 'en-US' : 'en-GB';
+    dated = style !== 'numbers';
+}
+
 function asDay(date: string): Date {
     return new Date(`${date.slice(0, 10)}T00:00:00Z`);
 }
@@ -68,11 +79,13 @@ export function sayTime(at: string): string {
 }
 
 export function longDate(date: string): string {
-    return asDay(date).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+    if (!dated) return date.slice(0, 10);
+    return asDay(date).toLocaleDateString(dates, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 }
 
 export function shortDate(date: string): string {
-    return asDay(date).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+    if (!dated) return date.slice(5, 10);
+    return asDay(date).toLocaleDateString(dates, { day: 'numeric', month: 'short', timeZone: 'UTC' });
 }
 
 /** "9 days", "2.5 months", "2 years". */

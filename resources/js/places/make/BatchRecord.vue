@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { Schemas } from '../../api/client';
+import { useLinkJar } from '../../queries/links';
 import JarView from '../../jar/JarView.vue';
+import LinkShown from '../../ui/LinkShown.vue';
+import { tellProblem } from '../../ui/notice';
+import { useSession } from '../../ui/session';
 import { fixed, KINDS, num, sayDate } from '../../ui/words';
 import LabelPreview from '../papers/LabelPreview.vue';
 import BatchStops from './BatchStops.vue';
@@ -18,6 +22,16 @@ const bands = computed(() =>
 );
 const total = computed(() => props.batch.actual?.total_grams.best ?? 0);
 const rest = computed(() => total.value - props.batch.jars * props.batch.net_grams);
+const session = useSession();
+const linking = useLinkJar();
+const link = ref('');
+async function share(): Promise<void> {
+    try {
+        link.value = (await linking.mutateAsync(props.batch.id)).link;
+    } catch (e) {
+        tellProblem(e);
+    }
+}
 function printIt(): void {
     window.print();
 }
@@ -34,12 +48,14 @@ function printIt(): void {
             </div>
             <div class="no-print">
                 <RouterLink v-if="batch.formula_id" :to="`/formulas/${batch.formula_id}`" class="act-quiet">Its formula</RouterLink>
+                <button v-if="session.may('make')" type="button" class="act-quiet" @click="share">A link for its jars</button>
                 <button type="button" class="act-quiet" @click="printIt">Print the record</button>
                 <a v-if="batch.withdrawn.length === 0" :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act">
                     Label as PDF
                 </a>
             </div>
         </div>
+        <LinkShown v-if="link" class="no-print mt-4" :link="link" says="For whoever has a jar: what it is, how to keep and use it." />
         <BatchStops :batch="batch" />
         <div class="mt-6 grid gap-8 lg:grid-cols-[190px_minmax(0,1fr)_minmax(0,21rem)]">
             <JarView :bands="bands" :label="`What was truly weighed for ${batch.title}`" />

@@ -10,10 +10,7 @@ defineProps<{ label: Schemas['LabelWords'] }>();
     <article class="rounded border border-black bg-white p-3 text-[12px] leading-snug text-black" aria-label="Label preview">
         <h3 class="text-[19px] leading-none font-bold">{{ label.name }}</h3>
         <p class="mt-2 flex flex-wrap gap-x-4 border-y border-black py-1">
-            <span>
-                <b>{{ num(label.net_grams) }} g</b>
-                net
-            </span>
+            <b>{{ label.net ?? `${num(label.net_grams)} g net` }}</b>
             <span>
                 Lot
                 <b>{{ label.lot }}</b>

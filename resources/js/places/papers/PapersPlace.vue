@@ -3,10 +3,12 @@ import MoreRows from '../../ui/MoreRows.vue';
 import { BATCHES } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { useSession } from '../../ui/session';
 import { num, sayDate } from '../../ui/words';
 
 /** The label and the record of every finished batch. */
 
+const session = useSession();
 const { query, rows: done, none } = useList(BATCHES, () => ({ state: 'done' }));
 </script>
 
@@ -14,8 +16,7 @@ const { query, rows: done, none } = useList(BATCHES, () => ({ state: 'done' }));
     <div>
         <h1 class="mb-1">Papers</h1>
         <p class="quiet mb-4 max-w-prose">
-            A label for one jar and a record for each finished batch. Before anything is sold, cosmetics law, a safety assessment and
-            notification are yours to check with the authorities and qualified people where you live.
+            A label for one jar and a record for each finished batch. {{ session.studio?.before_selling }}
             <RouterLink to="/methods">How each figure is worked out.</RouterLink>
         </p>
         <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="the papers" @again="query.refetch">

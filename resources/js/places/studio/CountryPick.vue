@@ -10,6 +10,7 @@ const draft = defineModel<Schemas['StudioDraft']>({ required: true });
 const { data } = useQuery(countriesQuery());
 const chosen = computed(() => data.value?.items.find((c) => c.country === draft.value.country));
 const CUPS: Record<string, string> = { us: 'US cups, 236.6 ml', metric: 'Metric cups, 250 ml', imperial: 'Imperial cups, 284.1 ml' };
+const DATES: Record<string, string> = { 'day-first': '27 November', 'month-first': 'November 27', numbers: '2026-11-27' };
 const REGIONS: Record<string, string> = { eu: 'the EU', uk: 'the United Kingdom', us: 'the United States', other: 'its own authorities' };
 
 function choose(event: Event): void {
@@ -19,6 +20,7 @@ function choose(event: Event): void {
     draft.value.cup = country.cup;
     draft.value.currency = country.currency;
     draft.value.decimal_comma = country.decimal_comma;
+    draft.value.date_style = country.date_style;
 }
 </script>
 
@@ -32,8 +34,8 @@ function choose(event: Event): void {
             </select>
         </label>
         <p v-if="chosen" class="quiet mt-1 text-[13px]">
-            {{ CUPS[chosen.cup] }}, {{ chosen.decimal_comma ? '1,5 g' : '1.5 g' }}, {{ chosen.currency }}; labels by the rules of
-            {{ REGIONS[chosen.region] }}. Each can be changed.
+            {{ CUPS[chosen.cup] }}, {{ chosen.decimal_comma ? '1,5 g' : '1.5 g' }}, {{ chosen.currency }}, {{ DATES[chosen.date_style] }};
+            labels by the rules of {{ REGIONS[chosen.region] }}. Each can be changed.
         </p>
     </div>
 </template>

@@ -1,29 +1,59 @@
 <script setup lang="ts">
-import { reactive } from 'vue';
-import { useRecover } from '../../queries/session';
+import { computed, reactive, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import { useAskMail, useRecover, useRecoverByMail } from '../../queries/session';
 import FormProblem from '../../ui/FormProblem.vue';
+import { tellProblem } from '../../ui/notice';
 import FrontPage from './FrontPage.vue';
 import NewPassword from './NewPassword.vue';
 import { useEntering } from './useEntering';
 
-/** A lost password: one of the ten codes opens the account once. */
-const { errors, busy, enter } = useEntering();
+/** A lost password: one of the ten codes opens the account once, or a link that was sent by mail. */
+const { session, errors, busy, enter } = useEntering();
+const route = useRoute();
 const recovering = useRecover();
-const asked = reactive({ email: '', code: '', new: '' });
+const byMail = useRecoverByMail();
+const asking = useAskMail();
+const said = (key: string): string => (typeof route.query[key] === 'string' ? route.query[key] : '');
+const asked = reactive({ email: said('email'), code: said('token'), new: '' });
+/** Come by the link of a letter: nothing but the new password is asked for. */
+const mailed = computed(() => said('token') !== '');
+const sent = ref(false);
+
+const open = () => (mailed.value ? byMail : recovering).mutateAsync({ ...asked });
+async function send(): Promise<void> {
+    try {
+        await asking.mutateAsync({ email: asked.email });
+        sent.value = true;
+    } catch (e) {
+        tellProblem(e);
+    }
+}
 </script>
 
 <template>
     <FrontPage>
-        <form class="space-y-3" @submit.prevent="enter(() => recovering.mutateAsync({ ...asked }), 'code')">
-            <h1 class="!text-[24px]">The password is lost</h1>
-            <p class="quiet">
+        <form class="space-y-3" @submit.prevent="enter(open, 'code')">
+            <h1 class="!text-[24px]">{{ mailed ? 'A new password' : 'The password is lost' }}</h1>
+            <p v-if="!mailed" class="quiet">
                 One of your ten codes opens the studio once. Without a code, whoever runs this installation can give you a new password.
             </p>
             <label class="block">
                 <span class="label">Address or name</span>
-                <input v-model="asked.email" class="field" autocomplete="username" required maxlength="190" />
+                <input v-model="asked.email" class="field" autocomplete="username" required maxlength="190" :readonly="mailed" />
             </label>
-            <label class="block">
+            <FormProblem :errors="errors" field="email" />
+            <p v-if="sent" role="status">If this address is known here, a letter with a link is on its way. The link works for an hour.</p>
+            <button
+                v-else-if="session.session?.can_mail && !mailed"
+                type="button"
+                class="act-quiet -ml-2.5"
+                :disabled="asking.isPending.value || asked.email.trim() === ''"
+                @click="send"
+            >
+                I have no code: send me a link by mail
+            </button>
+            <label v-if="!mailed" class="block">
                 <span class="label">Code</span>
                 <input
                     v-model="asked.code"
@@ -34,13 +64,12 @@ const asked = reactive({ email: '', code: '', new: '' });
                     :aria-invalid="!!errors['code']"
                 />
             </label>
-            <FormProblem :errors="errors" field="email" />
             <FormProblem :errors="errors" field="code" />
             <NewPassword v-model="asked.new" label="New password" :invalid="!!errors['new']" />
             <FormProblem :errors="errors" field="new" />
             <div class="flex flex-wrap items-center gap-x-3">
                 <button class="act" :disabled="busy">Set it and enter</button>
-                <RouterLink to="/sign-in" class="act-quiet">Back</RouterLink>
+                <RouterLink :to="mailed ? '/recover' : '/sign-in'" class="act-quiet">{{ mailed ? 'Use a code' : 'Back' }}</RouterLink>
             </div>
         </form>
     </FrontPage>

@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { Problem } from '../../api/client';
+import { useAddToKit } from '../../queries/kit';
 import FormProblem from '../../ui/FormProblem.vue';
+import { tellProblem } from '../../ui/notice';
+import IngredientPick from '../formulas/IngredientPick.vue';
 import CountryPick from './CountryPick.vue';
 import CupPick from './CupPick.vue';
 import { zoneHere } from './here';
@@ -17,12 +21,38 @@ const HEADS = ['Where is your kitchen?', 'When does your day begin?', 'How do yo
 const last = computed(() => at.value === HEADS.length - 1);
 if (draft.time_zone === 'UTC') draft.time_zone = zoneHere();
 
-async function done(): Promise<void> {
-    if (!(await save())) return;
+/** What she has weighed once already; empty is what is usual. */
+const adding = useAddToKit();
+const own = reactive({ spoon: '', drops: '', weighed: '', of: { id: '', name: '' } });
+const read = (written: string): number => Number(written.trim().replace(',', '.'));
+async function measured(): Promise<boolean> {
+    try {
+        if (own.spoon.trim() !== '') {
+            await adding.mutateAsync({ kind: 'spoon', name: 'My tablespoon', ingredient: 'water', unit: 'tbsp', grams: read(own.spoon) });
+            own.spoon = '';
+        }
+        if (own.drops.trim() !== '' || own.weighed.trim() !== '') {
+            await adding.mutateAsync({
+                kind: 'dropper',
+                name: 'My dropper',
+                ingredient: own.of.id,
+                drops: read(own.drops),
+                grams: read(own.weighed),
+            });
+        }
+        return true;
+    } catch (e) {
+        if (e instanceof Problem && e.hasFields) errors.value = e.errors;
+        else tellProblem(e);
+        return false;
+    }
+}
+async function done(measuredToo = false): Promise<void> {
+    if (!(await save()) || (measuredToo && !(await measured()))) return;
     const to = route.query['to'];
     await router.replace(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/');
 }
-const next = (): Promise<void> | undefined => (last.value ? done() : void at.value++);
+const next = (): Promise<void> | undefined => (last.value ? done(true) : void at.value++);
 </script>
 
 <template>
@@ -60,11 +90,51 @@ const next = (): Promise<void> | undefined => (last.value ? done() : void at.val
                 <span class="label">My cups</span>
                 <CupPick v-model="draft.cup" />
             </label>
+            <fieldset class="mt-4">
+                <legend class="label">If you have weighed them once (else leave it empty)</legend>
+                <label class="flex flex-wrap items-center gap-2">
+                    My level tablespoon of water weighs
+                    <input v-model="own.spoon" class="field !w-20" inputmode="decimal" maxlength="12" placeholder="14.8" />
+                    g
+                </label>
+                <div class="mt-2 flex flex-wrap items-center gap-2">
+                    <input
+                        v-model="own.drops"
+                        class="field !w-16"
+                        inputmode="numeric"
+                        maxlength="6"
+                        placeholder="40"
+                        aria-label="Drops counted"
+                    />
+                    drops of
+                    <span class="w-44">
+                        <IngredientPick
+                            :name="own.of.name"
+                            label="What was dropped"
+                            placed
+                            @choose="own.of = { id: $event.id, name: $event.name }"
+                        />
+                    </span>
+                    weigh
+                    <input
+                        v-model="own.weighed"
+                        class="field !w-20"
+                        inputmode="decimal"
+                        maxlength="12"
+                        placeholder="1.1"
+                        aria-label="They weigh, grams"
+                    />
+                    g
+                </div>
+                <FormProblem :errors="errors" field="drops" />
+                <FormProblem :errors="errors" field="grams" />
+                <FormProblem :errors="errors" field="ingredient" />
+            </fieldset>
         </template>
         <div class="mt-6 flex flex-wrap items-center gap-x-3">
             <button class="act" :disabled="busy">{{ last ? 'Begin' : 'Next' }}</button>
             <button v-if="at > 0" type="button" class="act-quiet" @click="at--">Back</button>
-            <button type="button" class="act-quiet" :disabled="busy" @click="done">Skip, take what stands there</button>
+            <button type="button" class="act-quiet" :disabled="busy" @click="done()">Skip, take what stands there</button>
         </div>
     </form>
 </template>

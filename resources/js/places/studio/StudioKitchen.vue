@@ -40,6 +40,14 @@ async function keep(): Promise<void> {
                 </select>
             </label>
             <label>
+                <span class="label">Dates are written</span>
+                <select v-model="draft.date_style" class="field">
+                    <option value="day-first">27 November 2026</option>
+                    <option value="month-first">November 27, 2026</option>
+                    <option value="numbers">2026-11-27</option>
+                </select>
+            </label>
+            <label>
                 <span class="label">The scale shows steps of, grams</span>
                 <input
                     v-model.number="draft.scale_grams"

@@ -15,7 +15,7 @@ const ending = useEndLink();
         <div v-if="data" class="max-w-3xl">
             <p class="quiet max-w-prose">
                 A private link shows one thing to whoever has it, without an account, and nothing else of this studio. A routine gets one on
-                its own page.
+                its own page, a finished batch for its jars on its record.
             </p>
             <ul class="mt-3">
                 <li v-for="link in data.items" :key="link.id" class="row-line flex flex-wrap items-baseline gap-x-4 py-1.5">

@@ -4,7 +4,19 @@ import { useSaveStudio } from '../../queries/session';
 import { tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 
-const DRAWN = ['name', 'cup', 'scale_grams', 'maker', 'southern', 'bowl_ml', 'time_zone', 'country', 'currency', 'decimal_comma'] as const;
+const DRAWN = [
+    'name',
+    'cup',
+    'scale_grams',
+    'maker',
+    'southern',
+    'bowl_ml',
+    'time_zone',
+    'country',
+    'currency',
+    'decimal_comma',
+    'date_style',
+] as const;
 
 /** What the studio measures with and writes by, being changed. */
 export function useStudioDraft() {
@@ -23,6 +35,7 @@ export function useStudioDraft() {
         country: '',
         currency: '',
         decimal_comma: false,
+        date_style: 'day-first',
         ...(now ? Object.fromEntries(DRAWN.map((key) => [key, now[key]])) : {}),
     });
     async function save(): Promise<boolean> {

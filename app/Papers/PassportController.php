@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Papers;
+
+use App\Make\Batch;
+use App\Make\BatchFinding;
+use App\Make\BatchPlan;
+use App\Session\LinkKind;
+use App\Session\PrivateLinks;
+use App\Studio\CurrentStudio;
+use App\Studio\User;
+use App\Support\Refused;
+use App\Support\Speaks;
+use Crown\Json\Node;
+use Crown\Papers\Passport;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/**
+ * The passport of a batch's jars: what it is, how to keep and use it, seen by a link without an account, and nothing
+ * else of the studio. What is found bad later stands on it from then on.
+ */
+final class PassportController
+{
+    public function __construct(private readonly PrivateLinks $links, private readonly BatchPlan $plan)
+    {
+    }
+
+    #[Speaks('PrivateLink', status: 201, does: 'A private link to the passport of a batch\'s jars, shown this once')]
+    public function store(int $batch, Request $request): JsonResponse
+    {
+        $row = Batch::query()->findOrFail($batch);
+        if ($row->label === null) {
+            throw Refused::now('state', 'A jar has its passport when the batch is done: finish weighing first.');
+        }
+
+        return new JsonResponse([
+            'link' => $this->links->make(User::in($request), LinkKind::Jar, $row->id, "$row->title, $row->lot_code"),
+        ], 201);
+    }
+
+    #[Speaks('JarPassport', does: 'What a private link to a jar shows')]
+    public function show(string $token, CurrentStudio $studio): JsonResponse
+    {
+        $row = Batch::query()->findOrFail($this->links->open(LinkKind::Jar, $token));
+        $label = $row->label ?? throw Refused::missing('token', 'This jar has no label any more.');
+        $words = Node::of($label);
+        $formula = $row->made();
+
+        return (new JsonResponse([
+            'studio' => $studio->get()->name,
+            'label' => $label,
+            'must_not_be_used' => $this->against($row),
+            'questions' => new Passport(
+                $formula->kind,
+                $formula->audience,
+                $words->text('best_before'),
+                $words->text('opened'),
+                $words->text('store'),
+                $words->texts('cautions'),
+            ),
+        ]))->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
+    }
+
+    /** @return list<string> why it is not to be used, whatever its label says */
+    private function against(Batch $batch): array
+    {
+        $bad = BatchFinding::query()->where('batch_id', $batch->id)->where('state', 'off')->exists();
+
+        return [
+            ...$this->plan->withdrawn($batch),
+            ...$bad ? ['A jar of this batch was found bad: its smell or its look. Throw yours away.'] : [],
+        ];
+    }
+}
