@@ -24,12 +24,8 @@ use Illuminate\Http\Request;
  */
 final class PassportController
 {
-    public function __construct(private readonly PrivateLinks $links, private readonly BatchPlan $plan)
-    {
-    }
-
     #[Speaks('PrivateLink', status: 201, does: 'A private link to the passport of a batch\'s jars, shown this once')]
-    public function store(int $batch, Request $request): JsonResponse
+    public function store(int $batch, Request $request, PrivateLinks $links): JsonResponse
     {
         $row = Batch::query()->findOrFail($batch);
         if ($row->label === null) {
@@ -37,14 +33,14 @@ final class PassportController
         }
 
         return new JsonResponse([
-            'link' => $this->links->make(User::in($request), LinkKind::Jar, $row->id, "$row->title, $row->lot_code"),
+            'link' => $links->make(User::in($request), LinkKind::Jar, $row->id, "$row->title, $row->lot_code"),
         ], 201);
     }
 
     #[Speaks('JarPassport', does: 'What a private link to a jar shows')]
-    public function show(string $token, CurrentStudio $studio): JsonResponse
+    public function show(string $token, PrivateLinks $links, BatchPlan $plan, CurrentStudio $studio): JsonResponse
     {
-        $row = Batch::query()->findOrFail($this->links->open(LinkKind::Jar, $token));
+        $row = Batch::query()->findOrFail($links->open(LinkKind::Jar, $token));
         $label = $row->label ?? throw Refused::missing('token', 'This jar has no label any more.');
         $words = Node::of($label);
         $formula = $row->made();
@@ -52,7 +48,7 @@ final class PassportController
         return (new JsonResponse([
             'studio' => $studio->get()->name,
             'label' => $label,
-            'must_not_be_used' => $this->against($row),
+            'must_not_be_used' => self::against($row, $plan),
             'questions' => new Passport(
                 $formula->kind,
                 $formula->audience,
@@ -65,12 +61,12 @@ final class PassportController
     }
 
     /** @return list<string> why it is not to be used, whatever its label says */
-    private function against(Batch $batch): array
+    private static function against(Batch $batch, BatchPlan $plan): array
     {
         $bad = BatchFinding::query()->where('batch_id', $batch->id)->where('state', 'off')->exists();
 
         return [
-            ...$this->plan->withdrawn($batch),
+            ...$plan->withdrawn($batch),
             ...$bad ? ['A jar of this batch was found bad: its smell or its look. Throw yours away.'] : [],
         ];
     }
