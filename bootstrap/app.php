@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Session\DemoIsRead;
+use App\Session\DeniedLog;
 use App\Support\AnswerErrors;
 use App\Support\Idempotent;
 use App\Support\NamedHosts;
@@ -32,5 +33,6 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         AnswerErrors::register($exceptions);
+        DeniedLog::register($exceptions);
     })
     ->create();

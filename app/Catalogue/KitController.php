@@ -82,6 +82,7 @@ final class KitController
     {
         return [
             'items' => $kit->items,
+            'places' => $kit->places(),
             'kinds' => array_map(static fn (KitKind $kind): array => [
                 'kind' => $kind->value,
                 'label' => $kind->label(),

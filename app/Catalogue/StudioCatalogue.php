@@ -7,6 +7,7 @@ namespace App\Catalogue;
 use App\Studio\CurrentStudio;
 use Crown\Assessment\Context;
 use Crown\Catalogue\Catalogue;
+use Crown\Measure\Kitchen;
 
 /**
  * The reference catalogue with the studio's own ingredients, figures and steeped oils over it. What lies in rooms above
@@ -38,9 +39,14 @@ final class StudioCatalogue
                 ->steeping($this->oils->oils($corrections)));
     }
 
+    public function kitchen(): Kitchen
+    {
+        return $this->studio->get()->kitchen();
+    }
+
     public function context(): Context
     {
-        return new Context($this->get(), $this->studio->get()->kitchen(), $this->experience->experience());
+        return new Context($this->get(), $this->kitchen(), $this->experience->experience());
     }
 
     /** @return list<string> ids of what is at hand: what stands in the cupboard, and the oils steeped here */

@@ -10,6 +10,8 @@ use App\Studio\Day;
 use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
+use Crown\Json\Node;
+use Crown\Measure\Kit;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -42,6 +44,17 @@ final class DemoCommand extends Command
         return self::SUCCESS;
     }
 
+    /** What stands in the loft's kitchen. */
+    private static function kit(): Kit
+    {
+        $kit = Kit::read([]);
+        foreach (Scenario::KIT as $item) {
+            $kit = $kit->with(Node::of($item));
+        }
+
+        return $kit;
+    }
+
     private function load(CurrentStudio $current): void
     {
         $studio = Studio::query()->create([
@@ -55,6 +68,8 @@ final class DemoCommand extends Command
             'set_up_on' => Carbon::today(),
             'country' => 'GB',
             'currency' => 'GBP',
+            'kit' => self::kit()->document(),
+            'schools' => ['scents' => 'some'],
         ]);
         $users = [];
         foreach (['Amara' => 'amara@linden-loft.example', 'Noor' => 'noor@linden-loft.example'] as $name => $email) {

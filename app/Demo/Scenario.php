@@ -15,6 +15,23 @@ use Illuminate\Support\Carbon;
  */
 final class Scenario
 {
+    /** What stands in the kitchen, beside the scale of the studio. */
+    public const KIT = [
+        ['kind' => 'jar', 'name' => 'Amber jar, 100 ml', 'brim_ml' => 112, 'shoulder_ml' => 100, 'tare_grams' => 118.5],
+        ['kind' => 'jar', 'name' => 'Dropper bottle, 50 ml', 'brim_ml' => 56, 'shoulder_ml' => 50, 'tare_grams' => 61],
+        ['kind' => 'bowl', 'name' => 'steel bowl', 'millilitres' => 1000, 'material' => 'steel', 'tare_grams' => 287],
+        ['kind' => 'pan', 'name' => 'the wide pan', 'millilitres' => 3000],
+        ['kind' => 'mould', 'name' => 'Round mould', 'hollows' => 6, 'millilitres' => 45],
+        ['kind' => 'strainer', 'name' => 'Muslin', 'weave' => 'cloth'],
+        ['kind' => 'strainer', 'name' => 'Coffee paper', 'weave' => 'paper'],
+        ['kind' => 'thermometer', 'name' => 'the probe', 'sort' => 'probe', 'step_celsius' => 0.1],
+        ['kind' => 'mixer', 'name' => 'the hand mixer', 'sort' => 'hand'],
+        ['kind' => 'place', 'name' => 'Loft shelf', 'summer_celsius' => 24, 'winter_celsius' => 18],
+        ['kind' => 'place', 'name' => 'Stair cupboard', 'summer_celsius' => 18, 'winter_celsius' => 11],
+        ['kind' => 'place', 'name' => 'Fridge', 'summer_celsius' => 5, 'winter_celsius' => 5],
+        ['kind' => 'place', 'name' => 'Bathroom', 'summer_celsius' => 26, 'winter_celsius' => 22, 'wet' => 'wet'],
+    ];
+
     public function __construct(
         private readonly Maker $amara,
         private readonly Maker $noor,

@@ -37,6 +37,7 @@ final class HeadAdviceController
             $profile,
             $this->studio->get()->season(Day::today()),
             $atHand,
+            $this->studio->get()->ways(),
         );
 
         return new JsonResponse([

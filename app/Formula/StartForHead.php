@@ -36,7 +36,7 @@ final class StartForHead
             );
         }
         $season = $this->studio->get()->season(Day::today());
-        $first = (new FirstFormula($this->catalogue->get(), $profile, $season))->make(
+        $first = (new FirstFormula($this->catalogue->get(), $profile, $season, $this->studio->get()->ways()))->make(
             $asked->kind(),
             $asked->ingredients(),
         );

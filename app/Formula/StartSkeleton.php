@@ -31,7 +31,7 @@ final class StartSkeleton
             = Bench::profile(null, $asked->hair() ?? self::ANY_HAIR)
             ?? throw Refused::because('hair', 'A type of hair.');
         $season = $this->studio->get()->season(Day::today());
-        $first = (new FirstFormula($this->catalogue->get(), $profile, $season))->make(
+        $first = (new FirstFormula($this->catalogue->get(), $profile, $season, $this->studio->get()->ways()))->make(
             $asked->kind(),
             $asked->ingredients(),
         )->formula;

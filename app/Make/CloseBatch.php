@@ -36,12 +36,13 @@ final class CloseBatch
      */
     public function __invoke(Batch $batch, FinishRequest $asked, Closure $present): void
     {
+        $net = $asked->net($this->studio->get()->ownKit());
         $actual = BatchClosing::actual(
             $batch->composed(),
             $this->plan->sheet($batch)->weighings(),
             $batch->put(),
             $asked->integer('jars'),
-            $asked->float('net_grams'),
+            $net,
             $this->catalogue->context(),
         );
         $although = trim($asked->string('although')->value());
@@ -49,7 +50,7 @@ final class CloseBatch
         $label = new Label(
             $actual,
             $batch->lot_code,
-            $asked->float('net_grams'),
+            $net,
             $batch->made_on->toDateTimeImmutable(),
             $this->studio->get()->maker,
             $this->studio->get()->region(),
@@ -59,6 +60,7 @@ final class CloseBatch
             [
                 'state' => 'done',
                 ...$asked->columns(),
+                'net_grams' => $net,
                 'although' => trim($batch->although.' '.$although),
                 'best_before' => $label->keeping()->bestBefore->format('Y-m-d'),
                 'actual' => $actual,

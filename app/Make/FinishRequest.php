@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Make;
 
+use Crown\Make\BatchClosing;
+use Crown\Measure\Kit;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What was filled when a batch was done: $defs/FinishAsk. */
@@ -16,7 +18,9 @@ final class FinishRequest extends FormRequest
             'revision' => 'required|integer|min:1',
             'jars' => 'required|integer|min:1|max:10000',
             'jar_ml' => 'required|numeric|min:1|max:20000',
-            'net_grams' => 'required|numeric|gt:0|max:100000',
+            'net_grams' => 'required_without:full_grams|nullable|numeric|gt:0|max:100000',
+            'full_grams' => 'nullable|numeric|gt:0|max:100000',
+            'jar' => 'nullable|integer',
             'note' => 'present|nullable|string|max:2000',
             'although' => 'nullable|string|max:500',
         ];
@@ -27,17 +31,25 @@ final class FinishRequest extends FormRequest
     {
         return [
             'jars.min' => 'At least one jar was filled.',
+            'net_grams.required_without' => 'What one jar holds, in grams.',
             'net_grams.gt' => 'The net contents of a jar are more than 0 g.',
         ];
     }
 
-    /** @return array{jars: int, jar_ml: float, net_grams: float, note: string} */
+    /** What the jars hold: as it was entered, or as a jar of the kit weighed full says. */
+    public function net(Kit $kit): float
+    {
+        return $this->filled('full_grams')
+            ? BatchClosing::net($this->float('full_grams'), $kit->item($this->integer('jar')))
+            : $this->float('net_grams');
+    }
+
+    /** @return array{jars: int, jar_ml: float, note: string} */
     public function columns(): array
     {
         return [
             'jars' => $this->integer('jars'),
             'jar_ml' => $this->float('jar_ml'),
-            'net_grams' => $this->float('net_grams'),
             'note' => $this->string('note')->value(),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rhythm;
 
+use App\Catalogue\StudioCatalogue;
 use App\Formula\Bench;
 use App\Studio\Day;
 use App\Support\ListRequest;
@@ -17,7 +18,7 @@ final class RoutineController
     /** Each brings all its days along, up to some sixty of them. */
     private const A_PAGE = 20;
 
-    public function __construct(private readonly Bench $bench)
+    public function __construct(private readonly Bench $bench, private readonly StudioCatalogue $catalogue)
     {
     }
 
@@ -81,6 +82,6 @@ final class RoutineController
             ->with(['head', 'batch', 'days'])
             ->findOrFail($id);
 
-        return (new RoutineResource($routine, $this->bench))->toArray();
+        return (new RoutineResource($routine, $this->bench, $this->catalogue->kitchen()->tools))->toArray();
     }
 }

@@ -37,8 +37,8 @@ final class RoutineLinkController
     public function show(string $token, CurrentStudio $studio): JsonResponse
     {
         $id = $this->links->open(LinkKind::Routine, $token);
-        $all = (new RoutineResource(Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days'])->findOrFail($id)))
-            ->toArray();
+        $row = Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days'])->findOrFail($id);
+        $all = (new RoutineResource($row, null, $studio->get()->kitchen()->tools))->toArray();
         $days = is_array($all['days']) ? array_slice($all['days'], 0, self::SHOWN) : [];
 
         return (new JsonResponse([
@@ -48,6 +48,7 @@ final class RoutineLinkController
             'state' => $all['state'],
             'per_week' => $all['per_week'],
             'grams_per_use' => $all['grams_per_use'],
+            'strokes' => $all['strokes'],
             'way' => $all['way'],
             'best_before' => $all['best_before'],
             'store' => $all['store'],

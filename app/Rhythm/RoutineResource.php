@@ -6,15 +6,22 @@ namespace App\Rhythm;
 
 use App\Formula\Bench;
 use Crown\Assessment\Finding;
+use Crown\Measure\Tools;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /** How a batch is used on a head: $defs/Routine. */
 final class RoutineResource extends JsonResource
 {
-    /** @param  Bench|null  $bench where its batch is judged for its head; null in a list, which does not say it */
-    public function __construct(private readonly Routine $routine, private readonly ?Bench $bench = null)
-    {
+    /**
+     * @param  Bench|null  $bench where its batch is judged for its head; null in a list, which does not say it
+     * @param  Tools|null  $tools what it is given with
+     */
+    public function __construct(
+        private readonly Routine $routine,
+        private readonly ?Bench $bench = null,
+        private readonly ?Tools $tools = null,
+    ) {
         parent::__construct($routine);
     }
 
@@ -42,6 +49,7 @@ final class RoutineResource extends JsonResource
             'best_before' => $best?->toDateString() ?? '',
             'store' => is_string($routine->batch->label['store'] ?? null) ? $routine->batch->label['store'] : '',
             'worth_making_grams' => $best === null ? 0.0 : $plan->gramsUntil($best->toDateTimeImmutable()),
+            'strokes' => ($this->tools->pumps[0] ?? null)?->words($routine->grams_per_use) ?? '',
             'uses_in_jar' => $plan->usesInJar(),
             'way' => $routine->way,
             'days' => $routine->days

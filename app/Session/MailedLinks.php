@@ -71,8 +71,17 @@ final class MailedLinks
         $user->update(['password' => $new]);
         Entering::endOthers($user->id, null);
         SecurityLog::write($user->studio_id, $user->name, SecurityKind::Recovered, 'by mail');
+        self::tell($user, 'by a link that was sent by mail');
 
         return $user;
+    }
+
+    /** Tells of a changed password, where mail is sent and there is an address to send it to. */
+    public static function tell(User $user, string $how): void
+    {
+        if (self::canBeSent() && str_contains($user->email, '@')) {
+            defer(static fn (): mixed => Mail::to($user->email)->send(new PasswordSetMail($user->name, $how)));
+        }
     }
 
     private static function count(string $key): void

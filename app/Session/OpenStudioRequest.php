@@ -29,7 +29,7 @@ final class OpenStudioRequest extends FormRequest
             'name.required' => 'What are you called? It stands beside what you do.',
             'studio.required' => 'What is the studio called?',
             'email.required' => 'An address or a name to sign in with.',
-            'password.required' => 'A password, at least 10 characters.',
+            'password.required' => 'A password, at least 12 characters.',
         ];
     }
 }

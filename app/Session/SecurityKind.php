@@ -14,6 +14,7 @@ enum SecurityKind: string
     case Recovered = 'recovered';
     case Codes = 'codes';
     case SessionEnded = 'session-ended';
+    case Denied = 'denied';
     case Invited = 'invited';
     case Joined = 'joined';
     case RoleChanged = 'role-changed';

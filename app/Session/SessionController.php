@@ -106,6 +106,7 @@ final class SessionController
         $user->update(['password' => $new]);
         Entering::endOthers($user->id, $request);
         SecurityLog::write($user->studio_id, $user->name, SecurityKind::Password);
+        MailedLinks::tell($user, 'under Studio');
         Entering::begin($request, $user);
 
         return $this->show();

@@ -64,7 +64,7 @@ final class SessionView
             'date_style' => $studio->date_style,
             'before_selling' => $studio->region()->beforeSelling(),
             'schools' => School::all($studio->schools ?? []),
-            'begins' => Beginnings::of($studio->schools ?? []),
+            'begins' => Beginnings::of($studio->ways()),
             'demo' => $studio->demo,
             'set_up' => $studio->set_up_on !== null,
             'leaving_on' => $studio->leaving_on?->toDateString(),

@@ -19,6 +19,9 @@ final class SignIn
     /** Failures in a minute, of one account from one address. */
     private const OF_ONE = 5;
 
+    /** Failures in an hour, of one account from one address. */
+    private const OF_ONE_IN_AN_HOUR = 60;
+
     /** Failures in a minute, from one address. */
     private const FROM_ONE = 20;
 
@@ -30,8 +33,12 @@ final class SignIn
     {
         $login = Login::spelt($written);
         $ofOne = 'sign-in:'.hash('sha256', $login.'|'.$from);
-        $keys = [$ofOne => self::OF_ONE, 'sign-in-from:'.$from => self::FROM_ONE];
-        foreach ($keys as $key => $most) {
+        $keys = [
+            $ofOne => [self::OF_ONE, 60],
+            $ofOne.':hour' => [self::OF_ONE_IN_AN_HOUR, 3600],
+            'sign-in-from:'.$from => [self::FROM_ONE, 60],
+        ];
+        foreach ($keys as $key => [$most]) {
             if (RateLimiter::tooManyAttempts($key, $most)) {
                 throw new TooManyTries(RateLimiter::availableIn($key));
             }
@@ -39,8 +46,8 @@ final class SignIn
         $user = User::query()->where('email', $login)->first();
         $fits = Hash::check($password, $user->password ?? self::NOBODY);
         if ($user === null || ! $fits) {
-            foreach (array_keys($keys) as $key) {
-                RateLimiter::hit($key);
+            foreach ($keys as $key => [, $seconds]) {
+                RateLimiter::hit($key, $seconds);
             }
             if ($user !== null) {
                 SecurityLog::write($user->studio_id, $user->name, SecurityKind::Failed);
@@ -48,6 +55,7 @@ final class SignIn
             throw Refused::because('email', 'This address and password do not belong together.');
         }
         RateLimiter::clear($ofOne);
+        RateLimiter::clear($ofOne.':hour');
         SecurityLog::write($user->studio_id, $user->name, SecurityKind::SignedIn);
 
         return $user;

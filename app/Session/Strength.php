@@ -9,7 +9,7 @@ use App\Support\Refused;
 /** Whether a password is one that others would guess. */
 final class Strength
 {
-    public const SHORTEST = 10;
+    public const SHORTEST = 12;
 
     /** Bytes that are compared; what follows would count for nothing. */
     public const LONGEST = 72;

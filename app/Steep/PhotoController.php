@@ -76,6 +76,8 @@ final class PhotoController
     /** @return array<string, mixed> */
     private function view(int $steep): array
     {
-        return (new SteepResource(Steep::whole($steep), $this->catalogue->get()))->toArray();
+        $tools = $this->catalogue->kitchen()->tools;
+
+        return (new SteepResource(Steep::whole($steep), $this->catalogue->get(), $tools))->toArray();
     }
 }

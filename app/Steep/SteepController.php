@@ -150,6 +150,8 @@ final class SteepController
     /** @return array<string, mixed> */
     private function page(int $id): array
     {
-        return (new SteepResource(Steep::whole($id), $this->catalogue->get()))->toArray();
+        $tools = $this->catalogue->kitchen()->tools;
+
+        return (new SteepResource(Steep::whole($id), $this->catalogue->get(), $tools))->toArray();
     }
 }

@@ -42,6 +42,8 @@ final class SteepEventController
     /** @return array<string, mixed> */
     private function view(int $id): array
     {
-        return (new SteepResource(Steep::whole($id), $this->catalogue->get()))->toArray();
+        $tools = $this->catalogue->kitchen()->tools;
+
+        return (new SteepResource(Steep::whole($id), $this->catalogue->get(), $tools))->toArray();
     }
 }

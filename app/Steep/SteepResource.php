@@ -7,6 +7,7 @@ namespace App\Steep;
 use App\Pantry\WhereUsed;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
+use Crown\Measure\Tools;
 use Crown\Steep\Entry;
 use Crown\Steep\Herb;
 use Crown\Steep\Signs;
@@ -24,8 +25,11 @@ final class SteepResource extends JsonResource
 
     private readonly SteepPlan $plan;
 
-    public function __construct(private readonly Steep $steep, private readonly Catalogue $catalogue)
-    {
+    public function __construct(
+        private readonly Steep $steep,
+        private readonly Catalogue $catalogue,
+        private readonly Tools $tools,
+    ) {
         parent::__construct($steep);
         $this->retention = PastSteeps::retention($steep, $catalogue);
         $this->plan = $steep->plan($catalogue, null, $this->retention);
@@ -46,7 +50,7 @@ final class SteepResource extends JsonResource
             'water_left_grams' => $this->plan->water->leftGrams(),
             'dry' => $this->plan->water->isDry(),
             'signs' => Signs::of($this->plan),
-            'strain_steps' => array_map(self::strainStep(...), Straining::steps($this->plan)),
+            'strain_steps' => array_map(self::strainStep(...), Straining::steps($this->plan, $this->tools)),
             'events' => array_values($this->steep->events->map($this->event(...))->all()),
             'photos' => array_values($this->steep->photos->map(self::photo(...))->all()),
             'measured' => $this->measured(),

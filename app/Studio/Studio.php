@@ -8,6 +8,7 @@ use Crown\Head\Season;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kit;
 use Crown\Measure\Kitchen;
+use Crown\Measure\Ways;
 use Crown\Papers\Region;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -88,9 +89,15 @@ final class Studio extends Model
         return Region::of($this->country);
     }
 
+    /** The sides it took where makers disagree. */
+    public function ways(): Ways
+    {
+        return Ways::of($this->schools ?? []);
+    }
+
     /** What this studio measures with. */
     public function kitchen(): Kitchen
     {
-        return $this->ownKit()->kitchen(CupSize::from($this->cup), $this->scale_grams, $this->bowl_ml);
+        return $this->ownKit()->kitchen(CupSize::from($this->cup), $this->scale_grams, $this->bowl_ml, $this->ways());
     }
 }

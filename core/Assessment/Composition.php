@@ -95,7 +95,7 @@ final readonly class Composition
     private static function airFor(Formula $formula, Context $context): float
     {
         return $formula->kind === ProductKind::WhippedButter
-            ? Whipping::airIn(self::of($formula->withSize(Size::asWritten()), $context), $context->experience)
+            ? Whipping::airIn(self::of($formula->withSize(Size::asWritten()), $context), $context)
             : 0.0;
     }
 

@@ -7,6 +7,7 @@ namespace Crown\Assessment;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Band;
 use Crown\Measure\Months;
+use Crown\Measure\Place;
 use Crown\Measure\Property;
 use Crown\Measure\Temperature;
 
@@ -17,7 +18,7 @@ final readonly class ShelfLife
     public const COUNTS_ALONE = 0.05;
 
     /** °C of a household fridge. */
-    public const FRIDGE = 5.0;
+    public const FRIDGE = Place::FRIDGE;
 
     /** Cold lengthens a life so many times at most: oils that have begun to turn go on in the fridge. */
     private const MOST_BY_COLD = 1.5;

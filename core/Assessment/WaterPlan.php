@@ -9,6 +9,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Property;
+use Crown\Measure\School;
 use JsonSerializable;
 
 /**
@@ -30,21 +31,15 @@ final readonly class WaterPlan implements JsonSerializable
             WaterClass::Dry => [
                 'Nothing more. Keep water out of it: dry hands, dry jars, no shower shelf. An antioxidant is advised.',
             ],
-            WaterClass::WetInUse => [
-                'A dry spatula or a pump, and a dry place.',
-                'Or an oil-soluble, broad-spectrum preservative.',
-            ],
+            WaterClass::WetInUse => $this->isWay('always')
+                ? ['An oil-soluble, broad-spectrum preservative.', 'Or a dry spatula or a pump, and a dry place.']
+                : ['A dry spatula or a pump, and a dry place.', 'Or an oil-soluble, broad-spectrum preservative.'],
             WaterClass::Traces => [
                 'Show that it is dry.',
                 'Or an oil-soluble, broad-spectrum preservative.',
                 'As it is: at most 3 months, kept cool.',
             ],
-            WaterClass::Free => [
-                'Take the water out: dry the plant first, or use an oil extract in its place.',
-                'Or make it an emulsion: an emulsifier for the water there is, and a broad-spectrum preservative.',
-                'Or, for your own use only, freeze it in portions: 30 days, thawed as needed, never frozen again. '
-                    .'Never for sale, a child or broken skin.',
-            ],
+            WaterClass::Free => $this->free(),
             WaterClass::Spirit => [
                 'Nothing more: so much alcohol keeps its water. Close it tightly, away from flame and children.',
                 'Less than a fifth of alcohol in the water, by volume, keeps nothing.',
@@ -55,6 +50,27 @@ final readonly class WaterPlan implements JsonSerializable
                 'Until tested: at most 3 months.',
             ],
         };
+    }
+
+    /** @return list<string> what may be done with free water: freezing comes first for whoever keeps to it, for herself */
+    private function free(): array
+    {
+        $formula = $this->subject->formula();
+        $frozen = 'For your own use only, freeze it in portions: 30 days, thawed as needed, never frozen again. Never '
+            .'for sale, a child or broken skin.';
+        $others = [
+            'Take the water out: dry the plant first, or use an oil extract in its place.',
+            'Or make it an emulsion: an emulsifier for the water there is, and a broad-spectrum preservative.',
+        ];
+
+        return $this->isWay('frozen') && ! $formula->forSale && ! $formula->audience->isChild()
+            ? [$frozen, 'Or '.lcfirst($others[0]), $others[1]]
+            : [...$others, 'Or, for'.substr($frozen, 3)];
+    }
+
+    private function isWay(string $option): bool
+    {
+        return $this->subject->context->kitchen->ways->is(School::Preserving, $option);
     }
 
     /** @return list<array<string, mixed>> every preservative of the catalogue, those that fit first */

@@ -6,6 +6,8 @@ namespace Crown\Assessment;
 
 use Crown\Formula\ProductKind;
 use Crown\Measure\Band;
+use Crown\Measure\Kitchen;
+use Crown\Measure\School;
 use JsonSerializable;
 
 /**
@@ -26,7 +28,23 @@ final readonly class Whipping implements JsonSerializable
     private const PEAK = [0.6, 0.8, 1.0];
 
     /** The two ways that makers hold to, and how long each beats, minutes. */
-    private const SCHOOLS = ['short, fluffy' => 10.0, 'long, soft as a lotion' => 30.0];
+    private const SHORT = 'short, fluffy';
+
+    private const LONG = 'long, soft as a lotion';
+
+    private const SCHOOLS = [self::SHORT => 10.0, self::LONG => 30.0];
+
+    /**
+     * How long a maker beats: as she likes with her mixer, else as the side she took does, minutes.
+     */
+    public static function minutes(Kitchen $kitchen): float
+    {
+        $liked = $kitchen->tools->mixer->minutes ?? 0.0;
+
+        $way = $kitchen->ways->is(School::Whipping, 'long') ? self::LONG : self::SHORT;
+
+        return $liked > 0.0 ? $liked : self::SCHOOLS[$way];
+    }
 
     /**
      * @param  float  $coldest °C of the bowl from which it is soft enough
@@ -56,23 +74,23 @@ final readonly class Whipping implements JsonSerializable
     }
 
     /**
-     * Air in the jars of a whipped butter, beaten as the short school does, as a fraction of its volume before; none in
+     * Air in the jars of a whipped butter, beaten as its maker does, as a fraction of its volume before; none in
      * anything else, nor where it takes none.
      */
-    public static function airIn(Composition $composition, Experience $experience): float
+    public static function airIn(Composition $composition, Context $context): float
     {
         if ($composition->formula->kind !== ProductKind::WhippedButter || $composition->counted() === []) {
             return 0.0;
         }
         $family = TextureFamily::of($composition);
         $whipping = self::of(
-            Texture::of($composition, $experience->texture($family)),
+            Texture::of($composition, $context->experience->texture($family)),
             $composition->totalGrams,
             $composition->density(),
-            $experience->overrun($family),
+            $context->experience->overrun($family),
         );
 
-        return $whipping->isPossible() ? $whipping->air(self::PEAK_MINUTES)->best : 0.0;
+        return $whipping->isPossible() ? $whipping->air(self::minutes($context->kitchen))->best : 0.0;
     }
 
     /**

@@ -19,6 +19,8 @@ use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
+use Crown\Measure\School;
+use Crown\Measure\Ways;
 use Crown\Measure\WrittenAmount;
 
 /**
@@ -62,6 +64,7 @@ final readonly class FirstFormula
         private Catalogue $catalogue,
         private Profile $head,
         private Season $season = Season::Any,
+        private ?Ways $ways = null,
     ) {
     }
 
@@ -191,6 +194,10 @@ final readonly class FirstFormula
                 1.0,
                 'Water feeds microbes: a broad preservative, within its pH. For sale a challenge test comes first.',
             );
+        }
+        $watered = [ProductKind::ConditionerBar, ProductKind::RinseOutBalm, ProductKind::Emulsion];
+        if ($this->ways?->is(School::Preserving, 'always') === true && ! in_array($kind, $watered, true)) {
+            $add('caprylyl-glycol-phenoxyethanol', 1.0, 'Your way: always preserved. It dissolves in oil.');
         }
         if ($kind === ProductKind::WhippedButter) {
             $add('arrowroot', 4.0, 'Takes the grease out of the feel; sift it in last.');

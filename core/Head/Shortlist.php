@@ -13,6 +13,8 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\Route;
 use Crown\Measure\Property;
+use Crown\Measure\School;
+use Crown\Measure\Ways;
 
 /** Which ingredients serve a need on this head, evidence first. Method page: docs/methods/fit.md. */
 final readonly class Shortlist
@@ -20,12 +22,16 @@ final readonly class Shortlist
     /** What a step of weight outside the target costs, in steps of evidence. */
     private const WEIGHT_COST = 0.5;
 
-    /** @param  list<string>  $atHand ids of what stands in the cupboard */
+    /**
+     * @param  list<string>  $atHand ids of what stands in the cupboard
+     * @param  Ways|null  $ways whether essential oils are used at all; null asks nobody
+     */
     public function __construct(
         private Catalogue $catalogue,
         private Profile $head,
         private Season $season = Season::Any,
         private array $atHand = [],
+        private ?Ways $ways = null,
     ) {
     }
 
@@ -87,6 +93,9 @@ final readonly class Shortlist
         $refused = array_values(array_filter($avoid, $ingredient->answersTo(...)));
 
         return match (true) {
+            $ingredient->kind === IngredientKind::EssentialOil && $this->ways?->is(School::Scents, 'none') === true => [
+                'You use no essential oils (Studio, Ways).',
+            ],
             $ingredient->provenance->withdrawn !== '' => ['Must not be used: '.$ingredient->provenance->withdrawn],
             $refused !== [] => [sprintf('Bears %s.', $refused[0])],
             $evidence->grade === 0 => ['No basis was found. '.$evidence->found],

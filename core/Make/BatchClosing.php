@@ -8,12 +8,31 @@ use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Context;
 use Crown\Formula\Formula;
+use Crown\Measure\KitItem;
+use Crown\Measure\KitKind;
 
 /** Whether a batch may be closed, and what it truly is then. Method page: docs/methods/making.md. */
 final class BatchClosing
 {
     /** What the jars hold may come to so much more than was weighed: a scale at the counter is no better, g. */
     private const SCALES_DIFFER = 1.0;
+
+    /**
+     * Net contents of a jar that was weighed full with its lid, by what the kit says that it weighs empty.
+     *
+     * @param  float  $fullGrams g
+     *
+     * @throws MakeError where the kit does not say it, or it was not full
+     */
+    public static function net(float $fullGrams, ?KitItem $jar): float
+    {
+        $tare = $jar?->kind === KitKind::Jar ? $jar->figure('tare_grams') : 0.0;
+        if ($jar === null || $tare <= 0.0) {
+            throw MakeError::noTare();
+        }
+
+        return $fullGrams > $tare ? round($fullGrams - $tare, 3) : throw MakeError::notFull($jar->name, $tare);
+    }
 
     /**
      * What was weighed, judged anew.

@@ -57,6 +57,25 @@ final class MakeError extends Problem
         );
     }
 
+    public static function notFull(string $jar, float $tareGrams): self
+    {
+        return new self(
+            'full_grams',
+            'not-full',
+            sprintf('%s weighs %g g empty: weighed full it is more than that.', $jar, $tareGrams),
+            ['jar' => $jar, 'tare_grams' => $tareGrams],
+        );
+    }
+
+    public static function noTare(): self
+    {
+        return new self(
+            'full_grams',
+            'no-tare',
+            'What this jar weighs empty is not written down: enter the net contents.',
+        );
+    }
+
     public static function notWithin(string $from): self
     {
         return new self(

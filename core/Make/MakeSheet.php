@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Crown\Make;
 
 use Crown\Assessment\Assessment;
+use Crown\Assessment\Checks\BowlSize;
 use Crown\Assessment\Portion;
 use Crown\Assessment\WaterCap;
 use Crown\Assessment\WaterClass;
+use Crown\Assessment\Whipping;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
@@ -25,6 +27,11 @@ final readonly class MakeSheet
 
     /** A room, °C: what whips above it is not chilled. */
     private const ROOM = 21.0;
+
+    /** Minutes of the short way of whipping, and from which it is meant to fall. */
+    private const SHORT_MINUTES = 10.0;
+
+    private const FALLS_AFTER = 20.0;
 
     /** A line is off by no more than this share of its target. */
     private const MOST = 0.1;
@@ -113,7 +120,7 @@ final readonly class MakeSheet
         if ($has(Phase::Melt)) {
             $tasks[] = new Task(
                 TaskKind::Melt,
-                'Melt the melt phase in a bowl over hot water, foil or lid on.',
+                sprintf('Melt the melt phase in %s, foil or lid on.', $this->overWater()),
                 sprintf(
                     'All clear at about %d °C, no grains left. Hot oil and steam burn; never leave it on heat.',
                     $this->meltCelsius(),
@@ -139,11 +146,7 @@ final readonly class MakeSheet
         if ($has(Phase::WhipIn)) {
             $tasks[] = new Task(TaskKind::Sift, 'Sift in the powders and whip briefly.', 'No white specks.');
         }
-        $tasks[] = new Task(
-            TaskKind::Fill,
-            $kind->isSolid() ? 'Fill the jars before it sets.' : 'Fill the bottles through a funnel.',
-            'Each container looked at: no chip, no crack, rim wiped.',
-        );
+        $tasks[] = $this->fill($kind);
         $tasks[] = new Task(
             TaskKind::Label,
             'Close, label with lot and date, keep one small jar back as the sample.',
@@ -151,6 +154,84 @@ final readonly class MakeSheet
         );
 
         return $tasks;
+    }
+
+    /** Her own bowl and pan where they are large enough, with what the bowl weighs empty. */
+    private function overWater(): string
+    {
+        $tools = $this->kitchen->tools;
+        $bowl = $tools->bowlFor(BowlSize::needed($this->assessment->subject)->best, true);
+        $pan = $bowl === null ? null : $tools->panFor($bowl);
+        $tare = $bowl->tareGrams ?? 0.0;
+        $empty = $tare > 0.0 ? sprintf(' (%s g empty)', Amount::number($tare)) : '';
+        $in = $pan === null ? '' : ' in '.$pan->name;
+
+        return ($bowl->name ?? 'a bowl').$empty.' over hot water'.$in;
+    }
+
+    /** A bar is poured into moulds, of which hers are counted out; all else into jars or bottles. */
+    private function fill(ProductKind $kind): Task
+    {
+        $composition = $this->assessment->subject->composition;
+        $millilitres = $composition->totalGrams->best / $composition->density();
+        $mould = $kind === ProductKind::ConditionerBar ? $this->kitchen->tools->mouldFor($millilitres) : null;
+        if ($mould === null) {
+            return new Task(
+                TaskKind::Fill,
+                match (true) {
+                    $kind === ProductKind::ConditionerBar => 'Pour it into the moulds before it sets.',
+                    $kind->isSolid() => 'Fill the jars before it sets.',
+                    default => 'Fill the bottles through a funnel.',
+                },
+                'Each container looked at: no chip, no crack, rim wiped.',
+            );
+        }
+        $bars = (int) floor($millilitres / $mould->millilitres + 1e-9);
+
+        return new Task(
+            TaskKind::Fill,
+            $bars < 1
+                ? sprintf('Pour it into %s: it is less than one bar.', $mould->name)
+                : sprintf(
+                    'Pour it into %s before it sets: %d %s of about %s g%s.',
+                    $mould->name,
+                    $bars,
+                    $bars === 1 ? 'bar' : 'bars',
+                    Amount::number(round($mould->millilitres * $composition->density())),
+                    $bars > $mould->hollows ? sprintf(', in %d rounds', (int) ceil($bars / $mould->hollows)) : '',
+                ),
+            'Each hollow dry and clean. A bar comes out when it is cold through and its edge has let go.',
+        );
+    }
+
+    /** Where a thermometer has to be under a limit: hers by name, read low by half of what it shows steps of. */
+    private function atMost(float $celsius): string
+    {
+        $own = $this->kitchen->tools->thermometer;
+
+        return $own === null
+            ? sprintf('At or under %g °C on the probe.', $celsius)
+            : sprintf(
+                'At or under %s °C on %s%s.',
+                Amount::number($own->atMost($celsius)),
+                $own->name,
+                $own->stepCelsius > 0.0 ? sprintf(', which shows steps of %s', Amount::number($own->stepCelsius)) : '',
+            );
+    }
+
+    /** How long, with what. */
+    private function whipped(): string
+    {
+        $minutes = Whipping::minutes($this->kitchen);
+        $mixer = $this->kitchen->tools->mixer;
+
+        return sprintf(
+            'whip %s at medium speed%s',
+            $minutes === self::SHORT_MINUTES
+                ? '8 to 12 minutes'
+                : sprintf('about %s minutes', Amount::number($minutes)),
+            $mixer === null ? '' : ' with '.$mixer->name,
+        );
     }
 
     /** Only an emulsion is joined hot; water that nothing holds stays apart whatever is done. */
@@ -185,19 +266,24 @@ final readonly class MakeSheet
         return new Task(
             TaskKind::Whip,
             match (true) {
-                ! $whipping->isPossible() => 'Chill it, and whip it 8 to 12 minutes at medium speed; it is hardly one '
-                    .'that takes air.',
+                ! $whipping->isPossible() => sprintf(
+                    'Chill it, and %s; it is hardly one that takes air.',
+                    $this->whipped(),
+                ),
                 $whipping->coldest >= self::ROOM => sprintf(
-                    'Let it cool to %s, no colder, then whip 8 to 12 minutes at medium speed.',
+                    'Let it cool to %s, no colder, then %s.',
                     $window,
+                    $this->whipped(),
                 ),
                 default => sprintf(
-                    'Chill to %s, until the rim is firm and the middle gives to a finger, then whip 8 to 12 minutes '
-                        .'at medium speed.',
+                    'Chill to %s, until the rim is firm and the middle gives to a finger, then %s.',
                     $window,
+                    $this->whipped(),
                 ),
             },
-            'Soft peaks. Stop before it begins to fall.',
+            Whipping::minutes($this->kitchen) > self::FALLS_AFTER
+                ? 'Soft as a lotion: it has lost height again, and fills fewer jars.'
+                : 'Soft peaks. Stop before it begins to fall.',
         );
     }
 
@@ -208,7 +294,7 @@ final readonly class MakeSheet
             return new Task(
                 TaskKind::CoolDown,
                 'Stir in the cool-down phase; nothing here needs heat.',
-                sprintf('At or under %d °C on the probe.', self::GATE),
+                $this->atMost(self::GATE),
             );
         }
         $coolest = (int) ceil($this->assessment->subject->texture->coolestPour() + 1.0);
@@ -217,7 +303,7 @@ final readonly class MakeSheet
             ? new Task(
                 TaskKind::CoolDown,
                 'Let it cool, then stir in the cool-down phase.',
-                sprintf('At or under %d °C on the probe.', self::GATE),
+                $this->atMost(self::GATE),
             )
             : new Task(
                 TaskKind::CoolDown,
@@ -227,8 +313,9 @@ final readonly class MakeSheet
                     $coolest,
                 ),
                 sprintf(
-                    'About %d °C on the probe. It sets before %d °C; some of the scent is lost.',
+                    'About %d °C on %s. It sets before %d °C; some of the scent is lost.',
                     $coolest,
+                    $this->kitchen->tools->thermometer->name ?? 'the probe',
                     self::GATE,
                 ),
             );

@@ -83,7 +83,19 @@ final readonly class Kit
 
     public function has(int $id): bool
     {
-        return array_filter($this->items, static fn (KitItem $i): bool => $i->id === $id) !== [];
+        return $this->item($id) !== null;
+    }
+
+    /** The thing of this number; null for none. */
+    public function item(int $id): ?KitItem
+    {
+        foreach ($this->items as $item) {
+            if ($item->id === $id) {
+                return $item;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<KitItem> */
@@ -92,14 +104,32 @@ final readonly class Kit
         return array_values(array_filter($this->items, static fn (KitItem $i): bool => $i->kind === $kind));
     }
 
+    /** @return list<Place> her own, or what stands in most homes while she has named none */
+    public function places(): array
+    {
+        $own = array_map(static fn (KitItem $i): Place => new Place(
+            $i->name,
+            $i->figure('summer_celsius'),
+            $i->figure('winter_celsius'),
+            $i->choice('wet') === 'wet',
+            true,
+        ), $this->of(KitKind::Place));
+
+        return $own === [] ? Place::usual() : $own;
+    }
+
     /**
      * What amounts are turned into grams with.
      *
      * @param  float  $scaleGrams where no scale is in the kit
      * @param  float  $bowlMillilitres where no bowl is
      */
-    public function kitchen(CupSize $cup, float $scaleGrams, float $bowlMillilitres): Kitchen
-    {
+    public function kitchen(
+        CupSize $cup,
+        float $scaleGrams,
+        float $bowlMillilitres,
+        ?Ways $ways = null,
+    ): Kitchen {
         $scales = array_map(
             static fn (KitItem $i): Scale => new Scale($i->figure('step_grams'), $i->figure('most_grams'), $i->name),
             $this->of(KitKind::Scale),
@@ -107,6 +137,9 @@ final readonly class Kit
         $bare = new Kitchen($cup, $scaleGrams, [], $bowlMillilitres, $scales);
         $drops = [];
         foreach ($this->of(KitKind::Dropper) as $i) {
+            if ($i->isPump()) {
+                continue;
+            }
             $grams = $i->figure('grams');
             $step = $bare->stepFor($grams);
             $drops[$i->substance] = new DropCalibration((int) $i->figure('drops'), $grams, $step);
@@ -127,6 +160,8 @@ final readonly class Kit
             $bowls === [] ? $bowlMillilitres : max($bowls),
             $scales,
             $spoons,
+            Tools::of($this),
+            $ways ?? Ways::safer(),
         );
     }
 }

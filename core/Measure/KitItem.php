@@ -75,6 +75,17 @@ final readonly class KitItem implements JsonSerializable
         return $this->figures[$field] ?? 0.0;
     }
 
+    public function choice(string $field): string
+    {
+        return $this->choices[$field] ?? '';
+    }
+
+    /** Whether it gives strokes, not drops. */
+    public function isPump(): bool
+    {
+        return $this->kind === KitKind::Dropper && $this->choice('sort') === 'pump';
+    }
+
     /** @return array<string, int|float|string> */
     public function jsonSerialize(): array
     {

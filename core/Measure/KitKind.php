@@ -26,7 +26,10 @@ enum KitKind: string
             'most_grams' => ['Carries at most', 'g', 1.0, 100_000.0, true],
         ],
         'thermometer' => ['step_celsius' => ['Shows steps of', '°C', 0.1, 10.0, false]],
-        'bowl' => ['millilitres' => ['Holds to the rim', 'ml', 10.0, 100_000.0, true]],
+        'bowl' => [
+            'millilitres' => ['Holds to the rim', 'ml', 10.0, 100_000.0, true],
+            'tare_grams' => ['Empty', 'g', 1.0, 20_000.0, false],
+        ],
         'pan' => ['millilitres' => ['Holds to the rim', 'ml', 10.0, 100_000.0, false]],
         'jar' => [
             'brim_ml' => ['Holds to the brim', 'ml', 1.0, 20_000.0, true],
@@ -42,7 +45,7 @@ enum KitKind: string
             'millilitres' => ['Each holds', 'ml', 1.0, 5_000.0, true],
         ],
         'dropper' => [
-            'drops' => ['Drops counted', '', 1.0, 10_000.0, true],
+            'drops' => ['Drops or strokes counted', '', 1.0, 10_000.0, true],
             'grams' => ['They weighed', 'g', 0.001, 1_000.0, true],
         ],
         'spoon' => ['grams' => ['One filling weighs', 'g', 0.1, 2_000.0, true]],
@@ -58,6 +61,8 @@ enum KitKind: string
     private const CHOICES = [
         'thermometer' => ['sort' => ['Sort', ['probe', 'kitchen']]],
         'bowl' => ['material' => ['Of', ['glass', 'steel', 'plastic', 'ceramic']]],
+        'dropper' => ['sort' => ['Sort', ['dropper', 'pump']]],
+        'strainer' => ['weave' => ['Of', ['coarse', 'fine', 'cloth', 'bag', 'paper']]],
         'spoon' => ['unit' => ['Which', ['tsp', 'tbsp', 'cup']]],
         'mixer' => ['sort' => ['Sort', ['hand', 'stand', 'whisk']]],
         'place' => ['wet' => ['Air', ['dry', 'wet']]],

@@ -6,10 +6,12 @@ namespace Crown\Measure;
 
 /**
  * What the maker works with: the cup's size, the scale's resolution, calibrated droppers by substance name, the largest
- * bowl.
+ * bowl, what else stands in the kitchen, and the sides taken where makers disagree.
  */
 final readonly class Kitchen
 {
+    public Ways $ways;
+
     /**
      * @param  array<string, DropCalibration>  $calibrations keyed by substance name
      * @param  float  $scaleGrams resolution, g
@@ -26,7 +28,10 @@ final readonly class Kitchen
         public float $bowlMillilitres = 0.0,
         public array $scales = [],
         public array $spoons = [],
+        public Tools $tools = new Tools(),
+        ?Ways $ways = null,
     ) {
+        $this->ways = $ways ?? Ways::safer();
         if (! is_finite($scaleGrams) || $scaleGrams <= 0.0 || $scaleGrams > 100.0) {
             throw MeasureError::badScale($scaleGrams);
         }

@@ -19,6 +19,13 @@ enum School: string
     case Place = 'place';
     case Rhythm = 'rhythm';
     case Cold = 'cold';
+    case Preserving = 'preserving';
+    case Scents = 'scents';
+    case Measuring = 'measuring';
+    case Whipping = 'whipping';
+    case Body = 'body';
+    case Order = 'order';
+    case Herbs = 'herbs';
 
     /** Options by key: what it is called, and what it costs. */
     private const OPTIONS = [
@@ -54,6 +61,35 @@ enum School: string
             'shelf' => ['On a cool shelf', 'Nothing to remember; it ages twice as fast as ten degrees cooler.'],
             'fridge' => ['In the fridge', 'It lives up to half as long again; butters set hard.'],
         ],
+        'preserving' => [
+            'water' => ['Where water is, or can get in', 'Dry oils stay plain; they have to be kept dry.'],
+            'always' => ['Always', 'About one per cent of everything is then no oil; a wet finger matters less.'],
+            'frozen' => ['Frozen in portions instead', '30 days, for yourself alone: never sold, never for a child.'],
+        ],
+        'scents' => [
+            'none' => ['None at all', 'It smells of its oils; nothing has to be counted by the drop.'],
+            'some' => ['Some, within their limits', 'Each drop counts against age, scalp and its own limit.'],
+        ],
+        'measuring' => [
+            'grams' => ['In grams', 'It needs a scale; a share is then known within a per cent or two of itself.'],
+            'spoons' => ['In spoons and drops', 'It needs none; a spoon is known within 10 to 12 per cent.'],
+        ],
+        'whipping' => [
+            'short' => ['Short, until it is fluffy', 'About ten minutes: the most air, and the most jars.'],
+            'long' => ['Long, soft as a lotion', 'About half an hour: more than half of the air is lost again.'],
+        ],
+        'body' => [
+            'whipped' => ['Whipped', 'Soft to take; a full jar weighs little more than half of what it weighs poured.'],
+            'poured' => ['Poured', 'A full jar; it is firm, hard in the cold, and grains where it cools slowly.'],
+        ],
+        'order' => [
+            'cream-oil' => ['Water, cream, then oil', 'The oil lies outermost and seals; it feels greasier.'],
+            'oil-cream' => ['Water, oil, then cream', 'It feels lighter; less of the cream reaches the hair.'],
+        ],
+        'herbs' => [
+            'one' => ['One herb at a time', 'What helps or itches can be told: two weeks each.'],
+            'many' => ['Many together', 'One jar for all; nobody can tell which of them did it.'],
+        ],
     ];
 
     private const QUESTIONS = [
@@ -65,6 +101,13 @@ enum School: string
         'place' => 'Where it goes',
         'rhythm' => 'How often',
         'cold' => 'Where it stands',
+        'preserving' => 'Preserving',
+        'scents' => 'Essential oils',
+        'measuring' => 'Measuring',
+        'whipping' => 'Whipping',
+        'body' => 'Butters',
+        'order' => 'Layers on the lengths',
+        'herbs' => 'How many herbs',
     ];
 
     public function question(): string

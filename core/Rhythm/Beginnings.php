@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Crown\Rhythm;
 
 use Crown\Assessment\ShelfLife;
+use Crown\Formula\ProductKind;
 use Crown\Measure\School;
+use Crown\Measure\Ways;
 use Crown\Steep\SteepMethod;
 use JsonSerializable;
 
@@ -15,57 +17,70 @@ use JsonSerializable;
  */
 final readonly class Beginnings implements JsonSerializable
 {
-    /**
-     * @param  string  $form of a plant: dried or fresh
-     * @param  float  $storageCelsius °C
-     * @param  int  $perWeek applications
-     * @param  float  $gramsPerUse g
-     * @param  string  $way of using it; "" for scalp and lengths
-     */
-    private function __construct(
-        public SteepMethod $method,
-        public string $form,
-        public bool $pressed,
-        public float $storageCelsius,
-        public int $perWeek,
-        public float $gramsPerUse,
-        public string $way,
-    ) {
+    private const LENGTHS = 'Lengths only';
+
+    /** After water, in either order. */
+    private const LAYERS = [
+        'cream-oil' => 'After water and a cream, as the last',
+        'oil-cream' => 'After water, and a cream over it',
+    ];
+
+    /** @param  Ways  $ways of the studio */
+    private function __construct(private Ways $ways)
+    {
     }
 
-    /** @param  array<array-key, mixed>  $chosen options by school, as a studio keeps them */
-    public static function of(array $chosen): self
+    public static function of(Ways $ways): self
     {
-        $schools = School::all($chosen);
-        $daily = $schools[School::Rhythm->value] === 'daily';
+        return new self($ways);
+    }
 
-        return new self(
-            match (true) {
-                $schools[School::Heat->value] === 'warm' => SteepMethod::WaterBath,
-                $schools[School::Straining->value] === 'left' => SteepMethod::LeaveIn,
-                $schools[School::Light->value] === 'sun' => SteepMethod::SunnySill,
-                default => SteepMethod::ColdDark,
-            },
-            $schools[School::Plant->value],
-            $schools[School::Pressing->value] === 'pressed',
-            $schools[School::Cold->value] === 'fridge' ? ShelfLife::FRIDGE : 20.0,
-            $daily ? 7 : 2,
-            $daily ? 1.0 : 3.0,
-            $schools[School::Place->value] === 'lengths' ? 'Lengths only' : '',
-        );
+    public function method(): SteepMethod
+    {
+        return match (true) {
+            $this->ways->is(School::Heat, 'warm') => SteepMethod::WaterBath,
+            $this->ways->is(School::Straining, 'left') => SteepMethod::LeaveIn,
+            $this->ways->is(School::Light, 'sun') => SteepMethod::SunnySill,
+            default => SteepMethod::ColdDark,
+        };
+    }
+
+    /** Where a new formula stands, °C. */
+    public function storageCelsius(): float
+    {
+        return $this->ways->is(School::Cold, 'fridge') ? ShelfLife::FRIDGE : 20.0;
+    }
+
+    /** How a product of a kind is used, in words; "" for scalp and lengths. */
+    public function way(ProductKind $kind): string
+    {
+        return match (true) {
+            $kind === ProductKind::SealingOil => self::LAYERS[$this->ways->chosen(School::Order)],
+            $this->ways->is(School::Place, 'lengths') => self::LENGTHS,
+            default => '',
+        };
     }
 
     /** @return array<string, mixed> $defs/Beginnings */
     public function jsonSerialize(): array
     {
+        $daily = $this->ways->is(School::Rhythm, 'daily');
+        $ways = [];
+        foreach (ProductKind::cases() as $kind) {
+            $ways[$kind->value] = $this->way($kind);
+        }
+
         return [
-            'method' => $this->method->value,
-            'form' => $this->form,
-            'pressed' => $this->pressed,
-            'storage_c' => $this->storageCelsius,
-            'per_week' => $this->perWeek,
-            'grams_per_use' => $this->gramsPerUse,
-            'way' => $this->way,
+            'method' => $this->method()->value,
+            'form' => $this->ways->chosen(School::Plant),
+            'pressed' => $this->ways->is(School::Pressing, 'pressed'),
+            'one_herb' => $this->ways->is(School::Herbs, 'one'),
+            'storage_c' => $this->storageCelsius(),
+            'kind' => ($this->ways->is(School::Body, 'poured') ? ProductKind::Balm : ProductKind::WhippedButter)->value,
+            'spoons' => $this->ways->is(School::Measuring, 'spoons'),
+            'per_week' => $daily ? 7 : 2,
+            'grams_per_use' => $daily ? 1.0 : 3.0,
+            'ways' => $ways,
         ];
     }
 }

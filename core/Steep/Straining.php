@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Measure\Tools;
+use Crown\Measure\Weave;
+
 /**
  * How a steep is strained, step by step, from its particle size, its water and its jar. Method page:
  * docs/methods/straining.md.
  */
 final class Straining
 {
-    /** @return list<StrainStep> in their order */
-    public static function steps(SteepPlan $plan): array
+    /**
+     * @param  Tools|null  $own what the maker strains with, as far as it is known
+     * @return list<StrainStep> in their order
+     */
+    public static function steps(SteepPlan $plan, ?Tools $own = null): array
     {
         $steps = [self::settling($plan)];
         if ($plan->charge->hasFines()) {
@@ -21,7 +27,7 @@ final class Straining
                 'The fines lie at the bottom; what was settled stays settled only while it is not shaken.',
             );
         }
-        $steps[] = self::cloth($plan);
+        $steps[] = self::withOwn(self::cloth($plan), $plan, $own ?? new Tools());
         $steps[] = new StrainStep(
             'bowl',
             $plan->vessel->isNarrow()
@@ -104,13 +110,6 @@ final class Straining
 
     private static function cloth(SteepPlan $plan): StrainStep
     {
-        $coarse
-            = array_filter(
-                $plan->charge->herbs,
-                static fn (Herb $h): bool => $h->form !== 'seed'
-                    && ! ($h->form === 'dried' && $h->preparation === Preparation::None),
-            ) === [];
-
         return match (true) {
             $plan->charge->hasFines() => new StrainStep(
                 'filter',
@@ -123,13 +122,54 @@ final class Straining
                 'Lift the bag out and let it drip.',
                 'The powder stayed in its bag; press it and it does not.',
             ),
-            $coarse => new StrainStep('filter', 'A strainer is enough.', 'The pieces are coarse.'),
+            self::isCoarse($plan) => new StrainStep('filter', 'A strainer is enough.', 'The pieces are coarse.'),
             default => new StrainStep(
                 'filter',
                 'Strain through a cloth, gently.',
                 'Cut herb has small pieces that a strainer lets through.',
             ),
         };
+    }
+
+    /** Names the strainer of hers that will do; says so where none of them will. */
+    private static function withOwn(StrainStep $step, SteepPlan $plan, Tools $own): StrainStep
+    {
+        $weave = self::weave($plan);
+        if ($weave === null || $own->strainers === []) {
+            return $step;
+        }
+        $fits = $own->strainerFor($weave);
+
+        return new StrainStep(
+            $step->id,
+            $step->does,
+            $step->why
+                .($fits === null ? ' None of your strainers is fine enough.' : sprintf(' Yours: %s.', $fits->name)),
+            $step->fewestHours,
+            $step->mostHours,
+        );
+    }
+
+    /** The coarsest that holds what is in the jar; null where it is in a bag already. */
+    private static function weave(SteepPlan $plan): ?Weave
+    {
+        return match (true) {
+            $plan->charge->hasFines() => Weave::Paper,
+            self::isBagged($plan) => null,
+            self::isCoarse($plan) => Weave::Coarse,
+            default => Weave::Cloth,
+        };
+    }
+
+    private static function isCoarse(SteepPlan $plan): bool
+    {
+        $small = array_filter(
+            $plan->charge->herbs,
+            static fn (Herb $h): bool => $h->form !== 'seed'
+                && ! ($h->form === 'dried' && $h->preparation === Preparation::None),
+        );
+
+        return $small === [];
     }
 
     private static function pressing(SteepPlan $plan): StrainStep

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Session\NewPasswordMail;
+use App\Session\PasswordSetMail;
 use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
@@ -157,19 +158,19 @@ final class AccountsTest extends StudioTestCase
     /** @return iterable<string, array{string, string}> */
     public static function weak(): iterable
     {
-        yield 'short' => ['gfj4 92kd', 'At least 10 characters.'];
+        yield 'short' => ['gfj4 92kd', 'At least 12 characters.'];
         yield 'long' => [
             str_repeat('abcdefgh ', 9),
             'At most 72 bytes, about as many letters: what follows would not count.',
         ];
         $common = 'This is one of the passwords that everybody tries first.';
-        yield 'common' => ['Password123', $common];
+        yield 'common' => ['Password1234', $common];
         yield 'common, with signs' => ['p@ssw0rd-123', $common];
         yield 'common, with a year' => ['Sunshine2026', $common];
         yield 'one letter' => ['aaaaaabbbbbb', 'More different letters: it is guessed at once.'];
-        yield 'a run' => ['mnopqrstuv', 'No run along the keyboard or the alphabet: it is guessed at once.'];
-        yield 'her own name' => ['wilhelmina7', 'Not your own name, address or studio: they are tried first.'];
-        yield 'her studio' => ['rosewater!!', 'Not your own name, address or studio: they are tried first.'];
+        yield 'a run' => ['mnopqrstuvwx', 'No run along the keyboard or the alphabet: it is guessed at once.'];
+        yield 'her own name' => ['wilhelmina77', 'Not your own name, address or studio: they are tried first.'];
+        yield 'her studio' => ['rosewater!!!', 'Not your own name, address or studio: they are tried first.'];
     }
 
     public function test_one_account_has_one_spelling_and_its_failures_are_counted_together(): void
@@ -274,7 +275,10 @@ final class AccountsTest extends StudioTestCase
         $this->signIn('noor', self::GOOD)->assertStatus(422);
         self::assertFalse(DB::table('sessions')->where('id', 'of-noor')->exists());
         self::assertStringContainsString('Noor', (string) $this->ask('GET', 'batches/'.$batch['id'])->getContent());
-        self::assertSame(['removed', 'role-changed', 'joined', 'invited'], array_slice($this->log(), 0, 4));
+        self::assertSame(
+            ['removed', 'denied', 'role-changed', 'joined', 'invited'],
+            array_slice($this->log(), 0, 5),
+        );
 
         $this->got('Invitation', 'POST', 'invitations', ['role' => 'helper']);
         $open = $this->got('People', 'GET', 'people')['invitations'];
@@ -371,6 +375,42 @@ final class AccountsTest extends StudioTestCase
         $this->signIn($this->amara->email, self::GOOD)->assertOk();
         self::assertContains('recovered', $this->log());
         self::assertSame(0, DB::table('password_reset_tokens')->count());
+    }
+
+    public function test_a_changed_password_is_told_by_mail_where_mail_is_sent(): void
+    {
+        config(['mail.default' => 'array']);
+        Mail::fake();
+        $change = ['current' => 'correct horse battery', 'new' => self::GOOD];
+        $this->ask('PUT', 'password', $change)->assertOk();
+        Mail::assertSent(
+            PasswordSetMail::class,
+            fn (PasswordSetMail $mail): bool => $mail->hasTo($this->amara->email) && $mail->how === 'under Studio',
+        );
+        config(['mail.default' => 'log']);
+        $this->ask('PUT', 'password', ['current' => self::GOOD, 'new' => 'another good long one'])->assertOk();
+        Mail::assertSentCount(1);
+    }
+
+    public function test_who_asks_for_what_is_not_her_part_is_written_down(): void
+    {
+        $helper = $this->withRole(Role::Helper, 'helper');
+        $this->ask('GET', 'formulas', [], $helper)->assertForbidden();
+        $event = $this->got('SecurityEvents', 'GET', 'security-log')['items'][0];
+        self::assertSame(['denied', 'Helper', 'api/formulas'], [$event['kind'], $event['name'], $event['what']]);
+    }
+
+    public function test_an_account_is_tried_at_most_sixty_times_in_an_hour_from_one_address(): void
+    {
+        foreach (range(1, 12) as $minute) {
+            foreach (range(1, 5) as $try) {
+                $this->signIn($this->amara->email, 'wrong')->assertStatus(422);
+            }
+            $this->travel(61)->seconds();
+        }
+        $this->signIn($this->amara->email, 'wrong')->assertStatus(429);
+        $this->travel(3600)->seconds();
+        $this->signIn($this->amara->email, 'wrong')->assertStatus(422);
     }
 
     public function test_nobody_asks_for_letters_without_end(): void

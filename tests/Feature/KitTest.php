@@ -49,6 +49,53 @@ final class KitTest extends StudioTestCase
         );
     }
 
+    public function test_a_jar_of_the_kit_weighed_full_tells_what_it_holds(): void
+    {
+        $this->add(['kind' => 'jar', 'name' => 'The tin', 'brim_ml' => 35, 'tare_grams' => 20.5]);
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        foreach ($batch['weighings'] as $w) {
+            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+                'revision' => $batch['revision'],
+                'line' => $w['line'],
+                'gathered' => true,
+                'grams' => $w['target_grams'],
+            ]);
+        }
+        $path = 'batches/'.$batch['id'].'/finish';
+        $asked = ['revision' => $batch['revision'], 'jars' => 3, 'jar_ml' => 30, 'note' => ''];
+        $this->ask('POST', $path, $asked)->assertStatus(422)->assertJsonValidationErrors('net_grams');
+        $this->ask('POST', $path, [...$asked, 'full_grams' => 20, 'jar' => 1])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.full_grams.0', 'The tin weighs 20.5 g empty: weighed full it is more than that.');
+        $this->ask('POST', $path, [...$asked, 'full_grams' => 47.5, 'jar' => 9])->assertStatus(422);
+        $done = $this->got('Batch', 'POST', $path, [...$asked, 'full_grams' => 47.5, 'jar' => 1]);
+        self::assertEqualsWithDelta(27.0, $done['net_grams'], 1e-9);
+        self::assertSame('27 g net', $done['label']['net']);
+    }
+
+    public function test_a_pump_tells_a_routine_its_strokes_and_places_are_offered(): void
+    {
+        self::assertContains('Cool cupboard', array_column($this->got('Kit', 'GET', 'kit')['places'], 'name'));
+        $pump = ['kind' => 'dropper', 'sort' => 'pump', 'name' => 'the pump', 'ingredient' => 'jojoba-oil'];
+        $this->add([...$pump, 'drops' => 10, 'grams' => 8]);
+        $kit = $this->add(['kind' => 'place', 'name' => 'Attic', 'summer_celsius' => 31, 'winter_celsius' => 4]);
+        self::assertEquals([['name' => 'Attic', 'celsius' => 31, 'wet' => false, 'own' => true]], $kit['places']);
+        $routine = $this->routineOf($this->batch()['id']);
+        $strokes = (int) round($routine['grams_per_use'] / 0.8);
+        self::assertStringContainsString("about $strokes stroke", $routine['strokes']);
+    }
+
+    public function test_two_choices_made_one_after_the_other_both_count_and_reach_what_is_begun(): void
+    {
+        $this->got('Session', 'PUT', 'schools', ['school' => 'order', 'option' => 'oil-cream']);
+        $session = $this->got('Session', 'PUT', 'schools', ['school' => 'scents', 'option' => 'some']);
+        self::assertSame(['oil-cream', 'some'], [
+            $session['studio']['schools']['order'],
+            $session['studio']['schools']['scents'],
+        ]);
+        self::assertSame('After water, and a cream over it', $session['studio']['begins']['ways']['sealing-oil']);
+    }
+
     public function test_what_cannot_be_is_told_by_its_field_and_nothing_is_kept(): void
     {
         $this->ask('POST', 'kit', ['kind' => 'scale', 'name' => 'x', 'step_grams' => -1, 'most_grams' => 5])

@@ -57,7 +57,7 @@ final class SessionTest extends StudioTestCase
             ->assertStatus(422)
             ->assertJsonPath(
                 'errors.new.0',
-                'At least 10 characters. Three or four words that have nothing to do with each other are good.',
+                'At least 12 characters. Three or four words that have nothing to do with each other are good.',
             );
         $this->ask('PUT', 'password', ['current' => 'correct horse battery', 'new' => 'a longer password'])->assertOk();
         self::assertTrue(

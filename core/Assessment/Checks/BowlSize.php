@@ -23,6 +23,23 @@ final readonly class BowlSize implements Check
 
     private const STIRRED = 1.2;
 
+    /** Millilitres of the bowl that it wants. */
+    public static function needed(Examined $subject): Band
+    {
+        return self::volume($subject)->scaled(self::room($subject));
+    }
+
+    private static function volume(Examined $subject): Band
+    {
+        return $subject->composition->totalGrams->scaled(1 / $subject->composition->density());
+    }
+
+    /** Times its own volume. */
+    private static function room(Examined $subject): float
+    {
+        return $subject->formula()->kind === ProductKind::WhippedButter ? self::WHIPPED : self::STIRRED;
+    }
+
     public function examine(Examined $subject): array
     {
         $bowl = $subject->context->kitchen->bowlMillilitres;
@@ -30,14 +47,13 @@ final readonly class BowlSize implements Check
         if ($bowl <= 0.0 || $grams->best <= 0.0) {
             return [];
         }
-        $whipped = $subject->formula()->kind === ProductKind::WhippedButter;
         $density = $subject->composition->density();
-        $volume = $grams->scaled(1 / $density);
-        $needed = $volume->scaled($whipped ? self::WHIPPED : self::STIRRED);
+        $volume = self::volume($subject);
+        $needed = self::needed($subject);
         if ($needed->best <= $bowl) {
             return [];
         }
-        $fits = floor(($bowl / ($whipped ? self::WHIPPED : self::STIRRED)) * $density);
+        $fits = floor(($bowl / self::room($subject)) * $density);
 
         return [
             new Finding(
@@ -47,7 +63,7 @@ final readonly class BowlSize implements Check
                 ['volume, ml' => $volume, 'bowl needed, ml' => $needed, 'largest bowl, ml' => Band::exact($bowl)],
                 'amounts',
                 $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],
-                about: [$whipped ? 'whipping' : 'stirring'],
+                about: [self::room($subject) === self::WHIPPED ? 'whipping' : 'stirring'],
             ),
         ];
     }

@@ -2539,6 +2539,8 @@ export interface components {
             fit: components["schemas"]["Finding"][];
             store: string;
             touched: components["schemas"]["Touched"];
+            /** @description What it is in strokes of the pump of the kit; empty without one. */
+            strokes: string;
         };
         RoutineList: {
             items: components["schemas"]["Routine"][];
@@ -2758,10 +2760,14 @@ export interface components {
             revision: number;
             jars: number;
             jar_ml: number;
-            net_grams: number;
+            net_grams?: number | null;
             note: string;
             /** @description Why it is kept although what was weighed is more than may be. */
             although?: string | null;
+            /** @description A jar of the kit weighed full with its lid, in the place of its net contents. */
+            full_grams?: number | null;
+            /** @description Which jar of the kit. */
+            jar?: number | null;
         };
         RoutineDraft: {
             head_id: number;
@@ -3754,6 +3760,7 @@ export interface components {
                     allowed: string[];
                 }[];
             }[];
+            places: components["schemas"]["Place"][];
         };
         /** @description Who touched it last, "" for nobody known, and when. */
         Touched: {
@@ -3790,6 +3797,7 @@ export interface components {
                 state: string;
             }[];
             cautions: string[];
+            strokes?: string;
         };
         Schools: {
             items: {
@@ -3816,7 +3824,17 @@ export interface components {
             storage_c: number;
             per_week: number;
             grams_per_use: number;
-            way: string;
+            one_herb: boolean;
+            /**
+             * @description Of a new formula that is solid.
+             * @enum {unknown}
+             */
+            kind: "whipped-butter" | "balm";
+            spoons: boolean;
+            /** @description How a product of each kind is used, in words; empty for scalp and lengths. */
+            ways: {
+                [key: string]: string;
+            };
         };
         MailAsk: {
             email: string;
@@ -3830,6 +3848,13 @@ export interface components {
                 question: string;
                 answer: string;
             }[];
+        };
+        /** @description Where something is kept; dates go by its warmest months. */
+        Place: {
+            name: string;
+            celsius: number;
+            wet: boolean;
+            own: boolean;
         };
     };
     responses: never;

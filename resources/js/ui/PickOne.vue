@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="Row extends { id: number }">
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxLabel, ComboboxOption, ComboboxOptions } from '@headlessui/vue';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { Asked, List, Page } from '../queries/lists';
 import { tellProblem } from './notice';
 
@@ -18,6 +18,14 @@ const props = defineProps<{
     without?: string[];
 }>();
 const chosen = defineModel<{ token: string; name: string } | null>({ required: true });
+
+/** What was chosen, whole. */
+const emit = defineEmits<{ taken: [row: Row] }>();
+const rows = new Map<string, Row>();
+watch(chosen, (one) => {
+    const row = one && rows.get(one.token);
+    if (row) emit('taken', row);
+});
 
 const found = ref<{ token: string; name: string }[]>([]);
 const typed = ref('');
@@ -44,6 +52,7 @@ async function look(text: string): Promise<void> {
             cursor = page.next;
             // One answer looks through so many rows and no more.
         } while (page.items.length === 0 && cursor && mine === turn);
+        for (const row of page.items) rows.set(String(row.id), row);
         if (mine === turn) found.value = page.items.map((row) => ({ token: String(row.id), name: props.say(row) }));
     } catch (e) {
         tellProblem(e);

@@ -83,6 +83,13 @@ export function longDate(date: string): string {
     return asDay(date).toLocaleDateString(dates, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 }
 
+/** "Friday, 27 November": the day that is looked at. */
+export function sayDay(date: string): string {
+    const weekday = asDay(date).toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' });
+    if (!dated) return `${weekday}, ${date.slice(0, 10)}`;
+    return asDay(date).toLocaleDateString(dates, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+}
+
 export function shortDate(date: string): string {
     if (!dated) return date.slice(5, 10);
     return asDay(date).toLocaleDateString(dates, { day: 'numeric', month: 'short', timeZone: 'UTC' });
@@ -247,6 +254,7 @@ export const SECURITY: Record<string, string> = {
     recovered: 'came back in with a code',
     codes: 'had new codes made',
     'session-ended': 'ended a session',
+    denied: 'asked for what is not her part',
     invited: 'asked somebody in',
     joined: 'joined',
     'role-changed': 'changed a part',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Measure;
 
 use Crown\Measure\CupSize;
+use Crown\Measure\DateStyle;
 use Crown\Measure\Habits;
 use Crown\Measure\School;
 use PHPUnit\Framework\TestCase;
@@ -26,10 +27,18 @@ final class SchoolTest extends TestCase
     public function test_the_safer_is_set_where_health_is_concerned(): void
     {
         self::assertSame(
-            ['cold', 'dark', 'strained', 'dried'],
+            ['cold', 'dark', 'strained', 'dried', 'water', 'none', 'one'],
             array_map(
                 static fn (School $s): string => $s->safer(),
-                [School::Heat, School::Light, School::Straining, School::Plant],
+                [
+                    School::Heat,
+                    School::Light,
+                    School::Straining,
+                    School::Plant,
+                    School::Preserving,
+                    School::Scents,
+                    School::Herbs,
+                ],
             ),
         );
     }
@@ -54,6 +63,10 @@ final class SchoolTest extends TestCase
             Habits::of('US')->decimalComma,
             Habits::of('US')->region,
         ]);
+        self::assertSame(
+            [DateStyle::MonthFirst, DateStyle::DayFirst, DateStyle::Numbers],
+            array_map(static fn (string $c): ?DateStyle => Habits::of($c)?->dates, ['US', 'DE', 'SE']),
+        );
         self::assertSame('uk', Habits::of('GB')?->region);
         self::assertNull(Habits::of('XX'));
         $names = array_map(static fn (Habits $h): string => $h->name, Habits::all());

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Rhythm;
 
+use Crown\Formula\ProductKind;
+use Crown\Measure\Ways;
 use Crown\Rhythm\Beginnings;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -15,10 +17,12 @@ final class BeginningsTest extends TestCase
         'method' => 'cold-dark',
         'form' => 'dried',
         'pressed' => false,
+        'one_herb' => true,
         'storage_c' => 20.0,
+        'kind' => 'whipped-butter',
+        'spoons' => false,
         'per_week' => 2,
         'grams_per_use' => 3.0,
-        'way' => '',
     ];
 
     /**
@@ -28,7 +32,9 @@ final class BeginningsTest extends TestCase
     #[DataProvider('sides')]
     public function test_one_side_changes_what_is_begun_and_nothing_else(array $chosen, array $otherwise): void
     {
-        self::assertSame([...self::SAFER, ...$otherwise], Beginnings::of($chosen)->jsonSerialize());
+        $begun = Beginnings::of(Ways::of($chosen))->jsonSerialize();
+        unset($begun['ways']);
+        self::assertSame([...self::SAFER, ...$otherwise], $begun);
     }
 
     /** @return iterable<string, array{array<string, string>, array<string, mixed>}> */
@@ -42,6 +48,21 @@ final class BeginningsTest extends TestCase
         yield 'pressed' => [['pressing' => 'pressed'], ['pressed' => true]];
         yield 'fridge' => [['cold' => 'fridge'], ['storage_c' => 5.0]];
         yield 'daily' => [['rhythm' => 'daily'], ['per_week' => 7, 'grams_per_use' => 1.0]];
-        yield 'lengths' => [['place' => 'lengths'], ['way' => 'Lengths only']];
+        yield 'many herbs' => [['herbs' => 'many'], ['one_herb' => false]];
+        yield 'poured' => [['body' => 'poured'], ['kind' => 'balm']];
+        yield 'spoons' => [['measuring' => 'spoons'], ['spoons' => true]];
+    }
+
+    public function test_layers_are_for_what_seals_and_lengths_for_all_else(): void
+    {
+        $lengths = Beginnings::of(Ways::of(['place' => 'lengths', 'order' => 'oil-cream']));
+        self::assertSame('Lengths only', $lengths->way(ProductKind::HairOil));
+        self::assertSame('After water, and a cream over it', $lengths->way(ProductKind::SealingOil));
+        $usual = Beginnings::of(Ways::safer());
+        self::assertSame(['', 'After water and a cream, as the last'], [
+            $usual->way(ProductKind::HairOil),
+            $usual->way(ProductKind::SealingOil),
+        ]);
+        self::assertCount(count(ProductKind::cases()), $usual->jsonSerialize()['ways']);
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Steep;
 
 use Crown\Assessment\Severity;
+use Crown\Json\Node;
 use Crown\Learning\Retention;
 use Crown\Measure\Band;
+use Crown\Measure\Kit;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Measure\Tools;
 use Crown\Problem;
 use Crown\Steep\Charge;
 use Crown\Steep\Draw;
@@ -382,6 +385,20 @@ final class JarTest extends CoreTestCase
             $does(self::jar([self::herb('fenugreek', 'seed')]), 'filter'),
         );
         self::assertStringContainsString('cloth', $does(self::jar([self::herb('rosemary', 'cut')]), 'filter'));
+        $own = Tools::of(
+            Kit::read([])->with(Node::of(['kind' => 'strainer', 'name' => 'the muslin', 'weave' => 'cloth'])),
+        );
+        $why = static fn (SteepPlan $p, ?Tools $tools): string => array_column(
+            array_map(static fn (StrainStep $s): array => [$s->id, $s->why], Straining::steps($p, $tools)),
+            1,
+            0,
+        )['filter'];
+        $cut = self::jar([self::herb('rosemary', 'cut')]);
+        self::assertStringEndsWith(' Yours: the muslin.', $why($cut, $own));
+        self::assertStringEndsWith('None of your strainers is fine enough.', $why($powder, $own));
+        self::assertStringEndsWith('lets through.', $why($cut, null));
+        $bagged = self::jar([self::herb('rosemary', 'powder', preparation: Preparation::Bagged)]);
+        self::assertStringEndsWith('it does not.', $why($bagged, $own));
         self::assertStringContainsString('too narrow', $does(self::jar(vessel: new Vessel(500, 8, 3)), 'bowl'));
         self::assertContains(
             'water',

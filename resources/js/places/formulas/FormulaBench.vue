@@ -31,6 +31,7 @@ import StockPanel from './StockPanel.vue';
 import { useBench } from './useBench';
 import VersionJars from './VersionJars.vue';
 import WaterPanel from './WaterPanel.vue';
+import PlacePick from '../studio/PlacePick.vue';
 import WithoutScale from './WithoutScale.vue';
 
 /** One formula at the bench: its lines beside the jar, what is found of it, and the panels behind. */
@@ -52,6 +53,11 @@ const movable = computed(() => {
     const free = new Set(formula.value.lines.filter((l) => !l.locked).map((l) => l.id));
     return assessment.value.lines.filter((l) => l.problem === '' && free.has(l.id)).map((l) => l.id);
 });
+/** Dates go by where it stands; a wet place wets whatever stands in it. */
+function keepIn(draft: Schemas['Formula'], place: Schemas['Place']): void {
+    draft.storage_c = place.celsius;
+    if (place.wet) draft.wet_use = true;
+}
 async function reshare(moved: Moved): Promise<void> {
     // Without an answer the jar goes back to what it was.
     if (!(await bench.reshare(moved.from, moved.to, moved.points))) assessment.value = { ...assessment.value };
@@ -365,6 +371,12 @@ useActs([
                         />
                         In clear glass, in the light
                     </label>
+                    <PlacePick
+                        label="Stands in"
+                        :celsius="formula.storage_c"
+                        :wet="formula.wet_use"
+                        @choose="(place) => bench.edit('place', (d) => keepIn(d, place))"
+                    />
                 </p>
                 <LinesTable ref="lines" :bench="bench" :lit="lit" @light="lit = $event" />
             </div>

@@ -15,7 +15,9 @@ import { HAIR_TYPES, KINDS } from '../../ui/words';
 const router = useRouter();
 const route = useRoute();
 const client = useQueryClient();
-const kind = ref<Schemas['SkeletonAsk']['kind']>('whipped-butter');
+/** What the studio's own ways begin with. */
+const begins = useSession().studio?.begins;
+const kind = ref<Schemas['SkeletonAsk']['kind']>(begins?.kind ?? 'whipped-butter');
 const hair = ref<Schemas['Hair']>({ strand: 'medium', porosity: 'normal' });
 const steep = ref(typeof route.query['steep'] === 'string' ? route.query['steep'] : '');
 const other = ref<{ token: string; name: string } | null>(null);
@@ -31,7 +33,7 @@ const EMPTY: Schemas['Formula'] = {
     audience: 'adult-leave-on',
     wet_use: false,
     for_sale: false,
-    storage_c: useSession().studio?.begins.storage_c ?? 20,
+    storage_c: begins?.storage_c ?? 20,
     size: { mode: 'as-written' },
     lines: [{ id: 'l1', ingredient: '', name: '', amount: '', form: '', phase: 'warm', locked: false }],
     steps: [],

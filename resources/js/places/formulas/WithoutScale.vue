@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { withoutScale } from '../../queries/formulas';
 import { tell } from '../../ui/notice';
+import { useSession } from '../../ui/session';
 import { fixed, num } from '../../ui/words';
 import AsideTitle from './AsideTitle.vue';
 import { useAside } from './useAside';
@@ -15,6 +16,8 @@ const { open, answer, problem } = useAside(
     (draft) => withoutScale({ ...draft, bottle_mm: bottle.value === '' ? null : bottle.value }),
     [bottle],
 );
+// Whoever measures in spoons sees them from the start.
+if (useSession().studio?.begins.spoons) open.value = true;
 
 /** Whole millimetres up, so that the paper holds the last mark. */
 const height = computed(() => Math.ceil((answer.value?.strip.at(-1)?.to_mm ?? 0) + 6));

@@ -5,6 +5,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, nextTick, onMounted, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { batchQuery, isBatch, useBringBackBatch, useFinishBatch, usePutAwayBatch, useTickTask, useWeigh } from '../../queries/batches';
+import JarPick from '../studio/JarPick.vue';
 import BatchStops from './BatchStops.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
@@ -28,6 +29,10 @@ const errors = ref<Record<string, string[]>>({});
 const jars = ref(props.batch.formula.size.jars ?? 1);
 const jarMl = ref(props.batch.formula.size.millilitres ?? 100);
 const net = ref('');
+/** A jar of the kit whose empty weight is known can be weighed full. */
+const full = ref('');
+const jarOfKit = ref<{ id: number; name: string; tareGrams: number } | null>(null);
+const grams = (written: string): number | null => (written.trim() === '' ? null : Number(written.trim().replace(',', '.')));
 const note = ref('');
 const although = ref('');
 const weighing = useWeigh();
@@ -98,6 +103,10 @@ function go(to: number): void {
     errors.value = {};
     void nextTick(() => input.value?.focus());
 }
+function taken(jar: { id: number; name: string; tareGrams: number; fillMl: number }): void {
+    jarMl.value = jar.fillMl;
+    jarOfKit.value = jar.tareGrams > 0 ? jar : null;
+}
 async function finish(): Promise<void> {
     errors.value = {};
     await attempt(() =>
@@ -107,7 +116,9 @@ async function finish(): Promise<void> {
                 revision: props.batch.revision,
                 jars: Number(jars.value),
                 jar_ml: Number(jarMl.value),
-                net_grams: Number(String(net.value).replace(',', '.')),
+                net_grams: grams(String(net.value)),
+                full_grams: jarOfKit.value ? grams(String(full.value)) : null,
+                jar: jarOfKit.value?.id ?? null,
                 note: note.value,
                 although: although.value,
             },
@@ -288,6 +299,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                         {{ missing > 0 ? `${missing} ${missing === 1 ? 'line is' : 'lines are'} still to weigh.` : '' }}
                     </p>
                     <form class="mt-3 grid max-w-xl grid-cols-3 gap-4" @submit.prevent="finish">
+                        <JarPick class="col-span-3" label="Jar of the kit" @choose="taken" />
                         <label>
                             <span class="label">Jars filled</span>
                             <input v-model="jars" type="number" min="1" class="field !min-h-14 !text-xl" />
@@ -305,6 +317,15 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                                 :aria-invalid="!!errors['net_grams']"
                             />
                         </label>
+                        <label v-if="jarOfKit" class="col-span-3">
+                            <span class="label">Or one weighed full with its lid, grams ({{ num(jarOfKit.tareGrams) }} g empty)</span>
+                            <input
+                                v-model="full"
+                                inputmode="decimal"
+                                class="field !min-h-14 !w-48 !text-xl"
+                                :aria-invalid="!!errors['full_grams']"
+                            />
+                        </label>
                         <label class="col-span-3">
                             <span class="label">Note: what went otherwise than planned</span>
                             <textarea v-model="note" class="field" rows="2" maxlength="2000" />
@@ -315,7 +336,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                         </label>
                         <div class="col-span-3">
                             <FormProblem
-                                v-for="field in ['jars', 'jar_ml', 'net_grams', 'weighings', 'state', 'although']"
+                                v-for="field in ['jars', 'jar_ml', 'net_grams', 'full_grams', 'weighings', 'state', 'although']"
                                 :key="field"
                                 :errors="errors"
                                 :field="field"

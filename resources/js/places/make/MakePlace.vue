@@ -71,7 +71,8 @@ const many = computed(() => wanted.value !== '' || rows.value.length > 12);
             </p>
             <p v-else-if="none" class="max-w-prose">
                 Nothing has been made yet. Open a formula and press "Make it": you gather, weigh line by line, and the record keeps what the
-                scale truly showed.
+                scale truly showed. For example: six jars of a whipped shea butter, 100 ml each; shea asked for 140 g, 141 went in, and the
+                label counts the 141.
             </p>
         </WaitOrProblem>
     </div>

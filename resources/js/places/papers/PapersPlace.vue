@@ -38,7 +38,12 @@ const { query, rows: done, none } = useList(BATCHES, () => ({ state: 'done' }));
                 </li>
             </ul>
             <MoreRows :query="query" />
-            <p v-if="none">No batch is finished yet. When one is, its label and its record stand here.</p>
+            <p v-if="none" class="max-w-prose">
+                No batch is finished yet. When one is, its label and its record stand here: for example "Scalp oil, lot 261127-1, 50 g net,
+                best before May". It begins with a formula
+                <RouterLink to="/make">that is made</RouterLink>
+                .
+            </p>
         </WaitOrProblem>
     </div>
 </template>

@@ -18,7 +18,8 @@ const STATES: Record<string, string> = { done: 'done', skipped: 'left out', reac
                 <h1>{{ data.product }}</h1>
                 <p class="mt-1">
                     For {{ data.head }}. {{ data.per_week === 1 ? 'Once' : `${data.per_week} times` }} a week,
-                    {{ num(data.grams_per_use) }} g each time{{ data.way ? `. ${data.way}` : '' }}.
+                    {{ num(data.grams_per_use) }} g each time{{ data.strokes ? `, ${data.strokes}` : ''
+                    }}{{ data.way ? `. ${data.way}` : '' }}.
                 </p>
                 <p v-if="data.state === 'stopped'" class="said-stop mt-2 font-semibold">This routine was stopped. Do not use it on.</p>
                 <p v-if="data.best_before" class="quiet mt-1">

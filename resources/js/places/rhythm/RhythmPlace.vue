@@ -27,8 +27,15 @@ const draft = reactive({
     per_week: begins?.per_week ?? 2,
     grams_per_use: begins?.grams_per_use ?? 3,
     starts_on: todayDate(),
-    way: begins?.way ?? '',
+    way: '',
 });
+/** Filled in by what is used, as long as nobody has written another. */
+let offered = '';
+function used(kind: string): void {
+    if (draft.way !== offered) return;
+    offered = begins?.ways[kind] ?? '';
+    draft.way = offered;
+}
 const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
 
 const planning = usePlanRoutine();
@@ -128,6 +135,7 @@ async function plan(): Promise<void> {
                     labelled
                     placeholder="a finished batch"
                     :say="(row) => `${row.title}, lot ${row.lot_code}`"
+                    @taken="used($event.kind)"
                 />
                 <FormProblem :errors="errors" field="batch_id" />
                 <div class="grid grid-cols-2 gap-3">

@@ -72,8 +72,8 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                 <TouchedBy :touched="data.touched" />
                 <p class="quiet mt-1">
                     {{ data.per_week === 1 ? 'Once' : `${data.per_week} times` }} a week, {{ num(data.grams_per_use) }} g each time{{
-                        data.way ? `. ${data.way}` : ''
-                    }}
+                        data.strokes ? ` (${data.strokes})` : ''
+                    }}{{ data.way ? `. ${data.way}` : '' }}
                     <button type="button" class="act-quiet" @click="putAway(Number(id), `${data.head}: ${data.product}`)">Put away</button>
                     <button v-if="session.may('make')" type="button" class="act-quiet" @click="share">Give {{ data.head }} a link</button>
                 </p>

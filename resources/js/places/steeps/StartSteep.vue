@@ -12,6 +12,7 @@ import { valueIn } from '../../ui/events';
 import { num, todayDate } from '../../ui/words';
 import IngredientPick from '../formulas/IngredientPick.vue';
 import JarPick from '../studio/JarPick.vue';
+import PlacePick from '../studio/PlacePick.vue';
 import DateStrip from './DateStrip.vue';
 import MethodsTable from './MethodsTable.vue';
 import SteepFigures from './SteepFigures.vue';
@@ -221,6 +222,9 @@ async function start(): Promise<void> {
                             <FormProblem class="col-span-3" :errors="errors" :field="`herbs.${n}.preparation`" />
                         </div>
                         <button type="button" class="act-quiet -ml-2.5" @click="addHerb">Another plant in the jar</button>
+                        <p v-if="begins?.one_herb && draft.herbs.length > 1" class="quiet text-[13px]">
+                            You keep to one herb at a time: with {{ draft.herbs.length }} in one jar nobody can tell which of them did it.
+                        </p>
                     </fieldset>
                     <fieldset>
                         <legend class="label">Oils</legend>
@@ -319,6 +323,12 @@ async function start(): Promise<void> {
                             <input v-model="wanted" type="date" class="field" />
                         </label>
                     </div>
+                    <PlacePick
+                        v-if="!heated"
+                        label="Stands in"
+                        :celsius="draft.celsius || (usual?.celsius ?? 20)"
+                        @choose="draft.celsius = $event.celsius"
+                    />
                     <div class="grid grid-cols-2 gap-3">
                         <label>
                             <span class="label">Held at °C</span>

@@ -7,7 +7,9 @@ import { valueIn } from '../../ui/events';
 
 /** A jar or bottle of the kit: what is written down of it is filled in. */
 defineProps<{ label: string }>();
-const emit = defineEmits<{ choose: [jar: { name: string; fillMl: number; brimMl: number; innerCm: number; mouthCm: number }] }>();
+const emit = defineEmits<{
+    choose: [jar: { id: number; tareGrams: number; name: string; fillMl: number; brimMl: number; innerCm: number; mouthCm: number }];
+}>();
 const { data } = useQuery(kitQuery());
 const jars = computed(() => (data.value?.items ?? []).filter((item) => item.kind === 'jar'));
 const figure = (item: Schemas['KitItem'], field: string): number => (typeof item[field] === 'number' ? item[field] : 0);
@@ -17,7 +19,9 @@ function choose(event: Event): void {
     if (!jar) return;
     const brimMl = figure(jar, 'brim_ml');
     emit('choose', {
+        id: jar.id,
         name: jar.name,
+        tareGrams: figure(jar, 'tare_grams'),
         // It is filled to the shoulder, where that is known.
         fillMl: figure(jar, 'shoulder_ml') || brimMl,
         brimMl,

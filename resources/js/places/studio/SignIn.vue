@@ -3,6 +3,7 @@ import { onMounted, ref } from 'vue';
 import { useEnterDemo, useSignIn } from '../../queries/session';
 import FormProblem from '../../ui/FormProblem.vue';
 import FrontPage from './FrontPage.vue';
+import HiddenField from './HiddenField.vue';
 import { isCarrying } from '../../queries/carried';
 import { useEntering } from './useEntering';
 
@@ -51,10 +52,7 @@ const demo = useEnterDemo();
                 <span class="label">Address or name</span>
                 <input v-model="email" autocomplete="username" required maxlength="190" class="field" :aria-invalid="!!errors['email']" />
             </label>
-            <label class="block">
-                <span class="label">Password</span>
-                <input v-model="password" type="password" autocomplete="current-password" required class="field" />
-            </label>
+            <HiddenField v-model="password" label="Password" autocomplete="current-password" />
             <FormProblem :errors="errors" field="email" />
             <FormProblem :errors="errors" field="password" />
             <div class="flex flex-wrap items-center gap-x-3">

@@ -21,8 +21,15 @@ const taking = useTakeFromKit();
 const SAYS: Partial<Record<Item['kind'], string>> = {
     scale: 'Each amount is weighed on the finest that carries it.',
     spoon: 'Weighed with water it counts for every liquid, weighed with something else for that alone.',
-    dropper: 'Count drops onto the scale, for example 40, and write what they weigh.',
-    bowl: 'The largest decides how much can be made at once.',
+    dropper: 'Count drops onto the scale, for example 40, and write what they weigh; of a pump, strokes.',
+    bowl: 'The largest decides how much can be made at once; the make sheet names the one that fits, and what it weighs empty.',
+    pan: 'For the water bath: the make sheet names the one in which the bowl can stand.',
+    mould: 'The make sheet counts the bars it gives, and what each weighs.',
+    strainer: 'On strain day the one that is fine enough is named.',
+    thermometer: 'Limits are read low by half a step of it.',
+    mixer: 'The minutes that you like decide how much air is beaten in, and how many jars.',
+    jar: 'With its empty weight a jar can be weighed full at the counter; with its sizes it is filled in for you.',
+    place: 'Dates go by its warmest months.',
 };
 const draft = ref<{ id: number | null; kind: Item['kind']; name: string; ingredient: string; substance: string } | null>(null);
 const fields = ref<Record<string, string>>({});

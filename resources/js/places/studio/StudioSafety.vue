@@ -7,6 +7,7 @@ import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 import { SECURITY, sayDate, sayTime } from '../../ui/words';
+import HiddenField from './HiddenField.vue';
 import NewPassword from './NewPassword.vue';
 
 /** The password, where one is signed in, codes for a lost password, and what concerned all that. */
@@ -74,10 +75,7 @@ const print = (): void => window.print();
         <form class="no-print space-y-3" @submit.prevent="change">
             <h2>Change the password of {{ session.session?.user?.email }}</h2>
             <div class="grid gap-4 sm:grid-cols-2">
-                <label>
-                    <span class="label">Present password</span>
-                    <input v-model="current" type="password" autocomplete="current-password" class="field" required maxlength="200" />
-                </label>
+                <HiddenField v-model="current" label="Present password" autocomplete="current-password" />
                 <NewPassword v-model="fresh" label="New password" :invalid="!!errors['new']" />
             </div>
             <FormProblem :errors="errors" field="current" />
@@ -97,12 +95,9 @@ const print = (): void => window.print();
                 </ol>
                 <button type="button" class="act no-print mt-3" @click="print">Print them</button>
             </template>
-            <form v-else class="no-print mt-1 flex flex-wrap items-end gap-3" @submit.prevent="renew">
-                <label class="w-64">
-                    <span class="label">Present password</span>
-                    <input v-model="forCodes" type="password" autocomplete="current-password" class="field" required maxlength="200" />
-                </label>
-                <button class="act" :disabled="coding.isPending.value">Make ten new codes</button>
+            <form v-else class="no-print mt-1 flex flex-wrap items-start gap-3" @submit.prevent="renew">
+                <HiddenField v-model="forCodes" class="w-64" label="Present password" autocomplete="current-password" />
+                <button class="act mt-6" :disabled="coding.isPending.value">Make ten new codes</button>
                 <FormProblem :errors="codeErrors" field="current" />
             </form>
             <p class="quiet no-print mt-1 text-[13px]">Those you had before end. Keep them where you keep papers, not on this device.</p>

@@ -6,7 +6,7 @@ import { todayQuery, useTakeBackTick, useTick } from '../../queries/today';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { daysFromToday, sayDate, shortDate } from '../../ui/words';
+import { daysFromToday, sayDate, sayDay, shortDate } from '../../ui/words';
 
 const session = useSession();
 const { data, isPending, error, refetch } = useQuery(todayQuery());
@@ -60,14 +60,7 @@ async function tick(item: Schemas['TodayItem']): Promise<void> {
     <WaitOrProblem :pending="isPending" :error="error" what="today" @again="refetch">
         <div v-if="data">
             <h1>
-                {{
-                    new Date(`${data.date}T00:00:00Z`).toLocaleDateString('en-GB', {
-                        weekday: 'long',
-                        day: 'numeric',
-                        month: 'long',
-                        timeZone: 'UTC',
-                    })
-                }}
+                {{ sayDay(data.date) }}
             </h1>
 
             <section v-if="data.shelf.length > 0" class="mt-6 overflow-hidden pr-2" aria-label="The shelf">

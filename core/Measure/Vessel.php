@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Measure;
+
+/** A bowl or a pan of the maker's. */
+final readonly class Vessel
+{
+    /** What does not go over hot water. */
+    private const NOT_HEATED = 'plastic';
+
+    /**
+     * @param  float  $millilitres to the rim; 0 when it is not known
+     * @param  string  $material glass, steel, plastic or ceramic; "" when it is not said
+     * @param  float  $tareGrams empty; 0 when it is not known
+     */
+    public function __construct(
+        public string $name,
+        public float $millilitres,
+        public string $material = '',
+        public float $tareGrams = 0.0,
+    ) {
+    }
+
+    public function bearsHeat(): bool
+    {
+        return $this->material !== self::NOT_HEATED;
+    }
+}
