@@ -9,4 +9,13 @@ enum LinkKind: string
 {
     case Routine = 'routine';
     case Jar = 'jar';
+
+    /** Where it is looked at. */
+    public function page(): string
+    {
+        return match ($this) {
+            self::Routine => '/look/',
+            self::Jar => '/jar/',
+        };
+    }
 }

@@ -55,6 +55,7 @@ final class OpenStudio
             'cup' => $habits->cup->value,
             'currency' => $habits->currency,
             'decimal_comma' => $habits->decimalComma,
+            'date_style' => $habits->dates->value,
         ];
     }
 }

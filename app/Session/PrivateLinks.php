@@ -38,7 +38,7 @@ final class PrivateLinks
         ]);
         SecurityLog::write($by->studio_id, $by->name, SecurityKind::Linked, $title);
 
-        return url('/look/'.$token);
+        return url($kind->page().$token);
     }
 
     /**

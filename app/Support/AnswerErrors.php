@@ -36,7 +36,7 @@ final class AnswerErrors
         $exceptions->report(static function (Throwable $e): ?bool {
             $why = self::away($e);
             if ($why === null) {
-                return null;
+                return $e instanceof PDOException ? self::reported($e) : null;
             }
             Log::warning($why.' '.($e instanceof PDOException ? self::said($e) : $e->getMessage()));
 
@@ -140,6 +140,14 @@ final class AnswerErrors
         }
 
         return null;
+    }
+
+    /** What the database would not take, without what somebody typed. */
+    private static function reported(PDOException $e): bool
+    {
+        Log::error(self::said($e), ['at' => $e->getFile().':'.$e->getLine(), 'trace' => $e->getTraceAsString()]);
+
+        return false;
     }
 
     /** Without the statement and what was bound to it: those are a maker's words, and may hold any number. */

@@ -163,10 +163,12 @@ final readonly class MakeSheet
         $bowl = $tools->bowlFor(BowlSize::needed($this->assessment->subject)->best, true);
         $pan = $bowl === null ? null : $tools->panFor($bowl);
         $tare = $bowl->tareGrams ?? 0.0;
-        $empty = $tare > 0.0 ? sprintf(' (%s g empty)', Amount::number($tare)) : '';
-        $in = $pan === null ? '' : ' in '.$pan->name;
+        $empty = $tare > 0.0 ? sprintf(', %s g empty', Amount::number($tare)) : '';
 
-        return ($bowl->name ?? 'a bowl').$empty.' over hot water'.$in;
+        return 'a bowl'
+            .($bowl === null ? '' : sprintf(' (%s%s)', $bowl->name, $empty))
+            .' over hot water'
+            .($pan === null ? '' : sprintf(' (%s)', $pan->name));
     }
 
     /** A bar is poured into moulds, of which hers are counted out; all else into jars or bottles. */
@@ -191,9 +193,9 @@ final readonly class MakeSheet
         return new Task(
             TaskKind::Fill,
             $bars < 1
-                ? sprintf('Pour it into %s: it is less than one bar.', $mould->name)
+                ? sprintf('Pour it into the mould (%s): it is less than one bar.', $mould->name)
                 : sprintf(
-                    'Pour it into %s before it sets: %d %s of about %s g%s.',
+                    'Pour it into the mould (%s) before it sets: %d %s of about %s g%s.',
                     $mould->name,
                     $bars,
                     $bars === 1 ? 'bar' : 'bars',
@@ -212,10 +214,10 @@ final readonly class MakeSheet
         return $own === null
             ? sprintf('At or under %g °C on the probe.', $celsius)
             : sprintf(
-                'At or under %s °C on %s%s.',
+                'At or under %s °C on the probe (%s%s).',
                 Amount::number($own->atMost($celsius)),
                 $own->name,
-                $own->stepCelsius > 0.0 ? sprintf(', which shows steps of %s', Amount::number($own->stepCelsius)) : '',
+                $own->stepCelsius > 0.0 ? sprintf(', in steps of %s', Amount::number($own->stepCelsius)) : '',
             );
     }
 
@@ -230,7 +232,7 @@ final readonly class MakeSheet
             $minutes === self::SHORT_MINUTES
                 ? '8 to 12 minutes'
                 : sprintf('about %s minutes', Amount::number($minutes)),
-            $mixer === null ? '' : ' with '.$mixer->name,
+            $mixer === null ? '' : sprintf(' (%s)', $mixer->name),
         );
     }
 
@@ -313,9 +315,8 @@ final readonly class MakeSheet
                     $coolest,
                 ),
                 sprintf(
-                    'About %d °C on %s. It sets before %d °C; some of the scent is lost.',
+                    'About %d °C on the probe. It sets before %d °C; some of the scent is lost.',
                     $coolest,
-                    $this->kitchen->tools->thermometer->name ?? 'the probe',
                     self::GATE,
                 ),
             );

@@ -12,12 +12,12 @@ final readonly class Pump
     {
     }
 
-    /** "about 4 strokes of the small pump" */
+    /** "about 4 strokes (Small pump)" */
     public function words(float $grams): string
     {
         $strokes = $this->strokes($grams);
 
-        return sprintf('about %d %s of %s', $strokes, $strokes === 1 ? 'stroke' : 'strokes', $this->name);
+        return sprintf('about %d %s (%s)', $strokes, $strokes === 1 ? 'stroke' : 'strokes', $this->name);
     }
 
     /** Whole strokes for an amount, at least one. */

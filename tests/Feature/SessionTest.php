@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Studio\Studio;
+use Illuminate\Database\QueryException;
+use Illuminate\Log\Events\MessageLogged;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
 
 final class SessionTest extends StudioTestCase
 {
@@ -92,6 +96,40 @@ final class SessionTest extends StudioTestCase
             $this->getJson($path)->assertStatus(401);
         }
         $this->post_('evaluate', [])->assertStatus(401);
+    }
+
+    public function test_a_session_is_a_cookie_that_no_script_reads_and_no_other_page_sends(): void
+    {
+        $in = ['email' => 'amara@loft.example', 'password' => 'correct horse battery'];
+        $names = [];
+        foreach ([1, 2] as $time) {
+            $cookie = $this->withHeaders(['Referer' => url('/')])
+                ->postJson('/api/sign-in', $in)
+                ->assertOk()
+                ->getCookie((string) config('session.cookie'));
+            self::assertTrue($cookie?->isHttpOnly());
+            self::assertContains($cookie->getSameSite(), ['lax', 'strict']);
+            self::assertSame('/', $cookie->getPath());
+            $names[] = $cookie->getValue();
+        }
+        self::assertNotSame($names[0], $names[1], 'each time another');
+        self::assertSame(40, strlen((string) $names[0]));
+    }
+
+    public function test_what_was_typed_is_in_no_log(): void
+    {
+        $told = [];
+        Log::listen(static function (MessageLogged $event) use (&$told): void {
+            $told[] = $event->message.json_encode($event->context);
+        });
+        try {
+            DB::table('heads')->insert(['no_such_column' => 'Imani is allergic to sesame']);
+        } catch (QueryException $e) {
+            report($e);
+        }
+        self::assertCount(1, $told);
+        self::assertStringContainsString('no_such_column', $told[0]);
+        self::assertStringNotContainsString('sesame', $told[0]);
     }
 
     public function test_pages_carry_a_strict_policy(): void

@@ -106,6 +106,18 @@ test('counter screens fit a phone and have large targets', async ({ browser }) =
     await clean(page, 'steep on a phone');
 });
 
+test('the web server lists no folder, runs no other file, and says what it sends', async ({ page, request }) => {
+    for (const path of ['/build/', '/build/assets/', '/storage/', '/.env', '/index.php/other.php', '/%00', '/..%2f.env']) {
+        const answer = await request.get(path);
+        expect.soft(await answer.text(), path).not.toMatch(/Index of|APP_KEY|<\?php/);
+    }
+    expect((await request.get('/%00')).status()).toBe(400);
+    expect((await request.get('/index.php/other.php')).status()).toBe(404);
+    await page.goto('/');
+    const script = await page.locator('script[src*="/build/assets/"]').first().getAttribute('src');
+    expect((await request.get(script ?? '')).headers()['x-content-type-options']).toBe('nosniff');
+});
+
 test('nothing is fetched from anywhere else', async ({ page }) => {
     const outside: string[] = [];
     page.on('request', (r) => {

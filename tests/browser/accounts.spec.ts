@@ -31,13 +31,17 @@ test('a kitchen with US cups and a fine scale is set up in three short screens',
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.getByText('A scale shows steps of 0.001 to 100 g.')).toBeVisible();
     await page.getByLabel(/scale shows steps/).fill('0.1');
+    await page.getByLabel(/level tablespoon of water/).fill('13.2');
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.getByRole('heading', { name: 'Needs hands now' })).toBeVisible();
     await page.goto('/formulas/paste');
     // 236.6 ml of olive oil weigh 216 g.
     await page.getByLabel("The recipe's text").fill('Oil\n1 cup olive oil');
     await expect(page.getByText(/, 216 g\./)).toBeVisible();
+    await page.goto('/studio?part=kit');
+    await expect(page.getByText('tbsp, Water, one filling weighs 13.2 g')).toBeVisible();
     await page.goto('/studio?part=kitchen');
+    await expect(page.getByLabel('Dates are written')).toHaveValue('month-first');
     await expect(page.getByLabel('The scale shows steps of, grams')).toHaveValue('0.1');
 });
 
@@ -148,7 +152,9 @@ test('a lost password is replaced by a code, and a studio that is left can be ke
     await expect(page.getByRole('heading', { name: 'The password is lost' })).toBeVisible();
     await page.getByLabel('Address or name').fill(as);
     await page.getByLabel('Code').fill(code);
-    await page.getByLabel(/^New password/).fill('password123');
+    await page.getByLabel(/^New password/).fill('Password1234');
+    await page.getByRole('button', { name: 'Show it' }).click();
+    await expect(page.getByLabel(/^New password/)).toHaveAttribute('type', 'text');
     await page.getByRole('button', { name: 'Set it and enter' }).click();
     await expect(page.getByText(/everybody tries first/)).toBeVisible();
     await page.getByLabel(/^New password/).fill('four quiet herons on ice');
@@ -175,6 +181,27 @@ test('what was found in the demo studio is taken along into her own', async ({ b
     await skip(page);
     await expect(page).toHaveURL(/\/formulas\/\d+$/);
     await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue(/Cloud butter/);
+});
+
+test('a jar has a passport by its link, and says nothing that its label would deny', async ({ page, browser }) => {
+    await enter(page);
+    await page.goto('/papers');
+    await page.getByRole('link', { name: 'Batch record' }).first().click();
+    await page.getByRole('button', { name: 'A link for its jars' }).click();
+    await expect(page.getByRole('img', { name: 'The link as a code for a camera' })).toBeVisible();
+    const link = new URL((await page.locator('code').first().textContent()) ?? '').pathname;
+    const label = page.getByRole('article', { name: 'Label preview' });
+    const lot = (await label.locator('b').nth(1).textContent()) ?? '';
+    const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+    await other.goto(link);
+    await expect(other.getByText('May I mix it with something else?')).toBeVisible();
+    await expect(other.getByText(lot).first()).toBeVisible();
+    const wide = await other.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+    await page.goto('/studio?part=links');
+    await page.getByRole('button', { name: 'End it' }).first().click();
+    await other.reload();
+    await expect(other.getByText('This link was ended. Ask whoever gave it to you.')).toBeVisible();
 });
 
 test('a routine is seen by a private link, until it is ended', async ({ page, browser }) => {

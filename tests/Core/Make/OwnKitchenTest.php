@@ -75,11 +75,11 @@ final class OwnKitchenTest extends CoreTestCase
         );
         $kit = self::kit(
             ['kind' => 'bowl', 'name' => 'the cup', 'millilitres' => 400],
-            ['kind' => 'bowl', 'name' => 'the steel bowl', 'millilitres' => 1500, 'tare_grams' => 412.5],
-            ['kind' => 'pan', 'name' => 'the jam pan', 'millilitres' => 6000],
+            ['kind' => 'bowl', 'name' => 'Steel bowl', 'millilitres' => 1500, 'tare_grams' => 412.5],
+            ['kind' => 'pan', 'name' => 'Jam pan', 'millilitres' => 6000],
         );
         self::assertStringContainsString(
-            'in the steel bowl (412.5 g empty) over hot water in the jam pan, foil',
+            'in a bowl (Steel bowl, 412.5 g empty) over hot water (Jam pan), foil',
             self::task(self::judged(self::butter(), $kit), TaskKind::Melt),
         );
     }
@@ -90,9 +90,9 @@ final class OwnKitchenTest extends CoreTestCase
             'At or under 40 °C on the probe.',
             self::task(self::judged(self::butter()), TaskKind::CoolDown),
         );
-        $kit = self::kit(['kind' => 'thermometer', 'name' => 'the jam thermometer', 'step_celsius' => 2]);
+        $kit = self::kit(['kind' => 'thermometer', 'name' => 'Jam thermometer', 'step_celsius' => 2]);
         self::assertStringContainsString(
-            'At or under 38 °C on the jam thermometer, which shows steps of 2.',
+            'At or under 38 °C on the probe (Jam thermometer, in steps of 2).',
             self::task(self::judged(self::butter(), $kit), TaskKind::CoolDown),
         );
     }
@@ -109,17 +109,17 @@ final class OwnKitchenTest extends CoreTestCase
         self::assertEqualsWithDelta(0.32481, $air($long), 1e-4);
         self::assertStringContainsString('about 30 minutes', self::task($long, TaskKind::Whip));
         self::assertStringContainsString('Soft as a lotion', self::task($long, TaskKind::Whip));
-        $whisk = self::kit(['kind' => 'mixer', 'name' => 'my whisk']);
-        $kit = self::kit(['kind' => 'mixer', 'name' => 'the hand mixer', 'minutes' => 5]);
+        $whisk = self::kit(['kind' => 'mixer', 'name' => 'My whisk']);
+        $kit = self::kit(['kind' => 'mixer', 'name' => 'Hand mixer', 'minutes' => 5]);
         $liked = self::judged(self::butter(), $kit, ['whipping' => 'long']);
         self::assertEqualsWithDelta(0.65949, $air($liked), 1e-4);
         self::assertStringContainsString(
-            'whip about 5 minutes at medium speed with the hand mixer',
+            'whip about 5 minutes at medium speed (Hand mixer)',
             self::task($liked, TaskKind::Whip),
         );
         self::assertStringContainsString('Stop before it begins to fall', self::task($liked, TaskKind::Whip));
         self::assertStringContainsString(
-            '8 to 12 minutes at medium speed with my whisk',
+            '8 to 12 minutes at medium speed (My whisk)',
             self::task(self::judged(self::butter(), $whisk), TaskKind::Whip),
         );
     }
@@ -131,9 +131,9 @@ final class OwnKitchenTest extends CoreTestCase
         self::assertStringContainsString('into the moulds before it sets', self::task($plain, TaskKind::Fill));
         $density = $plain->subject->composition->density();
         $bars = (int) floor(200 / $density / 40);
-        $hearts = ['kind' => 'mould', 'name' => 'the hearts', 'hollows' => 3, 'millilitres' => 40];
+        $hearts = ['kind' => 'mould', 'name' => 'Hearts', 'hollows' => 3, 'millilitres' => 40];
         self::assertStringContainsString(
-            sprintf('the hearts before it sets: %d bars of about %d g, in 2 rounds.', $bars, round(40 * $density)),
+            sprintf('(Hearts) before it sets: %d bars of about %d g, in 2 rounds.', $bars, round(40 * $density)),
             self::task(self::judged($bar, self::kit($hearts)), TaskKind::Fill),
         );
         self::assertStringNotContainsString(

@@ -103,8 +103,8 @@ final class ToolsTest extends CoreTestCase
         $kitchen = $kit->kitchen(CupSize::Metric, 1.0, 0.0);
 
         self::assertSame([], $kitchen->calibrations);
-        self::assertSame('about 4 strokes of the pump', $kitchen->tools->pumps[0]->words(3.0));
-        self::assertSame('about 1 stroke of it', (new Pump('it', 0.8))->words(0.1));
+        self::assertSame('about 4 strokes (the pump)', $kitchen->tools->pumps[0]->words(3.0));
+        self::assertSame('about 1 stroke (it)', (new Pump('it', 0.8))->words(0.1));
     }
 
     public function test_places_go_by_their_warmest_months(): void

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { jarQuery } from '../../queries/links';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { num } from '../../ui/words';
+import { longDate, num } from '../../ui/words';
 
 /** What whoever holds a jar sees by the link on it: what it is, how to keep and use it, what others asked. */
 const props = defineProps<{ token: string }>();
@@ -22,9 +22,8 @@ const { data, isPending, error, refetch } = useQuery(jarQuery(props.token));
                 </div>
                 <template v-else>
                     <p class="mt-3 text-[18px]">
-                        Best before
-                        <strong>{{ data.label.best_before }}</strong>
-                        , once opened {{ data.label.opened ?? `${data.label.opened_months} M` }}. {{ data.label.store }}
+                        <strong>Best before {{ longDate(data.label.best_before) }}.</strong>
+                        {{ data.label.store }}
                     </p>
                     <h2 class="mt-5">How to use it</h2>
                     <p class="mt-1">{{ data.label.directions }}</p>

@@ -56,8 +56,8 @@ const print = (): void => window.print();
             <ul class="mt-1">
                 <li v-for="device in devices?.items ?? []" :key="device.id" class="row-line flex flex-wrap items-baseline gap-x-4 py-1.5">
                     <span class="flex-1">
-                        {{ device.on }}
-                        <span class="quiet">{{ `, ${device.address}, last ${sayDate(device.last)} at ${sayTime(device.last)}` }}</span>
+                        <span class="mr-2">{{ device.on }}</span>
+                        <span class="quiet">{{ `${device.address}, last ${sayDate(device.last)} at ${sayTime(device.last)}` }}</span>
                     </span>
                     <span v-if="device.here" class="quiet">here</span>
                     <button v-else type="button" class="act-quiet" @click="ending.mutateAsync(device.id).catch(tellProblem)">End it</button>
