@@ -8,11 +8,13 @@ use App\Catalogue\BringsOils;
 use App\Catalogue\CatalogueCommand;
 use App\Catalogue\CatalogueStore;
 use App\Catalogue\KnowsExperience;
+use App\Catalogue\KnowsPrices;
 use App\Catalogue\StudioCatalogue;
 use App\Demo\DemoCommand;
 use App\Formula\KnowsProcessLoss;
 use App\Make\PastBatches;
 use App\Pantry\Cupboard;
+use App\Pantry\LotPrices;
 use App\Session\PasswordCommand;
 use App\Session\PersonCommand;
 use App\Session\StudioCommand;
@@ -46,6 +48,7 @@ final class CrownServiceProvider extends ServiceProvider
         // Who fulfils what a room below asks of the rooms above it.
         $this->app->bind(BringsOils::class, SteepedOils::class);
         $this->app->bind(KnowsExperience::class, PastBatches::class);
+        $this->app->bind(KnowsPrices::class, LotPrices::class);
         $this->app->bind(KnowsProcessLoss::class, PastBatches::class);
         $this->app
             ->when(StudioCatalogue::class)

@@ -15,6 +15,7 @@ use App\Make\BatchFindingController;
 use App\Make\RecipeDoseController;
 use App\Pantry\IngredientController;
 use App\Pantry\OwnIngredientController;
+use App\Pantry\ShelfController;
 use App\Papers\MethodController;
 use App\Papers\PassportController;
 use App\Rhythm\HeadExportController;
@@ -230,11 +231,21 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
     Route::delete('steep-events/{event}', [SteepEventController::class, 'destroy'])->name('steeps.unrecord');
     Route::post('steeps/{steep}/photos', [PhotoController::class, 'store'])->name('steeps.photo');
     Route::delete('steep-photos/{photo}', [PhotoController::class, 'destroy'])->name('steeps.unphoto');
+    Route::controller(ShelfController::class)->prefix('pantry')->group(function (): void {
+        Route::get('shelf', 'index')->name('shelf.index');
+        Route::post('read', 'read')->withoutMiddleware('keeps')->name('shelf.read');
+        Route::post('lots', 'store')->name('shelf.store');
+        Route::get('lots/{lot}', 'show')->name('shelf.show');
+        Route::put('lots/{lot}', 'update')->name('shelf.update');
+        Route::post('lots/{lot}/movements', 'move')->name('shelf.move');
+        Route::put('lots/{lot}/withdrawn', 'withdraw')->name('shelf.withdraw');
+    });
     Route::get('lots', [LotController::class, 'index'])->name('lots.index');
     Route::put('lots/{lot}/withdrawn', [LotController::class, 'withdraw'])->name('lots.withdraw');
     Route::controller(BatchController::class)->group(function (): void {
         Route::post('batches', 'store')->name('batches.store');
         Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
+        Route::get('batches/{batch}/cost', 'cost')->name('batches.cost');
         Route::delete('batches/{batch}', 'destroy')->name('batches.destroy');
         Route::post('batches/{batch}/restore', 'restore')->name('batches.restore');
     });

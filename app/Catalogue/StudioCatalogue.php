@@ -22,13 +22,15 @@ final class StudioCatalogue
         private readonly BringsOils $oils,
         private readonly KnowsExperience $experience,
         private readonly array $stocks,
+        private readonly KnowsPrices $prices,
     ) {
     }
 
     public function get(): Catalogue
     {
         $reference = $this->store->reference();
-        $corrections = OwnFigure::corrections();
+        // What was truly paid counts before a price that somebody wrote down.
+        $corrections = [...OwnFigure::corrections(), ...$this->prices->prices()];
 
         // Most formulas name nothing of the studio's own: it is asked for when one does.
         return $reference

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Pantry\Lot;
 use Illuminate\Support\Carbon;
 
 /**
@@ -51,6 +52,8 @@ final class Scenario
         $this->found($batches);
         $this->routines($heads, $batches);
         $this->laterSteeps();
+        $this->daysAgo(3);
+        $this->weighed();
         $this->daysAgo(0);
         $this->amara->post('batches', ['formula_id' => $formulas['seal']]);
     }
@@ -154,61 +157,40 @@ final class Scenario
         return $ids;
     }
 
+    /**
+     * @param  array{string, int|null, float|null, int|null, int|null, string, string}  $of
+     * @return array<string, mixed>
+     */
+    private function bottle(array $of): array
+    {
+        [$ingredient, $grams, $cost, $bestBefore, $opened, $place, $supplier] = $of;
+
+        return [
+            'ingredient' => $ingredient,
+            'grams' => $grams,
+            'cost' => $cost,
+            'printed_on' => $bestBefore === null ? null : $this->date(-$bestBefore),
+            'opened_on' => $opened === null ? null : $this->date($opened),
+            'bought_on' => $this->date(100),
+            'place' => $place,
+            'supplier' => $supplier,
+        ];
+    }
+
+    /** The shelf as it was last weighed; what was not is "some". One bottle was called back. */
+    private function weighed(): void
+    {
+        foreach (Shelf::WEIGHED as $id => $grams) {
+            $this->noor->put('ingredients/'.$id.'/cupboard', ['grams' => $grams]);
+        }
+        $back = Lot::query()->where('ingredient', Shelf::CALLED_BACK)->orderByDesc('id')->firstOrFail();
+        $this->noor->put('pantry/lots/'.$back->id.'/withdrawn', ['reason' => 'The mill called it back: wrong seed']);
+    }
+
     /** What stands in the studio's cupboard, an oil of their own, and a figure they weighed themselves. */
     private function cupboard(): void
     {
-        foreach (
-            [
-                'olive-oil',
-                'castor-oil',
-                'jojoba-oil',
-                'sunflower-oil-high-oleic',
-                'grapeseed-oil',
-                'squalane',
-                'argan-oil',
-                'shea-butter',
-                'cocoa-butter',
-                'mango-butter',
-                'candelilla-wax',
-                'btms-25',
-                'cetyl-alcohol',
-                'vitamin-e',
-                'rosemary-eo',
-                'peppermint-eo',
-                'lavender-eo',
-                'clove-bud-eo',
-                'rosemary',
-                'calendula',
-                'hibiscus',
-                'nettle',
-                'fenugreek',
-                'saw-palmetto',
-                'sweet-almond-oil',
-                'arrowroot',
-                'panthenol',
-            ] as $id
-        ) {
-            $this->amara->put('ingredients/'.$id.'/cupboard', []);
-        }
-        // What was weighed when the shelf was last cleared; the rest is "some".
-        $weighed = [
-            'olive-oil' => 860,
-            'castor-oil' => 410,
-            'jojoba-oil' => 295,
-            'sunflower-oil-high-oleic' => 1400,
-            'argan-oil' => 90,
-            'shea-butter' => 1150,
-            'cocoa-butter' => 240,
-            'mango-butter' => 310,
-            'candelilla-wax' => 85,
-            'vitamin-e' => 42,
-            'arrowroot' => 180,
-            'lavender-eo' => 18,
-            'rosemary-eo' => 9,
-        ];
-        foreach ($weighed as $id => $grams) {
-            $this->noor->put('ingredients/'.$id.'/cupboard', ['grams' => $grams]);
-        }
+        $this->amara->post('pantry/lots', ['lots' => array_map($this->bottle(...), Shelf::BOTTLES)]);
         $this->noor->put('ingredients/shea-butter/figures', [
             'form' => '',
             'property' => 'life_months',

@@ -98,6 +98,17 @@ final class BatchController
         return new JsonResponse($this->view($row));
     }
 
+    #[Speaks('JarCost', does: 'What a finished batch and a jar of it cost')]
+    public function cost(int $batch, CostRequest $request, BatchCosts $costs): JsonResponse
+    {
+        $row = Batch::query()->with('weighIns')->findOrFail($batch);
+        if ($row->state !== 'done') {
+            throw Refused::now('state', 'What it cost is known when it is done.');
+        }
+
+        return new JsonResponse($costs->of($row, $request));
+    }
+
     #[Speaks('', status: 204, does: 'Put an unfinished batch away; it can be brought back')]
     public function destroy(int $batch): JsonResponse
     {

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
+use App\Pantry\Ancestry;
+use App\Pantry\Lot;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Finding;
 use Crown\Make\MakeSheet;
+use Crown\Pantry\LotSource;
 use WeakMap;
 
 /** What a batch was planned to be: its formula never changes, so it is assessed once. */
@@ -17,7 +20,7 @@ final class BatchPlan
     /** @var WeakMap<Batch, Assessment> */
     private readonly WeakMap $planned;
 
-    public function __construct(private readonly StudioCatalogue $catalogue)
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly Ancestry $ancestry)
     {
         $this->planned = new WeakMap();
     }
@@ -31,7 +34,7 @@ final class BatchPlan
     }
 
     /**
-     * Why a batch must not be used: an oil in it went bad or was thrown away since.
+     * Why a batch must not be used: something in it, or in what is in it, went bad or was called back since.
      *
      * @return list<string>
      */
@@ -42,7 +45,31 @@ final class BatchPlan
             static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
         );
 
-        return array_values(array_map(static fn (Finding $f): string => $f->message(), $found));
+        $behind = $this->ancestry->withdrawn($this->ancestry->lotsBehind('batch', $batch->id));
+
+        return [
+            ...array_values(array_map(static fn (Finding $f): string => $f->message(), $found)),
+            ...$this->bottles($behind),
+        ];
+    }
+
+    /**
+     * @param  array<int, string>  $behind why, by lot
+     * @return list<string> of what was bought: an oil steeped here is told by its own finding
+     */
+    private function bottles(array $behind): array
+    {
+        $bought = Lot::query()->whereIn('id', array_keys($behind))->where('source', LotSource::Bought->value)->get();
+
+        return array_values($bought
+            ->map(fn (Lot $lot): string => sprintf(
+                'In it is %s that must not be used: %s',
+                $this->catalogue->get()->has($lot->ingredient)
+                    ? $this->catalogue->get()->get($lot->ingredient)->name
+                    : $lot->name,
+                $behind[$lot->id],
+            ))
+            ->all());
     }
 
     public function sheet(Batch $batch): MakeSheet

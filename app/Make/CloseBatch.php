@@ -14,6 +14,7 @@ use Crown\Make\BatchClosing;
 use Crown\Make\MakeError;
 use Crown\Make\Stops;
 use Crown\Pantry\LotSource;
+use Crown\Pantry\MovementKind;
 use Crown\Papers\Label;
 
 /** Closes a batch: what was weighed is judged anew, its label worked out, its jars stand on the shelf. */
@@ -68,7 +69,20 @@ final class CloseBatch
             ],
             $present,
         );
+        $this->taken($batch);
         $this->shelve($batch);
+    }
+
+    /** What went in is not in its bottles any more. */
+    private function taken(Batch $batch): void
+    {
+        $of = ['by_name' => $batch->by_name, 'batch_id' => $batch->id];
+        foreach ($this->plan->sheet($batch)->weighings() as $weighing) {
+            $grams = ($batch->put()[$weighing->line] ?? null)->grams ?? 0.0;
+            if ($weighing->ingredient !== '' && $grams > 0.0) {
+                $this->move->take($weighing->ingredient, $grams, MovementKind::Batch, $batch->made_on, $of);
+            }
+        }
     }
 
     /** The jars that were filled stand on the shelf from now on. */
@@ -82,6 +96,7 @@ final class CloseBatch
             'grams' => $grams,
             'made_on' => $batch->made_on,
             'best_before' => $batch->best_before,
+            'use_by' => $batch->best_before ?? Lot::NEVER,
         ]);
         $this->move->begin($lot, $grams, $batch->made_on, $batch->by_name);
     }

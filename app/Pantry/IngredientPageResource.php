@@ -37,7 +37,7 @@ final class IngredientPageResource extends JsonResource
         return [
             'ingredient' => IngredientFile::write($this->found, $this->all, 1.0),
             'in_cupboard' => $item !== null,
-            'stock_grams' => $item?->left_grams,
+            'stock_grams' => $item === null ? null : Cupboard::left($ingredient),
             'used_in' => Formula::query()
                 ->whereIn('id', IngredientUses::of(IngredientUses::FORMULA, [$ingredient]))
                 ->orderByDesc('updated_at')

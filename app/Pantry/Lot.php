@@ -7,6 +7,7 @@ namespace App\Pantry;
 use App\Studio\BelongsToStudio;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One container of something: an oil that came out of a steep, a finished batch, or what was bought.
@@ -27,10 +28,32 @@ use Illuminate\Support\Carbon;
  * @property string $choice what was done about water
  * @property string $withdrawn why it must not be used any more; "" while it may
  * @property Carbon|null $withdrawn_on
+ * @property string $supplier
+ * @property string $batch_number
+ * @property Carbon|null $bought_on
+ * @property Carbon|null $printed_on best before, as it stands on it
+ * @property Carbon|null $opened_on
+ * @property float|null $opened_months as it stands on it
+ * @property float|null $tare_grams of the empty container
+ * @property float|null $cost of all that came; null while nobody said
+ * @property string $currency
+ * @property string $place by the name it has in the kit
+ * @property float|null $place_celsius in its warmest months
+ * @property string $note
+ * @property Carbon|null $created_at
+ * @property Carbon $use_by the order in which things are to be used; NEVER where nothing tells
  */
 class Lot extends Model
 {
     use BelongsToStudio;
+
+    /** What has no day to be used by comes after all that has one. */
+    public const NEVER = '9999-12-31';
+
+    /** How a formula names what came out of a steep, and one lot of it. */
+    public const OF_STEEP = 'steep-';
+
+    public const OF_LOT = 'lot-';
 
     protected $table = 'lots';
 
@@ -44,9 +67,17 @@ class Lot extends Model
         'best_before' => 'date',
         'emptied_on' => 'date',
         'withdrawn_on' => 'date',
+        'bought_on' => 'date',
+        'printed_on' => 'date',
+        'opened_on' => 'date',
+        'opened_months' => 'float',
+        'tare_grams' => 'float',
+        'cost' => 'float',
+        'place_celsius' => 'float',
+        'use_by' => 'date',
     ];
 
-    protected $attributes = ['choice' => 'kept', 'withdrawn' => ''];
+    protected $attributes = ['choice' => 'kept', 'withdrawn' => '', 'use_by' => self::NEVER];
 
     /** What it is called: a part that was drawn by its day as well. */
     public function title(): string
@@ -66,9 +97,31 @@ class Lot extends Model
         return Withdrawal::words($this->withdrawn, $this->withdrawn_on);
     }
 
+    /** Grams in one jar of a batch; null for what is not in jars. */
+    public function netGrams(): ?float
+    {
+        $of = $this->batch_id === null ? null : DB::table('batches')->where('id', $this->batch_id)->value('net_grams');
+
+        return is_numeric($of) && (float) $of > 0.0 ? (float) $of : null;
+    }
+
+    /** Money for a gram, as it came; null where nobody said. */
+    public function costPerGram(): ?float
+    {
+        return $this->cost !== null && ($this->grams ?? 0.0) > 0.0 ? $this->cost / $this->grams : null;
+    }
+
+    /** The day by which it is to be used; null where nothing tells. */
+    public function useBy(): ?string
+    {
+        $day = $this->use_by->toDateString();
+
+        return $day === self::NEVER ? null : $day;
+    }
+
     /** The id under which formulas name this lot. */
     public function ingredientId(): string
     {
-        return 'lot-'.$this->id;
+        return self::OF_LOT.$this->id;
     }
 }

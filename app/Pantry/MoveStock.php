@@ -5,44 +5,119 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Studio\Day;
+use Crown\Pantry\Held;
+use Crown\Pantry\LotSource;
 use Crown\Pantry\MovementKind;
+use Crown\Pantry\Taking;
 use Illuminate\Support\Carbon;
 
 /** Writes down what comes to a lot and what leaves it; what is left is their sum. */
 final class MoveStock
 {
     /** What a lot begins with. */
-    public function begin(Lot $lot, float $grams, Carbon $on, string $by = ''): void
+    public function begin(Lot $lot, float $grams, Carbon $on, string $by = '', ?MovementKind $why = null): void
     {
-        $this->write($lot, MovementKind::Made, $grams, $on, $by);
+        $this->write($lot, $why ?? MovementKind::Made, $grams, $on, ['by_name' => $by]);
         $lot->update(['left_grams' => $grams]);
     }
 
     /** There is so much of it: the difference to what was thought came or left. */
-    public function to(Lot $lot, float $grams, string $by): void
+    public function to(Lot $lot, float $grams, string $by, string $note = ''): void
     {
-        $this->write($lot, MovementKind::Counted, $grams - ($lot->left_grams ?? 0.0), Day::today(), $by);
+        $of = ['by_name' => $by, 'note' => $note];
+        $this->write($lot, MovementKind::Counted, $grams - ($lot->left_grams ?? 0.0), Day::today(), $of);
         $lot->update(['left_grams' => $grams, 'grams' => $lot->grams ?? $grams]);
+    }
+
+    /**
+     * So much of it left, for a reason. What is more than was thought to be there was there all the same.
+     *
+     * @param  float  $grams more than 0
+     * @param  array<string, mixed>  $of by whom, for what, to whom
+     */
+    public function out(Lot $lot, MovementKind $why, float $grams, Carbon $on, array $of): void
+    {
+        $known = $lot->left_grams;
+        $found = max(0.0, $grams - ($known ?? 0.0));
+        $this->write($lot, MovementKind::Corrected, $found, $on, $of);
+        $this->write($lot, $why, -$grams, $on, $of);
+        if ($known !== null) {
+            $lot->update(['left_grams' => round($known + $found - $grams, 6)]);
+        }
     }
 
     /** Nothing of it is reckoned with any more. */
     public function empty(Lot $lot, MovementKind $why, string $by): void
     {
         if ($lot->left_grams !== null) {
-            $this->write($lot, $why, -$lot->left_grams, Day::today(), $by);
+            $this->write($lot, $why, -$lot->left_grams, Day::today(), ['by_name' => $by]);
             $lot->update(['left_grams' => null]);
         }
     }
 
-    private function write(Lot $lot, MovementKind $kind, float $grams, Carbon $on, string $by): void
+    /**
+     * Takes what a scale has shown from the lots of an ingredient, first to expire first.
+     *
+     * @param  array<string, mixed>  $of by whom and for what: batch_id or steep_id
+     */
+    public function take(string $ingredient, float $grams, MovementKind $why, Carbon $on, array $of): Taking
     {
-        if ($grams !== 0.0) {
+        $lots = self::usable($ingredient)->keyBy('id');
+        $held = $lots->map(static fn (Lot $l): Held => new Held($l->id, $l->left_grams, $l->useBy()))->values()->all();
+        $taking = Taking::of(array_values($held), $grams);
+        foreach ($taking->takes as $take) {
+            $lot = $lots->get($take->lot);
+            if ($lot !== null) {
+                $this->out($lot, $why, $take->grams, $on, $of);
+            }
+        }
+
+        return $taking;
+    }
+
+    /** Gives back all that was taken for a steep that was never begun. */
+    public function giveBack(int $steep, string $by): void
+    {
+        $sums = StockMovement::query()
+            ->where('steep_id', $steep)
+            ->groupBy('lot_id', 'kind')
+            ->selectRaw('lot_id, kind, sum(grams) as grams')
+            ->get();
+        foreach ($sums as $sum) {
+            $lot = Lot::query()->lockForUpdate()->find($sum->lot_id);
+            if ($lot !== null) {
+                $of = ['by_name' => $by, 'steep_id' => $steep];
+                $this->write($lot, MovementKind::from($sum->kind), -$sum->grams, Day::today(), $of);
+                $left = $lot->left_grams;
+                $lot->update($left === null ? [] : ['left_grams' => round($left - $sum->grams, 6)]);
+            }
+        }
+    }
+
+    /** @return \Illuminate\Database\Eloquent\Collection<int, Lot> lots of an ingredient that stand there, held */
+    private static function usable(string $ingredient): \Illuminate\Database\Eloquent\Collection
+    {
+        $query = Lot::query()->whereNull('emptied_on')->where('withdrawn', '')->lockForUpdate();
+        if (preg_match('/^'.Lot::OF_LOT.'(\d+)$/', $ingredient, $m) === 1) {
+            return $query->where('id', $m[1])->get();
+        }
+        if (preg_match('/^'.Lot::OF_STEEP.'(\d+)$/', $ingredient, $m) === 1) {
+            return $query->where('steep_id', $m[1])->whereNull('event_id')->get();
+        }
+
+        return $query->where('source', LotSource::Bought->value)->where('ingredient', $ingredient)->get();
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private function write(Lot $lot, MovementKind $kind, float $grams, Carbon $on, array $of): void
+    {
+        if (abs($grams) > 1e-9) {
             StockMovement::query()->create([
                 'lot_id' => $lot->id,
                 'kind' => $kind->value,
                 'grams' => $grams,
                 'on_date' => $on,
-                'by_name' => $by,
+                ...$of,
             ]);
         }
     }

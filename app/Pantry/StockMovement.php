@@ -19,6 +19,10 @@ use Illuminate\Support\Carbon;
  * @property string $by_name
  * @property string $note
  * @property int|null $batch_id for which they were taken
+ * @property int|null $steep_id likewise
+ * @property string $to_name who has it now
+ * @property int $jars how many, where they were counted
+ * @property float|null $price for all of it
  */
 final class StockMovement extends Model
 {
@@ -28,5 +32,5 @@ final class StockMovement extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['grams' => 'float', 'on_date' => 'date'];
+    protected $casts = ['grams' => 'float', 'on_date' => 'date', 'price' => 'float', 'jars' => 'integer'];
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
+use App\Pantry\Lot;
+use App\Pantry\LotWords;
 use App\Pantry\MoveStock;
+use Crown\Catalogue\Catalogue;
 use Crown\Steep\SteepPlan;
 use Crown\Steep\SteepYield;
 use Crown\Steep\WaterChoice;
@@ -42,6 +45,16 @@ final class KeepOil
         ]);
     }
 
+    /** What is learned of a jar afterwards is true of the oil that came out of it. */
+    public static function refresh(Steep $steep, Catalogue $catalogue): void
+    {
+        foreach (SteepedLot::query()->with('steep.events')->where('steep_id', $steep->id)->get() as $lot) {
+            $yield = $lot->yield($lot->steep->plan($catalogue, $lot->made_on));
+            $lot->update(['best_before' => $yield->bestBefore($lot->made_on->toDateTimeImmutable())]);
+            $lot->update(['use_by' => LotWords::life($lot, $catalogue)->useBy ?? Lot::NEVER]);
+        }
+    }
+
     /** @param  array<string, mixed>  $fields */
     private static function kept(Steep $steep, SteepYield $yield, Carbon $on, array $fields): SteepedLot
     {
@@ -49,6 +62,7 @@ final class KeepOil
             'steep_id' => $steep->id,
             'made_on' => $on,
             'best_before' => $yield->bestBefore($on->toDateTimeImmutable()),
+            'use_by' => $yield->bestBefore($on->toDateTimeImmutable()),
             ...$fields,
         ]);
         $lot->update(['ingredient' => $lot->ingredientId()]);

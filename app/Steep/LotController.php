@@ -6,6 +6,7 @@ namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
 use App\Pantry\WhereUsed;
+use App\Pantry\WithdrawRequest;
 use App\Studio\Day;
 use App\Support\ListRequest;
 use App\Support\Pages;

@@ -48,6 +48,7 @@ final class RecordEvent
         if ($kind === EntryKind::Drawn && $asked->boolean('keep', true)) {
             KeepOil::drawn($steep, $steep->plan($this->catalogue->get(), $event->on_date), $event);
         }
+        KeepOil::refresh($steep, $this->catalogue->get());
         $steep->keepUses();
         $steep->touch();
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
+use App\Pantry\Lot;
 use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
@@ -61,7 +62,7 @@ final class Steep extends Model
     use Touched;
 
     /** Before its number: the id under which formulas name the oil that it will give, and the one that it gave. */
-    public const OIL = 'steep-';
+    public const OIL = Lot::OF_STEEP;
 
     protected $table = 'steeps';
 

@@ -7,6 +7,7 @@ namespace App\Steep;
 use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
+use App\Studio\User;
 use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Refused;
@@ -14,12 +15,16 @@ use App\Support\Speaks;
 use Crown\Steep\MethodTable;
 use Crown\Steep\Timing;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** Jars over HTTP: planned, begun, shaken, strained, given up. */
 final class SteepController
 {
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+        private readonly SteepStock $stock,
+    ) {
     }
 
     #[Speaks('SteepList', does: 'Every jar that is or was steeping')]
@@ -74,6 +79,7 @@ final class SteepController
         $steep = $request->steep($this->catalogue, $this->studio);
         $steep->name = $steep->name !== '' ? $steep->name : $steep->plan($this->catalogue->get())->charge->name();
         $steep->save();
+        $this->stock->taken($steep, User::nameIn($request));
 
         return new JsonResponse($this->page($steep->id), 201);
     }
@@ -109,17 +115,21 @@ final class SteepController
     }
 
     #[Speaks('', status: 204, does: 'Put a jar away; it can be brought back, and its oils stay')]
-    public function destroy(int $steep): JsonResponse
+    public function destroy(int $steep, Request $request): JsonResponse
     {
-        Steep::held($steep)->delete();
+        $row = Steep::held($steep);
+        $this->stock->givenBack($row, User::nameIn($request));
+        $row->delete();
 
         return new JsonResponse(null, 204);
     }
 
     #[Speaks('Steep', does: 'Bring back a jar that was put away')]
-    public function restore(int $steep): JsonResponse
+    public function restore(int $steep, Request $request): JsonResponse
     {
-        Steep::query()->withTrashed()->findOrFail($steep)->restore();
+        $row = Steep::query()->withTrashed()->findOrFail($steep);
+        $row->restore();
+        $this->stock->takenAgain($row, User::nameIn($request));
 
         return new JsonResponse($this->page($steep));
     }

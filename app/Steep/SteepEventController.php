@@ -34,6 +34,7 @@ final class SteepEventController
             throw Refused::now('kind', 'What led to a strained oil is not changed any more.');
         }
         $row->delete();
+        KeepOil::refresh($steep, $this->catalogue->get());
         $steep->keepUses();
 
         return new JsonResponse($this->view($steep->id));

@@ -23,6 +23,7 @@ final class SteepFromRecipe
         private readonly Bench $bench,
         private readonly StudioCatalogue $catalogue,
         private readonly CurrentStudio $studio,
+        private readonly SteepStock $stock,
     ) {
     }
 
@@ -43,6 +44,7 @@ final class SteepFromRecipe
         $steep = new Steep(['started_on' => $today->format('Y-m-d'), 'document' => $kept]);
         $plan = $steep->plan($this->catalogue->get());
         $steep->fill(['name' => $plan->charge->name()])->save();
+        $this->stock->taken($steep, '');
         $formula = $found->strained(
             $read->formula,
             Steep::OIL.$steep->id,

@@ -25,7 +25,12 @@ use Illuminate\Support\Carbon;
  */
 final class SteepedLot extends Lot
 {
-    protected $attributes = ['choice' => 'kept', 'withdrawn' => '', 'source' => LotSource::Steeped->value];
+    protected $attributes = [
+        'choice' => 'kept',
+        'withdrawn' => '',
+        'source' => LotSource::Steeped->value,
+        'use_by' => Lot::NEVER,
+    ];
 
     protected static function booted(): void
     {

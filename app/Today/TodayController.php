@@ -6,6 +6,8 @@ namespace App\Today;
 
 use App\Catalogue\StudioCatalogue;
 use App\Make\Batch;
+use App\Pantry\Lot;
+use App\Pantry\LotWords;
 use App\Rhythm\Routine;
 use App\Rhythm\RoutineDay;
 use App\Steep\Steep;
@@ -18,6 +20,7 @@ use Crown\Steep\NextAct;
 use Crown\Steep\NextKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
 
 /** What needs hands now, and the shelf of what is under way. */
 final class TodayController
@@ -25,13 +28,19 @@ final class TodayController
     /** Older applications that were never ticked are past doing. */
     private const DAYS_BACK = 3;
 
+    /** Days ahead in which what stands on the shelf is to be used. */
+    private const DAYS_AHEAD = 14;
+
+    /** Bottles that are named at most: nobody is nagged. */
+    private const USED_FIRST = 3;
+
     #[Speaks('Today', does: 'What needs hands now')]
     public function __invoke(StudioCatalogue $catalogue): JsonResponse
     {
         $today = Day::today();
         [$steepItems, $steepShelf] = $this->steeps($catalogue, $today);
         [$routineItems, $routineShelf] = $this->routines($today);
-        $items = [...$steepItems, ...$this->batches(), ...$routineItems];
+        $items = [...$steepItems, ...$this->batches(), ...$routineItems, ...self::useFirst($catalogue, $today)];
         usort($items, static fn (array $a, array $b): int => [$a['date'], $a['words']] <=> [$b['date'], $b['words']]);
 
         return new JsonResponse([
@@ -105,6 +114,38 @@ final class TodayController
         };
 
         return $does === null ? null : ['does' => $does, 'id' => $steep];
+    }
+
+    /**
+     * What is on the shelf and will not keep: at most three, for whoever may use it.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function useFirst(StudioCatalogue $catalogue, Carbon $today): array
+    {
+        if (Gate::denies('make')) {
+            return [];
+        }
+        $lots = Lot::query()
+            ->whereNull('emptied_on')
+            ->where('withdrawn', '')
+            ->where('use_by', '<=', $today->copy()->addDays(self::DAYS_AHEAD)->toDateString())
+            ->orderBy('use_by')
+            ->orderBy('id')
+            ->limit(self::USED_FIRST)
+            ->get();
+
+        return array_values($lots->map(static fn (Lot $l): array => self::item(
+            'use-first',
+            $l->id,
+            $l->use_by->toDateString(),
+            $l->use_by->isBefore($today),
+            sprintf(
+                $l->use_by->isBefore($today) ? '%s is past its day: smell it, and use or clear it.' : 'Use %s first.',
+                LotWords::name($l, $catalogue->get()),
+            ),
+            '/pantry/lots/'.$l->id,
+        ))->all());
     }
 
     /** @return list<array<string, mixed>> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Catalogue\Correction;
 use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -19,19 +20,21 @@ final readonly class Cost implements JsonSerializable
      * @param  Band  $known money for the lines whose price is known
      * @param  array<string, Band>  $byLine money, keyed by line id; lines without a price are not in it
      * @param  list<Portion>  $unpriced
+     * @param  array<string, string>  $sources where each price comes from, by line
      */
     private function __construct(
         public Band $known,
         public array $byLine,
         public array $unpriced,
         private float $grams,
+        private array $sources = [],
     ) {
     }
 
     public static function of(Composition $composition): self
     {
         $known = Band::exact(0.0);
-        $byLine = $unpriced = [];
+        $byLine = $unpriced = $sources = [];
         foreach ($composition->counted() as $portion) {
             $price = self::price($portion);
             if ($price === null) {
@@ -40,10 +43,13 @@ final readonly class Cost implements JsonSerializable
                 continue;
             }
             $byLine[$portion->line->id] = $portion->grams->band->times($price)->scaled(1 / 1000);
+            $sources[$portion->line->id] = $portion->ingredient->facts->has(Property::Price)
+                ? $portion->ingredient->facts->get(Property::Price)->source
+                : '';
             $known = $known->plus($byLine[$portion->line->id]);
         }
 
-        return new self($known, $byLine, $unpriced, $composition->totalGrams->best);
+        return new self($known, $byLine, $unpriced, $composition->totalGrams->best, $sources);
     }
 
     /** Money for 100 g, best. Counts what is known only. */
@@ -70,7 +76,11 @@ final readonly class Cost implements JsonSerializable
             'known' => $this->known,
             'per_100g' => round($this->perHundredGrams(), 4),
             'lines' => array_map(
-                static fn (string $id, Band $money): array => ['line' => $id, 'money' => $money],
+                fn (string $id, Band $money): array => [
+                    'line' => $id,
+                    'money' => $money,
+                    'bought' => ($this->sources[$id] ?? '') === Correction::OF_STUDIO.Correction::BOUGHT,
+                ],
                 array_keys($this->byLine),
                 $this->byLine,
             ),

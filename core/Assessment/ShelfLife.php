@@ -176,6 +176,12 @@ final readonly class ShelfLife
         return '';
     }
 
+    /** How much longer or shorter than at 20 °C it keeps where it stands: half as long for every 10 K. */
+    public static function byStorage(float $celsius): float
+    {
+        return min(self::MOST_BY_COLD, 1 / Temperature::speed($celsius));
+    }
+
     /** @return array{Band, list<string>} */
     private static function stored(
         Band $months,
@@ -193,7 +199,7 @@ final readonly class ShelfLife
             $months = $months->times(Band::of(1.2, 1.35, 1.5));
         }
         if (abs($celsius - 20.0) > 0.01) {
-            $factor = min(self::MOST_BY_COLD, 1 / Temperature::speed($celsius));
+            $factor = self::byStorage($celsius);
             $months = $months->scaled($factor);
             $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format($factor, 2));
         }

@@ -30,6 +30,12 @@ final readonly class Correction
         Property::Price,
     ];
 
+    /** Where a price comes from that was truly paid. */
+    public const BOUGHT = 'what was paid for the bottle on the shelf';
+
+    /** Before what a studio says of where a figure comes from. */
+    public const OF_STUDIO = 'studio: ';
+
     private const LONGEST_SOURCE = 200;
 
     /**
@@ -70,7 +76,7 @@ final readonly class Correction
 
     public function fact(): Fact
     {
-        return new Fact($this->band, 'studio: '.$this->source);
+        return new Fact($this->band, self::OF_STUDIO.$this->source);
     }
 
     /** @return array{float, float} in the property's own unit: nonsense is kept out, not what is unusual */

@@ -24,6 +24,12 @@ final readonly class Node
         return new self($document, '');
     }
 
+    /** Whether something was said of it, be it that there is none. */
+    public function names(string $key): bool
+    {
+        return array_key_exists($key, $this->fields);
+    }
+
     public function has(string $key): bool
     {
         return isset($this->fields[$key]);

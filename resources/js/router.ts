@@ -108,6 +108,14 @@ export const router = createRouter({
             meta: { title: 'Batch' },
         },
         { path: '/pantry', name: 'pantry', component: () => import('./places/pantry/PantryPlace.vue'), meta: { title: 'Pantry' } },
+        { path: '/pantry/shelf', name: 'shelf', component: () => import('./places/pantry/ShelfPlace.vue'), meta: { title: 'The shelf' } },
+        {
+            path: '/pantry/lots/:id(\\d+)',
+            name: 'lot',
+            component: () => import('./places/pantry/LotPlace.vue'),
+            props: true,
+            meta: { title: 'On the shelf' },
+        },
         {
             path: '/pantry/compare',
             name: 'compare',

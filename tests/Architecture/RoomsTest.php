@@ -23,6 +23,7 @@ final class RoomsTest
         'Learning',
         'Steep',
         'Reading',
+        'Pantry',
         'Make',
         'Head',
         'Rhythm',

@@ -51,7 +51,9 @@ final class AccountsTest extends StudioTestCase
             'heads.formula', 'steeps.plan', 'steeps.store', 'steeps.strain', 'steeps.spoil', 'steeps.destroy',
             'steeps.restore', 'steeps.record', 'steeps.unrecord', 'steeps.photo', 'steeps.unphoto', 'lots.index',
             'lots.withdraw', 'batches.store', 'batches.finish', 'batches.destroy', 'batches.restore', 'batches.find',
-            'batches.unfind', 'routines.store', 'routines.link', 'batches.link', 'links.index', 'links.end',
+            'batches.unfind', 'routines.store', 'routines.link', 'batches.link', 'shelf.index', 'shelf.read',
+            'shelf.store', 'shelf.show', 'shelf.update', 'shelf.move', 'shelf.withdraw',
+            'batches.cost', 'links.index', 'links.end',
             'routines.destroy', 'routines.restore', 'formulas.sheet',
         ],
         'own' => [

@@ -119,7 +119,11 @@ final class ScopingTest extends StudioTestCase
             ],
         ];
         // One word means another thing to another route.
-        $said = ['api/heads/{head}/marks' => ['state' => 'calm'], 'api/steeps/{steep}/events' => ['kind' => 'note']];
+        $said = [
+            'api/heads/{head}/marks' => ['state' => 'calm'],
+            'api/steeps/{steep}/events' => ['kind' => 'note'],
+            'api/pantry/lots/{lot}/movements' => ['kind' => 'counted', 'grams' => 5],
+        ];
         $before = $this->fingerprint();
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {

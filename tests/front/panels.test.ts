@@ -350,7 +350,7 @@ describe('cost', () => {
     const priced = (more: Partial<Schemas['Cost']> = {}): Schemas['Cost'] => ({
         known: band(4.2, 4.1, 4.3),
         per_100g: 4.2,
-        lines: [{ line: 'l1', money: band(1.2) }],
+        lines: [{ line: 'l1', money: band(1.2), bought: false }],
         unpriced: ['Jojoba', 'Beeswax'],
         ...more,
     });

@@ -57,6 +57,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{batch}/cost": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a finished batch and a jar of it cost */
+        get: operations["batches.cost"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{batch}/findings": {
         parameters: {
             query?: never;
@@ -966,6 +983,109 @@ export interface paths {
         post?: never;
         /** Take out an ingredient of one's own that no formula uses */
         delete: operations["own.destroy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put what was bought on the shelf */
+        post: operations["shelf.store"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/lots/{lot}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One lot: its life, what moved, and what came of it */
+        get: operations["shelf.show"];
+        /** Change what is said of a bottle */
+        put: operations["shelf.update"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/lots/{lot}/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what happened to a lot, or what the scale shows of it */
+        post: operations["shelf.move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/lots/{lot}/withdrawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that it must not be used any more, and why, or take that back */
+        put: operations["shelf.withdraw"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read what was bought, as it was typed or stands on a bill */
+        post: operations["shelf.read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands on the shelf, what is to be used first before the rest */
+        get: operations["shelf.index"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2552,7 +2672,7 @@ export interface components {
             overdue: boolean;
             words: string;
             /** @enum {string} */
-            kind: "shake" | "stop-shaking" | "strain" | "ready" | "batch" | "patch-test" | "patch-reading" | "application";
+            kind: "shake" | "stop-shaking" | "strain" | "ready" | "batch" | "patch-test" | "patch-reading" | "application" | "use-first";
             place: string;
             tick: {
                 /** @enum {string} */
@@ -3337,6 +3457,8 @@ export interface components {
             lines: {
                 line: string;
                 money: components["schemas"]["Band"];
+                /** @description Whether the price is what was paid for the bottle on the shelf. */
+                bought: boolean;
             }[];
             unpriced: string[];
         };
@@ -3856,6 +3978,201 @@ export interface components {
             wet: boolean;
             own: boolean;
         };
+        /** @description One bottle or jar as it stands on the shelf. */
+        ShelfLot: {
+            id: number;
+            /** @enum {unknown} */
+            source: "bought" | "steeped" | "made";
+            ingredient: string;
+            name: string;
+            supplier: string;
+            place: string;
+            grams: number | null;
+            left_grams: number | null;
+            fill: number | null;
+            use_by: string | null;
+            days_left: number | null;
+            opened_on: string | null;
+            withdrawn: string;
+            cost: number | null;
+            currency: string;
+            per_100g: number | null;
+            steep_id: number | null;
+            batch_id: number | null;
+            emptied_on: string | null;
+            matter: string;
+        };
+        /** @description What stands there, what is to be used first before the rest. */
+        ShelfList: {
+            items: components["schemas"]["ShelfLot"][];
+            next: string | null;
+        };
+        /** @description Until when it is to be used, and why. */
+        LotLife: {
+            use_by: string | null;
+            /** @enum {unknown} */
+            by: "printed" | "opened" | "kept" | "unknown";
+            dates: {
+                [key: string]: string;
+            };
+            reasons: string[];
+        };
+        StockMovement: {
+            id: number;
+            kind: string;
+            words: string;
+            grams: number;
+            on: string;
+            by: string;
+            to: string;
+            jars: number;
+            price: number | null;
+            note: string;
+            batch_id: number | null;
+            steep_id: number | null;
+        };
+        /** @description What came of what, in columns. */
+        Trace: {
+            nodes: {
+                name: string;
+                column: number;
+                /** @enum {unknown} */
+                kind: "lot" | "steep" | "batch" | "person";
+                id: number;
+                title: string;
+                withdrawn: boolean;
+                here: boolean;
+            }[];
+            edges: {
+                from: string;
+                to: string;
+                grams: number;
+            }[];
+        };
+        LotPage: {
+            id: number;
+            /** @enum {unknown} */
+            source: "bought" | "steeped" | "made";
+            ingredient: string;
+            name: string;
+            supplier: string;
+            place: string;
+            grams: number | null;
+            left_grams: number | null;
+            fill: number | null;
+            use_by: string | null;
+            days_left: number | null;
+            opened_on: string | null;
+            withdrawn: string;
+            cost: number | null;
+            currency: string;
+            per_100g: number | null;
+            steep_id: number | null;
+            batch_id: number | null;
+            emptied_on: string | null;
+            batch_number: string;
+            bought_on: string | null;
+            printed_on: string | null;
+            opened_months: number | null;
+            tare_grams: number | null;
+            note: string;
+            life: components["schemas"]["LotLife"];
+            movements: components["schemas"]["StockMovement"][];
+            trace: components["schemas"]["Trace"];
+            matter: string;
+        };
+        /** @description What one line says of something that was bought. */
+        LotRead: {
+            text: string;
+            count: number;
+            ingredient: string;
+            name: string;
+            others: {
+                id: string;
+                name: string;
+            }[];
+            amount: string;
+            grams: number | null;
+            cost: number | null;
+            currency: string;
+            printed_on: string | null;
+            opened_on: string | null;
+            bought_on: string | null;
+            supplier: string;
+            batch_number: string;
+            place: string;
+            tare_grams: number | null;
+            note: string;
+            doubts: {
+                [key: string]: string;
+            };
+        };
+        LotsRead: {
+            items: components["schemas"]["LotRead"][];
+        };
+        LotsText: {
+            text: string;
+        };
+        /** @description What is said of a bottle; what is left out stays. */
+        LotChange: {
+            supplier?: string | null;
+            batch_number?: string | null;
+            bought_on?: string | null;
+            printed_on?: string | null;
+            opened_on?: string | null;
+            opened_months?: number | null;
+            tare_grams?: number | null;
+            cost?: number | null;
+            currency?: string | null;
+            place?: string | null;
+            note?: string | null;
+        };
+        LotsDraft: {
+            lots: {
+                ingredient: string;
+                grams?: number | null;
+                count?: number;
+                supplier?: string | null;
+                batch_number?: string | null;
+                bought_on?: string | null;
+                printed_on?: string | null;
+                opened_on?: string | null;
+                opened_months?: number | null;
+                tare_grams?: number | null;
+                cost?: number | null;
+                currency?: string | null;
+                place?: string | null;
+                note?: string | null;
+            }[];
+        };
+        MovementDraft: {
+            /** @enum {unknown} */
+            kind: "counted" | "given" | "sold" | "spoiled" | "wasted";
+            grams?: number | null;
+            full_grams?: number | null;
+            jars?: number | null;
+            to?: string;
+            price?: number | null;
+            on?: string;
+            note?: string;
+        };
+        /** @description What a batch and a jar of it cost; a least where something has no price. */
+        JarCost: {
+            materials: {
+                name: string;
+                grams: number;
+                money: number | null;
+                /** @enum {unknown} */
+                from: "lots" | "prices" | "";
+                /** @description What a jar costs more when this costs a tenth more. */
+                a_tenth_more: number;
+            }[];
+            known: number;
+            unknown: string[];
+            jars: number;
+            per_jar: number;
+            price: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -4082,6 +4399,60 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "batches.cost": {
+        parameters: {
+            query?: {
+                container?: string;
+                minutes?: string;
+                hourly?: string;
+                margin?: string;
+            };
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarCost"];
+                };
             };
             /** @description Not in this studio */
             404: {
@@ -7396,6 +7767,367 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotsDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfList"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.show": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.update": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotChange"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovementDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotsText"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotsRead"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.index": {
+        parameters: {
+            query?: {
+                q?: string;
+                cursor?: string;
+                state?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfList"];
+                };
             };
             /** @description Not in this studio */
             404: {

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/vue-query';
+import { keepPreviousData, queryOptions } from '@tanstack/vue-query';
 import { api, done, got, type Schemas } from '../api/client';
 import { inTurn } from '../api/inTurn';
 import { useMake, useWrite } from './write';
@@ -33,6 +33,14 @@ export const useTickTask = () =>
             after(id, () => got(api.PUT('/api/batches/{batch}/tasks', { ...at(id), body: body() }))),
         { keep: kept },
     );
+
+/** What a finished batch and a jar of it cost, with what is reckoned beside what went in. */
+export const batchCostQuery = (batch: number, beside: Record<'container' | 'minutes' | 'hourly' | 'margin', string>) =>
+    queryOptions({
+        queryKey: ['batch', batch, 'cost', beside],
+        queryFn: () => got(api.GET('/api/batches/{batch}/cost', { params: { path: { batch }, query: beside } })),
+        placeholderData: keepPreviousData,
+    });
 
 export const useFinishBatch = () =>
     useMake(

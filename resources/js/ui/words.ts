@@ -95,6 +95,13 @@ export function shortDate(date: string): string {
     return asDay(date).toLocaleDateString(dates, { day: 'numeric', month: 'short', timeZone: 'UTC' });
 }
 
+/** "in 3 days, Friday", "17 Dec 2026": short, for what stands in a row. */
+export function sayUntil(date: string, today = todayDate()): string {
+    return Math.abs(daysFromToday(date, today)) <= 6 || !dated
+        ? sayDate(date, today)
+        : asDay(date).toLocaleDateString(dates, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+}
+
 /** "9 days", "2.5 months", "2 years". */
 export function sayMonths(months: number): string {
     if (months <= 0) return 'cannot tell';

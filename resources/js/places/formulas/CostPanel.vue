@@ -21,6 +21,7 @@ const cost = computed(() => assessment.value.cost);
 /** The studio's own steeps are not bought by the kilogram. */
 const bought = (line: Line): boolean => line.ingredient !== null && !line.ingredient.startsWith('lot-');
 
+const isBought = (id: string): boolean => cost.value.lines.find((l) => l.line === id)?.bought ?? false;
 function costOf(id: string): string {
     const found = cost.value.lines.find((l) => l.line === id);
     return found ? fixed(found.money.best, 2) : 'cannot tell';
@@ -74,8 +75,11 @@ async function price(line: Line, typed: string): Promise<void> {
                         <th scope="row" class="py-1 text-left font-normal">{{ line.name }}</th>
                         <td class="text-right">{{ fixed(line.grams.best, 1) }}</td>
                         <td class="pl-4">
+                            <RouterLink v-if="isBought(line.id)" to="/pantry/shelf" class="text-[13px]">
+                                {{ fixed(line.price_per_kg ?? 0, 2) }}, as the bottle cost
+                            </RouterLink>
                             <KeptNumber
-                                v-if="bought(line)"
+                                v-else-if="bought(line)"
                                 class="no-print"
                                 max="100000"
                                 :value="line.price_per_kg"

@@ -9,6 +9,7 @@ import { useSession } from '../../ui/session';
 import { fixed, KINDS, num, sayDate } from '../../ui/words';
 import LabelPreview from '../papers/LabelPreview.vue';
 import BatchStops from './BatchStops.vue';
+import BatchCosts from './BatchCosts.vue';
 import BatchFindings from './BatchFindings.vue';
 import HowLink from '../../ui/HowLink.vue';
 
@@ -128,6 +129,7 @@ function printIt(): void {
                     <span class="quiet">Note.</span>
                     {{ batch.note }}
                 </p>
+                <BatchCosts v-if="session.may('make')" class="mt-8" :batch="batch.id" />
                 <BatchFindings class="mt-8" :batch="batch" />
             </div>
             <div>

@@ -8,6 +8,7 @@ import { tickedIn, valueIn } from '../../ui/events';
 import EvidenceMark from '../../ui/EvidenceMark.vue';
 import MoreRows from '../../ui/MoreRows.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import PantryHalves from './PantryHalves.vue';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ACTIONS, daysFromToday, INGREDIENT_KINDS, NEEDS, num, sayDate, sayMonths } from '../../ui/words';
@@ -118,6 +119,7 @@ function pick(id: string): void {
                 <RouterLink to="/pantry/own/new" class="act-quiet">Write an ingredient of your own</RouterLink>
             </div>
         </div>
+        <PantryHalves here="ingredients" />
         <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[13.5rem_minmax(0,1fr)]">
             <form class="space-y-3" aria-label="What it must be" @submit.prevent>
                 <label class="block">

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Steep;
+namespace App\Pantry;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Why a steeped oil must not be used any more; nothing takes that back: $defs/WithdrawAsk. */
+/** Why something must not be used any more; nothing takes that back: $defs/WithdrawAsk. */
 final class WithdrawRequest extends FormRequest
 {
     /** @return array<string, mixed> */

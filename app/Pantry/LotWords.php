@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pantry;
+
+use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
+use Crown\Json\Node;
+use Crown\Pantry\LotLife;
+use Crown\Pantry\LotSource;
+use Illuminate\Support\Facades\DB;
+
+/** What is said of a lot, wherever it is said. */
+final class LotWords
+{
+    /** Where nobody said where it stands, °C. */
+    private const ROOM = 20.0;
+
+    public static function name(Lot $lot, Catalogue $catalogue): string
+    {
+        return self::ingredient($lot, $catalogue)->name ?? ($lot->name !== '' ? $lot->title() : $lot->ingredient);
+    }
+
+    /** How it is drawn. */
+    public static function matter(Lot $lot, Catalogue $catalogue): string
+    {
+        return (self::ingredient($lot, $catalogue)->kind ?? IngredientKind::ReadySteep)->matter();
+    }
+
+    /** Until when it is to be used, by what stands on it and by where it stands. */
+    public static function life(Lot $lot, Catalogue $catalogue): LotLife
+    {
+        $celsius = $lot->place_celsius ?? self::ROOM;
+        $came = $lot->bought_on ?? $lot->made_on ?? $lot->created_at;
+        if ($lot->source !== LotSource::Bought->value && $came !== null && $lot->best_before !== null) {
+            return LotLife::made(
+                $came->toDateTimeImmutable(),
+                $lot->best_before->toDateTimeImmutable(),
+                self::assumed($lot),
+                $celsius,
+            );
+        }
+
+        return LotLife::of(
+            self::ingredient($lot, $catalogue),
+            $came?->toDateTimeImmutable(),
+            $lot->printed_on?->toDateTimeImmutable(),
+            $lot->opened_on?->toDateTimeImmutable(),
+            $lot->opened_months,
+            $celsius,
+        );
+    }
+
+    /** Where the day of its label takes it to stand, °C. */
+    private static function assumed(Lot $lot): float
+    {
+        if ($lot->place_celsius === null || $lot->batch_id === null) {
+            return self::ROOM;
+        }
+        $document = DB::table('batches')->where('id', $lot->batch_id)->value('document');
+        $node = Node::of(is_string($document) ? (array) json_decode($document, true) : []);
+
+        return $node->number('storage_c') ?? self::ROOM;
+    }
+
+    /** Of the catalogue; null for what was made here, and for what is not in it any more. */
+    private static function ingredient(Lot $lot, Catalogue $catalogue): ?Ingredient
+    {
+        return $lot->source === LotSource::Bought->value && $catalogue->has($lot->ingredient)
+            ? $catalogue->get($lot->ingredient)
+            : null;
+    }
+}

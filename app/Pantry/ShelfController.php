@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pantry;
+
+use App\Catalogue\StudioCatalogue;
+use App\Studio\CurrentStudio;
+use App\Studio\Day;
+use App\Studio\User;
+use App\Support\ListRequest;
+use App\Support\Speaks;
+use Crown\Pantry\LotReader;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Pagination\Cursor;
+
+/** The shelf over HTTP: every bottle and jar that stands there, what is to be used first before the rest. */
+final class ShelfController
+{
+    private const SIZE = 60;
+
+    /** Containers that one line may put there. */
+    private const MOST_OF_ONE = 50;
+
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly TraceOf $trace)
+    {
+    }
+
+    #[Speaks('ShelfList', does: 'What stands on the shelf, what is to be used first before the rest')]
+    public function index(ListRequest $request): JsonResponse
+    {
+        $all = $this->catalogue->get();
+        $asked = $request->string('cursor')->value();
+        $page = Lot::query()
+            ->when(
+                $request->string('state')->value() === 'gone',
+                static fn ($q) => $q->whereNotNull('emptied_on'),
+                static fn ($q) => $q->whereNull('emptied_on'),
+            )
+            ->orderBy('use_by')
+            ->orderBy('id')
+            ->cursorPaginate(self::SIZE, ['*'], 'cursor', $asked === '' ? null : Cursor::fromEncoded($asked));
+
+        return new JsonResponse([
+            'items' => array_map(
+                static fn (Lot $l): array => (new ShelfRowResource($l, $all))->toArray(),
+                $page->items(),
+            ),
+            'next' => $page->nextCursor()?->encode(),
+        ]);
+    }
+
+    #[Speaks('LotsRead', 'LotsText', does: 'Read what was bought, as it was typed or stands on a bill')]
+    public function read(LotsTextRequest $request, CurrentStudio $studio): JsonResponse
+    {
+        $kit = $studio->get()->ownKit();
+        $reader = new LotReader(
+            $this->catalogue->get(),
+            $studio->get()->kitchen(),
+            $kit->places(),
+            Day::today()->toDateTimeImmutable(),
+            $studio->get()->date_style === 'month-first',
+        );
+
+        return new JsonResponse(['items' => $reader->read($request->string('text')->value())]);
+    }
+
+    #[Speaks('ShelfList', 'LotsDraft', 201, 'Put what was bought on the shelf')]
+    public function store(LotsRequest $request, PutOnShelf $put): JsonResponse
+    {
+        $lots = [];
+        foreach ($request->lots() as $n => $said) {
+            for ($i = min(self::MOST_OF_ONE, (int) ($said->whole('count') ?? 1)); $i > 0; $i--) {
+                $lots[] = $put->new($said, 'lots.'.$n, User::nameIn($request));
+            }
+        }
+        $all = $this->catalogue->get();
+
+        return new JsonResponse([
+            'items' => array_map(static fn (Lot $l): array => (new ShelfRowResource($l, $all))->toArray(), $lots),
+            'next' => null,
+        ], 201);
+    }
+
+    #[Speaks('LotPage', does: 'One lot: its life, what moved, and what came of it')]
+    public function show(int $lot): JsonResponse
+    {
+        return $this->page(Lot::query()->findOrFail($lot));
+    }
+
+    #[Speaks('LotPage', 'LotChange', does: 'Change what is said of a bottle')]
+    public function update(int $lot, LotRequest $request, PutOnShelf $put): JsonResponse
+    {
+        return $this->page($put->changed(Lot::query()->lockForUpdate()->findOrFail($lot), $request->said()));
+    }
+
+    #[Speaks('LotPage', 'MovementDraft', 201, 'Say what happened to a lot, or what the scale shows of it')]
+    public function move(int $lot, MovementRequest $request, RecordMovement $record): JsonResponse
+    {
+        $row = Lot::query()->lockForUpdate()->findOrFail($lot);
+        $record($row, $request, User::nameIn($request));
+
+        return $this->page($row, 201);
+    }
+
+    #[Speaks('LotPage', 'WithdrawAsk', does: 'Say that it must not be used any more, and why, or take that back')]
+    public function withdraw(int $lot, WithdrawRequest $request): JsonResponse
+    {
+        $reason = $request->reason();
+        $row = Lot::query()->lockForUpdate()->findOrFail($lot);
+        $row->update([
+            'withdrawn' => $reason,
+            'withdrawn_on' => $reason === '' ? null : Day::today()->toDateString(),
+        ]);
+
+        return $this->page($row);
+    }
+
+    private function page(Lot $lot, int $status = 200): JsonResponse
+    {
+        return new JsonResponse(
+            (new LotPageResource($lot, $this->catalogue->get(), $this->trace->lot($lot)))->toArray(),
+            $status,
+        );
+    }
+}

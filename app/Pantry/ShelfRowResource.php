@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pantry;
+
+use App\Studio\Day;
+use Crown\Catalogue\Catalogue;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** One bottle or jar as it stands on the shelf: $defs/ShelfLot. */
+final class ShelfRowResource extends JsonResource
+{
+    public function __construct(private readonly Lot $lot, private readonly Catalogue $catalogue)
+    {
+        parent::__construct($lot);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(?Request $request = null): array
+    {
+        $lot = $this->lot;
+        $useBy = $lot->useBy();
+        $came = $lot->grams ?? 0.0;
+
+        return [
+            'id' => $lot->id,
+            'source' => $lot->source,
+            'ingredient' => $lot->ingredient,
+            'name' => LotWords::name($lot, $this->catalogue),
+            'matter' => LotWords::matter($lot, $this->catalogue),
+            'supplier' => $lot->supplier,
+            'place' => $lot->place,
+            'grams' => $lot->grams,
+            'left_grams' => $lot->left_grams === null ? null : round($lot->left_grams, 3),
+            'fill' => $lot->left_grams === null || $came <= 0.0 ? null : round(min(1.0, $lot->left_grams / $came), 4),
+            'use_by' => $useBy,
+            'days_left' => $useBy === null ? null : (int) Day::today()->diffInDays($lot->use_by, false),
+            'opened_on' => $lot->opened_on?->toDateString(),
+            'withdrawn' => $lot->withdrawnWords(),
+            'cost' => $lot->cost,
+            'currency' => $lot->currency,
+            'per_100g' => $lot->costPerGram() === null ? null : round($lot->costPerGram() * 100, 4),
+            'steep_id' => $lot->steep_id,
+            'batch_id' => $lot->batch_id,
+            'emptied_on' => $lot->emptied_on?->toDateString(),
+        ];
+    }
+}

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, reactive } from 'vue';
+import { batchCostQuery } from '../../queries/batches';
+import HowLink from '../../ui/HowLink.vue';
+import { useSession } from '../../ui/session';
+import { fixed, num } from '../../ui/words';
+
+/** What a finished batch and a jar of it cost, by the bottles that truly went in. */
+const props = defineProps<{ batch: number }>();
+const session = useSession();
+const money = computed(() => session.studio?.currency ?? '');
+const typed = reactive({ container: '', minutes: '', hourly: '', margin: '' });
+/** What is no figure yet is none. */
+const figure = (written: string, most = 10_000): string => {
+    const value = Number(written.trim().replace(',', '.'));
+    return String(Number.isFinite(value) && value >= 0 ? Math.min(most, value) : 0);
+};
+const beside = computed(() => ({
+    container: figure(typed.container),
+    minutes: figure(typed.minutes),
+    hourly: figure(typed.hourly),
+    margin: figure(typed.margin, 95),
+}));
+const { data } = useQuery(computed(() => batchCostQuery(props.batch, beside.value)));
+const FIELDS = [
+    ['container', 'A jar, lid and label'],
+    ['minutes', 'Minutes of work in all'],
+    ['hourly', 'An hour of it'],
+    ['margin', 'Margin, % of the price'],
+] as const;
+const FROM: Record<string, string> = { lots: 'the bottles that went in', prices: 'your price', '': 'no price' };
+</script>
+
+<template>
+    <section v-if="data" aria-label="What it cost">
+        <h2>
+            What it cost
+            <HowLink of="pantry" what="what a jar costs" />
+        </h2>
+        <p v-if="data.unknown.length === data.materials.length" class="quiet">Cannot tell: nothing in it has a price.</p>
+        <template v-else>
+            <p>
+                {{ data.unknown.length > 0 ? 'At least' : '' }}
+                <strong>{{ fixed(data.per_jar, 2) }} {{ money }}</strong>
+                a jar; with the margin, ask
+                <strong>{{ fixed(data.price, 2) }} {{ money }}</strong>
+                <template v-if="data.unknown.length > 0">. Without a price: {{ data.unknown.join(', ') }}</template>
+                .
+            </p>
+            <table class="mt-2 w-full text-[14px]">
+                <caption class="sr-only">What each thing in it cost</caption>
+                <tbody>
+                    <tr v-for="row in data.materials" :key="row.name" class="row-line">
+                        <th scope="row" class="py-1 text-left font-normal">
+                            {{ row.name }}
+                            <span class="quiet text-[13px]">{{ num(row.grams) }} g, {{ FROM[row.from] }}</span>
+                        </th>
+                        <td class="text-right">{{ row.money === null ? '' : fixed(row.money, 2) }}</td>
+                        <td class="quiet pl-3 text-right text-[13px]">
+                            {{ row.money ? `+10 %: ${fixed(row.a_tenth_more, 2)} more a jar` : '' }}
+                        </td>
+                    </tr>
+                </tbody>
+            </table>
+        </template>
+        <div class="no-print mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+            <label v-for="[field, label] in FIELDS" :key="field">
+                <span class="label">{{ label }}</span>
+                <input v-model="typed[field]" class="field" inputmode="decimal" maxlength="10" />
+            </label>
+        </div>
+    </section>
+</template>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, reactive, watch } from 'vue';
+import type { Schemas } from '../../api/client';
+import { kitQuery } from '../../queries/kit';
+import FormProblem from '../../ui/FormProblem.vue';
+import { num, todayDate } from '../../ui/words';
+
+/** What the bottle says of itself: dates, price, where from, where it stands. */
+const props = defineProps<{ lot: Schemas['LotPage']; errors: Record<string, string[]> }>();
+const emit = defineEmits<{ change: [said: Schemas['LotChange']] }>();
+const { data: kit } = useQuery(kitQuery());
+const text = (value: number | null): string => (value === null ? '' : String(value));
+const of = (lot: Schemas['LotPage']) => ({
+    bought_on: lot.bought_on ?? '',
+    printed_on: lot.printed_on ?? '',
+    opened_on: lot.opened_on ?? '',
+    opened_months: text(lot.opened_months),
+    cost: text(lot.cost),
+    tare_grams: text(lot.tare_grams),
+    supplier: lot.supplier,
+    batch_number: lot.batch_number,
+    place: lot.place,
+    note: lot.note,
+});
+const draft = reactive(of(props.lot));
+watch(
+    () => props.lot,
+    (lot) => Object.assign(draft, of(lot)),
+);
+const figure = (written: string): number | null => (written.trim() === '' ? null : Number(written.trim().replace(',', '.')));
+/** Of what was made here only where it stands is said, and a note: its day and what is in it are worked out. */
+const bought = computed(() => props.lot.source === 'bought');
+function keep(): void {
+    if (!bought.value) return emit('change', { place: draft.place, note: draft.note });
+    emit('change', {
+        ...draft,
+        opened_months: figure(draft.opened_months),
+        cost: figure(draft.cost),
+        tare_grams: figure(draft.tare_grams),
+    });
+}
+const DATES = [
+    ['bought_on', 'Bought'],
+    ['printed_on', 'Best before, printed'],
+    ['opened_on', 'Opened'],
+] as const;
+const FIGURES = [
+    ['opened_months', 'Keeps once opened, months'],
+    ['cost', 'It cost'],
+    ['tare_grams', 'Weighs empty, grams'],
+] as const;
+const WORDS = [
+    ['supplier', 'From'],
+    ['batch_number', 'Batch number on it'],
+] as const;
+</script>
+
+<template>
+    <form class="grid max-w-2xl grid-cols-2 gap-3 sm:grid-cols-3" @submit.prevent="keep">
+        <div v-for="[field, label] in bought ? DATES : []" :key="field">
+            <label>
+                <span class="label">{{ label }}</span>
+                <input v-model="draft[field]" type="date" class="field" :aria-invalid="!!errors[field]" />
+            </label>
+            <button
+                v-if="field === 'opened_on' && draft.opened_on === ''"
+                type="button"
+                class="act-quiet -ml-2.5 text-[13px]"
+                @click="((draft.opened_on = todayDate()), keep())"
+            >
+                Opened today
+            </button>
+            <FormProblem :errors="errors" :field="field" />
+        </div>
+        <div v-for="[field, label] in bought ? FIGURES : []" :key="field">
+            <label>
+                <span class="label">{{ label }}{{ field === 'cost' && lot.currency ? `, ${lot.currency}` : '' }}</span>
+                <input v-model="draft[field]" class="field" inputmode="decimal" maxlength="12" :aria-invalid="!!errors[field]" />
+            </label>
+            <FormProblem :errors="errors" :field="field" />
+        </div>
+        <label>
+            <span class="label">Stands in</span>
+            <select v-model="draft.place" class="field">
+                <option value="">nobody said</option>
+                <option v-for="place in kit?.places ?? []" :key="place.name" :value="place.name">
+                    {{ place.name }}, {{ num(place.celsius) }} °C
+                </option>
+            </select>
+            <FormProblem :errors="errors" field="place" />
+        </label>
+        <label v-for="[field, label] in bought ? WORDS : []" :key="field">
+            <span class="label">{{ label }}</span>
+            <input v-model="draft[field]" class="field" maxlength="80" />
+        </label>
+        <label class="col-span-2 sm:col-span-3">
+            <span class="label">Note</span>
+            <input v-model="draft.note" class="field" maxlength="500" />
+        </label>
+        <div class="col-span-2 sm:col-span-3"><button class="act">Keep it</button></div>
+    </form>
+</template>

@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { reactive, ref, watch } from 'vue';
+import { Problem, type Schemas } from '../../api/client';
+import { lotQuery, useChangeLot, useMoveLot, useWithdrawLot } from '../../queries/shelf';
+import FormProblem from '../../ui/FormProblem.vue';
+import HowLink from '../../ui/HowLink.vue';
+import { tell, tellProblem } from '../../ui/notice';
+import UiDialog from '../../ui/UiDialog.vue';
+import WaitOrProblem from '../../ui/WaitOrProblem.vue';
+import { fixed, num, sayDate } from '../../ui/words';
+import BottleView from './BottleView.vue';
+import LotFields from './LotFields.vue';
+import TracePicture from './TracePicture.vue';
+
+/** One bottle or jar: what is left, until when, what it cost, what moved, and what came of it. */
+const props = defineProps<{ id: string }>();
+const { data, isPending, error, refetch } = useQuery(lotQuery(Number(props.id)));
+const moving = useMoveLot();
+const changing = useChangeLot();
+const withdrawing = useWithdrawLot();
+const errors = ref<Record<string, string[]>>({});
+type Kind = Schemas['MovementDraft']['kind'];
+const ACTS: Record<Kind, string> = {
+    counted: 'Weighed',
+    given: 'Given away',
+    sold: 'Sold',
+    spoiled: 'Went bad',
+    wasted: 'Spilt or left over',
+};
+const said = reactive<Record<'grams' | 'full' | 'jars' | 'to' | 'price' | 'note', string> & { kind: Kind }>({
+    kind: 'counted',
+    grams: '',
+    full: '',
+    jars: '',
+    to: '',
+    price: '',
+    note: '',
+});
+const reason = ref<string | null>(null);
+const figure = (written: string): number | null => (written.trim() === '' ? null : Number(written.trim().replace(',', '.')));
+
+watch(
+    () => said.kind,
+    () => (errors.value = {}),
+);
+async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+    errors.value = {};
+    try {
+        await work();
+        return true;
+    } catch (e) {
+        if (e instanceof Problem && e.hasFields) errors.value = e.errors;
+        else tellProblem(e);
+        return false;
+    }
+}
+async function move(): Promise<void> {
+    const before = data.value?.left_grams ?? null;
+    const body: Schemas['MovementDraft'] = {
+        kind: said.kind,
+        grams: figure(said.grams),
+        full_grams: figure(said.full),
+        jars: figure(said.jars),
+        to: said.to,
+        price: figure(said.price),
+        note: said.note,
+    };
+    if (!(await attempt(() => moving.mutateAsync({ lot: Number(props.id), body })))) return;
+    Object.assign(said, { grams: '', full: '', jars: '', to: '', price: '', note: '' });
+    tell('Written down.', {
+        ...(before !== null && {
+            undo: () =>
+                void attempt(() =>
+                    moving.mutateAsync({ lot: Number(props.id), body: { kind: 'counted', grams: before, note: 'taken back' } }),
+                ),
+        }),
+    });
+}
+async function change(body: Schemas['LotChange']): Promise<void> {
+    if (await attempt(() => changing.mutateAsync({ lot: Number(props.id), body }))) tell('Kept.');
+}
+async function withdraw(why: string): Promise<void> {
+    if (await attempt(() => withdrawing.mutateAsync({ lot: Number(props.id), reason: why }))) reason.value = null;
+}
+</script>
+
+<template>
+    <WaitOrProblem :pending="isPending" :error="error" what="this bottle" @again="refetch">
+        <div v-if="data">
+            <p class="quiet"><RouterLink to="/pantry/shelf">On the shelf</RouterLink></p>
+            <div class="grid gap-x-10 gap-y-8 lg:grid-cols-[7rem_minmax(0,1fr)_minmax(0,22rem)]">
+                <BottleView :fill="data.fill" :matter="data.matter" :source="data.source" :height="180" />
+                <div class="min-w-0">
+                    <h1>{{ data.name }}</h1>
+                    <p class="mt-1">
+                        <template v-if="data.left_grams !== null">
+                            <span class="fig fig-measured">{{ num(data.left_grams) }}</span>
+                            <span class="unit">{{ data.grams ? `g left of ${num(data.grams)}.` : 'g left.' }}</span>
+                        </template>
+                        <template v-else>Nobody has said how much there is.</template>
+                        <span v-if="data.per_100g !== null" class="quiet ml-1.5">
+                            {{ fixed(data.per_100g, 2) }} {{ data.currency }} for 100 g as it came.
+                        </span>
+                    </p>
+                    <p v-if="data.withdrawn" class="said-stop mt-2 font-semibold">
+                        Must not be used: {{ data.withdrawn }}
+                        <button type="button" class="act-quiet" @click="withdraw('')">It may be used after all</button>
+                    </p>
+                    <p v-else class="mt-2 text-[18px]" :class="(data.days_left ?? 99) < 0 ? 'said-stop' : ''">
+                        <template v-if="data.life.use_by">
+                            {{ (data.days_left ?? 0) < 0 ? 'It was to be used by' : 'Use it by' }}
+                            <strong>{{ sayDate(data.life.use_by) }}</strong>
+                        </template>
+                        <template v-else>No day is known by which it is to be used.</template>
+                        <HowLink of="pantry" what="the life of a bottle" />
+                    </p>
+                    <ul class="quiet text-[14px]">
+                        <li v-for="why in data.life.reasons" :key="why">{{ why }}</li>
+                    </ul>
+                    <LotFields class="mt-6" :lot="data" :errors="errors" @change="change" />
+                    <section class="mt-8">
+                        <h2>What came of it</h2>
+                        <TracePicture class="mt-2" :trace="data.trace" />
+                    </section>
+                </div>
+                <div>
+                    <form class="bg-raised border-rule space-y-2 rounded border p-4" @submit.prevent="move">
+                        <h2>Say what happened</h2>
+                        <select v-model="said.kind" class="field" aria-label="What happened">
+                            <option v-for="(word, kind) in ACTS" :key="kind" :value="kind">{{ word }}</option>
+                        </select>
+                        <label class="block">
+                            <span class="label">{{ said.kind === 'counted' ? 'What is in it, grams' : 'How much, grams' }}</span>
+                            <input
+                                v-model="said.grams"
+                                class="field"
+                                inputmode="decimal"
+                                maxlength="12"
+                                :aria-invalid="!!errors['grams']"
+                            />
+                        </label>
+                        <FormProblem :errors="errors" field="grams" />
+                        <label v-if="said.kind === 'counted' && data.tare_grams !== null" class="block">
+                            <span class="label">Or the whole on the scale, grams ({{ num(data.tare_grams) }} g empty)</span>
+                            <input
+                                v-model="said.full"
+                                class="field"
+                                inputmode="decimal"
+                                maxlength="12"
+                                :aria-invalid="!!errors['full_grams']"
+                            />
+                        </label>
+                        <FormProblem :errors="errors" field="full_grams" />
+                        <template v-if="said.kind === 'given' || said.kind === 'sold'">
+                            <label v-if="data.batch_id !== null" class="block">
+                                <span class="label">Or how many jars</span>
+                                <input v-model="said.jars" class="field" inputmode="numeric" maxlength="6" />
+                            </label>
+                            <FormProblem :errors="errors" field="jars" />
+                            <label class="block">
+                                <span class="label">To whom</span>
+                                <input v-model="said.to" class="field" maxlength="120" />
+                            </label>
+                            <label v-if="said.kind === 'sold'" class="block">
+                                <span class="label">For how much in all</span>
+                                <input v-model="said.price" class="field" inputmode="decimal" maxlength="12" />
+                            </label>
+                        </template>
+                        <label class="block">
+                            <span class="label">Note (optional)</span>
+                            <input v-model="said.note" class="field" maxlength="300" />
+                        </label>
+                        <button class="act" :disabled="moving.isPending.value">Write it down</button>
+                    </form>
+                    <button v-if="!data.withdrawn" type="button" class="act-quiet act-stop mt-2 -ml-2.5" @click="reason = ''">
+                        It must not be used any more
+                    </button>
+                    <section class="mt-6">
+                        <h2>What moved</h2>
+                        <ul>
+                            <li v-for="m in data.movements" :key="m.id" class="row-line flex flex-wrap items-baseline gap-x-3 py-1">
+                                <span class="w-20 text-right font-semibold whitespace-nowrap">
+                                    {{ m.grams > 0 ? '+' : '' }}{{ num(m.grams) }} g
+                                </span>
+                                <span class="min-w-32 flex-1">
+                                    <RouterLink v-if="m.batch_id" :to="`/make/${m.batch_id}`">{{ m.words }}</RouterLink>
+                                    <RouterLink v-else-if="m.steep_id" :to="`/steeps/${m.steep_id}`">{{ m.words }}</RouterLink>
+                                    <template v-else>{{ m.words }}</template>
+                                    {{ m.to ? `to ${m.to}` : '' }}{{ m.jars ? `, ${m.jars} jars` : '' }}{{ m.note ? `: ${m.note}` : '' }}
+                                    <span class="quiet block text-[13px]">{{ sayDate(m.on) }}{{ m.by ? `, ${m.by}` : '' }}</span>
+                                </span>
+                            </li>
+                        </ul>
+                        <p v-if="data.movements.length === 0" class="quiet">Nothing yet.</p>
+                    </section>
+                </div>
+            </div>
+            <UiDialog :open="reason !== null" :title="`${data.name} must not be used`" @close="reason = null">
+                <p>Whatever was made of it says so from then on, and its labels and passports too. Nothing is thrown away by it.</p>
+                <form class="mt-3" @submit.prevent="withdraw(reason ?? '')">
+                    <label class="block">
+                        <span class="label">Why: it went rancid, the maker called it back …</span>
+                        <input v-model="reason" class="field" maxlength="200" required />
+                    </label>
+                    <FormProblem :errors="errors" field="reason" />
+                    <div class="mt-4 flex gap-3">
+                        <button class="act">Say so everywhere</button>
+                        <button type="button" class="act-quiet" @click="reason = null">Leave it</button>
+                    </div>
+                </form>
+            </UiDialog>
+        </div>
+    </WaitOrProblem>
+</template>

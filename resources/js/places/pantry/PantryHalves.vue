@@ -1,0 +1,24 @@
+<script setup lang="ts">
+/** The two halves of the pantry: what stands there, and what there is to know of everything that could. */
+defineProps<{ here: 'shelf' | 'ingredients' }>();
+</script>
+
+<template>
+    <nav class="border-rule mb-4 flex gap-6 border-b" aria-label="The pantry's halves">
+        <RouterLink to="/pantry/shelf" class="half" :aria-current="here === 'shelf' ? 'page' : undefined">On the shelf</RouterLink>
+        <RouterLink to="/pantry" class="half" :aria-current="here === 'ingredients' ? 'page' : undefined">All ingredients</RouterLink>
+    </nav>
+</template>
+
+<style scoped>
+.half {
+    padding: 0.35rem 0;
+    color: var(--ink);
+    text-decoration: none;
+}
+.half[aria-current] {
+    color: var(--lead);
+    font-weight: 700;
+    box-shadow: inset 0 -3px 0 var(--lead);
+}
+</style>
