@@ -16,6 +16,7 @@ use App\Make\RecipeDoseController;
 use App\Pantry\IngredientController;
 use App\Pantry\OwnIngredientController;
 use App\Pantry\ShelfController;
+use App\Pantry\ShoppingController;
 use App\Papers\MethodController;
 use App\Papers\PassportController;
 use App\Rhythm\HeadExportController;
@@ -234,6 +235,7 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
     Route::controller(ShelfController::class)->prefix('pantry')->group(function (): void {
         Route::get('shelf', 'index')->name('shelf.index');
         Route::post('read', 'read')->withoutMiddleware('keeps')->name('shelf.read');
+        Route::post('shopping', ShoppingController::class)->withoutMiddleware('keeps')->name('shelf.shopping');
         Route::post('lots', 'store')->name('shelf.store');
         Route::get('lots/{lot}', 'show')->name('shelf.show');
         Route::put('lots/{lot}', 'update')->name('shelf.update');

@@ -110,6 +110,12 @@ export const router = createRouter({
         { path: '/pantry', name: 'pantry', component: () => import('./places/pantry/PantryPlace.vue'), meta: { title: 'Pantry' } },
         { path: '/pantry/shelf', name: 'shelf', component: () => import('./places/pantry/ShelfPlace.vue'), meta: { title: 'The shelf' } },
         {
+            path: '/pantry/shopping',
+            name: 'shopping',
+            component: () => import('./places/pantry/ShoppingPlace.vue'),
+            meta: { title: 'Shopping list' },
+        },
+        {
             path: '/pantry/lots/:id(\\d+)',
             name: 'lot',
             component: () => import('./places/pantry/LotPlace.vue'),

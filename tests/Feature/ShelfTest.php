@@ -207,6 +207,23 @@ final class ShelfTest extends StudioTestCase
         self::assertTrue($cost()['lines'][0]['bought']);
     }
 
+    public function test_what_is_short_for_what_is_to_be_made_is_told_in_packs(): void
+    {
+        $formula = $this->formula();
+        $line = $formula['formula']['lines'][0];
+        $this->bottles(['ingredient' => $line['ingredient'], 'grams' => 100, 'cost' => 3]);
+        $asked = ['wanted' => [['formula_id' => $formula['id'], 'grams' => 2000]]];
+        $list = $this->got('ShoppingList', 'POST', 'pantry/shopping', $asked);
+        $row = array_column($list['rows'], null, 'ingredient')[$line['ingredient']];
+        self::assertEquals(100, $row['at_hand']);
+        self::assertSame((int) ceil($row['short'] / 100), $row['buy'][0]['count']);
+        self::assertEqualsWithDelta(3 * $row['buy'][0]['count'], $row['money'], 1e-6);
+        self::assertStringContainsString(' x 100 g', $list['text']);
+        $this->ask('POST', 'pantry/shopping', ['wanted' => [['formula_id' => 999999]]])->assertNotFound();
+        $this->ask('POST', 'pantry/shopping', $asked, $this->stranger)->assertNotFound();
+        $this->ask('POST', 'pantry/shopping', ['wanted' => []])->assertStatus(422);
+    }
+
     public function test_a_helper_sees_no_shelf(): void
     {
         $helper = User::query()->create([

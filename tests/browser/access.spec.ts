@@ -51,6 +51,8 @@ for (const scheme of ['light', 'dark'] as const) {
             '/steeps/start',
             '/make',
             '/pantry',
+            '/pantry/shelf',
+            '/pantry/shopping',
             '/pantry/rosemary-eo',
             '/pantry/shea-butter',
             '/pantry?need=itch',

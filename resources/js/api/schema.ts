@@ -1091,6 +1091,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What has to be bought for formulas that are to be made */
+        post: operations["shelf.shopping"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/password": {
         parameters: {
             query?: never;
@@ -4172,6 +4189,30 @@ export interface components {
             jars: number;
             per_jar: number;
             price: number;
+        };
+        ShoppingAsk: {
+            wanted: {
+                formula_id: number;
+                /** @description Null for its own size. */
+                grams?: number | null;
+            }[];
+        };
+        ShoppingList: {
+            rows: {
+                ingredient: string;
+                name: string;
+                needed: number;
+                at_hand: number | null;
+                short: number | null;
+                buy: {
+                    count: number;
+                    grams: number;
+                    cost: number | null;
+                }[];
+                money: number | null;
+            }[];
+            text: string;
+            csv: string;
         };
     };
     responses: never;
@@ -8127,6 +8168,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShelfList"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShoppingAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingList"];
                 };
             };
             /** @description Not in this studio */

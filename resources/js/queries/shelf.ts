@@ -12,6 +12,9 @@ export const SHELF: List<Schemas['ShelfLot']> = {
 export const lotQuery = (lot: number) =>
     queryOptions({ queryKey: ['lot', lot], queryFn: () => got(api.GET('/api/pantry/lots/{lot}', { params: { path: { lot } } })) });
 
+/** What has to be bought for what is to be made. */
+export const shopping = (wanted: Schemas['ShoppingAsk']['wanted']) => got(api.POST('/api/pantry/shopping', { body: { wanted } }));
+
 export const readLots = (text: string) => got(api.POST('/api/pantry/read', { body: { text } }));
 
 /** What changes on the shelf changes what there is of an ingredient, and what is short. */

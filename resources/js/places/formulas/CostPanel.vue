@@ -97,7 +97,8 @@ async function price(line: Line, typed: string): Promise<void> {
                 <input v-model="source" class="field" maxlength="200" placeholder="our price; or a receipt of October" />
             </label>
             <p class="quiet mt-2 text-[13px]">
-                In whatever you pay with. Your prices hold for every formula. Jars, labels, heat and your hours are not counted.
+                In whatever you pay with. Your prices hold for every formula. Jars, labels and your hours are counted on the record of a
+                batch.
             </p>
         </div>
     </section>

@@ -41,12 +41,12 @@ const FROM: Record<string, string> = { lots: 'the bottles that went in', prices:
         <p v-if="data.unknown.length === data.materials.length" class="quiet">Cannot tell: nothing in it has a price.</p>
         <template v-else>
             <p>
-                {{ data.unknown.length > 0 ? 'At least' : '' }}
-                <strong>{{ fixed(data.per_jar, 2) }} {{ money }}</strong>
-                a jar; with the margin, ask
-                <strong>{{ fixed(data.price, 2) }} {{ money }}</strong>
-                <template v-if="data.unknown.length > 0">. Without a price: {{ data.unknown.join(', ') }}</template>
-                .
+                <strong>{{ `${data.unknown.length > 0 ? 'At least ' : ''}${fixed(data.per_jar, 2)} ${money} a jar.` }}</strong>
+                <span v-if="Number(beside.margin) > 0" class="ml-1.5">
+                    With the margin, ask
+                    <strong>{{ `${fixed(data.price, 2)} ${money}.` }}</strong>
+                </span>
+                <span v-if="data.unknown.length > 0" class="quiet block">{{ `Without a price: ${data.unknown.join(', ')}.` }}</span>
             </p>
             <table class="mt-2 w-full text-[14px]">
                 <caption class="sr-only">What each thing in it cost</caption>
@@ -64,7 +64,7 @@ const FROM: Record<string, string> = { lots: 'the bottles that went in', prices:
                 </tbody>
             </table>
         </template>
-        <div class="no-print mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <div class="no-print mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
             <label v-for="[field, label] in FIELDS" :key="field">
                 <span class="label">{{ label }}</span>
                 <input v-model="typed[field]" class="field" inputmode="decimal" maxlength="10" />

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-/** The two halves of the pantry: what stands there, and what there is to know of everything that could. */
-defineProps<{ here: 'shelf' | 'ingredients' }>();
+/** The parts of the pantry: what stands there, what is to be bought, and what there is to know of all that could be. */
+defineProps<{ here: 'shelf' | 'ingredients' | 'shopping' }>();
 </script>
 
 <template>
-    <nav class="border-rule mb-4 flex gap-6 border-b" aria-label="The pantry's halves">
+    <nav class="border-rule mb-4 flex gap-6 border-b" aria-label="Parts of the pantry">
         <RouterLink to="/pantry/shelf" class="half" :aria-current="here === 'shelf' ? 'page' : undefined">On the shelf</RouterLink>
+        <RouterLink to="/pantry/shopping" class="half" :aria-current="here === 'shopping' ? 'page' : undefined">Shopping list</RouterLink>
         <RouterLink to="/pantry" class="half" :aria-current="here === 'ingredients' ? 'page' : undefined">All ingredients</RouterLink>
     </nav>
 </template>

@@ -31,7 +31,7 @@ const boards = computed(() => {
                     <ShelfBottle v-for="lot in first" :key="lot.id" :lot="lot" />
                 </div>
             </section>
-            <section v-for="[place, lots] in boards" :key="place" class="mb-6" :aria-label="place || 'Where nobody said'">
+            <section v-for="[place, lots] in boards" :key="place" class="mb-6" :aria-label="place || 'Nobody said where'">
                 <h2>{{ place || 'Nobody said where' }}</h2>
                 <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
                     <ShelfBottle v-for="lot in lots" :key="lot.id" :lot="lot" />

@@ -6,7 +6,7 @@ import { num } from '../../ui/words';
 /** What came of what, from left to right; the same as a list stands below it. */
 const props = defineProps<{ trace: Schemas['Trace'] }>();
 type Node = Schemas['Trace']['nodes'][number];
-const W = 178;
+const W = 156;
 const H = 46;
 const WHERE: Record<Node['kind'], string> = { lot: '/pantry/lots/', steep: '/steeps/', batch: '/make/', person: '' };
 const WORDS: Record<Node['kind'], string> = { lot: 'lot', steep: 'steep', batch: 'batch', person: 'has some' };
@@ -19,7 +19,7 @@ const placed = computed(() => {
         .map((node) => {
             const row = rows.get(node.column) ?? 0;
             rows.set(node.column, row + 1);
-            return { ...node, x: used.indexOf(node.column) * (W + 44), y: row * (H + 14) };
+            return { ...node, x: used.indexOf(node.column) * (W + 40), y: row * (H + 14) };
         });
 });
 const size = computed(() => ({
@@ -42,7 +42,7 @@ const lines = computed(() => {
         ];
     });
 });
-const short = (title: string): string => (title.length > 24 ? `${title.slice(0, 23)}…` : title);
+const short = (title: string): string => (title.length > 20 ? `${title.slice(0, 19)}…` : title);
 </script>
 
 <template>
