@@ -253,6 +253,8 @@ foreach (
         '/api/today',
         '/api/routines',
         '/api/steeps',
+        '/api/pantry/shelf',
+        '/api/pantry/shelf?state=gone',
         '/',
     ] as $path
 ) {

@@ -239,6 +239,7 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
         Route::post('lots', 'store')->name('shelf.store');
         Route::get('lots/{lot}', 'show')->name('shelf.show');
         Route::put('lots/{lot}', 'update')->name('shelf.update');
+        Route::get('lots/{lot}/use-up', 'useUp')->name('shelf.use-up');
         Route::post('lots/{lot}/movements', 'move')->name('shelf.move');
         Route::put('lots/{lot}/withdrawn', 'withdraw')->name('shelf.withdraw');
     });

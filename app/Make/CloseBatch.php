@@ -6,6 +6,7 @@ namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
 use App\Pantry\Lot;
+use App\Pantry\LotWords;
 use App\Pantry\MoveStock;
 use App\Studio\CurrentStudio;
 use App\Support\StaleWrite;
@@ -15,6 +16,7 @@ use Crown\Make\MakeError;
 use Crown\Make\Stops;
 use Crown\Pantry\LotSource;
 use Crown\Pantry\MovementKind;
+use Crown\Pantry\Take;
 use Crown\Papers\Label;
 
 /** Closes a batch: what was weighed is judged anew, its label worked out, its jars stand on the shelf. */
@@ -56,6 +58,8 @@ final class CloseBatch
             $this->studio->get()->maker,
             $this->studio->get()->region(),
         );
+        $first = $this->taken($batch);
+        $words = LabelWords::of($label, $batch->made_on, $first, $this->name($first));
         $batch->revise(
             $asked->integer('revision'),
             [
@@ -63,26 +67,40 @@ final class CloseBatch
                 ...$asked->columns(),
                 'net_grams' => $net,
                 'although' => trim($batch->although.' '.$although),
-                'best_before' => $label->keeping()->bestBefore->format('Y-m-d'),
+                'best_before' => $words['best_before'],
                 'actual' => $actual,
-                'label' => LabelWords::of($label, $batch->made_on),
+                'label' => $words,
             ],
             $present,
         );
-        $this->taken($batch);
         $this->shelve($batch);
     }
 
-    /** What went in is not in its bottles any more. */
-    private function taken(Batch $batch): void
+    private function name(?Lot $lot): string
     {
+        return $lot === null ? '' : LotWords::name($lot, $this->catalogue->get());
+    }
+
+    /** What went in is not in its bottles any more. Answers the bottle of them that is to be used first. */
+    private function taken(Batch $batch): ?Lot
+    {
+        $lots = [];
         $of = ['by_name' => $batch->by_name, 'batch_id' => $batch->id];
         foreach ($this->plan->sheet($batch)->weighings() as $weighing) {
             $grams = ($batch->put()[$weighing->line] ?? null)->grams ?? 0.0;
             if ($weighing->ingredient !== '' && $grams > 0.0) {
-                $this->move->take($weighing->ingredient, $grams, MovementKind::Batch, $batch->made_on, $of);
+                $taking = $this->move->take(
+                    $weighing->ingredient,
+                    $grams,
+                    MovementKind::Batch,
+                    $batch->made_on,
+                    $of,
+                );
+                array_push($lots, ...array_map(static fn (Take $t): int => $t->lot, $taking->takes));
             }
         }
+
+        return Lot::query()->whereIn('id', $lots)->orderBy('use_by')->orderBy('id')->first();
     }
 
     /** The jars that were filled stand on the shelf from now on. */

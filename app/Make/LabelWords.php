@@ -4,15 +4,24 @@ declare(strict_types=1);
 
 namespace App\Make;
 
+use App\Pantry\Lot;
 use Crown\Papers\Label;
 use Illuminate\Support\Carbon;
 
 /** The words of a label as they are kept and printed. */
 final class LabelWords
 {
-    /** @return array<string, mixed> */
-    public static function of(Label $label, Carbon $made): array
+    /**
+     * @param  Lot|null  $first of the bottles that went in, the one to be used first
+     * @param  string  $what that is called
+     * @return array<string, mixed>
+     */
+    public static function of(Label $label, Carbon $made, ?Lot $first = null, string $what = ''): array
     {
+        $best = $label->keeping()->bestBefore->format('Y-m-d');
+        // What is in it keeps no longer in the jar than it did in its bottle.
+        $decides = $first !== null && $first->useBy() !== null && $first->useBy() < $best;
+
         return [
             'name' => $label->name(),
             'ingredients' => $label->ingredients(),
@@ -21,7 +30,8 @@ final class LabelWords
             'net' => $label->net(),
             'lot' => $label->lot,
             'made_on' => $made->toDateString(),
-            'best_before' => $label->keeping()->bestBefore->format('Y-m-d'),
+            'best_before' => $decides ? max($made->toDateString(), (string) $first->useBy()) : $best,
+            'kept_by' => $decides ? $what : '',
             'opened_months' => $label->keeping()->openedMonths,
             'opened' => $label->keeping()->opened,
             'store' => $label->keeping()->store->words(),

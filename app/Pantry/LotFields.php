@@ -15,7 +15,7 @@ final class LotFields
      */
     public static function rules(string $under = ''): array
     {
-        $day = 'nullable|'.Day::WRITTEN;
+        $day = 'bail|nullable|'.Day::WRITTEN;
 
         return array_combine(
             array_map(static fn (string $field): string => $under.$field, [

@@ -26,7 +26,7 @@ final class MovementRequest extends FormRequest
             'jars' => 'nullable|integer|min:1|max:10000',
             'to' => 'nullable|string|max:120',
             'price' => 'nullable|numeric|min:0|max:1000000',
-            'on' => 'nullable|'.Day::WRITTEN,
+            'on' => 'bail|nullable|'.Day::WRITTEN,
             'note' => 'nullable|string|max:300',
         ];
     }

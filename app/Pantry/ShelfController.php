@@ -34,11 +34,13 @@ final class ShelfController
         $page = Lot::query()
             ->when(
                 $request->string('state')->value() === 'gone',
-                static fn ($q) => $q->whereNotNull('emptied_on'),
-                static fn ($q) => $q->whereNull('emptied_on'),
+                // What went last stands first.
+                static fn ($q) => $q->whereNotNull('emptied_on')
+                    ->orderByDesc('emptied_on')
+                    ->orderByDesc('use_by')
+                    ->orderByDesc('id'),
+                static fn ($q) => $q->whereNull('emptied_on')->orderBy('use_by')->orderBy('id'),
             )
-            ->orderBy('use_by')
-            ->orderBy('id')
             ->cursorPaginate(self::SIZE, ['*'], 'cursor', $asked === '' ? null : Cursor::fromEncoded($asked));
 
         return new JsonResponse([
@@ -114,6 +116,14 @@ final class ShelfController
         ]);
 
         return $this->page($row);
+    }
+
+    #[Speaks('UseUps', does: 'Formulas of hers that would use up what is left of a lot')]
+    public function useUp(int $lot): JsonResponse
+    {
+        $row = Lot::query()->findOrFail($lot);
+
+        return new JsonResponse(['items' => FormulasThatUse::up($row, $this->catalogue)]);
     }
 
     private function page(Lot $lot, int $status = 200): JsonResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Line;
 use Crown\Measure\Amount;
 use Crown\Measure\Band;
@@ -52,5 +53,18 @@ final readonly class Portion
     public function percent(): float
     {
         return $this->share->best * 100;
+    }
+
+    /**
+     * Whether it comes out of a bottle: tap water does not run out, unless it is counted, and what nobody placed is in
+     * none.
+     *
+     * @param  array<string, float|null>  $atHand what is counted, by ingredient id
+     */
+    public function isFromStock(array $atHand): bool
+    {
+        $id = $this->ingredient->id;
+
+        return $id !== '' && ($this->ingredient->kind !== IngredientKind::Water || array_key_exists($id, $atHand));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
-use Crown\Catalogue\IngredientKind;
 use JsonSerializable;
 
 /**
@@ -36,11 +35,7 @@ final readonly class Stock implements JsonSerializable
         $largest = INF;
         foreach ($composition->counted() as $portion) {
             $id = $portion->ingredient->id;
-            // Tap water does not run out.
-            if (
-                $id === ''
-                || ($portion->ingredient->kind === IngredientKind::Water && ! array_key_exists($id, $atHand))
-            ) {
+            if (! $portion->isFromStock($atHand)) {
                 continue;
             }
             $wanted[$id] ??= [

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Crown\Pantry;
 
 use Crown\Assessment\Composition;
-use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Amount;
 use JsonSerializable;
 
@@ -37,8 +36,7 @@ final readonly class Shopping implements JsonSerializable
         foreach ($wanted as $composition) {
             foreach ($composition->counted() as $portion) {
                 $id = $portion->ingredient->id;
-                // Tap water is not bought.
-                if ($id === '' || ($portion->ingredient->kind === IngredientKind::Water && ! isset($atHand[$id]))) {
+                if (! $portion->isFromStock($atHand)) {
                     continue;
                 }
                 $needs[$id] ??= [

@@ -224,6 +224,40 @@ final class ShelfTest extends StudioTestCase
         $this->ask('POST', 'pantry/shopping', ['wanted' => []])->assertStatus(422);
     }
 
+    public function test_a_jar_keeps_no_longer_than_the_first_of_its_bottles(): void
+    {
+        $formula = $this->formula();
+        $ingredient = $formula['formula']['lines'][0]['ingredient'];
+        $soon = today()->addDays(33)->toDateString();
+        $this->bottles(['ingredient' => $ingredient, 'grams' => 900, 'printed_on' => $soon]);
+        $batch = $this->batch();
+        self::assertSame($soon, $batch['label']['best_before']);
+        self::assertNotSame('', $batch['label']['kept_by']);
+        self::assertSame($soon, Lot::query()->where('batch_id', $batch['id'])->firstOrFail()->useBy());
+        $this->travel(40)->days();
+        $late = $this->batch();
+        self::assertSame(today()->toDateString(), $late['label']['best_before'], 'past its day, it promises nothing');
+        $this->travelBack();
+        // Where it stands warmer than its label says, it is to be used sooner.
+        $jars = Lot::query()->where('batch_id', $batch['id'])->firstOrFail();
+        $warm = $this->got('LotPage', 'PUT', 'pantry/lots/'.$jars->id, ['place' => 'Warm kitchen']);
+        self::assertLessThan($soon, $warm['use_by']);
+        self::assertStringContainsString('It stands at 26 °C', $warm['life']['reasons'][0]);
+    }
+
+    public function test_what_is_left_of_a_bottle_is_used_up_by_formulas_that_hold_it(): void
+    {
+        $formula = $this->formula();
+        $ingredient = $formula['formula']['lines'][0]['ingredient'];
+        [$lot] = $this->bottles(['ingredient' => $ingredient, 'grams' => 900]);
+        [$other] = $this->bottles(['ingredient' => 'neem-oil', 'grams' => 9]);
+        $up = $this->got('UseUps', 'GET', 'pantry/lots/'.$lot['id'].'/use-up')['items'];
+        self::assertSame([$formula['id']], array_column($up, 'id'));
+        self::assertEqualsWithDelta(900.0, $up[0]['uses_grams'] + $up[0]['remains_grams'], 0.2);
+        self::assertEqualsWithDelta(900 / ($up[0]['share_percent'] / 100), $up[0]['batch_for_all_grams'], 1.0);
+        self::assertSame([], $this->got('UseUps', 'GET', 'pantry/lots/'.$other['id'].'/use-up')['items']);
+    }
+
     public function test_a_helper_sees_no_shelf(): void
     {
         $helper = User::query()->create([

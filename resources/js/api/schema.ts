@@ -1040,6 +1040,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/lots/{lot}/use-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Formulas of hers that would use up what is left of a lot */
+        get: operations["shelf.use-up"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry/lots/{lot}/withdrawn": {
         parameters: {
             query?: never;
@@ -2598,6 +2615,8 @@ export interface components {
             store?: string;
             /** @description Net contents as they are written where it is labelled; not there on labels of before. */
             net?: string;
+            /** @description Which bottle that went in decides its day; empty where none does. */
+            kept_by?: string;
         };
         Batch: {
             id: number;
@@ -4213,6 +4232,21 @@ export interface components {
             }[];
             text: string;
             csv: string;
+        };
+        UseUp: {
+            id: number;
+            title: string;
+            share_percent: number;
+            uses_grams: number;
+            remains_grams: number;
+            batch_for_all_grams: number;
+            short: {
+                name: string;
+                grams: number;
+            }[];
+        };
+        UseUps: {
+            items: components["schemas"]["UseUp"][];
         };
     };
     responses: never;
@@ -8013,6 +8047,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.use-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UseUps"];
                 };
             };
             /** @description Not in this studio */

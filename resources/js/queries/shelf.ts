@@ -15,6 +15,12 @@ export const lotQuery = (lot: number) =>
 /** What has to be bought for what is to be made. */
 export const shopping = (wanted: Schemas['ShoppingAsk']['wanted']) => got(api.POST('/api/pantry/shopping', { body: { wanted } }));
 
+export const useUpQuery = (lot: number) =>
+    queryOptions({
+        queryKey: ['lot', lot, 'use-up'],
+        queryFn: () => got(api.GET('/api/pantry/lots/{lot}/use-up', { params: { path: { lot } } })),
+    });
+
 export const readLots = (text: string) => got(api.POST('/api/pantry/read', { body: { text } }));
 
 /** What changes on the shelf changes what there is of an ingredient, and what is short. */

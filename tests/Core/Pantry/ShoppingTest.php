@@ -7,9 +7,12 @@ namespace Tests\Core\Pantry;
 use Crown\Assessment\Composition;
 use Crown\Formula\Size;
 use Crown\Pantry\JarCost;
+use Crown\Pantry\LotLife;
 use Crown\Pantry\Pack;
 use Crown\Pantry\PantryError;
 use Crown\Pantry\Shopping;
+use Crown\Pantry\UseUp;
+use DateTimeImmutable;
 use Tests\Core\CoreTestCase;
 
 /** What has to be bought, in which packs, and what a jar costs. */
@@ -106,6 +109,39 @@ final class ShoppingTest extends CoreTestCase
         $none = Shopping::of([self::made('olive-oil', 80.0, 100.0)], [], []);
         self::assertSame('Olive oil: 80 g', $none->text());
         self::assertNull($none->rows()[0]->money());
+    }
+
+    /** 60 % of it: 300 g of it make 500 g, which want 200 g of the other; 150 are there. */
+    public function test_what_is_left_is_used_up_by_a_batch_of_its_own_size_or_of_the_size_for_all(): void
+    {
+        $butter = Composition::of(
+            self::formula(['shea-butter' => '60 %', 'olive-oil' => '40 %'])->withSize(Size::mass(200.0)),
+            self::context(),
+        );
+        $use = UseUp::of($butter, 'shea-butter', 300.0, ['shea-butter' => 300.0, 'olive-oil' => 150.0]);
+        self::assertEqualsWithDelta(
+            [0.6, 120.0, 180.0, 500.0],
+            [$use?->share, $use?->uses, $use?->remains(), $use?->wholeBatch()],
+            1e-6,
+        );
+        self::assertSame([['name' => 'Olive oil', 'grams' => 50.0]], $use?->short);
+        self::assertSame([], UseUp::of($butter, 'shea-butter', 300.0, ['olive-oil' => null])?->short);
+        self::assertSame(0.0, UseUp::of($butter, 'shea-butter', 100.0, ['olive-oil' => 900.0])?->remains());
+        self::assertNull(UseUp::of($butter, 'castor-oil', 300.0, []));
+    }
+
+    /** Of what stands warmer than its label says it is to be used sooner: ten degrees, half the time. */
+    public function test_a_label_holds_up_to_where_it_was_said_to_stand(): void
+    {
+        $day = static fn (string $d): DateTimeImmutable => new DateTimeImmutable($d);
+        $label = $day('2027-01-01')->modify('+100 days');
+        self::assertEquals($label, LotLife::made($day('2027-01-01'), $label, 20.0, 5.0)->useBy);
+        $warm = LotLife::made($day('2027-01-01'), $label, 20.0, 30.0);
+        self::assertEquals($day('2027-01-01')->modify('+50 days'), $warm->useBy);
+        self::assertSame('It stands at 30 °C, and so keeps 0.50 as long.', $warm->reasons[0]);
+        self::assertSame('Its label\'s day holds up to 20 °C.', $warm->reasons[1]);
+        // From the fridge to the room: as much as the cold had given.
+        self::assertLessThan($label, LotLife::made($day('2027-01-01'), $label, 5.0, 20.0)->useBy);
     }
 
     /** (4 + 2) of stuff and half an hour at 12 on 4 jars are 3 each, and 0.50 for the jar; with half as margin 7. */

@@ -20,6 +20,8 @@ const begins = useSession().studio?.begins;
 const kind = ref<Schemas['SkeletonAsk']['kind']>(begins?.kind ?? 'whipped-butter');
 const hair = ref<Schemas['Hair']>({ strand: 'medium', porosity: 'normal' });
 const steep = ref(typeof route.query['steep'] === 'string' ? route.query['steep'] : '');
+/** Something on the shelf that is to be used up. */
+const around = typeof route.query['with'] === 'string' ? route.query['with'] : '';
 const other = ref<{ token: string; name: string } | null>(null);
 const busy = ref(false);
 const heads = useEvery(HEADS);
@@ -75,8 +77,12 @@ async function copy(): Promise<void> {
         <div class="grid gap-x-12 gap-y-9 md:grid-cols-2">
             <section aria-labelledby="from-kind">
                 <h2 id="from-kind">From what it should be</h2>
-                <p class="quiet mt-1">A skeleton of that kind for a type of hair, with the reason for each line in its notes.</p>
-                <form class="mt-3 grid grid-cols-2 gap-3" @submit.prevent="skeleton([])">
+                <p class="quiet mt-1">
+                    A skeleton of that kind for a type of hair, with the reason for each line in its notes{{
+                        around ? ', built around what is to be used up' : ''
+                    }}.
+                </p>
+                <form class="mt-3 grid grid-cols-2 gap-3" @submit.prevent="skeleton(around ? [around] : [])">
                     <label>
                         <span class="label">Product</span>
                         <select v-model="kind" class="field">

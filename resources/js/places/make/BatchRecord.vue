@@ -138,6 +138,9 @@ function printIt(): void {
                     <HowLink of="label" what="a label" />
                 </h2>
                 <LabelPreview v-if="batch.label" :label="batch.label" />
+                <p v-if="batch.label?.kept_by" class="quiet mt-2 text-[13px]">
+                    Its day is that of the {{ batch.label.kept_by }} in it: nothing keeps longer in a jar than it did in its bottle.
+                </p>
             </div>
         </div>
     </div>

@@ -11,6 +11,7 @@ import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { fixed, num, sayDate } from '../../ui/words';
 import BottleView from './BottleView.vue';
 import LotFields from './LotFields.vue';
+import UseItUp from './UseItUp.vue';
 import TracePicture from './TracePicture.vue';
 
 /** One bottle or jar: what is left, until when, what it cost, what moved, and what came of it. */
@@ -119,6 +120,7 @@ async function withdraw(why: string): Promise<void> {
                         <li v-for="why in data.life.reasons" :key="why">{{ why }}</li>
                     </ul>
                     <LotFields class="mt-6" :lot="data" :errors="errors" @change="change" />
+                    <UseItUp class="mt-8" :lot="data" />
                     <section class="mt-8">
                         <h2>What came of it</h2>
                         <TracePicture class="mt-2" :trace="data.trace" />

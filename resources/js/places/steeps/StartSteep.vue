@@ -4,6 +4,7 @@ import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { Problem, type Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
+import { ingredient } from '../../queries/ingredients';
 import { planSteep, steepQuery, useStartSteep } from '../../queries/steeps';
 import { useSession } from '../../ui/session';
 import FormProblem from '../../ui/FormProblem.vue';
@@ -76,6 +77,16 @@ const plan = useLatest(
 );
 watch([draft, wanted], plan.soon, { immediate: true });
 onMounted(async () => {
+    const left = String(route.query['oil'] ?? '');
+    const grams = Number(route.query['grams']);
+    if (left) {
+        // What is left in a bottle, to be used up.
+        const of = await ingredient(left).catch(tellProblem);
+        if (of) {
+            oils.value = [{ name: of.ingredient.name }];
+            draft.oils = [{ ingredient: left, amount: grams > 0 ? `${Math.floor(grams)} g` : 'to cover', cost: null }];
+        }
+    }
     const again = String(route.query['again'] ?? '');
     if (!/^\d+$/.test(again)) return;
     try {
