@@ -12,6 +12,7 @@ use App\Formula\SettledNameController;
 use App\Head\HeadController;
 use App\Make\BatchController;
 use App\Make\BatchFindingController;
+use App\Make\OrderController;
 use App\Make\RecipeDoseController;
 use App\Pantry\IngredientController;
 use App\Pantry\OwnIngredientController;
@@ -54,6 +55,7 @@ Route::pattern('event', '[0-9]{1,18}');
 Route::pattern('photo', '[0-9]{1,18}');
 Route::pattern('finding', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
+Route::pattern('order', '[0-9]{1,18}');
 Route::pattern('item', '[0-9]{1,9}');
 Route::pattern('person', '[0-9]{1,18}');
 Route::pattern('link', '[0-9]{1,18}');
@@ -242,6 +244,11 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
         Route::get('lots/{lot}/use-up', 'useUp')->name('shelf.use-up');
         Route::post('lots/{lot}/movements', 'move')->name('shelf.move');
         Route::put('lots/{lot}/withdrawn', 'withdraw')->name('shelf.withdraw');
+    });
+    Route::controller(OrderController::class)->prefix('orders')->group(function (): void {
+        Route::get('/', 'index')->name('orders.index');
+        Route::post('/', 'store')->name('orders.store');
+        Route::put('{order}', 'update')->name('orders.update');
     });
     Route::get('lots', [LotController::class, 'index'])->name('lots.index');
     Route::put('lots/{lot}/withdrawn', [LotController::class, 'withdraw'])->name('lots.withdraw');

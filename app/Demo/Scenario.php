@@ -56,6 +56,27 @@ final class Scenario
         $this->weighed();
         $this->daysAgo(0);
         $this->amara->post('batches', ['formula_id' => $formulas['seal']]);
+        $this->orders($formulas);
+    }
+
+    /**
+     * What people wait for.
+     *
+     * @param  array<string, int>  $formulas
+     */
+    private function orders(array $formulas): void
+    {
+        $wanted = [['cloud', 'A neighbour', 1, 6, 12], ['seal', 'The winter market', 12, 16, 96]];
+        foreach ($wanted as [$of, $who, $jars, $in, $price]) {
+            $this->noor->post('orders', [
+                'formula_id' => $formulas[$of],
+                'who' => $who,
+                'jars' => $jars,
+                'jar_ml' => 50,
+                'due_on' => $this->date(-$in),
+                'price' => $price,
+            ]);
+        }
     }
 
     private function daysAgo(int $days): void

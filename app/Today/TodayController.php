@@ -6,6 +6,7 @@ namespace App\Today;
 
 use App\Catalogue\StudioCatalogue;
 use App\Make\Batch;
+use App\Make\Orders;
 use App\Pantry\Lot;
 use App\Pantry\LotWords;
 use App\Rhythm\Routine;
@@ -31,16 +32,25 @@ final class TodayController
     /** Days ahead in which what stands on the shelf is to be used. */
     private const DAYS_AHEAD = 14;
 
+    /** Days ahead in which an order is named. */
+    private const ORDERED_AHEAD = 3;
+
     /** Bottles that are named at most: nobody is nagged. */
     private const USED_FIRST = 3;
 
     #[Speaks('Today', does: 'What needs hands now')]
-    public function __invoke(StudioCatalogue $catalogue): JsonResponse
+    public function __invoke(StudioCatalogue $catalogue, Orders $orders): JsonResponse
     {
         $today = Day::today();
         [$steepItems, $steepShelf] = $this->steeps($catalogue, $today);
         [$routineItems, $routineShelf] = $this->routines($today);
-        $items = [...$steepItems, ...$this->batches(), ...$routineItems, ...self::useFirst($catalogue, $today)];
+        $items = [
+            ...$steepItems,
+            ...$this->batches(),
+            ...$routineItems,
+            ...self::useFirst($catalogue, $today),
+            ...self::orders($orders, $today),
+        ];
         usort($items, static fn (array $a, array $b): int => [$a['date'], $a['words']] <=> [$b['date'], $b['words']]);
 
         return new JsonResponse([
@@ -146,6 +156,30 @@ final class TodayController
             ),
             '/pantry/lots/'.$l->id,
         ))->all());
+    }
+
+    /** @return list<array<string, mixed>> orders whose jars have to be made in the days to come, or handed over */
+    private static function orders(Orders $orders, Carbon $today): array
+    {
+        if (Gate::denies('make')) {
+            return [];
+        }
+        $items = [];
+        foreach ($orders->planned() as [$order, $plan]) {
+            $on = $plan->toMake > 0 ? $plan->makeBy->format('Y-m-d') : $order->due_on->toDateString();
+            if ($on <= $today->copy()->addDays(self::ORDERED_AHEAD)->toDateString()) {
+                $items[] = self::item(
+                    'order',
+                    $order->id,
+                    $on,
+                    $on < $today->toDateString(),
+                    sprintf('%d %s for %s. %s', $order->jars, $order->title, $order->who, $plan->words),
+                    '/pantry/orders',
+                );
+            }
+        }
+
+        return $items;
     }
 
     /** @return list<array<string, mixed>> */

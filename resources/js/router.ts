@@ -109,6 +109,7 @@ export const router = createRouter({
         },
         { path: '/pantry', name: 'pantry', component: () => import('./places/pantry/PantryPlace.vue'), meta: { title: 'Pantry' } },
         { path: '/pantry/shelf', name: 'shelf', component: () => import('./places/pantry/ShelfPlace.vue'), meta: { title: 'The shelf' } },
+        { path: '/pantry/orders', name: 'orders', component: () => import('./places/pantry/OrdersPlace.vue'), meta: { title: 'Orders' } },
         {
             path: '/pantry/shopping',
             name: 'shopping',

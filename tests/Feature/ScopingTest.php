@@ -51,7 +51,15 @@ final class ScopingTest extends StudioTestCase
             'state' => '',
             'note' => '',
         ]);
+        $orders = $this->got('OrderList', 'POST', 'orders', [
+            'formula_id' => $batch['formula_id'],
+            'who' => 'Ms Ode',
+            'jars' => 1,
+            'jar_ml' => 30,
+            'due_on' => today()->addDays(9)->toDateString(),
+        ]);
         $ids = [
+            'order' => $orders['items'][0]['id'],
             'finding' => $finding['findings'][0]['id'],
             'event' => $jar['events'][0]['id'],
             'lot' => $jar['lots'][0]['id'],
@@ -122,6 +130,7 @@ final class ScopingTest extends StudioTestCase
         $said = [
             'api/heads/{head}/marks' => ['state' => 'calm'],
             'api/steeps/{steep}/events' => ['kind' => 'note'],
+            'api/orders/{order}' => ['state' => 'off'],
             'api/pantry/lots/{lot}/movements' => ['kind' => 'counted', 'grams' => 5],
         ];
         $before = $this->fingerprint();

@@ -258,6 +258,46 @@ final class ShelfTest extends StudioTestCase
         self::assertSame([], $this->got('UseUps', 'GET', 'pantry/lots/'.$other['id'].'/use-up')['items']);
     }
 
+    public function test_orders_are_planned_back_take_from_the_shelf_and_know_who_has_the_jars(): void
+    {
+        $formula = $this->batch()['formula_id'];
+        $order = static fn (int $jars, int $days): array => [
+            'formula_id' => $formula,
+            'who' => 'Ms Ode',
+            'jars' => $jars,
+            'jar_ml' => 30,
+            'due_on' => today()->addDays($days)->toDateString(),
+            'price' => 30,
+        ];
+        $this->ask('POST', 'orders', [...$order(0, 9)])->assertStatus(422)->assertJsonValidationErrors('jars');
+        $this->ask('POST', 'orders', [...$order(1, 9), 'formula_id' => 999999])->assertStatus(422);
+        $this->ask('POST', 'orders', $order(2, 20), $this->stranger)->assertStatus(422);
+        $this->got('OrderList', 'POST', 'orders', $order(2, 20));
+        $list = $this->got('OrderList', 'POST', 'orders', $order(4, 4));
+        self::assertSame([4, 2], array_column($list['items'], 'jars'), 'the first to be due first');
+        $today = $this->got('Today', 'GET', 'today')['items'];
+        self::assertStringContainsString('for Ms Ode. Make 1 by', array_column($today, 'words', 'kind')['order']);
+        $plans = array_column($list['items'], 'plan');
+        self::assertSame([[3, 1], [0, 2]], array_map(
+            static fn (array $p): array => [$p['from_shelf'], $p['to_make']],
+            $plans,
+        ), 'each takes what those before it left');
+        self::assertSame(3, $list['jars'][0]['jars']);
+        $id = $list['items'][1]['id'];
+        $this->ask('PUT', 'orders/'.$id, ['state' => 'lost'])->assertStatus(422);
+        $this->ask('PUT', 'orders/'.$id, ['state' => 'given'], $this->stranger)->assertNotFound();
+        $list = $this->got('OrderList', 'PUT', 'orders/'.$id, ['state' => 'given']);
+        self::assertCount(1, $list['items']);
+        self::assertSame([1, 2], [$list['jars'][0]['jars'], $list['jars'][0]['went']]);
+        self::assertNotNull($list['jars'][0]['make_again_by']);
+        $page = $this->page($list['jars'][0]['lot_id']);
+        self::assertSame(['Ms Ode', 2], [$page['movements'][0]['to'], $page['movements'][0]['jars']]);
+        self::assertEqualsWithDelta(30.0, $page['movements'][0]['price'], 1e-6);
+        $this->ask('PUT', 'orders/'.$id, ['state' => 'open'])->assertStatus(409);
+        $off = $this->got('OrderList', 'PUT', 'orders/'.$list['items'][0]['id'], ['state' => 'off']);
+        self::assertSame([], $off['items']);
+    }
+
     public function test_a_helper_sees_no_shelf(): void
     {
         $helper = User::query()->create([

@@ -53,6 +53,7 @@ for (const scheme of ['light', 'dark'] as const) {
             '/pantry',
             '/pantry/shelf',
             '/pantry/shopping',
+            '/pantry/orders',
             '/pantry/rosemary-eo',
             '/pantry/shea-butter',
             '/pantry?need=itch',

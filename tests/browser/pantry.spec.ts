@@ -121,3 +121,26 @@ test('what is short for two batches is one list in packs, to be copied and print
     await page.getByRole('button', { name: 'Leave Cloud butter out' }).click();
     await expect(shea).toHaveCount(0);
 });
+
+test('an order is planned back from its day and handed over from the shelf', async ({ page }) => {
+    await enter(page);
+    await page.goto('/pantry/orders');
+    const jars = page.getByRole('row').filter({ hasText: 'Cloud butter' });
+    await expect(jars).toBeVisible();
+    const there = Number(await jars.getByRole('cell').first().textContent());
+    const what = page.getByRole('combobox', { name: 'What is wanted' });
+    await what.fill('Cloud butter');
+    await page.getByRole('option', { name: 'Cloud butter' }).first().click();
+    await page.getByRole('button', { name: 'Take the order' }).click();
+    await expect(page.getByText('Who wants it.')).toBeVisible();
+    await page.getByLabel('Who wants it').fill('The market');
+    await page.getByLabel('Jars', { exact: true }).fill('1');
+    const due = new Date(Date.now() + 10 * 86_400_000).toISOString().slice(0, 10);
+    await page.getByLabel('By', { exact: true }).fill(due);
+    await page.getByRole('button', { name: 'Take the order' }).click();
+    const order = page.getByRole('list', { name: 'Open orders' }).getByRole('listitem').filter({ hasText: 'The market' });
+    await expect(order).toContainText('Enough jars stand there.');
+    await order.getByRole('button', { name: 'Handed over' }).click();
+    await expect(order).toHaveCount(0);
+    await expect(jars.getByRole('cell').first()).toHaveText(String(there - 1));
+});

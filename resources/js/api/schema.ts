@@ -936,6 +936,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Open orders, the first to be due first, and the jars on the shelf */
+        get: operations["orders.index"];
+        put?: never;
+        /** Write down an order */
+        post: operations["orders.store"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{order}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what became of an order: given, off, or open again */
+        put: operations["orders.update"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own-figures/{figure}": {
         parameters: {
             query?: never;
@@ -2708,7 +2743,7 @@ export interface components {
             overdue: boolean;
             words: string;
             /** @enum {string} */
-            kind: "shake" | "stop-shaking" | "strain" | "ready" | "batch" | "patch-test" | "patch-reading" | "application" | "use-first";
+            kind: "shake" | "stop-shaking" | "strain" | "ready" | "batch" | "patch-test" | "patch-reading" | "application" | "use-first" | "order";
             place: string;
             tick: {
                 /** @enum {string} */
@@ -4247,6 +4282,57 @@ export interface components {
         };
         UseUps: {
             items: components["schemas"]["UseUp"][];
+        };
+        OrderPlan: {
+            from_shelf: number;
+            to_make: number;
+            make_by: string;
+            late: boolean;
+            words: string;
+        };
+        Order: {
+            id: number;
+            formula_id: number | null;
+            title: string;
+            who: string;
+            jars: number;
+            jar_ml: number;
+            due_on: string;
+            price: number | null;
+            note: string;
+            /** @enum {unknown} */
+            state: "open" | "given" | "off";
+            by: string;
+            plan: components["schemas"]["OrderPlan"];
+        };
+        JarsThere: {
+            lot_id: number;
+            batch_id: number;
+            title: string;
+            lot_code: string;
+            jars: number;
+            net_grams: number;
+            /** @description Jars that were given or sold in ninety days. */
+            went: number;
+            use_by: string | null;
+            make_again_by: string | null;
+        };
+        OrderList: {
+            items: components["schemas"]["Order"][];
+            jars: components["schemas"]["JarsThere"][];
+        };
+        OrderDraft: {
+            formula_id: number;
+            who: string;
+            jars: number;
+            jar_ml: number;
+            due_on: string;
+            price?: number | null;
+            note?: string;
+        };
+        OrderState: {
+            /** @enum {unknown} */
+            state: "open" | "given" | "off";
         };
     };
     responses: never;
@@ -7643,6 +7729,157 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MethodPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "orders.index": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderList"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "orders.store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderList"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "orders.update": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                order: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderState"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderList"];
                 };
             };
             /** @description Not in this studio */

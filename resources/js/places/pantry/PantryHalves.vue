@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** The parts of the pantry: what stands there, what is to be bought, and what there is to know of all that could be. */
-defineProps<{ here: 'shelf' | 'ingredients' | 'shopping' }>();
+defineProps<{ here: 'shelf' | 'ingredients' | 'shopping' | 'orders' }>();
 </script>
 
 <template>
-    <nav class="border-rule mb-4 flex gap-6 border-b" aria-label="Parts of the pantry">
+    <nav class="border-rule mb-4 flex flex-wrap gap-x-6 border-b" aria-label="Parts of the pantry">
         <RouterLink to="/pantry/shelf" class="half" :aria-current="here === 'shelf' ? 'page' : undefined">On the shelf</RouterLink>
         <RouterLink to="/pantry/shopping" class="half" :aria-current="here === 'shopping' ? 'page' : undefined">Shopping list</RouterLink>
+        <RouterLink to="/pantry/orders" class="half" :aria-current="here === 'orders' ? 'page' : undefined">Orders</RouterLink>
         <RouterLink to="/pantry" class="half" :aria-current="here === 'ingredients' ? 'page' : undefined">All ingredients</RouterLink>
     </nav>
 </template>

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Pantry;
+
+use DateTimeImmutable;
+use JsonSerializable;
+
+/**
+ * An order planned back from its day: how many jars of it stand there already, how many are to be made, and by when.
+ * Method page: docs/methods/pantry.md.
+ *
+ * As JSON: part of $defs/Order in docs/formats/crown.schema.json.
+ */
+final readonly class OrderPlan implements JsonSerializable
+{
+    /** Days from making to handing over: one to set and cool, one to label, look at and pack. */
+    public const LEAD_DAYS = 2;
+
+    /**
+     * @param  int  $toMake jars that have still to be made; 0 when enough stand there
+     * @param  DateTimeImmutable  $makeBy the last day on which they can be
+     */
+    private function __construct(
+        public int $fromShelf,
+        public int $toMake,
+        public DateTimeImmutable $makeBy,
+        public bool $isLate,
+        public string $words,
+    ) {
+    }
+
+    /**
+     * @param  int  $jars that were ordered, at least 1
+     * @param  int  $there jars of it on the shelf that nobody else has ordered
+     * @param  DateTimeImmutable|null  $awaited when something in it is ready that is still steeping; null for nothing
+     */
+    public static function of(
+        int $jars,
+        int $there,
+        DateTimeImmutable $due,
+        DateTimeImmutable $today,
+        ?DateTimeImmutable $awaited = null,
+    ): self {
+        $from = max(0, min($jars, $there));
+        $make = $jars - $from;
+        $by = $due->modify(sprintf('-%d days', self::LEAD_DAYS));
+        $late = $make > 0 && ($by < $today || ($awaited !== null && $awaited > $by));
+
+        return new self($from, $make, $by, $late, match (true) {
+            $make === 0 && $due < $today => 'It was due; enough jars stand there.',
+            $make === 0 => 'Enough jars stand there.',
+            $awaited !== null && $awaited > $by => sprintf(
+                'What steeps for it is ready on %s, too late to make it by %s.',
+                $awaited->format('j F'),
+                $by->format('j F'),
+            ),
+            $by < $today => sprintf('It had to be made by %s: say so to whoever waits.', $by->format('j F')),
+            default => sprintf('Make %d by %s.', $make, $by->format('j F')),
+        });
+    }
+
+    /**
+     * The day by which to make it again, when it goes on as it went; null where nothing went, or the shelf lasts longer
+     * than a year.
+     *
+     * @param  int  $left jars
+     * @param  int  $out jars that went within the days
+     * @param  int  $days more than 0
+     */
+    public static function makeAgainBy(int $left, int $out, int $days, DateTimeImmutable $today): ?DateTimeImmutable
+    {
+        if ($out <= 0) {
+            return null;
+        }
+        $lasts = (int) floor($left / ($out / $days)) - self::LEAD_DAYS;
+
+        return $lasts > 365 ? null : $today->modify(sprintf('+%d days', max(0, $lasts)));
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'from_shelf' => $this->fromShelf,
+            'to_make' => $this->toMake,
+            'make_by' => $this->makeBy->format('Y-m-d'),
+            'late' => $this->isLate,
+            'words' => $this->words,
+        ];
+    }
+}
