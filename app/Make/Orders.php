@@ -84,7 +84,13 @@ final class Orders
             $out = $gone[$lot->id] ?? 0;
             $jars = self::whole($lot->left_grams, $batch->net_grams);
             $went = self::whole(is_numeric($out) ? -(float) $out : 0.0, $batch->net_grams);
-            $again = OrderPlan::makeAgainBy($jars, $went, self::LOOKED_BACK, $today->toDateTimeImmutable());
+            $again = OrderPlan::makeAgainBy(
+                $jars,
+                $went,
+                self::LOOKED_BACK,
+                $today->toDateTimeImmutable(),
+                $lot->useBy() === null ? null : $lot->use_by->toDateTimeImmutable(),
+            );
             $rows[] = [
                 'lot_id' => $lot->id,
                 'batch_id' => $batch->id,

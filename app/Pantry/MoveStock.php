@@ -75,11 +75,16 @@ final class MoveStock
         return $taking;
     }
 
-    /** Gives back all that was taken for a steep that was never begun. */
-    public function giveBack(int $steep, string $by): void
+    /**
+     * Gives back all that was taken for a steep that was never begun, or what was added to it by one entry.
+     *
+     * @param  int|null  $event the entry; null for all of it
+     */
+    public function giveBack(int $steep, string $by, ?int $event = null): void
     {
         $sums = StockMovement::query()
             ->where('steep_id', $steep)
+            ->when($event !== null, static fn ($q) => $q->where('event_id', $event))
             ->groupBy('lot_id', 'kind')
             ->selectRaw('lot_id, kind, sum(grams) as grams')
             ->get();

@@ -6,6 +6,7 @@ namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
+use App\Studio\User;
 use App\Support\Refused;
 use Crown\Problem;
 use Crown\Steep\EntryKind;
@@ -15,8 +16,11 @@ use Crown\Steep\SteepError;
 /** Records what happened to a jar, and works everything out anew. */
 final class RecordEvent
 {
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly CurrentStudio $studio,
+        private readonly SteepStock $stock,
+    ) {
     }
 
     /** @throws Problem */
@@ -48,6 +52,7 @@ final class RecordEvent
         if ($kind === EntryKind::Drawn && $asked->boolean('keep', true)) {
             KeepOil::drawn($steep, $steep->plan($this->catalogue->get(), $event->on_date), $event);
         }
+        $this->stock->added($event, User::nameIn($asked));
         KeepOil::refresh($steep, $this->catalogue->get());
         $steep->keepUses();
         $steep->touch();

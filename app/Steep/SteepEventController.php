@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
+use App\Studio\User;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** What happens to a jar while it stands: recorded, and everything worked out anew. */
 final class SteepEventController
 {
-    public function __construct(private readonly StudioCatalogue $catalogue)
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly SteepStock $stock)
     {
     }
 
@@ -26,13 +28,14 @@ final class SteepEventController
     }
 
     #[Speaks('Steep', does: 'Take back what was recorded')]
-    public function destroy(int $event): JsonResponse
+    public function destroy(int $event, Request $request): JsonResponse
     {
         $row = SteepEvent::query()->findOrFail($event);
         $steep = Steep::held($row->steep_id);
         if ($steep->state !== 'running' && ! $row->entry()->kind->isForAfterwards()) {
             throw Refused::now('kind', 'What led to a strained oil is not changed any more.');
         }
+        $this->stock->takenBack($row, User::nameIn($request));
         $row->delete();
         KeepOil::refresh($steep, $this->catalogue->get());
         $steep->keepUses();

@@ -29,6 +29,25 @@ final class SteepStock
         }
     }
 
+    /** What was added to a running jar. */
+    public function added(SteepEvent $event, string $by): void
+    {
+        $data = Node::of($event->data);
+        $grams = $data->number('grams') ?? 0.0;
+        if ($event->entry()->kind->adds() && $grams > 0.0) {
+            $of = ['by_name' => $by, 'steep_id' => $event->steep_id, 'event_id' => $event->id];
+            $this->move->take($data->text('ingredient'), $grams, MovementKind::Steep, $event->on_date, $of);
+        }
+    }
+
+    /** The entry is taken back, and what it added stands on the shelf again. */
+    public function takenBack(SteepEvent $event, string $by): void
+    {
+        if ($event->entry()->kind->adds()) {
+            $this->move->giveBack($event->steep_id, $by, $event->id);
+        }
+    }
+
     public function givenBack(Steep $steep, string $by): void
     {
         if ($this->isNotBegun($steep)) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Pantry;
 
+use DateInterval;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -62,21 +63,30 @@ final readonly class OrderPlan implements JsonSerializable
     }
 
     /**
-     * The day by which to make it again, when it goes on as it went; null where nothing went, or the shelf lasts longer
-     * than a year.
+     * The day by which to make it again, when it goes on as it went and what is left keeps so long; null where nothing
+     * went, or the shelf lasts longer than a year.
      *
      * @param  int  $left jars
      * @param  int  $out jars that went within the days
      * @param  int  $days more than 0
+     * @param  DateTimeImmutable|null  $useBy after which what is left is none; null where that is not known
      */
-    public static function makeAgainBy(int $left, int $out, int $days, DateTimeImmutable $today): ?DateTimeImmutable
-    {
+    public static function makeAgainBy(
+        int $left,
+        int $out,
+        int $days,
+        DateTimeImmutable $today,
+        ?DateTimeImmutable $useBy = null,
+    ): ?DateTimeImmutable {
         if ($out <= 0) {
             return null;
         }
         $lasts = (int) floor($left / ($out / $days)) - self::LEAD_DAYS;
 
-        return $lasts > 365 ? null : $today->modify(sprintf('+%d days', max(0, $lasts)));
+        $kept = $useBy === null ? $lasts : (int) $today->diff($useBy)->format('%r%a') - self::LEAD_DAYS;
+        $until = min($lasts, $kept);
+
+        return $until > 365 ? null : $today->add(new DateInterval(sprintf('P%dD', max(0, $until))));
     }
 
     /** @return array<string, mixed> */

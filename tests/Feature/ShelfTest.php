@@ -192,6 +192,23 @@ final class ShelfTest extends StudioTestCase
         self::assertEqualsWithDelta($after, $this->page($oil['id'])['left_grams'], 1e-6, 'it has stood for days');
     }
 
+    public function test_what_is_added_to_a_running_jar_comes_off_the_shelf_until_it_is_taken_back(): void
+    {
+        $steep = $this->steep();
+        [$oil] = $this->bottles(['ingredient' => 'olive-oil', 'grams' => 500]);
+        $added = $this->got('Steep', 'POST', 'steeps/'.$steep['id'].'/events', [
+            'kind' => 'oil',
+            'on' => today()->toDateString(),
+            'note' => '',
+            'ingredient' => 'olive-oil',
+            'amount' => '60 g',
+            'form' => '',
+        ]);
+        self::assertEqualsWithDelta(440.0, $this->page($oil['id'])['left_grams'], 1e-6);
+        $this->got('Steep', 'DELETE', 'steep-events/'.$added['events'][0]['id']);
+        self::assertEqualsWithDelta(500.0, $this->page($oil['id'])['left_grams'], 1e-6);
+    }
+
     public function test_what_was_paid_counts_before_a_price_that_was_written_down(): void
     {
         $nine = ['low' => 9, 'best' => 9, 'high' => 9];
@@ -221,7 +238,24 @@ final class ShelfTest extends StudioTestCase
         self::assertStringContainsString(' x 100 g', $list['text']);
         $this->ask('POST', 'pantry/shopping', ['wanted' => [['formula_id' => 999999]]])->assertNotFound();
         $this->ask('POST', 'pantry/shopping', $asked, $this->stranger)->assertNotFound();
-        $this->ask('POST', 'pantry/shopping', ['wanted' => []])->assertStatus(422);
+        // With what is being made now, and what was ordered and does not stand there.
+        self::assertSame([], $this->got('ShoppingList', 'POST', 'pantry/shopping', ['wanted' => []])['rows']);
+        $needed = fn (): float => array_column($this->got('ShoppingList', 'POST', 'pantry/shopping', [
+            'wanted' => [],
+            'open' => true,
+        ])['rows'], 'needed', 'ingredient')[$line['ingredient']] ?? 0.0;
+        self::assertSame(0.0, $needed());
+        $this->got('Batch', 'POST', 'batches', ['formula_id' => $formula['id']]);
+        $one = $needed();
+        self::assertGreaterThan(0.0, $one);
+        $this->got('OrderList', 'POST', 'orders', [
+            'formula_id' => $formula['id'],
+            'who' => 'Ms Ode',
+            'jars' => 4,
+            'jar_ml' => 50,
+            'due_on' => today()->addDays(9)->toDateString(),
+        ]);
+        self::assertGreaterThan($one, $needed());
     }
 
     public function test_a_jar_keeps_no_longer_than_the_first_of_its_bottles(): void

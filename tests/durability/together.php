@@ -128,4 +128,20 @@ for ($n = 0; $n < ROUNDS; $n++) {
     );
     $must($later === [], 'something was drawn from a jar that had been strained');
 }
+// Four hands on one bottle: what is left is the sum of what moved, and never less than nothing.
+for ($round = 0; $round < ROUNDS; $round++) {
+    $lots = ['lots' => [['ingredient' => 'olive-oil', 'grams' => 100]]];
+    $lot = $ask('POST', '/api/pantry/lots', $lots)[1]['items'][0]['id'];
+    $spill = ['POST', '/api/pantry/lots/'.$lot.'/movements', ['kind' => 'wasted', 'grams' => 30]];
+    $answers = $together([$spill, $spill, $spill, $spill]);
+    $must(array_diff($statuses($answers), [201]) === [], 'spilt together: '.implode(' ', $statuses($answers)));
+    $page = $ask('GET', '/api/pantry/lots/'.$lot)[1];
+    $sum = array_sum(array_column($page['movements'], 'grams'));
+    $must(abs($page['left_grams']) < 1e-6 && abs($sum) < 1e-6, "left $page[left_grams] g of what moved, $sum");
+    $kinds = array_count_values(array_column($page['movements'], 'kind'));
+    $must(
+        ($kinds['wasted'] ?? 0) === 4 && ($kinds['corrected'] ?? 0) === 1,
+        'each of four spills is written down once',
+    );
+}
 printf("  %d at once, %d jars between two people: as if in turn\n", ROUNDS, 2 * ROUNDS);

@@ -4250,6 +4250,8 @@ export interface components {
                 /** @description Null for its own size. */
                 grams?: number | null;
             }[];
+            /** @description With what is being made and what was ordered and does not stand there. */
+            open?: boolean;
         };
         ShoppingList: {
             rows: {

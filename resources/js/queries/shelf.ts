@@ -13,7 +13,7 @@ export const lotQuery = (lot: number) =>
     queryOptions({ queryKey: ['lot', lot], queryFn: () => got(api.GET('/api/pantry/lots/{lot}', { params: { path: { lot } } })) });
 
 /** What has to be bought for what is to be made. */
-export const shopping = (wanted: Schemas['ShoppingAsk']['wanted']) => got(api.POST('/api/pantry/shopping', { body: { wanted } }));
+export const shopping = (body: Schemas['ShoppingAsk']) => got(api.POST('/api/pantry/shopping', { body }));
 
 export const useUpQuery = (lot: number) =>
     queryOptions({

@@ -69,5 +69,8 @@ final class OrderPlanTest extends TestCase
         self::assertSame('05-01', $by(0, 9));
         self::assertNull($by(4, 0));
         self::assertNull($by(100, 9));
+        // What would last forty days keeps for twenty.
+        $kept = OrderPlan::makeAgainBy(4, 9, 90, self::day('05-01'), self::day('05-21'));
+        self::assertSame('05-19', $kept?->format('m-d'));
     }
 }

@@ -13,6 +13,8 @@ import PantryHalves from './PantryHalves.vue';
 /** What has to be bought for what is to be made: several formulas together, less what stands there. */
 const wanted = ref<{ id: number; name: string; grams: string }[]>([]);
 const picked = ref<{ token: string; name: string } | null>(null);
+/** With what is being made and what was ordered. */
+const open = ref(true);
 const list = shallowRef<Schemas['ShoppingList'] | null>(null);
 const money = computed(() => useSession().studio?.currency ?? '');
 const total = computed(() => (list.value?.rows ?? []).reduce((sum, row) => sum + (row.money ?? 0), 0));
@@ -28,11 +30,11 @@ const figure = (written: string): number | null => {
     return written.trim() === '' || !(value > 0) ? null : value;
 };
 const ask = useLatest(
-    () => shopping(wanted.value.map((w) => ({ formula_id: w.id, grams: figure(w.grams) }))),
+    () => shopping({ wanted: wanted.value.map((w) => ({ formula_id: w.id, grams: figure(w.grams) })), open: open.value }),
     (answer) => (list.value = answer),
     tellProblem,
 );
-watch(wanted, (now) => (now.length === 0 ? ((list.value = null), ask.forget()) : ask.soon()), { deep: true });
+watch([wanted, open], ask.soon, { deep: true, immediate: true });
 
 async function copy(): Promise<void> {
     try {
@@ -66,6 +68,10 @@ const packs = (row: Schemas['ShoppingList']['rows'][number]): string => row.buy.
                 placeholder="a formula …"
                 :say="(row) => row.title"
             />
+            <label class="mt-2 flex items-center gap-2">
+                <input v-model="open" type="checkbox" />
+                With what is being made now, and what was ordered and does not stand there
+            </label>
             <ul class="mt-2">
                 <li v-for="(one, n) in wanted" :key="one.id" class="row-line flex flex-wrap items-center gap-x-3 py-1.5">
                     <strong class="min-w-40 flex-1">{{ one.name }}</strong>
@@ -84,11 +90,11 @@ const packs = (row: Schemas['ShoppingList']['rows'][number]): string => row.buy.
                 </li>
             </ul>
         </div>
-        <p v-if="wanted.length === 0" class="quiet mt-4 max-w-prose">
+        <p v-if="list && list.rows.length === 0" class="quiet mt-4 max-w-prose">
             Choose what you mean to make, one formula or several. What they need together is held against the shelf, and what is short is
             listed in the packs in which you bought it before.
         </p>
-        <section v-if="list" class="mt-6" aria-label="What is short">
+        <section v-if="list && list.rows.length > 0" class="mt-6" aria-label="What is short">
             <h2>{{ short.length === 0 ? 'All of it is there' : 'To be bought' }}</h2>
             <table class="mt-2 w-full">
                 <thead>

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pantry;
+namespace App\Make;
 
 use Crown\Json\Node;
 use Illuminate\Foundation\Http\FormRequest;
@@ -14,7 +14,9 @@ final class ShoppingRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'wanted' => 'required|array|min:1|max:30',
+            'wanted' => 'present|array|max:30',
+            // With what is being made and what was ordered.
+            'open' => 'boolean',
             'wanted.*.formula_id' => 'required|integer',
             'wanted.*.grams' => 'nullable|numeric|gt:0|max:1000000',
         ];
