@@ -34,7 +34,6 @@ final class LotPageResource extends JsonResource
             'bought_on' => $lot->bought_on?->toDateString(),
             'printed_on' => $lot->printed_on?->toDateString(),
             'opened_months' => $lot->opened_months,
-            'tare_grams' => $lot->tare_grams,
             'note' => $lot->note,
             'life' => LotWords::life($lot, $this->catalogue),
             'movements' => StockMovement::query()

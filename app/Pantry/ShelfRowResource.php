@@ -42,6 +42,7 @@ final class ShelfRowResource extends JsonResource
             'cost' => $lot->cost,
             'currency' => $lot->currency,
             'per_100g' => $lot->costPerGram() === null ? null : round($lot->costPerGram() * 100, 4),
+            'tare_grams' => $lot->tare_grams,
             'steep_id' => $lot->steep_id,
             'batch_id' => $lot->batch_id,
             'emptied_on' => $lot->emptied_on?->toDateString(),

@@ -116,7 +116,7 @@ final class SteepResource extends JsonResource
 
     private function cost(): ?float
     {
-        $cost = $this->steep->kept()->cost($this->steep->journal());
+        $cost = SteepCosts::of($this->steep);
 
         return $cost === null ? null : round($cost, 2);
     }
@@ -124,7 +124,7 @@ final class SteepResource extends JsonResource
     /** Of the oil that came out: what stays in the plant is paid for as well. */
     private function costPerHundredGrams(): ?float
     {
-        $cost = $this->steep->kept()->cost($this->steep->journal());
+        $cost = SteepCosts::of($this->steep);
         $lot = $this->steep->strained();
 
         return $cost === null || $lot === null ? null : round((100 * $cost) / $lot->grams, 2);

@@ -172,12 +172,14 @@ final class ShelfTest extends StudioTestCase
     public function test_a_steep_takes_what_goes_into_it_and_gives_it_back_when_it_was_never_begun(): void
     {
         $draft = self::steepDraft();
-        [$oil] = $this->bottles(['ingredient' => $draft['oils'][0]['ingredient'], 'grams' => 1000]);
-        [$herb] = $this->bottles(['ingredient' => $draft['herbs'][0]['ingredient'], 'grams' => 10]);
+        [$oil] = $this->bottles(['ingredient' => $draft['oils'][0]['ingredient'], 'grams' => 1000, 'cost' => 10]);
+        [$herb] = $this->bottles(['ingredient' => $draft['herbs'][0]['ingredient'], 'grams' => 10, 'cost' => 1]);
         $steep = $this->got('Steep', 'POST', 'steeps', [
             ...$draft,
             'started_on' => today()->toDateString(),
         ]);
+        // 360 g of oil at 0.01 and 40 g of herb at 0.1.
+        self::assertEqualsWithDelta(3.6 + 4.0, $steep['cost'], 0.01);
         $poured = array_column($steep['draft']['oils'], 'amount');
         $after = $this->page($oil['id'])['left_grams'];
         self::assertLessThan(1000.0, $after, implode(', ', $poured));

@@ -144,3 +144,18 @@ test('an order is planned back from its day and handed over from the shelf', asy
     await expect(order).toHaveCount(0);
     await expect(jars.getByRole('cell').first()).toHaveText(String(there - 1));
 });
+
+test('the whole shelf is weighed bottle by bottle, with Enter', async ({ page }) => {
+    await enter(page);
+    await page.goto('/pantry/shelf');
+    await page.getByRole('button', { name: 'Weigh the whole shelf' }).click();
+    const list = page.getByRole('list', { name: 'Weigh the shelf' });
+    const row = list.getByRole('listitem').filter({ hasText: 'Neem oil' });
+    const field = row.getByRole('textbox');
+    await field.fill('71,5');
+    await field.press('Enter');
+    await expect(row.getByRole('status')).toHaveText('71.5 g');
+    await expect(list.getByRole('textbox').nth(0)).not.toBeFocused();
+    await page.getByRole('button', { name: 'Done weighing' }).click();
+    await expect(page.getByRole('region', { name: 'Fridge' }).getByRole('link', { name: /Neem oil/ })).toContainText('71.5 g');
+});

@@ -1,6 +1,19 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { bandsOf, sayJar, smallBands } from '../../resources/js/jar/bands';
-import { daysFromToday, fixed, keepTimeIn, num, sayDate, sayMonths, shortDate, todayDate } from '../../resources/js/ui/words';
+import {
+    daysFromToday,
+    fixed,
+    keepTimeIn,
+    longDate,
+    num,
+    sayDate,
+    sayDay,
+    sayMonths,
+    sayUntil,
+    shortDate,
+    todayDate,
+    writeDates,
+} from '../../resources/js/ui/words';
 import { aJudgedLine, anAssessment } from './made';
 
 describe('numbers as people say them', () => {
@@ -106,4 +119,26 @@ describe('a jar in words and bands', () => {
 
     it('of a kept row has only matter and share', () =>
         expect(smallBands([{ matter: 'wax', percent: 100 }])).toEqual([{ id: '0', name: '', matter: 'wax', percent: 100 }]));
+});
+
+describe('dates as the studio writes them', () => {
+    afterEach(() => writeDates('day-first'));
+
+    it('stand with the day before the month, after it, or as figures', () => {
+        expect([longDate('2026-11-27'), sayDay('2026-11-27')]).toEqual(['27 November 2026', 'Friday 27 November']);
+        writeDates('month-first');
+        expect([longDate('2026-11-27'), shortDate('2026-11-27')]).toEqual(['November 27, 2026', 'Nov 27']);
+        writeDates('numbers');
+        expect([longDate('2026-11-27'), shortDate('2026-11-27'), sayDay('2026-11-27')]).toEqual([
+            '2026-11-27',
+            '11-27',
+            'Friday, 2026-11-27',
+        ]);
+    });
+
+    it('are short in a row, and near ones are said', () => {
+        expect(sayUntil('2026-12-17', '2026-11-27')).toBe('17 Dec 2026');
+        expect(sayUntil('2026-11-29', '2026-11-27')).toBe('in 2 days, Sunday');
+        expect(sayUntil('2026-11-26', '2026-11-27')).toBe('yesterday');
+    });
 });

@@ -4072,6 +4072,7 @@ export interface components {
             batch_id: number | null;
             emptied_on: string | null;
             matter: string;
+            tare_grams: number | null;
         };
         /** @description What stands there, what is to be used first before the rest. */
         ShelfList: {

@@ -104,11 +104,16 @@ final class ShelfTest extends CoreTestCase
         $left = [1 => 500.0, 2 => 250.0, 3 => 0.0];
         $found = $taken = $elsewhere = 0.0;
         $came = array_sum($left);
+        $perGram = [1 => 0.02, 2 => 0.05, 3 => 0.11];
+        $paid = 500.0 * 0.02 + 250.0 * 0.05;
+        $foundWorth = $outWorth = 0.0;
         for ($n = 0; $n < 10_000; $n++) {
             if (mt_rand(0, 3) === 0) {
                 $more = mt_rand(1, 20_000) / 100;
-                $left[mt_rand(1, 3)] += $more;
+                $lot = mt_rand(1, 3);
+                $left[$lot] += $more;
                 $came += $more;
+                $paid += $more * $perGram[$lot];
 
                 continue;
             }
@@ -121,6 +126,8 @@ final class ShelfTest extends CoreTestCase
             foreach ($taking->takes as $take) {
                 $left[$take->lot] += $take->found - $take->grams;
                 $found += $take->found;
+                $foundWorth += $take->found * $perGram[$take->lot];
+                $outWorth += $take->grams * $perGram[$take->lot];
                 $taken += $take->grams;
             }
             $elsewhere += $taking->elsewhere;
@@ -131,6 +138,11 @@ final class ShelfTest extends CoreTestCase
             )) + $taking->elsewhere, 0.006);
         }
         self::assertEqualsWithDelta($came + $found - $taken, array_sum($left), 1e-4);
+        // What went out and what is left cost together what came, and what was found.
+        self::assertEqualsWithDelta($paid + $foundWorth, $outWorth + array_sum(array_map(
+            static fn (int $lot): float => $left[$lot] * $perGram[$lot],
+            array_keys($left),
+        )), 1e-4);
         self::assertGreaterThan(0.0, $found + $elsewhere);
     }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { reactive, ref, watch } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { lotQuery, useChangeLot, useMoveLot, useWithdrawLot } from '../../queries/shelf';
 import FormProblem from '../../ui/FormProblem.vue';
@@ -39,6 +39,8 @@ const said = reactive<Record<'grams' | 'full' | 'jars' | 'to' | 'price' | 'note'
     note: '',
 });
 const reason = ref<string | null>(null);
+/** Who has something of it, however far down. */
+const people = computed(() => (data.value?.trace.nodes ?? []).filter((n) => n.kind === 'person').map((n) => n.title));
 const figure = (written: string): number | null => (written.trim() === '' ? null : Number(written.trim().replace(',', '.')));
 
 watch(
@@ -107,6 +109,7 @@ async function withdraw(why: string): Promise<void> {
                     <p v-if="data.withdrawn" class="said-stop mt-2 font-semibold">
                         Must not be used: {{ data.withdrawn }}
                         <button type="button" class="act-quiet" @click="withdraw('')">It may be used after all</button>
+                        <span v-if="people.length > 0" class="block">Tell whoever has some: {{ people.join(', ') }}.</span>
                     </p>
                     <p v-else class="mt-2 text-[18px]" :class="(data.days_left ?? 99) < 0 ? 'said-stop' : ''">
                         <template v-if="data.life.use_by">

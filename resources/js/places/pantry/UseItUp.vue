@@ -28,11 +28,7 @@ const { data } = useQuery(useUpQuery(props.lot.id));
         <p v-if="data && data.items.length === 0" class="quiet">None of your formulas holds it.</p>
         <div class="-ml-2.5 flex flex-wrap">
             <RouterLink :to="`/formulas/new?with=${lot.ingredient}`" class="act-quiet">Begin a formula around it</RouterLink>
-            <RouterLink
-                v-if="lot.matter === 'liquid'"
-                :to="`/steeps/start?oil=${lot.ingredient}&grams=${lot.left_grams}`"
-                class="act-quiet"
-            >
+            <RouterLink v-if="lot.matter === 'liquid'" :to="`/steeps/start?oils=${lot.ingredient}:${lot.left_grams}`" class="act-quiet">
                 Steep something in it
             </RouterLink>
         </div>

@@ -76,17 +76,23 @@ const plan = useLatest(
     },
 );
 watch([draft, wanted], plan.soon, { immediate: true });
+/** What is left in some bottles, to be used up together: "olive-oil:120,jojoba-oil:40". */
+async function pourLeftOvers(): Promise<void> {
+    const asked = String(route.query['oils'] ?? '')
+        .split(',')
+        .map((one) => one.split(':'))
+        .slice(0, 12);
+    const found = await Promise.all(asked.filter(([id]) => id).map(([id = '']) => ingredient(id).catch(() => null)));
+    const poured = found.flatMap((of, n) => {
+        const grams = Math.floor(Number(asked[n]?.[1] ?? 0));
+        return of ? [{ id: of.ingredient.id, name: of.ingredient.name, amount: grams > 0 ? `${grams} g` : 'to cover' }] : [];
+    });
+    if (poured.length === 0) return;
+    oils.value = poured.map((of) => ({ name: of.name }));
+    draft.oils = poured.map((of) => ({ ingredient: of.id, amount: of.amount, cost: null }));
+}
 onMounted(async () => {
-    const left = String(route.query['oil'] ?? '');
-    const grams = Number(route.query['grams']);
-    if (left) {
-        // What is left in a bottle, to be used up.
-        const of = await ingredient(left).catch(tellProblem);
-        if (of) {
-            oils.value = [{ name: of.ingredient.name }];
-            draft.oils = [{ ingredient: left, amount: grams > 0 ? `${Math.floor(grams)} g` : 'to cover', cost: null }];
-        }
-    }
+    await pourLeftOvers();
     const again = String(route.query['again'] ?? '');
     if (!/^\d+$/.test(again)) return;
     try {
