@@ -44,6 +44,7 @@ final class OrderController
         $row = Order::query()->lockForUpdate()->findOrFail($order);
         $state = $request->string('state')->value();
         if ($state === 'given' && $row->state === 'open') {
+            $this->orders->demandJars($row);
             $this->orders->give($row, User::nameIn($request));
         } elseif ($row->state !== 'given') {
             $row->update(['state' => $state]);

@@ -8,6 +8,7 @@ use App\Pantry\Lot;
 use App\Pantry\MoveStock;
 use App\Pantry\StockMovement;
 use App\Studio\Day;
+use App\Support\Refused;
 use Crown\Pantry\MovementKind;
 use Crown\Pantry\OrderPlan;
 use Illuminate\Database\Eloquent\Collection;
@@ -105,6 +106,18 @@ final class Orders
         }
 
         return $rows;
+    }
+
+    /** @throws Refused when not so many stand there as were ordered */
+    public function demandJars(Order $order): void
+    {
+        $there = $this->jarsByFormula()[$order->formula_id ?? 0] ?? 0;
+        if ($there < $order->jars) {
+            throw Refused::now(
+                'state',
+                sprintf('%d of the %d jars stand there: make the rest first.', $there, $order->jars),
+            );
+        }
     }
 
     /** Hands the jars of an order over: they leave the shelf, the first to expire first. */

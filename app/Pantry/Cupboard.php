@@ -35,7 +35,6 @@ final class Cupboard implements KnowsStock
     {
         $grams = [];
         $lots = self::lots()
-            ->where('withdrawn', '')
             ->orderBy('ingredient')
             ->get(['ingredient', 'left_grams'])
             ->groupBy('ingredient');
@@ -90,7 +89,7 @@ final class Cupboard implements KnowsStock
     /** It is not there any more. */
     public function clear(string $ingredient, string $by): void
     {
-        foreach (self::lots()->where('ingredient', $ingredient)->get() as $lot) {
+        foreach (self::all()->where('ingredient', $ingredient)->get() as $lot) {
             $this->move->empty($lot, MovementKind::Gone, $by);
             $lot->update(['emptied_on' => Day::today()->toDateString()]);
         }
@@ -104,8 +103,14 @@ final class Cupboard implements KnowsStock
         return $known === [] || in_array(null, $known, true) ? null : array_sum($known);
     }
 
-    /** @return Builder<Lot> */
+    /** @return Builder<Lot> that may be used */
     private static function lots(): Builder
+    {
+        return self::all()->where('withdrawn', '');
+    }
+
+    /** @return Builder<Lot> */
+    private static function all(): Builder
     {
         return Lot::query()->where('source', LotSource::Bought->value)->whereNull('emptied_on');
     }

@@ -14,6 +14,9 @@ use Illuminate\Support\Carbon;
 /** Writes down what comes to a lot and what leaves it; what is left is their sum. */
 final class MoveStock
 {
+    /** Less than this is nothing, g. */
+    private const NOTHING = 0.005;
+
     /** What a lot begins with. */
     public function begin(Lot $lot, float $grams, Carbon $on, string $by = '', ?MovementKind $why = null): void
     {
@@ -26,7 +29,7 @@ final class MoveStock
     {
         $of = ['by_name' => $by, 'note' => $note];
         $this->write($lot, MovementKind::Counted, $grams - ($lot->left_grams ?? 0.0), Day::today(), $of);
-        $lot->update(['left_grams' => $grams, 'grams' => $lot->grams ?? $grams]);
+        $this->left($lot, $grams, ['grams' => $lot->grams ?? $grams]);
     }
 
     /**
@@ -42,7 +45,7 @@ final class MoveStock
         $this->write($lot, MovementKind::Corrected, $found, $on, $of);
         $this->write($lot, $why, -$grams, $on, $of);
         if ($known !== null) {
-            $lot->update(['left_grams' => round($known + $found - $grams, 6)]);
+            $this->left($lot, round($known + $found - $grams, 6));
         }
     }
 
@@ -93,10 +96,25 @@ final class MoveStock
             if ($lot !== null) {
                 $of = ['by_name' => $by, 'steep_id' => $steep];
                 $this->write($lot, MovementKind::from($sum->kind), -$sum->grams, Day::today(), $of);
-                $left = $lot->left_grams;
-                $lot->update($left === null ? [] : ['left_grams' => round($left - $sum->grams, 6)]);
+                if ($lot->left_grams !== null) {
+                    $this->left($lot, round($lot->left_grams - $sum->grams, 6));
+                }
             }
         }
+    }
+
+    /**
+     * What is left from now on; a bottle with nothing in it is off the shelf, and back on it when something is.
+     *
+     * @param  array<string, mixed>  $more
+     */
+    private function left(Lot $lot, float $grams, array $more = []): void
+    {
+        $lot->update([
+            'left_grams' => $grams,
+            'emptied_on' => $grams < self::NOTHING ? Day::today()->toDateString() : null,
+            ...$more,
+        ]);
     }
 
     /** @return \Illuminate\Database\Eloquent\Collection<int, Lot> lots of an ingredient that stand there, held */

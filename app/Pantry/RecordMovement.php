@@ -37,8 +37,6 @@ final class RecordMovement
                 'price' => $asked->filled('price') ? $asked->float('price') : null,
             ]);
         }
-        $empty = $lot->left_grams !== null && $lot->left_grams < 0.005;
-        $lot->update(['emptied_on' => $empty ? Day::today()->toDateString() : null]);
     }
 
     /** @throws Refused when the bottle's own weight is not known, or it weighs less than that */

@@ -9,10 +9,10 @@ use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Studio\User;
 use App\Support\ListRequest;
+use App\Support\Pages;
 use App\Support\Speaks;
 use Crown\Pantry\LotReader;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Pagination\Cursor;
 
 /** The shelf over HTTP: every bottle and jar that stands there, what is to be used first before the rest. */
 final class ShelfController
@@ -30,10 +30,14 @@ final class ShelfController
     public function index(ListRequest $request): JsonResponse
     {
         $all = $this->catalogue->get();
-        $asked = $request->string('cursor')->value();
+        $gone = $request->string('state')->value() === 'gone';
+        $cursor = Pages::cursor(
+            $request->string('cursor')->value(),
+            [...$gone ? ['emptied_on'] : [], 'use_by', 'id'],
+        );
         $page = Lot::query()
             ->when(
-                $request->string('state')->value() === 'gone',
+                $gone,
                 // What went last stands first.
                 static fn ($q) => $q->whereNotNull('emptied_on')
                     ->orderByDesc('emptied_on')
@@ -41,7 +45,7 @@ final class ShelfController
                     ->orderByDesc('id'),
                 static fn ($q) => $q->whereNull('emptied_on')->orderBy('use_by')->orderBy('id'),
             )
-            ->cursorPaginate(self::SIZE, ['*'], 'cursor', $asked === '' ? null : Cursor::fromEncoded($asked));
+            ->cursorPaginate(self::SIZE, ['*'], 'cursor', $cursor);
 
         return new JsonResponse([
             'items' => array_map(

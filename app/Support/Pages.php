@@ -71,14 +71,19 @@ final class Pages
         ]);
     }
 
-    private static function cursor(string $given): ?Cursor
+    /**
+     * @param  list<string>  $columns by which the rows are ordered
+     *
+     * @throws Refused for what no page gave
+     */
+    public static function cursor(string $given, array $columns = ['updated_at', 'id']): ?Cursor
     {
         try {
             $cursor = Cursor::fromEncoded($given === '' ? null : $given);
         } catch (Throwable) {
             $cursor = new Cursor([]);
         }
-        if ($cursor !== null && ! isset($cursor->toArray()['updated_at'], $cursor->toArray()['id'])) {
+        if ($cursor !== null && array_diff($columns, array_keys($cursor->toArray())) !== []) {
             throw Refused::because('cursor', 'Allowed: what the page before gave as its next.');
         }
 

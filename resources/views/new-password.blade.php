@@ -1,4 +1,4 @@
-{{ $person }},
+{!! $person !!},
 
 somebody asked for a new password for your studio. This link sets one, once, within the hour:
 

@@ -51,6 +51,14 @@ final class ShelfTest extends StudioTestCase
             ->assertJsonValidationErrors('lots.0.place');
         self::assertCount(3, $this->got('ShelfList', 'GET', 'pantry/shelf')['items']);
         self::assertSame([], $this->got('ShelfList', 'GET', 'pantry/shelf', as: $this->stranger)['items']);
+        $this->ask('GET', 'pantry/shelf?cursor='.base64_encode('{"id":1}'))->assertStatus(422);
+        // A shelf longer than a page goes on where the page before ended.
+        $this->bottles(['ingredient' => 'olive-oil', 'grams' => 5, 'count' => 50]);
+        $this->bottles(['ingredient' => 'olive-oil', 'grams' => 5, 'count' => 20]);
+        $page = $this->got('ShelfList', 'GET', 'pantry/shelf');
+        $rest = $this->got('ShelfList', 'GET', 'pantry/shelf?cursor='.$page['next']);
+        self::assertCount(73, array_unique(array_column([...$page['items'], ...$rest['items']], 'id')));
+        self::assertNull($rest['next']);
     }
 
     public function test_what_is_said_of_a_bottle_moves_the_day_by_which_it_is_to_be_used(): void
@@ -330,6 +338,9 @@ final class ShelfTest extends StudioTestCase
         self::assertSame(['Ms Ode', 2], [$page['movements'][0]['to'], $page['movements'][0]['jars']]);
         self::assertEqualsWithDelta(30.0, $page['movements'][0]['price'], 1e-6);
         $this->ask('PUT', 'orders/'.$id, ['state' => 'open'])->assertStatus(409);
+        $this->ask('PUT', 'orders/'.$list['items'][0]['id'], ['state' => 'given'])
+            ->assertStatus(409)
+            ->assertJsonPath('errors.state.0', '1 of the 4 jars stand there: make the rest first.');
         $off = $this->got('OrderList', 'PUT', 'orders/'.$list['items'][0]['id'], ['state' => 'off']);
         self::assertSame([], $off['items']);
     }
