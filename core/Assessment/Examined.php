@@ -45,6 +45,7 @@ final readonly class Examined
             $this->composition->totalGrams,
             $this->composition->density(),
             $this->context->experience->overrun($this->family),
+            $this->context->kitchen->tools->mixer,
         );
     }
 

@@ -7,6 +7,7 @@ namespace Crown\Assessment;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
+use Crown\Measure\Mixer;
 use Crown\Measure\School;
 use JsonSerializable;
 
@@ -40,7 +41,6 @@ final readonly class Whipping implements JsonSerializable
     public static function minutes(Kitchen $kitchen): float
     {
         $liked = $kitchen->tools->mixer->minutes ?? 0.0;
-
         $way = $kitchen->ways->is(School::Whipping, 'long') ? self::LONG : self::SHORT;
 
         return $liked > 0.0 ? $liked : self::SCHOOLS[$way];
@@ -56,20 +56,28 @@ final readonly class Whipping implements JsonSerializable
         public float $warmest,
         private Band $millilitresBefore,
         private Shift $learned,
+        private ?Mixer $mixer,
     ) {
     }
 
     /**
      * @param  float  $density of the blend at 20 °C, g/ml
      * @param  Shift|null  $learned what the studio's own whipping has shown
+     * @param  Mixer|null  $mixer of the maker, with the minutes that she likes
      */
-    public static function of(Texture $texture, Band $grams, float $density, ?Shift $learned = null): self
-    {
+    public static function of(
+        Texture $texture,
+        Band $grams,
+        float $density,
+        ?Shift $learned = null,
+        ?Mixer $mixer = null,
+    ): self {
         return new self(
             $texture->fallsTo(self::FIRMEST),
             $texture->fallsTo(self::SOFTEST),
             $grams->scaled(1 / $density),
             $learned ?? Shift::none(),
+            $mixer,
         );
     }
 
@@ -145,8 +153,11 @@ final readonly class Whipping implements JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
+        $liked = $this->mixer->minutes ?? 0.0;
+        // What she has takes the place of what is usual, and says so.
+        $hers = $liked > 0.0 ? ['as you like it, '.($this->mixer->name ?? '') => $liked] : [];
         $schools = [];
-        foreach (self::SCHOOLS as $name => $minutes) {
+        foreach ([...self::SCHOOLS, ...$hers] as $name => $minutes) {
             $schools[] = [
                 'name' => $name,
                 'minutes' => $minutes,

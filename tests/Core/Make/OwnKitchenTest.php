@@ -118,6 +118,13 @@ final class OwnKitchenTest extends CoreTestCase
             self::task($liked, TaskKind::Whip),
         );
         self::assertStringContainsString('Stop before it begins to fall', self::task($liked, TaskKind::Whip));
+        $schools = $liked->subject->whipping()->jsonSerialize()['schools'];
+        self::assertSame(
+            ['short, fluffy', 'long, soft as a lotion', 'as you like it, Hand mixer'],
+            array_column($schools, 'name'),
+        );
+        self::assertSame(5.0, $schools[2]['minutes']);
+        self::assertCount(2, $long->subject->whipping()->jsonSerialize()['schools']);
         self::assertStringContainsString(
             '8 to 12 minutes at medium speed (My whisk)',
             self::task(self::judged(self::butter(), $whisk), TaskKind::Whip),
