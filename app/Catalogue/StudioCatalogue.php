@@ -7,7 +7,9 @@ namespace App\Catalogue;
 use App\Studio\CurrentStudio;
 use Crown\Assessment\Context;
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Correction;
 use Crown\Measure\Kitchen;
+use Crown\Measure\Property;
 
 /**
  * The reference catalogue with the studio's own ingredients, figures and steeped oils over it. What lies in rooms above
@@ -29,8 +31,7 @@ final class StudioCatalogue
     public function get(): Catalogue
     {
         $reference = $this->store->reference();
-        // What was truly paid counts before a price that somebody wrote down.
-        $corrections = [...OwnFigure::corrections(), ...$this->prices->prices()];
+        $corrections = $this->corrections();
 
         // Most formulas name nothing of the studio's own: it is asked for when one does.
         return $reference
@@ -39,6 +40,21 @@ final class StudioCatalogue
                 ->with(...OwnIngredient::ingredients($reference))
                 ->corrected(...$corrections)
                 ->steeping($this->oils->oils($corrections)));
+    }
+
+    /** @return list<Correction> what was truly paid stands in the place of a price that somebody wrote down */
+    private function corrections(): array
+    {
+        $paid = [];
+        foreach ($this->prices->prices() as $price) {
+            $paid[$price->ingredient] = $price;
+        }
+        $own = array_filter(
+            OwnFigure::corrections(),
+            static fn (Correction $c): bool => $c->property !== Property::Price || ! isset($paid[$c->ingredient]),
+        );
+
+        return [...array_values($own), ...array_values($paid)];
     }
 
     public function kitchen(): Kitchen

@@ -29,7 +29,7 @@ final class LotPageResource extends JsonResource
         $lot = $this->lot;
 
         return [
-            ...(new ShelfRowResource($lot, $this->catalogue))->toArray(),
+            ...(new ShelfRowResource($lot, $this->catalogue, LotWords::kinds([$lot])))->toArray(),
             'batch_number' => $lot->batch_number,
             'bought_on' => $lot->bought_on?->toDateString(),
             'printed_on' => $lot->printed_on?->toDateString(),

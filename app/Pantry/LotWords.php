@@ -7,6 +7,7 @@ namespace App\Pantry;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Formula\ProductKind;
 use Crown\Json\Node;
 use Crown\Pantry\LotLife;
 use Crown\Pantry\LotSource;
@@ -23,10 +24,33 @@ final class LotWords
         return self::ingredient($lot, $catalogue)->name ?? ($lot->name !== '' ? $lot->title() : $lot->ingredient);
     }
 
-    /** How it is drawn. */
-    public static function matter(Lot $lot, Catalogue $catalogue): string
+    /**
+     * How it is drawn.
+     *
+     * @param  string  $kind of the product, where it is a finished batch
+     */
+    public static function matter(Lot $lot, Catalogue $catalogue, string $kind): string
     {
-        return (self::ingredient($lot, $catalogue)->kind ?? IngredientKind::ReadySteep)->matter();
+        $made = ProductKind::tryFrom($kind)?->isSolid() === true ? IngredientKind::Butter : IngredientKind::ReadySteep;
+
+        return (self::ingredient($lot, $catalogue)->kind ?? $made)->matter();
+    }
+
+    /**
+     * What the finished batches among some lots are.
+     *
+     * @param  list<Lot>  $lots
+     * @return array<int, string> a ProductKind by batch
+     */
+    public static function kinds(array $lots): array
+    {
+        $ids = array_filter(array_map(static fn (Lot $l): int => $l->batch_id ?? 0, $lots));
+        $kinds = [];
+        foreach ($ids === [] ? [] : DB::table('batches')->whereIn('id', $ids)->pluck('kind', 'id') as $id => $kind) {
+            $kinds[(int) $id] = is_string($kind) ? $kind : '';
+        }
+
+        return $kinds;
     }
 
     /** Until when it is to be used, by what stands on it and by where it stands. */

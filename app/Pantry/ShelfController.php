@@ -11,6 +11,7 @@ use App\Studio\User;
 use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Speaks;
+use Crown\Catalogue\Catalogue;
 use Crown\Pantry\LotReader;
 use Illuminate\Http\JsonResponse;
 
@@ -48,10 +49,7 @@ final class ShelfController
             ->cursorPaginate(self::SIZE, ['*'], 'cursor', $cursor);
 
         return new JsonResponse([
-            'items' => array_map(
-                static fn (Lot $l): array => (new ShelfRowResource($l, $all))->toArray(),
-                $page->items(),
-            ),
+            'items' => self::rows(array_values($page->items()), $all),
             'next' => $page->nextCursor()?->encode(),
         ]);
     }
@@ -83,7 +81,7 @@ final class ShelfController
         $all = $this->catalogue->get();
 
         return new JsonResponse([
-            'items' => array_map(static fn (Lot $l): array => (new ShelfRowResource($l, $all))->toArray(), $lots),
+            'items' => self::rows($lots, $all),
             'next' => null,
         ], 201);
     }
@@ -128,6 +126,17 @@ final class ShelfController
         $row = Lot::query()->findOrFail($lot);
 
         return new JsonResponse(['items' => FormulasThatUse::up($row, $this->catalogue)]);
+    }
+
+    /**
+     * @param  list<Lot>  $lots
+     * @return list<array<string, mixed>>
+     */
+    private static function rows(array $lots, Catalogue $all): array
+    {
+        $kinds = LotWords::kinds($lots);
+
+        return array_map(static fn (Lot $l): array => (new ShelfRowResource($l, $all, $kinds))->toArray(), $lots);
     }
 
     private function page(Lot $lot, int $status = 200): JsonResponse

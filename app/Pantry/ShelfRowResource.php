@@ -12,8 +12,12 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** One bottle or jar as it stands on the shelf: $defs/ShelfLot. */
 final class ShelfRowResource extends JsonResource
 {
-    public function __construct(private readonly Lot $lot, private readonly Catalogue $catalogue)
-    {
+    /** @param  array<int, string>  $kinds of finished batches, by their ids */
+    public function __construct(
+        private readonly Lot $lot,
+        private readonly Catalogue $catalogue,
+        private readonly array $kinds,
+    ) {
         parent::__construct($lot);
     }
 
@@ -29,7 +33,7 @@ final class ShelfRowResource extends JsonResource
             'source' => $lot->source,
             'ingredient' => $lot->ingredient,
             'name' => LotWords::name($lot, $this->catalogue),
-            'matter' => LotWords::matter($lot, $this->catalogue),
+            'matter' => LotWords::matter($lot, $this->catalogue, $this->kinds[$lot->batch_id ?? 0] ?? ''),
             'supplier' => $lot->supplier,
             'place' => $lot->place,
             'grams' => $lot->grams,
