@@ -26,13 +26,22 @@ final class Orders
     {
     }
 
-    /** @return list<array{Order, OrderPlan}> the first to be due first; each takes what those before it left */
-    public function planned(): array
+    /**
+     * @param  string|null  $until only what is due by this day: what is due later takes nothing from it
+     * @return list<array{Order, OrderPlan}> the first to be due first; each takes what those before it left
+     */
+    public function planned(?string $until = null): array
     {
-        $there = $this->jarsByFormula();
+        $open = Order::query()
+            ->where('state', 'open')
+            ->when($until !== null, static fn ($q) => $q->where('due_on', '<=', $until))
+            ->orderBy('due_on')
+            ->orderBy('id')
+            ->limit(self::MOST)
+            ->get();
+        $there = $open->isEmpty() ? [] : $this->jarsByFormula();
         $today = Day::today()->toDateTimeImmutable();
         $planned = [];
-        $open = Order::query()->where('state', 'open')->orderBy('due_on')->orderBy('id')->limit(self::MOST)->get();
         foreach ($open as $one) {
             $formula = $one->formula_id ?? 0;
             $left = $there[$formula] ?? 0;

@@ -14,6 +14,7 @@ use App\Rhythm\RoutineDay;
 use App\Steep\Steep;
 use App\Studio\Day;
 use App\Support\Speaks;
+use Crown\Pantry\OrderPlan;
 use Crown\Rhythm\Act;
 use Crown\Rhythm\PatchTest;
 use Crown\Rhythm\RoutineState;
@@ -165,7 +166,8 @@ final class TodayController
             return [];
         }
         $items = [];
-        foreach ($orders->planned() as [$order, $plan]) {
+        $ahead = self::ORDERED_AHEAD + OrderPlan::LEAD_DAYS;
+        foreach ($orders->planned($today->copy()->addDays($ahead)->toDateString()) as [$order, $plan]) {
             $on = $plan->toMake > 0 ? $plan->makeBy->format('Y-m-d') : $order->due_on->toDateString();
             if ($on <= $today->copy()->addDays(self::ORDERED_AHEAD)->toDateString()) {
                 $items[] = self::item(
