@@ -112,7 +112,8 @@ test('from sign-in to label and rhythm', async ({ page }) => {
     await page.getByLabel('Net in one, grams').fill('46');
     await page.getByRole('button', { name: 'Done: keep the record' }).click();
     await expect(page.getByText('What was truly weighed')).toBeVisible();
-    await expect(page.getByRole('row', { name: /Wanjiru nettle oil/ })).toContainText('100.50');
+    const weighed = page.getByRole('table', { name: 'What was truly weighed' });
+    await expect(weighed.getByRole('row', { name: /Wanjiru nettle oil/ })).toContainText('100.50');
 
     // The label as PDF.
     const href = await page.getByRole('link', { name: 'Label as PDF' }).getAttribute('href');
