@@ -9,6 +9,7 @@ import JarPick from '../studio/JarPick.vue';
 import BatchStops from './BatchStops.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
+import { useSession } from '../../ui/session';
 import { usePutAway } from '../../ui/usePutAway';
 import { fixed, num, sayTime } from '../../ui/words';
 
@@ -28,6 +29,7 @@ const shown = ref('');
 const errors = ref<Record<string, string[]>>({});
 const jars = ref(props.batch.formula.size.jars ?? 1);
 const jarMl = ref(props.batch.formula.size.millilitres ?? 100);
+const session = useSession();
 const net = ref('');
 /** A jar of the kit whose empty weight is known can be weighed full. */
 const full = ref('');
@@ -298,7 +300,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                         {{ missing > 0 ? `${missing} ${missing === 1 ? 'line is' : 'lines are'} still to weigh.` : '' }}
                     </p>
                     <form class="mt-3 grid max-w-xl grid-cols-3 gap-4" @submit.prevent="finish">
-                        <JarPick class="col-span-3" label="Jar of the kit" @choose="taken" />
+                        <JarPick v-if="session.may('make')" class="col-span-3" label="Jar of the kit" @choose="taken" />
                         <label>
                             <span class="label">Jars filled</span>
                             <input v-model="jars" type="number" min="1" class="field !min-h-14 !text-xl" />
@@ -317,7 +319,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                             />
                         </label>
                         <label v-if="jarOfKit" class="col-span-3">
-                            <span class="label">Or one weighed full with its lid, grams ({{ num(jarOfKit.tareGrams) }} g empty)</span>
+                            <span class="label">Or one weighed full with its lid, grams ({{ num(jarOfKit.tareGrams, 1) }} g empty)</span>
                             <input
                                 v-model="full"
                                 inputmode="decimal"
