@@ -10,7 +10,7 @@ use Crown\Assessment\Cost;
 use Crown\Pantry\JarCost;
 use Crown\Pantry\MovementKind;
 
-/** What a finished batch cost: by the bottles that went in, and by the studio's own prices where none was on the shelf. */
+/** What a finished batch cost: by the bottles that went in, else by the studio's own prices. */
 final class BatchCosts
 {
     public function __construct(private readonly BatchPlan $plan)
@@ -64,7 +64,7 @@ final class BatchCosts
         return $materials;
     }
 
-    /** @return array<string, float> money for a gram of what was taken from bottles whose price is known, by ingredient */
+    /** @return array<string, float> money for a gram of what came from bottles with a price, by ingredient */
     private function taken(Batch $batch): array
     {
         $moved = StockMovement::query()

@@ -6,6 +6,7 @@ namespace App\Pantry;
 
 use App\Studio\Day;
 use Crown\Catalogue\Catalogue;
+use Crown\Pantry\LotLife;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -27,6 +28,7 @@ final class ShelfRowResource extends JsonResource
         $lot = $this->lot;
         $useBy = $lot->useBy();
         $came = $lot->grams ?? 0.0;
+        $daysLeft = $useBy === null ? null : (int) Day::today()->diffInDays($lot->use_by, false);
 
         return [
             'id' => $lot->id,
@@ -40,7 +42,8 @@ final class ShelfRowResource extends JsonResource
             'left_grams' => $lot->left_grams === null ? null : round($lot->left_grams, 3),
             'fill' => $lot->left_grams === null || $came <= 0.0 ? null : round(min(1.0, $lot->left_grams / $came), 4),
             'use_by' => $useBy,
-            'days_left' => $useBy === null ? null : (int) Day::today()->diffInDays($lot->use_by, false),
+            'days_left' => $daysLeft,
+            'soon' => LotLife::isSoon($daysLeft),
             'opened_on' => $lot->opened_on?->toDateString(),
             'withdrawn' => $lot->withdrawnWords(),
             'cost' => $lot->cost,

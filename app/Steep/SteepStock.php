@@ -10,7 +10,7 @@ use App\Studio\Day;
 use Crown\Json\Node;
 use Crown\Pantry\MovementKind;
 
-/** What a steep takes from the shelf. A jar that is put away on the day it was begun was never begun: it gives all back. */
+/** What a steep takes from the shelf. A jar put away on the day it was begun was never begun: it gives all back. */
 final class SteepStock
 {
     public function __construct(private readonly MoveStock $move)

@@ -52,7 +52,7 @@ final readonly class WaterPlan implements JsonSerializable
         };
     }
 
-    /** @return list<string> what may be done with free water: freezing comes first for whoever keeps to it, for herself */
+    /** @return list<string> what may be done with free water; freezing first for whoever keeps to it, for herself */
     private function free(): array
     {
         $formula = $this->subject->formula();

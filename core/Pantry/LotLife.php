@@ -19,6 +19,9 @@ use JsonSerializable;
  */
 final readonly class LotLife implements JsonSerializable
 {
+    /** Days before its day from which a thing is used before the rest. */
+    private const SOON_DAYS = 30;
+
     /**
      * @param  DateTimeImmutable|null  $useBy null where nothing tells
      * @param  array<string, DateTimeImmutable>  $dates what each would allow, by LimitedBy
@@ -104,6 +107,12 @@ final readonly class LotLife implements JsonSerializable
         return new self($until, LimitedBy::Kept, [LimitedBy::Kept->value => $until], $factor < 1.0
             ? [sprintf('It stands at %g °C, and so keeps %s as long.', $celsius, number_format($factor, 2)), $kept]
             : [$kept]);
+    }
+
+    /** Whether so many days are few enough to use it before the rest; what has no day is never pressed. */
+    public static function isSoon(?int $daysLeft): bool
+    {
+        return $daysLeft !== null && $daysLeft <= self::SOON_DAYS;
     }
 
     /** Days from a day on until it is to be used; below 0 when that is past, null where nothing tells. */

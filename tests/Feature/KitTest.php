@@ -53,14 +53,7 @@ final class KitTest extends StudioTestCase
     {
         $this->add(['kind' => 'jar', 'name' => 'The tin', 'brim_ml' => 35, 'tare_grams' => 20.5]);
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
-        foreach ($batch['weighings'] as $w) {
-            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
-                'revision' => $batch['revision'],
-                'line' => $w['line'],
-                'gathered' => true,
-                'grams' => $w['target_grams'],
-            ]);
-        }
+        $batch = $this->weighed($batch);
         $path = 'batches/'.$batch['id'].'/finish';
         $asked = ['revision' => $batch['revision'], 'jars' => 3, 'jar_ml' => 30, 'note' => ''];
         $this->ask('POST', $path, $asked)->assertStatus(422)->assertJsonValidationErrors('net_grams');

@@ -20,14 +20,7 @@ final class LearningTest extends StudioTestCase
         ]);
         $this->travel(-$daysAgo)->days();
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $formula['id']]);
-        foreach ($batch['weighings'] as $w) {
-            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
-                'revision' => $batch['revision'],
-                'line' => $w['line'],
-                'gathered' => true,
-                'grams' => $w['target_grams'],
-            ]);
-        }
+        $batch = $this->weighed($batch);
         $batch = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
             'revision' => $batch['revision'],
             'jars' => 1,

@@ -116,14 +116,7 @@ final class ShelfTest extends StudioTestCase
             ['ingredient' => $first['ingredient'], 'grams' => 1000, 'cost' => 20],
             ['ingredient' => $first['ingredient'], 'grams' => 5, 'cost' => 1, 'printed_on' => $soon],
         );
-        foreach ($batch['weighings'] as $w) {
-            $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
-                'revision' => $batch['revision'],
-                'line' => $w['line'],
-                'gathered' => true,
-                'grams' => $w['target_grams'],
-            ]);
-        }
+        $batch = $this->weighed($batch);
         $done = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
             'revision' => $batch['revision'],
             'jars' => 3,

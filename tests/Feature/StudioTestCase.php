@@ -267,10 +267,14 @@ abstract class StudioTestCase extends TestCase
         ]);
     }
 
-    /** @return array<string, mixed> a finished batch */
-    protected function batch(float $off = 0.0): array
+    /**
+     * Every line weighed to its target, the first so much off it.
+     *
+     * @param  array<string, mixed>  $batch
+     * @return array<string, mixed> the batch, still open
+     */
+    protected function weighed(array $batch, float $off = 0.0): array
     {
-        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
         foreach ($batch['weighings'] as $i => $w) {
             $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
                 'revision' => $batch['revision'],
@@ -279,6 +283,15 @@ abstract class StudioTestCase extends TestCase
                 'grams' => $w['target_grams'] + ($i === 0 ? $off : 0),
             ]);
         }
+
+        return $batch;
+    }
+
+    /** @return array<string, mixed> a finished batch */
+    protected function batch(float $off = 0.0): array
+    {
+        $begun = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        $batch = $this->weighed($begun, $off);
 
         return $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
             'revision' => $batch['revision'],

@@ -4073,6 +4073,8 @@ export interface components {
             emptied_on: string | null;
             matter: string;
             tare_grams: number | null;
+            /** @description Whether it is to be used before the rest. */
+            soon: boolean;
         };
         /** @description What stands there, what is to be used first before the rest. */
         ShelfList: {
@@ -4152,6 +4154,8 @@ export interface components {
             movements: components["schemas"]["StockMovement"][];
             trace: components["schemas"]["Trace"];
             matter: string;
+            /** @description Whether it is to be used before the rest. */
+            soon: boolean;
         };
         /** @description What one line says of something that was bought. */
         LotRead: {

@@ -22,3 +22,6 @@ export function keysOf<T extends string>(all: Readonly<Record<T, unknown>>): T[]
     for (const key in all) keys.push(key);
     return keys;
 }
+
+/** A number as it is written, with a comma or a point; null where nothing is, and no number where it is none. */
+export const written = (text: string): number | null => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));

@@ -49,6 +49,7 @@ final class ShelfTest extends CoreTestCase
         self::assertSame('Once opened it keeps 2.0 months.', $life->reasons[0]);
         self::assertSame(3, $life->daysLeft(self::day('2026-05-06')));
         self::assertSame(-1, $life->daysLeft(self::day('2026-05-10')));
+        self::assertSame([true, true, false, false], array_map(LotLife::isSoon(...), [-1, 30, 31, null]));
     }
 
     /** Ten degrees warmer is half as long. */

@@ -7,6 +7,7 @@ import { Problem, type Schemas } from '../../api/client';
 import { batchQuery, isBatch, useBringBackBatch, useFinishBatch, usePutAwayBatch, useTickTask, useWeigh } from '../../queries/batches';
 import JarPick from '../studio/JarPick.vue';
 import BatchStops from './BatchStops.vue';
+import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
@@ -34,7 +35,6 @@ const net = ref('');
 /** A jar of the kit whose empty weight is known can be weighed full. */
 const full = ref('');
 const jarOfKit = ref<{ id: number; name: string; tareGrams: number } | null>(null);
-const grams = (written: string): number | null => (written.trim() === '' ? null : Number(written.trim().replace(',', '.')));
 const note = ref('');
 const although = ref('');
 const weighing = useWeigh();
@@ -80,9 +80,8 @@ const tick = (task: Schemas['Task']): Promise<boolean> =>
 /** A line written in drops is counted, unless the maker would rather weigh it. */
 const counts = computed(() => !!current.value && current.value.target_drops !== null && !byScale.value);
 async function enter(): Promise<void> {
-    const written = String(shown.value).trim().replace(',', '.');
-    const figure = Number(written);
-    if (written === '' || !Number.isFinite(figure)) {
+    const figure = written(String(shown.value));
+    if (figure === null || !Number.isFinite(figure)) {
         errors.value = { grams: [counts.value ? 'Enter how many drops fell.' : 'Enter what the scale shows, in grams.'] };
         return;
     }
@@ -118,8 +117,8 @@ async function finish(): Promise<void> {
                 revision: props.batch.revision,
                 jars: Number(jars.value),
                 jar_ml: Number(jarMl.value),
-                net_grams: grams(String(net.value)),
-                ...(jarOfKit.value && { full_grams: grams(String(full.value)), jar: jarOfKit.value.id }),
+                net_grams: written(String(net.value)),
+                ...(jarOfKit.value && { full_grams: written(String(full.value)), jar: jarOfKit.value.id }),
                 note: note.value,
                 although: although.value,
             },

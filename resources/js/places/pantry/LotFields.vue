@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, watch } from 'vue';
 import type { Schemas } from '../../api/client';
 import { kitQuery } from '../../queries/kit';
+import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import { num, todayDate } from '../../ui/words';
 
@@ -28,16 +29,15 @@ watch(
     () => props.lot,
     (lot) => Object.assign(draft, of(lot)),
 );
-const figure = (written: string): number | null => (written.trim() === '' ? null : Number(written.trim().replace(',', '.')));
 /** Of what was made here only where it stands is said, and a note: its day and what is in it are worked out. */
 const bought = computed(() => props.lot.source === 'bought');
 function keep(): void {
     if (!bought.value) return emit('change', { place: draft.place, note: draft.note });
     emit('change', {
         ...draft,
-        opened_months: figure(draft.opened_months),
-        cost: figure(draft.cost),
-        tare_grams: figure(draft.tare_grams),
+        opened_months: written(draft.opened_months),
+        cost: written(draft.cost),
+        tare_grams: written(draft.tare_grams),
     });
 }
 const DATES = [

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref, watch } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { lotQuery, useChangeLot, useMoveLot, useWithdrawLot } from '../../queries/shelf';
+import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import HowLink from '../../ui/HowLink.vue';
 import { tell, tellProblem } from '../../ui/notice';
@@ -41,7 +42,6 @@ const said = reactive<Record<'grams' | 'full' | 'jars' | 'to' | 'price' | 'note'
 const reason = ref<string | null>(null);
 /** Who has something of it, however far down. */
 const people = computed(() => (data.value?.trace.nodes ?? []).filter((n) => n.kind === 'person').map((n) => n.title));
-const figure = (written: string): number | null => (written.trim() === '' ? null : Number(written.trim().replace(',', '.')));
 
 watch(
     () => said.kind,
@@ -62,11 +62,11 @@ async function move(): Promise<void> {
     const before = data.value?.left_grams ?? null;
     const body: Schemas['MovementDraft'] = {
         kind: said.kind,
-        grams: figure(said.grams),
-        full_grams: figure(said.full),
-        jars: figure(said.jars),
+        grams: written(said.grams),
+        full_grams: written(said.full),
+        jars: written(said.jars),
         to: said.to,
-        price: figure(said.price),
+        price: written(said.price),
         note: said.note,
     };
     if (!(await attempt(() => moving.mutateAsync({ lot: Number(props.id), body })))) return;

@@ -11,7 +11,6 @@ const until = computed(() => {
     if (day === null || days === null) return 'no date';
     return days < 0 ? `past ${sayUntil(day)}` : `by ${sayUntil(day)}`;
 });
-const pressing = computed(() => props.lot.days_left !== null && props.lot.days_left <= 30);
 </script>
 
 <template>
@@ -27,7 +26,7 @@ const pressing = computed(() => props.lot.days_left !== null && props.lot.days_l
             <span
                 v-else
                 class="block text-[13px]"
-                :class="(lot.days_left ?? 0) < 0 ? 'said-stop font-semibold' : pressing ? 'said-caution font-semibold' : 'quiet'"
+                :class="(lot.days_left ?? 0) < 0 ? 'said-stop font-semibold' : lot.soon ? 'said-caution font-semibold' : 'quiet'"
             >
                 {{ until }}
             </span>

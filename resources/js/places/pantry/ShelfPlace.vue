@@ -14,7 +14,7 @@ const { query, rows, none } = useList(SHELF);
 /** Bottle after bottle on the scale. */
 const counting = ref(false);
 /** At most three are pressed on anybody. */
-const first = computed(() => rows.value.filter((lot) => !lot.withdrawn && lot.days_left !== null && lot.days_left <= 30).slice(0, 3));
+const first = computed(() => rows.value.filter((lot) => !lot.withdrawn && lot.soon).slice(0, 3));
 /** Oils among them of which it is known how much there is. */
 const leftOvers = computed(() =>
     first.value.filter((lot) => lot.matter === 'liquid' && lot.batch_id === null && (lot.left_grams ?? 0) > 0),
