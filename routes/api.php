@@ -12,6 +12,7 @@ use App\Formula\SettledNameController;
 use App\Head\HeadController;
 use App\Make\BatchController;
 use App\Make\BatchFindingController;
+use App\Make\CounterController;
 use App\Make\OrderController;
 use App\Make\RecipeDoseController;
 use App\Make\ShoppingController;
@@ -47,6 +48,8 @@ Route::pattern('head', '[0-9]{1,18}');
 Route::pattern('steep', '[0-9]{1,18}');
 Route::pattern('batch', '[0-9]{1,18}');
 Route::pattern('routine', '[0-9]{1,18}');
+Route::pattern('timer', '[0-9]{1,18}');
+Route::pattern('reading', '[0-9]{1,18}');
 Route::pattern('day', '[0-9]{1,18}');
 Route::pattern('own', '[0-9]{1,18}');
 Route::pattern('figure', '[0-9]{1,18}');
@@ -122,6 +125,13 @@ Route::middleware(['auth:web', 'can:help', 'keeps'])->group(function (): void {
         Route::get('batches/{batch}', 'show')->name('batches.show');
         Route::put('batches/{batch}/weighings', 'weigh')->name('batches.weigh');
         Route::put('batches/{batch}/tasks', 'tick')->name('batches.tick');
+    });
+    Route::controller(CounterController::class)->prefix('batches/{batch}')->group(function (): void {
+        Route::get('pour', 'pour')->name('counter.pour');
+        Route::post('timers', 'time')->name('counter.time');
+        Route::delete('timers/{timer}', 'stop')->name('counter.stop');
+        Route::post('readings', 'read')->name('counter.read');
+        Route::delete('readings/{reading}', 'unread')->name('counter.unread');
     });
     Route::controller(RoutineController::class)->group(function (): void {
         Route::get('routines', 'index')->name('routines.index');

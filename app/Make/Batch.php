@@ -8,6 +8,7 @@ use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
 use App\Studio\Revised;
+use App\Support\Refused;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
 use Crown\Make\Actuals;
@@ -35,6 +36,11 @@ use Illuminate\Support\Carbon;
  * @property float $net_grams
  * @property Carbon|null $best_before
  * @property string $note
+ * @property Carbon|null $created_at
+ * @property float $factor how much larger it was made at the counter, to put its shares right
+ * @property float $remainder_grams left over that went into no jar
+ * @property bool $sample_kept
+ * @property list<string> $inspected what was looked at, by Inspected
  * @property string $although why it was made although the bench stops at it; "" where it does not
  * @property array<string, mixed> $document
  * @property Collection<int, WeighIn> $weighIns
@@ -58,10 +64,27 @@ final class Batch extends Model
         'best_before' => 'date',
         'jar_ml' => 'float',
         'net_grams' => 'float',
+        'factor' => 'float',
+        'remainder_grams' => 'float',
+        'sample_kept' => 'boolean',
+        'inspected' => 'array',
         'document' => 'array',
         'actual' => 'array',
         'label' => 'array',
     ];
+
+    protected $attributes = ['factor' => 1.0, 'remainder_grams' => 0.0, 'inspected' => '[]'];
+
+    /** @throws Refused when it is done: a record is not changed */
+    public static function open(int $id): self
+    {
+        $row = self::query()->findOrFail($id);
+
+        return $row->state !== 'done' ? $row : throw Refused::now(
+            'state',
+            'This batch is done. A record is not changed; make it again instead.',
+        );
+    }
 
     public function holder(): string
     {

@@ -74,7 +74,7 @@ final class BatchController
     #[Speaks('Batch', 'WeighAsk', does: 'Check off what is gathered, or enter what the scale shows')]
     public function weigh(int $batch, WeighRequest $request, WeighLine $weigh): JsonResponse
     {
-        $row = $this->open($batch);
+        $row = Batch::open($batch);
         $weigh($row, $request, User::nameIn($request), $this->view(...));
 
         return new JsonResponse($this->view($row));
@@ -83,7 +83,7 @@ final class BatchController
     #[Speaks('Batch', 'TickAsk', does: 'Tick or untick a task at the counter')]
     public function tick(int $batch, TickRequest $request, TickTask $tick): JsonResponse
     {
-        $row = $this->open($batch);
+        $row = Batch::open($batch);
         $tick($row, $request, User::nameIn($request), $this->view(...));
 
         return new JsonResponse($this->view($row));
@@ -92,7 +92,7 @@ final class BatchController
     #[Speaks('Batch', 'FinishAsk', does: 'Close the batch: it becomes a record with a label')]
     public function finish(int $batch, FinishRequest $request, CloseBatch $close): JsonResponse
     {
-        $row = $this->open($batch);
+        $row = Batch::open($batch);
         $close($row, $request, $this->view(...));
 
         return new JsonResponse($this->view($row));
@@ -112,7 +112,7 @@ final class BatchController
     #[Speaks('', status: 204, does: 'Put an unfinished batch away; it can be brought back')]
     public function destroy(int $batch): JsonResponse
     {
-        $this->open($batch)->delete();
+        Batch::open($batch)->delete();
 
         return new JsonResponse(null, 204);
     }
@@ -130,15 +130,5 @@ final class BatchController
     private function view(Batch $batch): array
     {
         return (new BatchResource($batch, $this->plan))->toArray();
-    }
-
-    private function open(int $id): Batch
-    {
-        $row = Batch::query()->findOrFail($id);
-        if ($row->state === 'done') {
-            throw Refused::now('state', 'This batch is done. A record is not changed; make it again instead.');
-        }
-
-        return $row;
     }
 }

@@ -7,10 +7,15 @@ namespace App\Make;
 use App\Catalogue\StudioCatalogue;
 use App\Pantry\Ancestry;
 use App\Pantry\Lot;
+use App\Support\Refused;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Finding;
 use Crown\Make\MakeSheet;
+use Crown\Make\Putting;
+use Crown\Make\Stops;
+use Crown\Make\Task;
+use Crown\Make\Weighing;
 use Crown\Pantry\LotSource;
 use WeakMap;
 
@@ -74,6 +79,52 @@ final class BatchPlan
 
     public function sheet(Batch $batch): MakeSheet
     {
-        return new MakeSheet($this->of($batch));
+        return new MakeSheet($this->of($batch), $batch->factor);
+    }
+
+    /** The task of an id; null where the batch has none such. */
+    public function task(Batch $batch, string $id): ?Task
+    {
+        foreach ($this->sheet($batch)->tasks() as $task) {
+            if ($task->id() === $id) {
+                return $task;
+            }
+        }
+
+        return null;
+    }
+
+    /** @throws Refused when the batch has no such line */
+    public function weighing(Batch $batch, string $line): Weighing
+    {
+        foreach ($this->sheet($batch)->weighings() as $weighing) {
+            if ($weighing->line === $line) {
+                return $weighing;
+            }
+        }
+
+        throw Refused::because('line', 'This batch has no such line.');
+    }
+
+    /** What is in, and what is still to be weighed. */
+    public function putting(Batch $batch): Putting
+    {
+        return new Putting($batch->composed(), $this->sheet($batch)->weighings(), $batch->put());
+    }
+
+    /**
+     * What the bench stops at in what was weighed so far, with the rest as it is asked for, and did not when it was
+     * planned.
+     *
+     * @return list<string>
+     */
+    public function stopsNow(Batch $batch): array
+    {
+        if ($batch->put() === []) {
+            return [];
+        }
+        $now = $this->putting($batch)->judged($this->catalogue->context());
+
+        return array_map(static fn (Finding $f): string => $f->message(), Stops::anew($now, $this->of($batch)));
     }
 }

@@ -7,10 +7,12 @@ namespace App\Make;
 use Crown\Assessment\Whipping;
 use Crown\Formula\FormulaDocument;
 use Crown\Formula\ProductKind;
-use Crown\Make\Task;
+use Crown\Make\BatchYield;
+use Crown\Make\Put;
 use Crown\Make\Weighing;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Carbon;
 
 /** A batch at the counter, or the record of it: $defs/Batch. */
 final class BatchResource extends JsonResource
@@ -46,7 +48,15 @@ final class BatchResource extends JsonResource
                 static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
                 $sheet->weighings(),
             ),
-            'tasks' => array_map($this->task(...), $sheet->tasks()),
+            'tasks' => (new BatchTasks($batch, $this->plan))->rows(),
+            'timers' => $this->timers(),
+            'now' => Carbon::now()->toIso8601ZuluString('millisecond'),
+            'factor' => round($batch->factor, 4),
+            'stops_now' => $batch->state === 'open' ? $this->plan->stopsNow($batch) : [],
+            'yield' => $batch->state === 'open' ? null : $this->yield(),
+            'inspected' => $batch->inspected,
+            'sample_kept' => $batch->sample_kept,
+            'written_on' => $batch->created_at?->toDateString(),
             'planned' => $this->plan->of($batch),
             'actual' => $batch->actualAsKept(),
             'label' => $batch->label,
@@ -63,19 +73,31 @@ final class BatchResource extends JsonResource
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function task(Task $task): array
+    /** @return list<array<string, mixed>> clocks that run or ring */
+    private function timers(): array
     {
-        $done = $this->batch->steps->firstWhere('task', $task->kind->value);
+        return array_values(BatchTimer::query()
+            ->where('batch_id', $this->batch->id)
+            ->whereNull('stopped_at')
+            ->orderBy('ends_at')
+            ->get()
+            ->map(static fn (BatchTimer $t): array => [
+                'id' => $t->id,
+                'task' => $t->task,
+                'label' => $t->label,
+                'started_at' => $t->started_at->toIso8601ZuluString('millisecond'),
+                'ends_at' => $t->ends_at->toIso8601ZuluString('millisecond'),
+                'by' => $t->by_name,
+            ])
+            ->all());
+    }
 
-        return [
-            'kind' => $task->kind->value,
-            'act' => $task->act,
-            'gate' => $task->gate,
-            'done' => $done !== null,
-            'by' => $done->by_name ?? '',
-            'at' => $done?->created_at->toIso8601String(),
-        ];
+    private function yield(): BatchYield
+    {
+        $batch = $this->batch;
+        $weighed = array_sum(array_map(static fn (Put $p): float => $p->grams, $batch->put()));
+
+        return new BatchYield($weighed, $batch->jars * $batch->net_grams, $batch->remainder_grams);
     }
 
     /** By its jars: only a whipped butter that is done took any, and its jars are full. */
@@ -111,6 +133,7 @@ final class BatchResource extends JsonResource
             'too_little' => $asked->isTooLittle(),
             'gathered' => $there->gathered ?? false,
             'actual_grams' => $put === null ? null : round($put->grams, 3),
+            'more_grams' => $put === null || ! $asked->wants($put) ? null : round($asked->targetGrams - $put->grams, 3),
             'actual_drops' => $put?->drops,
             'how' => $put?->how->value,
             'within' => $put === null ? null : $asked->isMetBy($put),

@@ -13,7 +13,8 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $batch_id
- * @property string $task a TaskKind
+ * @property string $task the id of a task of the batch
+ * @property string $skipped why it was passed over; "" where it was done
  * @property string $by_name
  * @property Carbon $created_at
  */

@@ -40,12 +40,14 @@ final class CloseBatch
     public function __invoke(Batch $batch, FinishRequest $asked, Closure $present): void
     {
         $net = $asked->net($this->studio->get()->ownKit());
+        $batch->made_on = $asked->madeOn($batch->made_on);
         $actual = BatchClosing::actual(
             $batch->composed(),
             $this->plan->sheet($batch)->weighings(),
             $batch->put(),
             $asked->integer('jars'),
             $net,
+            $asked->float('remainder_grams'),
             $this->catalogue->context(),
         );
         $although = trim($asked->string('although')->value());
@@ -66,6 +68,7 @@ final class CloseBatch
                 'state' => 'done',
                 ...$asked->columns(),
                 'net_grams' => $net,
+                'made_on' => $batch->made_on,
                 'although' => trim($batch->although.' '.$although),
                 'best_before' => $words['best_before'],
                 'actual' => $actual,

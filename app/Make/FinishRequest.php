@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Make;
 
+use App\Studio\Day;
+use App\Support\Refused;
 use Crown\Make\BatchClosing;
+use Crown\Make\Inspected;
 use Crown\Measure\Kit;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Carbon;
+use Illuminate\Validation\Rule;
 
 /** What was filled when a batch was done: $defs/FinishAsk. */
 final class FinishRequest extends FormRequest
@@ -22,6 +27,11 @@ final class FinishRequest extends FormRequest
             'full_grams' => 'nullable|numeric|gt:0|max:100000',
             'jar' => 'nullable|integer',
             'note' => 'present|nullable|string|max:2000',
+            'remainder_grams' => 'nullable|numeric|min:0|max:1000000',
+            'sample_kept' => 'sometimes|boolean',
+            'inspected' => 'sometimes|array|max:10',
+            'inspected.*' => ['distinct', Rule::enum(Inspected::class)],
+            'made_on' => 'bail|nullable|'.Day::WRITTEN,
             'although' => 'nullable|string|max:500',
         ];
     }
@@ -44,10 +54,21 @@ final class FinishRequest extends FormRequest
             : $this->float('net_grams');
     }
 
-    /** @return array{jars: int, jar_ml: float, note: string} */
+    /** The day it was made, where that was before it was written down. */
+    public function madeOn(Carbon $begun): Carbon
+    {
+        $said = $this->filled('made_on') ? Carbon::parse($this->string('made_on')->value()) : $begun;
+
+        return $said <= Day::today() ? $said : throw Refused::because('made_on', 'A day up to today.');
+    }
+
+    /** @return array<string, mixed> */
     public function columns(): array
     {
         return [
+            'remainder_grams' => $this->float('remainder_grams'),
+            'sample_kept' => $this->boolean('sample_kept'),
+            'inspected' => array_values((array) $this->input('inspected', [])),
             'jars' => $this->integer('jars'),
             'jar_ml' => $this->float('jar_ml'),
             'note' => $this->string('note')->value(),

@@ -53,7 +53,7 @@ final class PastBatches implements KnowsExperience, KnowsProcessLoss
     public function processLoss(): ProcessLoss
     {
         $rows = Batch::query()
-            ->select(['id', 'jars', 'net_grams'])
+            ->select(['id', 'jars', 'net_grams', 'remainder_grams'])
             ->where('state', 'done')
             ->withSum('weighIns as weighed', 'grams')
             ->orderByDesc('id')
@@ -67,7 +67,9 @@ final class PastBatches implements KnowsExperience, KnowsProcessLoss
                 array_map(
                     static fn (Node $row): array => [
                         'weighed' => $row->number('weighed') ?? 0.0,
-                        'filled' => ($row->number('jars') ?? 0.0) * ($row->number('net_grams') ?? 0.0),
+                        // What was left over was not lost.
+                        'filled' => ($row->number('jars') ?? 0.0) * ($row->number('net_grams') ?? 0.0)
+                            + ($row->number('remainder_grams') ?? 0.0),
                     ],
                     array_map(static fn (stdClass $row): Node => Node::of((array) $row), $rows),
                 ),

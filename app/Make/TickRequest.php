@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Make;
 
-use Crown\Make\TaskKind;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
 
 /** Whether a task at the counter is done: $defs/TickAsk. */
 final class TickRequest extends FormRequest
@@ -16,13 +14,10 @@ final class TickRequest extends FormRequest
     {
         return [
             'revision' => 'required|integer|min:1',
-            'task' => ['required', Rule::enum(TaskKind::class)],
+            'task' => 'required|string|max:20',
             'done' => 'required|boolean',
+            // Why it was passed over.
+            'skipped' => 'sometimes|nullable|string|max:200',
         ];
-    }
-
-    public function task(): TaskKind
-    {
-        return TaskKind::from($this->string('task')->value());
     }
 }

@@ -7,8 +7,6 @@ namespace App\Make;
 use App\Support\Refused;
 use App\Support\StaleWrite;
 use Closure;
-use Crown\Make\Task;
-use Crown\Make\TaskKind;
 
 /** Writes down that a task at the counter was done, or takes that back. */
 final class TickTask
@@ -24,14 +22,17 @@ final class TickTask
      */
     public function __invoke(Batch $batch, TickRequest $asked, string $by, Closure $present): void
     {
-        $tasks = array_map(static fn (Task $t): TaskKind => $t->kind, $this->plan->sheet($batch)->tasks());
-        if (! in_array($asked->task(), $tasks, true)) {
+        $task = $asked->string('task')->value();
+        if ($this->plan->task($batch, $task) === null) {
             throw Refused::because('task', 'Nothing of the kind is done for this batch.');
         }
         $batch->revise($asked->integer('revision'), [], $present);
-        $which = ['batch_id' => $batch->id, 'task' => $asked->task()->value];
+        $which = ['batch_id' => $batch->id, 'task' => $task];
         if ($asked->boolean('done')) {
-            BatchStep::query()->firstOrCreate($which, ['by_name' => $by]);
+            BatchStep::query()->firstOrCreate($which, [
+                'by_name' => $by,
+                'skipped' => trim($asked->string('skipped')->value()),
+            ]);
         } else {
             BatchStep::query()->where($which)->delete();
         }

@@ -8,12 +8,17 @@ use App\Support\Refused;
 use App\Support\StaleWrite;
 use Closure;
 use Crown\Make\MakeError;
+use Crown\Make\OverPour;
+use Crown\Make\Put;
 use Crown\Make\PutHow;
 use Crown\Make\Weighing;
 
 /** Writes down what the scale showed for a line, or that it stands ready. */
 final class WeighLine
 {
+    /** More than so many times of what was asked for is another batch. */
+    private const MOST = 5;
+
     public function __construct(private readonly BatchPlan $plan)
     {
     }
@@ -26,15 +31,10 @@ final class WeighLine
     public function __invoke(Batch $batch, WeighRequest $asked, string $by, Closure $present): void
     {
         $line = $asked->string('line')->value();
-        $of = array_filter(
-            $this->plan->sheet($batch)->weighings(),
-            static fn (Weighing $w): bool => $w->line === $line,
-        );
-        if ($of === []) {
-            throw Refused::because('line', 'This batch has no such line.');
-        }
-        $put = $asked->put(array_values($of)[0]);
-        $batch->revise($asked->integer('revision'), [], $present);
+        $of = $this->plan->weighing($batch, $line);
+        $put = $asked->put($of);
+        $larger = $put !== null && $asked->boolean('rebalance') ? $batch->factor * $this->factor($of, $put) : null;
+        $batch->revise($asked->integer('revision'), $larger === null ? [] : ['factor' => $larger], $present);
         WeighIn::query()->updateOrCreate(
             ['batch_id' => $batch->id, 'line' => $line],
             [
@@ -46,5 +46,16 @@ final class WeighLine
             ],
         );
         $batch->unsetRelation('weighIns');
+    }
+
+    /** @throws Refused when no more went in than was asked for */
+    private function factor(Weighing $of, Put $put): float
+    {
+        $factor = OverPour::factorFor($of, $put);
+
+        return $factor > 1.0 && $factor <= self::MOST ? $factor : throw Refused::because(
+            'rebalance',
+            sprintf('All the rest follows where more went in than was asked for, up to %d times of it.', self::MOST),
+        );
     }
 }

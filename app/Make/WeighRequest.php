@@ -26,6 +26,8 @@ final class WeighRequest extends FormRequest
             'gathered' => 'required|boolean',
             'grams' => 'present|nullable|numeric|min:0|max:1000000',
             'how' => ['sometimes', Rule::enum(PutHow::class)],
+            // All the rest becomes as much larger, so that the shares are as they were meant.
+            'rebalance' => 'sometimes|boolean',
             'drops' => 'sometimes|nullable|integer|between:1,10000',
         ];
     }

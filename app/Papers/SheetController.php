@@ -45,7 +45,7 @@ final class SheetController
                 'steps' => $steps !== []
                         ? $steps
                         : array_map(
-                            static fn (Task $t): string => trim($t->act.' '.$t->gate),
+                            static fn (Task $t): string => $t->words(),
                             (new MakeSheet($assessment))->tasks(),
                         ),
                 'life' => $assessment->subject->life,

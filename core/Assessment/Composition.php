@@ -7,6 +7,7 @@ namespace Crown\Assessment;
 use Crown\Assessment\Internal\RelativeAmounts;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\SolidFat;
 use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
@@ -17,6 +18,7 @@ use Crown\Measure\CannotTell;
 use Crown\Measure\Converter;
 use Crown\Measure\Figure;
 use Crown\Measure\Input;
+use Crown\Measure\Property;
 use Crown\Measure\Shares;
 use Crown\Measure\Unit;
 use Crown\Measure\Working;
@@ -103,6 +105,36 @@ final readonly class Composition
     public function counted(): array
     {
         return $this->counted;
+    }
+
+    /**
+     * Per cent of the whole that is set fat or wax at a temperature, by the curves alone; the softening of one fat by
+     * another and how firm a wax makes it are left out. Above the last of the curves' points a fat that is not melted
+     * there is taken to melt evenly up to its melting point; 0 where no curve is known.
+     */
+    public function solidPercent(float $celsius): float
+    {
+        $sum = 0.0;
+        foreach ($this->counted() as $portion) {
+            $fat = $portion->ingredient->composition->solidFat;
+            $melting = $portion->ingredient->facts->has(Property::Melting)
+                ? $portion->ingredient->facts->get(Property::Melting)->band->best
+                : 0.0;
+            $sum += $portion->share->best * self::solidOf($fat, $celsius, $melting);
+        }
+
+        return $sum;
+    }
+
+    private static function solidOf(SolidFat $fat, float $celsius, float $melting): float
+    {
+        $last = (float) max(SolidFat::TEMPERATURES);
+
+        return match (true) {
+            $celsius <= $last => $fat->at($celsius),
+            $celsius >= $melting => 0.0,
+            default => ($fat->at($last) * ($melting - $celsius)) / ($melting - $last),
+        };
     }
 
     /** What can be said of the counted lines as a blend. */

@@ -13,16 +13,17 @@ final readonly class Arguments
 
     /**
      * @param  list<string>  $words
-     * @param  array<string, string>  $options
+     * @param  array<string, string>  $options the last that was said of each
+     * @param  array<string, list<string>>  $every all that was said of each, in order
      */
-    private function __construct(public array $words, private array $options)
+    private function __construct(public array $words, private array $options, private array $every)
     {
     }
 
     /** @param  list<string>  $argv without the program's name */
     public static function of(array $argv): self
     {
-        $words = $options = [];
+        $words = $options = $every = [];
         for ($i = 0; $i < count($argv); $i++) {
             if (! str_starts_with($argv[$i], '--')) {
                 $words[] = $argv[$i];
@@ -35,10 +36,17 @@ final readonly class Arguments
             } else {
                 $options[$name]
                     = $value !== "\0" ? $value : $argv[++$i] ?? throw UsageError::missing('a value for --'.$name);
+                $every[$name][] = $options[$name];
             }
         }
 
-        return new self($words, $options);
+        return new self($words, $options, $every);
+    }
+
+    /** @return list<string> what was said of an option that may be given more than once */
+    public function all(string $name): array
+    {
+        return $this->every[$name] ?? [];
     }
 
     public function flag(string $name): bool

@@ -26,11 +26,16 @@ use Crown\Head\Profile;
 use Crown\Head\Scalp;
 use Crown\Head\Shortlist;
 use Crown\Head\Strand;
+use Crown\Make\Cooling;
+use Crown\Make\ProbeReading;
+use Crown\Make\Surroundings;
 use Crown\Measure\AmountReader;
+use Crown\Measure\Band;
 use Crown\Measure\Converter;
 use Crown\Measure\CupSize;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
+use Crown\Measure\Vessel as Bowl;
 use Crown\Problem;
 use Crown\Reading\ReadLine;
 use Crown\Reading\RecipeReader;
@@ -65,6 +70,9 @@ final readonly class Cli
                 [--method cold-dark] [--celsius 70 --minutes 60] [--start 2027-01-04 | --wanted 2027-02-20]
                 [--shaken daily|never] [--pressed]
 
+    crown cool --from 75 --to 40 --surroundings 21
+               (--tau-minutes 22 | --reading 0:75 --reading 10:60 [--step-c 1] | --grams 300 [--vessel glass-bowl]
+               [--where air|cold-water|fridge|freezer])
     crown solve FILE|-     (a demand file: docs/formats)
 
     Every command takes --json. Exit 0: done; 1: done, with a finding of severity stop; 2: bad input.
@@ -84,12 +92,11 @@ final readonly class Cli
 
             return match ($argv[0] ?? 'help') {
                 'convert' => $this->convert($arguments),
-                'ingredient' => $arguments->flag('need') || $arguments->text('need', '') !== ''
-                    ? $this->need($arguments)
-                    : $this->ingredient($arguments),
+                'ingredient' => $this->ingredient($arguments),
                 'read' => $this->readRecipe($arguments),
                 'assess' => $this->assess($arguments),
                 'steep' => $this->steep($arguments),
+                'cool' => $this->cool($arguments),
                 'solve' => $this->solve($arguments),
                 'help', '--help', '-h' => new Outcome(0, self::HELP),
                 default => throw UsageError::unknown($argv[0]),
@@ -135,6 +142,9 @@ final readonly class Cli
 
     private function ingredient(Arguments $arguments): Outcome
     {
+        if ($arguments->flag('need')) {
+            return $this->need($arguments);
+        }
         $name = $arguments->word(0, 'a name');
         $match = $this->catalogue->search($name, 1)[0] ?? throw UsageError::nothingNear($name);
         $sheet = IngredientFile::write($match->ingredient, $this->catalogue, $match->score);
@@ -308,6 +318,62 @@ final readonly class Cli
             ),
             $stop ? 1 : 0,
         );
+    }
+
+    private function cool(Arguments $arguments): Outcome
+    {
+        $where = Surroundings::tryFrom($arguments->text('where', 'air'))
+            ?? throw UsageError::option('where', implode(', ', array_column(Surroundings::cases(), 'value')));
+        $around = $arguments->number('surroundings', $where->celsius());
+        $from = $arguments->number('from', 75.0);
+        $to = $arguments->number('to', 40.0);
+        if ($from <= $around) {
+            throw UsageError::option('from', 'a temperature over that of its surroundings');
+        }
+        $cooling = $this->cooling($arguments, $where, $around, $from);
+        $minutes = $cooling->minutesTo($to)
+            ?? throw UsageError::option('to', 'a temperature over that of its surroundings');
+
+        return $this->done(
+            $arguments,
+            ['tau_minutes' => $cooling->tau, 'minutes' => $minutes],
+            sprintf(
+                "From %g to %g °C: about %.0f minutes (%.0f to %.0f); tau %.0f.\n",
+                $from,
+                $to,
+                $minutes->best,
+                $minutes->low,
+                $minutes->high,
+                $cooling->tau->best,
+            ),
+        );
+    }
+
+    private function cooling(Arguments $arguments, Surroundings $where, float $around, float $from): Cooling
+    {
+        $readings = array_map(self::reading(...), $arguments->all('reading'));
+        if ($readings !== []) {
+            $tau = Cooling::fitted($readings, $around, $arguments->number('step-c', 0.0))->tau;
+        } elseif ($arguments->flag('tau-minutes')) {
+            $said = $arguments->number('tau-minutes', 0.0);
+            $tau = Band::exact($said > 0.0 ? $said : throw UsageError::option('tau-minutes', 'minutes over 0'));
+        } else {
+            $grams = (float) $arguments->required('grams');
+            $material = explode('-', $arguments->text('vessel', 'glass-bowl'))[0];
+
+            return $grams > 0.0
+                ? Cooling::estimated($grams, new Bowl('', 0.0, $material), $where, $around, $from)
+                : throw UsageError::option('grams', 'a mass over 0');
+        }
+
+        return Cooling::known($tau, $around, $from);
+    }
+
+    private static function reading(string $written): ProbeReading
+    {
+        return preg_match('/^(\d+(?:\.\d+)?):(-?\d+(?:\.\d+)?)$/', $written, $m) === 1
+            ? new ProbeReading((float) $m[1], (float) $m[2])
+            : throw UsageError::option('reading', 'minutes and °C, as 10:60');
     }
 
     private function solve(Arguments $arguments): Outcome

@@ -40,6 +40,7 @@ final class BatchClosing
      * @param  list<Weighing>  $asked what was to be weighed
      * @param  array<string, Put>  $put by line
      * @param  float  $netGrams in each jar
+     * @param  float  $remainder that went into none, g
      *
      * @throws MakeError when a line is not weighed yet, nothing was, or the jars hold more than was
      */
@@ -49,6 +50,7 @@ final class BatchClosing
         array $put,
         int $jars,
         float $netGrams,
+        float $remainder,
         Context $context,
     ): Assessment {
         foreach ($asked as $weighing) {
@@ -63,6 +65,9 @@ final class BatchClosing
         $weighed = $actual->subject->composition->totalGrams;
         if ($netGrams * $jars > $weighed->high + self::SCALES_DIFFER) {
             throw MakeError::moreThanWeighed($jars, $netGrams, $weighed->best);
+        }
+        if ($netGrams * $jars + $remainder > $weighed->high + self::SCALES_DIFFER) {
+            throw MakeError::moreLeftThanWeighed($remainder, $weighed->best);
         }
 
         return $actual;

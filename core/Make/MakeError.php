@@ -57,6 +57,20 @@ final class MakeError extends Problem
         );
     }
 
+    public static function moreLeftThanWeighed(float $remainder, float $weighed): self
+    {
+        return new self(
+            'remainder_grams',
+            'more-left-than-weighed',
+            sprintf(
+                'The jars and %g g left over come to more than the %.0f g that were weighed.',
+                $remainder,
+                $weighed,
+            ),
+            ['remainder_grams' => $remainder, 'weighed' => $weighed],
+        );
+    }
+
     public static function notFull(string $jar, float $tareGrams): self
     {
         return new self(
@@ -117,6 +131,26 @@ final class MakeError extends Problem
             'although',
             'never-made',
             sprintf('%s No reason outweighs this: settle it on the bench first.', implode(' ', $stops)),
+        );
+    }
+
+    public static function tooFewReadings(): self
+    {
+        return new self('readings', 'too-few-readings', 'Two readings at different times are wanted.');
+    }
+
+    public static function doesNotCool(): self
+    {
+        return new self('readings', 'does-not-cool', 'Cannot tell: by these readings it does not cool.');
+    }
+
+    public static function asColdAsAround(float $celsius): self
+    {
+        return new self(
+            'readings',
+            'as-cold-as-around',
+            sprintf('Cannot tell: by these readings it is no warmer than where it stands, %g °C.', $celsius),
+            ['celsius' => $celsius],
         );
     }
 }

@@ -28,6 +28,37 @@ final readonly class Weighing
     ) {
     }
 
+    /**
+     * The same where all of the batch becomes larger by a factor; what is counted, in whole drops. It may be off
+     * by no more than before.
+     */
+    public function scaled(float $factor): self
+    {
+        $grams = $this->targetGrams * $factor;
+
+        return new self(
+            $this->line,
+            $this->ingredient,
+            $this->name,
+            $this->phase,
+            $grams,
+            $this->toleranceGrams,
+            $this->dropGrams === null ? null : max(1, (int) round($grams / $this->dropGrams)),
+            $this->dropGrams,
+            $this->scaleGrams,
+        );
+    }
+
+    /** As if exactly what is asked for had gone in. */
+    public function asAsked(): Put
+    {
+        return $this->drops !== null ? Put::counted($this, $this->drops) : Put::kept(
+            PutHow::Weighed,
+            $this->targetGrams,
+            null,
+        );
+    }
+
     public function isWithin(float $grams): bool
     {
         return abs($grams - $this->targetGrams) <= $this->toleranceGrams + 1e-9;
@@ -42,6 +73,12 @@ final readonly class Weighing
             PutHow::TooLittle => true,
             PutHow::LeftOut => false,
         };
+    }
+
+    /** Whether it is in and comes to less than is asked for. */
+    public function wants(Put $put): bool
+    {
+        return $put->isIn() && ! $this->isMetBy($put) && $put->grams < $this->targetGrams;
     }
 
     /** Whether there is less of it than one step of the scale. */

@@ -36,7 +36,8 @@ final class AccountsTest extends StudioTestCase
         'help' => [
             'ping', 'today', 'methods.index', 'methods.show', 'steeps.index', 'steeps.show', 'steeps.shake',
             'batches.index', 'batches.show', 'batches.weigh', 'batches.tick', 'routines.index', 'routines.show',
-            'routines.tick', 'batches.label', 'lots.label', 'photos.show',
+            'routines.tick', 'batches.label', 'lots.label', 'photos.show', 'counter.pour', 'counter.time', 'counter.stop',
+            'counter.read', 'counter.unread',
         ],
         'make' => [
             'studio.update', 'schools.index', 'schools.choose', 'kit.index', 'kit.store', 'kit.update', 'kit.destroy',

@@ -74,6 +74,8 @@ final class ScopingTest extends StudioTestCase
             'routine' => $routine['id'],
             'person' => $this->amara->id,
             'invitation' => 1,
+            'timer' => 1,
+            'reading' => 1,
             'item' => 1,
             'link' => 1,
             'day' => $routine['days'][0]['id'],

@@ -125,6 +125,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{batch}/pour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What it does when so much of a line went in, and what would put it right */
+        get: operations["counter.pour"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write down what the probe shows */
+        post: operations["counter.read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back what the probe was said to show */
+        delete: operations["counter.unread"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{batch}/restore": {
         parameters: {
             query?: never;
@@ -154,6 +205,40 @@ export interface paths {
         put: operations["batches.tick"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/timers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start a clock for a task */
+        post: operations["counter.time"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/timers/{timer}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Stop a clock, or say that its bell was heard */
+        delete: operations["counter.stop"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2624,15 +2709,26 @@ export interface components {
             /** @enum {unknown} */
             how: "weighed" | "counted" | "too-little" | "left-out" | null;
             within: boolean | null;
+            more_grams: number | null;
         };
         Task: {
+            id: string;
             /** @enum {string} */
-            kind: "clean" | "melt" | "warm-water" | "combine" | "cool-down" | "whip" | "sift" | "fill" | "label";
+            kind: "clean" | "prepare" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "sift" | "fill" | "set" | "unmould" | "label";
             act: string;
-            gate: string;
+            gate: components["schemas"]["Gate"];
+            caution: string;
+            lines: string[];
+            hers: string;
+            doubt: string;
+            waits: boolean;
             done: boolean;
+            skipped: string;
             by: string;
             at: string | null;
+            /** @enum {string} */
+            where: "air" | "cold-water" | "fridge" | "freezer";
+            cooling: components["schemas"]["CoolingTrace"] | null;
         };
         LabelWords: {
             name: string;
@@ -2679,6 +2775,14 @@ export interface components {
             withdrawn: string[];
             findings: components["schemas"]["BatchFinding"][];
             although: string;
+            timers: components["schemas"]["BatchTimer"][];
+            now: string;
+            factor: number;
+            stops_now: string[];
+            yield: components["schemas"]["BatchYield"] | null;
+            inspected: ("whole" | "clean" | "sealed" | "labelled")[];
+            sample_kept: boolean;
+            written_on: string | null;
         };
         BatchRow: {
             id: number;
@@ -2946,6 +3050,8 @@ export interface components {
             /** @enum {string} */
             how?: "weighed" | "counted" | "too-little" | "left-out";
             drops?: number | null;
+            /** @description All the rest becomes as much larger, so that the shares are as they were meant. */
+            rebalance?: boolean;
         };
         FinishAsk: {
             revision: number;
@@ -2959,6 +3065,12 @@ export interface components {
             full_grams?: number | null;
             /** @description Which jar of the kit. */
             jar?: number | null;
+            /** @description Left over that went into no jar. */
+            remainder_grams?: number | null;
+            sample_kept?: boolean;
+            inspected?: ("whole" | "clean" | "sealed" | "labelled")[];
+            /** @description The day it was made, where that was before it was written down. */
+            made_on?: string | null;
         };
         RoutineDraft: {
             head_id: number;
@@ -3788,9 +3900,10 @@ export interface components {
         };
         TickAsk: {
             revision: number;
-            /** @enum {string} */
-            task: "clean" | "melt" | "warm-water" | "combine" | "cool-down" | "whip" | "sift" | "fill" | "label";
+            task: string;
             done: boolean;
+            /** @description Why it was passed over. */
+            skipped?: string | null;
         };
         PhotoDraft: {
             /** Format: binary */
@@ -4341,6 +4454,93 @@ export interface components {
             /** @enum {unknown} */
             state: "open" | "given" | "off";
         };
+        Gate: {
+            sign: string;
+            celsius: components["schemas"]["Band"] | null;
+            minutes: components["schemas"]["Band"] | null;
+            reason: string;
+        };
+        CoolingTrace: {
+            /** @enum {string} */
+            where: "air" | "cold-water" | "fridge" | "freezer";
+            surroundings_c: number;
+            readings: {
+                minutes: number;
+                celsius: number;
+            }[];
+            fitted: boolean;
+            tau_minutes: components["schemas"]["Band"] | null;
+            to_gate_minutes: components["schemas"]["Band"] | null;
+            to_set_minutes: components["schemas"]["Band"] | null;
+            curve: number[][];
+            problem: string;
+        };
+        Cooling: {
+            tau_minutes: components["schemas"]["Band"];
+            minutes: components["schemas"]["Band"];
+        };
+        BatchTimer: {
+            id: number;
+            task: string;
+            label: string;
+            started_at: string;
+            ends_at: string;
+            by: string;
+        };
+        BatchYield: {
+            weighed_grams: number;
+            filled_grams: number;
+            remainder_grams: number;
+            lost_grams: number;
+            lost_percent: number | null;
+        };
+        TimerAsk: {
+            task: string;
+            minutes: number;
+            label: string | null;
+        };
+        ReadingAsk: {
+            task: string;
+            celsius: number;
+            /** @enum {string} */
+            where: "air" | "cold-water" | "fridge" | "freezer";
+        };
+        OverPour: {
+            line: string;
+            grams: number;
+            over_grams: number;
+            planned: {
+                share_percent: number;
+                total_grams: number;
+                solids_25c: number;
+                texture: string;
+                load_percent: number;
+            };
+            accepted: {
+                share_percent: number;
+                total_grams: number;
+                solids_25c: number;
+                texture: string;
+                load_percent: number;
+                stops: string[];
+            };
+            rebalanced: {
+                share_percent: number;
+                total_grams: number;
+                solids_25c: number;
+                texture: string;
+                load_percent: number;
+                stops: string[];
+                fits_bowl: boolean | null;
+                targets: {
+                    line: string;
+                    name: string;
+                    grams: number;
+                    drops: number | null;
+                    more_grams: number | null;
+                }[];
+            };
+        };
     };
     responses: never;
     parameters: never;
@@ -4806,6 +5006,161 @@ export interface operations {
             };
         };
     };
+    "counter.pour": {
+        parameters: {
+            query?: {
+                line?: string;
+                grams?: string;
+            };
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OverPour"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "counter.read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "counter.unread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+                reading: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "batches.restore": {
         parameters: {
             query?: never;
@@ -4869,6 +5224,109 @@ export interface operations {
                 "application/json": components["schemas"]["TickAsk"];
             };
         };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "counter.time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimerAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "counter.stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+                timer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             200: {

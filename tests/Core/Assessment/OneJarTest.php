@@ -144,7 +144,7 @@ final class OneJarTest extends CoreTestCase
                 array_map(static fn (Weighing $w): string => $w->line, $asked),
                 array_map(static fn (Weighing $w): Put => Put::weighed($w->targetGrams), $asked),
             );
-            $closed = BatchClosing::actual($formula, $asked, $put, 1, 1.0, self::context(0.01));
+            $closed = BatchClosing::actual($formula, $asked, $put, 1, 1.0, 0.0, self::context(0.01));
             $codes = static fn (Finding $f): string => $f->code;
             self::assertEqualsCanonicalizing(
                 array_map($codes, array_values($stops)),

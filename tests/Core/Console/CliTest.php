@@ -40,6 +40,21 @@ final class CliTest extends CoreTestCase
             'Shortlist',
             0,
         ];
+        yield 'cool' => [
+            ['cool', '--from', '75', '--to', '40', '--surroundings', '21', '--tau-minutes', '22', '--json'],
+            'Cooling',
+            0,
+        ];
+        yield 'cool by its readings' => [
+            ['cool', '--reading', '0:75', '--reading', '10:60', '--surroundings', '21', '--json'],
+            'Cooling',
+            0,
+        ];
+        yield 'cool before anything was read' => [
+            ['cool', '--grams', '300', '--vessel', 'glass-bowl', '--where', 'fridge', '--json'],
+            'Cooling',
+            0,
+        ];
         yield 'read' => [['read', '-', '--json'], 'Reading', 0];
         yield 'assess' => [['assess', '-', '--json'], 'Assessment', 1];
         yield 'steep' => [

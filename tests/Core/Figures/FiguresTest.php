@@ -212,7 +212,7 @@ final class FiguresTest extends CoreTestCase
                 $sheet->weighings(),
             ),
             'tasks' => array_map(
-                static fn (Task $t): string => self::numbersIn($t->act.' '.$t->gate),
+                static fn (Task $t): string => self::numbersIn($t->words()),
                 $sheet->tasks(),
             ),
             'label' => [

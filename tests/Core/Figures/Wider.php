@@ -36,6 +36,7 @@ use Crown\Make\BatchClosing;
 use Crown\Make\MakeSheet;
 use Crown\Make\Put;
 use Crown\Make\PutHow;
+use Crown\Make\Task;
 use Crown\Make\Weighing;
 use Crown\Measure\MeasureError;
 use Crown\Papers\Label;
@@ -321,7 +322,10 @@ final class Wider
             Edits::between($assessment->subject->formula(), $changed),
             new WaterPlan($assessment->subject, $context->catalogue),
             new LoadPlan($assessment->subject),
-            (new MakeSheet($assessment))->tasks(),
+            array_map(
+                static fn (Task $t): array => [$t->words(), $t->gate, $t->lines],
+                (new MakeSheet($assessment))->tasks(),
+            ),
         ]);
     }
 
@@ -437,6 +441,7 @@ final class Wider
                 $grams,
                 4,
                 $whole * $draw->one([0.2, 0.25, 0.26]),
+                0.0,
                 $context,
             );
 

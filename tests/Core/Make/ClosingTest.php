@@ -26,7 +26,7 @@ final class ClosingTest extends CoreTestCase
     }
 
     /** @param  array<string, float>  $grams */
-    private static function closed(array $grams, int $jars, float $net): float
+    private static function closed(array $grams, int $jars, float $net, float $remainder = 0.0): float
     {
         $formula = self::oil();
         $sheet = new MakeSheet(self::assess($formula));
@@ -37,6 +37,7 @@ final class ClosingTest extends CoreTestCase
             array_map(static fn (float $g): Put => Put::kept(PutHow::Weighed, $g, null), $grams),
             $jars,
             $net,
+            $remainder,
             self::context(),
         )->subject->composition->totalGrams->best;
     }
@@ -54,6 +55,20 @@ final class ClosingTest extends CoreTestCase
         self::assertSame(81.0, self::closed([$jojoba => 81.0, $olive => 0.0], 1, 80.0), 'one was left out');
         // A gram more in the jars is what scales differ by.
         self::assertSame(100.0, self::closed([$jojoba => 80.0, $olive => 20.0], 2, 50.5));
+    }
+
+    public function test_what_is_left_over_was_weighed_too(): void
+    {
+        [$jojoba, $olive] = array_map(static fn ($line): string => $line->id, self::oil()->lines);
+        $grams = [$jojoba => 80.0, $olive => 20.0];
+
+        self::assertSame(100.0, self::closed($grams, 2, 45.0, 10.0));
+        try {
+            self::closed($grams, 2, 45.0, 15.0);
+            self::fail('More was left over than there was.');
+        } catch (MakeError $problem) {
+            self::assertSame(['remainder_grams', 'more-left-than-weighed'], [$problem->path, $problem->cause]);
+        }
     }
 
     /** @return iterable<string, array{array<int, float>, int, float, string, string}> grams, jars, net, path, cause */

@@ -16,13 +16,14 @@ final class CoolDownTest extends CoreTestCase
     private static function coolDown(array $lines): string
     {
         $sheet = new MakeSheet(self::assess(self::formula($lines, ProductKind::Balm)));
+        $said = '';
         foreach ($sheet->tasks() as $task) {
-            if ($task->kind === TaskKind::CoolDown) {
-                return $task->act.' '.$task->gate;
+            if (in_array($task->kind, [TaskKind::Cool, TaskKind::CoolDown], true)) {
+                $said .= $task->words().' '.$task->gate->reason.' ';
             }
         }
 
-        return '';
+        return $said;
     }
 
     public function test_a_soft_butter_cools_to_forty(): void

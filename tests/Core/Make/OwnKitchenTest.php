@@ -55,7 +55,7 @@ final class OwnKitchenTest extends CoreTestCase
     {
         $found = array_filter((new MakeSheet($of))->tasks(), static fn (Task $t): bool => $t->kind === $kind);
 
-        return implode(' ', array_map(static fn (Task $t): string => $t->act.' '.$t->gate, $found));
+        return implode(' ', array_map(static fn (Task $t): string => $t->words(), $found));
     }
 
     private static function butter(): Formula
@@ -114,7 +114,7 @@ final class OwnKitchenTest extends CoreTestCase
         $liked = self::judged(self::butter(), $kit, ['whipping' => 'long']);
         self::assertEqualsWithDelta(0.65949, $air($liked), 1e-4);
         self::assertStringContainsString(
-            'whip about 5 minutes at medium speed (Hand mixer)',
+            'Whip about 5 minutes at medium speed (Hand mixer)',
             self::task($liked, TaskKind::Whip),
         );
         self::assertStringContainsString('Stop before it begins to fall', self::task($liked, TaskKind::Whip));

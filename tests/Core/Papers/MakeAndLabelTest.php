@@ -53,8 +53,8 @@ final class MakeAndLabelTest extends CoreTestCase
         self::assertEqualsWithDelta(1.4, $sheet->weighings()[0]->toleranceGrams, 1e-9);
         self::assertTrue($sheet->weighings()[0]->isWithin(141.3));
         self::assertFalse($sheet->weighings()[0]->isWithin(141.6));
-        $words = implode(' ', array_map(static fn ($t): string => $t->act.' '.$t->gate, $sheet->tasks()));
-        foreach (['Melt', 'burn', '40 °C', 'whip 8 to 12', 'Sift', 'label'] as $word) {
+        $words = implode(' ', array_map(static fn ($t): string => $t->words(), $sheet->tasks()));
+        foreach (['Melt', 'burn', '40 °C', 'Whip 8 to 12', 'Sift', 'label'] as $word) {
             self::assertStringContainsString($word, $words);
         }
     }

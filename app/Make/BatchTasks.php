@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use Crown\Make\CoolingTrace;
+use Crown\Make\ProbeReading;
+use Crown\Make\Surroundings;
+use Crown\Make\Task;
+use Crown\Make\TaskKind;
+use Illuminate\Database\Eloquent\Collection;
+
+/** What is done at the counter for a batch, task by task, with what was done and read: $defs/Task. */
+final class BatchTasks
+{
+    /** @var Collection<int, BatchReading> */
+    private readonly Collection $readings;
+
+    public function __construct(private readonly Batch $batch, private readonly BatchPlan $plan)
+    {
+        $this->readings = BatchReading::query()
+            ->where('batch_id', $batch->id)
+            ->orderBy('read_at')
+            ->orderBy('id')
+            ->get();
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function rows(): array
+    {
+        return array_map($this->row(...), $this->plan->sheet($this->batch)->tasks());
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Task $task): array
+    {
+        $done = $this->batch->steps->firstWhere('task', $task->id());
+
+        return [
+            'id' => $task->id(),
+            'kind' => $task->kind->value,
+            'act' => $task->act,
+            'gate' => $task->gate,
+            'caution' => $task->caution,
+            'lines' => $task->lines,
+            'hers' => $task->hers->words ?? '',
+            'doubt' => $task->hers->doubt ?? '',
+            'waits' => $task->kind->isWaiting(),
+            'done' => $done !== null,
+            'skipped' => $done->skipped ?? '',
+            'by' => $done->by_name ?? '',
+            'at' => $done?->created_at->toIso8601String(),
+            'where' => $this->where($task)->value,
+            'cooling' => $this->cooling($task),
+        ];
+    }
+
+    /** Where it stands meanwhile, as far as the task says. */
+    private function where(Task $task): Surroundings
+    {
+        $said = mb_strtolower($task->act);
+
+        return match (true) {
+            str_contains($said, 'freez') => Surroundings::Freezer,
+            str_contains($said, 'cold water') || str_contains($said, 'ice') => Surroundings::Water,
+            str_contains($said, 'fridge') => Surroundings::Fridge,
+            $task->kind === TaskKind::Chill && ! str_contains($said, 'let it cool') => Surroundings::Fridge,
+            default => Surroundings::Air,
+        };
+    }
+
+    /** What the probe has shown; null where it was not asked. */
+    private function cooling(Task $task): ?CoolingTrace
+    {
+        $of = $this->readings->where('task', $task->id())->values();
+        $last = $of->last();
+        if ($last === null) {
+            return null;
+        }
+        // Somewhere else it cools otherwise: only what was read where it stands now tells how fast.
+        $here = $of->where('surroundings', $last->surroundings)->values();
+        $first = $here->first() ?? $last;
+
+        return CoolingTrace::of(
+            array_values($here
+                ->map(static fn (BatchReading $r): ProbeReading => new ProbeReading(
+                    abs($r->read_at->diffInMilliseconds($first->read_at)) / 60_000,
+                    $r->celsius,
+                ))
+                ->all()),
+            $task->gate,
+            $last->surroundings,
+            $this->plan->of($this->batch)->subject,
+        );
+    }
+}

@@ -1,0 +1,349 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Make\Internal;
+
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Portion;
+use Crown\Formula\Phase;
+use Crown\Formula\ProductKind;
+use Crown\Formula\Step;
+use Crown\Make\Gate;
+use Crown\Make\Hers;
+use Crown\Make\Task;
+use Crown\Make\TaskKind;
+use Crown\Measure\Band;
+
+/** The maker's own method as tasks: her order and her times, and the safe way where hers would do harm. */
+final class HerMethod
+{
+    private const KINDS = [
+        'melt' => TaskKind::Melt,
+        'heat' => TaskKind::Melt,
+        'steep' => TaskKind::Steep,
+        'strain' => TaskKind::Strain,
+        'cool' => TaskKind::Cool,
+        'chill' => TaskKind::Chill,
+        'whip' => TaskKind::Whip,
+        'pour' => TaskKind::Fill,
+        'add' => TaskKind::Add,
+        'shake' => TaskKind::Add,
+        'wait' => TaskKind::Wait,
+        'label' => TaskKind::Label,
+        'prepare' => TaskKind::Prepare,
+    ];
+
+    private const WHIPS = '/\b(?:whip|beat|whisk)/iu';
+
+    private const COLD = '/\b(?:fridge|refrigerator|freezer)\b/iu';
+
+    /** Where a step leaves it, °C, when nothing is said of it. */
+    private const LEAVES = ['cool' => 40.0, 'chill' => 15.0, 'whip' => 20.0];
+
+    /** A typed time is meant to a tenth of itself. */
+    private const ABOUT = 0.1;
+
+    private const ROOM = 21.0;
+
+    /** How warm it is by now, °C. */
+    private float $celsius = self::ROOM;
+
+    /** @var array<string, true> lines that went in */
+    private array $placed = [];
+
+    private bool $filled = false;
+
+    private Named $named;
+
+    /** @var array<string, Task> by kind, the first of each */
+    private readonly array $ours;
+
+    public function __construct(private readonly Assessment $assessment, private readonly HouseMethod $house)
+    {
+        $this->named = new Named([], []);
+        $ours = [];
+        foreach ([...$house->tasks(), $house->cool()] as $task) {
+            $ours[$task->kind->value] ??= $task;
+        }
+        $this->ours = $ours;
+    }
+
+    /** @return list<Task> what is no making (how it is used, where it stands) is left out */
+    public function tasks(Step ...$steps): array
+    {
+        $this->named = new Named(
+            $this->assessment->subject->composition->counted(),
+            array_values(array_map(static fn (Step $s): string => $s->text, $steps)),
+        );
+        $acts = array_map(static fn (Step $s): ?TaskKind => self::KINDS[$s->act] ?? null, $steps);
+        if (isset($this->ours['melt']) && ! in_array(TaskKind::Melt, $acts, true)) {
+            // She did not say that it is melted: it is, before all that she said.
+            $this->celsius = $this->house->meltCelsius();
+        }
+        $tasks = [];
+        $hottestAfter = $this->hottestAfter($steps);
+        foreach (array_values($steps) as $n => $step) {
+            $kind = $this->kindOf($step);
+            if ($kind !== null) {
+                array_push($tasks, ...$this->task($kind, $step, $hottestAfter[$n]));
+            }
+        }
+
+        return $tasks;
+    }
+
+    private function kindOf(Step $step): ?TaskKind
+    {
+        if ($step->act === 'store' && $step->minutes > 0.0 && $this->celsius > self::ROOM) {
+            return TaskKind::Hold;
+        }
+        $kind = self::KINDS[$step->act] ?? null;
+
+        return match ($kind) {
+            TaskKind::Wait => $this->waiting($step),
+            TaskKind::Add => $this->adding($step),
+            // "Whip" of what is no whipped butter is stirring.
+            TaskKind::Whip => $this->isWhipped() ? $kind : TaskKind::Add,
+            default => $kind,
+        };
+    }
+
+    /** What stands in its jars sets; what is cool and has no time waits for nothing. */
+    private function waiting(Step $step): ?TaskKind
+    {
+        return match (true) {
+            $this->filled => TaskKind::Set,
+            $this->celsius <= HouseMethod::GATE && $step->minutes <= 0.0 => null,
+            default => TaskKind::Wait,
+        };
+    }
+
+    /** "Put it in the fridge" chills; "add and whip" is a round of whipping. */
+    private function adding(Step $step): TaskKind
+    {
+        return match (true) {
+            preg_match(self::COLD, $step->text) === 1 => TaskKind::Chill,
+            $this->isWhipped() && preg_match(self::WHIPS, $step->text) === 1 => TaskKind::Whip,
+            default => TaskKind::Add,
+        };
+    }
+
+    private function isWhipped(): bool
+    {
+        return $this->kind() === ProductKind::WhippedButter;
+    }
+
+    private function kind(): ProductKind
+    {
+        return $this->assessment->subject->formula()->kind;
+    }
+
+    /**
+     * The heat that still comes after each step, °C.
+     *
+     * @param  array<Step>  $steps
+     * @return list<float>
+     */
+    private function hottestAfter(array $steps): array
+    {
+        $hottest = 0.0;
+        $after = [];
+        foreach (array_reverse(array_values($steps)) as $step) {
+            $after[] = $hottest;
+            if ((self::KINDS[$step->act] ?? null) === TaskKind::Melt) {
+                $hottest = max($hottest, $step->saysTemperature() ? $step->celsius : $this->house->meltCelsius());
+            }
+        }
+
+        return array_reverse($after);
+    }
+
+    /** @return list<Task> */
+    private function task(TaskKind $kind, Step $step, float $hottestAfter): array
+    {
+        $said = $step->saysTemperature() ? $step->celsius : null;
+        $doubts = [];
+        $before = [];
+        $was = $this->celsius;
+        if ($kind === TaskKind::Melt) {
+            [$this->celsius, $doubts] = $this->heated($said);
+        } elseif ($kind === TaskKind::Cool) {
+            [$this->celsius, $doubts] = $this->cooled($said);
+        } elseif (isset(self::LEAVES[$kind->value])) {
+            $this->celsius = min($this->celsius, $said ?? self::LEAVES[$kind->value]);
+        } elseif ($said !== null) {
+            $this->celsius = min($this->celsius, max($said, self::ROOM));
+        }
+        $this->filled = $this->filled || $kind === TaskKind::Fill;
+        [$lines, $tooHot, $later] = $this->lines($step, $hottestAfter, $kind);
+        if ($later !== []) {
+            $doubts[] = sprintf(
+                '%s would be heated with the rest: %s after it, at or under %s °C.',
+                self::names($later),
+                count($later) > 1 ? 'they go in' : 'it goes in',
+                self::limits($later),
+            );
+        }
+        if ($tooHot !== []) {
+            $before[] = $this->house->cool()->doubting(sprintf(
+                'You wrote: "%s". It is still about %d °C then, and %s at most %s °C, so it is let cool first.',
+                rtrim($step->text, '.'),
+                (int) $this->celsius,
+                self::names($tooHot).(count($tooHot) > 1 ? ' bear' : ' bears'),
+                self::limits($tooHot),
+            ));
+            $this->celsius = $this->house->gate()->high;
+        }
+
+        $task = $this->built($kind, $step, $lines, $doubts);
+
+        return [...$before, $kind === TaskKind::Cool && $was <= $this->celsius ? $task->atOnce() : $task];
+    }
+
+    /**
+     * Which lines go in at a step, which of them would find it too hot, and which are to wait for a heat to come.
+     *
+     * @return array{list<string>, list<Portion>, list<Portion>}
+     */
+    private function lines(Step $step, float $hottestAfter, TaskKind $kind): array
+    {
+        $lines = $tooHot = $later = [];
+        if ($kind === TaskKind::Fill || $kind === TaskKind::Label) {
+            return [[], [], []];
+        }
+        foreach ($this->named->in($step->text) as $portion) {
+            $limit = HouseMethod::limit($portion);
+            if (isset($this->placed[$portion->line->id])) {
+                continue;
+            }
+            if ($hottestAfter > $limit || ($kind === TaskKind::Melt && $this->celsius > $limit)) {
+                $later[] = $portion;
+
+                continue;
+            }
+            if ($this->celsius > max($limit, $this->house->gate()->high)) {
+                $tooHot[] = $portion;
+            }
+            $lines[] = $portion->line->id;
+            $this->placed[$portion->line->id] = true;
+        }
+
+        return [$lines, $tooHot, $later];
+    }
+
+    /** @return array{float, list<string>} °C that it has then, and what is wrong with what she wrote */
+    private function heated(?float $said): array
+    {
+        $wanted = $this->house->meltCelsius();
+        if ($said === null) {
+            return [$wanted, []];
+        }
+        if ($said > HouseMethod::HOTTEST) {
+            return [$wanted, [sprintf(
+                'You wrote %d °C. A fat ages fast over %d °C: about %d °C melts all of it.',
+                (int) $said,
+                (int) HouseMethod::HOTTEST,
+                (int) $wanted,
+            )]];
+        }
+        $stays = array_filter(
+            $this->assessment->subject->composition->counted(),
+            static fn (Portion $p): bool => $p->line->phase === Phase::Melt && HouseMethod::melting($p) > $said,
+        );
+
+        return $stays === [] ? [$said, []] : [$wanted, [sprintf(
+            'You wrote %d °C. %s does not melt there: it wants about %d °C.',
+            (int) $said,
+            self::names(array_values($stays)),
+            (int) $wanted,
+        )]];
+    }
+
+    /** @return array{float, list<string>} */
+    private function cooled(?float $said): array
+    {
+        $coolest = $this->house->coolest();
+        $gate = $this->house->gate();
+        if ($said === null || $said >= $coolest || $this->isWhipped()) {
+            return [$said ?? $gate->high, []];
+        }
+
+        return [$gate->high, [sprintf(
+            'You wrote %d °C. It sets before that: stir and pour at about %d °C.',
+            (int) $said,
+            (int) $gate->best,
+        )]];
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @param  list<string>  $doubts
+     */
+    private function built(TaskKind $kind, Step $step, array $lines, array $doubts): Task
+    {
+        $ours = $this->ours[$kind->value] ?? null;
+        $plain = $kind === TaskKind::Add && $this->isDelicate($lines) ? $this->house->delicate() : new Gate('');
+        $gate = ($ours->gate ?? $plain)
+            ->lasting($step->minutes > 0.0 ? Band::within($step->minutes, self::ABOUT) : null)
+            ->at($step->saysTemperature() && $doubts === [] ? Band::around($step->celsius, 2.0) : null);
+
+        return new Task(
+            $kind,
+            $doubts === [] || $ours === null ? $step->text : $this->safe($ours, $lines),
+            $gate,
+            $lines,
+            $ours->caution ?? '',
+            new Hers($step->text, implode(' ', $doubts)),
+        );
+    }
+
+    /**
+     * Our own act in the place of hers, with what she puts in at it.
+     *
+     * @param  list<string>  $lines
+     */
+    private function safe(Task $ours, array $lines): string
+    {
+        $in = $ours->kind === TaskKind::Cool ? $this->portions($lines) : [];
+
+        return $in === [] ? $ours->act : sprintf('%s Then stir in: %s.', $ours->act, self::names($in));
+    }
+
+    /** @param  list<string>  $lines */
+    private function isDelicate(array $lines): bool
+    {
+        return array_filter(
+            $this->portions($lines),
+            static fn (Portion $p): bool => is_finite(HouseMethod::limit($p)),
+        ) !== [];
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @return list<Portion>
+     */
+    private function portions(array $lines): array
+    {
+        return array_values(array_filter(
+            $this->assessment->subject->composition->counted(),
+            static fn (Portion $p): bool => in_array($p->line->id, $lines, true),
+        ));
+    }
+
+    /** @param  list<Portion>  $portions */
+    private static function names(array $portions): string
+    {
+        return implode(', ', array_map(static fn (Portion $p): string => $p->ingredient->name, $portions));
+    }
+
+    /**
+     * The lowest of their limits, in words.
+     *
+     * @param  list<Portion>  $portions
+     */
+    private static function limits(array $portions): string
+    {
+        return (string) (int) min(HouseMethod::GATE, ...array_map(HouseMethod::limit(...), $portions));
+    }
+}

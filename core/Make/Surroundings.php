@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Make;
+
+use Crown\Measure\Band;
+
+/** Where a vessel stands while what is in it cools. Method page: docs/methods/cooling.md. */
+enum Surroundings: string
+{
+    case Air = 'air';
+    case Water = 'cold-water';
+    case Fridge = 'fridge';
+    case Freezer = 'freezer';
+
+    /** A room where nobody measured it, °C. */
+    public const ROOM = 21.0;
+
+    /** Tap water in a bath, °C: our estimate. */
+    private const BATH = 14.0;
+
+    /**
+     * What leaves each square metre for each kelvin of difference, W/m²K. Estimates of ours from the textbook ranges:
+     * natural convection with radiation in air, still water round the sides.
+     */
+    private const TRANSFER = [
+        'air' => [6.0, 10.0, 15.0],
+        'cold-water' => [40.0, 90.0, 160.0],
+        'fridge' => [5.0, 9.0, 14.0],
+        'freezer' => [5.0, 9.0, 15.0],
+    ];
+
+    /** @param  float  $room where the air is measured, °C */
+    public function celsius(float $room = self::ROOM): float
+    {
+        return match ($this) {
+            self::Air => $room,
+            self::Water => self::BATH,
+            self::Fridge => 4.0,
+            self::Freezer => -18.0,
+        };
+    }
+
+    public function transfer(): Band
+    {
+        return Band::of(...self::TRANSFER[$this->value]);
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Air => 'in the room',
+            self::Water => 'in cold water',
+            self::Fridge => 'in the fridge',
+            self::Freezer => 'in the freezer',
+        };
+    }
+}

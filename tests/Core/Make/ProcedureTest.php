@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Make;
+
+use Crown\Assessment\Assessment;
+use Crown\Assessment\Portion;
+use Crown\Formula\ProductKind;
+use Crown\Formula\Step;
+use Crown\Make\Procedure;
+use Crown\Make\Task;
+use Crown\Make\TaskKind;
+use Crown\Reading\RecipeReader;
+use Tests\Core\CoreTestCase;
+
+/** What is done at the counter, from what a maker wrote and from what she left out. */
+final class ProcedureTest extends CoreTestCase
+{
+    private const BUTTER = "Whipped shea butter\n120 g shea butter\n40 g coconut oil\n30 g argan oil\n"
+        ."20 drops lavender essential oil\n";
+
+    private const BALM = "Hair wax balm\n30 g beeswax\n60 g castor oil\n20 g shea butter\n"
+        ."15 drops rosemary essential oil\n1 tsp vitamin E\n";
+
+    private static function read(string $text): Assessment
+    {
+        $kitchen = self::context()->kitchen;
+
+        return self::assess((new RecipeReader(self::catalogue(), $kitchen))->read($text)->toFormula());
+    }
+
+    /** @return list<string> */
+    private static function ids(Assessment $of): array
+    {
+        return array_map(static fn (Task $t): string => $t->id(), Procedure::of($of)->tasks);
+    }
+
+    private static function task(Assessment $of, string $id): Task
+    {
+        foreach (Procedure::of($of)->tasks as $task) {
+            if ($task->id() === $id) {
+                return $task;
+            }
+        }
+        self::fail(sprintf('No task "%s" among: %s', $id, implode(', ', self::ids($of))));
+    }
+
+    /** @return list<string> names of what goes in */
+    private static function in(Assessment $of, string $id): array
+    {
+        $names = [];
+        foreach ($of->subject->composition->counted() as $portion) {
+            $names[$portion->line->id] = $portion->ingredient->id;
+        }
+
+        return array_map(static fn (string $l): string => $names[$l], self::task($of, $id)->lines);
+    }
+
+    private static function assertEveryLineOnce(Assessment $of): void
+    {
+        $lines = array_merge(...array_map(static fn (Task $t): array => $t->lines, Procedure::of($of)->tasks));
+        $all = array_map(static fn (Portion $p): string => $p->line->id, $of->subject->composition->counted());
+        sort($lines);
+        sort($all);
+        self::assertSame($all, $lines, implode(', ', self::ids($of)));
+    }
+
+    public function test_her_rounds_of_freezing_and_whipping_stand_in_her_order_with_her_times(): void
+    {
+        $of = self::read(self::BUTTER.'Melt the shea and coconut oil over hot water. Freeze for 30 minutes. Whip 10 '
+            .'minutes. Freeze again for 15 minutes. Add the argan and whip 5 minutes. Add the lavender. '
+            .'Spoon into jars.');
+
+        self::assertSame(
+            ['clean', 'melt', 'chill', 'whip', 'chill-2', 'whip-2', 'add', 'fill', 'label'],
+            self::ids($of),
+        );
+        self::assertSame(['shea-butter', 'coconut-oil'], self::in($of, 'melt'));
+        self::assertSame(['argan-oil'], self::in($of, 'whip-2'));
+        self::assertSame(30.0, self::task($of, 'chill')->gate->minutes?->best);
+        self::assertSame(15.0, self::task($of, 'chill-2')->gate->minutes?->best);
+        self::assertSame(5.0, self::task($of, 'whip-2')->gate->minutes?->best);
+        self::assertStringContainsString('Soft peaks', self::task($of, 'whip-2')->gate->sign, 'with our sign');
+        self::assertSame('Freeze again for 15 minutes.', self::task($of, 'chill-2')->act);
+        foreach (Procedure::of($of)->tasks as $task) {
+            self::assertSame('', $task->hers->doubt ?? '', $task->id());
+        }
+        self::assertEveryLineOnce($of);
+    }
+
+    public function test_a_wax_that_does_not_melt_where_she_wrote_and_a_scent_that_would_be_cooked(): void
+    {
+        $of = self::read(self::BALM.'Melt everything together at 50 C. Add the rosemary oil. Pour into tins. '
+            .'Let it set for 2 hours. Label.');
+
+        $melt = self::task($of, 'melt');
+        self::assertStringContainsString('Beeswax does not melt there', $melt->hers->doubt ?? '');
+        self::assertSame('Melt everything together at 50 C.', $melt->hers->words ?? '');
+        self::assertGreaterThan(65.0, $melt->gate->celsius?->best);
+        self::assertNotContains('rosemary-eo', self::in($of, 'melt'));
+        self::assertSame(['rosemary-eo'], self::in($of, 'add'));
+        $ids = self::ids($of);
+        self::assertSame('cool', $ids[(int) array_search('add', $ids, true) - 1], 'it is let cool first');
+        self::assertStringContainsString('bears at most 40 °C', self::task($of, 'cool')->hers->doubt ?? '');
+        self::assertSame(120.0, self::task($of, 'set')->gate->minutes?->best, 'her own time of setting');
+        self::assertNotContains('set-2', $ids);
+        self::assertEveryLineOnce($of);
+    }
+
+    public function test_forty_degrees_for_a_wax_that_sets_before(): void
+    {
+        $of = self::read(self::BALM.'Melt the wax, castor oil and shea at 75 C. Cool to 40 C and stir in the vitamin E '
+            .'and the rosemary. Pour into tins.');
+
+        $cool = self::task($of, 'cool');
+        self::assertStringContainsString('You wrote 40 °C. It sets before that', $cool->hers->doubt ?? '');
+        self::assertGreaterThan(50.0, $cool->gate->celsius?->low);
+        self::assertStringContainsString('Then stir in: Rosemary essential oil, Vitamin E', $cool->act);
+        self::assertContains('rosemary-eo', self::in($of, 'cool'));
+        self::assertSame('', self::task($of, 'melt')->hers->doubt ?? '', '75 °C melts all of it');
+        self::assertEveryLineOnce($of);
+    }
+
+    public function test_a_scent_put_in_before_the_heat_waits_for_after_it(): void
+    {
+        $of = self::read(self::BUTTER.'Mix the argan with the lavender. Melt the shea and coconut at 60 C and stir. '
+            .'Whip.');
+
+        self::assertStringContainsString(
+            'Lavender essential oil would be heated with the rest',
+            self::task($of, 'add')->hers->doubt ?? '',
+        );
+        self::assertNotContains('lavender-eo', self::in($of, 'add'));
+        $ids = self::ids($of);
+        self::assertGreaterThan(array_search('melt', $ids, true), array_search('cool-down', $ids, true));
+        self::assertSame(['lavender-eo'], self::in($of, 'cool-down'));
+        self::assertEveryLineOnce($of);
+    }
+
+    public function test_more_heat_than_a_fat_bears_is_not_followed(): void
+    {
+        $of = self::read(self::BUTTER.'Melt the shea and coconut oil at 120 C. Whip for 10 minutes.');
+
+        self::assertStringContainsString('You wrote 120 °C', self::task($of, 'melt')->hers->doubt ?? '');
+        self::assertLessThanOrEqual(90.0, self::task($of, 'melt')->gate->celsius?->high);
+    }
+
+    public function test_what_she_did_not_say_is_put_in_at_its_turn(): void
+    {
+        $of = self::read(self::BUTTER.'Melt at 60 C.');
+        $ids = self::ids($of);
+
+        self::assertSame(
+            ['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'fill', 'label'],
+            $ids,
+        );
+        self::assertSame(['shea-butter'], self::in($of, 'melt'), 'all that is melted');
+        self::assertSame(['coconut-oil', 'argan-oil'], self::in($of, 'combine'));
+        self::assertSame(60.0, self::task($of, 'melt')->gate->celsius?->best, 'at her heat');
+        self::assertEveryLineOnce($of);
+    }
+
+    public function test_how_it_is_used_is_no_making(): void
+    {
+        $of = self::read(
+            self::BUTTER."Melt the shea and coconut oil. Whip.\nApply to damp hair. Store in a cool place.",
+        );
+        foreach (Procedure::of($of)->tasks as $task) {
+            self::assertStringNotContainsString('damp hair', $task->act);
+            self::assertStringNotContainsString('cool place', $task->act);
+        }
+    }
+
+    public function test_without_a_method_the_house_has_one_with_times_and_reasons(): void
+    {
+        $of = self::assess(self::formula(
+            ['shea-butter' => '140 g', 'olive-oil' => '60 g', 'rosemary-eo' => '10 drops', 'arrowroot' => '5 g'],
+            ProductKind::WhippedButter,
+        ));
+
+        self::assertSame(
+            ['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'sift', 'fill', 'label'],
+            self::ids($of),
+        );
+        self::assertStringContainsString('burn', self::task($of, 'melt')->caution);
+        $cool = self::task($of, 'cool')->gate;
+        self::assertSame(40.0, $cool->celsius?->high);
+        self::assertGreaterThan(5.0, $cool->minutes?->best);
+        $chill = self::task($of, 'chill')->gate;
+        $whipping = $of->subject->whipping();
+        self::assertSame($whipping->warmest, $chill->celsius?->high);
+        self::assertNotNull($chill->minutes);
+        self::assertSame([8.0, 12.0], [
+            self::task($of, 'whip')->gate->minutes?->low,
+            self::task($of, 'whip')->gate->minutes?->high,
+        ]);
+        self::assertNull(self::task($of, 'whip')->hers);
+        self::assertEveryLineOnce($of);
+    }
+
+    public function test_bars_set_one_by_one_and_come_out(): void
+    {
+        $bar = static fn (string $grams): Assessment => self::assess(self::formula(
+            ['btms-50' => $grams, 'cocoa-butter' => $grams, 'lavender-eo' => '5 drops'],
+            ProductKind::ConditionerBar,
+        ));
+        $ids = self::ids($bar('40 g'));
+
+        self::assertSame(['fill', 'set', 'unmould', 'label'], array_slice($ids, -4));
+        self::assertGreaterThan(
+            self::task($bar('40 g'), 'set')->gate->minutes?->best,
+            self::task($bar('400 g'), 'set')->gate->minutes?->best,
+            'a thick one takes longer',
+        );
+    }
+
+    public function test_an_oil_that_needs_no_heat_is_not_let_cool(): void
+    {
+        $of = self::assess(self::formula(['olive-oil' => '90 g', 'peppermint-eo' => '10 drops']));
+
+        self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'label'], self::ids($of));
+        self::assertStringContainsString('nothing here needs heat', self::task($of, 'cool-down')->act);
+    }
+
+    /** Any method in any order: every line goes in once, and nothing delicate is heated. */
+    public function test_no_method_loses_a_line_or_cooks_a_scent(): void
+    {
+        $acts = [
+            'Melt the shea.', 'Melt everything at 70 C.', 'Add the lavender.', 'Stir in the oils.', 'Cool to 35 C.',
+            'Freeze 20 minutes.', 'Whip 5 minutes.', 'Add the argan and whip.', 'Wait.', 'Heat to 80 C.',
+            'Pour into jars.',
+        ];
+        mt_srand(15);
+        for ($n = 0; $n < 60; $n++) {
+            shuffle($acts);
+            $said = array_slice($acts, 0, mt_rand(1, 8));
+            $of = self::read(self::BUTTER.implode(' ', $said));
+            self::assertEveryLineOnce($of);
+            $in = false;
+            foreach (Procedure::of($of)->tasks as $task) {
+                $scents = array_filter(
+                    $of->subject->composition->counted(),
+                    static fn (Portion $p): bool => $p->ingredient->id === 'lavender-eo'
+                        && in_array($p->line->id, $task->lines, true),
+                );
+                self::assertFalse($in && $task->kind === TaskKind::Melt, implode(' ', $said));
+                $in = $in || $scents !== [];
+            }
+        }
+    }
+
+    public function test_steps_that_name_no_time_keep_none(): void
+    {
+        $step = new Step('Whip', 'whip', 0.0, 0.0);
+        $of = self::assess(self::formula(
+            ['shea-butter' => '140 g', 'olive-oil' => '60 g'],
+            ProductKind::WhippedButter,
+        )->withSteps([$step]));
+
+        self::assertSame(10.0, self::task($of, 'whip')->gate->minutes?->best, 'ours then');
+    }
+}

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Carbon;
+
+/** Guided at the counter: her own method, clocks that go on, the probe, and what too much of something does. */
+final class GuidedTest extends StudioTestCase
+{
+    private const RECIPE = "Shea whip\n120 g shea butter\n40 g coconut oil\n20 g argan oil\n"
+        .'Melt the shea and coconut oil. Freeze for 30 minutes. Whip 10 minutes. Freeze for 15 minutes. '
+        .'Add the argan and whip 5 minutes. Spoon into jars.';
+
+    /** @return array<string, mixed> */
+    private function begun(): array
+    {
+        $page = $this->got('FormulaPage', 'POST', 'formulas', [
+            'formula' => $this->read(self::RECIPE),
+            'head_id' => null,
+            'hair' => null,
+        ]);
+
+        return $this->got('Batch', 'POST', 'batches', ['formula_id' => $page['id'], 'although' => 'For myself.']);
+    }
+
+    /**
+     * @param  array<string, mixed>  $batch
+     * @return array<string, mixed>
+     */
+    private static function task(array $batch, string $id): array
+    {
+        return array_column($batch['tasks'], null, 'id')[$id];
+    }
+
+    public function test_each_round_of_her_method_is_ticked_by_itself_and_one_is_passed_over_with_a_reason(): void
+    {
+        $batch = $this->begun();
+        self::assertSame(
+            ['clean', 'melt', 'chill', 'whip', 'chill-2', 'whip-2', 'fill', 'label'],
+            array_column($batch['tasks'], 'id'),
+        );
+        $path = 'batches/'.$batch['id'].'/tasks';
+        $batch = $this->got('Batch', 'PUT', $path, [
+            'revision' => $batch['revision'],
+            'task' => 'chill-2',
+            'done' => true,
+            'skipped' => 'It was firm already.',
+        ]);
+
+        self::assertTrue(self::task($batch, 'chill-2')['done']);
+        self::assertSame('It was firm already.', self::task($batch, 'chill-2')['skipped']);
+        self::assertFalse(self::task($batch, 'chill')['done']);
+        $this->ask('PUT', $path, ['revision' => $batch['revision'], 'task' => 'chill-3', 'done' => true])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['task']]);
+    }
+
+    public function test_clocks_go_on_by_themselves_until_they_are_stopped(): void
+    {
+        $batch = $this->begun();
+        $path = 'batches/'.$batch['id'].'/timers';
+        $this->got('Batch', 'POST', $path, ['task' => 'chill', 'minutes' => 30, 'label' => '']);
+        $batch = $this->got('Batch', 'POST', $path, ['task' => 'whip', 'minutes' => 0.5, 'label' => 'The mixer']);
+
+        self::assertSame(['The mixer', 'Freeze for 30 minutes.'], array_column($batch['timers'], 'label'));
+        $of = static fn (array $t): float => Carbon::parse($t['started_at'])->diffInSeconds(Carbon::parse($t['ends_at']));
+        self::assertSame([30.0, 1800.0], array_map($of, $batch['timers']));
+        // An hour later it still rings: nobody has heard it.
+        Carbon::setTestNow(Carbon::now()->addHour());
+        $later = $this->got('Batch', 'GET', 'batches/'.$batch['id']);
+        self::assertCount(2, $later['timers']);
+        self::assertGreaterThan($later['timers'][1]['ends_at'], $later['now']);
+        $stopped = $this->got('Batch', 'DELETE', $path.'/'.$batch['timers'][0]['id']);
+        self::assertSame(['Freeze for 30 minutes.'], array_column($stopped['timers'], 'label'));
+        Carbon::setTestNow();
+
+        $this->ask('POST', $path, ['task' => 'nap', 'minutes' => 5, 'label' => ''])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['task']]);
+        $this->ask('POST', $path, ['task' => 'whip', 'minutes' => 0, 'label' => ''])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.minutes.0', 'Minutes, from 0.1 to a week.');
+    }
+
+    public function test_the_probe_tells_when_it_comes_to_its_gate(): void
+    {
+        $batch = $this->begun();
+        $path = 'batches/'.$batch['id'].'/readings';
+        $start = Carbon::parse('2026-11-27 10:00:00');
+        $say = function (float $minutes, float $celsius, string $where = 'freezer') use ($path, $start): array {
+            Carbon::setTestNow($start->copy()->addMilliseconds((int) round($minutes * 60_000)));
+
+            return $this->got('Batch', 'POST', $path, ['task' => 'chill', 'celsius' => $celsius, 'where' => $where]);
+        };
+        self::assertSame('freezer', self::task($batch, 'chill')['where'], 'as she wrote it');
+        self::assertNull(self::task($batch, 'chill')['cooling']);
+        $one = self::task($say(0.0, 60.0), 'chill')['cooling'];
+        self::assertFalse($one['fitted']);
+        $two = $say(6.5, 52.0);
+        $cooling = self::task($two, 'chill')['cooling'];
+        self::assertTrue($cooling['fitted']);
+        self::assertSame([0, 6.5], array_column($cooling['readings'], 'minutes'));
+        // Without the heat of setting: 6.5 / ln(78 / 70).
+        self::assertEqualsWithDelta(60.07, $cooling['tau_minutes']['best'], 1.0);
+        self::assertGreaterThan(0, $cooling['to_gate_minutes']['best']);
+        $odd = self::task($say(8.0, 55.0), 'chill')['cooling'];
+        self::assertTrue($odd['fitted'], 'one that is off is smoothed');
+        $moved = self::task($say(9.0, 50.0, 'air'), 'chill')['cooling'];
+        self::assertFalse($moved['fitted'], 'somewhere else it cools otherwise');
+        self::assertCount(1, $moved['readings']);
+        Carbon::setTestNow();
+
+        $this->ask('POST', $path, ['task' => 'chill', 'celsius' => 900, 'where' => 'air'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.celsius.0', 'What the probe shows, from -30 to 200 °C.');
+    }
+
+    public function test_a_reading_that_was_typed_wrong_is_taken_back(): void
+    {
+        $batch = $this->begun();
+        $path = 'batches/'.$batch['id'].'/readings';
+        $this->got('Batch', 'POST', $path, ['task' => 'chill', 'celsius' => 6, 'where' => 'fridge']);
+        $id = \App\Make\BatchReading::query()->withoutGlobalScopes()->where('batch_id', $batch['id'])->value('id');
+        $after = $this->got('Batch', 'DELETE', $path.'/'.$id);
+
+        self::assertNull(self::task($after, 'chill')['cooling']);
+        $this->ask('DELETE', $path.'/'.$id)->assertStatus(404);
+    }
+
+    public function test_too_much_is_shown_at_once_and_all_the_rest_can_follow(): void
+    {
+        $batch = $this->begun();
+        $lines = array_column($batch['weighings'], null, 'ingredient');
+        $weigh = function (array $batch, string $ingredient, float $grams, array $more = []) use ($lines): array {
+            return $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+                'revision' => $batch['revision'],
+                'line' => $lines[$ingredient]['line'],
+                'gathered' => true,
+                'grams' => $grams,
+                ...$more,
+            ]);
+        };
+        $batch = $weigh($batch, 'shea-butter', 120.0);
+        $asked = $this->got('OverPour', 'GET', sprintf(
+            'batches/%d/pour?line=%s&grams=60',
+            $batch['id'],
+            $lines['coconut-oil']['line'],
+        ));
+        self::assertEqualsWithDelta(20.0, $asked['over_grams'], 1e-6);
+        self::assertEqualsWithDelta(30.0, $asked['accepted']['share_percent'], 1e-6, '60 of 200');
+        self::assertSame(0, count($asked['accepted']['stops']));
+
+        $batch = $weigh($batch, 'coconut-oil', 60.0, ['rebalance' => true]);
+        self::assertEqualsWithDelta(1.5, $batch['factor'], 1e-6);
+        $now = array_column($batch['weighings'], null, 'ingredient');
+        self::assertSame([180.0, 60.0, 30.0], [
+            (float) $now['shea-butter']['target_grams'],
+            (float) $now['shea-butter']['more_grams'],
+            (float) $now['argan-oil']['target_grams'],
+        ]);
+        self::assertNull($now['coconut-oil']['more_grams']);
+        $batch = $weigh($batch, 'shea-butter', 180.0);
+        self::assertNull(array_column($batch['weighings'], null, 'ingredient')['shea-butter']['more_grams']);
+
+        $this->ask('PUT', 'batches/'.$batch['id'].'/weighings', [
+            'revision' => $batch['revision'],
+            'line' => $lines['argan-oil']['line'],
+            'gathered' => true,
+            'grams' => 10,
+            'rebalance' => true,
+        ])->assertStatus(422)->assertJsonStructure(['errors' => ['rebalance']]);
+    }
+
+    public function test_what_was_looked_at_and_left_over_stands_on_the_record(): void
+    {
+        $batch = $this->weighed($this->begun());
+        $finish = [
+            'revision' => $batch['revision'],
+            'jars' => 2,
+            'jar_ml' => 120,
+            'net_grams' => 80,
+            'note' => 'The mixer was slow.',
+            'although' => 'For myself.',
+            'inspected' => ['whole', 'clean', 'sealed'],
+            'sample_kept' => true,
+        ];
+        $path = 'batches/'.$batch['id'].'/finish';
+        $this->ask('POST', $path, [...$finish, 'remainder_grams' => 40])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['remainder_grams']]);
+        $this->ask('POST', $path, [...$finish, 'made_on' => today()->addDay()->toDateString()])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.made_on.0', 'A day up to today.');
+        $day = today()->subDays(40)->toDateString();
+        $done = $this->got('Batch', 'POST', $path, [...$finish, 'remainder_grams' => 15, 'made_on' => $day]);
+
+        self::assertSame($day, $done['made_on']);
+        self::assertSame(today()->toDateString(), $done['written_on']);
+        self::assertSame(['whole', 'clean', 'sealed'], $done['inspected']);
+        self::assertTrue($done['sample_kept']);
+        self::assertEqualsWithDelta(5.0, $done['yield']['lost_grams'], 0.01, '180 less 160 less 15');
+        $this->ask('POST', 'batches/'.$batch['id'].'/timers', ['task' => 'whip', 'minutes' => 5, 'label' => ''])
+            ->assertStatus(409);
+    }
+}
