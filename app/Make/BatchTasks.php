@@ -53,6 +53,7 @@ final class BatchTasks
             'at' => $done?->created_at->toIso8601String(),
             'where' => $this->where($task)->value,
             'cooling' => $this->cooling($task),
+            'reading_id' => $this->readings->where('task', $task->id())->last()?->id,
         ];
     }
 

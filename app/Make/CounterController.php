@@ -50,7 +50,7 @@ final class CounterController
         if (BatchTimer::query()->where('batch_id', $row->id)->whereNull('stopped_at')->count() >= self::MOST_TIMERS) {
             throw Refused::because('minutes', sprintf('At most %d clocks at once.', self::MOST_TIMERS));
         }
-        $now = Carbon::now();
+        $now = $request->at();
         $label = trim($request->string('label')->value());
         BatchTimer::query()->create([
             'batch_id' => $row->id,
@@ -89,7 +89,7 @@ final class CounterController
             'task' => $task->id(),
             'celsius' => $request->float('celsius'),
             'surroundings' => $request->string('where')->value(),
-            'read_at' => Carbon::now(),
+            'read_at' => $request->at(),
             'by_name' => User::nameIn($request),
         ]);
 

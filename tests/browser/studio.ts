@@ -50,3 +50,11 @@ export async function openStudio(page: Page, name: string, as = login(name.toLow
 }
 /** The questions of a new studio, answered by what stands there. */
 export const skip = (page: Page): Promise<void> => page.getByRole('button', { name: /^Skip/ }).click();
+
+/** At the counter: to a step, by the list of all of them. */
+export async function goTo(page: Page, step: RegExp): Promise<void> {
+    await page.getByRole('button', { name: /^Step \d+ of/ }).click();
+    const list = page.getByRole('dialog', { name: 'All steps' });
+    await list.getByRole('button', { name: step }).first().click();
+    await expect(list).toHaveCount(0);
+}

@@ -181,7 +181,25 @@ export function aRow(id: string, name: string, more: Partial<Schemas['Ingredient
 }
 
 export function aTask(kind: Schemas['Task']['kind'], act: string, more: Partial<Schemas['Task']> = {}): Schemas['Task'] {
-    return { kind, act, gate: 'until it is clear', done: false, by: '', at: null, ...more };
+    return {
+        id: kind,
+        kind,
+        act,
+        gate: { sign: 'until it is clear', celsius: null, minutes: null, reason: '' },
+        caution: '',
+        lines: [],
+        hers: '',
+        doubt: '',
+        waits: false,
+        done: false,
+        skipped: '',
+        by: '',
+        at: null,
+        where: 'air',
+        cooling: null,
+        reading_id: null,
+        ...more,
+    };
 }
 
 export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
@@ -209,6 +227,14 @@ export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
         air_percent: null,
         withdrawn: [],
         findings: [],
+        timers: [],
+        now: '2026-11-27T10:00:00.000Z',
+        factor: 1,
+        stops_now: [],
+        yield: null,
+        inspected: [],
+        sample_kept: false,
+        written_on: '2026-11-20',
         ...more,
     };
 }
@@ -230,6 +256,7 @@ export function aWeighing(line: string, name: string, target: number, more: Part
         actual_drops: null,
         how: more.actual_grams === undefined ? null : 'weighed',
         within: null,
+        more_grams: null,
         ...more,
     };
 }

@@ -2729,6 +2729,8 @@ export interface components {
             /** @enum {string} */
             where: "air" | "cold-water" | "fridge" | "freezer";
             cooling: components["schemas"]["CoolingTrace"] | null;
+            /** @description The last of its readings. */
+            reading_id: number | null;
         };
         LabelWords: {
             name: string;
@@ -4498,12 +4500,22 @@ export interface components {
             task: string;
             minutes: number;
             label: string | null;
+            /**
+             * Format: date-time
+             * @description When it was, where it is sent later: with milliseconds, in UTC.
+             */
+            at?: string | null;
         };
         ReadingAsk: {
             task: string;
             celsius: number;
             /** @enum {string} */
             where: "air" | "cold-water" | "fridge" | "freezer";
+            /**
+             * Format: date-time
+             * @description When it was, where it is sent later: with milliseconds, in UTC.
+             */
+            at?: string | null;
         };
         OverPour: {
             line: string;

@@ -1,10 +1,21 @@
 import { keepPreviousData, queryOptions } from '@tanstack/vue-query';
-import { api, done, got, type Schemas } from '../api/client';
+import { api, done, got, Problem, type Schemas } from '../api/client';
+import { keptBatch } from '../api/kept';
 import { inTurn } from '../api/inTurn';
 import { useMake, useWrite } from './write';
 
-export const batchQuery = (id: number) =>
-    queryOptions({ queryKey: ['batch', id], queryFn: () => got(api.GET('/api/batches/{batch}', { params: { path: { batch: id } } })) });
+export const batchQuery = (id: number) => queryOptions({ queryKey: ['batch', id], queryFn: () => batch(id), networkMode: 'always' });
+
+/** Without a network the one that was open at the counter is gone on with. */
+async function batch(id: number): Promise<Schemas['Batch']> {
+    try {
+        return await got(api.GET('/api/batches/{batch}', { params: { path: { batch: id } } }));
+    } catch (e) {
+        const known = e instanceof Problem && e.passes ? await keptBatch(id) : undefined;
+        if (known) return known;
+        throw e;
+    }
+}
 
 /** What stands there now, told to whoever came too late. */
 export const isBatch = (value: unknown): value is Schemas['Batch'] => typeof value === 'object' && value !== null && 'weighings' in value;

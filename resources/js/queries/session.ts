@@ -1,8 +1,18 @@
 import { queryOptions } from '@tanstack/vue-query';
-import { api, got, type Schemas } from '../api/client';
+import { api, got, Problem, type Schemas } from '../api/client';
+import { forgetAll, keptSession } from '../api/kept';
 import { useMake, useWrite } from './write';
 
-export const session = () => got(api.GET('/api/session'));
+/** Who is signed in; without a network whoever was when the counter was last open. */
+export async function session(): Promise<Schemas['Session']> {
+    try {
+        return await got(api.GET('/api/session'));
+    } catch (e) {
+        const kept = e instanceof Problem && e.passes ? await keptSession() : undefined;
+        if (kept) return kept;
+        throw e;
+    }
+}
 
 export const useSignIn = () => useWrite((body: Schemas['SignIn']) => got(api.POST('/api/sign-in', { body })));
 
@@ -15,7 +25,12 @@ export const useRecover = () => useWrite((body: Schemas['RecoveryAsk']) => got(a
 export const useAskMail = () => useWrite((body: Schemas['MailAsk']) => got(api.POST('/api/recover/mail', { body })));
 export const useRecoverByMail = () => useWrite((body: Schemas['RecoveryAsk']) => got(api.PUT('/api/recover/mail', { body })));
 
-export const useSignOut = () => useWrite(() => got(api.POST('/api/sign-out')));
+export const useSignOut = () =>
+    useWrite(async () => {
+        const answer = await got(api.POST('/api/sign-out'));
+        await forgetAll();
+        return answer;
+    });
 
 export const useChangePassword = () =>
     useWrite((body: Schemas['PasswordChange']) => got(api.PUT('/api/password', { body })), { stale: [['devices']] });
