@@ -29,7 +29,8 @@ export default defineConfig({
                     {
                         urlPattern: ({ request, url }) => request.mode === 'navigate' && url.pathname.startsWith('/make/'),
                         handler: 'NetworkFirst',
-                        options: { cacheName: 'counter-shell', expiration: { maxEntries: 20 } },
+                        // One page serves every batch: which one it is, its script reads from the address.
+                        options: { cacheName: 'counter-shell', plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/make') }] },
                     },
                 ],
             },

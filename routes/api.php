@@ -14,6 +14,7 @@ use App\Make\BatchController;
 use App\Make\BatchFindingController;
 use App\Make\CounterController;
 use App\Make\OrderController;
+use App\Make\ProcedureController;
 use App\Make\RecipeDoseController;
 use App\Make\ShoppingController;
 use App\Pantry\IngredientController;
@@ -196,6 +197,7 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
             Route::post('swap', 'swap')->name('swap');
             Route::post('reshare', 'reshare')->name('reshare');
         });
+    Route::post('procedure', ProcedureController::class)->withoutMiddleware('keeps')->name('procedure');
     Route::put('read/names', [SettledNameController::class, 'store'])->name('read.settle');
     Route::delete('read/names', [SettledNameController::class, 'destroy'])->name('read.forget');
     Route::post('read/steep', RecipeSteepController::class)->name('read.steep');
@@ -264,6 +266,8 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
     Route::put('lots/{lot}/withdrawn', [LotController::class, 'withdraw'])->name('lots.withdraw');
     Route::controller(BatchController::class)->group(function (): void {
         Route::post('batches', 'store')->name('batches.store');
+        Route::post('rehearsals', 'rehearse')->name('batches.rehearse');
+        Route::delete('rehearsals/{batch}', 'endRehearsal')->name('batches.rehearsed');
         Route::post('batches/{batch}/finish', 'finish')->name('batches.finish');
         Route::get('batches/{batch}/cost', 'cost')->name('batches.cost');
         Route::delete('batches/{batch}', 'destroy')->name('batches.destroy');

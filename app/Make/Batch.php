@@ -13,6 +13,7 @@ use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
 use Crown\Make\Actuals;
 use Crown\Make\Put;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -40,6 +41,7 @@ use Illuminate\Support\Carbon;
  * @property float $factor how much larger it was made at the counter, to put its shares right
  * @property float $remainder_grams left over that went into no jar
  * @property bool $sample_kept
+ * @property bool $rehearsal
  * @property list<string> $inspected what was looked at, by Inspected
  * @property string $although why it was made although the bench stops at it; "" where it does not
  * @property array<string, mixed> $document
@@ -55,6 +57,8 @@ final class Batch extends Model
     use Revised;
     use SoftDeletes;
 
+    private const REAL = 'real';
+
     protected $table = 'batches';
 
     protected $guarded = ['id', 'studio_id'];
@@ -67,18 +71,52 @@ final class Batch extends Model
         'factor' => 'float',
         'remainder_grams' => 'float',
         'sample_kept' => 'boolean',
+        'rehearsal' => 'boolean',
         'inspected' => 'array',
         'document' => 'array',
         'actual' => 'array',
         'label' => 'array',
     ];
 
-    protected $attributes = ['factor' => 1.0, 'remainder_grams' => 0.0, 'inspected' => '[]'];
+    protected $attributes = ['factor' => 1.0, 'remainder_grams' => 0.0, 'inspected' => '[]', 'rehearsal' => false];
+
+    /** What is only rehearsed is no batch: nothing but the counter knows of it. */
+    protected static function booted(): void
+    {
+        self::addGlobalScope(self::REAL, static function (Builder $query): void {
+            $query->where($query->qualifyColumn('rehearsal'), false);
+        });
+    }
+
+    /**
+     * What is rehearsed is written as what it is.
+     *
+     * @return Builder<self>
+     */
+    public function newQuery(): Builder
+    {
+        /** @var Builder<self> $query */
+        $query = parent::newQuery();
+
+        return $this->rehearsal ? $query->withoutGlobalScope(self::REAL) : $query;
+    }
+
+    /** @return Builder<self> what is made, and what is rehearsed */
+    public static function atCounter(): Builder
+    {
+        return self::query()->withoutGlobalScope(self::REAL);
+    }
+
+    /** @return Builder<self> */
+    public static function rehearsals(): Builder
+    {
+        return self::atCounter()->where('rehearsal', true);
+    }
 
     /** @throws Refused when it is done: a record is not changed */
     public static function open(int $id): self
     {
-        $row = self::query()->findOrFail($id);
+        $row = self::atCounter()->findOrFail($id);
 
         return $row->state !== 'done' ? $row : throw Refused::now(
             'state',

@@ -65,10 +65,24 @@ final class BatchController
         )), 201);
     }
 
+    #[Speaks('Batch', 'RehearsalDraft', 201, 'Rehearse a make: it is judged like any other, and is no batch')]
+    public function rehearse(BeginRequest $request, Rehearse $rehearse): JsonResponse
+    {
+        return new JsonResponse($this->view($rehearse($request->formula(), User::nameIn($request))), 201);
+    }
+
+    #[Speaks('', status: 204, does: 'End a rehearsal: nothing of it is kept')]
+    public function endRehearsal(int $batch): JsonResponse
+    {
+        Batch::rehearsals()->findOrFail($batch)->forceDelete();
+
+        return new JsonResponse(null, 204);
+    }
+
     #[Speaks('Batch', does: 'One batch: what to gather and weigh, and the record of what was')]
     public function show(int $batch): JsonResponse
     {
-        return new JsonResponse($this->view(Batch::query()->findOrFail($batch)));
+        return new JsonResponse($this->view(Batch::atCounter()->findOrFail($batch)));
     }
 
     #[Speaks('Batch', 'WeighAsk', does: 'Check off what is gathered, or enter what the scale shows')]
@@ -93,6 +107,9 @@ final class BatchController
     public function finish(int $batch, FinishRequest $request, CloseBatch $close): JsonResponse
     {
         $row = Batch::open($batch);
+        if ($row->rehearsal) {
+            throw Refused::because('state', 'This was only rehearsed: nothing of it is kept.');
+        }
         $close($row, $request, $this->view(...));
 
         return new JsonResponse($this->view($row));

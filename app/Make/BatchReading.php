@@ -31,7 +31,7 @@ final class BatchReading extends Model
     protected $casts = [
         'surroundings' => Surroundings::class,
         'celsius' => 'float',
-        'read_at' => 'datetime:Y-m-d H:i:s.v',
+        'read_at' => 'datetime',
     ];
 
     /** Kept to the thousandth of a second. */

@@ -27,6 +27,7 @@ final class BatchResource extends JsonResource
     {
         $batch = $this->batch->loadMissing(['weighIns', 'steps']);
         $sheet = $this->plan->sheet($batch);
+        $tasks = new BatchTasks($batch, $this->plan);
 
         return [
             'id' => $batch->id,
@@ -48,7 +49,9 @@ final class BatchResource extends JsonResource
                 static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
                 $sheet->weighings(),
             ),
-            'tasks' => (new BatchTasks($batch, $this->plan))->rows(),
+            'tasks' => $tasks->rows(),
+            'deviations' => $tasks->deviations(),
+            'rehearsal' => $batch->rehearsal,
             'timers' => $this->timers(),
             'now' => Carbon::now()->toIso8601ZuluString('millisecond'),
             'factor' => round($batch->factor, 4),

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Make;
 
 use Crown\Make\CoolingTrace;
+use Crown\Make\Deviation;
+use Crown\Make\Deviations;
 use Crown\Make\ProbeReading;
 use Crown\Make\Surroundings;
 use Crown\Make\Task;
+use Crown\Make\TaskDone;
 use Crown\Make\TaskKind;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -30,6 +33,30 @@ final class BatchTasks
     public function rows(): array
     {
         return array_map($this->row(...), $this->plan->sheet($this->batch)->tasks());
+    }
+
+    /** @return list<string> what went otherwise than planned, in words */
+    public function deviations(): array
+    {
+        $sheet = $this->plan->sheet($this->batch);
+        $found = Deviations::of($sheet->weighings(), $this->batch->put(), $sheet->tasks(), $this->done());
+
+        return array_map(static fn (Deviation $d): string => $d->words(), $found);
+    }
+
+    /** @return array<string, TaskDone> */
+    private function done(): array
+    {
+        $done = [];
+        foreach ($this->batch->steps as $step) {
+            $last = $this->readings
+                ->where('task', $step->task)
+                ->filter(static fn (BatchReading $r): bool => $r->read_at <= $step->created_at->copy()->addSecond())
+                ->last();
+            $done[$step->task] = new TaskDone($step->skipped, $last?->celsius);
+        }
+
+        return $done;
     }
 
     /** @return array<string, mixed> */

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
 /** Begins to make a formula: it is kept as it is today, under a lot code of its own. */
 final class BeginBatch
 {
+    public const NOTHING = 'This formula has no line with a mass yet, so there is nothing to weigh.';
+
     public function __construct(private readonly BatchPlan $plan, private readonly CurrentStudio $studio)
     {
     }
@@ -47,10 +49,7 @@ final class BeginBatch
             'although' => trim($although),
         ]);
         if ($this->plan->of($batch)->subject->composition->counted() === []) {
-            throw Refused::because(
-                'formula_id',
-                'This formula has no line with a mass yet, so there is nothing to weigh.',
-            );
+            throw Refused::because('formula_id', self::NOTHING);
         }
         Stops::decide(Stops::open($this->plan->of($batch)), $although);
         $batch->save();

@@ -106,8 +106,8 @@ final readonly class Procedure
         $at = count($tasks);
         $melts = array_keys(array_filter($tasks, static fn (Task $t): bool => $t->kind === TaskKind::Melt));
         $heated = $turn > TaskKind::Melt->turn() && $melts !== [] ? max($melts) : -1;
-        // What she adds at a moment of her own goes into what is melted.
-        $own = $new->kind === TaskKind::Melt ? PHP_INT_MAX : -1;
+        // What she adds at a moment of her own goes into what is melted, with clean hands.
+        $own = $turn <= TaskKind::Melt->turn() ? PHP_INT_MAX : -1;
         foreach ($tasks as $n => $task) {
             if ($n > $heated && ($task->kind->turn() ?? $own) > $turn) {
                 $at = $n;

@@ -51,7 +51,7 @@ final class AccountsTest extends StudioTestCase
             'heads.mark', 'heads.unmark', 'heads.guide', 'heads.suggest', 'heads.export', 'heads.advice',
             'heads.formula', 'steeps.plan', 'steeps.store', 'steeps.strain', 'steeps.spoil', 'steeps.destroy',
             'steeps.restore', 'steeps.record', 'steeps.unrecord', 'steeps.photo', 'steeps.unphoto', 'lots.index',
-            'lots.withdraw', 'batches.store', 'batches.finish', 'batches.destroy', 'batches.restore', 'batches.find',
+            'lots.withdraw', 'batches.store', 'batches.rehearse', 'batches.rehearsed', 'procedure', 'batches.finish', 'batches.destroy', 'batches.restore', 'batches.find',
             'batches.unfind', 'routines.store', 'routines.link', 'batches.link', 'shelf.index', 'shelf.read',
             'shelf.store', 'shelf.show', 'shelf.update', 'shelf.move', 'shelf.withdraw',
             'batches.cost', 'shelf.shopping', 'shelf.use-up',

@@ -98,10 +98,16 @@ final class GuidedTest extends StudioTestCase
         self::assertNull(self::task($batch, 'chill')['cooling']);
         $one = self::task($say(0.0, 60.0), 'chill')['cooling'];
         self::assertFalse($one['fitted']);
-        $two = $say(6.5, 52.0);
+        $two = $say(6.5004, 52.0);
         $cooling = self::task($two, 'chill')['cooling'];
         self::assertTrue($cooling['fitted']);
         self::assertSame([0, 6.5], array_column($cooling['readings'], 'minutes'));
+        self::assertStringEndsWith('.024', (string) \App\Make\BatchReading::query()
+            ->withoutGlobalScopes()
+            ->where('batch_id', $batch['id'])
+            ->orderByDesc('id')
+            ->toBase()
+            ->value('read_at'), 'to the thousandth');
         // Without the heat of setting: 6.5 / ln(78 / 70).
         self::assertEqualsWithDelta(60.07, $cooling['tau_minutes']['best'], 1.0);
         self::assertGreaterThan(0, $cooling['to_gate_minutes']['best']);
@@ -203,5 +209,67 @@ final class GuidedTest extends StudioTestCase
         self::assertEqualsWithDelta(5.0, $done['yield']['lost_grams'], 0.01, '180 less 160 less 15');
         $this->ask('POST', 'batches/'.$batch['id'].'/timers', ['task' => 'whip', 'minutes' => 5, 'label' => ''])
             ->assertStatus(409);
+    }
+
+    public function test_a_rehearsal_is_judged_like_a_batch_and_is_none(): void
+    {
+        $page = $this->got('FormulaPage', 'POST', 'formulas', [
+            'formula' => $this->read(self::RECIPE),
+            'head_id' => null,
+            'hair' => null,
+        ]);
+        $before = $this->got('BatchList', 'GET', 'batches');
+        $first = $this->got('Batch', 'POST', 'rehearsals', ['formula_id' => $page['id']]);
+        $batch = $this->got('Batch', 'POST', 'rehearsals', ['formula_id' => $page['id']]);
+        self::assertNotSame($first['id'], $batch['id'], 'two may practise at once');
+        self::assertTrue($batch['rehearsal']);
+        $line = $batch['weighings'][0];
+        $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+            'revision' => $batch['revision'],
+            'line' => $line['line'],
+            'gathered' => true,
+            'grams' => $line['target_grams'] + 30,
+        ]);
+        $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/tasks', [
+            'revision' => $batch['revision'],
+            'task' => 'chill',
+            'done' => true,
+            'skipped' => 'No freezer here.',
+        ]);
+        self::assertSame(
+            ['Shea butter: 150 g for 120 g.', 'Passed over: Freeze for 30 minutes (No freezer here).'],
+            $batch['deviations'],
+        );
+        $this->ask('POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 1,
+            'jar_ml' => 100,
+            'net_grams' => 10,
+            'note' => '',
+        ])->assertStatus(422);
+
+        self::assertSame($before, $this->got('BatchList', 'GET', 'batches'), 'nothing of it is in any list');
+        $this->ask('DELETE', 'rehearsals/'.$batch['id'])->assertStatus(204);
+        $this->ask('GET', 'batches/'.$batch['id'])->assertStatus(404);
+        $real = $this->begun();
+        $this->ask('DELETE', 'rehearsals/'.$real['id'])->assertStatus(404);
+    }
+
+    public function test_how_a_draft_will_be_made_is_read_from_what_she_writes(): void
+    {
+        $formula = $this->read(self::RECIPE);
+        $made = $this->got('Procedure', 'POST', 'procedure', ['formula' => $formula]);
+        self::assertContains('chill-2', array_column($made['tasks'], 'id'));
+        $other = $this->got('Procedure', 'POST', 'procedure', [
+            'formula' => $formula,
+            'method' => "1. Melt the shea at 30 C.\n2) Whip for 12 minutes.",
+        ]);
+
+        self::assertSame(['Melt the shea at 30 C.', 'Whip for 12 minutes.'], array_column($other['steps'], 'text'));
+        $melt = array_column($other['tasks'], null, 'id')['melt'];
+        self::assertStringContainsString('does not melt there', $melt['doubt']);
+        $plain = $this->got('Procedure', 'POST', 'procedure', ['formula' => $formula, 'method' => '']);
+        self::assertSame([], $plain['steps']);
+        self::assertSame([''], array_values(array_unique(array_column($plain['tasks'], 'hers'))));
     }
 }

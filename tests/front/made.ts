@@ -235,6 +235,8 @@ export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
         inspected: [],
         sample_kept: false,
         written_on: '2026-11-20',
+        deviations: [],
+        rehearsal: false,
         ...more,
     };
 }

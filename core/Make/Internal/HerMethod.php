@@ -36,6 +36,8 @@ final class HerMethod
 
     private const WHIPS = '/\b(?:whip|beat|whisk)/iu';
 
+    private const TOGETHER = '/\b(?:stir|mix|blend|combine|shake)\b.*\b(?:together|well|all)\b/iu';
+
     private const COLD = '/\b(?:fridge|refrigerator|freezer)\b/iu';
 
     /** Where a step leaves it, °C, when nothing is said of it. */
@@ -125,6 +127,8 @@ final class HerMethod
         return match (true) {
             preg_match(self::COLD, $step->text) === 1 => TaskKind::Chill,
             $this->isWhipped() && preg_match(self::WHIPS, $step->text) === 1 => TaskKind::Whip,
+            // "Stir together": what is not named is what has no other place.
+            $this->named->in($step->text) === [] && preg_match(self::TOGETHER, $step->text) === 1 => TaskKind::Combine,
             default => TaskKind::Add,
         };
     }

@@ -21,7 +21,11 @@ final readonly class Named
         '/\bwax(?:es)?\b/u' => [IngredientKind::Wax],
         '/\bpowders?\b/u' => [IngredientKind::Starch],
         '/\bpreservatives?\b/u' => [IngredientKind::Preservative],
-        '/(?<!essential )\b(?:carrier |liquid )?oils\b/u' => [IngredientKind::CarrierOil, IngredientKind::ReadySteep],
+        '/(?<!essential )\b(?:carrier |liquid )?oils\b/u' => [
+            IngredientKind::CarrierOil,
+            IngredientKind::LiquidWaxEster,
+            IngredientKind::ReadySteep,
+        ],
     ];
 
     private const ALL = '/\b(?:everything|all (?:the )?ingredients)\b/u';

@@ -1314,6 +1314,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/procedure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a draft will be made, task by task */
+        post: operations["procedure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/read": {
         parameters: {
             query?: never;
@@ -1430,6 +1447,40 @@ export interface paths {
         /** Ten new codes for a lost password; those before them end */
         post: operations["session.codes"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rehearsals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Rehearse a make: it is judged like any other, and is no batch */
+        post: operations["batches.rehearse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rehearsals/{batch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End a rehearsal: nothing of it is kept */
+        delete: operations["batches.rehearsed"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2785,6 +2836,9 @@ export interface components {
             inspected: ("whole" | "clean" | "sealed" | "labelled")[];
             sample_kept: boolean;
             written_on: string | null;
+            /** @description What went otherwise than planned. */
+            deviations: string[];
+            rehearsal: boolean;
         };
         BatchRow: {
             id: number;
@@ -4552,6 +4606,29 @@ export interface components {
                     more_grams: number | null;
                 }[];
             };
+        };
+        RehearsalDraft: {
+            formula_id: number;
+        };
+        ProcedureAsk: {
+            formula: components["schemas"]["Formula"];
+            /** @description What the maker writes of the method, in the place of the steps in the formula. */
+            method?: string | null;
+        };
+        ProcedureTask: {
+            id: string;
+            /** @enum {string} */
+            kind: "clean" | "prepare" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "sift" | "fill" | "set" | "unmould" | "label";
+            act: string;
+            gate: components["schemas"]["Gate"];
+            caution: string;
+            lines: string[];
+            hers: string;
+            doubt: string;
+        };
+        Procedure: {
+            steps: components["schemas"]["Step"][];
+            tasks: components["schemas"]["ProcedureTask"][];
         };
     };
     responses: never;
@@ -9294,6 +9371,57 @@ export interface operations {
             };
         };
     };
+    procedure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProcedureAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Procedure"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     read: {
         parameters: {
             query?: never;
@@ -9721,6 +9849,104 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RecoveryCodes"];
                 };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "batches.rehearse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RehearsalDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "batches.rehearsed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not in this studio */
             404: {

@@ -30,20 +30,9 @@ export const useBeginBatch = () =>
         stale: [['batches']],
     });
 
-/** `body` is asked for when its turn has come. */
-export const useWeigh = () =>
-    useWrite(
-        ({ id, body }: { id: number; body: () => Schemas['WeighAsk'] }) =>
-            after(id, () => got(api.PUT('/api/batches/{batch}/weighings', { ...at(id), body: body() }))),
-        { keep: kept },
-    );
-
-export const useTickTask = () =>
-    useWrite(
-        ({ id, body }: { id: number; body: () => Schemas['TickAsk'] }) =>
-            after(id, () => got(api.PUT('/api/batches/{batch}/tasks', { ...at(id), body: body() }))),
-        { keep: kept },
-    );
+export const useRehearse = () =>
+    useMake((formula_id: number, keyed) => got(api.POST('/api/rehearsals', { body: { formula_id }, ...keyed })), { keep: kept });
+export const useEndRehearsal = () => useWrite((batch: number) => done(api.DELETE('/api/rehearsals/{batch}', at(batch))));
 
 /** What a finished batch and a jar of it cost, with what is reckoned beside what went in. */
 export const batchCostQuery = (batch: number, beside: Record<'container' | 'minutes' | 'hourly' | 'margin', string>) =>

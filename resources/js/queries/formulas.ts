@@ -72,6 +72,7 @@ export const waterPlan = (body: Schemas['FormulaDraft']) => got(api.POST('/api/w
 export const loadPlan = (body: Schemas['FormulaDraft']) => got(api.POST('/api/load', { body }));
 export const stockOf = (body: Schemas['FormulaDraft']) => got(api.POST('/api/stock', { body }));
 export const withoutScale = (body: Schemas['WithoutScaleAsk']) => got(api.POST('/api/without-scale', { body }));
+export const howMade = (body: Schemas['ProcedureAsk']) => got(api.POST('/api/procedure', { body }));
 export const plainText = (id: number) => got(api.GET('/api/formulas/{formula}/text', at(id)));
 
 /** Saved as it is typed: each carries the revision that the one before it brought. */

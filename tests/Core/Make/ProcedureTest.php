@@ -260,4 +260,15 @@ final class ProcedureTest extends CoreTestCase
 
         self::assertSame(10.0, self::task($of, 'whip')->gate->minutes?->best, 'ours then');
     }
+
+    public function test_stirring_together_takes_what_she_did_not_name_with_clean_hands(): void
+    {
+        $of = self::read("Light oil\n60 ml jojoba oil\n40 ml grapeseed oil\n10 drops peppermint essential oil\n"
+            .'Stir together without heat. Fill dropper bottles.');
+
+        self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'label'], self::ids($of));
+        self::assertSame(['jojoba-oil', 'grapeseed-oil'], self::in($of, 'combine'));
+        self::assertSame('Stir together without heat.', self::task($of, 'combine')->act);
+        self::assertEveryLineOnce($of);
+    }
 }

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Schemas } from '../../api/client';
-import { useBeginBatch } from '../../queries/batches';
+import { useBeginBatch, useRehearse } from '../../queries/batches';
 import { plainText, stockOf, useBringBack, usePutAway } from '../../queries/formulas';
 import { HEADS } from '../../queries/lists';
 import { tickedIn, valueIn } from '../../ui/events';
@@ -21,6 +21,7 @@ import BehaviourPanel from './BehaviourPanel.vue';
 import CostPanel from './CostPanel.vue';
 import DesignPanel from './DesignPanel.vue';
 import FamilyPanel from './FamilyPanel.vue';
+import MethodPanel from './MethodPanel.vue';
 import FindingsList from './FindingsList.vue';
 import FitPanel from './FitPanel.vue';
 import JarPick from '../studio/JarPick.vue';
@@ -116,6 +117,7 @@ function chooseFor(value: string): void {
 }
 
 const beginning = useBeginBatch();
+const rehearsing = useRehearse();
 const puttingAway = usePutAway();
 const bringingBack = useBringBack();
 /** What the bench stops at is asked about before it is made. */
@@ -132,6 +134,14 @@ async function make(): Promise<void> {
         const batch = await beginning.mutateAsync({ formula_id: props.page.id, although: although.value });
         asking.value = false;
         await router.push(`/make/${batch.id}`);
+    } catch (e) {
+        tellProblem(e);
+    }
+}
+async function rehearse(): Promise<void> {
+    if (!(await bench.flush())) return tell('Save it first: it is not saved yet.', { stop: true });
+    try {
+        await router.push(`/make/${(await rehearsing.mutateAsync(props.page.id)).id}`);
     } catch (e) {
         tellProblem(e);
     }
@@ -212,6 +222,7 @@ useActs([
                 <button type="button" class="act-quiet" @click="copyText">Copy as text</button>
                 <a :href="`/papers/formulas/${page.id}/sheet.pdf`" target="_blank" class="act-quiet">Print</a>
                 <button type="button" class="act-quiet" @click="putAway">Put away</button>
+                <button type="button" class="act-quiet" :disabled="rehearsing.isPending.value" @click="rehearse">Rehearse it</button>
                 <button type="button" class="act ml-2" :disabled="beginning.isPending.value" @click="make">Make it</button>
             </div>
         </div>
@@ -435,11 +446,7 @@ useActs([
         <div class="mt-8 grid gap-8 md:grid-cols-2">
             <FitPanel v-if="fit" :fit="fit" @light="lit = $event" />
             <section>
-                <h2>Method</h2>
-                <ol v-if="formula.steps.length > 0" class="mt-2 list-decimal space-y-1 pl-5">
-                    <li v-for="(step, i) in formula.steps" :key="i">{{ step.text }}</li>
-                </ol>
-                <p v-else class="quiet mt-2">No steps were written. "Make it" works them out from the phases.</p>
+                <MethodPanel :bench="bench" />
                 <label class="mt-5 block">
                     <span class="mb-2 block font-head text-[17px] font-semibold">Notes</span>
                     <textarea

@@ -7,6 +7,7 @@ import { batchQuery, useBringBackBatch, usePutAwayBatch } from '../../queries/ba
 import { keepShell } from '../../api/keepShell';
 import type { Act } from '../../queries/counter';
 import UiDialog from '../../ui/UiDialog.vue';
+import { useSession } from '../../ui/session';
 import { usePutAway } from '../../ui/usePutAway';
 import BatchStops from './BatchStops.vue';
 import CloseStep from './counter/CloseStep.vue';
@@ -14,7 +15,11 @@ import GatherStep from './counter/GatherStep.vue';
 import { stopsOf } from './counter/stops';
 import TaskStep from './counter/TaskStep.vue';
 import TimerStrip from './counter/TimerStrip.vue';
+import ProbeStandIn from './counter/ProbeStandIn.vue';
+import RehearsalEnd from './counter/RehearsalEnd.vue';
+import ScalePanel from './counter/ScalePanel.vue';
 import { useActs } from './counter/useActs';
+import { useScale } from './counter/useScale';
 import WeighStep from './counter/WeighStep.vue';
 
 /** A batch being made, one step at a time, to be read from a metre away. */
@@ -36,6 +41,13 @@ const next = computed(() => stops.value[at.value + 1]);
 const line = computed(() => shown.value.weighings.find((w) => stop.value?.kind === 'weigh' && w.line === stop.value.line));
 const task = computed(() => shown.value.tasks.find((t) => stop.value?.kind === 'task' && t.id === stop.value.task));
 const list = ref(false);
+const session = useSession();
+/** A rehearsal and its stand-ins run so many times as fast. */
+const FAST = 20;
+const speed = props.batch.rehearsal ? FAST : 1;
+/** With real jars there are no stand-ins, but in the studio that shows how it all works. */
+const practice = props.batch.rehearsal || (session.studio?.demo ?? false);
+const scale = useScale(session.studio?.scale_grams || 1, speed);
 const putAway = usePutAway('/make', usePutAwayBatch().mutateAsync, useBringBackBatch().mutateAsync);
 
 function show(key: string | undefined): void {
@@ -49,7 +61,9 @@ function go(key: string | undefined): void {
 /** Where it is settled, the next that is open is shown. */
 async function done(what: Act, settles: boolean): Promise<void> {
     const from = here.value;
-    const well = await act(what);
+    const well = await act(
+        what.kind === 'time' ? { ...what, body: { ...what.body, minutes: Math.max(0.1, what.body.minutes / speed) } } : what,
+    );
     if (!well || !settles || here.value !== from) return;
     const after = stops.value.slice(at.value + 1).find((s) => !s.done) ?? stops.value.find((s) => !s.done);
     // The list of all steps stays open where it was opened meanwhile.
@@ -59,17 +73,22 @@ async function done(what: Act, settles: boolean): Promise<void> {
 // The screen stays awake while something is being made, where the browser allows it.
 const wake = useWakeLock();
 onMounted(() => void wake.request('screen').catch(() => undefined));
-onMounted(keepShell);
+onMounted(() => void keepShell());
 </script>
 
 <template>
     <div class="max-w-4xl">
         <p class="quiet flex flex-wrap items-center gap-x-3">
-            <span>{{ batch.title }}, lot {{ batch.lot_code }}</span>
+            <span>{{ batch.rehearsal ? batch.title : `${batch.title}, lot ${batch.lot_code}` }}</span>
             <span v-if="away" class="said-caution font-semibold" role="status">
                 No network. {{ waiting.length }} {{ waiting.length === 1 ? 'entry is' : 'entries are' }} kept here and sent when it is back.
             </span>
-            <button type="button" class="act-quiet" @click="putAway(batch.id, batch.title)">Put away</button>
+            <strong v-if="batch.rehearsal" class="said-caution">
+                A rehearsal: nothing of it is kept. Clocks and stand-ins run {{ FAST }} times as fast.
+            </strong>
+            <button v-else-if="session.may('make')" type="button" class="act-quiet" @click="putAway(batch.id, batch.title)">
+                Put away
+            </button>
         </p>
         <h1 class="sr-only">{{ batch.title }}</h1>
         <BatchStops :batch="batch" />
@@ -85,8 +104,24 @@ onMounted(keepShell);
         </div>
         <section class="mt-3" aria-live="polite" aria-label="This step">
             <GatherStep v-if="stop?.kind === 'gather'" :batch="shown" @act="(a) => done(a, false)" />
-            <WeighStep v-else-if="line" :batch="shown" :line="line" :errors="errors" :away="away" @act="done" />
-            <TaskStep v-else-if="task" :batch="shown" :task="task" :errors="errors" @act="done" @go="go" />
+            <WeighStep v-else-if="line" :batch="shown" :line="line" :errors="errors" :away="away" @act="done">
+                <template #scale="{ take, counts }">
+                    <ScalePanel
+                        v-if="!counts"
+                        :at="scale"
+                        :target="line.target_grams"
+                        :line="line.line"
+                        :practice="practice"
+                        @take="take"
+                    />
+                </template>
+            </WeighStep>
+            <TaskStep v-else-if="task" :batch="shown" :task="task" :errors="errors" @act="done" @go="go">
+                <template #probe="{ take }">
+                    <ProbeStandIn v-if="practice" :step="0.5" :speed="speed" @take="take" />
+                </template>
+            </TaskStep>
+            <RehearsalEnd v-else-if="batch.rehearsal" :batch="shown" />
             <CloseStep v-else :batch="shown" :waiting="waiting.length" @go="go" />
         </section>
         <nav class="border-rule mt-6 flex flex-wrap items-center gap-3 border-t pt-3" aria-label="Steps">

@@ -1,8 +1,10 @@
 import type { Schemas } from '../../../api/client';
 import { num } from '../../../ui/words';
 
+type Gated = Pick<Schemas['Task'], 'kind' | 'gate'>;
+
 /** A limit is read at its upper end, what is held at its best; a window as both ends. */
-export function gateCelsius(task: Schemas['Task']): string {
+export function gateCelsius(task: Gated): string {
     const band = task.gate.celsius;
     if (!band) return '';
     if (task.kind === 'melt' || task.kind === 'hold' || task.kind === 'warm-water') return num(band.best, 0);
@@ -11,7 +13,7 @@ export function gateCelsius(task: Schemas['Task']): string {
 }
 
 /** "30", or "8–12" where the time is a range that is said. */
-export function gateMinutes(task: Schemas['Task']): string {
+export function gateMinutes(task: Gated): string {
     const band = task.gate.minutes;
     if (!band) return '';
     return task.kind === 'whip' && band.high - band.low > 2 ? `${num(band.low, 0)}–${num(band.high, 0)}` : num(band.best, 0);

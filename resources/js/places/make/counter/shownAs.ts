@@ -15,7 +15,7 @@ function withAct(batch: Batch, act: Act): Batch {
             return { ...batch, tasks: batch.tasks.map((t) => (t.id === act.body.task ? { ...t, ...done } : t)) };
         }
         case 'time':
-            return { ...batch, timers: [...batch.timers, running(batch, act.body)] };
+            return isThere(batch, act.body) ? batch : { ...batch, timers: [...batch.timers, running(batch, act.body)] };
         case 'stop':
             return { ...batch, timers: batch.timers.filter((t) => t.id !== act.timer) };
         default:
@@ -37,6 +37,12 @@ function weighed(w: Schemas['Weighing'], body: Omit<Schemas['WeighAsk'], 'revisi
         within: null,
         more_grams: null,
     };
+}
+
+/** It was written down, and only the answer is not here yet. */
+function isThere(batch: Batch, body: Schemas['TimerAsk']): boolean {
+    const from = Date.parse(body.at ?? '');
+    return batch.timers.some((t) => t.task === body.task && Math.abs(Date.parse(t.started_at) - from) < 1500);
 }
 
 function running(batch: Batch, body: Schemas['TimerAsk']): Schemas['BatchTimer'] {

@@ -38,6 +38,8 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
         errors.value = {};
         const well = new Promise<boolean>((resolve) => settled.set(kept.key, resolve));
         await keepAct(kept);
+        // Without a network nobody waits: it is kept.
+        if (away.value) settled.get(kept.key)?.(true);
         void drain();
         return well;
     }

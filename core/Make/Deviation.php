@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Make;
+
+use Crown\Measure\Amount;
+
+/** One thing that went otherwise than planned. */
+final readonly class Deviation
+{
+    /**
+     * @param  string  $code over, under, miscounted, left-out, passed-over or too-warm
+     * @param  string  $subject the line or the task, in words
+     * @param  float|null  $planned grams, drops or °C; null where it is no figure
+     * @param  float|null  $found likewise
+     * @param  string  $note what was said of it
+     */
+    public function __construct(
+        public string $code,
+        public string $subject,
+        public ?float $planned = null,
+        public ?float $found = null,
+        public string $note = '',
+    ) {
+    }
+
+    public function words(): string
+    {
+        $planned = Amount::number(round($this->planned ?? 0.0, 2));
+        $found = Amount::number(round($this->found ?? 0.0, 2));
+
+        return match ($this->code) {
+            'over', 'under' => sprintf('%s: %s g for %s g.', $this->subject, $found, $planned),
+            'miscounted' => sprintf('%s: %s drops for %s.', $this->subject, $found, $planned),
+            'left-out' => sprintf('%s was left out.', $this->subject),
+            'passed-over' => sprintf('Passed over: %s (%s).', $this->subject, rtrim($this->note, '.')),
+            default => sprintf(
+                'Ticked too warm: %s, at %s °C and not at %s or less.',
+                $this->subject,
+                $found,
+                $planned,
+            ),
+        };
+    }
+}
