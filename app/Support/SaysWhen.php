@@ -24,6 +24,8 @@ trait SaysWhen
         }
         $said = Carbon::parse($this->string('at')->value())->setTimezone($now->getTimezone());
 
-        return $said->greaterThan($now) || $said->lessThan($now->copy()->subDays(Idempotent::KNOWN_DAYS)) ? $now : $said;
+        $tooOld = $said->lessThan($now->copy()->subDays(Idempotent::KNOWN_DAYS));
+
+        return $tooOld || $said->greaterThan($now) ? $now : $said;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Crown\Make;
 
 /**
- * What went otherwise than planned: lines that were weighed over or under, left out, tasks that were passed over or done
+ * What went otherwise than planned: lines weighed over or under, counted wrong or left out, tasks passed over, or done
  * while it was still too warm. Method page: docs/methods/making.md.
  */
 final class Deviations

@@ -36,7 +36,8 @@ final class AccountsTest extends StudioTestCase
         'help' => [
             'ping', 'today', 'methods.index', 'methods.show', 'steeps.index', 'steeps.show', 'steeps.shake',
             'batches.index', 'batches.show', 'batches.weigh', 'batches.tick', 'routines.index', 'routines.show',
-            'routines.tick', 'batches.label', 'lots.label', 'photos.show', 'counter.pour', 'counter.time', 'counter.stop',
+            'routines.tick', 'batches.label', 'lots.label', 'photos.show', 'counter.pour', 'counter.time',
+            'counter.stop',
             'counter.read', 'counter.unread',
         ],
         'make' => [
@@ -51,7 +52,8 @@ final class AccountsTest extends StudioTestCase
             'heads.mark', 'heads.unmark', 'heads.guide', 'heads.suggest', 'heads.export', 'heads.advice',
             'heads.formula', 'steeps.plan', 'steeps.store', 'steeps.strain', 'steeps.spoil', 'steeps.destroy',
             'steeps.restore', 'steeps.record', 'steeps.unrecord', 'steeps.photo', 'steeps.unphoto', 'lots.index',
-            'lots.withdraw', 'batches.store', 'batches.rehearse', 'batches.rehearsed', 'procedure', 'batches.finish', 'batches.destroy', 'batches.restore', 'batches.find',
+            'lots.withdraw', 'batches.store', 'batches.rehearse', 'batches.rehearsed', 'procedure', 'batches.finish',
+            'batches.destroy', 'batches.restore', 'batches.find',
             'batches.unfind', 'routines.store', 'routines.link', 'batches.link', 'shelf.index', 'shelf.read',
             'shelf.store', 'shelf.show', 'shelf.update', 'shelf.move', 'shelf.withdraw',
             'batches.cost', 'shelf.shopping', 'shelf.use-up',

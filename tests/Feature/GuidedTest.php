@@ -65,7 +65,8 @@ final class GuidedTest extends StudioTestCase
         $batch = $this->got('Batch', 'POST', $path, ['task' => 'whip', 'minutes' => 0.5, 'label' => 'The mixer']);
 
         self::assertSame(['The mixer', 'Freeze for 30 minutes.'], array_column($batch['timers'], 'label'));
-        $of = static fn (array $t): float => Carbon::parse($t['started_at'])->diffInSeconds(Carbon::parse($t['ends_at']));
+        $of = static fn (array $t): float => Carbon::parse($t['started_at'])
+            ->diffInSeconds(Carbon::parse($t['ends_at']));
         self::assertSame([30.0, 1800.0], array_map($of, $batch['timers']));
         // An hour later it still rings: nobody has heard it.
         Carbon::setTestNow(Carbon::now()->addHour());
