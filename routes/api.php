@@ -49,6 +49,7 @@ Route::pattern('head', '[0-9]{1,18}');
 Route::pattern('steep', '[0-9]{1,18}');
 Route::pattern('batch', '[0-9]{1,18}');
 Route::pattern('routine', '[0-9]{1,18}');
+Route::pattern('movement', '[0-9]{1,18}');
 Route::pattern('timer', '[0-9]{1,18}');
 Route::pattern('reading', '[0-9]{1,18}');
 Route::pattern('day', '[0-9]{1,18}');
@@ -255,6 +256,7 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
         Route::put('lots/{lot}', 'update')->name('shelf.update');
         Route::get('lots/{lot}/use-up', 'useUp')->name('shelf.use-up');
         Route::post('lots/{lot}/movements', 'move')->name('shelf.move');
+        Route::put('lots/{lot}/movements/{movement}', 'end')->name('shelf.end');
         Route::put('lots/{lot}/withdrawn', 'withdraw')->name('shelf.withdraw');
     });
     Route::controller(OrderController::class)->prefix('orders')->group(function (): void {

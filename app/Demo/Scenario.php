@@ -48,6 +48,7 @@ final class Scenario
         $this->cupboard();
         $steeps = $this->earlySteeps();
         $formulas = $this->formulas($steeps, $heads);
+        $this->before($formulas);
         $batches = $this->batches($formulas);
         $this->found($batches);
         $this->routines($heads, $batches);
@@ -56,7 +57,117 @@ final class Scenario
         $this->weighed();
         $this->daysAgo(0);
         $this->amara->post('batches', ['formula_id' => $formulas['seal']]);
+        $this->counter($formulas);
         $this->orders($formulas);
+    }
+
+    /**
+     * The year before they wrote anything down: what they still knew of it, with the day on which it was made. All of
+     * these jars are gone.
+     *
+     * @param  array<string, int>  $formulas
+     */
+    private function before(array $formulas): void
+    {
+        $plan = [
+            ['scalp', 351, 4, 30, 25.0],
+            ['cloud', 322, 4, 120, 70.0],
+            ['edge', 287, 6, 15, 14.0],
+            ['scalp', 246, 4, 30, 24.0],
+            ['bar', 213, 3, 75, 57.0],
+            ['cloud', 171, 5, 120, 66.0],
+            ['child', 139, 3, 60, 51.0],
+            ['scalp', 112, 4, 30, 25.0],
+        ];
+        foreach ($plan as [$key, $ago, $jars, $ml, $net]) {
+            $batch = $this->filled($this->noor, $formulas[$key], $jars, $ml, $net, [
+                'made_on' => $this->date($ago),
+                'note' => 'From the notebook.',
+            ]);
+            $this->noor->post(sprintf('pantry/lots/%d/movements', $batch['shelf_lot'] ?? 0), [
+                'kind' => 'given',
+                'jars' => $jars,
+                'to' => 'Friends and neighbours',
+            ]);
+        }
+    }
+
+    /**
+     * Weighed as it was asked for, and closed.
+     *
+     * @param  array<string, mixed>  $more
+     * @return Answer
+     */
+    private function filled(Maker $by, int $formula, int $jars, int $ml, float $net, array $more): array
+    {
+        $batch = $by->post('batches', ['formula_id' => $formula]);
+        foreach ($batch['weighings'] as $w) {
+            $batch = $this->put($by, $batch, $w, 1.0);
+        }
+
+        return $by->post('batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => $jars,
+            'jar_ml' => $ml,
+            'net_grams' => $net,
+            'note' => '',
+            ...$more,
+        ]);
+    }
+
+    /**
+     * One line on the scale, so many times what was asked for.
+     *
+     * @param  Answer  $batch
+     * @param  array{line: string, target_grams: float}  $w
+     * @return Answer
+     */
+    private function put(Maker $by, array $batch, array $w, float $stray): array
+    {
+        return $by->put('batches/'.$batch['id'].'/weighings', [
+            'revision' => $batch['revision'],
+            'line' => $w['line'],
+            'gathered' => true,
+            'grams' => round($w['target_grams'] * $stray, $w['target_grams'] < 10 ? 2 : 0),
+        ]);
+    }
+
+    /**
+     * What stands at the counter today: a butter that is chilling, and an oil that was finished in the morning.
+     *
+     * @param  array<string, int>  $formulas
+     */
+    private function counter(array $formulas): void
+    {
+        $this->filled($this->noor, $formulas['scalp'], 4, 30, 25.0, [
+            'remainder_grams' => 4,
+            'sample_kept' => true,
+            'inspected' => ['whole', 'clean', 'sealed', 'labelled'],
+        ]);
+        $batch = $this->amara->post('batches', ['formula_id' => $formulas['cloud']]);
+        foreach ($batch['weighings'] as $n => $w) {
+            if ($n < count($batch['weighings']) - 1) {
+                $batch = $this->put($this->amara, $batch, $w, $n === 0 ? 1.004 : 1.0);
+            }
+        }
+        foreach ($batch['tasks'] as $task) {
+            if ($task['kind'] === 'chill') {
+                break;
+            }
+            $batch = $this->amara->put('batches/'.$batch['id'].'/tasks', [
+                'revision' => $batch['revision'],
+                'task' => $task['id'],
+                'done' => true,
+            ]);
+        }
+        foreach ([[34, 40.0], [24, 37.5], [14, 35.0], [4, 33.5]] as [$ago, $celsius]) {
+            $this->amara->post('batches/'.$batch['id'].'/readings', [
+                'task' => 'chill',
+                'celsius' => $celsius,
+                'where' => 'fridge',
+                'at' => Carbon::now()->subMinutes($ago)->toIso8601ZuluString('millisecond'),
+            ]);
+        }
     }
 
     /**
@@ -596,12 +707,7 @@ final class Scenario
             $this->daysAgo($ago);
             $batch = $this->noor->post('batches', ['formula_id' => $formulas[$key]]);
             foreach ($batch['weighings'] as $i => $w) {
-                $batch = $this->noor->put('batches/'.$batch['id'].'/weighings', [
-                    'revision' => $batch['revision'],
-                    'line' => $w['line'],
-                    'gathered' => true,
-                    'grams' => round($w['target_grams'] * ($i === 0 ? $stray : 1.0), $w['target_grams'] < 10 ? 2 : 0),
-                ]);
+                $batch = $this->put($this->noor, $batch, $w, $i === 0 ? $stray : 1.0);
             }
             $done = $this->noor->post('batches/'.$batch['id'].'/finish', [
                 'revision' => $batch['revision'],

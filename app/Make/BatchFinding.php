@@ -10,6 +10,7 @@ use Crown\Json\Node;
 use Crown\Learning\Observation;
 use Crown\Learning\Predicted;
 use Crown\Learning\TextureFound;
+use Crown\Make\Sign;
 use Crown\Measure\Months;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property float|null $whipped_minutes
  * @property string $state good, off, or ""
  * @property string $note
+ * @property list<string>|null $signs each a Sign
  * @property string $family
  * @property float $predicted_months
  * @property Batch $batch
@@ -43,12 +45,19 @@ final class BatchFinding extends Model
         'overrun_percent' => 'float',
         'whipped_minutes' => 'float',
         'predicted_months' => 'float',
+        'signs' => 'array',
     ];
 
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo
     {
         return $this->belongsTo(Batch::class);
+    }
+
+    /** @return list<Sign> */
+    public function signs(): array
+    {
+        return array_values(array_filter(array_map(Sign::tryFrom(...), $this->signs ?? [])));
     }
 
     /** Whether it is more than a note. */

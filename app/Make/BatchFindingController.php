@@ -36,7 +36,7 @@ final class BatchFindingController
         $inspection->check(
             Day::today()->toDateTimeImmutable(),
             $request->number('overrun_percent') !== null,
-            $request->filled('state'),
+            $request->filled('state') || $request->isBad(),
         );
         $predicted = $this->predicted($row);
         $finding = (new BatchFinding())
@@ -47,11 +47,13 @@ final class BatchFindingController
                 'predicted_months' => $predicted->lifeMonths,
             ])
             ->setRelation('batch', $row);
-        if ($finding->note === '' || $finding->teaches()) {
+        $says = $finding->note !== '' || $finding->signs() !== [];
+        if (! $says || $finding->teaches()) {
             // Refuses what says nothing, and what cannot be.
             $finding->observation();
         }
         $finding->save();
+        BadJars::say($finding);
 
         return new JsonResponse((new BatchResource($row, $this->plan))->toArray(), 201);
     }
@@ -61,6 +63,7 @@ final class BatchFindingController
     {
         $row = BatchFinding::query()->with('batch')->findOrFail($finding);
         $row->delete();
+        BadJars::takeBack($row);
 
         return new JsonResponse((new BatchResource($row->batch, $this->plan))->toArray());
     }

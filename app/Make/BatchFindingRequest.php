@@ -8,6 +8,7 @@ use App\Studio\Day;
 use App\Support\ReadsNumbers;
 use Crown\Learning\Observation;
 use Crown\Learning\TextureFound;
+use Crown\Make\Sign;
 use DateTimeImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -26,6 +27,8 @@ final class BatchFindingRequest extends FormRequest
             'overrun_percent' => 'nullable|numeric|min:0|max:'.Observation::MOST_OVERRUN,
             'whipped_minutes' => 'nullable|required_with:overrun_percent|numeric|gt:0|max:120',
             'state' => 'present|nullable|in:,good,off',
+            'signs' => 'sometimes|array|max:10',
+            'signs.*' => ['distinct', Rule::enum(Sign::class)],
             'note' => 'present|nullable|string|max:500',
         ];
     }
@@ -44,6 +47,14 @@ final class BatchFindingRequest extends FormRequest
         return new DateTimeImmutable($this->string('on')->value());
     }
 
+    /** What smells bad or moulds has gone off, whatever else is said. */
+    public function isBad(): bool
+    {
+        $signs = $this->enums('signs', Sign::class);
+
+        return array_filter($signs, static fn (Sign $s): bool => $s->isBad()) !== [];
+    }
+
     /** @return array<string, mixed> its own columns */
     public function columns(): array
     {
@@ -54,7 +65,8 @@ final class BatchFindingRequest extends FormRequest
             'texture' => $this->string('texture')->value(),
             'overrun_percent' => $overrun,
             'whipped_minutes' => $overrun === null ? null : $this->number('whipped_minutes'),
-            'state' => $this->string('state')->value(),
+            'state' => $this->isBad() ? 'off' : $this->string('state')->value(),
+            'signs' => array_values((array) $this->input('signs', [])),
             'note' => $this->string('note')->value(),
         ];
     }

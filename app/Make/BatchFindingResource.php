@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Make;
 
 use Crown\Learning\TextureFound;
+use Crown\Make\Sign;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -30,6 +31,7 @@ final class BatchFindingResource extends JsonResource
             'whipped_minutes' => $f->whipped_minutes,
             'state' => $f->state,
             'months' => round($f->months(), 1),
+            'signs' => array_map(static fn (Sign $s): string => $s->value, $f->signs()),
             'note' => $f->note,
         ];
     }

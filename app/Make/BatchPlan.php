@@ -22,6 +22,8 @@ use WeakMap;
 /** What a batch was planned to be: its formula never changes, so it is assessed once. */
 final class BatchPlan
 {
+    private const MOST_SHARING = 50;
+
     /** @var WeakMap<Batch, Assessment> */
     private readonly WeakMap $planned;
 
@@ -55,7 +57,16 @@ final class BatchPlan
         return [
             ...array_values(array_map(static fn (Finding $f): string => $f->message(), $found)),
             ...$this->bottles($behind),
+            ...self::jars($batch),
         ];
+    }
+
+    /** @return list<string> what was found on its own jars */
+    private static function jars(Batch $batch): array
+    {
+        $jars = Lot::query()->where('batch_id', $batch->id)->where('withdrawn', '!=', '')->get();
+
+        return array_values($jars->map(static fn (Lot $lot): string => $lot->withdrawnWords())->all());
     }
 
     /**
@@ -74,6 +85,18 @@ final class BatchPlan
                     : $lot->name,
                 $behind[$lot->id],
             ))
+            ->all());
+    }
+
+    /** @return list<array{id: int, title: string, lot_code: string}> others into which something of its bottles went */
+    public function sharing(Batch $batch): array
+    {
+        return array_values(Batch::query()
+            ->whereIn('id', $this->ancestry->sharing($batch->id))
+            ->orderByDesc('id')
+            ->limit(self::MOST_SHARING)
+            ->get(['id', 'title', 'lot_code'])
+            ->map(static fn (Batch $b): array => ['id' => $b->id, 'title' => $b->title, 'lot_code' => $b->lot_code])
             ->all());
     }
 

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Make;
 
+use App\Pantry\Lot;
 use Crown\Assessment\Whipping;
 use Crown\Formula\FormulaDocument;
 use Crown\Formula\ProductKind;
 use Crown\Make\BatchYield;
+use Crown\Make\Check;
 use Crown\Make\Put;
 use Crown\Make\Weighing;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Carbon;
@@ -28,6 +31,13 @@ final class BatchResource extends JsonResource
         $batch = $this->batch->loadMissing(['weighIns', 'steps']);
         $sheet = $this->plan->sheet($batch);
         $tasks = new BatchTasks($batch, $this->plan);
+        $withdrawn = $this->plan->withdrawn($batch);
+        $found = BatchFinding::query()
+            ->with('batch:id,made_on')
+            ->where('batch_id', $batch->id)
+            ->orderBy('on_date')
+            ->orderBy('id')
+            ->get();
 
         return [
             'id' => $batch->id,
@@ -53,7 +63,8 @@ final class BatchResource extends JsonResource
             'deviations' => $tasks->deviations(),
             'rehearsal' => $batch->rehearsal,
             'timers' => $this->timers(),
-            'now' => Carbon::now()->toIso8601ZuluString('millisecond'),
+            // The clocks of a record stand still.
+            'now' => ($batch->state === 'open' ? Carbon::now() : $batch->made_on)->toIso8601ZuluString('millisecond'),
             'factor' => round($batch->factor, 4),
             'stops_now' => $batch->state === 'open' ? $this->plan->stopsNow($batch) : [],
             'yield' => $batch->state === 'open' ? null : $this->yield(),
@@ -64,14 +75,14 @@ final class BatchResource extends JsonResource
             'actual' => $batch->actualAsKept(),
             'label' => $batch->label,
             'air_percent' => $this->air(),
-            'withdrawn' => $this->plan->withdrawn($batch),
-            'findings' => BatchFinding::query()
-                ->with('batch:id,made_on')
-                ->where('batch_id', $batch->id)
-                ->orderBy('on_date')
-                ->orderBy('id')
-                ->get()
-                ->map(static fn (BatchFinding $f): array => (new BatchFindingResource($f))->toArray())
+            'withdrawn' => $withdrawn,
+            'shares_with' => $withdrawn === [] ? [] : $this->plan->sharing($batch),
+            'shelf_lot' => $batch->state === 'open'
+                ? null
+                : Lot::query()->where('batch_id', $batch->id)->orderBy('id')->first(['id'])?->id,
+            'beside' => $batch->state === 'open' ? [] : Siblings::of($batch),
+            'checks' => $batch->state === 'open' ? [] : $this->checks($found),
+            'findings' => $found->map(static fn (BatchFinding $f): array => (new BatchFindingResource($f))->toArray())
                 ->all(),
         ];
     }
@@ -93,6 +104,19 @@ final class BatchResource extends JsonResource
                 'by' => $t->by_name,
             ])
             ->all());
+    }
+
+    /**
+     * @param  Collection<int, BatchFinding>  $found
+     * @return list<Check>
+     */
+    private function checks(Collection $found): array
+    {
+        return Check::of(
+            $this->batch->made_on->toDateTimeImmutable(),
+            array_values($found->map(static fn (BatchFinding $f) => $f->on_date->toDateTimeImmutable())->all()),
+            $this->batch->best_before?->toDateTimeImmutable(),
+        );
     }
 
     private function yield(): BatchYield

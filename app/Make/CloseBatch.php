@@ -18,6 +18,7 @@ use Crown\Pantry\LotSource;
 use Crown\Pantry\MovementKind;
 use Crown\Pantry\Take;
 use Crown\Papers\Label;
+use Illuminate\Support\Carbon;
 
 /** Closes a batch: what was weighed is judged anew, its label worked out, its jars stand on the shelf. */
 final class CloseBatch
@@ -40,7 +41,9 @@ final class CloseBatch
     public function __invoke(Batch $batch, FinishRequest $asked, Closure $present): void
     {
         $net = $asked->net($this->studio->get()->ownKit());
-        $batch->made_on = $asked->madeOn($batch->made_on);
+        $begun = $batch->made_on;
+        $batch->made_on = $asked->madeOn($begun);
+        $stood = $batch->made_on < $begun ? $batch->made_on : null;
         $actual = BatchClosing::actual(
             $batch->composed(),
             $this->plan->sheet($batch)->weighings(),
@@ -60,7 +63,7 @@ final class CloseBatch
             $this->studio->get()->maker,
             $this->studio->get()->region(),
         );
-        $first = $this->taken($batch);
+        $first = $this->taken($batch, $stood);
         $words = LabelWords::of($label, $batch->made_on, $first, $this->name($first));
         $batch->revise(
             $asked->integer('revision'),
@@ -84,8 +87,12 @@ final class CloseBatch
         return $lot === null ? '' : LotWords::name($lot, $this->catalogue->get());
     }
 
-    /** What went in is not in its bottles any more. Answers the bottle of them that is to be used first. */
-    private function taken(Batch $batch): ?Lot
+    /**
+     * What went in is not in its bottles any more. Answers the bottle of them that is to be used first.
+     *
+     * @param  Carbon|null  $stood the day it was made, where that was before it was begun here
+     */
+    private function taken(Batch $batch, ?Carbon $stood): ?Lot
     {
         $lots = [];
         $of = ['by_name' => $batch->by_name, 'batch_id' => $batch->id];
@@ -98,6 +105,7 @@ final class CloseBatch
                     MovementKind::Batch,
                     $batch->made_on,
                     $of,
+                    $stood,
                 );
                 array_push($lots, ...array_map(static fn (Take $t): int => $t->lot, $taking->takes));
             }

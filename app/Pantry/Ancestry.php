@@ -70,6 +70,19 @@ final class Ancestry
     }
 
     /**
+     * Other batches into which something of the same bottles went.
+     *
+     * @return list<int>
+     */
+    public function sharing(int $batch): array
+    {
+        $bottles = $this->lotsInto('batch', [$batch]);
+        $rows = $this->rows('select distinct batch_id from stock_movements where lot_id in (%s)', $bottles);
+
+        return array_values(array_diff(self::ids($rows, 'batch_id'), [$batch]));
+    }
+
+    /**
      * Why nothing that these lots are in may be used: what was withdrawn of them.
      *
      * @param  list<int>  $lots

@@ -105,6 +105,12 @@ class Lot extends Model
         return is_numeric($of) && (float) $of > 0.0 ? (float) $of : null;
     }
 
+    /** The day from which it stands here. */
+    public function came(): Carbon
+    {
+        return ($this->bought_on ?? $this->made_on ?? $this->created_at ?? Carbon::now())->copy()->startOfDay();
+    }
+
     /** Money for a gram, as it came; null where nobody said. */
     public function costPerGram(): ?float
     {

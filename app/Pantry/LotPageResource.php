@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Json\Node;
 use Crown\Pantry\MovementKind;
+use Crown\Pantry\OpenedLife;
 use Crown\Pantry\Trace;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
 
 /** One lot with its life, what moved, and what came of it: $defs/LotPage. */
 final class LotPageResource extends JsonResource
@@ -42,7 +45,7 @@ final class LotPageResource extends JsonResource
                 ->orderByDesc('id')
                 ->limit(self::MOVEMENTS)
                 ->get()
-                ->map(static fn (StockMovement $m): array => [
+                ->map(fn (StockMovement $m): array => [
                     'id' => $m->id,
                     'kind' => $m->kind,
                     'words' => MovementKind::from($m->kind)->words(),
@@ -53,11 +56,27 @@ final class LotPageResource extends JsonResource
                     'jars' => $m->jars,
                     'price' => $m->price,
                     'note' => $m->note,
+                    'use_by' => $m->kind === MovementKind::Opened->value ? $this->openedUntil($m) : null,
+                    'ended_on' => $m->ended_on?->toDateString(),
                     'batch_id' => $m->batch_id,
                     'steep_id' => $m->steep_id,
                 ])
                 ->all(),
             'trace' => $this->trace,
         ];
+    }
+
+    /** Until when an opened jar is to be used: what stands on its label, and never longer than the jar itself. */
+    private function openedUntil(StockMovement $opened): ?string
+    {
+        $label = DB::table('batches')->where('id', $this->lot->batch_id)->value('label');
+        $node = Node::of(is_string($label) ? (array) json_decode($label, true) : []);
+        $keeps = OpenedLife::days($node->text('opened'));
+        if ($keeps === null) {
+            return $this->lot->useBy();
+        }
+        $until = $opened->on_date->copy()->addDays($keeps)->toDateString();
+
+        return min($until, $this->lot->useBy() ?? $until);
     }
 }

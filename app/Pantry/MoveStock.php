@@ -62,10 +62,19 @@ final class MoveStock
      * Takes what a scale has shown from the lots of an ingredient, first to expire first.
      *
      * @param  array<string, mixed>  $of by whom and for what: batch_id or steep_id
+     * @param  Carbon|null  $stood only from what stood there on that day: what was made before, came of nothing newer
      */
-    public function take(string $ingredient, float $grams, MovementKind $why, Carbon $on, array $of): Taking
-    {
-        $lots = self::usable($ingredient)->keyBy('id');
+    public function take(
+        string $ingredient,
+        float $grams,
+        MovementKind $why,
+        Carbon $on,
+        array $of,
+        ?Carbon $stood = null,
+    ): Taking {
+        $lots = self::usable($ingredient)
+            ->filter(static fn (Lot $l): bool => $stood === null || $l->came() <= $stood)
+            ->keyBy('id');
         $held = $lots->map(static fn (Lot $l): Held => new Held($l->id, $l->left_grams, $l->useBy()))->values()->all();
         $taking = Taking::of(array_values($held), $grams);
         foreach ($taking->takes as $take) {

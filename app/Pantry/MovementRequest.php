@@ -35,7 +35,7 @@ final class MovementRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'kind.in' => 'Weighed, given away, sold, went bad or spilt.',
+            'kind.in' => 'Weighed, opened, given away, sold, went bad or spilt.',
             'grams.required_without_all' => 'How much, in grams: or the bottle weighed full, or how many jars.',
         ];
     }

@@ -28,6 +28,9 @@ final class RecordMovement
             if ($grams <= 0.0) {
                 throw Refused::because('grams', 'More than 0 g.');
             }
+            if ($kind === MovementKind::Opened && $lot->batch_id === null) {
+                throw Refused::because('kind', 'Of a bottle say the day on which it was opened.');
+            }
             $on = $asked->filled('on') ? Carbon::parse($asked->string('on')->value()) : Day::today();
             $this->move->out($lot, $kind, $grams, $on, [
                 'by_name' => $by,

@@ -13,6 +13,7 @@ use App\Support\Pages;
 use App\Support\Speaks;
 use Crown\Catalogue\Catalogue;
 use Crown\Pantry\LotReader;
+use Crown\Pantry\MovementKind;
 use Illuminate\Http\JsonResponse;
 
 /** The shelf over HTTP: every bottle and jar that stands there, what is to be used first before the rest. */
@@ -105,6 +106,19 @@ final class ShelfController
         $record($row, $request, User::nameIn($request));
 
         return $this->page($row, 201);
+    }
+
+    #[Speaks('LotPage', 'JarEnd', does: 'Say that an opened jar is empty, or take that back')]
+    public function end(int $lot, int $movement, JarEndRequest $request): JsonResponse
+    {
+        $row = Lot::query()->findOrFail($lot);
+        StockMovement::query()
+            ->where('lot_id', $row->id)
+            ->where('kind', MovementKind::Opened->value)
+            ->findOrFail($movement)
+            ->update(['ended_on' => $request->on()]);
+
+        return $this->page($row);
     }
 
     #[Speaks('LotPage', 'WithdrawAsk', does: 'Say that it must not be used any more, and why, or take that back')]

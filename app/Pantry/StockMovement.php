@@ -23,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property string $to_name who has it now
  * @property int $jars how many, where they were counted
  * @property float|null $price for all of it
+ * @property Carbon|null $ended_on when an opened jar was empty
  */
 final class StockMovement extends Model
 {
@@ -32,5 +33,11 @@ final class StockMovement extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $casts = ['grams' => 'float', 'on_date' => 'date', 'price' => 'float', 'jars' => 'integer'];
+    protected $casts = [
+        'grams' => 'float',
+        'on_date' => 'date',
+        'price' => 'float',
+        'jars' => 'integer',
+        'ended_on' => 'date',
+    ];
 }

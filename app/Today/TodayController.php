@@ -6,6 +6,8 @@ namespace App\Today;
 
 use App\Catalogue\StudioCatalogue;
 use App\Make\Batch;
+use App\Make\BatchTimer;
+use App\Make\DueChecks;
 use App\Make\Orders;
 use App\Pantry\Lot;
 use App\Pantry\LotWords;
@@ -40,7 +42,7 @@ final class TodayController
     private const USED_FIRST = 3;
 
     #[Speaks('Today', does: 'What needs hands now')]
-    public function __invoke(StudioCatalogue $catalogue, Orders $orders): JsonResponse
+    public function __invoke(StudioCatalogue $catalogue, Orders $orders, DueChecks $checks): JsonResponse
     {
         $today = Day::today();
         [$steepItems, $steepShelf] = $this->steeps($catalogue, $today);
@@ -51,6 +53,7 @@ final class TodayController
             ...$routineItems,
             ...self::useFirst($catalogue, $today),
             ...self::orders($orders, $today),
+            ...self::toLookAt($checks, $today),
         ];
         usort($items, static fn (array $a, array $b): int => [$a['date'], $a['words']] <=> [$b['date'], $b['words']]);
 
@@ -184,9 +187,24 @@ final class TodayController
         return $items;
     }
 
+    /** @return list<array<string, mixed>> finished jars that have stood long enough to be looked at */
+    private static function toLookAt(DueChecks $checks, Carbon $today): array
+    {
+        return array_map(static fn (array $due): array => self::item(
+            'look',
+            $due[0]->id,
+            $due[1]->due->format('Y-m-d'),
+            false,
+            sprintf('Look at %s (lot %s): it has stood for %s.', $due[0]->title, $due[0]->lot_code, $due[1]->name),
+            '/make/'.$due[0]->id,
+        ), $checks->on($today));
+    }
+
     /** @return list<array<string, mixed>> */
     private function batches(): array
     {
+        $clocks = BatchTimer::query()->whereNull('stopped_at')->orderByDesc('ends_at')->get()->keyBy('batch_id');
+
         return array_values(
             Batch::query()
                 ->where('state', 'open')
@@ -199,12 +217,26 @@ final class TodayController
                         $b->id,
                         $b->made_on->toDateString(),
                         false,
-                        sprintf('Finish making %s (lot %s).', $b->title, $b->lot_code),
+                        trim(sprintf(
+                            'Finish making %s (lot %s). %s',
+                            $b->title,
+                            $b->lot_code,
+                            self::clock($clocks->get($b->id)),
+                        )),
                         '/make/'.$b->id,
                     ),
                 )
                 ->all(),
         );
+    }
+
+    private static function clock(?BatchTimer $clock): string
+    {
+        return match (true) {
+            $clock === null => '',
+            $clock->ends_at->isPast() => sprintf('Its clock has run out: %s', $clock->label),
+            default => sprintf('A clock runs: %s', $clock->label),
+        };
     }
 
     /** @return array{list<array<string, mixed>>, list<array<string, mixed>>} */

@@ -18,6 +18,8 @@ enum MovementKind: string
     case Batch = 'batch';
     case Given = 'given';
     case Sold = 'sold';
+    /** A jar was taken from the shelf to be used here. */
+    case Opened = 'opened';
     /** It went bad. */
     case Spoiled = 'spoiled';
     /** It was spilt, or stayed in a spoon. */
@@ -36,6 +38,7 @@ enum MovementKind: string
         'batch' => 'into a batch',
         'given' => 'given away',
         'sold' => 'sold',
+        'opened' => 'opened for use',
         'spoiled' => 'went bad',
         'wasted' => 'spilt or left over',
         'unknown' => 'nobody knows how much there is',
@@ -46,7 +49,7 @@ enum MovementKind: string
     public function isSaid(): bool
     {
         return match ($this) {
-            self::Counted, self::Given, self::Sold, self::Spoiled, self::Wasted => true,
+            self::Counted, self::Given, self::Sold, self::Opened, self::Spoiled, self::Wasted => true,
             default => false,
         };
     }

@@ -55,7 +55,7 @@ final class AccountsTest extends StudioTestCase
             'lots.withdraw', 'batches.store', 'batches.rehearse', 'batches.rehearsed', 'procedure', 'batches.finish',
             'batches.destroy', 'batches.restore', 'batches.find',
             'batches.unfind', 'routines.store', 'routines.link', 'batches.link', 'shelf.index', 'shelf.read',
-            'shelf.store', 'shelf.show', 'shelf.update', 'shelf.move', 'shelf.withdraw',
+            'shelf.store', 'shelf.show', 'shelf.update', 'shelf.move', 'shelf.end', 'shelf.withdraw',
             'batches.cost', 'shelf.shopping', 'shelf.use-up',
             'orders.index', 'orders.store', 'orders.update', 'links.index', 'links.end',
             'routines.destroy', 'routines.restore', 'formulas.sheet',

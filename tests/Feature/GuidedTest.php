@@ -273,4 +273,103 @@ final class GuidedTest extends StudioTestCase
         self::assertSame([], $plain['steps']);
         self::assertSame([''], array_values(array_unique(array_column($plain['tasks'], 'hers'))));
     }
+
+    /** @return array<string, mixed> a batch of two jars of 80 g that was made so many days ago */
+    private function finished(int $daysAgo = 0): array
+    {
+        $batch = $this->weighed($this->begun());
+
+        return $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 2,
+            'jar_ml' => 120,
+            'net_grams' => 80,
+            'note' => '',
+            'although' => 'For myself.',
+            'made_on' => today()->subDays($daysAgo)->toDateString(),
+        ]);
+    }
+
+    public function test_a_jar_is_opened_for_use_keeps_as_its_label_says_and_is_empty_at_last(): void
+    {
+        $batch = $this->finished();
+        $path = 'pantry/lots/'.$batch['shelf_lot'].'/movements';
+        $page = $this->got('LotPage', 'POST', $path, ['kind' => 'opened', 'jars' => 1]);
+        self::assertEqualsWithDelta(80.0, $page['left_grams'], 1e-6);
+        $jar = $page['movements'][0];
+        self::assertSame('opened for use', $jar['words']);
+        self::assertNotNull($jar['use_by']);
+        self::assertLessThanOrEqual($batch['label']['best_before'], $jar['use_by']);
+        $page = $this->got('LotPage', 'PUT', $path.'/'.$jar['id'], ['ended_on' => today()->toDateString()]);
+        self::assertSame(today()->toDateString(), $page['movements'][0]['ended_on']);
+        $page = $this->got('LotPage', 'PUT', $path.'/'.$jar['id'], ['ended_on' => null]);
+        self::assertNull($page['movements'][0]['ended_on']);
+        $made = $page['movements'][1];
+        $this->ask('PUT', $path.'/'.$made['id'], ['ended_on' => null])->assertStatus(404);
+    }
+
+    public function test_mould_in_one_jar_is_the_end_of_all_of_them_until_it_is_taken_back(): void
+    {
+        $batch = $this->finished(10);
+        self::assertSame([false, false], array_column(array_slice($batch['checks'], 0, 2), 'done'));
+        $due = array_column($this->got('Today', 'GET', 'today')['items'], 'words');
+        self::assertContains('Look at Shea whip (lot '.$batch['lot_code'].'): it has stood for 1 week.', $due);
+        $batch = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', [
+            'on' => today()->toDateString(),
+            'texture' => '',
+            'state' => '',
+            'signs' => ['colour'],
+            'note' => '',
+        ]);
+        self::assertSame([], $batch['withdrawn'], 'a changed colour alone is no reason');
+        self::assertTrue($batch['checks'][0]['done']);
+        $batch = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/findings', [
+            'on' => today()->toDateString(),
+            'texture' => '',
+            'state' => '',
+            'signs' => ['mould'],
+            'note' => '',
+        ]);
+        self::assertStringStartsWith('Something grows in it', $batch['withdrawn'][0]);
+        self::assertSame('off', $batch['findings'][1]['state']);
+        self::assertNotSame('', $this->got('LotPage', 'GET', 'pantry/lots/'.$batch['shelf_lot'])['withdrawn']);
+        $back = $this->got('Batch', 'DELETE', 'batch-findings/'.$batch['findings'][1]['id']);
+        self::assertSame([], $back['withdrawn']);
+    }
+
+    public function test_what_was_made_before_came_of_no_newer_bottle(): void
+    {
+        $this->got('ShelfList', 'POST', 'pantry/lots', ['lots' => [
+            ['ingredient' => 'shea-butter', 'grams' => 500, 'bought_on' => today()->subDays(3)->toDateString()],
+        ]]);
+        $left = fn (): float => array_sum(array_map(
+            static fn (array $l): float => $l['ingredient'] === 'shea-butter' ? (float) $l['left_grams'] : 0.0,
+            $this->got('ShelfList', 'GET', 'pantry/shelf')['items'],
+        ));
+        $before = $left();
+        $this->finished(30);
+        self::assertEqualsWithDelta($before, $left(), 1e-6);
+        $this->finished();
+        self::assertEqualsWithDelta($before - 120.0, $left(), 1e-6);
+    }
+
+    public function test_batches_of_one_formula_stand_beside_each_other(): void
+    {
+        $first = $this->finished(20);
+        $begun = $this->got('Batch', 'POST', 'batches', [
+            'formula_id' => $first['formula_id'],
+            'although' => 'For myself.',
+        ]);
+        $batch = $this->weighed($begun);
+        $second = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 2,
+            'jar_ml' => 120,
+            'net_grams' => 85,
+            'note' => '',
+            'although' => 'For myself.',
+        ]);
+        self::assertSame([$first['id']], array_column($second['beside'], 'id'));
+        self::assertEqualsWithDelta(20.0, $second['beside'][0]['yield']['lost_grams'], 0.01);
+    }
 }

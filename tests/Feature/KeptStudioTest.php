@@ -163,7 +163,16 @@ final class KeptStudioTest extends TestCase
             ->getJson('/api/'.$question);
         self::assertSame(200, $response->getStatusCode(), $question.': '.$response->getContent());
 
-        return (array) json_decode((string) $response->getContent(), true);
+        $answer = (array) json_decode((string) $response->getContent(), true);
+        if ($question === 'today') {
+            // That a finished jar is to be looked at was not said then, and stands among the rest.
+            $answer['items'] = array_values(array_filter(
+                $answer['items'],
+                static fn (array $i): bool => $i['kind'] !== 'look',
+            ));
+        }
+
+        return $answer;
     }
 
     /**

@@ -75,6 +75,7 @@ final class ScopingTest extends StudioTestCase
             'person' => $this->amara->id,
             'invitation' => 1,
             'timer' => 1,
+            'movement' => 1,
             'reading' => 1,
             'item' => 1,
             'link' => 1,
@@ -133,6 +134,10 @@ final class ScopingTest extends StudioTestCase
             'api/heads/{head}/marks' => ['state' => 'calm'],
             'api/steeps/{steep}/events' => ['kind' => 'note'],
             'api/orders/{order}' => ['state' => 'off'],
+            'api/pantry/lots/{lot}/movements/{movement}' => ['ended_on' => null],
+            'api/batches/{batch}/pour' => ['line' => 'l1', 'grams' => 5],
+            'api/batches/{batch}/timers' => ['task' => 'melt', 'minutes' => 5, 'label' => ''],
+            'api/batches/{batch}/readings' => ['task' => 'melt', 'celsius' => 5, 'where' => 'air'],
             'api/pantry/lots/{lot}/movements' => ['kind' => 'counted', 'grams' => 5],
         ];
         $before = $this->fingerprint();
@@ -143,7 +148,11 @@ final class ScopingTest extends StudioTestCase
                 continue;
             }
             self::assertArrayHasKey($names[0], $ids, 'Teach this test about '.$route->uri());
-            $path = '/'.str_replace('{'.$names[0].'}', (string) $ids[$names[0]], $route->uri());
+            $path = '/'.preg_replace_callback(
+                '/\{(\w+)\}/',
+                static fn (array $m): string => (string) $ids[$m[1]],
+                $route->uri(),
+            );
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                 $body = [...$bodies[$method] ?? [], ...$said[$route->uri()] ?? []];
                 $this->ask($method, $path, $body, $this->stranger)->assertStatus(404);

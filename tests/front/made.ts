@@ -236,6 +236,10 @@ export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
         sample_kept: false,
         written_on: '2026-11-20',
         deviations: [],
+        checks: [],
+        shares_with: [],
+        beside: [],
+        shelf_lot: null,
         rehearsal: false,
         ...more,
     };

@@ -535,6 +535,7 @@ describe('what was found on a batch', () => {
         overrun_percent: null,
         whipped_minutes: null,
         state: '',
+        signs: [],
         months: 0.1,
         note: '',
         ...more,

@@ -1160,6 +1160,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/lots/{lot}/movements/{movement}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that an opened jar is empty, or take that back */
+        put: operations["shelf.end"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry/lots/{lot}/use-up": {
         parameters: {
             query?: never;
@@ -2674,7 +2691,7 @@ export interface components {
             diameter_cm: number;
             shaken_daily: boolean;
             /** @enum {string} */
-            state: "running" | "due" | "strained" | "spoiled";
+            state: "running" | "due" | "strained" | "opened" | "spoiled";
             reason: string;
             plan: components["schemas"]["SteepPlan"];
             day: number;
@@ -2683,7 +2700,7 @@ export interface components {
             oil_left_grams: number;
             next: {
                 /** @enum {string} */
-                kind: "shake" | "stop-shaking" | "settling" | "strain" | "ready" | "waiting" | "done" | "spoiled";
+                kind: "shake" | "stop-shaking" | "settling" | "strain" | "ready" | "waiting" | "done" | "opened" | "spoiled";
                 on: string;
                 overdue: boolean;
                 words: string;
@@ -2839,6 +2856,16 @@ export interface components {
             /** @description What went otherwise than planned. */
             deviations: string[];
             rehearsal: boolean;
+            checks: components["schemas"]["BatchCheck"][];
+            /** @description Other batches into which something of the same bottles went; told where this one must not be used. */
+            shares_with: {
+                id: number;
+                title: string;
+                lot_code: string;
+            }[];
+            beside: components["schemas"]["BatchBeside"][];
+            /** @description Its jars on the shelf. */
+            shelf_lot: number | null;
         };
         BatchRow: {
             id: number;
@@ -2903,7 +2930,7 @@ export interface components {
             overdue: boolean;
             words: string;
             /** @enum {string} */
-            kind: "shake" | "stop-shaking" | "strain" | "ready" | "batch" | "patch-test" | "patch-reading" | "application" | "use-first" | "order";
+            kind: "shake" | "stop-shaking" | "strain" | "ready" | "batch" | "patch-test" | "patch-reading" | "application" | "use-first" | "order" | "look";
             place: string;
             tick: {
                 /** @enum {string} */
@@ -3471,7 +3498,7 @@ export interface components {
             diameter_cm: number;
             shaken_daily: boolean;
             /** @enum {string} */
-            state: "running" | "due" | "strained" | "spoiled";
+            state: "running" | "due" | "strained" | "opened" | "spoiled";
             reason: string;
             plan: components["schemas"]["SteepPlan"];
             day: number;
@@ -3480,7 +3507,7 @@ export interface components {
             oil_left_grams: number;
             next: {
                 /** @enum {string} */
-                kind: "shake" | "stop-shaking" | "settling" | "strain" | "ready" | "waiting" | "done" | "spoiled";
+                kind: "shake" | "stop-shaking" | "settling" | "strain" | "ready" | "waiting" | "done" | "opened" | "spoiled";
                 on: string;
                 overdue: boolean;
                 words: string;
@@ -3828,6 +3855,7 @@ export interface components {
             state: "" | "good" | "off";
             months: number;
             note: string;
+            signs: ("bad-smell" | "colour" | "separated" | "mould")[];
         };
         BatchFindingDraft: {
             on: string;
@@ -3838,6 +3866,7 @@ export interface components {
             /** @enum {string} */
             state: "" | "good" | "off";
             note: string;
+            signs?: ("bad-smell" | "colour" | "separated" | "mould")[];
         };
         VariantDraft: {
             title: string;
@@ -4273,6 +4302,9 @@ export interface components {
             note: string;
             batch_id: number | null;
             steep_id: number | null;
+            /** @description Of an opened jar. */
+            use_by: string | null;
+            ended_on: string | null;
         };
         /** @description What came of what, in columns. */
         Trace: {
@@ -4392,7 +4424,7 @@ export interface components {
         };
         MovementDraft: {
             /** @enum {unknown} */
-            kind: "counted" | "given" | "sold" | "spoiled" | "wasted";
+            kind: "counted" | "given" | "sold" | "opened" | "spoiled" | "wasted";
             grams?: number | null;
             full_grams?: number | null;
             jars?: number | null;
@@ -4629,6 +4661,23 @@ export interface components {
         Procedure: {
             steps: components["schemas"]["Step"][];
             tasks: components["schemas"]["ProcedureTask"][];
+        };
+        BatchCheck: {
+            name: string;
+            due_on: string;
+            done: boolean;
+        };
+        BatchBeside: {
+            id: number;
+            lot_code: string;
+            made_on: string;
+            jars: number;
+            net_grams: number;
+            yield: components["schemas"]["BatchYield"];
+            texture: string;
+        };
+        JarEnd: {
+            ended_on: string | null;
         };
     };
     responses: never;
@@ -8833,6 +8882,60 @@ export interface operations {
         responses: {
             /** @description Done */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: number;
+                movement: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JarEnd"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -45,6 +45,13 @@ export const useMoveLot = () =>
         keep,
     );
 
+export const useEndJar = () =>
+    useWrite(
+        ({ lot, movement, on }: { lot: number; movement: number; on: string | null }) =>
+            got(api.PUT('/api/pantry/lots/{lot}/movements/{movement}', { params: { path: { lot, movement } }, body: { ended_on: on } })),
+        { keep: (lot) => lotQuery(lot.id).queryKey },
+    );
+
 export const useWithdrawLot = () =>
     useWrite(
         ({ lot, reason }: { lot: number; reason: string }) =>

@@ -12,11 +12,19 @@ const props = defineProps<{ batch: Schemas['Batch'] }>();
 const finding = useFindOnBatch();
 const takingBack = useTakeBackFinding();
 const errors = ref<Record<string, string[]>>({});
+type Sign = NonNullable<Schemas['BatchFindingDraft']['signs']>[number];
+const SIGNS: Record<Sign, string> = {
+    'bad-smell': 'It smells bad',
+    mould: 'Something grows in it',
+    colour: 'Its colour has changed',
+    separated: 'It has separated',
+};
 interface Found extends Pick<Schemas['BatchFindingDraft'], 'on' | 'texture' | 'state' | 'note'> {
+    signs: Sign[];
     overrun: string;
     minutes: string;
 }
-const EMPTY: Found = { on: todayDate(), texture: '', overrun: '', minutes: '', state: '', note: '' };
+const EMPTY: Found = { signs: [], on: todayDate(), texture: '', overrun: '', minutes: '', state: '', note: '' };
 const form = reactive<Found>({ ...EMPTY });
 const whipped = computed(() => props.batch.kind === 'whipped-butter');
 const TEXTURES: [Schemas['BatchFindingDraft']['texture'], string][] = [
@@ -50,6 +58,7 @@ async function say(): Promise<void> {
                 overrun_percent: number(form.overrun),
                 whipped_minutes: number(form.minutes),
                 state: form.state,
+                signs: form.signs,
                 note: form.note,
             },
         }),
@@ -67,6 +76,7 @@ function words(f: Schemas['BatchFinding']): string {
         f.texture_label,
         f.overrun_percent === null ? '' : `${num(f.overrun_percent)} % of air after ${num(f.whipped_minutes ?? 0)} minutes`,
         f.state === 'off' ? `gone off at ${num(f.months)} months` : f.state === 'good' ? `still good at ${num(f.months)} months` : '',
+        ...f.signs.map((s) => SIGNS[s].toLowerCase()),
         f.note,
     ].filter((s) => s !== '');
     return said.join('; ');
@@ -106,6 +116,18 @@ function words(f: Schemas['BatchFinding']): string {
                     <option value="off">gone off</option>
                 </select>
             </label>
+            <fieldset class="sm:col-span-2">
+                <legend class="label">Seen or smelt</legend>
+                <div class="flex flex-wrap gap-x-5">
+                    <label v-for="(word, sign) in SIGNS" :key="sign" class="flex min-h-9 items-center gap-2">
+                        <input v-model="form.signs" type="checkbox" :value="sign" />
+                        {{ word }}
+                    </label>
+                </div>
+                <p v-if="form.signs.includes('bad-smell') || form.signs.includes('mould')" class="said-stop font-semibold">
+                    All jars of this batch are then marked: not to be used any more.
+                </p>
+            </fieldset>
             <template v-if="whipped">
                 <label>
                     <span class="label">Volume gained by whipping, %</span>

@@ -9,6 +9,7 @@ import { useSession } from '../../ui/session';
 import { fixed, KINDS, num, sayDate } from '../../ui/words';
 import LabelPreview from '../papers/LabelPreview.vue';
 import BatchStops from './BatchStops.vue';
+import BatchStory from './BatchStory.vue';
 import BatchCosts from './BatchCosts.vue';
 import BatchFindings from './BatchFindings.vue';
 import HowLink from '../../ui/HowLink.vue';
@@ -22,7 +23,6 @@ const bands = computed(() =>
     (props.batch.actual?.lines ?? []).map((l) => ({ id: l.id, name: l.name, percent: l.shown_percent, matter: l.matter })),
 );
 const total = computed(() => props.batch.actual?.total_grams.best ?? 0);
-const rest = computed(() => total.value - props.batch.jars * props.batch.net_grams);
 const session = useSession();
 const linking = useLinkJar();
 const link = ref('');
@@ -122,13 +122,21 @@ function printIt(): void {
                     {{ batch.jars }} jars of {{ num(batch.jar_ml) }} ml with
                     <span class="fig fig-measured">{{ num(batch.net_grams) }}</span>
                     <span class="unit">g</span>
-                    each; {{ num(Math.max(0, rest)) }} g ({{ fixed(total > 0 ? (Math.max(0, rest) / total) * 100 : 0, 1) }} %) stayed in
-                    bowl, spout or the sample.
+                    each.
+                    <template v-if="batch.yield">
+                        {{ batch.yield.remainder_grams > 0 ? `${num(batch.yield.remainder_grams)} g were left over; ` : '' }}
+                        {{ num(Math.max(0, batch.yield.lost_grams)) }} g ({{ fixed(Math.max(0, batch.yield.lost_percent ?? 0), 1) }} %)
+                        stayed in bowl and spout.
+                    </template>
+                    <RouterLink v-if="batch.shelf_lot && session.may('make')" :to="`/pantry/lots/${batch.shelf_lot}`">
+                        Where its jars went
+                    </RouterLink>
                 </p>
                 <p v-if="batch.note" class="mt-3">
                     <span class="quiet">Note.</span>
                     {{ batch.note }}
                 </p>
+                <BatchStory class="mt-8" :batch="batch" />
                 <BatchCosts v-if="session.may('make')" class="mt-8" :batch="batch.id" />
                 <BatchFindings class="mt-8" :batch="batch" />
             </div>

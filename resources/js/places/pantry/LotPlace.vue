@@ -2,14 +2,14 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref, watch } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
-import { lotQuery, useChangeLot, useMoveLot, useWithdrawLot } from '../../queries/shelf';
-import { written } from '../../ui/events';
+import { lotQuery, useChangeLot, useEndJar, useMoveLot, useWithdrawLot } from '../../queries/shelf';
+import { keysOf, written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import HowLink from '../../ui/HowLink.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import UiDialog from '../../ui/UiDialog.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { fixed, num, sayDate } from '../../ui/words';
+import { fixed, num, sayDate, todayDate } from '../../ui/words';
 import BottleView from './BottleView.vue';
 import LotFields from './LotFields.vue';
 import UseItUp from './UseItUp.vue';
@@ -21,10 +21,16 @@ const { data, isPending, error, refetch } = useQuery(lotQuery(Number(props.id)))
 const moving = useMoveLot();
 const changing = useChangeLot();
 const withdrawing = useWithdrawLot();
+const ending = useEndJar();
+/** Only jars that were made here are opened one by one; of a bottle its day is said. */
+const acts = computed(() => keysOf(ACTS).filter((kind) => kind !== 'opened' || data.value?.batch_id));
+/** Jars in use, which are not empty yet. */
+const inUse = computed(() => (data.value?.movements ?? []).filter((m) => m.kind === 'opened' && m.ended_on === null));
 const errors = ref<Record<string, string[]>>({});
 type Kind = Schemas['MovementDraft']['kind'];
 const ACTS: Record<Kind, string> = {
     counted: 'Weighed',
+    opened: 'Opened for use',
     given: 'Given away',
     sold: 'Sold',
     spoiled: 'Went bad',
@@ -83,6 +89,11 @@ async function move(): Promise<void> {
 async function change(body: Schemas['LotChange']): Promise<void> {
     if (await attempt(() => changing.mutateAsync({ lot: Number(props.id), body }))) tell('Kept.');
 }
+async function empty(movement: number, on: string | null): Promise<void> {
+    if (await attempt(() => ending.mutateAsync({ lot: Number(props.id), movement, on }))) {
+        tell(on === null ? 'It is in use again.' : 'It is empty.', on === null ? {} : { undo: () => void empty(movement, null) });
+    }
+}
 async function withdraw(why: string): Promise<void> {
     if (await attempt(() => withdrawing.mutateAsync({ lot: Number(props.id), reason: why }))) reason.value = null;
 }
@@ -133,7 +144,7 @@ async function withdraw(why: string): Promise<void> {
                     <form class="bg-raised border-rule space-y-2 rounded border p-4" @submit.prevent="move">
                         <h2>Say what happened</h2>
                         <select v-model="said.kind" class="field" aria-label="What happened">
-                            <option v-for="(word, kind) in ACTS" :key="kind" :value="kind">{{ word }}</option>
+                            <option v-for="kind in acts" :key="kind" :value="kind">{{ ACTS[kind] }}</option>
                         </select>
                         <label class="block">
                             <span class="label">{{ said.kind === 'counted' ? 'What is in it, grams' : 'How much, grams' }}</span>
@@ -157,12 +168,14 @@ async function withdraw(why: string): Promise<void> {
                             />
                         </label>
                         <FormProblem :errors="errors" field="full_grams" />
-                        <template v-if="said.kind === 'given' || said.kind === 'sold'">
+                        <template v-if="said.kind === 'given' || said.kind === 'sold' || said.kind === 'opened'">
                             <label v-if="data.batch_id !== null" class="block">
                                 <span class="label">Or how many jars</span>
                                 <input v-model="said.jars" class="field" inputmode="numeric" maxlength="6" />
                             </label>
                             <FormProblem :errors="errors" field="jars" />
+                        </template>
+                        <template v-if="said.kind === 'given' || said.kind === 'sold'">
                             <label class="block">
                                 <span class="label">To whom</span>
                                 <input v-model="said.to" class="field" maxlength="120" />
@@ -181,6 +194,24 @@ async function withdraw(why: string): Promise<void> {
                     <button v-if="!data.withdrawn" type="button" class="act-quiet act-stop mt-2 -ml-2.5" @click="reason = ''">
                         It must not be used any more
                     </button>
+                    <section v-if="inUse.length > 0" class="mt-6" aria-labelledby="in-use">
+                        <h2 id="in-use">In use</h2>
+                        <ul>
+                            <li v-for="m in inUse" :key="m.id" class="row-line flex flex-wrap items-baseline justify-between gap-x-3 py-1">
+                                <span>
+                                    {{ m.jars > 1 ? `${m.jars} jars` : 'A jar' }}, opened {{ sayDate(m.on) }}
+                                    <span
+                                        v-if="m.use_by"
+                                        class="block"
+                                        :class="m.use_by < todayDate() ? 'said-stop font-semibold' : 'quiet'"
+                                    >
+                                        {{ m.use_by < todayDate() ? 'It was to be used by' : 'Use it by' }} {{ sayDate(m.use_by) }}
+                                    </span>
+                                </span>
+                                <button type="button" class="act-quiet" @click="empty(m.id, todayDate())">It is empty</button>
+                            </li>
+                        </ul>
+                    </section>
                     <section class="mt-6">
                         <h2>What moved</h2>
                         <ul>

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Make;
+
+use Crown\Make\Check;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+
+/** Which finished batches are to be looked at today, and for which of their checks. */
+final class DueChecks
+{
+    /** The last check is at six months; a month later nobody asks for it any more. */
+    private const DAYS_BACK = 212;
+
+    private const MOST_BATCHES = 60;
+
+    /** No nagging: so many at once. */
+    private const MOST = 3;
+
+    /** @return list<array{Batch, Check}> the longest due first */
+    public function on(Carbon $today): array
+    {
+        $batches = Batch::query()
+            ->where('state', 'done')
+            ->where('made_on', '>=', $today->copy()->subDays(self::DAYS_BACK)->toDateString())
+            // What is all gone, or must not be used, is not looked at.
+            ->whereExists(static fn (Builder $q) => $q
+                ->from('lots')
+                ->whereColumn('lots.batch_id', 'batches.id')
+                ->where('withdrawn', '')
+                ->whereNull('emptied_on'))
+            ->orderByDesc('made_on')
+            ->limit(self::MOST_BATCHES)
+            ->get(['id', 'title', 'lot_code', 'made_on', 'best_before']);
+        $looked = BatchFinding::query()
+            ->whereIn('batch_id', $batches->modelKeys())
+            ->get(['batch_id', 'on_date'])
+            ->groupBy('batch_id');
+        $due = [];
+        foreach ($batches as $batch) {
+            /** @var Collection<int, BatchFinding> $of */
+            $of = $looked->get($batch->id) ?? new Collection();
+            $check = self::last($batch, $of, $today);
+            if ($check !== null) {
+                $due[] = [$batch, $check];
+            }
+        }
+        usort($due, static fn (array $a, array $b): int => $a[1]->due <=> $b[1]->due);
+
+        return array_slice($due, -self::MOST);
+    }
+
+    /**
+     * The latest that is due: whoever looks late looks once.
+     *
+     * @param  Collection<int, BatchFinding>  $looked
+     */
+    private static function last(Batch $batch, Collection $looked, Carbon $today): ?Check
+    {
+        $checks = Check::of(
+            $batch->made_on->toDateTimeImmutable(),
+            array_values($looked->map(static fn (BatchFinding $f) => $f->on_date->toDateTimeImmutable())->all()),
+            $batch->best_before?->toDateTimeImmutable(),
+        );
+        $came = array_filter(
+            $checks,
+            static fn (Check $c): bool => $c->due <= $today->toDateTimeImmutable(),
+        );
+        $last = end($came);
+
+        return $last !== false && $last->isDue($today->toDateTimeImmutable()) ? $last : null;
+    }
+}
