@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Papers\LabelController;
+use App\Papers\MakeSheetController;
 use App\Papers\SheetController;
 use App\Steep\PhotoController;
 use Illuminate\Support\Facades\Route;
@@ -12,6 +13,10 @@ Route::get('/papers/batches/{batch}/label.pdf', [LabelController::class, 'pdf'])
     ->middleware(['auth:web', 'can:help'])
     ->whereNumber('batch')
     ->name('batches.label');
+Route::get('/papers/batches/{batch}/make.pdf', MakeSheetController::class)
+    ->middleware(['auth:web', 'can:help'])
+    ->whereNumber('batch')
+    ->name('batches.sheet');
 Route::get('/papers/lots/{lot}/label.pdf', [LabelController::class, 'lot'])
     ->middleware(['auth:web', 'can:help'])
     ->whereNumber('lot')

@@ -139,7 +139,7 @@ final class Scenario
      */
     private function counter(array $formulas): void
     {
-        $this->filled($this->noor, $formulas['scalp'], 4, 30, 25.0, [
+        $this->filled($this->noor, $formulas['edge'], 6, 15, 14.0, [
             'remainder_grams' => 4,
             'sample_kept' => true,
             'inspected' => ['whole', 'clean', 'sealed', 'labelled'],

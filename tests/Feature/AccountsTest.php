@@ -36,7 +36,8 @@ final class AccountsTest extends StudioTestCase
         'help' => [
             'ping', 'today', 'methods.index', 'methods.show', 'steeps.index', 'steeps.show', 'steeps.shake',
             'batches.index', 'batches.show', 'batches.weigh', 'batches.tick', 'routines.index', 'routines.show',
-            'routines.tick', 'batches.label', 'lots.label', 'photos.show', 'counter.pour', 'counter.time',
+            'routines.tick', 'batches.label', 'batches.sheet', 'lots.label', 'photos.show', 'counter.pour',
+            'counter.time',
             'counter.stop',
             'counter.read', 'counter.unread',
         ],

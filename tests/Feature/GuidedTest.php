@@ -372,4 +372,31 @@ final class GuidedTest extends StudioTestCase
         self::assertSame([$first['id']], array_column($second['beside'], 'id'));
         self::assertEqualsWithDelta(20.0, $second['beside'][0]['yield']['lost_grams'], 0.01);
     }
+
+    public function test_the_make_sheet_is_one_side_of_a4(): void
+    {
+        $long = "Everything butter\n".implode("\n", array_map(
+            static fn (string $oil): string => '12 g '.$oil,
+            [
+                'shea butter', 'mango butter', 'cocoa butter', 'olive oil', 'castor oil', 'argan oil', 'jojoba oil',
+                'coconut oil', 'sunflower oil', 'grapeseed oil', 'avocado oil', 'sesame oil',
+            ],
+        ))."\n".'Melt the butters. Freeze 30 minutes. Whip 5 minutes. Freeze 10 minutes. Whip 5 minutes. Freeze 5 '
+            .'minutes. Whip 5 minutes. Spoon into jars. Label.';
+        foreach ([self::RECIPE, $long] as $recipe) {
+            $page = $this->got('FormulaPage', 'POST', 'formulas', [
+                'formula' => $this->read($recipe),
+                'head_id' => null,
+                'hair' => null,
+            ]);
+            $batch = $this->got('Batch', 'POST', 'batches', [
+                'formula_id' => $page['id'],
+                'although' => 'For myself.',
+            ]);
+            $pdf = (string) $this->ask('GET', '/papers/batches/'.$batch['id'].'/make.pdf')->assertOk()->getContent();
+
+            self::assertStringStartsWith('%PDF-', $pdf);
+            self::assertSame(1, preg_match_all('~/Type\s*/Page\b~', $pdf), $recipe);
+        }
+    }
 }

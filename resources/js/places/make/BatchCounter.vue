@@ -86,7 +86,10 @@ onMounted(() => void keepShell());
             <strong v-if="batch.rehearsal" class="said-caution">
                 A rehearsal: nothing of it is kept. Clocks and stand-ins run {{ FAST }} times as fast.
             </strong>
-            <button v-else-if="session.may('make')" type="button" class="act-quiet" @click="putAway(batch.id, batch.title)">
+            <a v-if="!batch.rehearsal" :href="`/papers/batches/${batch.id}/make.pdf`" target="_blank" class="act-quiet">
+                Print the make sheet
+            </a>
+            <button v-if="!batch.rehearsal && session.may('make')" type="button" class="act-quiet" @click="putAway(batch.id, batch.title)">
                 Put away
             </button>
         </p>

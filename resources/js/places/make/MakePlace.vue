@@ -7,9 +7,11 @@ import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { KINDS, num, sayDate } from '../../ui/words';
 
 const wanted = ref('');
-const { query, rows, none } = useList(BATCHES, () => ({ q: wanted.value }));
+const state = ref('');
+const { query, rows, none } = useList(BATCHES, () => ({ q: wanted.value, ...(state.value && { state: state.value }) }));
 /** A handful is seen at a glance. */
-const many = computed(() => wanted.value !== '' || rows.value.length > 12);
+const many = computed(() => wanted.value !== '' || state.value !== '' || rows.value.length > 12);
+const STATES = { '': 'All', open: 'Being made', done: 'Done' };
 </script>
 
 <template>
@@ -18,10 +20,18 @@ const many = computed(() => wanted.value !== '' || rows.value.length > 12);
             <h1>Make</h1>
             <RouterLink to="/formulas" class="act">Choose a formula to make</RouterLink>
         </div>
-        <label v-if="many" class="mb-3 block max-w-md">
-            <span class="label">Find by title or lot</span>
-            <input v-model="wanted" type="search" class="field" maxlength="80" />
-        </label>
+        <div v-if="many" class="mb-3 flex max-w-xl flex-wrap gap-3">
+            <label class="min-w-60 flex-1">
+                <span class="label">Find by title or lot</span>
+                <input v-model="wanted" type="search" class="field" maxlength="80" />
+            </label>
+            <label>
+                <span class="label">Which</span>
+                <select v-model="state" class="field">
+                    <option v-for="(word, key) in STATES" :key="key" :value="key">{{ word }}</option>
+                </select>
+            </label>
+        </div>
         <WaitOrProblem :pending="query.isPending.value" :error="query.error.value" what="your batches" @again="query.refetch">
             <ul>
                 <li v-for="batch in rows" :key="batch.id" class="row-line">
@@ -53,7 +63,9 @@ const many = computed(() => wanted.value !== '' || rows.value.length > 12);
                         </svg>
                         <span>
                             <span class="font-head text-[18px] leading-tight font-semibold">{{ batch.title }}</span>
-                            <span class="quiet block text-[13px]">{{ KINDS[batch.kind] }}, lot {{ batch.lot_code }}, {{ batch.by }}</span>
+                            <span class="quiet block text-[13px]">
+                                {{ KINDS[batch.kind] }}, lot {{ batch.lot_code }}, made {{ sayDate(batch.made_on) }} by {{ batch.by }}
+                            </span>
                         </span>
                         <span class="hidden sm:block">
                             {{ batch.state === 'done' ? `${batch.jars} × ${num(batch.net_grams)} g` : 'being made' }}
@@ -65,7 +77,11 @@ const many = computed(() => wanted.value !== '' || rows.value.length > 12);
                 </li>
             </ul>
             <MoreRows :query="query" />
-            <p v-if="none && wanted">
+            <p v-if="none && state && !wanted">
+                {{ state === 'open' ? 'Nothing is being made just now.' : 'Nothing is finished yet.' }}
+                <button type="button" class="act-quiet" @click="state = ''">Show all</button>
+            </p>
+            <p v-else-if="none && wanted">
                 No batch has "{{ wanted }}" in its title or lot.
                 <button type="button" class="act-quiet" @click="wanted = ''">Show all</button>
             </p>

@@ -75,19 +75,29 @@ async function move(): Promise<void> {
         price: written(said.price),
         note: said.note,
     };
-    if (!(await attempt(() => moving.mutateAsync({ lot: Number(props.id), body })))) return;
+    let page: Schemas['LotPage'] | null = null;
+    if (!(await attempt(async () => (page = await moving.mutateAsync({ lot: Number(props.id), body }))))) return;
     Object.assign(said, { grams: '', full: '', jars: '', to: '', price: '', note: '' });
     tell('Written down.', {
-        ...(before !== null && {
-            undo: () =>
-                void attempt(() =>
-                    moving.mutateAsync({ lot: Number(props.id), body: { kind: 'counted', grams: before, note: 'taken back' } }),
-                ),
-        }),
+        ...(before !== null && { undo: () => void takeBack(before, page) }),
+    });
+}
+/** What was said is put right by saying how much there was; a jar that was not opened after all is in use no more. */
+async function takeBack(before: number, page: Schemas['LotPage'] | null): Promise<void> {
+    const body: Schemas['MovementDraft'] = { kind: 'counted', grams: before, note: 'taken back' };
+    const said = page?.movements[0];
+    await attempt(async () => {
+        await moving.mutateAsync({ lot: Number(props.id), body });
+        if (said?.kind === 'opened') await ending.mutateAsync({ lot: Number(props.id), movement: said.id, on: todayDate() });
     });
 }
 async function change(body: Schemas['LotChange']): Promise<void> {
     if (await attempt(() => changing.mutateAsync({ lot: Number(props.id), body }))) tell('Kept.');
+}
+/** " to Ms Ode, 2 jars: for her sister" */
+function beside(m: Schemas['LotPage']['movements'][number]): string {
+    const jars = m.jars ? `, ${m.jars} ${m.jars === 1 ? 'jar' : 'jars'}` : '';
+    return `${m.to ? ` to ${m.to}` : ''}${jars}${m.note ? `: ${m.note}` : ''}`;
 }
 async function empty(movement: number, on: string | null): Promise<void> {
     if (await attempt(() => ending.mutateAsync({ lot: Number(props.id), movement, on }))) {
@@ -223,7 +233,7 @@ async function withdraw(why: string): Promise<void> {
                                     <RouterLink v-if="m.batch_id" :to="`/make/${m.batch_id}`">{{ m.words }}</RouterLink>
                                     <RouterLink v-else-if="m.steep_id" :to="`/steeps/${m.steep_id}`">{{ m.words }}</RouterLink>
                                     <template v-else>{{ m.words }}</template>
-                                    {{ m.to ? `to ${m.to}` : '' }}{{ m.jars ? `, ${m.jars} jars` : '' }}{{ m.note ? `: ${m.note}` : '' }}
+                                    <span>{{ beside(m) }}</span>
                                     <span class="quiet block text-[13px]">{{ sayDate(m.on) }}{{ m.by ? `, ${m.by}` : '' }}</span>
                                 </span>
                             </li>

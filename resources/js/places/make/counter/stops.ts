@@ -9,6 +9,8 @@ export type Stop =
 
 /** Everything is gathered first; then task by task, each after what goes in at it was weighed; at last the jars. */
 export function stopsOf(batch: Schemas['Batch']): Stop[] {
+    // Whoever weighs has put it there.
+    const gathered = batch.weighings.every((w) => w.gathered) || batch.weighings.some((w) => w.actual_grams !== null);
     const placed = new Set(batch.tasks.flatMap((t) => t.lines));
     const weigh = (w: Schemas['Weighing']): Stop => ({
         key: `weigh ${w.line}`,
@@ -21,7 +23,7 @@ export function stopsOf(batch: Schemas['Batch']): Stop[] {
         {
             key: 'gather',
             kind: 'gather',
-            done: batch.weighings.every((w) => w.gathered || w.actual_grams !== null),
+            done: gathered,
             title: 'Gather everything',
         },
         ...batch.weighings.filter((w) => !placed.has(w.line)).map(weigh),
