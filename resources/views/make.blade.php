@@ -36,7 +36,7 @@
                 <td>{{ $w->name }}</td>
                 <td>{{ lcfirst($w->phase->label()) }}</td>
                 @if ($w->drops !== null)
-                    <td class="n"><b>{{ $w->drops }}</b> {{ $w->drops === 1 ? 'drop' : 'drops' }}</td><td class="n">{{ number_format($w->targetGrams, 2) }} g</td>
+                    <td class="n"><b>{{ $w->drops }}</b> {{ $w->drops === 1 ? 'drop' : 'drops' }}</td><td class="n">{{ intdiv($w->drops, 10) === 0 ? '' : intdiv($w->drops, 10).' '.(intdiv($w->drops, 10) === 1 ? 'drop' : 'drops') }}</td>
                 @else
                     <td class="n"><b>{{ number_format($w->targetGrams, $w->targetGrams < 10 ? 2 : 1) }}</b> g</td><td class="n">{{ number_format($w->toleranceGrams, 2) }} g</td>
                 @endif

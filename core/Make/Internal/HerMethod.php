@@ -46,6 +46,9 @@ final class HerMethod
     /** A typed time is meant to a tenth of itself. */
     private const ABOUT = 0.1;
 
+    /** And a typed temperature to so many degrees. */
+    private const OFF = 2.0;
+
     private const ROOM = 21.0;
 
     /** How warm it is by now, °C. */
@@ -290,7 +293,7 @@ final class HerMethod
         $plain = $kind === TaskKind::Add && $this->isDelicate($lines) ? $this->house->delicate() : new Gate('');
         $gate = ($ours->gate ?? $plain)
             ->lasting($step->minutes > 0.0 ? Band::within($step->minutes, self::ABOUT) : null)
-            ->at($step->saysTemperature() && $doubts === [] ? Band::around($step->celsius, 2.0) : null);
+            ->at($step->saysTemperature() && $doubts === [] ? self::meant($kind, $step->celsius) : null);
 
         return new Task(
             $kind,
@@ -300,6 +303,14 @@ final class HerMethod
             $ours->caution ?? '',
             new Hers($step->text, implode(' ', $doubts)),
         );
+    }
+
+    /** A heat is meant to two degrees; what is let cool, or goes in, to that and not over it. */
+    private static function meant(TaskKind $kind, float $celsius): Band
+    {
+        return $kind === TaskKind::Melt || $kind === TaskKind::Hold
+            ? Band::around($celsius, self::OFF)
+            : Band::of($celsius - self::OFF, $celsius, $celsius);
     }
 
     /**

@@ -119,6 +119,10 @@ final class ProcedureTest extends CoreTestCase
         self::assertStringContainsString('Then stir in: Rosemary essential oil, Vitamin E', $cool->act);
         self::assertContains('rosemary-eo', self::in($of, 'cool'));
         self::assertSame('', self::task($of, 'melt')->hers->doubt ?? '', '75 °C melts all of it');
+        self::assertSame([73.0, 77.0], [
+            self::task($of, 'melt')->gate->celsius?->low,
+            self::task($of, 'melt')->gate->celsius?->high,
+        ]);
         self::assertEveryLineOnce($of);
     }
 
@@ -136,6 +140,16 @@ final class ProcedureTest extends CoreTestCase
         self::assertGreaterThan(array_search('melt', $ids, true), array_search('cool-down', $ids, true));
         self::assertSame(['lavender-eo'], self::in($of, 'cool-down'));
         self::assertEveryLineOnce($of);
+    }
+
+    public function test_what_is_let_cool_to_a_temperature_is_never_meant_to_be_warmer(): void
+    {
+        $of = self::read(self::BUTTER.'Melt the shea and coconut at 60 C. Cool to 38 C. Add the lavender. Whip.');
+
+        self::assertSame([36.0, 38.0], [
+            self::task($of, 'cool')->gate->celsius?->low,
+            self::task($of, 'cool')->gate->celsius?->high,
+        ]);
     }
 
     public function test_more_heat_than_a_fat_bears_is_not_followed(): void

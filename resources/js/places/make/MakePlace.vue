@@ -37,7 +37,7 @@ const STATES = { '': 'All', open: 'Being made', done: 'Done' };
                 <li v-for="batch in rows" :key="batch.id" class="row-line">
                     <RouterLink
                         :to="`/make/${batch.id}`"
-                        class="text-ink grid grid-cols-[6.5rem_1fr] items-center gap-x-4 py-3 no-underline hover:bg-lead-wash sm:grid-cols-[6.5rem_minmax(0,1fr)_12rem_13rem]"
+                        class="text-ink grid grid-cols-[6.5rem_1fr] items-center gap-x-4 py-3 no-underline hover:bg-lead-wash lg:grid-cols-[6.5rem_minmax(0,1fr)_9rem_15rem]"
                     >
                         <!-- A row of filled jars; an open batch is empty glass. -->
                         <svg
@@ -66,11 +66,21 @@ const STATES = { '': 'All', open: 'Being made', done: 'Done' };
                             <span class="quiet block text-[13px]">
                                 {{ KINDS[batch.kind] }}, lot {{ batch.lot_code }}, made {{ sayDate(batch.made_on) }} by {{ batch.by }}
                             </span>
+                            <span
+                                class="block text-[13px] lg:hidden"
+                                :class="batch.state === 'open' ? 'said-caution font-semibold' : 'quiet'"
+                            >
+                                {{
+                                    batch.state === 'open'
+                                        ? 'being made: go on with it'
+                                        : `${batch.jars} × ${num(batch.net_grams)} g, best before ${sayDate(batch.best_before ?? '')}`
+                                }}
+                            </span>
                         </span>
-                        <span class="hidden sm:block">
+                        <span class="hidden lg:block">
                             {{ batch.state === 'done' ? `${batch.jars} × ${num(batch.net_grams)} g` : 'being made' }}
                         </span>
-                        <span class="hidden text-right sm:block" :class="batch.state === 'open' ? 'said-caution font-semibold' : 'quiet'">
+                        <span class="hidden text-right lg:block" :class="batch.state === 'open' ? 'said-caution font-semibold' : 'quiet'">
                             {{ batch.state === 'open' ? 'go on with it' : `best before ${sayDate(batch.best_before ?? '')}` }}
                         </span>
                     </RouterLink>
