@@ -244,8 +244,12 @@ $row(
     $clients('POST', '/api/read', json_encode(['text' => RECIPE]), 30, 1),
     '300 ms on the page',
 );
+$open = json_decode($once('GET', '/api/batches?state=open', null), true)['items'][0]['id'];
+$made = json_decode($once('GET', '/api/batches?state=done', null), true)['items'][0]['id'];
 foreach (
     [
+        '/api/batches/'.$open,
+        '/api/batches/'.$made,
         '/api/formulas',
         '/api/batches',
         '/api/batches?state=done',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Pantry\Lot;
+use App\Pantry\NextBottles;
 use Crown\Assessment\Whipping;
 use Crown\Formula\FormulaDocument;
 use Crown\Formula\ProductKind;
@@ -31,6 +32,10 @@ final class BatchResource extends JsonResource
         $batch = $this->batch->loadMissing(['weighIns', 'steps']);
         $sheet = $this->plan->sheet($batch);
         $tasks = new BatchTasks($batch, $this->plan);
+        // What a record took stands in its movements.
+        $bottles = NextBottles::of($batch->state === 'open'
+            ? array_map(static fn (Weighing $w): string => $w->ingredient, $sheet->weighings())
+            : []);
         $withdrawn = $this->plan->withdrawn($batch);
         $found = BatchFinding::query()
             ->with('batch:id,made_on')
@@ -55,10 +60,10 @@ final class BatchResource extends JsonResource
             'note' => $batch->note,
             'although' => $batch->although,
             'formula' => FormulaDocument::write($batch->composed()),
-            'weighings' => array_map(
-                static fn (Weighing $w): array => self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
-                $sheet->weighings(),
-            ),
+            'weighings' => array_map(static fn (Weighing $w): array => [
+                ...self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
+                'bottles' => $bottles->for($w->ingredient, max(0.001, $w->targetGrams)),
+            ], $sheet->weighings()),
             'tasks' => $tasks->rows(),
             'deviations' => $tasks->deviations(),
             'rehearsal' => $batch->rehearsal,

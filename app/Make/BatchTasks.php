@@ -12,11 +12,15 @@ use Crown\Make\Surroundings;
 use Crown\Make\Task;
 use Crown\Make\TaskDone;
 use Crown\Make\TaskKind;
+use Crown\Measure\Band;
 use Illuminate\Database\Eloquent\Collection;
 
 /** What is done at the counter for a batch, task by task, with what was done and read: $defs/Task. */
 final class BatchTasks
 {
+    /** Minutes of whipping at which the bowl is foretold. */
+    private const WHIPPED = [0, 5, 10, 15, 20, 30];
+
     /** @var Collection<int, BatchReading> */
     private readonly Collection $readings;
 
@@ -78,10 +82,24 @@ final class BatchTasks
             'skipped' => $done->skipped ?? '',
             'by' => $done->by_name ?? '',
             'at' => $done?->created_at->toIso8601String(),
+            'volumes' => $task->kind === TaskKind::Whip ? $this->volumes() : [],
             'where' => $this->where($task)->value,
             'cooling' => $this->cooling($task),
             'reading_id' => $this->readings->where('task', $task->id())->last()?->id,
         ];
+    }
+
+    /** @return list<array{minutes: int, millilitres: Band}> what is in the bowl while it is whipped */
+    private function volumes(): array
+    {
+        $whipping = $this->plan->of($this->batch)->subject->whipping();
+
+        return $whipping->isPossible()
+            ? array_map(static fn (int $minutes): array => [
+                'minutes' => $minutes,
+                'millilitres' => $whipping->volume((float) $minutes),
+            ], self::WHIPPED)
+            : [];
     }
 
     /** Where it stands meanwhile, as far as the task says. */

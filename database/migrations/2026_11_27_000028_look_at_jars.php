@@ -17,10 +17,20 @@ return new class extends Migration
         Schema::table('stock_movements', function (Blueprint $table): void {
             $table->date('ended_on')->nullable();
         });
+        Schema::table('batches', function (Blueprint $table): void {
+            $table->index(['studio_id', 'state', 'made_on']);
+            $table->index(['formula_id', 'state', 'made_on']);
+        });
     }
 
     public function down(): void
     {
+        Schema::table('batches', function (Blueprint $table): void {
+            $table->dropIndex(['studio_id', 'state', 'made_on']);
+            $table->dropForeign(['formula_id']);
+            $table->dropIndex(['formula_id', 'state', 'made_on']);
+            $table->foreign('formula_id')->references('id')->on('formulas')->nullOnDelete();
+        });
         Schema::table('batch_findings', function (Blueprint $table): void {
             $table->dropColumn('signs');
         });

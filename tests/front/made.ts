@@ -198,6 +198,7 @@ export function aTask(kind: Schemas['Task']['kind'], act: string, more: Partial<
         where: 'air',
         cooling: null,
         reading_id: null,
+        volumes: [],
         ...more,
     };
 }
@@ -263,6 +264,7 @@ export function aWeighing(line: string, name: string, target: number, more: Part
         how: more.actual_grams === undefined ? null : 'weighed',
         within: null,
         more_grams: null,
+        bottles: [],
         ...more,
     };
 }

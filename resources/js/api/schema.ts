@@ -2778,6 +2778,8 @@ export interface components {
             how: "weighed" | "counted" | "too-little" | "left-out" | null;
             within: boolean | null;
             more_grams: number | null;
+            /** @description From which it is taken, first to expire first; empty on a record. */
+            bottles: components["schemas"]["NextBottle"][];
         };
         Task: {
             id: string;
@@ -2799,6 +2801,10 @@ export interface components {
             cooling: components["schemas"]["CoolingTrace"] | null;
             /** @description The last of its readings. */
             reading_id: number | null;
+            volumes: {
+                minutes: number;
+                millilitres: components["schemas"]["Band"];
+            }[];
         };
         LabelWords: {
             name: string;
@@ -4678,6 +4684,15 @@ export interface components {
         };
         JarEnd: {
             ended_on: string | null;
+        };
+        NextBottle: {
+            lot: number;
+            supplier: string;
+            batch_number: string;
+            place: string;
+            grams: number;
+            left_grams: number | null;
+            use_by: string | null;
         };
     };
     responses: never;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef } from 'vue';
+import { useRoute } from 'vue-router';
 import { Problem, type Schemas } from '../../api/client';
 import { design } from '../../queries/formulas';
 import { oneOf, valueIn } from '../../ui/events';
@@ -110,6 +111,15 @@ function toggle(kind: Wish['kind'], of = '', name = ''): void {
     if (wishes.value.length > 0 || own.value.size > 0 || best.value !== 'nearest') void solve(false);
     else forget();
 }
+/** Whoever comes from a bottle that is to be used up asks for that. */
+const route = useRoute();
+const title = ref<HTMLElement | null>(null);
+onMounted(() => {
+    const { 'use-up': of, called } = route.query;
+    if (typeof of !== 'string' || of === '') return;
+    toggle('use-up', of, typeof called === 'string' ? called : of);
+    void nextTick(() => title.value?.scrollIntoView({ block: 'start' }));
+});
 function forget(): void {
     answer.value = null;
     demands.value = [];
@@ -195,7 +205,7 @@ async function apply(): Promise<void> {
 
 <template>
     <section aria-label="Design">
-        <h2>
+        <h2 ref="title">
             What should it be instead?
             <HowLink of="solver" what="a design" />
         </h2>

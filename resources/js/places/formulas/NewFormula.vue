@@ -22,6 +22,7 @@ const hair = ref<Schemas['Hair']>({ strand: 'medium', porosity: 'normal' });
 const steep = ref(typeof route.query['steep'] === 'string' ? route.query['steep'] : '');
 /** Something on the shelf that is to be used up. */
 const around = typeof route.query['with'] === 'string' ? route.query['with'] : '';
+const called = typeof route.query['called'] === 'string' ? route.query['called'] : around;
 const other = ref<{ token: string; name: string } | null>(null);
 const busy = ref(false);
 const heads = useEvery(HEADS);
@@ -42,12 +43,12 @@ const EMPTY: Schemas['Formula'] = {
     notes: '',
 };
 
-async function begin(work: () => Promise<Schemas['FormulaPage']>): Promise<void> {
+async function begin(work: () => Promise<Schemas['FormulaPage']>, query: Record<string, string> = {}): Promise<void> {
     if (busy.value) return;
     busy.value = true;
     try {
         const page = await work();
-        await router.push(`/formulas/${page.id}`);
+        await router.push({ path: `/formulas/${page.id}`, query });
     } catch (e) {
         tellProblem(e);
     } finally {
@@ -59,7 +60,11 @@ const startingSkeleton = useStartSkeleton();
 const put = (formula: Schemas['Formula'], head: number | null, type: Schemas['Hair'] | null): Promise<Schemas['FormulaPage']> =>
     starting.mutateAsync({ formula, head_id: head, hair: type });
 const skeleton = (ingredients: string[]): Promise<void> =>
-    begin(() => startingSkeleton.mutateAsync({ kind: kind.value, hair: hair.value, ingredients }));
+    begin(
+        () => startingSkeleton.mutateAsync({ kind: kind.value, hair: hair.value, ingredients }),
+        // What is to be used up is asked of the design as well.
+        around && ingredients.includes(around) ? { 'use-up': around, called } : {},
+    );
 async function copy(): Promise<void> {
     const from = other.value;
     if (!from) return tell('Choose which formula to copy.');

@@ -20,6 +20,12 @@ const { data } = useQuery(useUpQuery(props.lot.id));
                     {{ one.remains_grams > 0 ? `${num(one.remains_grams)} g stay.` : 'and nothing stays.' }}
                     {{ num(one.batch_for_all_grams) }} g of it take all.
                 </span>
+                <RouterLink
+                    :to="{ path: `/formulas/${one.id}`, query: { 'use-up': lot.ingredient, called: lot.name } }"
+                    class="act-quiet -ml-2.5 text-[14px]"
+                >
+                    Design it to take more of it
+                </RouterLink>
                 <span v-if="one.short.length > 0" class="quiet block text-[13px]">
                     Then short: {{ one.short.map((s) => `${s.name} ${num(s.grams)} g`).join(', ') }}
                 </span>
@@ -27,7 +33,9 @@ const { data } = useQuery(useUpQuery(props.lot.id));
         </ul>
         <p v-if="data && data.items.length === 0" class="quiet">None of your formulas holds it.</p>
         <div class="-ml-2.5 flex flex-wrap">
-            <RouterLink :to="`/formulas/new?with=${lot.ingredient}`" class="act-quiet">Begin a formula around it</RouterLink>
+            <RouterLink :to="{ path: '/formulas/new', query: { with: lot.ingredient, called: lot.name } }" class="act-quiet">
+                Begin a formula around it
+            </RouterLink>
             <RouterLink v-if="lot.matter === 'liquid'" :to="`/steeps/start?oils=${lot.ingredient}:${lot.left_grams}`" class="act-quiet">
                 Steep something in it
             </RouterLink>

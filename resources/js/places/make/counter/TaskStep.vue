@@ -62,6 +62,12 @@ const tick = (done: boolean, skipped = ''): void =>
     <p v-if="task.gate.sign" class="mt-2 text-[20px]">{{ task.gate.sign }}</p>
     <p v-if="task.gate.reason" class="quiet">{{ task.gate.reason }}</p>
     <p v-if="task.caution" class="said-caution mt-1 font-semibold">{{ task.caution }}</p>
+    <p v-if="task.volumes.length > 0" class="mt-1">
+        In the bowl, estimated:
+        <span v-for="v in task.volumes" :key="v.minutes" class="mr-3 whitespace-nowrap">
+            {{ v.minutes === 0 ? 'before' : `${v.minutes} min` }} {{ num(v.millilitres.best, 0) }} ml
+        </span>
+    </p>
     <div v-if="task.doubt" class="bg-caution-wash mt-3 rounded p-3" role="note">
         <p class="font-semibold">{{ task.doubt }}</p>
         <p v-if="task.hers && task.hers !== task.act" class="quiet">You wrote: {{ task.hers }}</p>

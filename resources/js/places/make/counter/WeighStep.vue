@@ -4,7 +4,7 @@ import type { Schemas } from '../../../api/client';
 import type { Act } from '../../../queries/counter';
 import { written } from '../../../ui/events';
 import FormProblem from '../../../ui/FormProblem.vue';
-import { fixed, num } from '../../../ui/words';
+import { fixed, num, sayDate } from '../../../ui/words';
 import OverPourPanel from './OverPourPanel.vue';
 
 /** One line: how much, and what the scale shows. What is not near enough is talked over before it is written down. */
@@ -36,6 +36,16 @@ function typed(): void {
     missing.value = '';
 }
 
+/** "from the mill, in the Fridge, to be used by 3 March; 180 g in it" */
+function sayBottle(b: Schemas['NextBottle']): string {
+    const where = [
+        b.supplier ? `from ${b.supplier}` : '',
+        b.batch_number ? `number ${b.batch_number}` : '',
+        b.place ? `in ${b.place}` : '',
+        b.use_by ? `to be used by ${sayDate(b.use_by)}` : '',
+    ];
+    return `${where.filter(Boolean).join(', ')}${b.left_grams === null ? '' : `; ${num(b.left_grams)} g in it`}`;
+}
 const put = (what: Put): void =>
     emit('act', { kind: 'weigh', saw: props.line.actual_grams, body: { line: props.line.line, gathered: true, ...what } }, true);
 function enter(): void {
@@ -74,6 +84,12 @@ function enter(): void {
             </strong>
         </p>
     </template>
+    <ul v-if="line.bottles.length > 0" class="text-[15px]" aria-label="From which bottle">
+        <li v-for="(bottle, n) in line.bottles" :key="bottle.lot">
+            {{ n === 0 ? 'From the bottle' : `then ${num(bottle.grams)} g from the one` }}
+            {{ sayBottle(bottle) }}
+        </li>
+    </ul>
     <form class="mt-4" @submit.prevent="enter">
         <label>
             <span class="label">{{ counts ? 'Drops that fell' : 'The scale shows, grams' }}</span>
