@@ -27,9 +27,13 @@ final class BatchPlan
     /** @var WeakMap<Batch, Assessment> */
     private readonly WeakMap $planned;
 
+    /** @var WeakMap<Batch, MakeSheet> */
+    private readonly WeakMap $sheets;
+
     public function __construct(private readonly StudioCatalogue $catalogue, private readonly Ancestry $ancestry)
     {
         $this->planned = new WeakMap();
+        $this->sheets = new WeakMap();
     }
 
     public function of(Batch $batch): Assessment
@@ -102,7 +106,13 @@ final class BatchPlan
 
     public function sheet(Batch $batch): MakeSheet
     {
-        return new MakeSheet($this->of($batch), $batch->factor);
+        $sheet = $this->sheets[$batch] ?? null;
+        if ($sheet === null || $sheet->factor !== $batch->factor) {
+            $sheet = new MakeSheet($this->of($batch), $batch->factor);
+            $this->sheets[$batch] = $sheet;
+        }
+
+        return $sheet;
     }
 
     /** The task of an id; null where the batch has none such. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Make;
 
+use App\Pantry\Lot;
 use Crown\Make\Check;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 
@@ -15,7 +15,10 @@ final class DueChecks
     /** The last check is at six months; a month later nobody asks for it any more. */
     private const DAYS_BACK = 212;
 
-    private const MOST_BATCHES = 60;
+    /** Nothing is looked at in its first week. */
+    private const FIRST = 7;
+
+    private const MOST_BATCHES = 120;
 
     /** No nagging: so many at once. */
     private const MOST = 3;
@@ -25,16 +28,20 @@ final class DueChecks
     {
         $batches = Batch::query()
             ->where('state', 'done')
-            ->where('made_on', '>=', $today->copy()->subDays(self::DAYS_BACK)->toDateString())
-            // What is all gone, or must not be used, is not looked at.
-            ->whereExists(static fn (Builder $q) => $q
-                ->from('lots')
-                ->whereColumn('lots.batch_id', 'batches.id')
-                ->where('withdrawn', '')
-                ->whereNull('emptied_on'))
+            ->whereBetween('made_on', [
+                $today->copy()->subDays(self::DAYS_BACK)->toDateString(),
+                $today->copy()->subDays(self::FIRST)->toDateString(),
+            ])
             ->orderByDesc('made_on')
             ->limit(self::MOST_BATCHES)
             ->get(['id', 'title', 'lot_code', 'made_on', 'best_before']);
+        // What is all gone, or must not be used, is not looked at.
+        $standing = Lot::query()
+            ->whereIn('batch_id', $batches->modelKeys())
+            ->where('withdrawn', '')
+            ->whereNull('emptied_on')
+            ->pluck('batch_id');
+        $batches = $batches->whereIn('id', $standing->all());
         $looked = BatchFinding::query()
             ->whereIn('batch_id', $batches->modelKeys())
             ->get(['batch_id', 'on_date'])

@@ -126,6 +126,30 @@ final readonly class Composition
         return $sum;
     }
 
+    /**
+     * The same at every temperature at which its line bends, from cold to warm; straight in between, even outside.
+     *
+     * @return list<array{float, float}> °C, per cent
+     */
+    public function solidCurve(): array
+    {
+        $bends = array_map(floatval(...), SolidFat::TEMPERATURES);
+        foreach ($this->counted() as $portion) {
+            $bends[] = $portion->ingredient->composition->solidFat->end();
+            $bends[] = $portion->ingredient->facts->has(Property::Melting)
+                ? $portion->ingredient->facts->get(Property::Melting)->band->best
+                : null;
+        }
+        $first = (float) min(SolidFat::TEMPERATURES);
+        $bends = array_filter($bends, static fn (?float $c): bool => $c !== null && $c >= $first);
+        sort($bends);
+
+        return array_map(
+            fn (float $celsius): array => [$celsius, $this->solidPercent($celsius)],
+            array_values(array_unique($bends)),
+        );
+    }
+
     private static function solidOf(SolidFat $fat, float $celsius, float $melting): float
     {
         $last = (float) max(SolidFat::TEMPERATURES);

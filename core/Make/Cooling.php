@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crown\Make;
 
-use Closure;
 use Crown\Assessment\Composition;
 use Crown\Measure\Band;
 use Crown\Measure\Vessel;
@@ -37,9 +36,6 @@ final readonly class Cooling implements JsonSerializable
     /** Given off by a gram of fat that sets, J: 120 to 180 by the kind of fat. */
     private const SETTING = 150.0;
 
-    /** So wide are the steps in which the setting is added up, K. */
-    private const STEP = 0.25;
-
     /** Nothing is said of what is as good as there, K over where it stands. */
     private const NEAR = 0.05;
 
@@ -50,13 +46,14 @@ final readonly class Cooling implements JsonSerializable
      * @param  Band  $tau minutes in which the difference falls to 1/e of itself
      * @param  float  $surroundings °C
      * @param  float  $from °C it has now
-     * @param  (Closure(float): float)|null  $solid per cent of it that is set at °C; null where nothing in it sets
+     * @param  list<array{float, float}>  $setting °C from cold to warm and per cent of it that is set there, straight
+     *     in between; empty where nothing in it sets
      */
     private function __construct(
         public Band $tau,
         public float $surroundings,
         public float $from,
-        private ?Closure $solid,
+        private array $setting,
     ) {
     }
 
@@ -66,7 +63,7 @@ final readonly class Cooling implements JsonSerializable
      */
     public static function known(Band $tau, float $surroundings, float $from, ?Composition $of = null): self
     {
-        return new self($tau, $surroundings, $from, self::setting($of));
+        return new self($tau, $surroundings, $from, $of?->solidCurve() ?? []);
     }
 
     /**
@@ -94,7 +91,7 @@ final readonly class Cooling implements JsonSerializable
         $metres = ((8 * $millilitres) / M_PI) ** (1 / 3) / 100;
         $watts = $where->transfer()->scaled(M_PI * $metres ** 2);
 
-        return new self($joules->over($watts)->scaled(1 / 60), $surroundings, $from, self::setting($of));
+        return new self($joules->over($watts)->scaled(1 / 60), $surroundings, $from, $of?->solidCurve() ?? []);
     }
 
     /**
@@ -114,7 +111,7 @@ final readonly class Cooling implements JsonSerializable
         usort($readings, static fn (ProbeReading $a, ProbeReading $b): int => $a->minutes <=> $b->minutes);
         $first = $readings[0] ?? throw MakeError::tooFewReadings();
         $last = $readings[count($readings) - 1];
-        $solid = self::setting($of);
+        $setting = $of?->solidCurve() ?? [];
         $off = $step > 0.0 ? $step / 2 : self::PROBE_OFF;
         if (count($readings) < 2 || $last->minutes <= $first->minutes) {
             throw MakeError::tooFewReadings();
@@ -125,7 +122,7 @@ final readonly class Cooling implements JsonSerializable
         if ($last->celsius - $off <= $surroundings) {
             throw MakeError::asColdAsAround($surroundings);
         }
-        $one = new self(Band::exact(1.0), $surroundings, $first->celsius, $solid);
+        $one = new self(Band::exact(1.0), $surroundings, $first->celsius, $setting);
         $work = array_map(static fn (ProbeReading $r): float => $one->work($first->celsius, $r->celsius), $readings);
         $minutes = array_map(static fn (ProbeReading $r): float => $r->minutes, $readings);
         $best = self::slope($work, $minutes);
@@ -139,7 +136,7 @@ final readonly class Cooling implements JsonSerializable
         // Two readings no further apart than the probe is off tell only how fast at most.
         $high = $most > 0.0 ? max($best, $took / $most) : $best * 10;
 
-        return new self(Band::of($low, $best, $high), $surroundings, $last->celsius, $solid);
+        return new self(Band::of($low, $best, $high), $surroundings, $last->celsius, $setting);
     }
 
     /** Minutes from now until it is as cool as that; null where it never gets there. */
@@ -158,45 +155,69 @@ final readonly class Cooling implements JsonSerializable
     public function celsiusAfter(float $minutes): float
     {
         $left = $minutes / $this->tau->best;
-        $celsius = $this->from;
-        while ($left > 0.0 && $celsius > $this->surroundings + self::NEAR) {
-            $next = max($celsius - self::STEP, $this->surroundings + self::NEAR / 2);
-            $work = $this->work($celsius, $next);
+        $floor = $this->surroundings + self::NEAR / 2;
+        $warm = $this->from;
+        foreach ([...$this->bends($warm, $floor), $floor] as $cool) {
+            $slower = $this->slower($warm, $cool);
+            $work = $slower * log(($warm - $this->surroundings) / ($cool - $this->surroundings));
             if ($work >= $left) {
-                return $celsius + ($next - $celsius) * ($left / $work);
+                return $this->surroundings + ($warm - $this->surroundings) * exp(-$left / $slower);
             }
             $left -= $work;
-            $celsius = $next;
+            $warm = $cool;
         }
 
-        return $celsius;
+        return min($this->from, $floor);
     }
 
     /** How many tau it takes from one temperature to another: ln of the differences, times what setting adds. */
     private function work(float $from, float $to): float
     {
-        $around = $this->surroundings;
-        if ($this->solid === null) {
-            return log(($from - $around) / ($to - $around));
+        if ($from < $to) {
+            return -$this->work($to, $from);
         }
         $sum = 0.0;
         $warm = $from;
-        $steps = max(1, (int) ceil(abs($from - $to) / self::STEP));
-        for ($n = 1; $n <= $steps; $n++) {
-            $cool = $from + (($to - $from) * $n) / $steps;
-            $sets = abs($warm - $cool) > 0.0 ? (($this->solid)($cool) - ($this->solid)($warm)) / ($warm - $cool) : 0.0;
-            $slower = 1.0 + (max(0.0, $sets) / 100) * (self::SETTING / self::FAT);
-            $sum += $slower * log(($warm - $around) / ($cool - $around));
+        foreach ([...$this->bends($from, $to), $to] as $cool) {
+            $differences = ($warm - $this->surroundings) / ($cool - $this->surroundings);
+            $sum += $this->slower($warm, $cool) * log($differences);
             $warm = $cool;
         }
 
         return $sum;
     }
 
-    /** @return (Closure(float): float)|null */
-    private static function setting(?Composition $of): ?Closure
+    /** @return list<float> temperatures between two at which the line of what is set bends, from warm to cold */
+    private function bends(float $warm, float $cool): array
     {
-        return $of === null || $of->solidPercent(10.0) <= 0.0 ? null : $of->solidPercent(...);
+        $between = array_filter(
+            array_column($this->setting, 0),
+            static fn (float $celsius): bool => $celsius < $warm && $celsius > $cool,
+        );
+
+        return array_reverse(array_values($between));
+    }
+
+    /** How many times slower it cools between two temperatures, with no bend in between, than if nothing set. */
+    private function slower(float $warm, float $cool): float
+    {
+        $sets = $warm > $cool ? ($this->set($cool) - $this->set($warm)) / ($warm - $cool) : 0.0;
+
+        return 1.0 + (max(0.0, $sets) / 100) * (self::SETTING / self::FAT);
+    }
+
+    /** Per cent of it that is set. */
+    private function set(float $celsius): float
+    {
+        [$cold, $firm] = $this->setting[0] ?? [$celsius, 0.0];
+        foreach ($this->setting as [$warm, $soft]) {
+            if ($celsius <= $warm) {
+                return $warm > $cold ? $firm + (($soft - $firm) * ($celsius - $cold)) / ($warm - $cold) : $soft;
+            }
+            [$cold, $firm] = [$warm, $soft];
+        }
+
+        return $firm;
     }
 
     /**

@@ -13,7 +13,7 @@ use Crown\Measure\Kitchen;
 use Crown\Measure\Unit;
 
 /** What to gather, weigh and do, in order, generated from an assessed formula. Method page: docs/methods/making.md. */
-final readonly class MakeSheet
+final class MakeSheet
 {
     /** A line is off by no more than this share of its target. */
     private const MOST = 0.1;
@@ -21,10 +21,13 @@ final readonly class MakeSheet
     /** A usual drop of an essential oil, g: 0.035 ml x 0.9 g/ml. */
     private const DROP_GRAMS = 0.032;
 
-    private Kitchen $kitchen;
+    private readonly Kitchen $kitchen;
+
+    /** @var list<Task>|null worked out when it is asked for */
+    private ?array $tasks = null;
 
     /** @param  float  $factor how much larger the batch was made at the counter, to put its shares right */
-    public function __construct(private Assessment $assessment, private float $factor = 1.0)
+    public function __construct(private readonly Assessment $assessment, public readonly float $factor = 1.0)
     {
         $this->kitchen = $assessment->subject->context->kitchen;
     }
@@ -92,6 +95,6 @@ final readonly class MakeSheet
     /** @return list<Task> as the maker wrote it where that is safe, else as the house does it */
     public function tasks(): array
     {
-        return Procedure::of($this->assessment)->tasks;
+        return $this->tasks ??= Procedure::of($this->assessment)->tasks;
     }
 }

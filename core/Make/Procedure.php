@@ -23,10 +23,11 @@ final readonly class Procedure
     public static function of(Assessment $assessment): self
     {
         $house = new HouseMethod($assessment);
+        $ours = $house->tasks();
         $steps = $assessment->subject->formula()->steps;
-        $hers = $steps === [] ? [] : (new HerMethod($assessment, $house))->tasks(...$steps);
+        $hers = $steps === [] ? [] : (new HerMethod($assessment, $house, $ours))->tasks(...$steps);
 
-        return new self(self::counted($hers === [] ? $house->tasks() : self::merged($hers, $house->tasks())));
+        return new self(self::counted($hers === [] ? $ours : self::merged($hers, $ours)));
     }
 
     /**

@@ -64,11 +64,15 @@ final class HerMethod
     /** @var array<string, Task> by kind, the first of each */
     private readonly array $ours;
 
-    public function __construct(private readonly Assessment $assessment, private readonly HouseMethod $house)
-    {
+    /** @param  list<Task>  $tasks of the house's method */
+    public function __construct(
+        private readonly Assessment $assessment,
+        private readonly HouseMethod $house,
+        array $tasks,
+    ) {
         $this->named = new Named([], []);
         $ours = [];
-        foreach ([...$house->tasks(), $house->cool()] as $task) {
+        foreach ([...$tasks, $house->cool()] as $task) {
             $ours[$task->kind->value] ??= $task;
         }
         $this->ours = $ours;

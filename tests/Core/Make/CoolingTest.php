@@ -127,6 +127,44 @@ final class CoolingTest extends CoreTestCase
         self::assertEqualsWithDelta(28.0, $cocoa->celsiusAfter($minutes), 0.1, 'there and back');
     }
 
+    /** In cocoa butter from 34 to 31 °C: (1 + k / 100 x 150 / 2) times as long, where k per cent set in each degree. */
+    public function test_how_much_longer_it_stays_warm(): void
+    {
+        $fat = self::catalogue()->get('cocoa-butter')->composition->solidFat;
+        $k = ($fat->at(31.0) - $fat->at(34.0)) / 3.0;
+        self::assertEqualsWithDelta($k, ($fat->at(32.0) - $fat->at(33.0)) / 1.0, 1e-9, 'no bend in between');
+        $blend = self::blend(['cocoa-butter' => '100 g']);
+        $cooling = Cooling::known(Band::exact(20.0), 15.0, 34.0, $blend);
+
+        self::assertEqualsWithDelta(
+            20.0 * (1 + ($k / 100) * 75.0) * log(19.0 / 16.0),
+            $cooling->minutesTo(31.0)->best ?? 0.0,
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            Cooling::known(Band::exact(20.0), 15.0, 60.0, $blend)->minutesTo(31.0)->best ?? 0.0,
+            (Cooling::known(Band::exact(20.0), 15.0, 60.0, $blend)->minutesTo(34.0)->best ?? 0.0)
+                + ($cooling->minutesTo(31.0)->best ?? 0.0),
+            1e-6,
+            'stretch by stretch',
+        );
+    }
+
+    /** The curve of a blend is straight between its bends. */
+    public function test_bends_of_a_blend_are_all_of_them(): void
+    {
+        $blend = self::blend(['beeswax' => '20 g', 'shea-butter' => '40 g', 'cocoa-butter' => '20 g', 'olive-oil' => '20 g']);
+        $curve = $blend->solidCurve();
+        for ($celsius = 10.0; $celsius < 80.0; $celsius += 0.7) {
+            $before = array_filter($curve, static fn (array $p): bool => $p[0] <= $celsius);
+            $after = array_filter($curve, static fn (array $p): bool => $p[0] >= $celsius);
+            [$cold, $firm] = $before === [] ? [$celsius, $blend->solidPercent($celsius)] : end($before);
+            [$warm, $soft] = $after === [] ? [$celsius, $blend->solidPercent($celsius)] : reset($after);
+            $straight = $warm > $cold ? $firm + (($soft - $firm) * ($celsius - $cold)) / ($warm - $cold) : $firm;
+            self::assertEqualsWithDelta($straight, $blend->solidPercent($celsius), 1e-9, (string) $celsius);
+        }
+    }
+
     /** @return iterable<string, array{list<array{float, float}>, string}> */
     public static function useless(): iterable
     {
