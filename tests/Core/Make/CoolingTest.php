@@ -153,7 +153,9 @@ final class CoolingTest extends CoreTestCase
     /** The curve of a blend is straight between its bends. */
     public function test_bends_of_a_blend_are_all_of_them(): void
     {
-        $blend = self::blend(['beeswax' => '20 g', 'shea-butter' => '40 g', 'cocoa-butter' => '20 g', 'olive-oil' => '20 g']);
+        $blend = self::blend(
+            ['beeswax' => '20 g', 'shea-butter' => '40 g', 'cocoa-butter' => '20 g', 'olive-oil' => '20 g'],
+        );
         $curve = $blend->solidCurve();
         for ($celsius = 10.0; $celsius < 80.0; $celsius += 0.7) {
             $before = array_filter($curve, static fn (array $p): bool => $p[0] <= $celsius);
