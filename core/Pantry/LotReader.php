@@ -114,7 +114,8 @@ final readonly class LotReader
             $said->of('supplier'),
             $said->of('batch'),
             $said->of('place'),
-            self::figure($said->of('tare')),
+            // "0.2 kg" is 200 g; a figure alone is grams.
+            self::weighed($said->of('tare')) ?? self::figure($said->of('tare')),
             implode(', ', $said->notes),
             $this->doubts($said, $read, $grams),
         );
