@@ -179,7 +179,7 @@ final class ShelfTest extends CoreTestCase
     {
         $said = array_filter(MovementKind::cases(), static fn (MovementKind $k): bool => $k->isSaid());
         self::assertSame(
-            ['counted', 'given', 'sold', 'spoiled', 'wasted'],
+            ['counted', 'given', 'sold', 'opened', 'spoiled', 'wasted'],
             array_values(array_map(static fn (MovementKind $k): string => $k->value, $said)),
         );
         foreach (MovementKind::cases() as $kind) {

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive } from 'vue';
 import { batchCostQuery } from '../../queries/batches';
+import { written } from '../../ui/events';
 import HowLink from '../../ui/HowLink.vue';
 import { useSession } from '../../ui/session';
 import { fixed, num } from '../../ui/words';
@@ -12,8 +13,8 @@ const session = useSession();
 const money = computed(() => session.studio?.currency ?? '');
 const typed = reactive({ container: '', minutes: '', hourly: '', margin: '' });
 /** What is no figure yet is none. */
-const figure = (written: string, most = 10_000): string => {
-    const value = Number(written.trim().replace(',', '.'));
+const figure = (text: string, most = 10_000): string => {
+    const value = written(text) ?? 0;
     return String(Number.isFinite(value) && value >= 0 ? Math.min(most, value) : 0);
 };
 const beside = computed(() => ({

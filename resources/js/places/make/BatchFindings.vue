@@ -2,6 +2,7 @@
 import { computed, reactive, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { useFindOnBatch, useTakeBackFinding } from '../../queries/batches';
+import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { num, sayDate, todayDate } from '../../ui/words';
@@ -46,7 +47,7 @@ async function put(work: () => Promise<Schemas['Batch']>): Promise<Schemas['Batc
         return null;
     }
 }
-const number = (text: string | number): number | null => (String(text).trim() === '' ? null : Number(String(text).replace(',', '.')));
+const number = (text: string | number): number | null => written(String(text));
 async function say(): Promise<void> {
     const known = new Set(props.batch.findings.map((f) => f.id));
     const batch = await put(() =>

@@ -4,6 +4,7 @@ import { reactive, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { FORMULAS } from '../../queries/lists';
 import { ordersQuery, useSettleOrder, useTakeOrder } from '../../queries/orders';
+import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
@@ -18,7 +19,7 @@ const settling = useSettleOrder();
 const errors = ref<Record<string, string[]>>({});
 const what = ref<{ token: string; name: string } | null>(null);
 const draft = reactive({ who: '', jars: '', jar_ml: '100', due_on: '', price: '', note: '' });
-const figure = (written: string): number => Number(written.trim().replace(',', '.'));
+const figure = (text: string): number => written(text) ?? 0;
 
 async function take(): Promise<void> {
     errors.value = what.value ? {} : { formula_id: ['Choose what is wanted.'] };

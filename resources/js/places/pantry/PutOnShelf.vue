@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
 import { readLots, usePutOnShelf } from '../../queries/shelf';
-import { valueIn } from '../../ui/events';
+import { valueIn, written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { num, sayDate } from '../../ui/words';
@@ -35,8 +35,8 @@ function settle(row: Read, what: Partial<Read>): void {
     settled.value = { ...settled.value, [row.text]: { ...settled.value[row.text], ...what } };
 }
 function figure(event: Event): number | null {
-    const written = valueIn(event).trim().replace(',', '.');
-    return written === '' || !Number.isFinite(Number(written)) ? null : Number(written);
+    const value = written(valueIn(event));
+    return value !== null && Number.isFinite(value) ? value : null;
 }
 async function put(): Promise<void> {
     if (shown.value.length === 0) return;

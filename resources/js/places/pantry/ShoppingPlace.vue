@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
 import { FORMULAS } from '../../queries/lists';
 import { shopping } from '../../queries/shelf';
+import { written } from '../../ui/events';
 import { tell, tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
 import { useSession } from '../../ui/session';
@@ -25,9 +26,9 @@ watch(picked, (one) => {
     if (!wanted.value.some((w) => String(w.id) === one.token)) wanted.value.push({ id: Number(one.token), name: one.name, grams: '' });
     picked.value = null;
 });
-const figure = (written: string): number | null => {
-    const value = Number(written.trim().replace(',', '.'));
-    return written.trim() === '' || !(value > 0) ? null : value;
+const figure = (text: string): number | null => {
+    const value = written(text);
+    return value !== null && value > 0 ? value : null;
 };
 const ask = useLatest(
     () => shopping({ wanted: wanted.value.map((w) => ({ formula_id: w.id, grams: figure(w.grams) })), open: open.value }),

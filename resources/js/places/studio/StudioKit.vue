@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { kitQuery, useAddToKit, useChangeInKit, useTakeFromKit } from '../../queries/kit';
 import FormProblem from '../../ui/FormProblem.vue';
-import { valueIn } from '../../ui/events';
+import { valueIn, written } from '../../ui/events';
 import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { num } from '../../ui/words';
@@ -58,10 +58,9 @@ function begin(of: Item['kind'], item: Item | null = null): void {
     ]);
 }
 /** A figure as she writes it, with a comma or a point; what is no figure is told by the application. */
-function figure(written: string): number | string | null {
-    const plain = written.trim().replace(',', '.');
-    if (plain === '') return null;
-    return Number.isFinite(Number(plain)) ? Number(plain) : written;
+function figure(text: string): number | string | null {
+    const value = written(text);
+    return value === null || Number.isFinite(value) ? value : text;
 }
 async function keep(): Promise<void> {
     const now = draft.value;
