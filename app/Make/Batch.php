@@ -40,6 +40,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $created_at
  * @property float $factor how much larger it was made at the counter, to put its shares right
  * @property float $remainder_grams left over that went into no jar
+ * @property float|null $bowl_ml how far it stood in a marked bowl after whipping
  * @property bool $sample_kept
  * @property bool $rehearsal
  * @property list<string> $inspected what was looked at, by Inspected
@@ -70,6 +71,7 @@ final class Batch extends Model
         'net_grams' => 'float',
         'factor' => 'float',
         'remainder_grams' => 'float',
+        'bowl_ml' => 'float',
         'sample_kept' => 'boolean',
         'rehearsal' => 'boolean',
         'inspected' => 'array',

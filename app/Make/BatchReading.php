@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string $task the id of a task of the batch
  * @property Surroundings $surroundings where it stood
  * @property float $celsius
+ * @property float|null $around_celsius how warm it was there; null where nobody measured it
  * @property Carbon $read_at
  * @property string $by_name
  */
@@ -31,6 +32,7 @@ final class BatchReading extends Model
     protected $casts = [
         'surroundings' => Surroundings::class,
         'celsius' => 'float',
+        'around_celsius' => 'float',
         'read_at' => 'datetime',
     ];
 

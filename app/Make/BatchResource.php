@@ -132,7 +132,7 @@ final class BatchResource extends JsonResource
         return new BatchYield($weighed, $batch->jars * $batch->net_grams, $batch->remainder_grams);
     }
 
-    /** By its jars: only a whipped butter that is done took any, and its jars are full. */
+    /** Only a whipped butter that is done took any. */
     private function air(): ?float
     {
         $actual = $this->batch->actual;
@@ -140,9 +140,11 @@ final class BatchResource extends JsonResource
             return null;
         }
         $density = $actual['density_20c'] ?? null;
-        $air = is_numeric($density)
-            ? Whipping::found($this->batch->jar_ml, $this->batch->net_grams, (float) $density)
-            : null;
+        // A marked bowl holds all of it; else the jars do, as long as they are full.
+        [$millilitres, $grams] = $this->batch->bowl_ml === null
+            ? [$this->batch->jar_ml, $this->batch->net_grams]
+            : [$this->batch->bowl_ml, $this->yield()->weighed];
+        $air = is_numeric($density) ? Whipping::found($millilitres, $grams, (float) $density) : null;
 
         return $air === null ? null : round($air);
     }

@@ -137,6 +137,7 @@ final class BatchTasks
                 ->all()),
             $task->gate,
             $last->surroundings,
+            $last->around_celsius ?? $last->surroundings->celsius(),
             $this->plan->of($this->batch)->subject,
         );
     }

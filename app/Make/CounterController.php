@@ -89,6 +89,7 @@ final class CounterController
             'task' => $task->id(),
             'celsius' => $request->float('celsius'),
             'surroundings' => $request->string('where')->value(),
+            'around_celsius' => $request->filled('around') ? $request->float('around') : null,
             'read_at' => $request->at(),
             'by_name' => User::nameIn($request),
         ]);

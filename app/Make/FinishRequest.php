@@ -27,6 +27,7 @@ final class FinishRequest extends FormRequest
             'full_grams' => 'nullable|numeric|gt:0|max:100000',
             'jar' => 'nullable|integer',
             'note' => 'present|nullable|string|max:2000',
+            'bowl_ml' => 'nullable|numeric|gt:0|max:1000000',
             'remainder_grams' => 'nullable|numeric|min:0|max:1000000',
             'sample_kept' => 'sometimes|boolean',
             'inspected' => 'sometimes|array|max:10',
@@ -67,6 +68,7 @@ final class FinishRequest extends FormRequest
     {
         return [
             'remainder_grams' => $this->float('remainder_grams'),
+            'bowl_ml' => $this->filled('bowl_ml') ? $this->float('bowl_ml') : null,
             'sample_kept' => $this->boolean('sample_kept'),
             'inspected' => array_values((array) $this->input('inspected', [])),
             'jars' => $this->integer('jars'),

@@ -21,6 +21,8 @@ final class ReadingRequest extends FormRequest
             ...$this->atRule(),
             'task' => 'required|string|max:20',
             'celsius' => 'required|numeric|between:-30,200',
+            // How warm it is there, where that was measured.
+            'around' => 'sometimes|nullable|numeric|between:-40,60',
             'where' => ['required', Rule::enum(Surroundings::class)],
         ];
     }
@@ -28,6 +30,9 @@ final class ReadingRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['celsius.*' => 'What the probe shows, from -30 to 200 °C.'];
+        return [
+            'celsius.*' => 'What the probe shows, from -30 to 200 °C.',
+            'around.*' => 'How warm it is where it stands, from -40 to 60 °C.',
+        ];
     }
 }

@@ -24,6 +24,7 @@ final readonly class CoolingTrace implements JsonSerializable
 
     /**
      * @param  list<ProbeReading>  $readings in order, the first at 0 minutes
+     * @param  float  $around °C there
      * @param  Cooling|null  $cooling null while it cannot be told
      * @param  string  $problem why not; "" where it can, or nothing was read yet
      */
@@ -31,6 +32,7 @@ final readonly class CoolingTrace implements JsonSerializable
         public array $readings,
         private ?Gate $gate,
         private Surroundings $where,
+        private float $around,
         private ?Cooling $cooling,
         private string $problem,
         private Examined $of,
@@ -40,9 +42,15 @@ final readonly class CoolingTrace implements JsonSerializable
     /**
      * @param  list<ProbeReading>  $readings in order
      * @param  Gate|null  $gate of the task, as far as a temperature tells
+     * @param  float  $around °C where it stands
      */
-    public static function of(array $readings, ?Gate $gate, Surroundings $where, Examined $of): self
-    {
+    public static function of(
+        array $readings,
+        ?Gate $gate,
+        Surroundings $where,
+        float $around,
+        Examined $of,
+    ): self {
         $step = $of->context->kitchen->tools->thermometer->stepCelsius ?? 0.0;
         $cooling = null;
         $problem = '';
@@ -50,21 +58,21 @@ final readonly class CoolingTrace implements JsonSerializable
             $last = end($readings);
             $cooling = match (count($readings)) {
                 0 => null,
-                1 => $last === false || $last->celsius <= $where->celsius() ? null : Cooling::estimated(
+                1 => $last === false || $last->celsius <= $around ? null : Cooling::estimated(
                     $of->composition->totalGrams->best,
                     null,
                     $where,
-                    $where->celsius(),
+                    $around,
                     $last->celsius,
                     $of->composition,
                 ),
-                default => Cooling::fitted($readings, $where->celsius(), $step, $of->composition),
+                default => Cooling::fitted($readings, $around, $step, $of->composition),
             };
         } catch (MakeError $e) {
             $problem = $e->getMessage();
         }
 
-        return new self($readings, $gate, $where, $cooling, $problem, $of);
+        return new self($readings, $gate, $where, $around, $cooling, $problem, $of);
     }
 
     /** Minutes from the last reading until it is as cool as its gate allows; null where that cannot be told. */
@@ -104,7 +112,7 @@ final readonly class CoolingTrace implements JsonSerializable
     {
         return [
             'where' => $this->where->value,
-            'surroundings_c' => $this->where->celsius(),
+            'surroundings_c' => $this->around,
             'readings' => array_map(static fn (ProbeReading $r): array => [
                 'minutes' => round($r->minutes, 2),
                 'celsius' => $r->celsius,

@@ -114,8 +114,7 @@ final readonly class LotReader
             $said->of('supplier'),
             $said->of('batch'),
             $said->of('place'),
-            // "0.2 kg" is 200 g; a figure alone is grams.
-            self::weighed($said->of('tare')) ?? self::figure($said->of('tare')),
+            self::grams($said->of('tare')),
             implode(', ', $said->notes),
             $this->doubts($said, $read, $grams),
         );
@@ -240,6 +239,12 @@ final readonly class LotReader
         }
 
         return $read !== null && $read->unit->isMass() ? $read->count->best * $read->unit->grams() : null;
+    }
+
+    /** "0.2 kg" is 200 g; a figure alone is grams. */
+    private static function grams(string $written): ?float
+    {
+        return self::weighed($written) ?? self::figure($written);
     }
 
     private static function figure(string $written): ?float

@@ -112,6 +112,7 @@ final class GuidedTest extends StudioTestCase
         // Without the heat of setting: 6.5 / ln(78 / 70).
         self::assertEqualsWithDelta(60.07, $cooling['tau_minutes']['best'], 1.0);
         self::assertGreaterThan(0, $cooling['to_gate_minutes']['best']);
+        self::assertEquals(-18, $cooling['surroundings_c']);
         $odd = self::task($say(8.0, 55.0), 'chill')['cooling'];
         self::assertTrue($odd['fitted'], 'one that is off is smoothed');
         $moved = self::task($say(9.0, 50.0, 'air'), 'chill')['cooling'];
@@ -351,6 +352,38 @@ final class GuidedTest extends StudioTestCase
         self::assertEqualsWithDelta($before, $left(), 1e-6);
         $this->finished();
         self::assertEqualsWithDelta($before - 120.0, $left(), 1e-6);
+    }
+
+    public function test_a_marked_bowl_tells_how_much_air_went_in(): void
+    {
+        $batch = $this->weighed($this->begun());
+        $done = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 2,
+            'jar_ml' => 100,
+            'net_grams' => 80,
+            'bowl_ml' => 300,
+            'note' => '',
+            'although' => 'For myself.',
+        ]);
+        $density = $done['actual']['density_20c'];
+
+        self::assertEqualsWithDelta(round(100 * (300 * $density / 180 - 1)), $done['air_percent'], 0.01);
+    }
+
+    public function test_a_warm_room_is_reckoned_with(): void
+    {
+        $batch = $this->begun();
+        $say = fn (float $around): array => self::task($this->got(
+            'Batch',
+            'POST',
+            'batches/'.$batch['id'].'/readings',
+            ['task' => 'chill', 'celsius' => 60, 'where' => 'air', 'around' => $around],
+        ), 'chill')['cooling'];
+        self::assertEquals(27.5, $say(27.5)['surroundings_c']);
+        $this->ask('POST', 'batches/'.$batch['id'].'/readings', [
+            'task' => 'chill', 'celsius' => 60, 'where' => 'air', 'around' => 99,
+        ])->assertStatus(422)->assertJsonPath('errors.around.0', 'How warm it is where it stands, from -40 to 60 °C.');
     }
 
     public function test_batches_of_one_formula_stand_beside_each_other(): void

@@ -3160,6 +3160,8 @@ export interface components {
             inspected?: ("whole" | "clean" | "sealed" | "labelled")[];
             /** @description The day it was made, where that was before it was written down. */
             made_on?: string | null;
+            /** @description How far it stood in a marked bowl after whipping. */
+            bowl_ml?: number | null;
         };
         RoutineDraft: {
             head_id: number;
@@ -4608,6 +4610,8 @@ export interface components {
              * @description When it was, where it is sent later: with milliseconds, in UTC.
              */
             at?: string | null;
+            /** @description How warm it is there, where that was measured. */
+            around?: number | null;
         };
         OverPour: {
             line: string;

@@ -197,7 +197,7 @@ final class CoolingTest extends CoreTestCase
         $pours = $balm->texture->coolestPour();
         $gate = new Gate('', Band::of($pours + 1.0, $pours + 1.0, $pours + 3.0));
         $readings = [new ProbeReading(0.0, 75.0), new ProbeReading(4.0, 70.0)];
-        $trace = CoolingTrace::of($readings, $gate, Surroundings::Air, $balm);
+        $trace = CoolingTrace::of($readings, $gate, Surroundings::Air, 21.0, $balm);
 
         self::assertNotNull($trace->minutesToGate());
         self::assertGreaterThan($trace->minutesToGate()->best, $trace->minutesToSet()?->best, 'it is poured before');
@@ -209,21 +209,29 @@ final class CoolingTest extends CoreTestCase
         rsort($sorted);
         self::assertSame($sorted, $degrees, 'it only cools');
 
-        $one = CoolingTrace::of([$readings[0]], $gate, Surroundings::Air, $balm)->jsonSerialize();
+        $warm = CoolingTrace::of($readings, $gate, Surroundings::Air, 30.0, $balm);
+        self::assertLessThan(
+            $trace->minutesToGate()->best * 30.0,
+            $warm->minutesToGate()->best ?? INF,
+            'the same readings in a warmer room mean that it loses its heat faster',
+        );
+        self::assertSame(30.0, $warm->jsonSerialize()['surroundings_c']);
+        $one = CoolingTrace::of([$readings[0]], $gate, Surroundings::Air, 21.0, $balm)->jsonSerialize();
         self::assertFalse($one['fitted'], 'one reading is an estimate');
         self::assertNotNull($one['to_gate_minutes']);
-        $none = CoolingTrace::of([], $gate, Surroundings::Air, $balm)->jsonSerialize();
+        $none = CoolingTrace::of([], $gate, Surroundings::Air, 21.0, $balm)->jsonSerialize();
         self::assertNull($none['tau_minutes']);
         self::assertSame([], $none['curve']);
         $warms = CoolingTrace::of(
             [$readings[0], new ProbeReading(3.0, 78.0)],
             $gate,
             Surroundings::Air,
+            21.0,
             $balm,
         )->jsonSerialize();
         self::assertStringContainsString('does not cool', $warms['problem']);
         self::assertNull($warms['to_gate_minutes']);
-        $endless = CoolingTrace::of($readings, new Gate('Firm.'), Surroundings::Air, $balm);
+        $endless = CoolingTrace::of($readings, new Gate('Firm.'), Surroundings::Air, 21.0, $balm);
         self::assertNull($endless->minutesToGate(), 'no temperature tells');
         self::assertCount(41, $endless->curve());
     }

@@ -30,17 +30,31 @@ const said = reactive({
     net: '',
     full: '',
     remainder: '',
+    bowl: '',
     note: '',
     although: '',
     made: props.batch.made_on,
     sample: false,
 });
+const whipped = props.batch.kind === 'whipped-butter';
 const looked = ref<Looked[]>([]);
 /** A jar of the kit whose empty weight is known can be weighed full. */
 const jar = ref<{ id: number; name: string; tareGrams: number } | null>(null);
 const total = computed(() => props.batch.weighings.reduce((sum, w) => sum + (w.actual_grams ?? 0), 0));
 const open = computed(() => props.batch.weighings.filter((w) => w.actual_grams === null));
-const FIELDS = ['jars', 'jar_ml', 'net_grams', 'full_grams', 'remainder_grams', 'made_on', 'inspected', 'weighings', 'state', 'although'];
+const FIELDS = [
+    'jars',
+    'jar_ml',
+    'net_grams',
+    'full_grams',
+    'remainder_grams',
+    'bowl_ml',
+    'made_on',
+    'inspected',
+    'weighings',
+    'state',
+    'although',
+];
 
 function taken(of: { id: number; name: string; tareGrams: number; fillMl: number }): void {
     said.ml = String(of.fillMl);
@@ -58,6 +72,7 @@ async function finish(): Promise<void> {
                 net_grams: written(said.net),
                 ...(jar.value && { full_grams: written(said.full), jar: jar.value.id }),
                 remainder_grams: written(said.remainder),
+                ...(whipped && { bowl_ml: written(said.bowl) }),
                 sample_kept: said.sample,
                 inspected: looked.value,
                 made_on: said.made || null,
@@ -109,6 +124,10 @@ async function finish(): Promise<void> {
                 class="field !min-h-14 !text-xl"
                 :aria-invalid="!!errors['remainder_grams']"
             />
+        </label>
+        <label v-if="whipped" class="col-span-full">
+            <span class="label">How far it stood in a marked bowl after whipping, ml (optional)</span>
+            <input v-model="said.bowl" inputmode="decimal" maxlength="8" class="field !min-h-14 !w-48 !text-xl" />
         </label>
         <label v-if="jar" class="col-span-full">
             <span class="label">Or one weighed full with its lid, grams ({{ num(jar.tareGrams, 1) }} g empty)</span>

@@ -21,6 +21,7 @@ const WHERE: Record<Where, string> = {
 };
 const shown = ref('');
 const where = ref<Where>(props.task.where);
+const room = ref('');
 const missing = ref('');
 const cooling = computed(() => props.task.cooling);
 watch(
@@ -32,7 +33,16 @@ function read(text = shown.value): void {
     const celsius = written(text);
     missing.value = celsius === null || !Number.isFinite(celsius) ? 'Enter what the probe shows, in °C.' : '';
     if (missing.value || celsius === null) return;
-    emit('act', { kind: 'read', body: { task: props.task.id, celsius, where: where.value, at: new Date().toISOString() } });
+    emit('act', {
+        kind: 'read',
+        body: {
+            task: props.task.id,
+            celsius,
+            where: where.value,
+            around: where.value === 'air' ? written(room.value) : null,
+            at: new Date().toISOString(),
+        },
+    });
     shown.value = '';
 }
 </script>
@@ -57,6 +67,10 @@ function read(text = shown.value): void {
                     <option v-for="(word, value) in WHERE" :key="value" :value="value">{{ word }}</option>
                 </select>
             </label>
+            <label v-if="where === 'air'">
+                <span class="label">Room, °C</span>
+                <input v-model="room" inputmode="decimal" maxlength="5" placeholder="21" class="field !min-h-14 !w-20 !text-[20px]" />
+            </label>
             <button class="counter-quiet">Write it down</button>
             <button
                 v-if="task.reading_id"
@@ -69,6 +83,7 @@ function read(text = shown.value): void {
         </form>
         <slot name="probe" :take="read" />
         <FormProblem :errors="missing ? { celsius: [missing] } : errors" field="celsius" />
+        <FormProblem :errors="errors" field="around" />
         <template v-if="cooling">
             <p v-if="cooling.problem" class="said-caution mt-2">{{ cooling.problem }}</p>
             <p v-else-if="cooling.to_gate_minutes" class="mt-2 text-[20px]">
