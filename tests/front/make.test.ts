@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { defineComponent, h } from 'vue';
 import { useQuery } from '@tanstack/vue-query';
 import type { Schemas } from '../../resources/js/api/client';
+import { asOfNow } from '../../resources/js/api/kept';
 import BatchCounter from '../../resources/js/places/make/BatchCounter.vue';
 import BatchFindings from '../../resources/js/places/make/BatchFindings.vue';
 import { notice } from '../../resources/js/ui/notice';
@@ -87,6 +88,11 @@ const at = async (step: RegExp): Promise<void> => {
     await click(/^Step \d/);
     await click(step, '[role=dialog] li button');
 };
+
+it('what was kept says what the clock of the server says by now', () => {
+    const kept = { id: 5, batch: aBatch({ now: '2026-11-27T10:00:00.000Z' }), at: 1_000_000 };
+    expect(asOfNow(kept, 1_000_000 + 600_000).now).toBe('2026-11-27T10:10:00.000Z');
+});
 
 describe('gathering', () => {
     it('ticks what is on the counter; two quick ticks are both kept', async () => {

@@ -15,9 +15,22 @@ export interface KeptAct {
     act: Act;
 }
 
+/** A batch as it was when it came. */
+export interface KeptBatch {
+    id: number;
+    batch: Schemas['Batch'];
+    /** When it came, by this device's clock, in milliseconds. */
+    at: number;
+}
+/** The server's clock went on meanwhile: what it would say now is worked out, so that no clock of a batch stands still. */
+export const asOfNow = ({ batch, at }: KeptBatch, now: number): Schemas['Batch'] => ({
+    ...batch,
+    now: new Date(Date.parse(batch.now) + (now - at)).toISOString(),
+});
+
 interface Stores extends DBSchema {
     acts: { key: string; value: KeptAct; indexes: { batch: number } };
-    batches: { key: number; value: Schemas['Batch'] };
+    batches: { key: number; value: KeptBatch };
     session: { key: 'session'; value: Schemas['Session'] };
 }
 
@@ -47,12 +60,15 @@ export async function keptActs(batch: number): Promise<KeptAct[]> {
 export const keepAct = async (act: KeptAct): Promise<void> => void (await (await database())?.put('acts', act));
 export const dropAct = async (key: string): Promise<void> => (await database())?.delete('acts', key);
 
-export const keptBatch = async (id: number): Promise<Schemas['Batch'] | undefined> => (await database())?.get('batches', id);
-export async function keepBatch(batch: Schemas['Batch'], session: Schemas['Session'] | null): Promise<void> {
-    const db = await database();
-    await db?.put('batches', batch);
-    if (session) await db?.put('session', session, 'session');
+export async function keptBatch(id: number): Promise<Schemas['Batch'] | undefined> {
+    const kept = await (await database())?.get('batches', id);
+    return kept && asOfNow(kept, Date.now());
 }
+/** Only what came from the server is kept: what was kept is not made newer by being looked at. */
+export const keepBatch = async (batch: Schemas['Batch']): Promise<void> =>
+    void (await (await database())?.put('batches', { id: batch.id, batch, at: Date.now() }));
+export const keepSession = async (session: Schemas['Session']): Promise<void> =>
+    void (await (await database())?.put('session', session, 'session'));
 /** A record is not gone on with: it need not be kept. */
 export const dropBatch = async (id: number): Promise<void> => (await database())?.delete('batches', id);
 export const keptSession = async (): Promise<Schemas['Session'] | undefined> => (await database())?.get('session', 'session');

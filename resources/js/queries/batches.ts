@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/vue-query';
 import { api, done, got, Problem, type Schemas } from '../api/client';
-import { keptBatch } from '../api/kept';
+import { keepBatch, keptBatch } from '../api/kept';
 import { inTurn } from '../api/inTurn';
 import { useMake, useWrite } from './write';
 
@@ -9,7 +9,9 @@ export const batchQuery = (id: number) => queryOptions({ queryKey: ['batch', id]
 /** Without a network the one that was open at the counter is gone on with. */
 async function batch(id: number): Promise<Schemas['Batch']> {
     try {
-        return await got(api.GET('/api/batches/{batch}', { params: { path: { batch: id } } }));
+        const answer = await got(api.GET('/api/batches/{batch}', { params: { path: { batch: id } } }));
+        if (answer.state === 'open') void keepBatch(answer);
+        return answer;
     } catch (e) {
         const known = e instanceof Problem && e.passes ? await keptBatch(id) : undefined;
         if (known) return known;

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query';
-import { computed, onMounted, onUnmounted, ref, shallowRef, toRaw, watch, type Ref } from 'vue';
-import { dropAct, keepAct, keepBatch, keptActs, type KeptAct } from '../../../api/kept';
+import { computed, onMounted, onUnmounted, ref, shallowRef, toRaw, type Ref } from 'vue';
+import { dropAct, keepAct, keepBatch, keepSession, keptActs, type KeptAct } from '../../../api/kept';
 import { newKey } from '../../../api/newKey';
 import { Problem, type Schemas } from '../../../api/client';
 import { batchQuery, isBatch } from '../../../queries/batches';
@@ -74,6 +74,7 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
             try {
                 const answer = await sendAct(id, kept.act, newest().revision, { headers: { 'Idempotency-Key': kept.key } });
                 client.setQueryData(key, answer);
+                void keepBatch(answer);
                 return 'done';
             } catch (e) {
                 if (!(e instanceof Problem)) throw e;
@@ -109,7 +110,7 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
     });
     onUnmounted(() => (closed = true));
     // Opened again without a network, it goes on from what was last known.
-    watch(batch, (now) => void keepBatch(structuredClone(toRaw(now)), structuredClone(toRaw(session.session))), { immediate: true });
+    onMounted(() => void (session.session && keepSession(structuredClone(toRaw(session.session)))));
 
     const shown = computed(() =>
         shownAs(
