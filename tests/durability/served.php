@@ -54,6 +54,12 @@ foreach ($built as $file) {
         'cache-control' => 'public, max-age=31536000, immutable',
     ]);
 }
+// The counter's worker looks after every address, and is asked for anew at each visit.
+$expect('/build/sw.js', 200, [
+    'service-worker-allowed' => '/',
+    'cache-control' => 'no-cache',
+    'x-content-type-options' => 'nosniff',
+]);
 foreach (glob("$public/*.svg") ?: throw new RuntimeException('No file stands in public/.') as $file) {
     $expect('/'.basename($file), 200, ['x-content-type-options' => 'nosniff']);
 }
