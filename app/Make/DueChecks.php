@@ -18,7 +18,7 @@ final class DueChecks
     /** Nothing is looked at in its first week. */
     private const FIRST = 7;
 
-    private const MOST_BATCHES = 120;
+    private const MOST_BATCHES = 40;
 
     /** No nagging: so many at once. */
     private const MOST = 3;

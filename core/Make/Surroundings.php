@@ -46,14 +46,4 @@ enum Surroundings: string
     {
         return Band::of(...self::TRANSFER[$this->value]);
     }
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Air => 'in the room',
-            self::Water => 'in cold water',
-            self::Fridge => 'in the fridge',
-            self::Freezer => 'in the freezer',
-        };
-    }
 }
