@@ -11,7 +11,7 @@ final readonly class Task
      * @param  list<string>  $lines that go in here, by id
      * @param  string  $caution what can hurt; "" where nothing does more than usual
      * @param  Hers|null  $hers what the maker wrote of it; null where it is ours alone
-     * @param  int  $round the how-manieth of its kind, from 1
+     * @param  int  $round which of its kind it is, from 1
      */
     public function __construct(
         public TaskKind $kind,
