@@ -83,7 +83,7 @@ final class BatchTasks
             'by' => $done->by_name ?? '',
             'at' => $done?->created_at->toIso8601String(),
             'volumes' => $task->kind === TaskKind::Whip ? $this->volumes() : [],
-            'where' => $this->where($task)->value,
+            'where' => Surroundings::during($task)->value,
             'cooling' => $this->cooling($task),
             'reading_id' => $this->readings->where('task', $task->id())->last()?->id,
         ];
@@ -100,20 +100,6 @@ final class BatchTasks
                 'millilitres' => $whipping->volume((float) $minutes),
             ], self::WHIPPED)
             : [];
-    }
-
-    /** Where it stands meanwhile, as far as the task says. */
-    private function where(Task $task): Surroundings
-    {
-        $said = mb_strtolower($task->act);
-
-        return match (true) {
-            str_contains($said, 'freez') => Surroundings::Freezer,
-            str_contains($said, 'cold water') || str_contains($said, 'ice') => Surroundings::Water,
-            str_contains($said, 'fridge') => Surroundings::Fridge,
-            $task->kind === TaskKind::Chill && ! str_contains($said, 'let it cool') => Surroundings::Fridge,
-            default => Surroundings::Air,
-        };
     }
 
     /** What the probe has shown; null where it was not asked. */

@@ -42,6 +42,20 @@ enum Surroundings: string
         };
     }
 
+    /** Where it stands meanwhile, as far as a task says; what is chilled stands in the fridge where it says nothing. */
+    public static function during(Task $task): self
+    {
+        $said = mb_strtolower($task->act);
+
+        return match (true) {
+            str_contains($said, 'freez') => self::Freezer,
+            preg_match('/\b(?:cold water|ice)\b/u', $said) === 1 => self::Water,
+            str_contains($said, 'fridge') => self::Fridge,
+            $task->kind === TaskKind::Chill && ! str_contains($said, 'let it cool') => self::Fridge,
+            default => self::Air,
+        };
+    }
+
     public function transfer(): Band
     {
         return Band::of(...self::TRANSFER[$this->value]);

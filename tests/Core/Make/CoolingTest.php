@@ -13,6 +13,8 @@ use Crown\Make\Gate;
 use Crown\Make\MakeError;
 use Crown\Make\ProbeReading;
 use Crown\Make\Surroundings;
+use Crown\Make\Task;
+use Crown\Make\TaskKind;
 use Crown\Measure\Band;
 use Crown\Measure\Vessel;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -189,6 +191,19 @@ final class CoolingTest extends CoreTestCase
             self::assertSame($code, $e->cause);
             self::assertSame('readings', $e->path);
         }
+    }
+
+    public function test_where_it_stands_is_read_from_what_is_to_be_done(): void
+    {
+        $where = static fn (string $act, TaskKind $kind): Surroundings => Surroundings::during(
+            new Task($kind, $act, new Gate('')),
+        );
+        self::assertSame(Surroundings::Freezer, $where('Freeze for 30 minutes.', TaskKind::Chill));
+        self::assertSame(Surroundings::Water, $where('Stand it in cold water.', TaskKind::Cool));
+        self::assertSame(Surroundings::Fridge, $where('Put it in the fridge.', TaskKind::Chill));
+        self::assertSame(Surroundings::Fridge, $where('Chill to 20 °C.', TaskKind::Chill));
+        self::assertSame(Surroundings::Air, $where('Let it cool to 24 to 30 °C, no colder.', TaskKind::Chill));
+        self::assertSame(Surroundings::Air, $where('Slice off the heat, then let it cool.', TaskKind::Cool));
     }
 
     public function test_a_trace_says_when_it_comes_to_its_gate_and_when_it_sets(): void
