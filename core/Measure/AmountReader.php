@@ -180,7 +180,7 @@ final class AmountReader
               (?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?
               (?:(?:big|small|large|good|generous|little|tiny)\s+)?
               (?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|capfuls?
-                |blobs?|lumps?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?)
+                |blobs?|lumps?|peas?(?:\ size)?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?)
         )(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isux';
 
     /** How much of it there is when it is all in: "to make 100 ml". A number has to follow. */
@@ -211,6 +211,12 @@ final class AmountReader
         }
 
         return self::value($m[1]) - self::value($m[2]);
+    }
+
+    /** Whether a unit is known as it is written: "tbsp", and not "tbspns". */
+    public static function knows(string $unit): bool
+    {
+        return isset(self::UNITS[mb_strtolower(trim($unit))]);
     }
 
     /**

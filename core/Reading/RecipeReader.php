@@ -8,16 +8,18 @@ use Crown\Catalogue\Catalogue;
 use Crown\Measure\Kitchen;
 use Crown\Reading\Internal\Draft;
 use Crown\Reading\Internal\Entries;
+use Crown\Reading\Internal\Items;
 use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\Internal\Names;
 use Crown\Reading\Internal\Plain;
+use Crown\Reading\Internal\Sentences;
 use Crown\Reading\Internal\Spans;
 use Crown\Reading\Internal\Tables;
 use Crown\Reading\Internal\Vessel;
 
 /**
  * Reads a recipe as people scribble it. Every line comes back: as an ingredient line with how surely it was understood,
- * as steps, or as a note. The stages, in order: Source, Tables, Vessel, Plain, Draft. Method page:
+ * as steps, or as a note. The stages, in order: Source, Tables, Sentences, Vessel, Plain, Draft. Method page:
  * docs/methods/reading.md.
  */
 final readonly class RecipeReader
@@ -49,11 +51,15 @@ final readonly class RecipeReader
         $vessel = Vessel::in($whole);
         $plain = new Plain(Lexicon::of($whole));
 
+        $items = new Items($this->names);
+        $rows = (new Sentences($plain, $items))->apart(Tables::listed($source->rows));
+
         return (new Draft(
-            $vessel->poured(Tables::listed($source->rows)),
+            $vessel->poured($rows),
             $plain,
             $vessel,
             $this->names,
+            $items,
             new Entries($this->names, $this->kitchen, $as),
             new Spans($text, $source->placed, $plain),
             $as,

@@ -57,8 +57,6 @@ final class Draft
 
     private readonly Negations $negations;
 
-    private readonly Items $items;
-
     /** @var list<Told> */
     private readonly array $told;
 
@@ -80,12 +78,12 @@ final class Draft
         private readonly Plain $plain,
         private readonly Vessel $vessel,
         private readonly Names $names,
+        private readonly Items $items,
         private readonly Entries $entries,
         private readonly Spans $spans,
         ReadAs $as = new ReadAs(),
     ) {
         $this->negations = new Negations($names);
-        $this->items = new Items($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
         $this->told = array_map($plain->told(...), $this->written);
         $this->rows = array_map(static fn (Told $t): string => $t->plain, $this->told);
@@ -175,7 +173,9 @@ final class Draft
 
     private function became(int $n, Fate $fate): bool
     {
-        return $this->spans->row($this->listed[$n]->of, $fate);
+        $row = $this->listed[$n];
+
+        return $row->piece ? $this->spans->words($row->of, $row->text, $fate) || true : $this->spans->row($row->of, $fate);
     }
 
     /** A heading, a size, a title or a remark: about the recipe, and nothing in it. */
@@ -190,12 +190,13 @@ final class Draft
 
             return $this->became($n, Fate::Heading);
         }
-        if (Rows::isNoise($bare)) {
+        $lists = count($this->items->in($bare)) > 1;
+        if (! $lists && (Rows::isNoise($bare) || Rows::isOutcome($this->rows[$n]))) {
             return $this->note($n, Rows::isSize($bare) ? Fate::Size : Fate::Remark);
         }
         $first = ! $this->begun;
         $this->begun = true;
-        if (Rows::isSize($bare)) {
+        if (! $lists && Rows::isSize($bare)) {
             $this->title = $first ? Rows::withoutSize($bare) : $this->title;
             $first && $this->spans->words($this->listed[$n]->of, $this->title, Fate::Title);
 
@@ -203,6 +204,7 @@ final class Draft
         }
         if (
             $first
+            && ! $lists
             && ! $this->items->explains($bare)
             && ForWhom::in($bare) === []
             && $this->looksLikeTitle($bare, count($this->rows))
@@ -249,12 +251,27 @@ final class Draft
             || $this->isMethod($bare, $n, $several)
             || $this->isSeveral($bare, $n, $several)
             || ($this->isRemark($bare) && $this->note($n))
-            || $this->add($this->asked(
+            || $this->isRead($bare, $n, $this->asked(
                 $this->entries->lines(Rows::withUnit($bare, $this->unit), $row),
                 $several,
                 $bare,
                 $row,
             ));
+    }
+
+    /**
+     * A sentence among others that names nothing and gives no amount is a remark; a row of its own is asked about.
+     *
+     * @param  list<ReadLine>  $lines
+     */
+    private function isRead(string $bare, int $n, array $lines): bool
+    {
+        $says = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() !== '' || $l->amount !== '');
+        if ($this->listed[$n]->piece && $says === [] ) {
+            return $this->note($n);
+        }
+
+        return $this->add($lines);
     }
 
     /**
@@ -264,7 +281,9 @@ final class Draft
      */
     private function isRefused(string $bare, array $several): bool
     {
-        return Rows::isRefused($bare) && $several === [] && Instructions::steps($bare)[0]->act === 'other';
+        return Rows::isRefused($bare)
+            && $several === []
+            && (Rows::refusesToAdd($bare) || Instructions::steps($bare)[0]->act === 'other');
     }
 
     /**
@@ -300,14 +319,17 @@ final class Draft
         $method = Instructions::begins($bare)
             || ($this->inMethod && ! $this->looksLikeIngredient($bare))
             || $tells
-            || (Rows::isProse($bare) && $several === []);
+            || (Rows::isProse($bare) && $several === [])
+            || ($this->listed[$n]->piece && $several === [] && Instructions::timed($bare) !== []);
         if (! $method) {
             return false;
         }
         // What says only what is left out is nothing to be done.
         $this->does(array_values(array_filter(
             Instructions::steps($bare),
-            static fn (Step $s): bool => $s->act !== 'other' || $s->minutes > 0.0 || ! Rows::isRefused($s->text),
+            static fn (Step $s): bool => $s->act !== 'other'
+                || $s->minutes > 0.0
+                || (! Rows::isRefused($s->text) && ! Rows::isNoise($s->text)),
         )), $n);
         foreach ($several as $item) {
             $said = $this->entries->placed($row, $item->name, $item->amount);
@@ -356,11 +378,11 @@ final class Draft
             $this->whole($bare, $several),
         ));
         $this->does(Instructions::timed($bare), $n);
-        $fill = Rows::filling($bare);
+        [$fill, $to] = Rows::filling($bare);
 
         return $fill === ''
             || $this->entries->score($fill) < Entries::SURE
-            || $this->add([$this->entries->placed($row, $fill, $this->vessel->rest())]);
+            || $this->add([$this->entries->placed($row, $fill, $to === '' ? $this->vessel->rest() : $to)]);
     }
 
     /**

@@ -84,10 +84,21 @@ final class Instructions
         'turn' => 'heat',
     ];
 
+    /** What is said before a sentence begins. */
+    private const FILLERS = '/^(?:(?:so|ok|okay|right|well|um|erm|and|you|i|we|just|simply|carefully|only|please)\b,?\s+)+/u';
+
+    /** "Freeze for 15": minutes, where it is a thing that takes minutes. */
+    private const BARE_MINUTES = '/\bfor (?:about |another )?(\d{1,3})(?!\s*(?:[\p{L}%°]|[.,\/]?\d))/iu';
+
+    private const COOLEST_BARE = 30.0;
+
+    /** "Cool to 50": degrees, where something is heated or cools. */
+    private const BARE_DEGREES = '/\b(?:to|at|below|under|reaches|about|around)\s+(\d{2})(?!\s*(?:[\p{L}%°:\/]|[.,]?\d))/iu';
+
     /** Whether a line begins as an instruction does: with a verb, or "then", "in a bowl", "over low heat". */
     public static function begins(string $line): bool
     {
-        $plain = mb_strtolower($line);
+        $plain = preg_replace(self::FILLERS, '', mb_strtolower($line)) ?? mb_strtolower($line);
 
         return preg_match(
             '/^(?:then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not'
@@ -108,11 +119,12 @@ final class Instructions
         foreach ($sentences as $sentence) {
             $sentence = rtrim(trim($sentence), ' ,');
             if ($sentence !== '') {
+                $act = self::act($sentence);
                 $steps[] = new Step(
                     $sentence,
-                    self::act($sentence),
-                    Duration::in($sentence)->best ?? 0.0,
-                    ...self::celsius($sentence),
+                    $act,
+                    Duration::in($sentence)->best ?? self::bareMinutes($sentence, $act),
+                    ...self::celsius($sentence, $act),
                 );
             }
         }
@@ -145,7 +157,7 @@ final class Instructions
     /** @return list<string> a sentence that gives several times or heats, one for each; else as it is */
     private static function clauses(string $sentence): array
     {
-        $parts = preg_split('/\s*(?:[,;]|\bthen\b|\band then\b)\s*|\s+(?=(?:pour|freeze|chill|whip|warm it|leave'
+        $parts = preg_split('/\s*(?:[,;]|\b(?:and )?then\b)\s*|\s+(?=(?:dann|puis|luego|poi)\b)|\s+(?=(?:pour|freeze|chill|whip|warm it|leave'
             .'|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
         $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
         if (count(array_filter($parts, $says)) < 2) {
@@ -153,8 +165,10 @@ final class Instructions
         }
         $clauses = [];
         foreach ($parts as $part) {
-            if ($clauses !== [] && ! $says($part)) {
-                $clauses[count($clauses) - 1] .= ', '.$part;
+            $last = count($clauses) - 1;
+            $more = $last >= 0 && (! $says($part) || (self::act($part) === 'other' && ! $says($clauses[$last])));
+            if ($more) {
+                $clauses[$last] .= ', '.$part;
             } elseif (trim($part) !== '') {
                 $clauses[] = $part;
             }
@@ -163,7 +177,23 @@ final class Instructions
         return $clauses;
     }
 
+    private static function bareMinutes(string $sentence, string $act): float
+    {
+        $takesMinutes = in_array($act, ['chill', 'whip', 'cool', 'heat', 'melt'], true);
+
+        return $takesMinutes && preg_match(self::BARE_MINUTES, $sentence, $m) === 1 ? (float) $m[1] : 0.0;
+    }
+
     private static function act(string $sentence): string
+    {
+        $act = self::verb($sentence);
+
+        // "Let it go cloudy in the fridge".
+        return in_array($act, ['wait', 'add', 'other'], true)
+            && preg_match('/\b(?:fridge|freezer|refrigerator)\b/iu', $sentence) === 1 ? 'chill' : $act;
+    }
+
+    private static function verb(string $sentence): string
     {
         foreach (preg_split('/[^a-z]+/', mb_strtolower($sentence)) ?: [] as $word) {
             $stem = preg_replace('/(?:ing|ed)$/', '', $word) ?? $word;
@@ -186,8 +216,11 @@ final class Instructions
     }
 
     /** @return array{float, bool} degrees Celsius, and whether any were said */
-    private static function celsius(string $sentence): array
+    private static function celsius(string $sentence, string $act = ''): array
     {
+        if (in_array($act, ['cool', 'heat', 'melt'], true) && preg_match(self::BARE_DEGREES, $sentence, $m) === 1) {
+            return (float) $m[1] >= self::COOLEST_BARE ? [(float) $m[1], true] : [0.0, false];
+        }
         if (
             preg_match('/(-?\d{1,3})\s*(?:°|º|degrees?)?\s*(C|F)\b/u', $sentence, $m) !== 1
             && preg_match('/(\d{2,3})\s*(?:°|º|degrees?\b)/u', $sentence, $m) !== 1

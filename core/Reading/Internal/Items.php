@@ -38,7 +38,7 @@ final readonly class Items
 
     /** What makes an amount the sum of the others. */
     private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bbatch(?: size)?(?: of)?'
-        .'|=)\s*:?\s*(?:about\s*)?$/iu';
+        .'|\bcomes to|\bshould be|\badds? up to|\brest\b[^,.;]{0,40}\bto|=)\s*:?\s*(?:about\s*)?$/iu';
 
     /** What makes what follows no ingredient. */
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
@@ -72,11 +72,24 @@ final readonly class Items
      */
     public function all(string $text): array
     {
+        $text = $this->eachApart($text);
         $quantities = $this->quantities($text);
         $after = $this->taken($text, $quantities, true);
         $before = $this->taken($text, $quantities, false);
 
         return self::exact($before) > self::exact($after) ? $before : $after;
+    }
+
+    /** "3 oz sal butter, 1 oz each of plum kernel and raspberry seed oil": each has its amount. */
+    private function eachApart(string $text): string
+    {
+        $one = '(?:'.self::FIGURE.')\s*(?:'.self::UNITS.')(?!\p{L})\.?';
+        $each = "/(?<amount>$one)\\s+each(?:\\s+of)?\\s*:?\\s+(?<list>[^\\d.;]+?)(?=\\s*(?:,?\\s*(?:and\\s+)?\\d|[.;]|\$))/iu";
+
+        return preg_replace_callback($each, static fn (array $m): string => implode(', ', array_map(
+            static fn (array $one): string => $one[1].' '.$one[0],
+            Together::in($m['amount'].' each '.trim($m['list'])),
+        )) ?: $m[0], $text) ?? $text;
     }
 
     /** @param  list<Item>  $items */
@@ -132,7 +145,8 @@ final readonly class Items
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
         $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'
-            .'|a pinch|(?:a )?(?:handful|capful|splash|dash|drizzle|dollop|squeeze|knob)s?\b)';
+            .'|a pinch|(?:a )?(?:handful|capful|splash|dash|drizzle|dollop|squeeze|knob|glug|blob|lump|spoonful|pea)s?\b'
+            .'|a (?:bit|little)(?=\s+of\b|\s+\p{L}))';
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
         if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
             return [];

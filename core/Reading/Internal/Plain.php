@@ -29,6 +29,21 @@ final readonly class Plain
         'the', 'with', 'plus', 'to', 'in', 'into', 'then', 'also', 'some', 'x', 'about', 'is', 'are',
     ];
 
+    /** A figure with a unit of weight or volume. */
+    private const WEIGHED = '/\d\s*(?<unit>g|kg|ml|oz|grams?|mls?)$/iu';
+
+    /** A smaller figure without its unit may count something else. */
+    private const FEWEST_AGAIN = 5.0;
+
+    /** Words after which a figure is no amount of what stands before it. */
+    private const NO_NAME = '/\b(?:is|am|are|was|for|to|at|until|till|about|than|over|under|by|aged?|another|in|after'
+        .'|of|only|every|a)$/iu';
+
+    /** How full a spoon is. */
+    private const HEAPED = [
+        'heaped', 'heaping', 'rounded', 'generous', 'level', 'scant', 'big', 'good', 'small', 'large', 'full',
+    ];
+
     /** Most words that a unit has: "colheres de sopa". */
     private const LONGEST = 4;
 
@@ -101,8 +116,10 @@ final readonly class Plain
         $spoken = $this->isSpoken($row);
         $out = $told = [];
         $count = count($pieces);
+        $unit = '';
         for ($i = 0; $i < $count;) {
             [$text, $used] = ($spoken || count($this->lexicons) > 1 ? $this->quantity($pieces, $i) : null)
+                ?? ($spoken && $unit !== '' ? $this->again($pieces, $i, $unit, $out) : null)
                 ?? $this->measure($pieces, $i, $out)
                 ?? $this->saying($pieces, $i)
                 ?? $this->act($pieces, $i)
@@ -110,9 +127,48 @@ final readonly class Plain
             $out[] = $text;
             $told[] = [$text, implode('', array_slice($pieces, $i, $used))];
             $i += $used;
+            if (preg_match(self::WEIGHED, implode('', array_slice($out, -4)), $m) === 1) {
+                $unit = $m['unit'];
+            }
         }
 
         return new Told($told);
+    }
+
+    /**
+     * "120 ml grapeseed, then forty of castor", "squalane seventy": a figure without a unit is of the last one that
+     * was said, where it is of something or stands after its name.
+     *
+     * @param  list<string>  $pieces
+     * @param  list<string>  $out what stands before
+     * @return array{string, int}|null
+     */
+    private function again(array $pieces, int $at, string $unit, array $out): ?array
+    {
+        $before = rtrim(implode('', array_slice($out, -8)));
+        $digits = preg_match('/^\d/u', $pieces[$at]) === 1;
+        if (preg_match($digits ? '/[\d\p{L}:\/.,-]$/u' : '/\d$/u', $digits ? implode('', array_slice($out, -1)) : $before)
+            === 1
+        ) {
+            return null;
+        }
+        [$value, $after] = match (true) {
+            $digits => [(float) str_replace(',', '.', $pieces[$at]), $at + 1],
+            preg_match('/^\p{L}/u', $pieces[$at]) === 1 => $this->number($pieces, $at),
+            default => [null, $at],
+        };
+        if ($value === null || $value < self::FEWEST_AGAIN) {
+            return null;
+        }
+        $next = self::skip($pieces, $after);
+        $of = self::isOneOf($pieces[$next] ?? '', $this->phrases('of'))
+            && preg_match('/^\p{L}/u', $pieces[self::skip($pieces, $next + 1)] ?? '') === 1;
+        $ends = ! $digits
+            && preg_match('/^[,.;!]?$/u', $pieces[$next] ?? '') === 1
+            && preg_match('/\p{L}{3,},?$/u', $before) === 1
+            && preg_match(self::NO_NAME, $before) !== 1;
+
+        return $of || $ends ? [Number::shown($value, 3).' '.$unit, $after - $at] : null;
     }
 
     /**
@@ -149,13 +205,29 @@ final readonly class Plain
         }
         [$value, $after] = $this->number($pieces, $at);
         if ($value === null) {
-            return null;
+            return $this->fractionAlone($pieces, $at);
         }
-        $next = self::skip($pieces, $after);
+        [$half, $more] = $this->andHalf($pieces, $after);
+        $value += $half;
+        $next = self::skip($pieces, $after + $more);
         $fraction = $this->fraction($pieces, $next);
         $found = $fraction === null
             ? ($this->measured($pieces, $next, $value) ?? $this->timed($pieces, $next, $value))
             : $this->divided($pieces, $next, $value * $fraction);
+
+        return $found === null ? null : [$found[0], $found[1] - $at];
+    }
+
+    /**
+     * "Quarter cup of mango butter".
+     *
+     * @param  list<string>  $pieces
+     * @return array{string, int}|null
+     */
+    private function fractionAlone(array $pieces, int $at): ?array
+    {
+        $fraction = $this->fraction($pieces, $at);
+        $found = $fraction === null ? null : $this->measured($pieces, self::skip($pieces, $at + 1), $fraction);
 
         return $found === null ? null : [$found[0], $found[1] - $at];
     }
@@ -175,8 +247,17 @@ final readonly class Plain
             return [Number::shown($value, 3).' '.rtrim($unit[0], 's'), $next + $unit[1]];
         }
         $of = self::isOneOf($pieces[$next] ?? '', $this->phrases('of'));
+        $whole = $of ? self::skip($pieces, $next + 1) : $next;
+        if ($of && self::isOneOf($pieces[$whole] ?? '', $this->phrases('articles'))) {
+            // "A third of a cup".
+            $at = self::skip($pieces, $whole + 1);
+            $unit = $this->unitAt($pieces, $at);
+            if ($unit !== null) {
+                return [Number::shown($value, 3).' '.rtrim($unit[0], 's'), $at + $unit[1]];
+            }
+        }
 
-        return [Number::shown(100.0 * $value, 2).' % ', $of ? self::skip($pieces, $next + 1) : $next];
+        return [Number::shown(100.0 * $value, 2).' % ', $whole];
     }
 
     /**
@@ -185,11 +266,15 @@ final readonly class Plain
      */
     private function measured(array $pieces, int $at, float $value): ?array
     {
+        $heaped = mb_strtolower($pieces[$at] ?? '');
+        $heaped = in_array($heaped, self::HEAPED, true) ? $heaped : '';
+        $at = $heaped === '' ? $at : self::skip($pieces, $at + 1);
         $unit = $this->unitAt($pieces, $at);
         if ($unit === null) {
             return null;
         }
         [$word, $used] = $unit;
+        $word = trim("$heaped $word");
         [$half, $more] = $this->andHalf($pieces, $at + $used);
 
         // One is one cup, one part.
@@ -249,19 +334,27 @@ final readonly class Plain
     {
         $sum = $part = 0.0;
         $last = null;
+        $joined = false;
         $end = $at;
         for ($i = $at; isset($pieces[$i]); $i = self::skip($pieces, $i + 1)) {
             $value = $this->figure($pieces[$i]);
             if ($value === null && $last !== null && $this->joins($pieces, $i)) {
+                $joined = true;
+
                 continue;
             }
             // "Take two, one hundred grams": a figure after a figure begins anew.
             if ($value === null || ($last !== null && $value < 10.0 && $last < 10.0)) {
                 break;
             }
+            $said = $joined ? null : $last;
+            $joined = false;
             $last = $value;
             $end = $i + 1;
             [$sum, $part] = match (true) {
+                // "One sixty", as people say it.
+                $said !== null && $said >= 1.0 && $said < 10.0 && $value >= 20.0 && $value < 100.0
+                    => [$sum, 100.0 * $part + $value],
                 $value >= 1000.0 => [$sum + max(1.0, $part) * $value, 0.0],
                 $value === 100.0, $value === 12.0 && $part <= 2.0 => [$sum, max(1.0, $part) * $value],
                 default => [$sum, $part + $value],
@@ -364,11 +457,12 @@ final readonly class Plain
     {
         [$word, $used] = $unit;
         $english = $this->isEnglish($pieces, $at, $used);
-        $word = $english ? implode('', array_slice($pieces, $at, $used)) : $word;
+        $said = implode('', array_slice($pieces, $at, $used));
+        $word = $english && AmountReader::knows($said) ? $said : $word;
         $space = $english || preg_match('/\s$/u', implode('', array_slice($out, -1))) === 1 ? '' : ' ';
         [$rest, $end] = $this->withoutOf($pieces, $at + $used);
 
-        return $english && $rest === '' ? null : [$space.$word.$rest, $end - $at];
+        return $word === $said && $rest === '' ? null : [$space.$word.$rest, $end - $at];
     }
 
     /**

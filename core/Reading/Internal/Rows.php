@@ -14,6 +14,35 @@ final class Rows
         .'|one(?: and a half)?|two(?: and a half)?|three|four|five|six|a|an) (?:heaped |level )?(?:drops?'
         .'|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
 
+    private const GREETING = '/^(?:hi|hiya|hello|hey|dear|hallo|liebe[rs]?|moin|bonjour|coucou|salut|hola|olá|oi|ciao'
+        .'|beste|hoi)\b[^\d]{0,30}[,!.]*$/iu';
+
+    private const FAREWELL = '/^(?:x{1,3}|xo+x?o?|love|thanks?(?: you)?|thx|cheers|best(?: wishes)?|enjoy|lg|vg'
+        .'|(?:liebe|viele) grüße|bises|bisous|merci|saludos|besos|gracias|beijos|obrigada|baci|grazie|groetjes|liefs)\b'
+        .'[\p{L}\s,!.\x{2764}\x{fe0f}]{0,20}$/iu';
+
+    private const MONTH = '(?:jan(?:uary|uar|vier|uari)?|feb(?:ruary|ruar|rero|braio|ruari)?|f[ée]v(?:rier|ereiro)?'
+        .'|mar(?:ch|s|zo|ço)?|märz|maart|apr(?:il|ile)?|avril|abril|may|mai|mayo|maio|maggio|mei|june?|juni|juin|junio'
+        .'|junho|giugno|july?|juli|juillet|julio|julho|luglio|aug(?:ust|ustus)?|août|agosto|sep(?:t(?:ember|embre)?)?'
+        .'|se[pt]t?i?embre|setembro|oct(?:ober|obre|ubre)?|okt(?:ober)?|ottobre|outubro|nov(?:ember|embre|embro)?'
+        .'|noviembre|dec(?:ember)?|dez(?:ember|embro)?|d[ée]cembre|diciembre|dicembre)';
+
+    /** "14 March", "3rd of May 2026", "March 14". */
+    private static function isDate(string $row): bool
+    {
+        return preg_match('/^(?:\p{L}{2,10},?\s+)?(?:\d{1,2}(?:st|nd|rd|th|\.|er|º)?\s+(?:of |de |di )?'.self::MONTH
+            .'|'.self::MONTH.'\s+\d{1,2}(?:st|nd|rd|th)?)\.?(?:,?\s+(?:de )?\d{2,4})?[:.]?$/iu', $row) === 1;
+    }
+
+    /** "For a firmer one swap 10 g of oil for wax": another recipe, and not this one. */
+    private static function isVariant(string $row): bool
+    {
+        return preg_match('/\b(?:swap|replace|substitute|exchange)\b.*\b(?:for|with|by)\b/iu', $row) === 1
+            || preg_match('/^(?:next time|last (?:one|time)|for (?:an? )?(?:firmer|softer|harder|lighter|thicker|richer'
+                .'|thinner|stiffer|summer|winter)\b|if (?:it(?:\'s| is)|you (?:want|like|prefer))'
+                .'|(?:mine|it|this|that|i|we) (?:went|was|turned|got|had|has been|lasted|smelled|smelt)\b)/iu', $row) === 1;
+    }
+
     public static function unbulleted(string $row): string
     {
         $row = preg_replace('/^(?:[\p{So}\p{Sk}\x{fe0f}\x{200d}]+\s*)+/u', '', $row) ?? $row;
@@ -23,6 +52,10 @@ final class Rows
                 '',
                 $row,
             ) ?? $row;
+
+        // "Oh and a teaspoon of vitamin E".
+        $row = preg_replace('/^(?:(?:oh|and|also|plus|um|erm|so|ok(?:ay)?|sure|yes)\b[,!]?\s+)+(?='.self::START
+            .'|an? (?:pea|bit|little|glug|knob|blob|splash|dash|handful)\b)/iu', '', $row) ?? $row;
 
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
         $row
@@ -138,19 +171,35 @@ final class Rows
         return preg_match('/^(?:from|to|date|subject|sent|cc|von|an|betreff):\s/iu', $row) === 1
             || preg_match('/^(?:sent from|call me|prep time|yield|makes|cost|serves|total|sum|summe|somme|totaal'
                 .'|totale)\b/iu', $row) === 1
-            || preg_match('/^(?:haltbar(?:keit)?|hält|ergibt|se conserve|conservation|se conserva|caducidad'
+            || preg_match('/^(?:haltbar(?:keit)?|hält|ergibt|reicht für|donne|pour \d+ (?:pots?|flacons?|personnes?)|para \d+|per \d+|voor \d+|se conserve|conservation|se conserva|caducidad'
                 .'|validade|conservazione|si conserva|houdbaar(?:heid)?|rinde|rende|resa)\b/iu', $row) === 1
             || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
+            || self::isDate($row)
+            || preg_match(self::GREETING, $row) === 1
+            || preg_match(self::FAREWELL, $row) === 1
+            || self::isVariant($row)
             || preg_match('/^(?:\d+(?:[.,]\d+)?\s*(?:g|ml|oz|%)?[\s|]*)+$/u', $row) === 1
             || preg_match('/^[-–—\s]*all in \w+[-–—\s]*$/iu', $row) === 1
             || preg_match('/^(?:double|halve|half) (?:this|it|that)\b/iu', $row) === 1;
+    }
+
+    /** "-> 316 g, three tubs": what came of it. */
+    public static function isOutcome(string $row): bool
+    {
+        return preg_match('/^(?:-+>|=+>?|→)\s*\d/u', $row) === 1;
     }
 
     /** "Honey - no! (sticky)", "EO's - none": it says what is not in it. */
     public static function isRefused(string $row): bool
     {
         return preg_match('/[-–—:]\s*(?:no|none|never|nope|not)\b[!. ]*(?:\([^)]*\))?[!. ]*$/iu', $row) === 1
-            || preg_match('/^(?:no|never|without|don\'?t add)\s+\p{L}/iu', $row) === 1;
+            || preg_match('/^(?:no|not|never|without|don[\'’]?t (?:add|use))\s+\p{L}/iu', $row) === 1;
+    }
+
+    /** "Don't add aloe", but not "never heat it". */
+    public static function refusesToAdd(string $row): bool
+    {
+        return preg_match('/^(?:do not|don[\'’]?t|never)\s+(?:ever\s+)?(?:add|use|put|include)\b/iu', $row) === 1;
     }
 
     /** A sentence rather than a line of a list. */
@@ -185,8 +234,8 @@ final class Rows
      */
     public static function apart(string $row): array
     {
-        return preg_match('/^(?<list>(?:\d+(?:\s*:\s*\d+)+|equal (?:parts|amounts'
-            .'|measures))\b.+?),?\s+plus\s+(?<more>(?:a|an|\d).+)$/iu', $row, $m) === 1
+        return preg_match('/^(?<list>(?:(?:\d+(?:\s*:\s*\d+)+|equal (?:parts|amounts|measures))\b.+?'
+            .'|[^\d]+\d+(?:\s*:\s*\d+)+)),?\s+plus\s+(?<more>(?:a|an|\d).+)$/iu', $row, $m) === 1
             ? [$m['list'], $m['more']]
             : [$row, ''];
     }
@@ -215,12 +264,17 @@ final class Rows
         return $unit !== '' && $bare ? $row.' '.$unit : $row;
     }
 
-    /** What is to fill up the rest, named in a sentence. */
-    public static function filling(string $row): string
+    /**
+     * What is to fill up the rest, named in a sentence: "and the rest argan to 100 g".
+     *
+     * @return array{string, string} its name, and up to how much where it is said; "" when nothing is
+     */
+    public static function filling(string $row): array
     {
-        return preg_match('/\b(?:top(?: it)? up with|the rest(?: is)?'
-            .'|fill(?: it)? up with)\s+(?<name>\p{L}[\p{L} \'-]{2,40})/iu', $row, $m) === 1
-            ? trim($m['name'])
-            : '';
+        return preg_match('/\b(?:top(?: it)? up with|the rest(?: is| in| with)?|fill(?: it)? up with)\s+'
+            .'(?<name>\p{L}[\p{L} \'-]{2,40}?)(?:\s+(?:up )?to (?:make )?(?<to>\d+(?:[.,]\d+)?\s*(?:g|kg|ml|oz))\b'
+            .'|(?=[^\p{L} \'-])|$)/iu', $row, $m) === 1
+            ? [trim($m['name']), isset($m['to']) ? 'to make '.$m['to'] : '']
+            : ['', ''];
     }
 }

@@ -96,13 +96,21 @@ final class Tables
     {
         $known = array_filter(
             $cells,
-            static fn (string $c): bool => preg_match(self::NAME, trim($c)) === 1
-                || preg_match(self::AMOUNT, trim($c)) === 1
-                || preg_match(self::UNIT, trim($c)) === 1
-                || preg_match(self::PRICE, trim($c)) === 1,
+            static fn (string $c): bool => preg_match(self::NAME, self::bareTitle($c)) === 1
+                || preg_match(self::AMOUNT, self::bareTitle($c)) === 1
+                || preg_match(self::UNIT, self::bareTitle($c)) === 1
+                || preg_match(self::PRICE, self::bareTitle($c)) === 1,
         );
 
-        return count($known) >= 2 && preg_match('/\d/u', implode('', $cells)) !== 1;
+        $figures = preg_match('/\d/u', implode('', array_map(self::bareTitle(...), $cells))) === 1;
+
+        return count($known) >= 2 && ! $figures;
+    }
+
+    /** "g (200 g batch)" is g. */
+    private static function bareTitle(string $title): string
+    {
+        return trim(preg_replace('/\s*\((?:[^)]*\d[^)]*)\)|\s+(?:for|per|in)\s+(?:an?\s+)?\d.*$/iu', '', $title) ?? $title);
     }
 
     /**
@@ -137,7 +145,7 @@ final class Tables
     private static function unitOf(string $title): string
     {
         return match (true) {
-            preg_match(self::UNIT, $title) === 1 => $title,
+            preg_match(self::UNIT, self::bareTitle($title)) === 1 => self::bareTitle($title),
             preg_match('/\(([^)]{1,12})\)\s*$/u', $title, $m) === 1 && preg_match(self::UNIT, $m[1]) === 1 => $m[1],
             default => '',
         };

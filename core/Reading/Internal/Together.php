@@ -14,7 +14,7 @@ use Crown\Measure\MeasureError;
  */
 final readonly class Together
 {
-    private const BETWEEN = '/\s*(?:,|;|&|\+|\/|\band\b|\bplus\b)\s*/iu';
+    private const BETWEEN = '/\s*(?:,|;|&|\+|\/|\s:\s|\band\b|\bplus\b)\s*/iu';
 
     private const LONGEST = 300;
 
@@ -48,7 +48,7 @@ final readonly class Together
                     $m,
                 ) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
                 preg_match(
-                    '/^(?<list>[^\d]+?)\s*[,:;(–—-]?\s*(?:in (?:a )?ratio(?: of)?|ratio(?: of)?'
+                    '/^(?<list>[^\d]+?)\s*[,:;=(–—-]?\s*(?:in (?:a )?ratio(?: of)?|ratio(?: of)?'
                         .'|in proportions?(?: of)?)?\s*'
                         .self::RATIO
                         .'\)?\.?$/iu',

@@ -52,7 +52,7 @@ final readonly class Vessel
         $poured = [];
         foreach ($rows as $row) {
             foreach ($this->clauses($row->text) as $clause) {
-                $poured[] = new Row($this->pour($clause, $level) ?? $clause, $row->of);
+                $poured[] = new Row($this->pour($clause, $level) ?? $clause, $row->of, $row->piece);
             }
         }
 

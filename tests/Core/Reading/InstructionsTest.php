@@ -24,7 +24,7 @@ final class InstructionsTest extends TestCase
         yield ['Leave to steep overnight.', 'steep', 480, null];
         yield ['Let it cool to 40 °C.', 'cool', 0, 40];
         yield ['Chill in the fridge for 45 minutes', 'chill', 45, null];
-        yield ['Place in the freezer', 'add', 0, null];
+        yield ['Place in the freezer', 'chill', 0, null];
         yield ['Whip with a hand mixer 8 to 12 minutes.', 'whip', 10, null];
         yield ['Whisk until fluffy', 'whip', 0, null];
         yield ['Beating for 5 min', 'whip', 5, null];
