@@ -66,7 +66,7 @@ final class Draft
     /** @var list<string> rows of a list, as they were written */
     private readonly array $written;
 
-    private readonly string $unit;
+    private readonly Unitless $unitless;
 
     private readonly Claims $claims;
 
@@ -90,7 +90,7 @@ final class Draft
         foreach ($this->told as $n => $told) {
             $spans->say($listed[$n]->of, $told);
         }
-        $this->unit = Rows::statedUnit($this->rows);
+        $this->unitless = Unitless::in($this->rows);
         $this->claims = Claims::in(implode("\n", $this->rows));
         $this->marking = new Marking($listed, $this->told, $spans, $entries, $this->claims, $as);
     }
@@ -252,11 +252,35 @@ final class Draft
             || $this->isSeveral($bare, $n, $several)
             || ($this->isRemark($bare) && $this->note($n))
             || $this->isRead($bare, $n, $this->asked(
-                $this->entries->lines(Rows::withUnit($bare, $this->unit), $row),
+                $this->listed($bare, $row),
                 $several,
                 $bare,
                 $row,
             ));
+    }
+
+    /** @return list<ReadLine> lines of a row of the list */
+    private function listed(string $bare, string $row): array
+    {
+        $pairs = Unitless::apart(
+            preg_replace('/^[^:\d]{3,70}:\s+(?=\p{L})/u', '', $bare) ?? $bare,
+            fn (string $name): bool => $this->entries->score($name) >= Entries::SURE,
+        );
+        if ($pairs !== []) {
+            return array_map(
+                fn (array $pair): ReadLine => $this->entries->placed($row, $pair[0], $pair[1]),
+                $pairs,
+            );
+        }
+        $lines = $this->entries->lines($this->unitless->row($bare), $row);
+
+        return ! $this->unitless->guesses($bare) ? $lines : array_map(
+            static fn (ReadLine $l): ReadLine => $l->asking(
+                Asked::Amount,
+                'It has no unit: it counts in proportion to the others.',
+            ),
+            $lines,
+        );
     }
 
     /**
@@ -267,7 +291,7 @@ final class Draft
     private function isRead(string $bare, int $n, array $lines): bool
     {
         $says = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() !== '' || $l->amount !== '');
-        if ($this->listed[$n]->piece && $says === [] ) {
+        if ($this->listed[$n]->piece && $says === []) {
             return $this->note($n);
         }
 

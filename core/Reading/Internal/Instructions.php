@@ -196,7 +196,7 @@ final class Instructions
     private static function verb(string $sentence): string
     {
         foreach (preg_split('/[^a-z]+/', mb_strtolower($sentence)) ?: [] as $word) {
-            $stem = preg_replace('/(?:ing|ed)$/', '', $word) ?? $word;
+            $stem = preg_replace('/(?:ing|ed|s)$/', '', $word) ?? $word;
             foreach ([$word, $stem, $stem.'e'] as $try) {
                 if (isset(self::VERBS[$try])) {
                     // "Let it cool", "leave to steep": the second verb is the act.

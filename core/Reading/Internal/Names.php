@@ -20,6 +20,11 @@ final class Names
 {
     public const MATCHES = 4;
 
+    private const EXACT = 0.999;
+
+    /** The most that a name is like another by the words that its whole kind has. */
+    private const HALF_SURE = 0.84;
+
     /** Different names in one text. Three hundred lines, each asked for whole and in pieces, stay far below. */
     private const MOST = 1_000;
 
@@ -51,7 +56,10 @@ final class Names
     /** Whether a thing is called just so. */
     public function exactly(string $name): bool
     {
-        return $this->catalogue->isCalled($name) || $this->settled($name) !== null || $this->own->meant($name) !== [];
+        return $this->catalogue->isCalled($name)
+            || $this->settled($name) !== null
+            || $this->own->meant($name) !== []
+            || array_filter(Abroad::english($name), $this->catalogue->isCalled(...)) !== [];
     }
 
     /** Whether a name says only what kind of thing is wanted: such a one is another each time. */
@@ -96,6 +104,24 @@ final class Names
         return $this->known[$name] ??= $this->found($name);
     }
 
+    /** @return list<NameMatch> by the name as it stands, or as English would build it, whichever is nearer */
+    private function searched(string $name): array
+    {
+        $best = $this->catalogue->search($name, self::MATCHES);
+        $built = ($best[0]->score ?? 0.0) < self::EXACT ? Abroad::english($name) : [];
+        // "Aceite esencial de" is most of the letters of every such name: alone it makes nothing sure.
+        $best = $built === [] ? $best : array_map(
+            static fn (NameMatch $m): NameMatch => new NameMatch($m->ingredient, min($m->score, self::HALF_SURE), $m->matched),
+            $best,
+        );
+        foreach ($built as $english) {
+            $found = $this->catalogue->search($english, self::MATCHES);
+            $best = ($found[0]->score ?? 0.0) > ($best[0]->score ?? 0.0) ? $found : $best;
+        }
+
+        return $best;
+    }
+
     /** @return list<NameMatch> */
     private function found(string $name): array
     {
@@ -104,7 +130,7 @@ final class Names
         if ($own !== []) {
             return $own;
         }
-        $found = $this->catalogue->search($name, self::MATCHES);
+        $found = $this->searched($name);
         if ($settled === null) {
             return $found;
         }

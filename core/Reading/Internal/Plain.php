@@ -353,8 +353,7 @@ final readonly class Plain
             $end = $i + 1;
             [$sum, $part] = match (true) {
                 // "One sixty", as people say it.
-                $said !== null && $said >= 1.0 && $said < 10.0 && $value >= 20.0 && $value < 100.0
-                    => [$sum, 100.0 * $part + $value],
+                $said !== null && $said >= 1.0 && $said < 10.0 && $value >= 20.0 && $value < 100.0 => [$sum, 100.0 * $part + $value],
                 $value >= 1000.0 => [$sum + max(1.0, $part) * $value, 0.0],
                 $value === 100.0, $value === 12.0 && $part <= 2.0 => [$sum, max(1.0, $part) * $value],
                 default => [$sum, $part + $value],

@@ -118,6 +118,7 @@ final class Rows
             .'|~\s*)?\d/iu', $row) === 1
             || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l'
                 .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
+            || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|jars?|tins?|tubs?|bottles?|pots?)\s+of\s+\d+/iu', $row) === 1
             || self::isSum($row);
     }
 
@@ -218,7 +219,7 @@ final class Rows
         return array_values(
             array_filter(
                 array_map(
-                    static fn (string $n): string => trim($n, ' .;*'),
+                    static fn (string $n): string => trim(preg_replace('/[*†°¹²³]+/u', '', $n) ?? $n, ' .;'),
                     preg_split('/\s*[,;•·]\s*/u', $list) ?: [],
                 ),
                 static fn (string $n): bool => $n !== '',
@@ -255,13 +256,6 @@ final class Rows
         }
 
         return '';
-    }
-
-    public static function withUnit(string $row, string $unit): string
-    {
-        $bare = preg_match('/^(\p{L}[^\d]*?)\s+(\d+(?:[.,]\d+)?)$/u', $row) === 1;
-
-        return $unit !== '' && $bare ? $row.' '.$unit : $row;
     }
 
     /**

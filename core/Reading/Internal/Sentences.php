@@ -25,6 +25,9 @@ final readonly class Sentences
 
     private const BEFORE_COLON = '/^(?<before>[^:]{3,70}(?<!\d)(?<!\s)):\s+(?<rest>\S.*)$/su';
 
+    /** "Cocoa 35 / mango 15": a name with a figure and no unit. */
+    private const BARE = '/\p{L}{3,}\s+\d+(?:[.,]\d+)?(?=\s*[\/,;.]|$)/u';
+
     public function __construct(private Plain $plain, private Items $items)
     {
     }
@@ -67,7 +70,8 @@ final readonly class Sentences
 
     private function namesSeveral(string $text): bool
     {
-        return count($this->items->in($this->plain->row(Rows::unbulleted($text)))) >= self::SEVERAL;
+        return count($this->items->in($this->plain->row(Rows::unbulleted($text)))) >= self::SEVERAL
+            || preg_match_all(self::BARE, $text) > self::SEVERAL;
     }
 
     /** Whether what stands before a colon is about what follows, and no part of it: no step, and no amount of its own. */

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Measure\AmountReader;
+use Crown\Measure\MeasureError;
+use Crown\Measure\Unit;
+
+/**
+ * Figures without a unit, as in a notebook: "shea 212, mango 61, almond 40". Their unit is what the text says of them
+ * all; else that of a sum that fits; else per cent, where they come to a hundred. Where none of it holds they stand in
+ * proportion to each other, which gives the same shares whatever was meant.
+ */
+final readonly class Unitless
+{
+    /** Bare figures from which they are one list. */
+    private const FEWEST = 3;
+
+    /** How far a sum may be off, of the whole. */
+    private const NEARLY = 0.03;
+
+    /** From here nobody counts eggs or leaves. */
+    private const MORE_THAN_PIECES = 12.0;
+
+    private const HUNDRED = 1.01;
+
+    private const AMOUNT = '\d+(?:[.,]\d+)?';
+
+    /** What says that a list has units after all. */
+    private const MEASURED = '/\d\s*(?:g|kg|grams?|ml|mls|l|oz|ounces?|lbs?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?'
+        .'|parts?|%)(?!\p{L})/iu';
+
+    private const SUM = '/(?:\b(?:sub|grand )?totals?\b|\bsum(?:me|a)?\b|\bsomme\b|\btota(?:al|le)\b|^(?:-+>|=+>?|→))\D{0,12}?'
+        .'(?<sum>\d+(?:[.,]\d+)?)\s*(?<unit>%|g|grams?|ml|oz)?(?!\p{L})/iu';
+
+    /**
+     * @param  string  $unit of the figures without one; "" when they are too few to be a list, or nothing says so
+     * @param  bool  $guessed whether nothing in the text says so
+     */
+    private function __construct(public string $unit, public bool $guessed)
+    {
+    }
+
+    /** @param  list<string>  $rows in plain words */
+    public static function in(array $rows): self
+    {
+        $stated = Rows::statedUnit($rows);
+        if ($stated !== '') {
+            return new self($stated, false);
+        }
+        $figures = $sums = [];
+        $measured = false;
+        foreach ($rows as $row) {
+            $pair = self::pair(Rows::unbulleted($row));
+            if (preg_match(self::SUM, $row, $m) === 1) {
+                $sums[] = [self::value($m['sum']), mb_strtolower($m['unit'] ?? '')];
+            } elseif ($pair !== []) {
+                $figures[] = self::value($pair[1]);
+            } else {
+                $measured = $measured || preg_match(self::MEASURED, $row) === 1;
+            }
+        }
+
+        return count($figures) < self::FEWEST ? new self('', false) : self::by(array_sum($figures), $sums, $measured);
+    }
+
+    /**
+     * "Beeswax 30 / cocoa 35 / mango 15": a list in one row.
+     *
+     * @param  callable(string): bool  $isName
+     * @return list<array{string, string}> each a name and its amount; empty when it is no such list
+     */
+    public static function apart(string $row, callable $isName): array
+    {
+        $pairs = array_map(
+            self::pair(...),
+            preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [],
+        );
+        if (count($pairs) < self::FEWEST || in_array([], $pairs, true)) {
+            return [];
+        }
+        $pairs = array_filter($pairs, static fn (array $p): bool => $p !== []);
+        if (array_filter($pairs, static fn (array $p): bool => ! $isName($p[0])) !== []) {
+            return [];
+        }
+        $unit = self::by(array_sum(array_map(self::value(...), array_column($pairs, 1))), [], false)->unit;
+
+        return array_map(static fn (array $p): array => [$p[0], trim("$p[1] $unit")], array_values($pairs));
+    }
+
+    /** A row of the list with the unit that its figure has. */
+    public function row(string $row): string
+    {
+        $pair = $this->unit === '' ? [] : self::pair($row);
+
+        return $pair === [] ? $row : "$pair[1] {$this->unit} $pair[0]";
+    }
+
+    /** Whether a row has its unit from here alone. */
+    public function guesses(string $row): bool
+    {
+        return $this->guessed && self::pair($row) !== [];
+    }
+
+    /** @param  list<array{float, string}>  $sums that the text names, each with its unit */
+    private static function by(float $whole, array $sums, bool $measured): self
+    {
+        foreach ($sums as [$sum, $unit]) {
+            if ($unit !== '' && abs($whole - $sum) <= self::NEARLY * $sum) {
+                return new self($unit, false);
+            }
+        }
+
+        return match (true) {
+            abs($whole - 100.0) <= self::HUNDRED && ! $measured => new self('%', false),
+            $measured => new self('', false),
+            default => new self('parts', true),
+        };
+    }
+
+    /** @return array{}|array{string, string} name and figure of a row that is nothing else */
+    private static function pair(string $row): array
+    {
+        $figure = self::AMOUNT;
+        $row = rtrim($row, ' .;,');
+
+        if (Rows::isNoise($row)) {
+            return [];
+        }
+
+        return match (true) {
+            preg_match("/^(?<name>\\p{L}[^\\d]*?)\\s*[:=–—-]?\\s+(?<figure>$figure)\$/u", $row, $m) === 1,
+            preg_match("/^(?<figure>$figure)\\s+(?<name>(?!x\\b)\\p{L}{3}[^\\d]*)\$/u", $row, $m) === 1
+                && self::isBare($row) => [trim($m['name'], ' :=–—-'), $m['figure']],
+            default => [],
+        };
+    }
+
+    /** Whether a figure that stands first counts pieces, as far as its words say. */
+    private static function isBare(string $row): bool
+    {
+        try {
+            $leading = AmountReader::leading($row);
+        } catch (MeasureError) {
+            return false;
+        }
+
+        return $leading !== false
+            && $leading->amount->unit === Unit::Piece
+            && preg_match('/^[\d.,]+$/u', trim($leading->amount->written)) === 1
+            && $leading->amount->count->best >= self::MORE_THAN_PIECES;
+    }
+
+    private static function value(string $figure): float
+    {
+        return (float) str_replace(',', '.', $figure);
+    }
+}
