@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Papers;
 
 use Crown\Assessment\Assessment;
+use Crown\Catalogue\ScentAllergens;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
 use Crown\Assessment\Portion;
@@ -34,34 +35,6 @@ final readonly class Label
     private const NAMED_LEAVE_ON = 0.001;
 
     private const NAMED_RINSE_OFF = 0.01;
-
-    /** Constituents that are named on labels when they pass the threshold, and the law's name of each. */
-    private const FRAGRANCE_ALLERGENS = [
-        'limonene' => 'Limonene',
-        'linalool' => 'Linalool',
-        'linalyl acetate' => 'Linalyl Acetate',
-        'citral' => 'Citral',
-        'eugenol' => 'Eugenol',
-        'isoeugenol' => 'Isoeugenol',
-        'eugenyl acetate' => 'Eugenyl Acetate',
-        'geraniol' => 'Geraniol',
-        'geranyl acetate' => 'Geranyl Acetate',
-        'citronellol' => 'Citronellol',
-        'coumarin' => 'Coumarin',
-        'farnesol' => 'Farnesol',
-        'benzyl benzoate' => 'Benzyl Benzoate',
-        'benzyl salicylate' => 'Benzyl Salicylate',
-        'cinnamaldehyde' => 'Cinnamal',
-        'methyl salicylate' => 'Methyl Salicylate',
-        'menthol' => 'Menthol',
-        'camphor' => 'Camphor',
-        'carvone' => 'Carvone',
-        'alpha-pinene' => 'Pinene',
-        'beta-pinene' => 'Pinene',
-        'alpha-terpineol' => 'Terpineol',
-        'alpha-santalol' => 'Santalol',
-        'beta-santalol' => 'Santalol',
-    ];
 
     public function __construct(
         private Assessment $assessment,
@@ -264,7 +237,7 @@ final readonly class Label
             ? self::NAMED_RINSE_OFF
             : self::NAMED_LEAVE_ON;
         $percent = [];
-        foreach (self::FRAGRANCE_ALLERGENS as $constituent => $name) {
+        foreach (ScentAllergens::NAMES as $constituent => $name) {
             foreach ($this->assessment->subject->composition->counted() as $portion) {
                 $content = $portion->ingredient->composition->constituents[$constituent] ?? null;
                 if ($content !== null && ! $portion->ingredient->kind->isPlant()) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Internal;
 
+use Crown\Catalogue\ScentAllergens;
 use Crown\Formula\Formula;
 use Crown\Formula\Phase;
 use Crown\Formula\Step;
@@ -196,7 +197,7 @@ final class Draft
         }
         $first = ! $this->begun;
         $this->begun = true;
-        if (! $lists && Rows::isSize($bare)) {
+        if (! $lists && Rows::isSize($bare) && ! (Instructions::begins($bare) && str_word_count($bare) > 8)) {
             $this->title = $first ? Rows::withoutSize($bare) : $this->title;
             $first && $this->spans->words($this->listed[$n]->of, $this->title, Fate::Title);
 
@@ -233,7 +234,10 @@ final class Draft
 
         return $this->add(array_map(
             fn (string $name): ReadLine => $this->entries->placed($this->written[$n], $name, ''),
-            Rows::names($bare),
+            array_values(array_filter(
+                Rows::names($bare),
+                static fn (string $name): bool => ! ScentAllergens::has($name),
+            )),
         ));
     }
 
@@ -340,7 +344,7 @@ final class Draft
         $row = $this->written[$n];
         $tells = $several === []
             && ($this->plain->acts($row) || Instructions::waits($bare) || $this->onlyTells($bare));
-        $method = Instructions::begins($bare)
+        $method = (Instructions::begins($bare) && ! (count($several) > 1 && Instructions::tells($bare)))
             || ($this->inMethod && ! $this->looksLikeIngredient($bare))
             || $tells
             || (Rows::isProse($bare) && $several === [])
@@ -363,7 +367,7 @@ final class Draft
             throw ReadingError::tooManySteps(Formula::MOST_STEPS);
         }
 
-        return true;
+        return count($several) < 2 || $this->fillsUp($bare, $row);
     }
 
     /**
@@ -402,6 +406,13 @@ final class Draft
             $this->whole($bare, $several),
         ));
         $this->does(Instructions::timed($bare), $n);
+
+        return $this->fillsUp($bare, $row);
+    }
+
+    /** "And fill up with grapeseed": what makes up the rest. */
+    private function fillsUp(string $bare, string $row): true
+    {
         [$fill, $to] = Rows::filling($bare);
 
         return $fill === ''
@@ -432,7 +443,8 @@ final class Draft
      */
     private function asked(array $found, array $several, string $bare, string $row): array
     {
-        $unknown = array_filter($found, static fn (ReadLine $l): bool => $l->ingredient() === '');
+        $unknown = array_filter($found, static fn (ReadLine $l): bool => $l->ingredient() === ''
+            || ($l->amount === '' && $several !== []));
         if ($unknown === []) {
             return $found;
         }
@@ -456,7 +468,9 @@ final class Draft
     private function isNamesOnly(string $row): bool
     {
         $names = Rows::names($row);
-        $known = array_filter($names, $this->names->exactly(...));
+        $known = array_filter($names, fn (string $name): bool => ScentAllergens::has($name)
+            || $this->names->exactly($name)
+            || $this->names->exactly(trim(preg_replace('/\s*\([^)]*\)\s*/u', ' ', $name) ?? $name)));
 
         return preg_match('/\d\s*(?:g|ml|%|oz|tsp|tbsp|cups?|drops?|parts?)\b/iu', $row) !== 1
             && count($names) >= self::FEWEST_NAMES
@@ -543,6 +557,8 @@ final class Draft
         ) {
             return false;
         }
+        // "Hair wax (about 90 g)".
+        $row = preg_replace('/\s*\((?:ca\.?|about|approx\.?|env\.?|circa|~)?\s*\d+\s*(?:g|ml|oz)\)$/iu', '', $row) ?? $row;
         [$name, $amount] = $this->entries->split($row);
 
         // A bare figure counts versions or names the mixture: "Evening balm 3", "Growth oil 2.0".

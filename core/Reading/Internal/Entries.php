@@ -48,6 +48,9 @@ final readonly class Entries
 
     private const HARDLY_PERCENT = 10.0;
 
+    private const INFUSED = '/^(?<plant>\p{L}[\p{L} ]{2,40}?)[\s-]+(?:infused|steeped|macerated)\s+(?:in\s+)?'
+        .'(?<oil>\p{L}[\p{L} -]{2,40})$/iu';
+
     /** Words that say how it was bought, not what it is. */
     private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|virgen|vierge|vergine|virgem'
         .'|extra|unrefined|refined|cold[- ]pressed'
@@ -315,8 +318,12 @@ final readonly class Entries
         // Longer than anybody writes a name or an amount: the row itself is kept whole, what is made of it is cut.
         $name = mb_substr($name, 0, Line::LONGEST_NAME);
         $amount = mb_strlen($amount) > Line::LONGEST_AMOUNT ? '' : $amount;
+        $steeped = $this->steeped($row, $name, $amount);
+        if ($steeped !== null) {
+            return $steeped;
+        }
         $form = self::form($name);
-        $matches = $this->matches($name);
+        $matches = $this->dripping($name, $amount, $this->matches($name));
         $best = $matches[0] ?? false;
         if ($matches === [] || $best === false || $best->score < self::NEAR) {
             $why = sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60));
@@ -334,6 +341,43 @@ final readonly class Entries
         $line = $this->weighed($row, $name, $amount, $settled->form ?? $form, $matches, null);
 
         return $settled === null ? $line : $line->inPlaceOf($line, SettledBy::Studio);
+    }
+
+    /**
+     * "Peppermint-infused olive oil" that was not steeped here: it counts as its oil, and is asked about.
+     */
+    private function steeped(string $row, string $name, string $amount): ?ReadLine
+    {
+        $infused = preg_match(self::INFUSED, $name, $m) === 1;
+        if (! $infused || ($this->matches($name)[0]->score ?? 0.0) >= self::EXACT) {
+            return null;
+        }
+        $oils = $this->matches($m['oil']);
+        if (($oils[0]->score ?? 0.0) < self::SURE) {
+            return null;
+        }
+        $asks = sprintf('Steeped with %s. Which plant, how much and how? Until then it counts as the oil.', $m['plant']);
+
+        return $this->weighed($row, $name, $amount, '', $oils, $asks);
+    }
+
+    /**
+     * "10 drops of rosemary": what falls in drops is its essential oil, and not the leaf.
+     *
+     * @param  list<NameMatch>  $matches
+     * @return list<NameMatch>
+     */
+    private function dripping(string $name, string $amount, array $matches): array
+    {
+        $drops = preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1;
+        if (! $drops || ! isset($matches[0]) || ! $matches[0]->ingredient->kind->isPlant()) {
+            return $matches;
+        }
+        $oil = $this->names->matching($name.' essential oil')[0] ?? null;
+
+        return $oil !== null
+            && $oil->score >= self::EXACT
+            && $oil->ingredient->kind === IngredientKind::EssentialOil ? [$oil, ...$matches] : $matches;
     }
 
     /** @param  list<NameMatch>  $matches */
@@ -564,6 +608,8 @@ final readonly class Entries
     private static function cleaned(string $name): string
     {
         $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
+        $name = preg_replace('/(?<=\p{L})[,\s]+(?:on top|at the end|to finish|as well|too|last|please|lol)[.!]*$/iu', '', $name)
+            ?? $name;
 
         // By characters: a byte of a curly quote is also a byte of other letters.
         return preg_replace('/^[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+$/u', '', $name) ?? $name;

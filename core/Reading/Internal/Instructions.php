@@ -108,6 +108,14 @@ final class Instructions
             || (preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && isset(self::VERBS[$m[1]]));
     }
 
+    /** "I use 60 ml of castor and …", "you need": it says what is in it, and nothing is done. */
+    public static function tells(string $row): bool
+    {
+        return preg_match('/^(?:(?:so|ok|okay|then|and|well|for this|to make it),?\s+)*(?:(?:i|we|you|she)\s+(?:\w+ly\s+)?)?'
+            .'(?:use[ds]?|needs?|take|takes|took|have|had|get|like)\b/iu', $row) === 1
+            && self::timed($row) === [];
+    }
+
     /** @return list<Step> one for each sentence */
     public static function steps(string $line): array
     {

@@ -23,6 +23,11 @@ final readonly class Items
             .'|pinch(?:es)?|parts?'
         .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
 
+    /** What is counted: "1 small onion", "4 cloves of garlic". */
+    private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|an?)(?=\s+(?:(?:small|large|medium|big|ripe|mashed|fresh|whole'
+        .'|crushed|peeled)\s+){0,2}(?:egg yolks?|eggs?|onions?|avocados?|bananas?|garlic cloves?|cloves of garlic|lemons?'
+        .'|cinnamon sticks?|bay leaves|curry leaves|vanilla pods?)\b)';
+
     /** Words that stand between an amount and a name. */
     private const BETWEEN = '/^(?:\s|[:–—“”"*-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|worth|a)\b)+/iu';
 
@@ -44,9 +49,9 @@ final readonly class Items
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
 
     /** Words before which a name ends. */
-    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:and|then|in|into|for|until|till|til|which|that|with'
+    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:w(?=\s*\/|\s)|and|then|in|into|for|until|till|til|which|that|with'
         .'|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep'
-        .'|apply|freeze|chill|strain|after|from|each|if)\b).*$/isu';
+        .'|apply|freeze|chill|strain|after|from|each|if|per|on top|at the end|as well|too|please|lol)\b).*$/isu';
 
     private const LONGEST_NAME = 8;
 
@@ -77,7 +82,27 @@ final readonly class Items
         $after = $this->taken($text, $quantities, true);
         $before = $this->taken($text, $quantities, false);
 
-        return self::exact($before) > self::exact($after) ? $before : $after;
+        return self::exact($before) > self::exact($after)
+            ? $this->turned($text, $quantities, $before)
+            : $after;
+    }
+
+    /**
+     * "Cocoa butter 20 g, 8 drops of tea tree": one at the end that stands the other way round.
+     *
+     * @param  list<array{string, int, int}>  $quantities
+     * @param  list<Item>  $items names before their amounts
+     * @return list<Item>
+     */
+    private function turned(string $text, array $quantities, array $items): array
+    {
+        $last = count($items) - 1;
+        if ($last < 0 || count($items) !== count($quantities) || $items[$last]->name !== '') {
+            return $items;
+        }
+        $other = $this->following($items[$last]->amount, substr($text, $quantities[$last][2]));
+
+        return $other->known ? [...array_slice($items, 0, $last), $other] : $items;
     }
 
     /** "3 oz sal butter, 1 oz each of plum kernel and raspberry seed oil": each has its amount. */
@@ -147,6 +172,7 @@ final readonly class Items
         $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'
             .'|a pinch|(?:a )?(?:handful|capful|splash|dash|drizzle|dollop|squeeze|knob|glug|blob|lump|spoonful|pea)s?\b'
             .'|a (?:bit|little)(?=\s+of\b|\s+\p{L}))';
+        $vague .= '|'.self::COUNTED;
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
         if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
             return [];
@@ -197,6 +223,11 @@ final readonly class Items
                 ? substr($text, $end, ($quantities[$n + 1][1] ?? strlen($text)) - $end)
                 : $lead;
             $item = $after ? $this->following($amount, $region) : $this->preceding($amount, $region);
+            $begun = $items === [] || preg_match('/[,;.]/u', $lead) === 1;
+            if ($after && $begun && ! $item->known && preg_match('/\(\s*\p{L}{0,7}\.?\s*$/u', $lead) === 1) {
+                // "Fill it with dried rosemary (about 30 g)".
+                $item = $this->before($amount, $lead) ?? $item;
+            }
             if ($back !== null && $item->name === '') {
                 // "Two teaspoons of glycerine, no, one teaspoon" is still of the glycerine.
                 $item = $back->of($amount);
@@ -251,6 +282,20 @@ final readonly class Items
         }
 
         return $this->nearly($amount, $plain);
+    }
+
+    /** The last name of the catalogue before an amount in brackets; null when there is none. */
+    private function before(string $amount, string $lead): ?Item
+    {
+        $words = preg_split('/\s+/u', trim(preg_replace('/\([^(]*$/u', '', $lead) ?? $lead)) ?: [];
+        for ($length = min(5, count($words)); $length > 0; $length--) {
+            $name = trim(implode(' ', array_slice($words, -$length)), ' ,.:;');
+            if ($this->isName($name) || $this->score($name) >= self::SURE) {
+                return new Item($amount, $name, true);
+            }
+        }
+
+        return null;
     }
 
     private function nearly(string $amount, string $name): Item

@@ -13,7 +13,7 @@ final class Passing
 {
     /** How a method takes something that it gives no amount of. */
     private const TAKEN = '/(?<!not )(?<!never )\b(?:(?:fill|pack|stuff|cover|top)(?:ed)?\b(?:[^.;,]|\.\d){0,30}?\bwith'
-        .'|submerged? in|soak(?:ed)? in)\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
+        .'|submerged? in|soak(?:ed)? in|pour(?:ed)? (?:over|on|in)|cover(?:ed)? (?:with|in))\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
 
     /**
      * What the method says in passing: said twice it counts once, a name without an amount gets it there, and what
@@ -60,7 +60,7 @@ final class Passing
             if (
                 preg_match_all(
                     '/((?:\d[\d\/.,-]*|a few) (?:drops?|tbsps?|tsps?|teaspoons?|tablespoons?|cups?|g|ml'
-                        .'|oz)) (?:of )?([\p{L} -]{3,40})/iu',
+                        .'|oz)) (?:of )?([\p{L} ]{1,40}(?:-[\p{L}\d]+)*[\p{L} -]{0,30})/iu',
                     $step->text,
                     $m,
                     PREG_SET_ORDER,
@@ -69,9 +69,9 @@ final class Passing
                 continue;
             }
             foreach ($m as [, $amount, $words]) {
-                $name = preg_replace('/\b(and|to|in|into|then|with|when|for|over|until)\b.*$/iu', '', $words) ?? $words;
+                $name = preg_replace('/\b(and|to|in|into|then|w|with|when|for|over|until)\b.*$/iu', '', $words) ?? $words;
                 $best = $entries->matches(trim($name))[0] ?? false;
-                $sure = $best !== false && $best->score >= Entries::SURE;
+                $sure = $best !== false && $best->score >= Entries::SURE && ! Names::isKind(trim($name));
                 if ($sure && ! in_array($best->ingredient->id, $known, true)) {
                     $known[] = $best->ingredient->id;
                     $found[] = self::onlyThere($entries->placed($step->text, trim($name), $amount));
@@ -95,7 +95,11 @@ final class Passing
         $found = [];
         foreach ($steps as $step) {
             preg_match_all(self::TAKEN, $step->text, $m);
-            foreach ($m['name'] as $words) {
+            $taken = array_merge(...array_map(
+                static fn (string $names): array => preg_split('/\s+(?:and|&)\s+/iu', $names) ?: [],
+                $m['name'],
+            ));
+            foreach ($taken as $words) {
                 $name = $items->begins($words);
                 $line = $name === '' ? null : $entries->placed($step->text, $name, '');
                 if ($line !== null && $line->ingredient() !== '' && ! in_array($line->ingredient(), $known, true)) {

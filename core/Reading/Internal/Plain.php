@@ -30,7 +30,7 @@ final readonly class Plain
     ];
 
     /** A figure with a unit of weight or volume. */
-    private const WEIGHED = '/\d\s*(?<unit>g|kg|ml|oz|grams?|mls?)$/iu';
+    private const WEIGHED = '/\d\s*(?<unit>g|kg|ml|oz|grams?|mls?|drops)$/iu';
 
     /** A smaller figure without its unit may count something else. */
     private const FEWEST_AGAIN = 5.0;

@@ -81,7 +81,9 @@ final class Rows
     {
         if (
             preg_match(
-                '/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?'
+                '/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?|zubereitung|anleitung|herstellung'
+                    .'|préparation|réalisation|preparación|elaboración|preparo|modo de (?:preparo|preparación|fazer|hacer)|preparação'
+                    .'|preparazione|procedimento|bereiding(?:swijze)?|werkwijze|so geht\'s'
                     .'|procedure|preparation|to make(?: it)?)\s*:?$/iu',
                 $row,
             ) === 1
@@ -90,7 +92,8 @@ final class Rows
         }
 
         return preg_match(
-            '/^(?:the )?(?:ingredients?(?: list)?|you(?:\'ll| will)? need|what you need|recipe'
+            '/^(?:the )?(?:ingredients?(?: list)?|zutaten|ingrédients?|ingredientes|ingredienti|ingrediënten'
+                .'|benodigdheden|you(?:\'ll| will)? need|what you need|recipe'
                 .'|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|[\p{L} -]{3,20} phase)(?:\s*\([^)]*\))?'
                 .'|(?:(?:heat|melt|cool|whip)[\p{L} -]{0,12}|water)(?=:))\s*:?$/iu',
             $row,
@@ -172,7 +175,7 @@ final class Rows
         return preg_match('/^(?:from|to|date|subject|sent|cc|von|an|betreff):\s/iu', $row) === 1
             || preg_match('/^(?:sent from|call me|prep time|yield|makes|cost|serves|total|sum|summe|somme|totaal'
                 .'|totale)\b/iu', $row) === 1
-            || preg_match('/^(?:haltbar(?:keit)?|hält|ergibt|reicht für|donne|pour \d+ (?:pots?|flacons?|personnes?)|para \d+|per \d+|voor \d+|se conserve|conservation|se conserva|caducidad'
+            || preg_match('/^(?:haltbar(?:keit)?|hält|ergibt|reicht für|donne|pour \d+ (?:pots?|flacons?|personnes?)|para \d+ (?:botes?|frascos?|personas?|pessoas?|potes?)|per \d+ (?:vasetti|vasi|flaconi|persone|volte)|voor \d+ (?:potjes?|personen|flesjes?)|se conserve|conservation|se conserva|caducidad'
                 .'|validade|conservazione|si conserva|houdbaar(?:heid)?|rinde|rende|resa)\b/iu', $row) === 1
             || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
             || self::isDate($row)
@@ -214,7 +217,7 @@ final class Rows
     /** @return list<string> */
     public static function names(string $row): array
     {
-        $list = preg_replace('/^[\p{L} ]{2,30}:\s*/u', '', $row) ?? $row;
+        $list = preg_replace(['/^[\p{L} ]{2,30}(?:\([^)]*\)\s*)?:\s*/u', '/\.\s+\W*\p{L}.*$/u'], '', $row) ?? $row;
 
         return array_values(
             array_filter(
@@ -265,7 +268,7 @@ final class Rows
      */
     public static function filling(string $row): array
     {
-        return preg_match('/\b(?:top(?: it)? up with|the rest(?: is| in| with)?|fill(?: it)? up with)\s+'
+        return preg_match('/\b(?:top(?:ped)?(?: it)?(?: up)? with|the rest(?: is| in| with)?|fill(?:ed)?(?: it)?(?: up)? with)\s+'
             .'(?<name>\p{L}[\p{L} \'-]{2,40}?)(?:\s+(?:up )?to (?:make )?(?<to>\d+(?:[.,]\d+)?\s*(?:g|kg|ml|oz))\b'
             .'|(?=[^\p{L} \'-])|$)/iu', $row, $m) === 1
             ? [trim($m['name']), isset($m['to']) ? 'to make '.$m['to'] : '']

@@ -23,7 +23,7 @@ final readonly class Sentences
     /** What belongs to the sentence before: "No, one teaspoon." */
     private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)\b/iu';
 
-    private const BEFORE_COLON = '/^(?<before>[^:]{3,70}(?<!\d)(?<!\s)):\s+(?<rest>\S.*)$/su';
+    private const BEFORE_COLON = '/^(?<before>[^:]{3,70}(?<!\d)):\s+(?<rest>\S.*)$/su';
 
     /** "Cocoa 35 / mango 15": a name with a figure and no unit. */
     private const BARE = '/\p{L}{3,}\s+\d+(?:[.,]\d+)?(?=\s*[\/,;.]|$)/u';

@@ -40,7 +40,7 @@ final class Tables
             if ($cells === null) {
                 $header = null;
                 $by = '';
-                $listed[] = new Row(trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney($row)) ?? $row), $n);
+                $listed[] = new Row(trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney(self::undotted($row))) ?? $row), $n);
 
                 continue;
             }
@@ -163,6 +163,12 @@ final class Tables
             $amount === '' && preg_match('/^\D{0,10}\d|½|¼|¾/u', $cell) === 1 => $cell,
             default => null,
         };
+    }
+
+    /** "Castor oil......30 g" as "Castor oil – 30 g". */
+    private static function undotted(string $row): string
+    {
+        return preg_replace('/\s*(?:\.\s?){2,}\s*(?=\d)|\s*…+\s*(?=\d)/u', ' – ', $row) ?? $row;
     }
 
     private static function withoutMoney(string $text): string
