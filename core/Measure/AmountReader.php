@@ -178,8 +178,8 @@ final class AmountReader
                 (?!\s+(?:handful|splash|dash|dollop|knob|bit)) )
             | (?:about\s+)?                                                                # "about two big handfuls"
               (?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?
-              (?:(?:big|small|large|good|generous|little|tiny)\s+)?
-              (?:handfuls?|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|capfuls?
+              (?:(?:big|small|large|good|generous|little|tiny|whole)\s+)?
+              (?:handfuls?|bulbs?(?=\s+(?:of\s+)?garlic)|heads?(?=\s+of\s+garlic)|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|capfuls?
                 |blobs?|lumps?|peas?(?:\ size)?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?)
         )(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isux';
 

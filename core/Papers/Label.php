@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Crown\Papers;
 
 use Crown\Assessment\Assessment;
-use Crown\Catalogue\ScentAllergens;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
 use Crown\Assessment\Portion;
@@ -14,6 +13,7 @@ use Crown\Assessment\Store;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\CautionKind;
+use Crown\Catalogue\ScentAllergens;
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Property;

@@ -19,9 +19,9 @@ final class Abroad
     /** By the word that it becomes: what stands around the plant. */
     private const BUILT = [
         'essential oil' => [
-            '/^(?:huile essentielle|h\.?e\.?|aceite esencial|[oó]leo essencial|olio essenziale|etherische olie|o\.?e\.?)'
+            '/^(?:huile essentielle|huile ess\.?|h\.?e\.?|aceite esencial|[oó]leo essencial|olio essenziale|etherische olie|o\.?e\.?)'
                 .'\s+(?:de la |de |du |des |di |van |d[\'’]\s?|of )?(?<x>.{3,})$/iu',
-            '/^ätherisches\s+(?<x>\p{L}[\p{L} -]+?)[ -]?öl$/iu',
+            '/^(?:ätherisches|äth\.?)\s+(?<x>\p{L}[\p{L} -]+?)[ -]?öl$/iu',
             '/^(?<x>\p{L}[\p{L} -]+?)[ -]?öl,?\s+\(?ätherisch(?:es)?\)?$/iu',
             '/^etherische\s+(?<x>\p{L}[\p{L} -]+?)[ -]?olie$/iu',
             '/^(?<x>\p{L}[\p{L} -]+?)\s+etherische olie$/iu',

@@ -356,8 +356,7 @@ final class Draft
         $this->does(array_values(array_filter(
             Instructions::steps($bare),
             static fn (Step $s): bool => $s->act !== 'other'
-                || $s->minutes > 0.0
-                || (! Rows::isRefused($s->text) && ! Rows::isNoise($s->text)),
+                || (! Rows::isNoise($s->text) && ($s->minutes > 0.0 || ! Rows::isRefused($s->text))),
         )), $n);
         foreach ($several as $item) {
             $said = $this->entries->placed($row, $item->name, $item->amount);
@@ -559,6 +558,9 @@ final class Draft
         }
         // "Hair wax (about 90 g)".
         $row = preg_replace('/\s*\((?:ca\.?|about|approx\.?|env\.?|circa|~)?\s*\d+\s*(?:g|ml|oz)\)$/iu', '', $row) ?? $row;
+        if (preg_match('/^\p{L}[^\d:]{2,60}:$/u', $row) === 1) {
+            return ! $this->items->isOne(rtrim($row, ':'));
+        }
         [$name, $amount] = $this->entries->split($row);
 
         // A bare figure counts versions or names the mixture: "Evening balm 3", "Growth oil 2.0".

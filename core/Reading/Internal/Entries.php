@@ -323,7 +323,11 @@ final readonly class Entries
             return $steeped;
         }
         $form = self::form($name);
-        $matches = $this->dripping($name, $amount, $this->matches($name));
+        $matches = $this->measuredAs(
+            trim(preg_replace('/^(?:\s*(?:ripe|mashed|small|large|medium|big|fresh|whole)\b)+/iu', '', $name) ?? $name),
+            $amount,
+            $this->matches($name),
+        );
         $best = $matches[0] ?? false;
         if ($matches === [] || $best === false || $best->score < self::NEAR) {
             $why = sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60));
@@ -362,22 +366,25 @@ final readonly class Entries
     }
 
     /**
-     * "10 drops of rosemary": what falls in drops is its essential oil, and not the leaf.
+     * What the amount says of the name: 10 drops of rosemary are its essential oil, 60 ml of black seed the oil of it,
+     * one avocado is a fruit.
      *
      * @param  list<NameMatch>  $matches
      * @return list<NameMatch>
      */
-    private function dripping(string $name, string $amount, array $matches): array
+    private function measuredAs(string $name, string $amount, array $matches): array
     {
-        $drops = preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1;
-        if (! $drops || ! isset($matches[0]) || ! $matches[0]->ingredient->kind->isPlant()) {
-            return $matches;
-        }
-        $oil = $this->names->matching($name.' essential oil')[0] ?? null;
+        $best = $matches[0]->ingredient->kind ?? null;
+        $as = match (true) {
+            $best === null => '',
+            $best->isPlant() && preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1 => ' essential oil',
+            $best->isPlant() && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
+            $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' fruit',
+            default => '',
+        };
+        $meant = $as === '' ? null : ($this->names->matching($name.$as)[0] ?? null);
 
-        return $oil !== null
-            && $oil->score >= self::EXACT
-            && $oil->ingredient->kind === IngredientKind::EssentialOil ? [$oil, ...$matches] : $matches;
+        return $meant !== null && $meant->score >= self::EXACT ? [$meant, ...$matches] : $matches;
     }
 
     /** @param  list<NameMatch>  $matches */

@@ -122,7 +122,7 @@ final class Instructions
         $steps = [];
         $sentences = array_merge(...array_map(
             self::clauses(...),
-            preg_split('/(?<=[.!?;])\s+(?=\p{L}|\d)/u', $line) ?: [],
+            preg_split('/(?<=[.!?;])(?<!\bca\.)(?<!\bapprox\.)(?:(?<!\b[Mm]in\.)(?<!\b[Ss]td\.)|(?=\s+[\p{Lu}\d]))\s+(?=\p{L}|\d)/u', $line) ?: [],
         ));
         foreach ($sentences as $sentence) {
             $sentence = rtrim(trim($sentence), ' ,');
@@ -168,7 +168,15 @@ final class Instructions
         $parts = preg_split('/\s*(?:[,;]|\b(?:and )?then\b)\s*|\s+(?=(?:dann|puis|luego|poi)\b)|\s+(?=(?:pour|freeze|chill|whip|warm it|leave'
             .'|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
         $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
-        if (count(array_filter($parts, $says)) < 2) {
+        $telling = array_keys(array_filter($parts, $says));
+        if (count($telling) === 1 && $telling[0] > 0 && self::act($parts[$telling[0]]) !== 'other') {
+            // "Melt, pour into moulds, fridge 1 hour": the hour is of the last.
+            return [
+                implode(', ', array_slice($parts, 0, $telling[0])),
+                implode(', ', array_slice($parts, $telling[0])),
+            ];
+        }
+        if (count($telling) < 2) {
             return [$sentence];
         }
         $clauses = [];

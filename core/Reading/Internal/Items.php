@@ -45,6 +45,9 @@ final readonly class Items
     private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bbatch(?: size)?(?: of)?'
         .'|\bcomes to|\bshould be|\badds? up to|\brest\b[^,.;]{0,40}\bto|=)\s*:?\s*(?:about\s*)?$/iu';
 
+    /** Words for what fills up to a hundred. */
+    private const UP_TO = '/\s*\b(?:q\.?\s?s\.?\s?p?\.?|ad|up to|bis|auf|hasta|até|fino a|tot)\s*:?\s*$/iu';
+
     /** What makes what follows no ingredient. */
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
 
@@ -84,7 +87,7 @@ final readonly class Items
 
         return self::exact($before) > self::exact($after)
             ? $this->turned($text, $quantities, $before)
-            : $after;
+            : $this->taken($text, $quantities, true, true);
     }
 
     /**
@@ -139,6 +142,12 @@ final readonly class Items
         return '';
     }
 
+    /** Whether words are the name of a thing. */
+    public function isOne(string $words): bool
+    {
+        return $this->score($words) >= self::SURE;
+    }
+
     /** The longest name of the catalogue with which some words begin, with what it is like before; "" for none. */
     public function begins(string $words): string
     {
@@ -167,6 +176,7 @@ final readonly class Items
         $about = '(?:(?:about|approx\.?|around|roughly|ca\.?|~)\s*)?';
         $heaped = '(?:(?:heaped|heaping|level|rounded|big|small|large)\s+)?';
         $one = "$about(?:$figure)(?:\\s*(?:-|–|—|to|or)\\s*(?:$figure))?\\s*$heaped(?:$units)(?![\\p{L}])\\.?";
+        $one .= '|(?:\d+\s+)?(?:\d\/\d|[½⅓⅔¼¾])\s*(?-i:c)(?=\.?\s\p{L})\.?';
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
         $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'
@@ -207,26 +217,32 @@ final readonly class Items
     /**
      * @param  list<array{string, int, int}>  $quantities
      * @param  bool  $after whether names follow their amounts
+     * @param  bool  $either whether one may stand before its amount all the same
      * @return list<Item>
      */
-    private function taken(string $text, array $quantities, bool $after): array
+    private function taken(string $text, array $quantities, bool $after, bool $either = false): array
     {
         $items = [];
         foreach ($quantities as $n => [$amount, $start, $end]) {
             $from = $n === 0 ? 0 : $quantities[$n - 1][2];
             $lead = substr($text, $from, $start - $from);
             $back = $after && $items !== [] && preg_match(self::CORRECTS, $lead) === 1 ? array_pop($items) : null;
-            if (preg_match(self::SUMS, $lead) === 1 || ($after && preg_match(self::NEGATES, $lead) === 1)) {
+            if (
+                preg_match(self::SUMS, $lead) === 1
+                || ($after && $back === null && preg_match(self::NEGATES, $lead) === 1)
+            ) {
                 continue;
             }
             $region = $after
                 ? substr($text, $end, ($quantities[$n + 1][1] ?? strlen($text)) - $end)
                 : $lead;
+            if (preg_match(self::UP_TO, $lead, $m) === 1 && preg_match('/^100\s*(?:%|g|ml)$/u', $amount) === 1) {
+                $amount = str_contains($amount, '%') ? 'to fill' : "to make $amount";
+                $region = $after ? $region : substr($lead, 0, -strlen($m[0]));
+            }
             $item = $after ? $this->following($amount, $region) : $this->preceding($amount, $region);
-            $begun = $items === [] || preg_match('/[,;.]/u', $lead) === 1;
-            if ($after && $begun && ! $item->known && preg_match('/\(\s*\p{L}{0,7}\.?\s*$/u', $lead) === 1) {
-                // "Fill it with dried rosemary (about 30 g)".
-                $item = $this->before($amount, $lead) ?? $item;
+            if ($either && ! $item->known) {
+                $item = $this->nameless($item, $lead, $items) ?? $item;
             }
             if ($back !== null && $item->name === '') {
                 // "Two teaspoons of glycerine, no, one teaspoon" is still of the glycerine.
@@ -284,10 +300,30 @@ final readonly class Items
         return $this->nearly($amount, $plain);
     }
 
-    /** The last name of the catalogue before an amount in brackets; null when there is none. */
+    /**
+     * An amount that nothing follows, and whose name stands before it: "fill it with dried rosemary (about 30 g)", "50 g
+     * of lanolin, then castor oil 60 g"; null when that name has its amount already.
+     *
+     * @param  list<Item>  $items before it
+     */
+    private function nameless(Item $item, string $lead, array $items): ?Item
+    {
+        $bracket = preg_match('/\(\s*\p{L}{0,7}\.?\s*$/u', $lead) === 1;
+        $apart = preg_match('/[,;.]|\b(?:and|then|plus)\b/iu', $lead) === 1;
+        if ((! $bracket && $item->name !== '') || ($items !== [] && ! $apart)) {
+            return null;
+        }
+        $found = $this->before($item->amount, $lead);
+
+        return $found === null || ($items !== [] && str_contains($items[count($items) - 1]->name, $found->name))
+            ? null
+            : $found;
+    }
+
+    /** The last name of the catalogue before an amount; null when there is none. */
     private function before(string $amount, string $lead): ?Item
     {
-        $words = preg_split('/\s+/u', trim(preg_replace('/\([^(]*$/u', '', $lead) ?? $lead)) ?: [];
+        $words = preg_split('/\s+/u', trim(preg_replace('/\([^(]*$|[\s:=–—-]+$/u', '', $lead) ?? $lead)) ?: [];
         for ($length = min(5, count($words)); $length > 0; $length--) {
             $name = trim(implode(' ', array_slice($words, -$length)), ' ,.:;');
             if ($this->isName($name) || $this->score($name) >= self::SURE) {

@@ -13,7 +13,7 @@ final class Passing
 {
     /** How a method takes something that it gives no amount of. */
     private const TAKEN = '/(?<!not )(?<!never )\b(?:(?:fill|pack|stuff|cover|top)(?:ed)?\b(?:[^.;,]|\.\d){0,30}?\bwith'
-        .'|submerged? in|soak(?:ed)? in|pour(?:ed)? (?:over|on|in)|cover(?:ed)? (?:with|in))\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
+        .'|submerged? in|soak(?:ed)? in|(?:add|stir)(?:ed|red)? in|add(?:ed|ing)?|pour(?:ed)? (?:over|on|in)|cover(?:ed)? (?:with|in))\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
 
     /**
      * What the method says in passing: said twice it counts once, a name without an amount gets it there, and what

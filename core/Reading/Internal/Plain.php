@@ -118,8 +118,10 @@ final readonly class Plain
         $count = count($pieces);
         $unit = '';
         for ($i = 0; $i < $count;) {
-            [$text, $used] = ($spoken || count($this->lexicons) > 1 ? $this->quantity($pieces, $i) : null)
-                ?? ($spoken && $unit !== '' ? $this->again($pieces, $i, $unit, $out) : null)
+            [$text, $used] = ($spoken || count($this->lexicons) > 1 || self::isFraction($pieces, $i)
+                ? $this->quantity($pieces, $i)
+                : null)
+                ?? ($unit !== '' ? $this->again($pieces, $i, $unit, $out) : null)
                 ?? $this->measure($pieces, $i, $out)
                 ?? $this->saying($pieces, $i)
                 ?? $this->act($pieces, $i)
@@ -154,10 +156,10 @@ final readonly class Plain
         }
         [$value, $after] = match (true) {
             $digits => [(float) str_replace(',', '.', $pieces[$at]), $at + 1],
-            preg_match('/^\p{L}/u', $pieces[$at]) === 1 => $this->number($pieces, $at),
+            $this->isSpoken(implode('', $pieces)) && preg_match('/^\p{L}/u', $pieces[$at]) === 1 => $this->number($pieces, $at),
             default => [null, $at],
         };
-        if ($value === null || $value < self::FEWEST_AGAIN) {
+        if ($value === null || $value < ($unit === 'drops' ? 2.0 : self::FEWEST_AGAIN)) {
             return null;
         }
         $next = self::skip($pieces, $after);
@@ -169,6 +171,19 @@ final readonly class Plain
             && preg_match(self::NO_NAME, $before) !== 1;
 
         return $of || $ends ? [Number::shown($value, 3).' '.$unit, $after - $at] : null;
+    }
+
+    /**
+     * "Half a part", "a quarter part": written so on lists too.
+     *
+     * @param  list<string>  $pieces
+     */
+    private static function isFraction(array $pieces, int $at): bool
+    {
+        return preg_match(
+            '/^(?:(?:an?|one|two|three)[\s-]+)?(?:half|quarters?|thirds?)\s+(?:of\s+)?(?:an?\s+)?parts?\b/iu',
+            implode('', array_slice($pieces, $at, 11)),
+        ) === 1;
     }
 
     /**

@@ -144,7 +144,7 @@ final class Rows
     public static function isProduct(string $row): bool
     {
         return str_word_count($row) <= 5
-            && preg_match('/^(?:leave-in|rinse-out|wash-out)\b|\b(?:bars?|oil|butter|balm|cream|lotion|treat(?:ment)?'
+            && preg_match('/^(?:leave[- ]in|rinse[- ]out|wash[- ]out)\b|\b(?:bars?|oil|butter|balm|cream|lotion|treat(?:ment)?'
                 .'|mask|spray|mist|pomade|serum|conditioner|shampoo|mix|blend)$/iu', $row) === 1;
     }
 

@@ -16,7 +16,7 @@ final readonly class Sentences
     /** A full stop that ends no sentence. */
     private const SHORT = '(?<!\bapprox)(?<!\bca)(?<!\boz)(?<!\bfl)(?<!\btsp)(?<!\btbsp)(?<!\btbs)(?<!\blb)(?<!\blbs)'
         .'(?<!\bnr)(?<!\bno)(?<!\bvit)(?<!\bbzw)(?<!\bess)(?<!\bc)(?<!\bs)(?<!\bàc)(?<!\bEL)(?<!\bTL)(?<!\bincl)'
-        .'(?<!\bcucch)(?<!\bcda)(?<!\bcdta)(?<!\bapp)(?<!\babt)(?<!\bct)(?<!\bpt)';
+        .'(?<!\bcucch)(?<!\bcda)(?<!\bcdta)(?<!\bäth)(?<!\bmin)(?<!\bstd)(?<!\bapp)(?<!\babt)(?<!\bct)(?<!\bpt)';
 
     private const ENDS = '/(?:'.self::SHORT.'\.|[!?;])\)?\s+(?=[\p{L}\d(])/iu';
 
@@ -24,6 +24,9 @@ final readonly class Sentences
     private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)\b/iu';
 
     private const BEFORE_COLON = '/^(?<before>[^:]{3,70}(?<!\d)):\s+(?<rest>\S.*)$/su';
+
+    /** "Scalp scrub - 1/2 cup of sugar, …". */
+    private const BEFORE_DASH = '/^(?<before>\p{L}[^:\d]{3,60}?)\s[–—-]\s+(?<rest>'.Rows::START.'.*)$/siu';
 
     /** "Cocoa 35 / mango 15": a name with a figure and no unit. */
     private const BARE = '/\p{L}{3,}\s+\d+(?:[.,]\d+)?(?=\s*[\/,;.]|$)/u';
@@ -44,13 +47,26 @@ final readonly class Sentences
     /** @return non-empty-list<Row> */
     private function pieces(Row $row): array
     {
-        if (preg_match('/[:.!?;]\s/u', $row->text) !== 1 || ! $this->namesSeveral($row->text)) {
+        if (preg_match('/^(?<heading>[^:]{4,24}:)\s+(?<rest>\S.*)$/su', $row->text, $m) === 1
+            && Rows::heading($m['heading']) === 'method') {
+            return [new Row($m['heading'], $row->of, true), new Row($m['rest'], $row->of, true)];
+        }
+        if (preg_match('/[:.!?;]\s|\s[–—-]\s/u', $row->text) !== 1 || ! $this->namesSeveral($row->text)) {
             return [$row];
         }
         $pieces = [];
         $rest = $row->text;
         if (preg_match(self::BEFORE_COLON, $rest, $m) === 1 && $this->isApart($m['before'], $m['rest'])) {
             $pieces[] = $m['before'].':';
+            $rest = $m['rest'];
+        }
+        if (
+            $pieces === []
+            && preg_match(self::BEFORE_DASH, $rest, $m) === 1
+            && ! $this->items->isOne($m['before'])
+            && $this->isApart($m['before'], $m['rest'])
+        ) {
+            $pieces[] = $m['before'].' -';
             $rest = $m['rest'];
         }
         foreach (self::sentences($rest) as $sentence) {

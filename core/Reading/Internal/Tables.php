@@ -40,7 +40,7 @@ final class Tables
             if ($cells === null) {
                 $header = null;
                 $by = '';
-                $listed[] = new Row(trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney(self::undotted($row))) ?? $row), $n);
+                $listed[] = new Row(trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney(self::undotted(self::whole($row)))) ?? $row), $n);
 
                 continue;
             }
@@ -123,13 +123,17 @@ final class Tables
             return trim(implode(' ', array_map(self::withoutMoney(...), $cells)));
         }
         $name = $amount = $note = '';
+        $named = preg_grep(self::NAME, $header) !== [];
         foreach ($cells as $n => $cell) {
             $title = $header[$n] ?? '';
             $unit = self::unitOf($title);
             if ($cell === '' || preg_match(self::PRICE, $title) === 1) {
                 continue;
             }
-            if ($name === '' && (preg_match(self::NAME, $title) === 1 || ($n === 0 && $unit === ''))) {
+            if (preg_match('/^(?:phase|part|step|no\.?|#|nr\.?)$/iu', $title) === 1) {
+                continue;
+            }
+            if ($name === '' && (preg_match(self::NAME, $title) === 1 || ($n === 0 && $unit === '' && ! $named))) {
                 $name = $cell;
 
                 continue;
@@ -163,6 +167,16 @@ final class Tables
             $amount === '' && preg_match('/^\D{0,10}\d|½|¼|¾/u', $cell) === 1 => $cell,
             default => null,
         };
+    }
+
+    /** "Rosmarin- und Zedernöl" as "Rosmarinöl und Zedernöl". */
+    private static function whole(string $row): string
+    {
+        return preg_replace(
+            '/(\p{L}{3,})-\s+(und|en|oder|of)\s+(\p{L}{3,}?)(öl|oel|olie|butter|boter|wachs|was|blüten|blätter|samen|wurzel)\b/iu',
+            '$1$4 $2 $3$4',
+            $row,
+        ) ?? $row;
     }
 
     /** "Castor oil......30 g" as "Castor oil – 30 g". */

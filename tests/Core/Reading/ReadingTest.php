@@ -275,7 +275,7 @@ final class ReadingTest extends CoreTestCase
                 [['shea-butter', '1 part'], ['cocoa-butter', '1 part'], ['jojoba-oil', '10%']],
                 array_map(static fn (ReadLine $l): array => [$l->ingredient(), $l->amount], $read->lines),
             );
-            self::assertSame(5.0, $read->steps[0]->minutes);
+            self::assertSame(5.0, $read->steps[count($read->steps) - 1]->minutes);
         }
         $phased = self::read("Cream\nPhase A: 60% water, 3% glycerin\nPhase C: 1% preservative, 1% lavender eo");
         self::assertSame(['60%', '3%', '1%', '1%'], array_column($phased->lines, 'amount'));
