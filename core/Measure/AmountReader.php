@@ -179,8 +179,10 @@ final class AmountReader
             | (?:about\s+)?                                                                # "about two big handfuls"
               (?:(?:an?|one|two|three|some|\d+(?:\/\d+)?)\s+)?
               (?:(?:big|small|large|good|generous|little|tiny|whole)\s+)?
-              (?:handfuls?|bulbs?(?=\s+(?:of\s+)?garlic)|heads?(?=\s+of\s+garlic)|splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|capfuls?
-                |blobs?|lumps?|peas?(?:\ size)?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?|drizzles?|bottles?|jars?|bags?|tubs?|bars?)
+              (?:handfuls?|bulbs?(?=\s+(?:of\s+)?garlic)|heads?(?=\s+of\s+garlic)
+                |splash(?:es)?|dash(?:es)?|glugs?|knobs?|dollops?|sticks?|squeezes?|squirts?|scoops?|capfuls?
+                |blobs?|lumps?|peas?(?:\ size)?|bunch(?:es)?|bits?|slices?|spoons?|spoonfuls?
+                |drizzles?|bottles?|jars?|bags?|tubs?|bars?)
         )(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isux';
 
     /** How much of it there is when it is all in: "to make 100 ml". A number has to follow. */

@@ -172,11 +172,16 @@ final class Draft
         );
     }
 
-    private function became(int $n, Fate $fate): bool
+    private function became(int $n, Fate $fate): true
     {
         $row = $this->listed[$n];
 
-        return $row->piece ? $this->spans->words($row->of, $row->text, $fate) || true : $this->spans->row($row->of, $fate);
+        if (! $row->piece) {
+            return $this->spans->row($row->of, $fate);
+        }
+        $this->spans->words($row->of, $row->text, $fate);
+
+        return true;
     }
 
     /** A heading, a size, a title or a remark: about the recipe, and nothing in it. */
@@ -366,7 +371,11 @@ final class Draft
             throw ReadingError::tooManySteps(Formula::MOST_STEPS);
         }
 
-        return count($several) < 2 || $this->fillsUp($bare, $row);
+        if (count($several) > 1) {
+            $this->fillsUp($bare, $row);
+        }
+
+        return true;
     }
 
     /**
@@ -406,17 +415,18 @@ final class Draft
         ));
         $this->does(Instructions::timed($bare), $n);
 
-        return $this->fillsUp($bare, $row);
+        $this->fillsUp($bare, $row);
+
+        return true;
     }
 
     /** "And fill up with grapeseed": what makes up the rest. */
-    private function fillsUp(string $bare, string $row): true
+    private function fillsUp(string $bare, string $row): void
     {
         [$fill, $to] = Rows::filling($bare);
-
-        return $fill === ''
-            || $this->entries->score($fill) < Entries::SURE
-            || $this->add([$this->entries->placed($row, $fill, $to === '' ? $this->vessel->rest() : $to)]);
+        if ($fill !== '' && $this->entries->score($fill) >= Entries::SURE) {
+            $this->add([$this->entries->placed($row, $fill, $to === '' ? $this->vessel->rest() : $to)]);
+        }
     }
 
     /**
@@ -557,7 +567,8 @@ final class Draft
             return false;
         }
         // "Hair wax (about 90 g)".
-        $row = preg_replace('/\s*\((?:ca\.?|about|approx\.?|env\.?|circa|~)?\s*\d+\s*(?:g|ml|oz)\)$/iu', '', $row) ?? $row;
+        $row = preg_replace('/\s*\((?:ca\.?|about|approx\.?|env\.?|circa|~)?\s*\d+\s*(?:g|ml'
+            .'|oz)\)$/iu', '', $row) ?? $row;
         if (preg_match('/^\p{L}[^\d:]{2,60}:$/u', $row) === 1) {
             return ! $this->items->isOne(rtrim($row, ':'));
         }

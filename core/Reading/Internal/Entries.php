@@ -357,10 +357,10 @@ final readonly class Entries
             return null;
         }
         $oils = $this->matches($m['oil']);
-        if (($oils[0]->score ?? 0.0) < self::SURE) {
+        if ($oils === [] || $oils[0]->score < self::SURE) {
             return null;
         }
-        $asks = sprintf('Steeped with %s. Which plant, how much and how? Until then it counts as the oil.', $m['plant']);
+        $asks = sprintf('Steeped with %s: how much of it, and how? Until then it counts as the oil.', $m['plant']);
 
         return $this->weighed($row, $name, $amount, '', $oils, $asks);
     }
@@ -615,7 +615,8 @@ final readonly class Entries
     private static function cleaned(string $name): string
     {
         $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
-        $name = preg_replace('/(?<=\p{L})[,\s]+(?:on top|at the end|to finish|as well|too|last|please|lol)[.!]*$/iu', '', $name)
+        $name = preg_replace('/(?<=\p{L})[,\s]+(?:on top|at the end|to finish|as well|too|last|please'
+            .'|lol)[.!]*$/iu', '', $name)
             ?? $name;
 
         // By characters: a byte of a curly quote is also a byte of other letters.

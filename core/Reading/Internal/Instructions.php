@@ -85,7 +85,8 @@ final class Instructions
     ];
 
     /** What is said before a sentence begins. */
-    private const FILLERS = '/^(?:(?:so|ok|okay|right|well|um|erm|and|you|i|we|just|simply|carefully|only|please)\b,?\s+)+/u';
+    private const FILLERS = '/^(?:(?:so|ok|okay|right|well|um|erm|and|you|i|we|just|simply|carefully|only'
+        .'|please)\b,?\s+)+/u';
 
     /** "Freeze for 15": minutes, where it is a thing that takes minutes. */
     private const BARE_MINUTES = '/\bfor (?:about |another )?(\d{1,3})(?!\s*(?:[\p{L}%°]|[.,\/]?\d))/iu';
@@ -93,7 +94,8 @@ final class Instructions
     private const COOLEST_BARE = 30.0;
 
     /** "Cool to 50": degrees, where something is heated or cools. */
-    private const BARE_DEGREES = '/\b(?:to|at|below|under|reaches|about|around)\s+(\d{2})(?!\s*(?:[\p{L}%°:\/]|[.,]?\d))/iu';
+    private const BARE_DEGREES = '/\b(?:to|at|below|under|reaches|about|around)\s+(\d{2})(?!\s*(?:[\p{L}%°:\/]'
+        .'|[.,]?\d))/iu';
 
     /** Whether a line begins as an instruction does: with a verb, or "then", "in a bowl", "over low heat". */
     public static function begins(string $line): bool
@@ -111,7 +113,8 @@ final class Instructions
     /** "I use 60 ml of castor and …", "you need": it says what is in it, and nothing is done. */
     public static function tells(string $row): bool
     {
-        return preg_match('/^(?:(?:so|ok|okay|then|and|well|for this|to make it),?\s+)*(?:(?:i|we|you|she)\s+(?:\w+ly\s+)?)?'
+        return preg_match('/^(?:(?:so|ok|okay|then|and|well|for this|to make it),?\s+)*(?:(?:i|we|you'
+            .'|she)\s+(?:\w+ly\s+)?)?'
             .'(?:use[ds]?|needs?|take|takes|took|have|had|get|like)\b/iu', $row) === 1
             && self::timed($row) === [];
     }
@@ -122,7 +125,8 @@ final class Instructions
         $steps = [];
         $sentences = array_merge(...array_map(
             self::clauses(...),
-            preg_split('/(?<=[.!?;])(?<!\bca\.)(?<!\bapprox\.)(?:(?<!\b[Mm]in\.)(?<!\b[Ss]td\.)|(?=\s+[\p{Lu}\d]))\s+(?=\p{L}|\d)/u', $line) ?: [],
+            preg_split('/(?<=[.!?;])(?<!\bca\.)(?<!\bapprox\.)(?:(?<!\b[Mm]in\.)(?<!\b[Ss]td\.)'
+                .'|(?=\s+[\p{Lu}\d]))\s+(?=\p{L}|\d)/u', $line) ?: [],
         ));
         foreach ($sentences as $sentence) {
             $sentence = rtrim(trim($sentence), ' ,');
@@ -165,7 +169,8 @@ final class Instructions
     /** @return list<string> a sentence that gives several times or heats, one for each; else as it is */
     private static function clauses(string $sentence): array
     {
-        $parts = preg_split('/\s*(?:[,;]|\b(?:and )?then\b)\s*|\s+(?=(?:dann|puis|luego|poi)\b)|\s+(?=(?:pour|freeze|chill|whip|warm it|leave'
+        $parts = preg_split('/\s*(?:[,;]|\b(?:and )?then\b)\s*|\s+(?=(?:dann|puis|luego|poi)\b)|\s+(?=(?:pour'
+            .'|freeze|chill|whip|warm it|leave'
             .'|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
         $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
         $telling = array_keys(array_filter($parts, $says));
@@ -190,7 +195,7 @@ final class Instructions
             }
         }
 
-        return $clauses;
+        return array_values($clauses);
     }
 
     private static function bareMinutes(string $sentence, string $act): float

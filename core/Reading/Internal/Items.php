@@ -12,7 +12,7 @@ use Crown\Measure\Amount;
  * the text has them; an amount may be multiplied ("2 x 113 g"), said twice ("2 oz (57 g)") or taken back ("60, no,
  * 50").
  */
-final readonly class Items
+final class Items
 {
     private const FIGURE = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?'
         .'|[.,]\d+)(?:\s*[½⅓⅔¼¾⅛])?|[½⅓⅔¼¾⅛]';
@@ -24,8 +24,10 @@ final readonly class Items
         .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
 
     /** What is counted: "1 small onion", "4 cloves of garlic". */
-    private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|an?)(?=\s+(?:(?:small|large|medium|big|ripe|mashed|fresh|whole'
-        .'|crushed|peeled)\s+){0,2}(?:egg yolks?|eggs?|onions?|avocados?|bananas?|garlic cloves?|cloves of garlic|lemons?'
+    private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|an?)(?=\s+(?:(?:small|large|medium|big|ripe|mashed|fresh'
+        .'|whole'
+        .'|crushed|peeled)\s+){0,2}(?:egg yolks?|eggs?|onions?|avocados?|bananas?|garlic cloves?|cloves of garlic'
+        .'|lemons?'
         .'|cinnamon sticks?|bay leaves|curry leaves|vanilla pods?)\b)';
 
     /** Words that stand between an amount and a name. */
@@ -52,7 +54,8 @@ final readonly class Items
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
 
     /** Words before which a name ends. */
-    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:w(?=\s*\/|\s)|and|then|in|into|for|until|till|til|which|that|with'
+    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:w(?=\s*\/|\s)|and|then|in|into|for|until|till|til'
+        .'|which|that|with'
         .'|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep'
         .'|apply|freeze|chill|strain|after|from|each|if|per|on top|at the end|as well|too|please|lol)\b).*$/isu';
 
@@ -63,7 +66,10 @@ final readonly class Items
     /** Characters of the longest name that is looked up. */
     private const NAME = 70;
 
-    public function __construct(private Names $names)
+    /** @var array<string, list<Item>> by text: each is asked for several times */
+    private array $found = [];
+
+    public function __construct(private readonly Names $names)
     {
     }
 
@@ -79,6 +85,12 @@ final readonly class Items
      * @return list<Item> in the order of the text
      */
     public function all(string $text): array
+    {
+        return $this->found[$text] ??= $this->read($text);
+    }
+
+    /** @return list<Item> */
+    private function read(string $text): array
     {
         $text = $this->eachApart($text);
         $quantities = $this->quantities($text);
@@ -112,7 +124,8 @@ final readonly class Items
     private function eachApart(string $text): string
     {
         $one = '(?:'.self::FIGURE.')\s*(?:'.self::UNITS.')(?!\p{L})\.?';
-        $each = "/(?<amount>$one)\\s+each(?:\\s+of)?\\s*:?\\s+(?<list>[^\\d.;]+?)(?=\\s*(?:,?\\s*(?:and\\s+)?\\d|[.;]|\$))/iu";
+        $ends = '(?=\s*(?:,?\s*(?:and\s+)?\d|[.;]|$))';
+        $each = "/(?<amount>$one)\\s+each(?:\\s+of)?\\s*:?\\s+(?<list>[^\\d.;]+?)$ends/iu";
 
         return preg_replace_callback($each, static fn (array $m): string => implode(', ', array_map(
             static fn (array $one): string => $one[1].' '.$one[0],
@@ -180,7 +193,8 @@ final readonly class Items
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
         $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'
-            .'|a pinch|(?:a )?(?:handful|capful|splash|dash|drizzle|dollop|squeeze|knob|glug|blob|lump|spoonful|pea)s?\b'
+            .'|a pinch|(?:a )?(?:handful|capful|splash|dash|drizzle|dollop|squeeze|knob|glug|blob|lump|spoonful'
+            .'|pea)s?\b'
             .'|a (?:bit|little)(?=\s+of\b|\s+\p{L}))';
         $vague .= '|'.self::COUNTED;
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
@@ -233,17 +247,11 @@ final readonly class Items
             ) {
                 continue;
             }
-            $region = $after
-                ? substr($text, $end, ($quantities[$n + 1][1] ?? strlen($text)) - $end)
-                : $lead;
-            if (preg_match(self::UP_TO, $lead, $m) === 1 && preg_match('/^100\s*(?:%|g|ml)$/u', $amount) === 1) {
-                $amount = str_contains($amount, '%') ? 'to fill' : "to make $amount";
-                $region = $after ? $region : substr($lead, 0, -strlen($m[0]));
-            }
-            $item = $after ? $this->following($amount, $region) : $this->preceding($amount, $region);
-            if ($either && ! $item->known) {
-                $item = $this->nameless($item, $lead, $items) ?? $item;
-            }
+            [$amount, $lead] = self::upTo($amount, $lead);
+            $item = $after
+                ? $this->following($amount, substr($text, $end, ($quantities[$n + 1][1] ?? strlen($text)) - $end))
+                : $this->preceding($amount, $lead);
+            $item = $either && ! $item->known ? $this->nameless($item, $lead, $items) ?? $item : $item;
             if ($back !== null && $item->name === '') {
                 // "Two teaspoons of glycerine, no, one teaspoon" is still of the glycerine.
                 $item = $back->of($amount);
@@ -256,6 +264,18 @@ final readonly class Items
         }
 
         return $items;
+    }
+
+    /**
+     * "Jojoba oil q.s. 100 %" fills up what is left.
+     *
+     * @return array{string, string} the amount, and what stands before it without these words
+     */
+    private static function upTo(string $amount, string $lead): array
+    {
+        return preg_match(self::UP_TO, $lead, $m) === 1 && preg_match('/^100\s*(?:%|g|ml)$/u', $amount) === 1
+            ? [str_contains($amount, '%') ? 'to fill' : "to make $amount", substr($lead, 0, -strlen($m[0]))]
+            : [$amount, $lead];
     }
 
     /** With the name at the start of what follows its amount. */
@@ -301,8 +321,8 @@ final readonly class Items
     }
 
     /**
-     * An amount that nothing follows, and whose name stands before it: "fill it with dried rosemary (about 30 g)", "50 g
-     * of lanolin, then castor oil 60 g"; null when that name has its amount already.
+     * An amount that nothing follows, and whose name stands before it: "fill it with dried rosemary (about 30 g)", "50
+     * g of lanolin, then castor oil 60 g"; null when that name has its amount already.
      *
      * @param  list<Item>  $items before it
      */

@@ -29,7 +29,8 @@ final class Names
     private const MOST = 1_000;
 
     /** What kind of thing is wanted, and not which. */
-    private const KIND_ALONE = '/^(?:(?:the|this|that|broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some'
+    private const KIND_ALONE = '/^(?:(?:the|this|that|broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any'
+        .'|other|some'
         .'|favou?rite|chosen|preferred|cosmetic)\s+)*(?<kind>preservatives?|emulsifiers?|antioxidants?'
         .'|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?'
         .'|powders?|extracts?|starch|clay|teas?|infusions?|decoctions?|brews?|gels?|juices?|mixtures?|rice)'
@@ -104,6 +105,11 @@ final class Names
         return $this->known[$name] ??= $this->found($name);
     }
 
+    private static function halfSure(NameMatch $match): NameMatch
+    {
+        return new NameMatch($match->ingredient, min($match->score, self::HALF_SURE), $match->matched);
+    }
+
     /** @return list<NameMatch> by the name as it stands, or as English would build it, whichever is nearer */
     private function searched(string $name): array
     {
@@ -111,7 +117,7 @@ final class Names
         $built = ($best[0]->score ?? 0.0) < self::EXACT ? Abroad::english($name) : [];
         // "Aceite esencial de" is most of the letters of every such name: alone it makes nothing sure.
         $best = $built === [] ? $best : array_map(
-            static fn (NameMatch $m): NameMatch => new NameMatch($m->ingredient, min($m->score, self::HALF_SURE), $m->matched),
+            self::halfSure(...),
             $best,
         );
         foreach ($built as $english) {

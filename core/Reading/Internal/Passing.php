@@ -13,7 +13,8 @@ final class Passing
 {
     /** How a method takes something that it gives no amount of. */
     private const TAKEN = '/(?<!not )(?<!never )\b(?:(?:fill|pack|stuff|cover|top)(?:ed)?\b(?:[^.;,]|\.\d){0,30}?\bwith'
-        .'|submerged? in|soak(?:ed)? in|(?:add|stir)(?:ed|red)? in|add(?:ed|ing)?|pour(?:ed)? (?:over|on|in)|cover(?:ed)? (?:with|in))\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
+        .'|submerged? in|soak(?:ed)? in|(?:add|stir)(?:ed|red)? in|add(?:ed|ing)?|pour(?:ed)? (?:over|on|in)'
+        .'|cover(?:ed)? (?:with|in))\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
 
     /**
      * What the method says in passing: said twice it counts once, a name without an amount gets it there, and what
@@ -69,7 +70,8 @@ final class Passing
                 continue;
             }
             foreach ($m as [, $amount, $words]) {
-                $name = preg_replace('/\b(and|to|in|into|then|w|with|when|for|over|until)\b.*$/iu', '', $words) ?? $words;
+                $name = preg_replace('/\b(and|to|in|into|then|w|with|when|for|over'
+                    .'|until)\b.*$/iu', '', $words) ?? $words;
                 $best = $entries->matches(trim($name))[0] ?? false;
                 $sure = $best !== false && $best->score >= Entries::SURE && ! Names::isKind(trim($name));
                 if ($sure && ! in_array($best->ingredient->id, $known, true)) {

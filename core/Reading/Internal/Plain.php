@@ -35,6 +35,8 @@ final readonly class Plain
     /** A smaller figure without its unit may count something else. */
     private const FEWEST_AGAIN = 5.0;
 
+    private const FEWEST_DROPS = 2.0;
+
     /** Words after which a figure is no amount of what stands before it. */
     private const NO_NAME = '/\b(?:is|am|are|was|for|to|at|until|till|about|than|over|under|by|aged?|another|in|after'
         .'|of|only|every|a)$/iu';
@@ -121,7 +123,7 @@ final readonly class Plain
             [$text, $used] = ($spoken || count($this->lexicons) > 1 || self::isFraction($pieces, $i)
                 ? $this->quantity($pieces, $i)
                 : null)
-                ?? ($unit !== '' ? $this->again($pieces, $i, $unit, $out) : null)
+                ?? ($unit !== '' ? $this->again($pieces, $i, $unit, $out, $spoken) : null)
                 ?? $this->measure($pieces, $i, $out)
                 ?? $this->saying($pieces, $i)
                 ?? $this->act($pieces, $i)
@@ -145,32 +147,41 @@ final readonly class Plain
      * @param  list<string>  $out what stands before
      * @return array{string, int}|null
      */
-    private function again(array $pieces, int $at, string $unit, array $out): ?array
+    private function again(array $pieces, int $at, string $unit, array $out, bool $spoken): ?array
     {
         $before = rtrim(implode('', array_slice($out, -8)));
-        $digits = preg_match('/^\d/u', $pieces[$at]) === 1;
-        if (preg_match($digits ? '/[\d\p{L}:\/.,-]$/u' : '/\d$/u', $digits ? implode('', array_slice($out, -1)) : $before)
-            === 1
-        ) {
-            return null;
-        }
-        [$value, $after] = match (true) {
-            $digits => [(float) str_replace(',', '.', $pieces[$at]), $at + 1],
-            $this->isSpoken(implode('', $pieces)) && preg_match('/^\p{L}/u', $pieces[$at]) === 1 => $this->number($pieces, $at),
-            default => [null, $at],
-        };
-        if ($value === null || $value < ($unit === 'drops' ? 2.0 : self::FEWEST_AGAIN)) {
+        [$value, $after] = $this->bareFigure($pieces, $at, implode('', array_slice($out, -2)), $spoken);
+        if ($value === null || $value < ($unit === 'drops' ? self::FEWEST_DROPS : self::FEWEST_AGAIN)) {
             return null;
         }
         $next = self::skip($pieces, $after);
         $of = self::isOneOf($pieces[$next] ?? '', $this->phrases('of'))
             && preg_match('/^\p{L}/u', $pieces[self::skip($pieces, $next + 1)] ?? '') === 1;
-        $ends = ! $digits
+        $named = preg_match('/^\p{L}/u', $pieces[$at]) === 1
             && preg_match('/^[,.;!]?$/u', $pieces[$next] ?? '') === 1
             && preg_match('/\p{L}{3,},?$/u', $before) === 1
             && preg_match(self::NO_NAME, $before) !== 1;
 
-        return $of || $ends ? [Number::shown($value, 3).' '.$unit, $after - $at] : null;
+        return $of || $named ? [Number::shown($value, 3).' '.$unit, $after - $at] : null;
+    }
+
+    /**
+     * A figure that is part of no other: in digits, or in words where a row is spoken.
+     *
+     * @param  list<string>  $pieces
+     * @return array{float|null, int} with where it ends
+     */
+    private function bareFigure(array $pieces, int $at, string $before, bool $spoken): array
+    {
+        if (preg_match('/^\d/u', $pieces[$at]) === 1) {
+            return preg_match('/[\d\p{L}:\/.,-]$/u', $before) === 1
+                ? [null, $at]
+                : [(float) str_replace(',', '.', $pieces[$at]), $at + 1];
+        }
+
+        return preg_match('/^\p{L}/u', $pieces[$at]) === 1
+            && preg_match('/\d\s*$/u', $before) !== 1
+            && $spoken ? $this->number($pieces, $at) : [null, $at];
     }
 
     /**
@@ -368,7 +379,7 @@ final readonly class Plain
             $end = $i + 1;
             [$sum, $part] = match (true) {
                 // "One sixty", as people say it.
-                $said !== null && $said >= 1.0 && $said < 10.0 && $value >= 20.0 && $value < 100.0 => [$sum, 100.0 * $part + $value],
+                self::isHundreds($said, $value) => [$sum, 100.0 * $part + $value],
                 $value >= 1000.0 => [$sum + max(1.0, $part) * $value, 0.0],
                 $value === 100.0, $value === 12.0 && $part <= 2.0 => [$sum, max(1.0, $part) * $value],
                 default => [$sum, $part + $value],
@@ -376,6 +387,11 @@ final readonly class Plain
         }
 
         return $last === null ? [null, $at] : [$sum + $part, $end];
+    }
+
+    private static function isHundreds(?float $said, float $value): bool
+    {
+        return $said !== null && $said >= 1.0 && $said < 10.0 && $value >= 20.0 && $value < 100.0;
     }
 
     /** @param  list<string>  $pieces */

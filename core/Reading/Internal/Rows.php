@@ -40,7 +40,8 @@ final class Rows
         return preg_match('/\b(?:swap|replace|substitute|exchange)\b.*\b(?:for|with|by)\b/iu', $row) === 1
             || preg_match('/^(?:next time|last (?:one|time)|for (?:an? )?(?:firmer|softer|harder|lighter|thicker|richer'
                 .'|thinner|stiffer|summer|winter)\b|if (?:it(?:\'s| is)|you (?:want|like|prefer))'
-                .'|(?:mine|it|this|that|i|we) (?:went|was|turned|got|had|has been|lasted|smelled|smelt)\b)/iu', $row) === 1;
+                .'|(?:mine|it|this|that|i|we) (?:went|was|turned|got|had|has been|lasted|smelled'
+                .'|smelt)\b)/iu', $row) === 1;
     }
 
     public static function unbulleted(string $row): string
@@ -81,8 +82,10 @@ final class Rows
     {
         if (
             preg_match(
-                '/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?|zubereitung|anleitung|herstellung'
-                    .'|préparation|réalisation|preparación|elaboración|preparo|modo de (?:preparo|preparación|fazer|hacer)|preparação'
+                '/^(?:the )?(?:method|instructions?|directions?|how to(?: make(?: it)?)?|steps?|zubereitung'
+                    .'|anleitung|herstellung'
+                    .'|préparation|réalisation|preparación|elaboración|preparo|modo de (?:preparo|preparación'
+                    .'|fazer|hacer)|preparação'
                     .'|preparazione|procedimento|bereiding(?:swijze)?|werkwijze|so geht\'s'
                     .'|procedure|preparation|to make(?: it)?)\s*:?$/iu',
                 $row,
@@ -144,7 +147,8 @@ final class Rows
     public static function isProduct(string $row): bool
     {
         return str_word_count($row) <= 5
-            && preg_match('/^(?:leave[- ]in|rinse[- ]out|wash[- ]out)\b|\b(?:bars?|oil|butter|balm|cream|lotion|treat(?:ment)?'
+            && preg_match('/^(?:leave[- ]in|rinse[- ]out|wash[- ]out)\b|\b(?:bars?|oil|butter|balm|cream|lotion'
+                .'|treat(?:ment)?'
                 .'|mask|spray|mist|pomade|serum|conditioner|shampoo|mix|blend)$/iu', $row) === 1;
     }
 
@@ -175,7 +179,10 @@ final class Rows
         return preg_match('/^(?:from|to|date|subject|sent|cc|von|an|betreff):\s/iu', $row) === 1
             || preg_match('/^(?:sent from|call me|prep time|yield|makes|cost|serves|total|sum|summe|somme|totaal'
                 .'|totale)\b/iu', $row) === 1
-            || preg_match('/^(?:haltbar(?:keit)?|hält|ergibt|reicht für|donne|pour \d+ (?:pots?|flacons?|personnes?)|para \d+ (?:botes?|frascos?|personas?|pessoas?|potes?)|per \d+ (?:vasetti|vasi|flaconi|persone|volte)|voor \d+ (?:potjes?|personen|flesjes?)|se conserve|conservation|se conserva|caducidad'
+            || preg_match('/^(?:haltbar(?:keit)?|hält|ergibt|reicht für|donne|pour \d+ (?:pots?|flacons?'
+                .'|personnes?)|para \d+ (?:botes?|frascos?|personas?|pessoas?|potes?)|per \d+ (?:vasetti|vasi'
+                .'|flaconi|persone|volte)|voor \d+ (?:potjes?|personen|flesjes?)|se conserve|conservation'
+                .'|se conserva|caducidad'
                 .'|validade|conservazione|si conserva|houdbaar(?:heid)?|rinde|rende|resa)\b/iu', $row) === 1
             || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
             || self::isDate($row)
@@ -268,7 +275,8 @@ final class Rows
      */
     public static function filling(string $row): array
     {
-        return preg_match('/\b(?:top(?:ped)?(?: it)?(?: up)? with|the rest(?: is| in| with)?|fill(?:ed)?(?: it)?(?: up)? with)\s+'
+        return preg_match('/\b(?:top(?:ped)?(?: it)?(?: up)? with|the rest(?: is| in| with)?'
+            .'|fill(?:ed)?(?: it)?(?: up)? with)\s+'
             .'(?<name>\p{L}[\p{L} \'-]{2,40}?)(?:\s+(?:up )?to (?:make )?(?<to>\d+(?:[.,]\d+)?\s*(?:g|kg|ml|oz))\b'
             .'|(?=[^\p{L} \'-])|$)/iu', $row, $m) === 1
             ? [trim($m['name']), isset($m['to']) ? 'to make '.$m['to'] : '']

@@ -40,7 +40,8 @@ final class Tables
             if ($cells === null) {
                 $header = null;
                 $by = '';
-                $listed[] = new Row(trim(preg_replace('/\s{2,}|\t/u', ' ', self::withoutMoney(self::undotted(self::whole($row)))) ?? $row), $n);
+                $plain = self::withoutMoney(self::undotted(self::whole($row)));
+                $listed[] = new Row(trim(preg_replace('/\s{2,}|\t/u', ' ', $plain) ?? $row), $n);
 
                 continue;
             }
@@ -110,7 +111,8 @@ final class Tables
     /** "g (200 g batch)" is g. */
     private static function bareTitle(string $title): string
     {
-        return trim(preg_replace('/\s*\((?:[^)]*\d[^)]*)\)|\s+(?:for|per|in)\s+(?:an?\s+)?\d.*$/iu', '', $title) ?? $title);
+        return trim(preg_replace('/\s*\((?:[^)]*\d[^)]*)\)|\s+(?:for|per'
+            .'|in)\s+(?:an?\s+)?\d.*$/iu', '', $title) ?? $title);
     }
 
     /**
@@ -173,7 +175,8 @@ final class Tables
     private static function whole(string $row): string
     {
         return preg_replace(
-            '/(\p{L}{3,})-\s+(und|en|oder|of)\s+(\p{L}{3,}?)(öl|oel|olie|butter|boter|wachs|was|blüten|blätter|samen|wurzel)\b/iu',
+            '/(\p{L}{3,})-\s+(und|en|oder|of)\s+(\p{L}{3,}?)(öl|oel|olie|butter|boter|wachs|was|blüten|blätter'
+                .'|samen|wurzel)\b/iu',
             '$1$4 $2 $3$4',
             $row,
         ) ?? $row;

@@ -35,7 +35,11 @@ final readonly class Together
                     $row,
                     $m,
                 ) === 1 => self::each(self::names($m['list']), '1 part'),
-                preg_match('/^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$/iu', $row, $m) === 1
+                preg_match(
+                    '/^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$/iu',
+                    $row,
+                    $m,
+                ) === 1
                     && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
                 preg_match(
                     '/^(?<amount>.{1,40}?)\s+(?:each'

@@ -7,6 +7,9 @@ namespace Crown\Reading\Internal;
 /** A row in plain words beside the row as it was written: what is found in the one is shown in the other. */
 final readonly class Told
 {
+    /** Longer than any words of a row that are looked for. */
+    private const LONGEST = 8_000;
+
     /** The row in plain words, one space between them. */
     public string $plain;
 
@@ -27,7 +30,7 @@ final readonly class Told
             static fn (string $w): string => preg_quote($w, '/'),
             preg_split('/[\s,;]+/u', $words, flags: PREG_SPLIT_NO_EMPTY) ?: [],
         ));
-        if ($pattern === '' || preg_match("/$pattern/iu", $this->spaced, $m, PREG_OFFSET_CAPTURE) !== 1) {
+        if ($pattern === '' || strlen($pattern) > self::LONGEST || preg_match("/$pattern/iu", $this->spaced, $m, PREG_OFFSET_CAPTURE) !== 1) {
             return '';
         }
         [$found, $from] = $m[0];
@@ -36,6 +39,9 @@ final readonly class Told
         $at = 0;
         foreach ($this->pieces as [$plain, $before]) {
             $end = $at + strlen($plain);
+            if ($at >= $to) {
+                break;
+            }
             $written .= $at < $to && $end > $from ? $before : '';
             $at = $end;
         }

@@ -32,7 +32,8 @@ final readonly class Unitless
     private const MEASURED = '/\d\s*(?:g|kg|grams?|ml|mls|l|oz|ounces?|lbs?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?'
         .'|parts?|%)(?!\p{L})/iu';
 
-    private const SUM = '/(?:\b(?:sub|grand )?totals?\b|\bsum(?:me|a)?\b|\bsomme\b|\btota(?:al|le)\b|^(?:-+>|=+>?|→))\D{0,12}?'
+    private const SUM = '/(?:\b(?:sub|grand )?totals?\b|\bsum(?:me|a)?\b|\bsomme\b|\btota(?:al|le)\b|^(?:-+>|=+>?'
+        .'|→))\D{0,12}?'
         .'(?<sum>\d+(?:[.,]\d+)?)\s*(?<unit>%|g|grams?|ml|oz)?(?!\p{L})/iu';
 
     /**
@@ -78,16 +79,13 @@ final readonly class Unitless
             self::pair(...),
             preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [],
         );
-        if (count($pairs) < self::FEWEST || in_array([], $pairs, true)) {
+        $named = array_values(array_filter($pairs, static fn (array $p): bool => $p !== [] && $isName($p[0])));
+        if (count($pairs) < self::FEWEST || count($named) < count($pairs)) {
             return [];
         }
-        $pairs = array_filter($pairs, static fn (array $p): bool => $p !== []);
-        if (array_filter($pairs, static fn (array $p): bool => ! $isName($p[0])) !== []) {
-            return [];
-        }
-        $unit = self::by(array_sum(array_map(self::value(...), array_column($pairs, 1))), [], false)->unit;
+        $unit = self::by(array_sum(array_map(self::value(...), array_column($named, 1))), [], false)->unit;
 
-        return array_map(static fn (array $p): array => [$p[0], trim("$p[1] $unit")], array_values($pairs));
+        return array_map(static fn (array $p): array => [$p[0], trim("$p[1] $unit")], $named);
     }
 
     /** A row of the list with the unit that its figure has. */

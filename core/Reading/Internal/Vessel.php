@@ -13,7 +13,8 @@ use Crown\Measure\CupSize;
  */
 final readonly class Vessel
 {
-    private const SIZE = '/(\d+(?:[.,]\d+)?)\s*-?\s*(fl\.?\s?oz|oz|ounces?|ml|mls|cl|l)\b\.?[ -]*(?:\w+ ){0,2}?(?:bottle'
+    private const SIZE = '/(\d+(?:[.,]\d+)?)\s*-?\s*(fl\.?\s?oz|oz|ounces?|ml|mls|cl'
+        .'|l)\b\.?[ -]*(?:\w+ ){0,2}?(?:bottle'
         .'|jar|tin|tub|pot|flask|container)/iu';
 
     private const PART = [
