@@ -66,10 +66,10 @@ final class Abroad
         .'|secc?h?[oaie]|fresch?[oaie]|gedroogde?|verse?|dried|dry|fresh)(?=\s|$)/iu';
 
     /** What tells at once that a name may be built so: most are not, and each is asked about often. */
-    private const HINT = '/^(?:huile|h\.?e\.?\s|aceite|[oó]leo|olio|etherisch|ätherisch|äth\.|o\.?e\.?\s|beurre|mante|burro|cire'
-        .'|cera|feuille|hoja|folha|fogli|fleur|flor|fior|graine|semilla|semente|semi\s|racine|ra[ií]z|radic)'
-        .'|(?:öl|oel|olie|boter|butter|wachs|was|blatt|blätter|blad|bladeren|blüten?|bloem|bloemen|samen|zaad|zaden|wurzel'
-        .'|wortel|ätherisch(?:es)?\)?)$/iu';
+    private const HINT = '/^(?:huile|h\.?e\.?\s|aceite|[oó]leo|olio|etherisch|ätherisch|äth\.|o\.?e\.?\s|beurre|mante'
+        .'|burro|cire|cera|feuille|hoja|folha|fogli|fleur|flor|fior|graine|semilla|semente|semi\s|racine|ra[ií]z|radic)'
+        .'|(?:öl|oel|olie|boter|butter|wachs|was|blatt|blätter|blad|bladeren|blüten?|bloem|bloemen|samen|zaad'
+        .'|zaden|wurzel|wortel|ätherisch(?:es)?\)?)$/iu';
 
     /** @return list<string> the name as English builds it, and what it is of alone; empty for what is not built so */
     public static function english(string $name): array

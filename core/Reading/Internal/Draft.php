@@ -299,6 +299,9 @@ final class Draft
      */
     private function isRead(string $bare, int $n, array $lines): bool
     {
+        if ($this->listed[$n]->piece && str_ends_with($this->written[$n], ':')) {
+            return $this->note($n, Fate::Heading);
+        }
         $says = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() !== '' || $l->amount !== '');
         if ($this->listed[$n]->piece && $says === []) {
             return $this->note($n);
@@ -522,11 +525,11 @@ final class Draft
     /** @return list<Item>|null several that one row gives one amount */
     private function together(string $row): ?array
     {
-        $equal = '/\b(equal (?:parts|amounts|measures)(?: of)?:?\s+[^.;]+)/iu';
+        $equal = '/\b(equal (?:parts|amounts|measures|weights)(?: of)?:?\s+[^.;]+)/iu';
         if (preg_match($equal, $row, $m, PREG_OFFSET_CAPTURE) === 1) {
             [$said, $at] = $m[1];
             $ends = '/(?:\s+(?:plus|into?|until|to a)|,?\s+(?:then |and )?(?:add|stir in|with)|,\s+(?:then'
-                .'|and)\s+(?=\d))\b.*$/iu';
+                .'|and)\s+(?=\d)|,\s+(?=\d|no\b))\b.*$/iu';
             $list = preg_replace($ends, '', $said) ?? $said;
             $all = Together::in($list);
             $more = $this->items->in(substr($row, $at + strlen($list)));

@@ -174,7 +174,8 @@ final class Instructions
             .'|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
         $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
         $telling = array_keys(array_filter($parts, $says));
-        if (count($telling) === 1 && $telling[0] > 0 && self::act($parts[$telling[0]]) !== 'other') {
+        $later = count($telling) === 1 && $telling[0] > 0 && preg_match('/\band\s*$/iu', $parts[$telling[0] - 1]) !== 1;
+        if ($later && self::act($parts[$telling[0]]) !== 'other') {
             // "Melt, pour into moulds, fridge 1 hour": the hour is of the last.
             return [
                 implode(', ', array_slice($parts, 0, $telling[0])),

@@ -121,10 +121,11 @@ final class Rows
     public static function isSize(string $row): bool
     {
         return preg_match('/\b(?:batch(?: size)?(?: of)?|makes|yields?|fills)\s*:?\s*(?:about\s+|approx\.?\s+'
-            .'|~\s*)?\d/iu', $row) === 1
+            .'|~\s*)?(?<!batch )\d|\bbatch\s+\d+\s*(?:g|kg|ml|oz)\b/iu', $row) === 1
             || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l'
                 .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
-            || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|jars?|tins?|tubs?|bottles?|pots?)\s+of\s+\d+/iu', $row) === 1
+            || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|jars?|tins?|tubs?|bottles?|pots?)'
+                .'(?:\s+of\s+\d+|\.?$)/iu', $row) === 1
             || self::isSum($row);
     }
 
@@ -245,7 +246,7 @@ final class Rows
      */
     public static function apart(string $row): array
     {
-        return preg_match('/^(?<list>(?:(?:\d+(?:\s*:\s*\d+)+|equal (?:parts|amounts|measures))\b.+?'
+        return preg_match('/^(?<list>(?:(?:\d+(?:\s*:\s*\d+)+|equal (?:parts|amounts|measures|weights))\b.+?'
             .'|[^\d]+\d+(?:\s*:\s*\d+)+)),?\s+plus\s+(?<more>(?:a|an|\d).+)$/iu', $row, $m) === 1
             ? [$m['list'], $m['more']]
             : [$row, ''];

@@ -18,12 +18,13 @@ final readonly class Sentences
         .'(?<!\bnr)(?<!\bno)(?<!\bvit)(?<!\bbzw)(?<!\bess)(?<!\bc)(?<!\bs)(?<!\bàc)(?<!\bEL)(?<!\bTL)(?<!\bincl)'
         .'(?<!\bcucch)(?<!\bcda)(?<!\bcdta)(?<!\bäth)(?<!\bmin)(?<!\bstd)(?<!\bapp)(?<!\babt)(?<!\bct)(?<!\bpt)';
 
-    private const ENDS = '/(?:'.self::SHORT.'\.|[!?;])\)?\s+(?=[\p{L}\d(])/iu';
+    private const ENDS = '/(?:(?:'.self::SHORT.'\.|[!?;])\)?\s+(?=[\p{L}\d(])'
+        .'|\.\s+(?=(?:heat|melt|mix|add|stir|cool|whip|strain|blend|pour|combine|steep|leave|let)\b))/iu';
 
     /** What belongs to the sentence before: "No, one teaspoon." */
     private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)\b/iu';
 
-    private const BEFORE_COLON = '/^(?<before>[^:]{3,70}(?<!\d)):\s+(?<rest>\S.*)$/su';
+    private const BEFORE_COLON = '/^(?<before>(?=\P{L}{0,10}\p{L})[^:]{3,70}):\s+(?<rest>\S.*)$/su';
 
     /** "Scalp scrub - 1/2 cup of sugar, …". */
     private const BEFORE_DASH = '/^(?<before>\p{L}[^:\d]{3,60}?)\s[–—-]\s+(?<rest>'.Rows::START.'.*)$/siu';

@@ -31,10 +31,12 @@ final readonly class Together
             ? []
             : match (true) {
                 preg_match(
-                    '/^(?:[\d.,]+\s+)?equal (?:parts|amounts|measures)(?: of)?:?\s+(?<list>.+)$/iu',
+                    '/^(?:[\d.,]+\s+)?equal (?:parts|amounts|measures|weights)(?: of)?:?\s+(?<list>.+?)'
+                        .'(?:\s*\((?:about\s+)?(?<each>\d+(?:[.,]\d+)?\s*(?:g|ml|oz|tbsp|tsp|cups?))\s+'
+                        .'(?:of\s+)?each\))?$/iu',
                     $row,
                     $m,
-                ) === 1 => self::each(self::names($m['list']), '1 part'),
+                ) === 1 => self::each(self::names($m['list']), $m['each'] ?? '1 part'),
                 preg_match(
                     '/^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$/iu',
                     $row,

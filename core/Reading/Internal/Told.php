@@ -30,7 +30,8 @@ final readonly class Told
             static fn (string $w): string => preg_quote($w, '/'),
             preg_split('/[\s,;]+/u', $words, flags: PREG_SPLIT_NO_EMPTY) ?: [],
         ));
-        if ($pattern === '' || strlen($pattern) > self::LONGEST || preg_match("/$pattern/iu", $this->spaced, $m, PREG_OFFSET_CAPTURE) !== 1) {
+        $looked = $pattern !== '' && strlen($pattern) <= self::LONGEST;
+        if (! $looked || preg_match("/$pattern/iu", $this->spaced, $m, PREG_OFFSET_CAPTURE) !== 1) {
             return '';
         }
         [$found, $from] = $m[0];

@@ -75,6 +75,8 @@ final readonly class Unitless
      */
     public static function apart(string $row, callable $isName): array
     {
+        $unit = preg_match('/\s*\((?:all )?(?:in )?(g|grams|ml|%|parts)\)[.]?$/iu', $row, $m) === 1 ? $m[1] : '';
+        $row = substr($row, 0, strlen($row) - strlen($m[0] ?? ''));
         $pairs = array_map(
             self::pair(...),
             preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [],
@@ -83,7 +85,8 @@ final readonly class Unitless
         if (count($pairs) < self::FEWEST || count($named) < count($pairs)) {
             return [];
         }
-        $unit = self::by(array_sum(array_map(self::value(...), array_column($named, 1))), [], false)->unit;
+        $sum = array_sum(array_map(self::value(...), array_column($named, 1)));
+        $unit = $unit !== '' ? $unit : self::by($sum, [], false)->unit;
 
         return array_map(static fn (array $p): array => [$p[0], trim("$p[1] $unit")], $named);
     }
@@ -131,7 +134,7 @@ final readonly class Unitless
         return match (true) {
             preg_match("/^(?<name>\\p{L}[^\\d]*?)\\s*[:=–—-]?\\s+(?<figure>$figure)\$/u", $row, $m) === 1,
             preg_match("/^(?<figure>$figure)\\s+(?<name>(?!x\\b)\\p{L}{3}[^\\d]*)\$/u", $row, $m) === 1
-                && self::isBare($row) => [trim($m['name'], ' :=–—-'), $m['figure']],
+                && self::isBare($row) => [preg_replace('/[\s:=–—-]+$/u', '', $m['name']) ?? '', $m['figure']],
             default => [],
         };
     }
