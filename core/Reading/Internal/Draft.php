@@ -484,7 +484,7 @@ final class Draft
             || $this->names->exactly($name)
             || $this->names->exactly(trim(preg_replace('/\s*\([^)]*\)\s*/u', ' ', $name) ?? $name)));
 
-        return preg_match('/\d\s*(?:g|ml|%|oz|tsp|tbsp|cups?|drops?|parts?)\b/iu', $row) !== 1
+        return preg_match('/\d\s*(?:g|ml|%|oz|tsp|tbsp|cups?|drops?|parts?)\b|\d\s*:\s*\d/iu', $row) !== 1
             && count($names) >= self::FEWEST_NAMES
             && count($names) <= self::MOST_NAMES
             && count($known) >= 0.6 * count($names);
@@ -576,6 +576,10 @@ final class Draft
             return ! $this->items->isOne(rtrim($row, ':'));
         }
         [$name, $amount] = $this->entries->split($row);
+        if (preg_match('/\d\s*(?:g|ml|oz)$/iu', $amount) === 1 && Rows::isProduct($name)) {
+            // "Scalp serum 100 g".
+            return $this->entries->score($name) < Entries::NEAR;
+        }
 
         // A bare figure counts versions or names the mixture: "Evening balm 3", "Growth oil 2.0".
         $noAmount = $amount === '' || preg_match('/^(?:no\.?|nr\.?|#)?\s*\d+(?:[.,]\d+)?$/iu', $amount) === 1;

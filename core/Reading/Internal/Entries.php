@@ -382,9 +382,18 @@ final readonly class Entries
             $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' fruit',
             default => '',
         };
-        $meant = $as === '' ? null : ($this->names->matching($name.$as)[0] ?? null);
+        if ($as === '') {
+            return $matches;
+        }
+        $plant = preg_replace('/,.*$|\s+(?:leaf|flower|seed|root|herb|bark|petals?)$/iu', '', $matches[0]->ingredient->name);
+        foreach ([$name, (string) $plant] as $called) {
+            $meant = $this->names->matching($called.$as)[0] ?? null;
+            if ($meant !== null && $meant->score >= self::EXACT) {
+                return [$meant, ...$matches];
+            }
+        }
 
-        return $meant !== null && $meant->score >= self::EXACT ? [$meant, ...$matches] : $matches;
+        return $matches;
     }
 
     /** @param  list<NameMatch>  $matches */

@@ -210,7 +210,11 @@ final class Items
             }
             $times = (float) ($match['times'][0] ?? 1);
             $one = trim((string) ($match['vague'][0] ?? $match['one'][0]), ' .');
-            $one = strtolower($one) === 'few drops' ? 'a few drops' : $one;
+            $one = match (strtolower($one)) {
+                'few drops' => 'a few drops',
+                'a', 'an' => '1',
+                default => $one,
+            };
             $found[] = [
                 $times > 1.0 ? self::multiplied($one, $times) : trim($one.(string) ($match['also'][0] ?? '')),
                 (int) $start,

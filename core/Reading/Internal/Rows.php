@@ -124,7 +124,7 @@ final class Rows
             .'|~\s*)?(?<!batch )\d|\bbatch\s+\d+\s*(?:g|kg|ml|oz)\b/iu', $row) === 1
             || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l'
                 .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
-            || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|jars?|tins?|tubs?|bottles?|pots?)'
+            || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|sticks?|jars?|tins?|tubs?|bottles?|pots?)'
                 .'(?:\s+of\s+\d+|\.?$)/iu', $row) === 1
             || self::isSum($row);
     }
@@ -150,7 +150,7 @@ final class Rows
         return str_word_count($row) <= 5
             && preg_match('/^(?:leave[- ]in|rinse[- ]out|wash[- ]out)\b|\b(?:bars?|oil|butter|balm|cream|lotion'
                 .'|treat(?:ment)?'
-                .'|mask|spray|mist|pomade|serum|conditioner|shampoo|mix|blend)$/iu', $row) === 1;
+                .'|mask|serum|grease|gel|salve|stick|spray|mist|pomade|serum|conditioner|shampoo|mix|blend)$/iu', $row) === 1;
     }
 
     /** Several short sentences. */

@@ -77,6 +77,11 @@ final readonly class Unitless
     {
         $unit = preg_match('/\s*\((?:all )?(?:in )?(g|grams|ml|%|parts)\)[.]?$/iu', $row, $m) === 1 ? $m[1] : '';
         $row = substr($row, 0, strlen($row) - strlen($m[0] ?? ''));
+        preg_match_all('/(?<=\d)\s*(%|g|ml|oz)(?=\s*[\/,;·|.]|$)/iu', $row, $units);
+        $once = array_values(array_unique(array_map(mb_strtolower(...), $units[1])));
+        $row = count($once) === 1 && count($units[1]) < substr_count($row, ',') + substr_count($row, '/')
+            ? preg_replace('/(?<=\d)\s*(?:%|g|ml|oz)(?=\s*[\/,;·|.]|$)/iu', '', $row) ?? $row
+            : $row;
         $pairs = array_map(
             self::pair(...),
             preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [],
@@ -86,7 +91,12 @@ final readonly class Unitless
             return [];
         }
         $sum = array_sum(array_map(self::value(...), array_column($named, 1)));
-        $unit = $unit !== '' ? $unit : self::by($sum, [], false)->unit;
+        $unit = match (true) {
+            $unit !== '' => $unit,
+            // "Candelilla 18 %, shea 22, castor 35": it is said once.
+            count($once) === 1 => $once[0],
+            default => self::by($sum, [], false)->unit,
+        };
 
         return array_map(static fn (array $p): array => [$p[0], trim("$p[1] $unit")], $named);
     }
