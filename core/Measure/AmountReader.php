@@ -185,6 +185,9 @@ final class AmountReader
                 |drizzles?|bottles?|jars?|bags?|tubs?|bars?)
         )(?![\p{L}])(?:\s+of\b)?(?<rest>.*)$/isux';
 
+    /** "Jar it", "bar:": a vessel that is not counted is no amount. */
+    private const VESSEL_ALONE = '/^(?:bottles?|jars?|bags?|tubs?|bars?)$/iu';
+
     /** How much of it there is when it is all in: "to make 100 ml". A number has to follow. */
     private const MADE_UP = '(?:(?:enough|made?|make)\s+)?(?:up\s+)?to(?:\s+make)?(?:\s+up)?(?:\s+to)?'
         .'(?=\s+[\d.,]+\s*(?:g|grams|ml|kg|oz)\b)';
@@ -257,7 +260,9 @@ final class AmountReader
      */
     public static function vague(string $text): array
     {
-        return preg_match(self::VAGUE, trim($text), $m) === 1 ? [trim($m['amount']), $m['rest']] : [];
+        return preg_match(self::VAGUE, trim($text), $m) === 1 && preg_match(self::VESSEL_ALONE, $m['amount']) !== 1
+            ? [trim($m['amount']), $m['rest']]
+            : [];
     }
 
     /**

@@ -84,9 +84,12 @@ final class Abroad
                 if (preg_match($pattern, $bare, $m) === 1) {
                     $of = trim($m['x'], ' -');
 
-                    return in_array($kind, ['leaf', 'flower', 'seed', 'root'], true)
-                        ? ["$of $kind", $of, $bare]
-                        : ["$of $kind", $bare];
+                    $plant = in_array($kind, ['leaf', 'flower', 'seed', 'root'], true);
+
+                    return array_values(array_diff(
+                        $plant ? ["$of $kind", $of, $bare] : ["$of $kind", $bare],
+                        [self::withoutSpaces($name)],
+                    ));
                 }
             }
         }

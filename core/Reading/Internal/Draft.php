@@ -27,6 +27,9 @@ final class Draft
 
     private const MOST_NAMES = 40;
 
+    /** Words from which what has no name in the catalogue is no name. */
+    private const PHRASE = 4;
+
     private string $title = '';
 
     /** @var list<ReadLine> */
@@ -86,7 +89,7 @@ final class Draft
     ) {
         $this->negations = new Negations($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
-        $this->told = array_map($plain->told(...), $this->written);
+        $this->told = array_map(static fn (Row $r): Told => $plain->told($r->text, $r->piece), $listed);
         $this->rows = array_map(static fn (Told $t): string => $t->plain, $this->told);
         foreach ($this->told as $n => $told) {
             $spans->say($listed[$n]->of, $told);
@@ -302,8 +305,12 @@ final class Draft
         if ($this->listed[$n]->piece && str_ends_with($this->written[$n], ':')) {
             return $this->note($n, Fate::Heading);
         }
-        $says = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() !== '' || $l->amount !== '');
+        // "I keep it at one fifth": an amount of nothing that has a name.
+        $says = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() !== ''
+            || ($l->amount !== '' && $l->name !== '' && str_word_count($l->name) < self::PHRASE));
         if ($this->listed[$n]->piece && $says === []) {
+            $this->figures[$n] = Unplaced::figures($this->written[$n], [], []);
+
             return $this->note($n);
         }
 
@@ -559,6 +566,7 @@ final class Draft
     {
         if (
             $rows === 1
+            || str_ends_with($row, '?')
             || preg_match('/^'.Rows::START.'/iu', $row) === 1
             || Together::in($row) !== []
             || mb_strlen($row) > 120
@@ -576,7 +584,8 @@ final class Draft
             return ! $this->items->isOne(rtrim($row, ':'));
         }
         [$name, $amount] = $this->entries->split($row);
-        if (preg_match('/\d\s*(?:g|ml|oz)$/iu', $amount) === 1 && Rows::isProduct($name)) {
+        $sized = preg_match('/\d\s*(?:g|ml|oz)$/iu', $amount) === 1;
+        if ($sized && (Rows::isProduct($name) || preg_match('/\s[–—-]\s+\d+\s*\p{L}+$/u', $row) === 1)) {
             // "Scalp serum 100 g".
             return $this->entries->score($name) < Entries::NEAR;
         }

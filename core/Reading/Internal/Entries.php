@@ -225,7 +225,8 @@ final readonly class Entries
             .'|to fill|top up|q\.?s\.?|to 100|(?:enough |make |made )?(?:up )?to (?:make )?(?:up )?(?:to )?\d)/iu';
         // "Shea - 100g - melted": a word of its state may come last.
         $ends = '/^[\s).,;(–—-]*(?:(?:in )?(?:total|all)\b[\s).,;(–—-]*)?'
-            .'(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*$/iu';
+            .'(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole'
+            .'|optional)?[\s).,;]*(?:\([^)\d]*\d+\s*iu\))?$/iu';
         preg_match_all($begins, $line, $m, PREG_OFFSET_CAPTURE);
         foreach ($m[1] as [, $offset]) {
             try {
@@ -385,7 +386,8 @@ final readonly class Entries
         if ($as === '') {
             return $matches;
         }
-        $plant = preg_replace('/,.*$|\s+(?:leaf|flower|seed|root|herb|bark|petals?)$/iu', '', $matches[0]->ingredient->name);
+        $plant = preg_replace('/,.*$|\s+(?:leaf|flower|seed|root|herb|bark'
+            .'|petals?)$/iu', '', $matches[0]->ingredient->name);
         foreach ([$name, (string) $plant] as $called) {
             $meant = $this->names->matching($called.$as)[0] ?? null;
             if ($meant !== null && $meant->score >= self::EXACT) {

@@ -147,7 +147,8 @@ final class Instructions
     /** "15 minutes under a cap, then shampoo": a time at the beginning of a row. */
     public static function waits(string $row): bool
     {
-        return preg_match('/^(?:about\s+)?\d+(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min(?:ute)?s?|hours?|hrs?|h|days?'
+        return preg_match('/^(?:about\s+)?\d+(?:\s*(?:-|–|to)\s*\d+)?\s*(?:more\s+)?(?:min(?:ute)?s?|hours?|hrs?|h'
+            .'|days?'
             .'|weeks?)\b/iu', $row) === 1;
     }
 

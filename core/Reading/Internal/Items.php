@@ -17,7 +17,8 @@ final class Items
     private const FIGURE = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?'
         .'|[.,]\d+)(?:\s*[½⅓⅔¼¾⅛])?|[½⅓⅔¼¾⅛]';
 
-    private const UNITS = 'fl\.? ?oz|fluid ounces?|oz|ounces?|kilograms?|kilos?|kg|grammes?|grams?|gms?|gr|g'
+    private const UNITS = 'fl\.? ?oz|fluid ounces?|spoons?|spoonfuls?|oz|ounces?|kilograms?|kilos?|kg|grammes?'
+        .'|grams?|gms?|gr|g'
         .'|millilit(?:re|er)s?|mls?|mils?|cl|dl'
         .'|lit(?:re|er)s?|l|pounds?|lbs?|tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|drops?|gtt'
             .'|pinch(?:es)?|parts?'
@@ -31,7 +32,8 @@ final class Items
         .'|cinnamon sticks?|bay leaves|curry leaves|vanilla pods?)\b)';
 
     /** Words that stand between an amount and a name. */
-    private const BETWEEN = '/^(?:\s|[:–—“”"*-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|worth|a)\b)+/iu';
+    private const BETWEEN = '/^(?:\s|[:–—“”"*-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|bags?|packets?'
+        .'|blocks?|cans?|tubes?|boxes|worth|a)\b)+/iu';
 
     /** What makes a measure one of a vessel or of a place, not of an ingredient. */
     private const NO_AMOUNT = '/^[\s-]*(?:(?:dropper|spray|pump|applicator|glass|amber|dark'
@@ -50,6 +52,9 @@ final class Items
     /** Words for what fills up to a hundred. */
     private const UP_TO = '/\s*\b(?:q\.?\s?s\.?\s?p?\.?|ad|up to|bis|auf|hasta|até|fino a|tot)\s*:?\s*$/iu';
 
+    /** "10 drops per 50 ml": to how much it is added. */
+    private const EACH_SO_MUCH = '/\b(?:per|for (?:each|every)|pro|por cada|par|ogni)\s*$/iu';
+
     /** What makes what follows no ingredient. */
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
 
@@ -58,6 +63,10 @@ final class Items
         .'|which|that|with'
         .'|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep'
         .'|apply|freeze|chill|strain|after|from|each|if|per|on top|at the end|as well|too|please|lol)\b).*$/isu';
+
+    /** What makes another thing of a name that it follows. */
+    private const ANOTHER = '/^-?(?:infused|scented|steeped|oils?|butter|wax|juice|tea|water|milk|hydrosol'
+        .'|vinegar)\b/iu';
 
     private const LONGEST_NAME = 8;
 
@@ -97,7 +106,7 @@ final class Items
         $after = $this->taken($text, $quantities, true);
         $before = $this->taken($text, $quantities, false);
 
-        return self::exact($before) > self::exact($after)
+        return self::rank($before) > self::rank($after)
             ? $this->turned($text, $quantities, $before)
             : $this->taken($text, $quantities, true, true);
     }
@@ -133,10 +142,21 @@ final class Items
         )) ?: $m[0], $text) ?? $text;
     }
 
-    /** @param  list<Item>  $items */
-    private static function exact(array $items): int
+    /**
+     * How well an order fits: by names that are known by the letter; where none is, by likeness, then by any.
+     *
+     * @param  list<Item>  $items
+     * @return array{int, int, int}
+     */
+    private static function rank(array $items): array
     {
-        return count(array_filter($items, static fn (Item $i): bool => $i->exact));
+        $exact = count(array_filter($items, static fn (Item $i): bool => $i->exact));
+
+        return $exact > 0 ? [$exact, 0, 0] : [
+            0,
+            count(array_filter($items, static fn (Item $i): bool => $i->known)),
+            count(array_filter($items, static fn (Item $i): bool => $i->name !== '')),
+        ];
     }
 
     /** The longest name of the catalogue that stands anywhere in a text; "" when none does. */
@@ -247,6 +267,7 @@ final class Items
             $back = $after && $items !== [] && preg_match(self::CORRECTS, $lead) === 1 ? array_pop($items) : null;
             if (
                 preg_match(self::SUMS, $lead) === 1
+                || preg_match(self::EACH_SO_MUCH, $lead) === 1
                 || ($after && $back === null && preg_match(self::NEGATES, $lead) === 1)
             ) {
                 continue;
@@ -383,7 +404,7 @@ final class Items
                 if ($this->isName($name)) {
                     $before = implode(' ', array_slice($words, 0, $skip));
                     // "Rosemary infused olive oil" is neither the one nor the other: it is asked about.
-                    if (preg_match('/^-?(?:infused|scented|steeped)/iu', $words[$skip + $length] ?? '') === 1) {
+                    if (preg_match(self::ANOTHER, $words[$skip + $length] ?? '') === 1) {
                         return '';
                     }
 

@@ -115,11 +115,15 @@ final class Names
     {
         $best = $this->catalogue->search($name, self::MATCHES);
         $built = ($best[0]->score ?? 0.0) < self::EXACT ? Abroad::english($name) : [];
-        // "Aceite esencial de" is most of the letters of every such name: alone it makes nothing sure.
-        $best = $built === [] ? $best : array_map(
-            self::halfSure(...),
-            $best,
-        );
+        if ($built !== []) {
+            // "Aceite esencial de" is most of the letters of every such name: alone it makes nothing sure. No oil is a
+            // plant.
+            $oily = preg_match('/\s(?:oil|butter|wax)$/u', $built[0]) === 1;
+            $best = array_map(self::halfSure(...), array_values(array_filter(
+                $best,
+                static fn (NameMatch $m): bool => ! $oily || ! $m->ingredient->kind->isPlant(),
+            )));
+        }
         foreach ($built as $english) {
             $found = $this->catalogue->search($english, self::MATCHES);
             $best = ($found[0]->score ?? 0.0) > ($best[0]->score ?? 0.0) ? $found : $best;

@@ -110,12 +110,16 @@ final readonly class Plain
         return $this->told($row)->plain;
     }
 
-    /** A row in plain words, beside itself. */
-    public function told(string $row): Told
+    /**
+     * A row in plain words, beside itself.
+     *
+     * @param  bool  $piece whether it is a sentence among others, in which numbers stand as words
+     */
+    public function told(string $row, bool $piece = false): Told
     {
         preg_match_all(self::PIECE, $row, $m);
         $pieces = $m[0];
-        $spoken = $this->isSpoken($row);
+        $spoken = $piece || $this->isSpoken($row);
         $out = $told = [];
         $count = count($pieces);
         $unit = '';
@@ -211,7 +215,9 @@ final readonly class Plain
         }
         try {
             // "One hundred" is no count of one; "two cups" is read as it is written.
-            return $this->figure($m[2]) !== null || AmountReader::leading($row) === false;
+            return $this->figure($m[2]) !== null
+                || $this->fraction([$m[2]], 0) !== null
+                || AmountReader::leading($row) === false;
         } catch (MeasureError) {
             return false;
         }

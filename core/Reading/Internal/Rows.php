@@ -49,7 +49,8 @@ final class Rows
         $row = preg_replace('/^(?:[\p{So}\p{Sk}\x{fe0f}\x{200d}]+\s*)+/u', '', $row) ?? $row;
         $row
             = preg_replace(
-                '/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step \d+[:.)]?\s+)+/iu',
+                '/^(?:[-*•·–—▪◦‣○●□☐✓✔>]+\s*|\[\s?[xX]?\]\s*|#+\s+|\(?\d{1,2}[.)]\s+|step (?:\d+|one|two|three'
+                    .'|four|five|six|seven|eight)\s*[:.)–—-]?\s+)+/iu',
                 '',
                 $row,
             ) ?? $row;
@@ -150,7 +151,8 @@ final class Rows
         return str_word_count($row) <= 5
             && preg_match('/^(?:leave[- ]in|rinse[- ]out|wash[- ]out)\b|\b(?:bars?|oil|butter|balm|cream|lotion'
                 .'|treat(?:ment)?'
-                .'|mask|serum|grease|gel|salve|stick|spray|mist|pomade|serum|conditioner|shampoo|mix|blend)$/iu', $row) === 1;
+                .'|mask|serum|grease|gel|salve|stick|spray|mist|pomade|serum|conditioner|shampoo|mix'
+                .'|blend)$/iu', $row) === 1;
     }
 
     /** Several short sentences. */
@@ -186,6 +188,7 @@ final class Rows
                 .'|se conserva|caducidad'
                 .'|validade|conservazione|si conserva|houdbaar(?:heid)?|rinde|rende|resa)\b/iu', $row) === 1
             || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
+            || preg_match('/^(?:that(?:\'s| is| makes)|altogether|in all)\b.*\d/iu', $row) === 1
             || self::isDate($row)
             || preg_match(self::GREETING, $row) === 1
             || preg_match(self::FAREWELL, $row) === 1

@@ -38,6 +38,13 @@ final readonly class Together
                     $m,
                 ) === 1 => self::each(self::names($m['list']), $m['each'] ?? '1 part'),
                 preg_match(
+                    '/^(?:[AQ]:\s*)?(?<list>\D+?\s(?:and|&|\+)\s\D+?),?\s+(?:half and half|half[- ]half'
+                        .'|fifty[- ]fifty|50\s*[\/:-]\s*50'
+                        .'|in equal (?:parts|amounts)|equal parts)\.?$/iu',
+                    $row,
+                    $m,
+                ) === 1 => self::each(self::names($m['list']), '1 part'),
+                preg_match(
                     '/^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$/iu',
                     $row,
                     $m,

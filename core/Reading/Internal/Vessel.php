@@ -17,6 +17,10 @@ final readonly class Vessel
         .'|l)\b\.?[ -]*(?:\w+ ){0,2}?(?:bottle'
         .'|jar|tin|tub|pot|flask|container)/iu';
 
+    /** "My spray bottle (200 ml)". */
+    private const SIZE_AFTER = '/\b(?:bottle|jar|tin|tub|pot|flask)\s*\((\d+(?:[.,]\d+)?)\s*(fl\.?\s?oz|oz|ml|mls'
+        .'|cl|l)\)/iu';
+
     private const PART = [
         'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,
         'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5,
@@ -31,7 +35,7 @@ final readonly class Vessel
     public static function in(string $text): self
     {
         return new self(
-            preg_match(self::SIZE, $text, $m) === 1
+            preg_match(self::SIZE, $text, $m) === 1 || preg_match(self::SIZE_AFTER, $text, $m) === 1
                 ? self::millilitres((float) str_replace(',', '.', $m[1]), $m[2])
                 : 0.0,
         );
@@ -73,7 +77,7 @@ final readonly class Vessel
     {
         $measure = $this->measure($clause);
         if ($measure === null) {
-            return preg_match('/^(?:then\s+)?(?:the rest(?: is| with| of it is)?|top(?:ped)?(?: it)? (?:up'
+            return preg_match('/^(?:then\s+)?(?:(?:the )?rest(?: is| with| of it is)?|top(?:ped)?(?: it)? (?:up'
                 .'|off) with|fill(?: it)?(?: up)? with'
                 .'|fill the rest with)\s+(?:of\s+)?(?<name>\p{L}[^.;]*)/iu', $clause, $m) === 1
                 ? $this->rest().' '.trim($m['name'])
@@ -100,6 +104,13 @@ final readonly class Vessel
         }
         if ($this->millilitres <= 0.0) {
             return null;
+        }
+        $upTo = '/^(?<name>\p{L}[\p{L} \'-]+?)\s+up to\s+(?:the\s+)?(?<to>\d+(?:[.,]\d+)?)\s*(?<unit>fl oz|oz'
+            .'|ml)?(?:\s+mark)?$/iu';
+        if (preg_match($upTo, $clause, $m, PREG_UNMATCHED_AS_NULL) === 1) {
+            $to = (float) str_replace(',', '.', (string) $m['to']);
+
+            return [self::millilitres($to, $m['unit'] ?? 'ml'), (string) $m['name']];
         }
         // "Three quarters" before "quarter".
         $parts = implode('|', array_reverse(array_keys(self::PART)));
