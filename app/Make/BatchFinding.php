@@ -25,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property string $texture a TextureFound, or ""
  * @property float|null $overrun_percent
  * @property float|null $whipped_minutes
+ * @property float $whipped_pace minutes at medium speed that one of them was worth
  * @property string $state good, off, or ""
  * @property string $note
  * @property list<string>|null $signs each a Sign
@@ -44,6 +45,7 @@ final class BatchFinding extends Model
         'on_date' => 'date',
         'overrun_percent' => 'float',
         'whipped_minutes' => 'float',
+        'whipped_pace' => 'float',
         'predicted_months' => 'float',
         'signs' => 'array',
     ];
@@ -95,7 +97,8 @@ final class BatchFinding extends Model
             new Predicted($row->one('family', TextureFamily::class), $row->number('predicted_months') ?? 0.0),
             TextureFound::tryFrom($row->text('texture')),
             $row->number('overrun_percent') ?? -1.0,
-            $row->number('whipped_minutes') ?? 0.0,
+            // What is learned is of minutes at medium speed.
+            ($row->number('whipped_minutes') ?? 0.0) * ($row->number('whipped_pace') ?? 1.0),
             $row->text('state') === '' ? 0.0 : $months,
             $row->text('state') === 'off',
         );

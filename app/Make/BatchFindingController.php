@@ -9,6 +9,7 @@ use App\Studio\Day;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Assessment\Assessor;
+use Crown\Assessment\Whipping;
 use Crown\Formula\ProductKind;
 use Crown\Learning\Predicted;
 use Crown\Make\Inspection;
@@ -45,6 +46,7 @@ final class BatchFindingController
                 ...$request->columns(),
                 'family' => $predicted->family->value,
                 'predicted_months' => $predicted->lifeMonths,
+                'whipped_pace' => Whipping::paceOf($this->catalogue->kitchen()->tools->mixer),
             ])
             ->setRelation('batch', $row);
         $says = $finding->note !== '' || $finding->signs() !== [];

@@ -60,10 +60,11 @@ final class BatchResource extends JsonResource
             'note' => $batch->note,
             'although' => $batch->although,
             'formula' => FormulaDocument::write($batch->composed()),
-            'weighings' => array_map(static fn (Weighing $w): array => [
-                ...self::weighing($w, $batch->weighIns->firstWhere('line', $w->line)),
-                'bottles' => $bottles->for($w->ingredient, max(0.001, $w->targetGrams)),
-            ], $sheet->weighings()),
+            'weighings' => array_map(static fn (Weighing $w): array => self::weighing(
+                $w,
+                $batch->weighIns->firstWhere('line', $w->line),
+                $bottles,
+            ), $sheet->weighings()),
             'tasks' => $tasks->rows(),
             'deviations' => $tasks->deviations(),
             'rehearsal' => $batch->rehearsal,
@@ -150,9 +151,11 @@ final class BatchResource extends JsonResource
     }
 
     /** @return array<string, mixed> */
-    private static function weighing(Weighing $asked, ?WeighIn $there): array
+    private static function weighing(Weighing $asked, ?WeighIn $there, NextBottles $on): array
     {
         $put = $there?->put();
+        $near = $asked->near();
+        $bottles = $on->for($asked->ingredient, max(0.001, $asked->targetGrams), $there?->lot_id);
 
         return [
             'line' => $asked->line,
@@ -171,6 +174,11 @@ final class BatchResource extends JsonResource
             'actual_drops' => $put?->drops,
             'how' => $put?->how->value,
             'within' => $put === null ? null : $asked->isMetBy($put),
+            'near' => ['low' => round($near->low, 3), 'high' => round($near->high, 3)],
+            'most_grams' => round($asked->mostGrams(), 3),
+            'lot' => $there?->lot_id,
+            'bottles' => $bottles,
+            'other_bottles' => $on->others($asked->ingredient, $bottles),
         ];
     }
 }

@@ -106,6 +106,7 @@ final class CloseBatch
                     $batch->made_on,
                     $of,
                     $stood,
+                    $batch->weighIns->firstWhere('line', $weighing->line)?->lot_id,
                 );
                 array_push($lots, ...array_map(static fn (Take $t): int => $t->lot, $taking->takes));
             }

@@ -22,7 +22,7 @@ final class PastBatches implements KnowsExperience, KnowsProcessLoss
     private const LATEST_FINDINGS = 200;
 
     /** What of a finding says something of the next batch. */
-    private const TEACHING = 'texture, overrun_percent, whipped_minutes, batch_findings.state, family, '
+    private const TEACHING = 'texture, overrun_percent, whipped_minutes, whipped_pace, batch_findings.state, family, '
         .'predicted_months, on_date';
 
     /** How many batches are what the studio is now. */

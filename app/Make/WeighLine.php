@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Make;
 
+use App\Pantry\NextBottles;
 use App\Support\Refused;
 use App\Support\StaleWrite;
 use Closure;
@@ -16,9 +17,6 @@ use Crown\Make\Weighing;
 /** Writes down what the scale showed for a line, or that it stands ready. */
 final class WeighLine
 {
-    /** More than so many times of what was asked for is another batch. */
-    private const MOST = 5;
-
     public function __construct(private readonly BatchPlan $plan)
     {
     }
@@ -33,6 +31,7 @@ final class WeighLine
         $line = $asked->string('line')->value();
         $of = $this->plan->weighing($batch, $line);
         $put = $asked->put($of);
+        $lot = $asked->filled('lot') ? $this->bottle($of, $asked->integer('lot')) : null;
         $larger = $put !== null && $asked->boolean('rebalance') ? $batch->factor * $this->factor($of, $put) : null;
         $batch->revise($asked->integer('revision'), $larger === null ? [] : ['factor' => $larger], $present);
         WeighIn::query()->updateOrCreate(
@@ -42,10 +41,21 @@ final class WeighLine
                 'grams' => $put?->grams,
                 'how' => $put->how ?? PutHow::Weighed,
                 'drops' => $put?->drops,
+                // That it stands ready says nothing of its bottle.
+                ...$asked->has('lot') ? ['lot_id' => $lot] : [],
                 'by_name' => $by,
             ],
         );
         $batch->unsetRelation('weighIns');
+    }
+
+    /** @throws Refused when it is no bottle of this that stands there */
+    private function bottle(Weighing $of, int $lot): int
+    {
+        return NextBottles::of([$of->ingredient])->has($of->ingredient, $lot) ? $lot : throw Refused::because(
+            'lot',
+            sprintf('It is no bottle of %s that stands on the shelf.', lcfirst($of->name)),
+        );
     }
 
     /** @throws Refused when no more went in than was asked for */
@@ -53,9 +63,9 @@ final class WeighLine
     {
         $factor = OverPour::factorFor($of, $put);
 
-        return $factor > 1.0 && $factor <= self::MOST ? $factor : throw Refused::because(
+        return $factor > 1.0 && $factor <= Weighing::MOST ? $factor : throw Refused::because(
             'rebalance',
-            sprintf('All the rest follows where more went in than was asked for, up to %d times of it.', self::MOST),
+            sprintf('The rest follows where more went in than was asked for, up to %d times of it.', Weighing::MOST),
         );
     }
 }

@@ -28,6 +28,8 @@ final class WeighRequest extends FormRequest
             'how' => ['sometimes', Rule::enum(PutHow::class)],
             // All the rest becomes as much larger, so that the shares are as they were meant.
             'rebalance' => 'sometimes|boolean',
+            // The bottle that the maker took it from, where that is not the one to be used first.
+            'lot' => 'sometimes|nullable|integer|min:1',
             'drops' => 'sometimes|nullable|integer|between:1,10000',
         ];
     }

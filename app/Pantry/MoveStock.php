@@ -63,6 +63,7 @@ final class MoveStock
      *
      * @param  array<string, mixed>  $of by whom and for what: batch_id or steep_id
      * @param  Carbon|null  $stood only from what stood there on that day: what was made before, came of nothing newer
+     * @param  int|null  $chosen the lot that was taken first, where the maker said so
      */
     public function take(
         string $ingredient,
@@ -71,12 +72,13 @@ final class MoveStock
         Carbon $on,
         array $of,
         ?Carbon $stood = null,
+        ?int $chosen = null,
     ): Taking {
         $lots = self::usable($ingredient)
             ->filter(static fn (Lot $l): bool => $stood === null || $l->came() <= $stood)
             ->keyBy('id');
         $held = $lots->map(static fn (Lot $l): Held => new Held($l->id, $l->left_grams, $l->useBy()))->values()->all();
-        $taking = Taking::of(array_values($held), $grams);
+        $taking = Taking::of(array_values($held), $grams, $chosen);
         foreach ($taking->takes as $take) {
             $lot = $lots->get($take->lot);
             if ($lot !== null) {

@@ -44,14 +44,15 @@ final class NextBottles
 
     /**
      * @param  float  $grams that are to be taken, more than 0
+     * @param  int|null  $chosen the bottle that the maker takes first
      * @return list<array<string, mixed>> in the order in which they are taken from: $defs/NextBottle
      */
-    public function for(string $ingredient, float $grams): array
+    public function for(string $ingredient, float $grams, ?int $chosen = null): array
     {
-        $lots = $this->lots->filter(static fn (Lot $l): bool => self::isOf($l, $ingredient))->keyBy('id');
+        $lots = $this->standing($ingredient);
         $held = $lots->map(static fn (Lot $l): Held => new Held($l->id, $l->left_grams, $l->useBy()))->values()->all();
         $bottles = [];
-        foreach (Taking::of(array_values($held), $grams)->takes as $take) {
+        foreach (Taking::of(array_values($held), $grams, $chosen)->takes as $take) {
             $lot = $lots->get($take->lot);
             if ($lot !== null) {
                 $bottles[] = self::bottle($lot, $take);
@@ -59,6 +60,31 @@ final class NextBottles
         }
 
         return $bottles;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $taken as they are taken from
+     * @return list<array<string, mixed>> those that it could be taken from as well, the soonest to expire first
+     */
+    public function others(string $ingredient, array $taken): array
+    {
+        $rest = $this->standing($ingredient)->except(array_column($taken, 'lot'));
+
+        return array_values($rest
+            ->sortBy(static fn (Lot $l): string => $l->useBy() ?? Lot::NEVER)
+            ->map(static fn (Lot $l): array => self::bottle($l, new Take($l->id, 0.0, 0.0)))
+            ->all());
+    }
+
+    public function has(string $ingredient, int $lot): bool
+    {
+        return $this->standing($ingredient)->has($lot);
+    }
+
+    /** @return Collection<int, Lot> by id */
+    private function standing(string $ingredient): Collection
+    {
+        return $this->lots->filter(static fn (Lot $l): bool => self::isOf($l, $ingredient))->keyBy('id');
     }
 
     /** @return array<string, mixed> */

@@ -36,14 +36,21 @@ final readonly class Whipping implements JsonSerializable
     private const SCHOOLS = [self::SHORT => 10.0, self::LONG => 30.0];
 
     /**
-     * How long a maker beats: as she likes with her mixer, else as the side she took does, minutes.
+     * How long a maker beats: as she likes with her mixer, else as the side she took does, at the pace of what she has,
+     * minutes.
      */
     public static function minutes(Kitchen $kitchen): float
     {
         $liked = $kitchen->tools->mixer->minutes ?? 0.0;
         $way = $kitchen->ways->is(School::Whipping, 'long') ? self::LONG : self::SHORT;
 
-        return $liked > 0.0 ? $liked : self::SCHOOLS[$way];
+        return $liked > 0.0 ? $liked : self::SCHOOLS[$way] / self::paceOf($kitchen->tools->mixer);
+    }
+
+    /** Minutes at medium speed that one of hers is worth. */
+    public static function paceOf(?Mixer $mixer): float
+    {
+        return $mixer?->pace() ?? 1.0;
     }
 
     /**
@@ -96,6 +103,7 @@ final readonly class Whipping implements JsonSerializable
             $composition->totalGrams,
             $composition->density(),
             $context->experience->overrun($family),
+            $context->kitchen->tools->mixer,
         );
 
         return $whipping->isPossible() ? $whipping->air(self::minutes($context->kitchen))->best : 0.0;
@@ -138,10 +146,10 @@ final readonly class Whipping implements JsonSerializable
         return Band::of(...self::PEAK)->scaled($at * exp(1 - $at));
     }
 
-    /** The same as the studio's own whipping gives it. */
+    /** The same after minutes with what she has, as the studio's own whipping gives it. */
     public function air(float $minutes): Band
     {
-        return self::overrun($minutes)->scaled($this->learned->factor);
+        return self::overrun($minutes * self::paceOf($this->mixer))->scaled($this->learned->factor);
     }
 
     /** Millilitres in the bowl after some minutes. */
@@ -157,7 +165,9 @@ final readonly class Whipping implements JsonSerializable
         // What she has takes the place of what is usual, and says so.
         $hers = $liked > 0.0 ? ['as you like it, '.($this->mixer->name ?? '') => $liked] : [];
         $schools = [];
-        foreach ([...self::SCHOOLS, ...$hers] as $name => $minutes) {
+        $pace = self::paceOf($this->mixer);
+        $ways = array_map(static fn (float $medium): float => round($medium / $pace, 1), self::SCHOOLS);
+        foreach ([...$ways, ...$hers] as $name => $minutes) {
             $schools[] = [
                 'name' => $name,
                 'minutes' => $minutes,

@@ -8,8 +8,11 @@ namespace Crown\Make;
 enum TaskKind: string
 {
     case Clean = 'clean';
-    /** Toasted, chopped, ground. */
+    /** Cut, chopped, washed, dried. */
     case Prepare = 'prepare';
+    case Toast = 'toast';
+    case Crush = 'crush';
+    case Blend = 'blend';
     case Steep = 'steep';
     case Melt = 'melt';
     case Hold = 'hold';
@@ -24,36 +27,30 @@ enum TaskKind: string
     case Wait = 'wait';
     case Chill = 'chill';
     case Whip = 'whip';
+    /** The sides of the bowl, back into the rest, at a moment of her own. */
+    case Scrape = 'scrape';
     case Sift = 'sift';
+    /** Into a container: poured, spooned or piped. */
     case Fill = 'fill';
     case Set = 'set';
     case Unmould = 'unmould';
+    case Wrap = 'wrap';
+    case Wipe = 'wipe';
     case Label = 'label';
 
+    /** In the order of their usual turn; what is not among them may come anywhere. */
     private const TURNS = [
-        'clean' => 0,
-        'prepare' => 1,
-        'steep' => 2,
-        'melt' => 3,
-        'hold' => 4,
-        'warm-water' => 5,
-        'combine' => 6,
-        'strain' => 7,
-        'cool' => 8,
-        'cool-down' => 9,
-        'chill' => 10,
-        'whip' => 11,
-        'sift' => 12,
-        'fill' => 13,
-        'set' => 14,
-        'unmould' => 15,
-        'label' => 16,
+        self::Clean, self::Prepare, self::Toast, self::Crush, self::Blend, self::Steep, self::Melt,
+        self::Hold, self::WarmWater, self::Combine, self::Strain, self::Cool, self::CoolDown, self::Chill, self::Whip,
+        self::Sift, self::Fill, self::Set, self::Unmould, self::Wrap, self::Wipe, self::Label,
     ];
 
     /** Its usual turn; null for what may come anywhere. */
     public function turn(): ?int
     {
-        return self::TURNS[$this->value] ?? null;
+        $turn = array_search($this, self::TURNS, true);
+
+        return $turn === false ? null : $turn;
     }
 
     /** Whether something waits while it is done, so that it is done when a clock or a probe says so. */

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Crown\Make;
 
 use Crown\Formula\Phase;
+use Crown\Measure\Band;
 
 /** One line to weigh or to count: target and tolerance in grams, and in drops where it is written in drops. */
 final readonly class Weighing
 {
+    /** More than so many times of what was asked for is another batch. */
+    public const MOST = 5;
+
     /**
      * @param  int|null  $drops how many drops it is; null for a line that is not written in drops
      * @param  float|null  $dropGrams what one drop weighs, from the maker's own bottle where it was calibrated; null
@@ -59,9 +63,25 @@ final readonly class Weighing
         );
     }
 
+    /** Between what it may weigh without a question, g. */
+    public function near(): Band
+    {
+        return Band::of(
+            max(0.0, $this->targetGrams - $this->toleranceGrams),
+            $this->targetGrams,
+            $this->targetGrams + $this->toleranceGrams,
+        );
+    }
+
+    /** Up to which all the rest may follow when more went in: more than that is another batch, g. */
+    public function mostGrams(): float
+    {
+        return self::MOST * $this->targetGrams;
+    }
+
     public function isWithin(float $grams): bool
     {
-        return abs($grams - $this->targetGrams) <= $this->toleranceGrams + 1e-9;
+        return $grams >= $this->near()->low - 1e-9 && $grams <= $this->near()->high + 1e-9;
     }
 
     /** Whether what went in is as near to the target as it should be; drops to a tenth of them, rounded down. */

@@ -64,7 +64,10 @@ enum KitKind: string
         'dropper' => ['sort' => ['Sort', ['dropper', 'pump']]],
         'strainer' => ['weave' => ['Of', ['coarse', 'fine', 'cloth', 'bag', 'paper']]],
         'spoon' => ['unit' => ['Which', ['tsp', 'tbsp', 'cup']]],
-        'mixer' => ['sort' => ['Sort', ['hand', 'stand', 'whisk']]],
+        'mixer' => [
+            'sort' => ['Sort', ['hand', 'stand', 'whisk']],
+            'speed' => ['Speed', ['medium', 'low', 'high']],
+        ],
         'place' => ['wet' => ['Air', ['dry', 'wet']]],
     ];
 

@@ -52,7 +52,12 @@ final readonly class Tools
             ),
             self::finest($kit->of(KitKind::Thermometer)),
             array_map(
-                static fn (KitItem $i): Mixer => new Mixer($i->name, $i->figure('minutes')),
+                static fn (KitItem $i): Mixer => new Mixer(
+                    $i->name,
+                    $i->figure('minutes'),
+                    $i->choice('sort'),
+                    $i->choice('speed'),
+                ),
                 $kit->of(KitKind::Mixer),
             )[0] ?? null,
         );

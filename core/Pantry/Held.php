@@ -19,14 +19,15 @@ final readonly class Held
      * In the order in which they are to be used: first to expire first; what has no date after it, the elder first.
      *
      * @param  list<self>  $lots
+     * @param  int|null  $chosen the lot that comes before all others
      * @return list<self>
      */
-    public static function inOrder(array $lots): array
+    public static function inOrder(array $lots, ?int $chosen = null): array
     {
         usort($lots, static fn (self $a, self $b): int => [
-            $a->useBy ?? '9999-12-31',
+            $a->lot === $chosen ? '' : $a->useBy ?? '9999-12-31',
             $a->lot,
-        ] <=> [$b->useBy ?? '9999-12-31', $b->lot]);
+        ] <=> [$b->lot === $chosen ? '' : $b->useBy ?? '9999-12-31', $b->lot]);
 
         return $lots;
     }

@@ -25,12 +25,13 @@ final readonly class Taking
     /**
      * @param  list<Held>  $lots of this ingredient that may be used, in any order
      * @param  float  $grams as it was weighed, at least 0
+     * @param  int|null  $chosen the lot that the maker took first, whichever expires first
      */
-    public static function of(array $lots, float $grams): self
+    public static function of(array $lots, float $grams, ?int $chosen = null): self
     {
         $takes = [];
         $rest = $grams;
-        foreach (Held::inOrder($lots) as $lot) {
+        foreach (Held::inOrder($lots, $chosen) as $lot) {
             if ($rest < self::NOTHING) {
                 return new self($takes, 0.0);
             }

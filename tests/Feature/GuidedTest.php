@@ -38,7 +38,7 @@ final class GuidedTest extends StudioTestCase
     {
         $batch = $this->begun();
         self::assertSame(
-            ['clean', 'melt', 'chill', 'whip', 'chill-2', 'whip-2', 'fill', 'label'],
+            ['clean', 'melt', 'chill', 'whip', 'chill-2', 'whip-2', 'fill', 'wipe', 'label'],
             array_column($batch['tasks'], 'id'),
         );
         $path = 'batches/'.$batch['id'].'/tasks';

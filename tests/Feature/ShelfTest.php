@@ -151,6 +151,38 @@ final class ShelfTest extends StudioTestCase
         $this->ask('GET', 'batches/'.$open['id'].'/cost')->assertStatus(409);
     }
 
+    public function test_she_says_at_the_scale_that_she_took_another_bottle(): void
+    {
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        $line = $batch['weighings'][0];
+        [$late, $early, $other] = $this->bottles(
+            ['ingredient' => $line['ingredient'], 'grams' => 1000],
+            ['ingredient' => $line['ingredient'], 'grams' => 900, 'printed_on' => today()->addDays(40)->toDateString()],
+            ['ingredient' => 'candelilla-wax', 'grams' => 50],
+        );
+        $fresh = $this->got('Batch', 'GET', 'batches/'.$batch['id'])['weighings'][0];
+        self::assertSame([$early['id']], array_column($fresh['bottles'], 'lot'));
+        self::assertSame([$late['id']], array_column($fresh['other_bottles'], 'lot'));
+        $batch = $this->weighed($batch);
+        $weigh = ['line' => $line['line'], 'gathered' => true, 'grams' => $line['target_grams']];
+        $path = 'batches/'.$batch['id'].'/weighings';
+        $this->ask('PUT', $path, [...$weigh, 'revision' => $batch['revision'], 'lot' => $other['id']])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['lot']]);
+        $batch = $this->got('Batch', 'PUT', $path, [...$weigh, 'revision' => $batch['revision'], 'lot' => $late['id']]);
+        self::assertSame($late['id'], $batch['weighings'][0]['lot']);
+        self::assertSame([$late['id']], array_column($batch['weighings'][0]['bottles'], 'lot'));
+        $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 3,
+            'jar_ml' => 30,
+            'net_grams' => 27,
+            'note' => '',
+        ]);
+        self::assertEqualsWithDelta(900.0, $this->page($early['id'])['left_grams'], 1e-6);
+        self::assertEqualsWithDelta(1000 - $line['target_grams'], $this->page($late['id'])['left_grams'], 1e-3);
+    }
+
     public function test_what_is_called_back_is_said_of_all_that_came_of_it(): void
     {
         $formula = $this->formula();

@@ -265,6 +265,10 @@ export function aWeighing(line: string, name: string, target: number, more: Part
         within: null,
         more_grams: null,
         bottles: [],
+        other_bottles: [],
+        lot: null,
+        near: { low: target * 0.99, high: target * 1.01 },
+        most_grams: target * 5,
         ...more,
     };
 }

@@ -14,6 +14,7 @@ use Crown\Make\Hers;
 use Crown\Make\Task;
 use Crown\Make\TaskKind;
 use Crown\Measure\Band;
+use Crown\Reading\PlainWords;
 
 /** The maker's own method as tasks: her order and her times, and the safe way where hers would do harm. */
 final class HerMethod
@@ -34,9 +35,24 @@ final class HerMethod
         'prepare' => TaskKind::Prepare,
     ];
 
+    /** What is done to a plant, or to the bowl, by the verb that says so. */
+    private const BY_VERB = [
+        '/\b(?:toast|roast|dry-?fry)/iu' => TaskKind::Toast,
+        '/\b(?:crush|grind|pound|pestle|mortar|crack|bruise)/iu' => TaskKind::Crush,
+        '/\b(?:blend(?:er)?|liquidi[sz]e|pur[eé]e|process)\b.*\b(?:smooth|fine|paste|leaves|seeds?|herbs?|onions?'
+            .'|aloe|blender)\b'
+            .'|\bblender\b/iu' => TaskKind::Blend,
+        '/\bscrap(?:e|ing)\b.*\b(?:side|bowl|down)/iu' => TaskKind::Scrape,
+        '/\bwrap\b/iu' => TaskKind::Wrap,
+        '/\bwip(?:e|ing)\b/iu' => TaskKind::Wipe,
+        '/\b(?:unmould|unmold|take (?:them|the bars) out of the mou?ld|pop (?:them )?out)\b/iu' => TaskKind::Unmould,
+    ];
+
     private const WHIPS = '/\b(?:whip|beat|whisk)/iu';
 
-    private const TOGETHER = '/\b(?:stir|mix|blend|combine|shake)\b.*\b(?:together|well|all)\b/iu';
+    private const TOGETHER = '/\b(?:stir|mix|blend|combine|shake)\b.*\b(?:together|well|all|zusammen|gut|alles'
+        .'|ensemble|bien|tout|todo|junt[oa]s|bem|tudo'
+        .'|insieme|bene|tutto|samen|goed)\b/iu';
 
     private const COLD = '/\b(?:fridge|refrigerator|freezer)\b/iu';
 
@@ -58,6 +74,9 @@ final class HerMethod
     private array $placed = [];
 
     private bool $filled = false;
+
+    /** @var array<string, string> her sentences in plain words */
+    private array $plain = [];
 
     private Named $named;
 
@@ -81,9 +100,11 @@ final class HerMethod
     /** @return list<Task> what is no making (how it is used, where it stands) is left out */
     public function tasks(Step ...$steps): array
     {
+        $texts = array_values(array_map(static fn (Step $s): string => $s->text, $steps));
+        $this->plain = array_combine($texts, PlainWords::of(...$texts));
         $this->named = new Named(
             $this->assessment->subject->composition->counted(),
-            array_values(array_map(static fn (Step $s): string => $s->text, $steps)),
+            $texts,
         );
         $acts = array_map(static fn (Step $s): ?TaskKind => self::KINDS[$s->act] ?? null, $steps);
         if (isset($this->ours['melt']) && ! in_array(TaskKind::Melt, $acts, true)) {
@@ -107,7 +128,7 @@ final class HerMethod
         if ($step->act === 'store' && $step->minutes > 0.0 && $this->celsius > self::ROOM) {
             return TaskKind::Hold;
         }
-        $kind = self::KINDS[$step->act] ?? null;
+        $kind = $this->byVerb($step) ?? self::KINDS[$step->act] ?? null;
 
         return match ($kind) {
             TaskKind::Wait => $this->waiting($step),
@@ -116,6 +137,27 @@ final class HerMethod
             TaskKind::Whip => $this->isWhipped() ? $kind : TaskKind::Add,
             default => $kind,
         };
+    }
+
+    /** What is rather done to a plant, to the bowl or to the jars, where no more than that is said. */
+    private function byVerb(Step $step): ?TaskKind
+    {
+        $may = in_array($step->act, ['prepare', 'heat', 'add', 'other', 'whip', 'cool'], true);
+        foreach ($may ? self::BY_VERB : [] as $pattern => $kind) {
+            // "Whip, scraping down the sides" is whipping.
+            $passing = $kind === TaskKind::Scrape && $step->minutes > 0.0;
+            if (! $passing && preg_match($pattern, $this->plain($step)) === 1) {
+                return $kind;
+            }
+        }
+
+        return null;
+    }
+
+    /** Her sentence with its verbs in English, in whatever language she wrote it. */
+    private function plain(Step $step): string
+    {
+        return $this->plain[$step->text] ?? $step->text;
     }
 
     /** What stands in its jars sets; what is cool and has no time waits for nothing. */
@@ -131,11 +173,13 @@ final class HerMethod
     /** "Put it in the fridge" chills; "add and whip" is a round of whipping. */
     private function adding(Step $step): TaskKind
     {
+        $plain = $this->plain($step);
+
         return match (true) {
-            preg_match(self::COLD, $step->text) === 1 => TaskKind::Chill,
-            $this->isWhipped() && preg_match(self::WHIPS, $step->text) === 1 => TaskKind::Whip,
+            preg_match(self::COLD, $plain) === 1 => TaskKind::Chill,
+            $this->isWhipped() && preg_match(self::WHIPS, $plain) === 1 => TaskKind::Whip,
             // "Stir together": what is not named is what has no other place.
-            $this->named->in($step->text) === [] && preg_match(self::TOGETHER, $step->text) === 1 => TaskKind::Combine,
+            $this->named->in($step->text) === [] && preg_match(self::TOGETHER, $plain) === 1 => TaskKind::Combine,
             default => TaskKind::Add,
         };
     }

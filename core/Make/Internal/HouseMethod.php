@@ -69,8 +69,16 @@ final readonly class HouseMethod
             $this->fill(),
             ...$this->setting($hot),
             new Task(
+                TaskKind::Wipe,
+                'Wipe every rim and container, and close them.',
+                new Gate(
+                    'Dry outside and on the rim.',
+                    reason: 'What sticks to a rim draws dust; no label holds on fat.',
+                ),
+            ),
+            new Task(
                 TaskKind::Label,
-                'Close, label with lot and date, keep one small jar back as the sample.',
+                'Label with lot and date, keep one small jar back as the sample.',
                 new Gate('Every jar has its label.'),
             ),
         ];
@@ -361,25 +369,30 @@ final readonly class HouseMethod
     private function whisk(?Band $window): Task
     {
         $liked = Whipping::minutes($this->kitchen);
-        $short = abs($liked - self::SHORT_MINUTES[1]) < 0.5;
         $mixer = $this->kitchen->tools->mixer;
+        $worth = $liked * Whipping::paceOf($mixer);
+        $short = abs($liked - self::SHORT_MINUTES[1]) < 0.5 && abs($worth - $liked) < 0.5;
         $goes = $this->bowlfuls();
 
         return new Task(
             TaskKind::Whip,
             sprintf(
-                'Whip %s at medium speed%s%s.',
-                $short ? '8 to 12 minutes' : sprintf('about %s minutes', Amount::number($liked)),
+                'Whip %s %s%s%s.',
+                $short ? '8 to 12 minutes' : sprintf('about %s minutes', Amount::number(round($liked))),
+                $mixer?->way() ?? 'at medium speed',
                 $mixer === null ? '' : sprintf(' (%s)', $mixer->name),
                 $goes > 1 ? sprintf(', in %d bowlfuls one after the other', $goes) : '',
             ),
             new Gate(
-                $liked > self::FALLS_AFTER
+                $worth > self::FALLS_AFTER
                     ? 'Soft as a lotion: it has lost height again, and fills fewer jars.'
                     : 'Soft peaks. Stop before it begins to fall.',
                 $window,
                 $short ? Band::of(...self::SHORT_MINUTES) : Band::within($liked, self::ABOUT),
-                'It takes in the most air at about ten minutes; beaten on, it loses it.',
+                sprintf(
+                    'It takes in the most air at about %s minutes; beaten on, it loses it.',
+                    Amount::number(round(self::SHORT_MINUTES[1] / Whipping::paceOf($mixer))),
+                ),
             ),
         );
     }
@@ -421,7 +434,7 @@ final readonly class HouseMethod
                     $kind->isSolid() => 'Fill the jars before it sets.',
                     default => 'Fill the bottles through a funnel.',
                 },
-                new Gate('Each container looked at: no chip, no crack, rim wiped.'),
+                new Gate('Each container looked at: no chip, no crack.'),
             );
         }
         $bars = (int) floor($millilitres / $mould->millilitres + 1e-9);
@@ -468,11 +481,19 @@ final readonly class HouseMethod
         );
 
         return $bar
-            ? [$set, new Task(
-                TaskKind::Unmould,
-                'Take the bars out, and wrap them when they are dry.',
-                new Gate('The edge has let go of the mould.'),
-            )]
+            ? [
+                $set,
+                new Task(
+                    TaskKind::Unmould,
+                    'Take the bars out.',
+                    new Gate('The edge has let go of the mould.'),
+                ),
+                new Task(
+                    TaskKind::Wrap,
+                    'Wrap each bar when it is dry.',
+                    new Gate('No drop of water on it.', reason: 'A bar that is wrapped damp grows spots.'),
+                ),
+            ]
             : [$set];
     }
 

@@ -16,19 +16,26 @@ final readonly class Named
 
     /** Words for several lines at once. */
     private const GROUPS = [
-        '/\b(?:essential oils?|eos?|scents?)\b/u' => [IngredientKind::EssentialOil],
-        '/\bbutters\b/u' => [IngredientKind::Butter],
-        '/\bwax(?:es)?\b/u' => [IngredientKind::Wax],
-        '/\bpowders?\b/u' => [IngredientKind::Starch],
-        '/\bpreservatives?\b/u' => [IngredientKind::Preservative],
-        '/(?<!essential )\b(?:carrier |liquid )?oils\b/u' => [
-            IngredientKind::CarrierOil,
-            IngredientKind::LiquidWaxEster,
-            IngredientKind::ReadySteep,
-        ],
+        '/\b(?:essential oils?|eos?|scents?|ätherischen? öle|huiles essentielles|aceites esenciales|óleos essenciais'
+            .'|oli essenziali|etherische oliën)\b/u' => [IngredientKind::EssentialOil],
+        '/\b(?:butters|beurres|mantecas|manteigas|burri|boters|buttern)\b/u' => [IngredientKind::Butter],
+        '/\b(?:wax(?:es)?|wachse?|cires?|ceras?|cere|was)\b/u' => [IngredientKind::Wax],
+        '/\b(?:powders?|pulver|poudres?|polvos?|pós|polveri|poeders?)\b/u' => [IngredientKind::Starch],
+        '/\b(?:preservatives?|konservierungsmittel|conservateurs?|conservantes?|conservante'
+            .'|conserveermiddel)\b/u' => [IngredientKind::Preservative],
+        '/(?<!essential )\b(?:carrier |liquid )?oils\b|(?<!ätherische )(?<!ätherischen )\böle\b'
+            .'|\bhuiles\b(?! essentielles)'
+            .'|\baceites\b(?! esenciales)|\bóleos\b(?! essenciais)|\boli\b(?! essenziali)'
+            .'|(?<!etherische )\boliën\b/u' => [
+                IngredientKind::CarrierOil,
+                IngredientKind::LiquidWaxEster,
+                IngredientKind::ReadySteep,
+            ],
     ];
 
-    private const ALL = '/\b(?:everything|all (?:the )?ingredients)\b/u';
+    private const ALL = '/\b(?:everything|all (?:the )?ingredients|alles|alle (?:zutaten|ingrediënten)'
+        .'|tout(?: le reste)?|tous les'
+        .' ingrédients|todos? (?:los ingredientes|os ingredientes)|todo|tudo|tutto|tutti gli ingredienti)\b/u';
 
     /** @var array<string, true> lines that some sentence calls by their own name */
     private array $called;

@@ -2778,13 +2778,24 @@ export interface components {
             how: "weighed" | "counted" | "too-little" | "left-out" | null;
             within: boolean | null;
             more_grams: number | null;
-            /** @description From which it is taken, first to expire first; empty on a record. */
+            /** @description From which it is taken: the one that was chosen, else first to expire first; empty on a record. */
             bottles: components["schemas"]["NextBottle"][];
+            /** @description What it could be taken from as well. */
+            other_bottles: components["schemas"]["NextBottle"][];
+            /** @description The bottle that the maker chose. */
+            lot: number | null;
+            /** @description Between what it may weigh without a question, grams. */
+            near: {
+                low: number;
+                high: number;
+            };
+            /** @description Up to which all the rest may follow when more went in. */
+            most_grams: number;
         };
         Task: {
             id: string;
             /** @enum {string} */
-            kind: "clean" | "prepare" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "sift" | "fill" | "set" | "unmould" | "label";
+            kind: "clean" | "prepare" | "toast" | "crush" | "blend" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "scrape" | "sift" | "fill" | "set" | "unmould" | "wrap" | "wipe" | "label";
             act: string;
             gate: components["schemas"]["Gate"];
             caution: string;
@@ -3141,6 +3152,8 @@ export interface components {
             drops?: number | null;
             /** @description All the rest becomes as much larger, so that the shares are as they were meant. */
             rebalance?: boolean;
+            /** @description The bottle that it was taken from, where that is not the one to be used first. */
+            lot?: number | null;
         };
         FinishAsk: {
             revision: number;
@@ -4660,7 +4673,7 @@ export interface components {
         ProcedureTask: {
             id: string;
             /** @enum {string} */
-            kind: "clean" | "prepare" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "sift" | "fill" | "set" | "unmould" | "label";
+            kind: "clean" | "prepare" | "toast" | "crush" | "blend" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "scrape" | "sift" | "fill" | "set" | "unmould" | "wrap" | "wipe" | "label";
             act: string;
             gate: components["schemas"]["Gate"];
             caution: string;

@@ -5,13 +5,19 @@ declare(strict_types=1);
 namespace Tests\Core\Make;
 
 use Crown\Assessment\Assessment;
+use Crown\Assessment\Assessor;
+use Crown\Assessment\Context;
 use Crown\Assessment\Portion;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Step;
 use Crown\Make\Procedure;
 use Crown\Make\Task;
 use Crown\Make\TaskKind;
+use Crown\Measure\Kitchen;
+use Crown\Measure\Mixer;
+use Crown\Measure\Tools;
 use Crown\Reading\RecipeReader;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
 /** What is done at the counter, from what a maker wrote and from what she left out. */
@@ -73,7 +79,7 @@ final class ProcedureTest extends CoreTestCase
             .'Spoon into jars.');
 
         self::assertSame(
-            ['clean', 'melt', 'chill', 'whip', 'chill-2', 'whip-2', 'add', 'fill', 'label'],
+            ['clean', 'melt', 'chill', 'whip', 'chill-2', 'whip-2', 'add', 'fill', 'wipe', 'label'],
             self::ids($of),
         );
         self::assertSame(['shea-butter', 'coconut-oil'], self::in($of, 'melt'));
@@ -166,7 +172,7 @@ final class ProcedureTest extends CoreTestCase
         $ids = self::ids($of);
 
         self::assertSame(
-            ['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'fill', 'label'],
+            ['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'fill', 'wipe', 'label'],
             $ids,
         );
         self::assertSame(['shea-butter'], self::in($of, 'melt'), 'all that is melted');
@@ -194,7 +200,10 @@ final class ProcedureTest extends CoreTestCase
         ));
 
         self::assertSame(
-            ['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'sift', 'fill', 'label'],
+            [
+                ...['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'sift'],
+                ...['fill', 'wipe', 'label'],
+            ],
             self::ids($of),
         );
         self::assertStringContainsString('burn', self::task($of, 'melt')->caution);
@@ -221,7 +230,7 @@ final class ProcedureTest extends CoreTestCase
         ));
         $ids = self::ids($bar('40 g'));
 
-        self::assertSame(['fill', 'set', 'unmould', 'label'], array_slice($ids, -4));
+        self::assertSame(['fill', 'set', 'unmould', 'wrap', 'wipe', 'label'], array_slice($ids, -6));
         self::assertGreaterThan(
             self::task($bar('40 g'), 'set')->gate->minutes?->best,
             self::task($bar('400 g'), 'set')->gate->minutes?->best,
@@ -233,7 +242,7 @@ final class ProcedureTest extends CoreTestCase
     {
         $of = self::assess(self::formula(['olive-oil' => '90 g', 'peppermint-eo' => '10 drops']));
 
-        self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'label'], self::ids($of));
+        self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'wipe', 'label'], self::ids($of));
         self::assertStringContainsString('nothing here needs heat', self::task($of, 'cool-down')->act);
     }
 
@@ -280,9 +289,61 @@ final class ProcedureTest extends CoreTestCase
         $of = self::read("Light oil\n60 ml jojoba oil\n40 ml grapeseed oil\n10 drops peppermint essential oil\n"
             .'Stir together without heat. Fill dropper bottles.');
 
-        self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'label'], self::ids($of));
+        self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'wipe', 'label'], self::ids($of));
         self::assertSame(['jojoba-oil', 'grapeseed-oil'], self::in($of, 'combine'));
         self::assertSame('Stir together without heat.', self::task($of, 'combine')->act);
         self::assertEveryLineOnce($of);
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function verbs(): iterable
+    {
+        yield 'toast, crush' => ['Toast the seeds for 3 minutes. Crush them in a mortar.', ['toast', 'crush']];
+        yield 'blend' => ['Put the aloe leaves in the blender until smooth.', ['blend']];
+        yield 'scrape' => ['Whip 5 minutes. Scrape down the sides of the bowl. Whip 5 minutes.', ['scrape']];
+        yield 'scraping on the way is whipping' => ['Whip for 5 minutes, scraping down the sides.', ['whip']];
+        yield 'wipe' => ['Wipe the rims of the jars.', ['wipe']];
+        yield 'German' => ['Sheabutter schmelzen. 30 Minuten in den Kühlschrank. 8 Minuten aufschlagen.', ['chill']];
+        yield 'French' => ['Fondre le beurre de karité. 20 minutes au frigo. Fouetter 6 minutes.', ['melt', 'whip']];
+    }
+
+    /** @param  list<string>  $kinds */
+    #[DataProvider('verbs')]
+    public function test_what_her_verbs_say_is_done(string $method, array $kinds): void
+    {
+        $ids = self::ids(self::read(self::BUTTER.$method));
+
+        self::assertSame($kinds, array_values(array_intersect($kinds, $ids)), implode(', ', $ids));
+        self::assertEveryLineOnce(self::read(self::BUTTER.$method));
+    }
+
+    public function test_oils_are_meant_in_her_own_language(): void
+    {
+        $butter = "Whipped butter\n100 g shea butter\n20 g olive oil\n10 g argan oil\n1 g lavender essential oil\n";
+        $of = self::read($butter.'Sheabutter im Wasserbad schmelzen. Die Öle einrühren. 8 Minuten aufschlagen.');
+
+        self::assertSame(['shea-butter'], self::in($of, 'melt'));
+        self::assertSame(['olive-oil', 'argan-oil'], array_values(array_intersect(
+            ['olive-oil', 'argan-oil'],
+            self::in($of, 'add'),
+        )));
+    }
+
+    /** @return iterable<string, array{Mixer, string}> */
+    public static function mixers(): iterable
+    {
+        yield 'medium' => [new Mixer('Blue'), 'Whip 8 to 12 minutes at medium speed (Blue).'];
+        yield 'high: 10 / 1.5' => [new Mixer('Blue', speed: 'high'), 'Whip about 7 minutes at high speed (Blue).'];
+        yield 'by hand: 10 / 0.35' => [new Mixer('Whisk', sort: 'whisk'), 'Whip about 29 minutes by hand (Whisk).'];
+    }
+
+    #[DataProvider('mixers')]
+    public function test_it_is_whipped_at_the_pace_of_what_she_has(Mixer $mixer, string $act): void
+    {
+        $butter = self::read(self::BUTTER)->subject->formula();
+        $kitchen = new Kitchen(tools: new Tools(mixer: $mixer));
+        $of = Assessor::standard()->assess($butter, new Context(self::catalogue(), $kitchen));
+
+        self::assertSame($act, self::task($of, 'whip')->act);
     }
 }

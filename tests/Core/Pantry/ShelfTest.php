@@ -85,6 +85,9 @@ final class ShelfTest extends CoreTestCase
         self::assertSame([3, 2, 1], array_map(static fn (Held $h): int => $h->lot, Held::inOrder($lots)));
         self::assertSame([[3, 20.0, 0.0], [2, 15.0, 0.0]], self::told(Taking::of($lots, 35.0)->takes));
         self::assertSame([[3, 20.0, 0.0]], self::told(Taking::of($lots, 20.0)->takes));
+        // The one that she took comes first, whatever expires before it; then the usual order.
+        self::assertSame(2, Taking::of($lots, 10.0, 2)->takes[0]->lot);
+        self::assertSame([2, 3], array_slice(array_column(self::told(Taking::of($lots, 9_000.0, 2)->takes), 0), 0, 2));
         self::assertSame([], Taking::of($lots, 0.0)->takes);
     }
 

@@ -4,15 +4,10 @@ import type { Schemas } from '../../api/client';
 import HowLink from '../../ui/HowLink.vue';
 import { fixed, num, sayDate, sayTime } from '../../ui/words';
 import CoolingPicture from './counter/CoolingPicture.vue';
+import { LOOKED } from './looked';
 
 /** How it went: what was done and when, what went otherwise, how it cooled, when it is to be looked at. */
 const props = defineProps<{ batch: Schemas['Batch'] }>();
-const LOOKED: Record<Schemas['Batch']['inspected'][number], string> = {
-    whole: 'no chip and no crack',
-    clean: 'rims wiped',
-    sealed: 'lids hold',
-    labelled: 'labelled',
-};
 const done = computed(() => props.batch.tasks.filter((t) => t.done));
 const cooled = computed(() => props.batch.tasks.filter((t) => t.cooling && t.cooling.readings.length > 0));
 const earlier = computed(() => props.batch.written_on !== null && props.batch.written_on > props.batch.made_on);

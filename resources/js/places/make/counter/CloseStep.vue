@@ -9,6 +9,7 @@ import FormProblem from '../../../ui/FormProblem.vue';
 import { tellProblem } from '../../../ui/notice';
 import { useSession } from '../../../ui/session';
 import { num } from '../../../ui/words';
+import { LOOKED } from '../looked';
 
 /** The last of it: jars counted and looked at, what was left over, and the record is closed. */
 const props = defineProps<{ batch: Schemas['Batch']; waiting: number }>();
@@ -17,12 +18,6 @@ const session = useSession();
 const finishing = useFinishBatch();
 const errors = ref<Record<string, string[]>>({});
 type Looked = NonNullable<Schemas['FinishAsk']['inspected']>[number];
-const LOOKED: Record<Looked, string> = {
-    whole: 'No chip and no crack',
-    clean: 'Rim and outside wiped',
-    sealed: 'Closed, and the lid holds',
-    labelled: 'Labelled with lot and date',
-};
 const size = props.batch.formula.size;
 const said = reactive({
     jars: String(size.jars || 1),
@@ -144,7 +139,7 @@ async function finish(): Promise<void> {
             <div class="grid gap-x-6 sm:grid-cols-2">
                 <label v-for="(words, what) in LOOKED" :key="what" class="flex min-h-14 items-center gap-3 text-[17px]">
                     <input v-model="looked" type="checkbox" :value="what" class="h-7 w-7" />
-                    {{ words }}
+                    <span class="first-letter:uppercase">{{ words }}</span>
                 </label>
                 <label class="flex min-h-14 items-center gap-3 text-[17px]">
                     <input v-model="said.sample" type="checkbox" class="h-7 w-7" />

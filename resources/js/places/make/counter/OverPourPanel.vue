@@ -12,7 +12,7 @@ const { data, error } = useQuery(computed(() => pourQuery(props.batch, props.lin
 const over = computed(() => props.grams - props.line.target_grams);
 const more = computed(() => data.value?.rebalanced.targets.filter((t) => t.more_grams) ?? []);
 /** A gram more of twenty is no other batch; so much that it is one is begun anew. */
-const canFollow = computed(() => over.value > 0 && props.grams <= 5 * props.line.target_grams);
+const canFollow = computed(() => over.value > 0 && props.grams <= props.line.most_grams);
 </script>
 
 <template>

@@ -17,6 +17,17 @@ const input = ref<HTMLInputElement | null>(null);
 const missing = ref('');
 /** What the scale showed, while it is talked over. */
 const off = ref<number | null>(null);
+/** The bottle that is taken instead of the one to be used first. */
+const chosen = ref<number | null>(null);
+/** The first of hers, then what comes after it; the rest may be taken from as well. */
+const bottles = computed(() => {
+    const all = [...props.line.bottles, ...props.line.other_bottles];
+    const mine = all.find((b) => b.lot === chosen.value);
+    return mine ? [mine] : props.line.bottles;
+});
+const others = computed(() =>
+    [...props.line.bottles, ...props.line.other_bottles].filter((b) => !bottles.value.some((t) => t.lot === b.lot)),
+);
 /** A line written in drops is counted, unless the maker would rather weigh it. */
 const counts = computed(() => props.line.target_drops !== null && !byScale.value);
 const said = computed(() => (missing.value ? { grams: [missing.value] } : props.errors));
@@ -26,6 +37,7 @@ function fill(): void {
     shown.value = String((w.how === 'counted' ? w.actual_drops : w.how === 'weighed' ? w.actual_grams : null) ?? '');
     off.value = null;
     missing.value = '';
+    chosen.value = w.lot;
     void nextTick(() => input.value?.focus());
 }
 onMounted(fill);
@@ -47,7 +59,11 @@ function sayBottle(b: Schemas['NextBottle']): string {
     return `${where.filter(Boolean).join(', ')}${b.left_grams === null ? '' : `; ${num(b.left_grams)} g in it`}`;
 }
 const put = (what: Put): void =>
-    emit('act', { kind: 'weigh', saw: props.line.actual_grams, body: { line: props.line.line, gathered: true, ...what } }, true);
+    emit(
+        'act',
+        { kind: 'weigh', saw: props.line.actual_grams, body: { line: props.line.line, gathered: true, lot: chosen.value, ...what } },
+        true,
+    );
 function enter(): void {
     const figure = written(String(shown.value));
     if (figure === null || !Number.isFinite(figure)) {
@@ -56,7 +72,7 @@ function enter(): void {
     }
     if (counts.value) return put({ grams: null, how: 'counted', drops: figure });
     // Without a network nobody can tell what it would do: it is kept as it was weighed.
-    const near = Math.abs(figure - props.line.target_grams) <= props.line.tolerance_grams;
+    const near = figure >= props.line.near.low && figure <= props.line.near.high;
     if (near || figure <= 0 || props.away) return put({ grams: figure, how: 'weighed' });
     off.value = figure;
 }
@@ -84,12 +100,21 @@ function enter(): void {
             </strong>
         </p>
     </template>
-    <ul v-if="line.bottles.length > 0" class="text-[15px]" aria-label="From which bottle">
-        <li v-for="(bottle, n) in line.bottles" :key="bottle.lot">
+    <ul v-if="bottles.length > 0" class="text-[15px]" aria-label="From which bottle">
+        <li v-for="(bottle, n) in bottles" :key="bottle.lot">
             {{ n === 0 ? 'From the bottle' : `then ${num(bottle.grams)} g from the one` }}
             {{ sayBottle(bottle) }}
         </li>
     </ul>
+    <details v-if="others.length > 0" class="text-[15px]">
+        <summary class="counter-quiet inline-flex cursor-pointer items-center">From another bottle</summary>
+        <ul class="mt-2 grid gap-2" aria-label="Other bottles">
+            <li v-for="bottle in others" :key="bottle.lot">
+                <button type="button" class="counter-quiet text-left" @click="chosen = bottle.lot">{{ sayBottle(bottle) }}</button>
+            </li>
+        </ul>
+    </details>
+    <FormProblem :errors="said" field="lot" />
     <form class="mt-4" @submit.prevent="enter">
         <label>
             <span class="label">{{ counts ? 'Drops that fell' : 'The scale shows, grams' }}</span>
