@@ -22,7 +22,7 @@ final readonly class Sentences
         .'|\.\s+(?=(?:heat|melt|mix|add|stir|cool|whip|strain|blend|pour|combine|steep|leave|let)\b))/iu';
 
     /** What belongs to the sentence before: "No, one teaspoon." */
-    private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)\b/iu';
+    private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)(?!\p{L})/iu';
 
     private const BEFORE_COLON = '/^(?<before>(?=\P{L}{0,10}\p{L})[^:]{3,70}):\s+(?<rest>\S.*)$/su';
 
