@@ -53,7 +53,7 @@ final class GroundTest extends StudioTestCase
         $page = $this->formula("Light oil\n80 g jojoba oil\n20 g olive oil");
         $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $page['id']]);
         self::assertSame(['clean', 'combine', 'fill', 'wipe', 'label'], array_column($batch['tasks'], 'kind'));
-        self::assertSame([false, false, false, false], array_column($batch['tasks'], 'done'));
+        self::assertSame([false, false, false, false, false], array_column($batch['tasks'], 'done'));
         $tick = fn (string $task, bool $done, int $revision): array => [
             'revision' => $revision,
             'task' => $task,
