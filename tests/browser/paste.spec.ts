@@ -19,7 +19,7 @@ async function pressWord(page: Page, word: string): Promise<void> {
 
 test('a figure that became nothing cannot be overlooked, and is settled where it stands', async ({ page }) => {
     await enter(page);
-    await paste(page, '🌿 Week 12: 30 g castor oil, 20 g olive oil and 10 g dragon oil, all of it for a 3c head of hair.');
+    await paste(page, '🌿 In week 12 it was 30 g castor oil, 20 g olive oil and 10 g dragon oil, all of it for a 3c head of hair.');
     const box = page.getByLabel("The recipe's text");
     await expect(page.getByRole('heading', { name: '2 figures stand in no line and no step' })).toBeVisible();
     await page.getByRole('button', { name: 'Show 12 in the text' }).click();
