@@ -24,7 +24,7 @@ final class Spans
     /** @var array<int, Span> rows that became lines or steps, for what they leave over */
     private array $rests = [];
 
-    /** @var array<int, Told> by row of the source */
+    /** @var array<int, list<Told>> by row of the source, its sentences in their order */
     private array $told = [];
 
     /** @var array<int, int> by row of the source, up to where its words are taken */
@@ -92,7 +92,7 @@ final class Spans
     /** A row in plain words, by which its words are found as they were written. */
     public function say(int $row, Told $told): void
     {
-        $this->told[$row] = $told;
+        $this->told[$row][] = $told;
     }
 
     /** What of a row is in the pasted text. */
@@ -179,10 +179,14 @@ final class Spans
         $at = $at === false ? mb_stripos($shown, $words) : $at;
         if ($at === false) {
             // In plain words it may be called otherwise: "sechzig Gramm" is "60 g".
-            $written = isset($this->told[$row]) ? $this->told[$row]->written($words) : '';
+            foreach ($this->told[$row] ?? [] as $told) {
+                $written = $told->written($words);
+                if ($written !== '' && mb_stripos($shown, $written) !== false) {
+                    return $this->words($row, $written, $fate, $of, $why);
+                }
+            }
 
-            return $written !== '' && mb_stripos($shown, $written) !== false
-                && $this->words($row, $written, $fate, $of, $why);
+            return false;
         }
         $this->add($row, $at, mb_substr($shown, $at, mb_strlen($words)), $fate, $of, $why);
         $this->taken[$row] = max($from, $at);
