@@ -19,6 +19,11 @@ const missing = ref('');
 const off = ref<number | null>(null);
 /** The bottle that is taken instead of the one to be used first. */
 const chosen = ref<number | null>(null);
+const choosing = ref(false);
+function choose(lot: number): void {
+    chosen.value = lot;
+    choosing.value = false;
+}
 /** The first of hers, then what comes after it; the rest may be taken from as well. */
 const bottles = computed(() => {
     const all = [...props.line.bottles, ...props.line.other_bottles];
@@ -38,6 +43,7 @@ function fill(): void {
     off.value = null;
     missing.value = '';
     chosen.value = w.lot;
+    choosing.value = false;
     void nextTick(() => input.value?.focus());
 }
 onMounted(fill);
@@ -106,14 +112,16 @@ function enter(): void {
             {{ sayBottle(bottle) }}
         </li>
     </ul>
-    <details v-if="others.length > 0" class="text-[15px]">
-        <summary class="counter-quiet inline-flex cursor-pointer items-center">From another bottle</summary>
-        <ul class="mt-2 grid gap-2" aria-label="Other bottles">
+    <div v-if="others.length > 0" class="mt-3">
+        <button type="button" class="counter-quiet" :aria-expanded="choosing" @click="choosing = !choosing">From another bottle</button>
+        <ul v-if="choosing" class="mt-3 grid gap-3" aria-label="Other bottles">
             <li v-for="bottle in others" :key="bottle.lot">
-                <button type="button" class="counter-quiet text-left" @click="chosen = bottle.lot">{{ sayBottle(bottle) }}</button>
+                <button type="button" class="counter-quiet text-left" @click="choose(bottle.lot)">
+                    <span class="inline-block first-letter:uppercase">{{ sayBottle(bottle) }}</span>
+                </button>
             </li>
         </ul>
-    </details>
+    </div>
     <FormProblem :errors="said" field="lot" />
     <form class="mt-4" @submit.prevent="enter">
         <label>
