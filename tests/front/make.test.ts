@@ -108,6 +108,27 @@ describe('gathering', () => {
 });
 
 describe('weighing', () => {
+    it('takes from the bottle that she says, and not from the one to be used first', async () => {
+        const bottle = (lot: number, supplier: string, grams: number): Schemas['NextBottle'] => ({
+            ...{ lot, supplier, grams, batch_number: '', place: '', left_grams: 400, use_by: null },
+        });
+        const batch = aBatch();
+        const [first, ...rest] = batch.weighings;
+        if (!first) throw new Error('nothing to weigh');
+        const shelved = { ...first, bottles: [bottle(1, 'the mill', 20)], other_bottles: [bottle(2, 'the market', 0)] };
+        const both = { ...batch, weighings: [shelved, ...rest] };
+        weighing(both);
+        const { wrapper } = await counter(both);
+        await at(/Weigh: Shea butter/);
+        expect(said(wrapper)).toContain('From the bottle from the mill');
+        await click('From another bottle');
+        await click(/^from the market/i);
+        expect(said(wrapper)).toContain('From the bottle from the market');
+        await scale(String(first.target_grams));
+        await settled();
+        expect(server.to('/api/batches/5/weighings')[0]?.body).toMatchObject({ lot: 2, grams: first.target_grams });
+    });
+
     const gathered = aBatch({
         weighings: [aWeighing('l1', 'Shea butter', 30, { gathered: true }), aWeighing('l2', 'Jojoba', 6.123, { gathered: true })],
     });

@@ -559,7 +559,19 @@ final class Draft
             ];
         }
 
-        return null;
+        return $this->inRatio($row);
+    }
+
+    /** @return list<Item>|null "my butter is 5:3:2 shea, cocoa, almond" */
+    private function inRatio(string $row): ?array
+    {
+        $ratio = '/(?<=\s)\d+(?:\.\d+)?(?:\s?:\s?\d+(?:\.\d+)?)+\s+(?:of\s+)?\p{L}[^.;!?\d]+/u';
+        $all = preg_match($ratio, $row, $m) === 1 ? Together::in(trim($m[0])) : [];
+        $known = array_filter($all, fn (array $one): bool => $this->items->isOne($one[0]));
+
+        return $all === [] || count($known) < count($all)
+            ? null
+            : array_map(static fn (array $one): Item => new Item($one[1], $one[0], true), $all);
     }
 
     private function looksLikeTitle(string $row, int $rows): bool
@@ -577,6 +589,8 @@ final class Draft
         ) {
             return false;
         }
+        // "Scalp oil v3 (14/9)".
+        $row = preg_replace('/\s*\(\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?\)$/u', '', $row) ?? $row;
         // "Hair wax (about 90 g)".
         $row = preg_replace('/\s*\((?:ca\.?|about|approx\.?|env\.?|circa|~)?\s*\d+\s*(?:g|ml'
             .'|oz)\)$/iu', '', $row) ?? $row;

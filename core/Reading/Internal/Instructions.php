@@ -31,6 +31,7 @@ final class Instructions
         'chill' => 'chill',
         'refrigerate' => 'chill',
         'freeze' => 'chill',
+        'fridge' => 'chill',
         'whip' => 'whip',
         'whisk' => 'whip',
         'beat' => 'whip',
@@ -104,7 +105,7 @@ final class Instructions
 
         return preg_match(
             '/^(?:then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not'
-                .'|don\'t|never|step \d+)\b/u',
+                .'|don\'t|never|step \d+|at \d+)\b/u',
             $plain,
         ) === 1
             || (preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && isset(self::VERBS[$m[1]]));

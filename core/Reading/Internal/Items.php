@@ -210,6 +210,8 @@ final class Items
         $heaped = '(?:(?:heaped|heaping|level|rounded|big|small|large)\s+)?';
         $one = "$about(?:$figure)(?:\\s*(?:-|–|—|to|or)\\s*(?:$figure))?\\s*$heaped(?:$units)(?![\\p{L}])\\.?";
         $one .= '|(?:\d+\s+)?(?:\d\/\d|[½⅓⅔¼¾])\s*(?-i:c)(?=\.?\s\p{L})\.?';
+        // A tablespoon and a teaspoon, by the size of the letter.
+        $one .= "|(?:$figure)\\s?(?-i:T|t)(?=\\.?\\s\\p{L}{3})\\.?";
         $times = '(?<![\d\p{L}.,\/$€£])(?:(?<times>\d{1,3})\s*[x×]\s*)?';
         $also = "(?<also>\\s*(?:\\(|\\/|=)\\s*(?:about\\s+)?(?:$one)\\s*\\)?)?";
         $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'

@@ -127,6 +127,7 @@ final class Rows
                 .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
             || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|sticks?|jars?|tins?|tubs?|bottles?|pots?)'
                 .'(?:\s+of\s+\d+|\.?$)/iu', $row) === 1
+            || preg_match('/^(?:i )?make\s+(?:about\s+)?\d+(?:[.,]\d+)?\s*(?:g|ml|oz)\.?$/iu', $row) === 1
             || self::isSum($row);
     }
 
@@ -208,7 +209,7 @@ final class Rows
     public static function isRefused(string $row): bool
     {
         return preg_match('/[-–—:]\s*(?:no|none|never|nope|not)\b[!. ]*(?:\([^)]*\))?[!. ]*$/iu', $row) === 1
-            || preg_match('/^(?:no|not|never|without|don[\'’]?t (?:add|use))\s+\p{L}/iu', $row) === 1;
+            || preg_match('/^(?:no|not|never|without|(?:do not|don[\'’]?t) (?:add|use))\s+\p{L}/iu', $row) === 1;
     }
 
     /** "Don't add aloe", but not "never heat it". */
