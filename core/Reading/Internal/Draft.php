@@ -264,7 +264,7 @@ final class Draft
             || $this->isSeveral($bare, $n, $several)
             || ($this->isRemark($bare) && $this->note($n))
             || $this->isRead($bare, $n, $this->asked(
-                $this->listed($bare, $row),
+                $this->linesOf($bare, $row),
                 $several,
                 $bare,
                 $row,
@@ -272,7 +272,7 @@ final class Draft
     }
 
     /** @return list<ReadLine> lines of a row of the list */
-    private function listed(string $bare, string $row): array
+    private function linesOf(string $bare, string $row): array
     {
         $pairs = Unitless::apart(
             preg_replace('/^[^:\d]{3,70}:\s+(?=\p{L})/u', '', $bare) ?? $bare,
@@ -287,9 +287,9 @@ final class Draft
         $lines = $this->entries->lines($this->unitless->row($bare), $row);
 
         return ! $this->unitless->guesses($bare) ? $lines : array_map(
-            static fn (ReadLine $l): ReadLine => $l->asking(
+            fn (ReadLine $l): ReadLine => $l->asking(
                 Asked::Amount,
-                'It has no unit: it counts in proportion to the others.',
+                $this->unitless->doubt(),
             ),
             $lines,
         );
@@ -565,13 +565,19 @@ final class Draft
     /** @return list<Item>|null "my butter is 5:3:2 shea, cocoa, almond" */
     private function inRatio(string $row): ?array
     {
-        $ratio = '/(?<=\s)\d+(?:\.\d+)?(?:\s?:\s?\d+(?:\.\d+)?)+\s+(?:of\s+)?\p{L}[^.;!?\d]+/u';
-        $all = preg_match($ratio, $row, $m) === 1 ? Together::in(trim($m[0])) : [];
+        $ratio = '\d+(?:\.\d+)?(?:\s?:\s?\d+(?:\.\d+)?)+';
+        $found = preg_match("/(?<=\\s)$ratio\\s+(?:of\\s+)?\\p{L}[^.;!?\\d]+/u", $row, $m) === 1
+            || preg_match("/^\\p{L}[^\\d.;]+?\\s$ratio(?=\\s*[,.;])/u", $row, $m) === 1;
+        $said = trim($m[0] ?? '');
+        $all = $found ? Together::in($said) : [];
         $known = array_filter($all, fn (array $one): bool => $this->items->isOne($one[0]));
 
         return $all === [] || count($known) < count($all)
             ? null
-            : array_map(static fn (array $one): Item => new Item($one[1], $one[0], true), $all);
+            : [
+                ...array_map(static fn (array $one): Item => new Item($one[1], $one[0], true), $all),
+                ...$this->items->in(substr($row, (int) strpos($row, $said) + strlen($said))),
+            ];
     }
 
     private function looksLikeTitle(string $row, int $rows): bool

@@ -380,6 +380,8 @@ final readonly class Entries
             $best === null => '',
             $best->isPlant() && preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1 => ' essential oil',
             $best->isPlant() && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
+            $best === IngredientKind::EssentialOil
+                && preg_match('/squeeze|^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' juice',
             $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' fruit',
             default => '',
         };

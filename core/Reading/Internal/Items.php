@@ -25,11 +25,16 @@ final class Items
         .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
 
     /** What is counted: "1 small onion", "4 cloves of garlic". */
-    private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|an?)(?=\s+(?:(?:small|large|medium|big|ripe|mashed|fresh'
-        .'|whole'
-        .'|crushed|peeled)\s+){0,2}(?:egg yolks?|eggs?|onions?|avocados?|bananas?|garlic cloves?|cloves of garlic'
-        .'|lemons?'
-        .'|cinnamon sticks?|bay leaves|curry leaves|vanilla pods?)\b)';
+    private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|half an?|one|two|three|four|an?)(?=\s+(?:(?:small|large'
+        .'|medium|big|ripe|mashed|fresh'
+        .'|whole|crushed|peeled)\s+){0,2}(?:egg yolks?|eggs?|onions?|avocados?|bananas?|garlic cloves?|cloves of garlic'
+        .'|lemons?|cinnamon sticks?|bay leaves|curry leaves|vanilla pods?)\b)';
+
+    /** What is counted in words, as it is reckoned with. */
+    private const IN_WORDS = [
+        'few drops' => 'a few drops', 'a' => '1', 'an' => '1', 'one' => '1', 'two' => '2', 'three' => '3',
+        'four' => '4', 'half a' => '1/2', 'half an' => '1/2',
+    ];
 
     /** Words that stand between an amount and a name. */
     private const BETWEEN = '/^(?:\s|[:–—“”"*-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|bags?|packets?'
@@ -53,7 +58,7 @@ final class Items
     private const UP_TO = '/\s*\b(?:q\.?\s?s\.?\s?p?\.?|ad|up to|bis|auf|hasta|até|fino a|tot)\s*:?\s*$/iu';
 
     /** "10 drops per 50 ml": to how much it is added. */
-    private const EACH_SO_MUCH = '/\b(?:per|for (?:each|every)|pro|por cada|par|ogni)\s*$/iu';
+    private const EACH_SO_MUCH = '/\b(?:per|(?:for|in|to) (?:each|every)|pro|por cada|par|ogni)\s*$/iu';
 
     /** What makes what follows no ingredient. */
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
@@ -232,11 +237,7 @@ final class Items
             }
             $times = (float) ($match['times'][0] ?? 1);
             $one = trim((string) ($match['vague'][0] ?? $match['one'][0]), ' .');
-            $one = match (strtolower($one)) {
-                'few drops' => 'a few drops',
-                'a', 'an' => '1',
-                default => $one,
-            };
+            $one = self::IN_WORDS[strtolower($one)] ?? $one;
             $found[] = [
                 $times > 1.0 ? self::multiplied($one, $times) : trim($one.(string) ($match['also'][0] ?? '')),
                 (int) $start,

@@ -26,10 +26,11 @@ final class Passing
      */
     public static function settled(array $lines, array $passing): array
     {
-        $listed = array_filter(
+        // One line beside a method that names the rest is no list.
+        $listed = count(array_filter(
             $lines,
             static fn (ReadLine $l): bool => $l->ingredient() !== '' && $l->amount !== '',
-        ) !== [];
+        )) >= min(2, count($passing));
         foreach ($passing as $said) {
             $known = false;
             foreach ($lines as $n => $line) {
@@ -74,9 +75,10 @@ final class Passing
                     .'|until)\b.*$/iu', '', $words) ?? $words;
                 $best = $entries->matches(trim($name))[0] ?? false;
                 $sure = $best !== false && $best->score >= Entries::SURE && ! Names::isKind(trim($name));
-                if ($sure && ! in_array($best->ingredient->id, $known, true)) {
-                    $known[] = $best->ingredient->id;
-                    $found[] = self::onlyThere($entries->placed($step->text, trim($name), $amount));
+                $line = $sure ? $entries->placed($step->text, trim($name), $amount) : null;
+                if ($line !== null && ! in_array($line->ingredient(), $known, true)) {
+                    $known[] = $line->ingredient();
+                    $found[] = self::onlyThere($line);
                 }
             }
         }

@@ -38,7 +38,8 @@ final class Rows
     private static function isVariant(string $row): bool
     {
         return preg_match('/\b(?:swap|replace|substitute|exchange)\b.*\b(?:for|with|by)\b/iu', $row) === 1
-            || preg_match('/^(?:next time|last (?:one|time)|for (?:an? )?(?:firmer|softer|harder|lighter|thicker|richer'
+            || preg_match('/^(?:too (?:soft|hard|greasy|firm|thin|thick|oily|heavy|runny)\b|next time|last (?:one'
+                .'|time)|for (?:an? )?(?:firmer|softer|harder|lighter|thicker|richer'
                 .'|thinner|stiffer|summer|winter)\b|if (?:it(?:\'s| is)|you (?:want|like|prefer))'
                 .'|(?:mine|it|this|that|i|we) (?:went|was|turned|got|had|has been|lasted|smelled'
                 .'|smelt)\b)/iu', $row) === 1;

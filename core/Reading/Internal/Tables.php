@@ -13,7 +13,8 @@ final class Tables
     private const UNIT = '/^(?:wt\.? ?%|% ?\(?w\/?w\)?|% by weight|g|gr|grams?|grammes?|gramm|kg|ml|mls|oz'
         .'|ounces?|drops?|tropfen|tsp|tbsp|cups?|%|percent|per cent|parts?)$/iu';
 
-    private const NAME = '/^(?:ingredients?|items?|names?|what|material|inci|zutat(?:en)?|ingr[ée]dients?'
+    private const NAME = '/^(?:ingredients?|items?|names?|what|oils?|butters?|products?|material|inci|zutat(?:en)?'
+        .'|ingr[ée]dients?'
         .'|ingredientes?|ingredienti|ingrediënten)$/iu';
 
     private const AMOUNT = '/^(?:amounts?|quantity|qty|how much|weight|mass|menge|quantit[ée]|cantidad|quantidade'
@@ -47,7 +48,11 @@ final class Tables
             }
             if ($header === null && self::isHeader($cells)) {
                 $header = $cells;
-                $by = self::isCsv($row, ';', '') ? ';' : ',';
+                $by = match (true) {
+                    self::isPiped($row, '') => '|',
+                    self::isCsv($row, ';', '') => ';',
+                    default => ',',
+                };
 
                 continue;
             }
@@ -66,6 +71,7 @@ final class Tables
         $split = match (true) {
             preg_match('/^\s*\|.*\|\s*$/u', $row) === 1 => explode('|', trim(trim($row), '|')),
             str_contains($row, "\t") => explode("\t", $row),
+            self::isPiped($row, $by) => explode('|', $row),
             self::isCsv($row, ',', $by) => str_getcsv($row, escape: ''),
             self::isCsv($row, ';', $by) => str_getcsv($row, ';', escape: ''),
             default => null,
@@ -85,6 +91,13 @@ final class Tables
         return preg_match("/^[^$by]{1,80}(?:{$by}[^$by]{0,60}){1,8}$/u", $row) === 1
             && preg_match("/$by\\s/u", $row) !== 1
             && ($known === '' ? self::isHeader(explode($by, $row)) : $by === $known);
+    }
+
+    /** "Oil | ml | %", without a line around it. */
+    private static function isPiped(string $row, string $known): bool
+    {
+        return preg_match('/^[^|]{1,80}(?:\|[^|]{0,60}){1,8}$/u', $row) === 1
+            && ($known === '' ? self::isHeader(explode('|', $row)) : $known === '|');
     }
 
     private static function isRule(string $row): bool

@@ -32,6 +32,9 @@ final readonly class Unitless
     private const MEASURED = '/\d\s*(?:g|kg|grams?|ml|mls|l|oz|ounces?|lbs?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?'
         .'|parts?|%)(?!\p{L})/iu';
 
+    /** A name and its grams. */
+    private const WEIGHED = '/^\p{L}[^\d]*\s\d+(?:[.,]\d+)?\s*(?:g|grams?)$/iu';
+
     private const SUM = '/(?:\b(?:sub|grand )?totals?\b|\bsum(?:me|a)?\b|\bsomme\b|\btota(?:al|le)\b|^(?:-+>|=+>?'
         .'|→))\D{0,12}?'
         .'(?<sum>\d+(?:[.,]\d+)?)\s*(?<unit>%|g|grams?|ml|oz)?(?!\p{L})/iu';
@@ -51,7 +54,7 @@ final readonly class Unitless
         if ($stated !== '') {
             return new self($stated, false);
         }
-        $figures = $sums = [];
+        $figures = $sums = $weighed = [];
         $measured = false;
         foreach ($rows as $row) {
             $pair = self::pair(Rows::unbulleted($row));
@@ -59,12 +62,19 @@ final readonly class Unitless
                 $sums[] = [self::value($m['sum']), mb_strtolower($m['unit'] ?? '')];
             } elseif ($pair !== []) {
                 $figures[] = self::value($pair[1]);
+            } elseif (preg_match(self::WEIGHED, Rows::unbulleted($row)) === 1) {
+                $weighed[] = $row;
             } else {
                 $measured = $measured || preg_match(self::MEASURED, $row) === 1;
             }
         }
 
-        return count($figures) < self::FEWEST ? new self('', false) : self::by(array_sum($figures), $sums, $measured);
+        return match (true) {
+            count($figures) < self::FEWEST => new self('', false),
+            // "Wax 18 g, shea 30, castor 40": it is said once, and asked about.
+            $weighed !== [] && ! $measured && count($weighed) < count($figures) => new self('g', true),
+            default => self::by(array_sum($figures), $sums, $measured || $weighed !== []),
+        };
     }
 
     /**
@@ -129,6 +139,14 @@ final readonly class Unitless
             $measured => new self('', false),
             default => new self('parts', true),
         };
+    }
+
+    /** What is asked of such a row. */
+    public function doubt(): string
+    {
+        return $this->unit === 'parts'
+            ? 'It has no unit: it counts in proportion to the others.'
+            : sprintf('It has no unit: it was taken for %s.', $this->unit);
     }
 
     /** @return array{}|array{string, string} name and figure of a row that is nothing else */

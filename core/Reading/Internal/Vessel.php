@@ -67,7 +67,7 @@ final readonly class Vessel
     /** @return list<string> a row that pours several is taken apart, any other stays whole */
     private function clauses(string $row): array
     {
-        $parts = preg_split('/(?<=[.!;])\s+/u', $row) ?: [$row];
+        $parts = preg_split('/(?<=[.!;])\s+|,\s+(?=(?:then|the rest|top up)\b)/iu', $row) ?: [$row];
         $pours = array_filter($parts, fn (string $p): bool => $this->measure($p) !== null || self::isRest($p));
 
         return count($pours) >= 1 && count($parts) > 1 ? $parts : [$row];
@@ -118,6 +118,7 @@ final readonly class Vessel
         foreach (
             [
                 "/(?<part>$parts) fill\\b.*?\\bwith\\s+(?<name>[^,.;]+)/iu",
+                "/^(?:then\\s+)?(?:up\\s+)?(?:to\\s+)?(?<part>$parts)(?:\\s+full)?\\s+with\\s+(?<name>[^,.;]+)/iu",
                 "/fill\\b.*?(?<part>$parts)(?: full| way)?\\s+with\\s+(?<name>[^,.;]+)/iu",
                 "/^(?:then\\s+)?(?:add\\s+)?(?<name>\\p{L}[\\p{L} '-]+?)$until(?<part>$parts)(?: full)?/iu",
             ] as $pattern
