@@ -63,15 +63,15 @@ final class GroundTest extends StudioTestCase
 
         $ticked = $this->got('Batch', 'PUT', $address, $tick('combine', true, $batch['revision']));
 
-        self::assertSame([false, true, false, false], array_column($ticked['tasks'], 'done'));
-        self::assertSame(['', 'amara', '', ''], array_column($ticked['tasks'], 'by'));
+        self::assertSame([false, true, false, false, false], array_column($ticked['tasks'], 'done'));
+        self::assertSame(['', 'amara', '', '', ''], array_column($ticked['tasks'], 'by'));
         self::assertSame(today()->toDateString(), substr((string) $ticked['tasks'][1]['at'], 0, 10));
         $this->ask('PUT', $address, $tick('fill', true, $batch['revision']))->assertStatus(409);
         $this->ask('PUT', $address, $tick('melt', true, $ticked['revision']))
             ->assertStatus(422)
             ->assertJsonValidationErrors('task');
         $back = $this->got('Batch', 'PUT', $address, $tick('combine', false, $ticked['revision']));
-        self::assertSame([false, false, false, false], array_column($back['tasks'], 'done'));
+        self::assertSame([false, false, false, false, false], array_column($back['tasks'], 'done'));
     }
 
     public function test_what_the_bench_stops_at_is_stopped_at_the_counter(): void
