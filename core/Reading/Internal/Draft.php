@@ -218,7 +218,7 @@ final class Draft
             && ForWhom::in($bare) === []
             && $this->looksLikeTitle($bare, count($this->rows))
         ) {
-            $this->title = rtrim(trim(Rows::withoutMarks($bare)), ':');
+            $this->title = preg_replace('/[\s:–—-]+$/u', '', Rows::withoutMarks($bare)) ?? '';
 
             return $this->became($n, Fate::Title);
         }

@@ -27,7 +27,7 @@ final readonly class Sentences
     private const BEFORE_COLON = '/^(?<before>(?=\P{L}{0,10}\p{L})[^:]{3,70}):\s+(?<rest>\S.*)$/su';
 
     /** "Scalp scrub - 1/2 cup of sugar, …". */
-    private const BEFORE_DASH = '/^(?<before>\p{L}[^:\d]{3,60}?)\s[–—-]\s+(?<rest>'.Rows::START.'.*)$/siu';
+    private const BEFORE_DASH = '/^(?<before>\p{L}[^:\d]{3,60}?)\s(?<dash>[–—-])\s+(?<rest>'.Rows::START.'.*)$/siu';
 
     /** "Cocoa 35 / mango 15": a name with a figure and no unit. */
     private const BARE = '/\p{L}{3,}\s+\d+(?:[.,]\d+)?(?=\s*[\/,;.]|$)/u';
@@ -67,7 +67,7 @@ final readonly class Sentences
             && ! $this->items->isOne($m['before'])
             && $this->isApart($m['before'], $m['rest'])
         ) {
-            $pieces[] = $m['before'].' -';
+            $pieces[] = $m['before'].' '.$m['dash'];
             $rest = $m['rest'];
         }
         foreach (self::sentences($rest) as $sentence) {
