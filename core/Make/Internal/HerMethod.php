@@ -39,9 +39,7 @@ final class HerMethod
     private const BY_VERB = [
         '/\b(?:toast|roast|dry-?fry)/iu' => TaskKind::Toast,
         '/\b(?:crush|grind|pound|pestle|mortar|crack|bruise)/iu' => TaskKind::Crush,
-        '/\b(?:blend(?:er)?|liquidi[sz]e|pur[eé]e|process)\b.*\b(?:smooth|fine|paste|leaves|seeds?|herbs?|onions?'
-            .'|aloe|blender)\b'
-            .'|\bblender\b/iu' => TaskKind::Blend,
+        '/\bblender\b|\b(?:liquidi[sz]e|pur[eé]e)|\bblend\b.*\b(?:leaves|seeds?|herbs?|onions?|aloe|paste)\b/iu' => TaskKind::Blend,
         '/\bscrap(?:e|ing)\b.*\b(?:side|bowl|down)/iu' => TaskKind::Scrape,
         '/\bwrap\b/iu' => TaskKind::Wrap,
         '/\bwip(?:e|ing)\b/iu' => TaskKind::Wipe,
