@@ -37,9 +37,11 @@ final class HerMethod
 
     /** What is done to a plant, or to the bowl, by the verb that says so. */
     private const BY_VERB = [
-        '/\b(?:toast|roast|dry-?fry)/iu' => TaskKind::Toast,
-        '/\b(?:crush|grind|pound|pestle|mortar|crack|bruise)/iu' => TaskKind::Crush,
-        '/\bblender\b|\b(?:liquidi[sz]e|pur[eé]e)|\bblend\b.*\b(?:leaves|seeds?|herbs?|onions?|aloe|paste)\b/iu' => TaskKind::Blend,
+        // What was toasted, roasted or crushed before is a name, and nothing to be done.
+        '/\b(?:toast|roast|dry-?fry)(?:ing)?\b/iu' => TaskKind::Toast,
+        '/\b(?:crush|grind|crack|bruise)(?:ing)?\b|\b(?:pestle|mortar)\b/iu' => TaskKind::Crush,
+        '/\bblender\b|\b(?:liquidi[sz]e|pur[eé]e)\s+(?:the|it|them)\b'
+            .'|\bblend\b.*\b(?:leaves|seeds?|herbs?|onions?|aloe|paste)\b/iu' => TaskKind::Blend,
         '/\bscrap(?:e|ing)\b.*\b(?:side|bowl|down)/iu' => TaskKind::Scrape,
         '/\bwrap\b/iu' => TaskKind::Wrap,
         '/\bwip(?:e|ing)\b/iu' => TaskKind::Wipe,

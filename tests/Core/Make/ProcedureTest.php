@@ -302,6 +302,8 @@ final class ProcedureTest extends CoreTestCase
         yield 'blend' => ['Put the aloe leaves in the blender until smooth.', ['blend']];
         yield 'scrape' => ['Whip 5 minutes. Scrape down the sides of the bowl. Whip 5 minutes.', ['scrape']];
         yield 'scraping on the way is whipping' => ['Whip for 5 minutes, scraping down the sides.', ['whip']];
+        yield 'what was roasted before' => ['Melt the shea. Add 1 pound of roasted castor oil.', ['melt', 'add']];
+        yield 'oils are blended in no blender' => ['Melt the shea. Blend in the argan oil.', ['melt', 'add']];
         yield 'wipe' => ['Wipe the rims of the jars.', ['wipe']];
         yield 'German' => ['Sheabutter schmelzen. 30 Minuten in den Kühlschrank. 8 Minuten aufschlagen.', ['chill']];
         yield 'French' => ['Fondre le beurre de karité. 20 minutes au frigo. Fouetter 6 minutes.', ['melt', 'whip']];
