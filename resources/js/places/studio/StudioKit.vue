@@ -27,7 +27,7 @@ const SAYS: Partial<Record<Item['kind'], string>> = {
     mould: 'The make sheet counts the bars it gives, and what each weighs.',
     strainer: 'On strain day the one that is fine enough is named.',
     thermometer: 'Limits are read low by half a step of it.',
-    mixer: 'The minutes that you like decide how much air is beaten in, and how many jars.',
+    mixer: 'How fast it goes, and the minutes that you like, decide how much air is beaten in, and how many jars.',
     jar: 'With its empty weight a jar can be weighed full at the counter; with its sizes it is filled in for you.',
     place: 'Dates go by its warmest months.',
 };
