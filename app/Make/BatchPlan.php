@@ -56,7 +56,12 @@ final class BatchPlan
             static fn (Finding $f): bool => $f->code === 'lot.withdrawn',
         );
 
-        $behind = $this->ancestry->withdrawn($this->ancestry->lotsBehind('batch', $batch->id));
+        // What she said at the scale that she took is in it, before the record is closed as well.
+        $chosen = array_filter($batch->weighIns->map(static fn (WeighIn $w): ?int => $w->lot_id)->all());
+        $behind = $this->ancestry->withdrawn([
+            ...$this->ancestry->lotsBehind('batch', $batch->id),
+            ...array_values($chosen),
+        ]);
 
         return [
             ...array_values(array_map(static fn (Finding $f): string => $f->message(), $found)),

@@ -9,6 +9,7 @@ use Crown\Pantry\Held;
 use Crown\Pantry\LotSource;
 use Crown\Pantry\MovementKind;
 use Crown\Pantry\Taking;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 
 /** Writes down what comes to a lot and what leaves it; what is left is their sum. */
@@ -74,10 +75,15 @@ final class MoveStock
         ?Carbon $stood = null,
         ?int $chosen = null,
     ): Taking {
-        $lots = self::usable($ingredient)
+        $lots = self::usable($ingredient, $chosen)
             ->filter(static fn (Lot $l): bool => $stood === null || $l->came() <= $stood)
             ->keyBy('id');
-        $held = $lots->map(static fn (Lot $l): Held => new Held($l->id, $l->left_grams, $l->useBy()))->values()->all();
+        $held = $lots->map(static fn (Lot $l): Held => new Held(
+            $l->id,
+            // She took it from there: it cannot have been empty.
+            $l->id === $chosen && $l->emptied_on !== null ? null : $l->left_grams,
+            $l->useBy(),
+        ))->values()->all();
         $taking = Taking::of(array_values($held), $grams, $chosen);
         foreach ($taking->takes as $take) {
             $lot = $lots->get($take->lot);
@@ -128,10 +134,15 @@ final class MoveStock
         ]);
     }
 
-    /** @return \Illuminate\Database\Eloquent\Collection<int, Lot> lots of an ingredient that stand there, held */
-    private static function usable(string $ingredient): \Illuminate\Database\Eloquent\Collection
+    /**
+     * @param  int|null  $chosen the lot that was taken, although it may have been emptied or withdrawn since
+     * @return \Illuminate\Database\Eloquent\Collection<int, Lot> lots of an ingredient that stand there, held
+     */
+    private static function usable(string $ingredient, ?int $chosen): \Illuminate\Database\Eloquent\Collection
     {
-        $query = Lot::query()->whereNull('emptied_on')->where('withdrawn', '')->lockForUpdate();
+        $query = Lot::query()->lockForUpdate()->where(static fn (Builder $q): Builder => $q
+            ->where(static fn (Builder $stands): Builder => $stands->whereNull('emptied_on')->where('withdrawn', ''))
+            ->orWhere('id', $chosen));
         if (preg_match('/^'.Lot::OF_LOT.'(\d+)$/', $ingredient, $m) === 1) {
             return $query->where('id', $m[1])->get();
         }

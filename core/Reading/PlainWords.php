@@ -7,7 +7,7 @@ namespace Crown\Reading;
 use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\Internal\Plain;
 
-/** Sentences of a method in plain words: verbs, units and times of seven languages in one spelling, names as written. */
+/** Sentences of a method in plain words: verbs, units and times of seven languages in one spelling. */
 final class PlainWords
 {
     /** @return list<string> one for each sentence; the language is that of all of them together */

@@ -183,6 +183,39 @@ final class ShelfTest extends StudioTestCase
         self::assertEqualsWithDelta(1000 - $line['target_grams'], $this->page($late['id'])['left_grams'], 1e-3);
     }
 
+    public function test_a_bottle_that_is_called_back_after_it_was_weighed_from_stays_in_the_jar(): void
+    {
+        $batch = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        $line = $batch['weighings'][0];
+        [$late, $early] = $this->bottles(
+            ['ingredient' => $line['ingredient'], 'grams' => 1000],
+            ['ingredient' => $line['ingredient'], 'grams' => 900, 'printed_on' => today()->addDays(40)->toDateString()],
+        );
+        $batch = $this->weighed($batch);
+        $batch = $this->got('Batch', 'PUT', 'batches/'.$batch['id'].'/weighings', [
+            'revision' => $batch['revision'],
+            'line' => $line['line'],
+            'gathered' => true,
+            'grams' => $line['target_grams'],
+            'lot' => $late['id'],
+        ]);
+        self::assertSame([], $batch['withdrawn']);
+        Lot::query()->whereKey($late['id'])->update(['withdrawn' => 'Rancid', 'withdrawn_on' => today()]);
+
+        $open = $this->got('Batch', 'GET', 'batches/'.$batch['id']);
+        self::assertStringContainsString('Rancid', implode(' ', $open['withdrawn']));
+        $done = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
+            'revision' => $batch['revision'],
+            'jars' => 3,
+            'jar_ml' => 30,
+            'net_grams' => 27,
+            'note' => '',
+        ]);
+        self::assertStringContainsString('Rancid', implode(' ', $done['withdrawn']));
+        self::assertEqualsWithDelta(900.0, $this->page($early['id'])['left_grams'], 1e-6);
+        self::assertEqualsWithDelta(1000 - $line['target_grams'], $this->page($late['id'])['left_grams'], 1e-3);
+    }
+
     public function test_what_is_called_back_is_said_of_all_that_came_of_it(): void
     {
         $formula = $this->formula();

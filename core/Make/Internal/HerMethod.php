@@ -51,8 +51,7 @@ final class HerMethod
     private const WHIPS = '/\b(?:whip|beat|whisk)/iu';
 
     private const TOGETHER = '/\b(?:stir|mix|blend|combine|shake)\b.*\b(?:together|well|all|zusammen|gut|alles'
-        .'|ensemble|bien|tout|todo|junt[oa]s|bem|tudo'
-        .'|insieme|bene|tutto|samen|goed)\b/iu';
+        .'|ensemble|bien|tout|todo|junt[oa]s|bem|tudo|insieme|bene|tutto|samen|goed)\b/iu';
 
     private const COLD = '/\b(?:fridge|refrigerator|freezer)\b/iu';
 

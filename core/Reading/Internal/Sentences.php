@@ -91,7 +91,7 @@ final readonly class Sentences
             || preg_match_all(self::BARE, $text) > self::SEVERAL;
     }
 
-    /** Whether what stands before a colon is about what follows, and no part of it: no step, and no amount of its own. */
+    /** Whether what stands before a colon is about what follows and no part of it: no step, no amount of its own. */
     private function isApart(string $before, string $rest): bool
     {
         return preg_match('/^\W*step\b|[,;]/iu', $before) !== 1
