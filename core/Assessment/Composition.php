@@ -7,6 +7,7 @@ namespace Crown\Assessment;
 use Crown\Assessment\Internal\RelativeAmounts;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Part;
 use Crown\Catalogue\SolidFat;
 use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
@@ -29,6 +30,9 @@ final readonly class Composition
     /** @var list<Portion> nearly every rule asks for them */
     private array $counted;
 
+    /** @var list<Portion> */
+    private array $weighed;
+
     /**
      * @param  list<Portion>  $portions in the formula's order, also those whose mass cannot be told
      * @param  float|null  $sharesPercent what the shares written come to, per cent, where that is not the whole; null
@@ -40,9 +44,10 @@ final readonly class Composition
         public Band $totalGrams,
         public ?float $sharesPercent,
     ) {
-        $this->counted = array_values(
+        $this->weighed = array_values(
             array_filter($portions, static fn (Portion $p): bool => $p->counts() && $p->grams->band->best > 0.0),
         );
+        $this->counted = self::spelled($this->weighed);
     }
 
     public static function of(Formula $formula, Context $context): self
@@ -101,10 +106,55 @@ final readonly class Composition
             : 0.0;
     }
 
-    /** @return list<Portion> those whose mass is known */
+    /** @return list<Portion> what it is made of and in what mass: of a ready blend each of its parts */
     public function counted(): array
     {
         return $this->counted;
+    }
+
+    /** @return list<Portion> the lines whose mass is known, each as it comes out of its bottle */
+    public function weighed(): array
+    {
+        return $this->weighed;
+    }
+
+    /** @return list<Portion> what it is made of, also where its mass cannot be told */
+    public function parts(): array
+    {
+        return self::spelled($this->portions);
+    }
+
+    /**
+     * The most that share x something can come to over all of it, in the worst case: a line is as large as it can be,
+     * and what nobody knows of a blend is what counts for most.
+     *
+     * @param  callable(Ingredient): float  $of of what stands in a line, or in a blend
+     */
+    public function most(callable $of): float
+    {
+        $sum = 0.0;
+        foreach ($this->weighed as $portion) {
+            $each = $portion->ingredient->isBlend()
+                ? Part::most($portion->ingredient->blend, $of)
+                : $of($portion->ingredient);
+            $sum += $portion->share->high * $each;
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param  list<Portion>  $portions
+     * @return list<Portion>
+     */
+    private static function spelled(array $portions): array
+    {
+        $parts = [];
+        foreach ($portions as $portion) {
+            array_push($parts, ...$portion->parts());
+        }
+
+        return $parts;
     }
 
     /**
@@ -167,11 +217,11 @@ final readonly class Composition
         return Blend::of(...$this->counted());
     }
 
-    /** @return array<string, float> shares in per cent by ingredient, of the counted lines */
+    /** @return array<string, float> shares in per cent by ingredient, of the lines whose mass is known */
     public function percentages(): array
     {
         $all = [];
-        foreach ($this->counted() as $portion) {
+        foreach ($this->weighed as $portion) {
             $all[$portion->ingredient->id] = ($all[$portion->ingredient->id] ?? 0.0) + $portion->percent();
         }
 
@@ -196,11 +246,44 @@ final readonly class Composition
      */
     public function shareOf(array $group): Band
     {
-        $ids = array_map(static fn (Portion $p): string => $p->line->id, $group);
-        $others = array_filter($this->counted(), static fn (Portion $p): bool => ! in_array($p->line->id, $ids, true));
-        $grams = static fn (Portion $p): Band => $p->grams->band;
+        $in = [];
+        foreach ($group as $portion) {
+            $in[$portion->line->id][$portion->ingredient->id] = true;
+        }
+        $these = $others = [];
+        foreach ($this->weighed as $portion) {
+            $ids = $in[$portion->line->id] ?? [];
+            if ($ids !== [] && $portion->ingredient->isBlend()) {
+                [$these[], $others[]] = self::split($portion, $ids);
+            } elseif ($ids !== []) {
+                $these[] = $portion->grams->band;
+            } else {
+                $others[] = $portion->grams->band;
+            }
+        }
 
-        return Shares::ofGroup(array_map($grams, $group), array_values(array_map($grams, $others)));
+        return Shares::ofGroup($these, $others);
+    }
+
+    /**
+     * Grams of a ready blend that are of some of its parts, and of the rest.
+     *
+     * @param  array<string, true>  $ids of those parts
+     * @return array{Band, Band}
+     */
+    private static function split(Portion $portion, array $ids): array
+    {
+        $one = static fn (Ingredient $i): float => isset($ids[$i->id]) ? 1.0 : 0.0;
+        $best = 0.0;
+        foreach ($portion->ingredient->blend as $part) {
+            $best += $one($part->ingredient) * $part->share->best;
+        }
+        $least = Part::least($portion->ingredient->blend, $one);
+        $most = Part::most($portion->ingredient->blend, $one);
+        $share = Band::of(min($best, $least), $best, max($best, $most));
+        $rest = Band::of(max(0.0, 1.0 - $share->high), max(0.0, 1.0 - $best), max(0.0, 1.0 - $share->low));
+
+        return [$portion->grams->band->times($share), $portion->grams->band->times($rest)];
     }
 
     /**

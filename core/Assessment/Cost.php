@@ -35,7 +35,7 @@ final readonly class Cost implements JsonSerializable
     {
         $known = Band::exact(0.0);
         $byLine = $unpriced = $sources = [];
-        foreach ($composition->counted() as $portion) {
+        foreach ($composition->weighed() as $portion) {
             $price = self::price($portion);
             if ($price === null) {
                 $unpriced[] = $portion;

@@ -101,7 +101,11 @@ final readonly class Finding implements JsonSerializable
     public function key(): FindingKey
     {
         $lines = array_map(
-            static fn (Portion $p): string => $p->ingredient->isPlaced() ? $p->ingredient->id : $p->line->name,
+            static fn (Portion $p): string => match (true) {
+                $p->ingredient->isPlaced() => $p->ingredient->id,
+                $p->of === null => $p->line->name,
+                default => $p->ingredient->name,
+            },
             $this->portions,
         );
 
@@ -140,7 +144,9 @@ final readonly class Finding implements JsonSerializable
             'subject' => array_values(
                 array_unique(array_map(static fn (Portion $p): string => $p->ingredient->id, $this->portions)),
             ),
-            'lines' => array_map(static fn (Portion $p): string => $p->line->id, $this->portions),
+            'lines' => array_values(
+                array_unique(array_map(static fn (Portion $p): string => $p->line->id, $this->portions)),
+            ),
             'message' => $this->message(),
             'figures' => (object) $this->figures,
             'method' => $this->method,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Change;
 use Crown\Measure\Amount;
@@ -28,7 +29,7 @@ final readonly class Load
         $oils = array_filter(
             $composition->counted(),
             static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil
-                || (! $p->ingredient->isPlaced() && preg_match(self::CALLED, $p->line->name) === 1),
+                || (! $p->ingredient->isPlaced() && preg_match(self::CALLED, $p->ingredient->name) === 1),
         );
 
         return new self($composition, array_values($oils), $scaleGrams);
@@ -49,17 +50,25 @@ final readonly class Load
      */
     public function reduceTo(float $ceiling, array $oils): Change
     {
-        $ids = array_map(static fn (Portion $p): string => $p->line->id, $oils);
+        $lines = $among = [];
+        foreach ($oils as $portion) {
+            $lines[$portion->line->id] = $portion->whole();
+            $among[$portion->key()] = true;
+        }
         $high = array_sum(array_map(static fn (Portion $p): float => $p->grams->band->high, $oils));
-        $others = 0.0;
+        // Two parts of one blend are no more than all of it.
+        $high = min($high, array_sum(array_map(static fn (Portion $p): float => $p->grams->band->high, $lines)));
+        $others = $along = 0.0;
         foreach ($this->composition->counted() as $portion) {
-            $others += in_array($portion->line->id, $ids, true) ? 0.0 : $portion->grams->band->low;
+            $low = isset($among[$portion->key()]) ? 0.0 : $portion->grams->band->low;
+            // What stands in a blend beside them grows less with them.
+            isset($lines[$portion->line->id]) ? $along += $low : $others += $low;
         }
         $fraction = $ceiling / 100;
-        // hi f / (hi f + others) = ceiling, solved for f.
-        $factor = $high > 0.0 ? min(1.0, ($fraction * $others) / ($high * (1 - $fraction))) : 1.0;
+        // hi f / (hi f + along f + others) = ceiling, solved for f.
+        $over = $high * (1 - $fraction) - $along * $fraction;
 
-        return $this->scaledBy($factor, $oils);
+        return $this->scaledBy($over > 0.0 ? min(1.0, ($fraction * $others) / $over) : 1.0, $oils);
     }
 
     /** @param  list<Portion>  $oils */
@@ -67,7 +76,7 @@ final readonly class Load
     {
         $amounts = [];
         foreach ($oils as $portion) {
-            $amounts[$portion->line->id] = $this->fewer($portion, $factor);
+            $amounts[$portion->line->id] = $this->fewer($portion->whole(), $factor);
         }
 
         // A scent "to fill" that had no room would find some now.
@@ -122,21 +131,22 @@ final readonly class Load
      */
     public function constituent(string $name, float $limit): array
     {
-        $sum = 0.0;
-        $bearers = [];
-        foreach ($this->composition->counted() as $portion) {
-            // The plant itself stays in the strainer; only oils and steeps carry its constituents into the product.
-            if (
-                isset($portion->ingredient->composition->constituents[$name])
-                && ! $portion->ingredient->kind->isPlant()
-            ) {
-                $sum
-                    += ($portion->share->high * $portion->ingredient->composition->constituents[$name]->band->high)
-                    / $limit;
-                $bearers[] = $portion;
-            }
-        }
+        $bearers = array_filter(
+            $this->composition->counted(),
+            static fn (Portion $p): bool => self::brings($p->ingredient, $name) > 0.0,
+        );
 
-        return [$sum, $bearers];
+        return [
+            $this->composition->most(static fn (Ingredient $i): float => self::brings($i, $name)) / $limit,
+            array_values($bearers),
+        ];
+    }
+
+    /** Per cent of a constituent that something brings into the product at worst: the plant itself is strained off. */
+    public static function brings(Ingredient $what, string $constituent): float
+    {
+        return $what->kind->isPlant()
+            ? 0.0
+            : $what->composition->constituents[$constituent]->band->high ?? 0.0;
     }
 }

@@ -39,9 +39,11 @@ final readonly class LoadPlan implements JsonSerializable
      */
     public function mostDrops(Portion $portion): array
     {
-        $never = $this->subject->formula()->audience->excludes($portion->ingredient);
-        if ($never !== '') {
-            return [0, $never];
+        foreach ($portion->whole()->parts() as $part) {
+            $never = $this->subject->formula()->audience->excludes($part->ingredient);
+            if ($never !== '') {
+                return [0, $never];
+            }
         }
         [$in, $out] = [0, 1];
         while (($broken = $this->broken($portion, $out)) === '') {
@@ -81,19 +83,30 @@ final readonly class LoadPlan implements JsonSerializable
         if ($mine === []) {
             return self::UNTOLD;
         }
-        $audience = $this->subject->formula()->audience;
-        $percent = $mine[0]->share->high * 100;
+        if ($load->percent()->high > $this->subject->formula()->audience->essentialOilCeiling()) {
+            return 'all scents together are over';
+        }
+        foreach ($mine as $one) {
+            $over = $this->ownOver($one);
+            if ($over !== '') {
+                return $over;
+            }
+        }
+
+        return $this->constituentOver($load, $portion->line->id);
+    }
+
+    private function ownOver(Portion $oil): string
+    {
+        $percent = $oil->share->high * 100;
+        $burns = ! $this->subject->formula()->audience->isRinsedOff()
+            && $oil->ingredient->isPhototoxic()
+            && $percent > $oil->ingredient->facts->best(Property::PhototoxicMax, 100.0);
 
         return match (true) {
-            $load->percent()->high > $audience->essentialOilCeiling() => 'all scents together are over',
-            ! $audience->isRinsedOff()
-                && $mine[0]->ingredient->isPhototoxic()
-                && $percent > $mine[0]->ingredient->facts->best(
-                    Property::PhototoxicMax,
-                    100.0,
-                ) => 'sunlight may burn the skin',
-            $percent > Load::dermalMax($mine[0]) => 'its own maximum is over',
-            default => $this->constituentOver($load, $portion->line->id),
+            $burns => 'sunlight may burn the skin',
+            $percent > Load::dermalMax($oil) => 'its own maximum is over',
+            default => '',
         };
     }
 
@@ -135,7 +148,7 @@ final readonly class LoadPlan implements JsonSerializable
             $limit = Load::dermalMax($portion);
             $oils[] = [
                 'line' => $portion->line->id,
-                'name' => $portion->ingredient->name,
+                'name' => $portion->name(),
                 'percent' => $portion->share->scaled(100),
                 'limit_percent' => $limit < 100.0 ? $limit : null,
                 'limit_reason' => $limit < 100.0 ? $portion->ingredient->precautions->dermalReason : '',
@@ -154,7 +167,7 @@ final readonly class LoadPlan implements JsonSerializable
                     'percent' => round($sum * $allowed, 5),
                     'limit_percent' => $allowed,
                     'of_limit' => round($sum * 100, 2),
-                    'bearers' => array_map(static fn (Portion $p): string => $p->ingredient->name, $bearers),
+                    'bearers' => array_map(static fn (Portion $p): string => $p->name(), $bearers),
                 ];
             }
         }

@@ -6,6 +6,7 @@ namespace Crown\Assessment;
 
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Part;
 use Crown\Formula\Line;
 use Crown\Measure\Amount;
 use Crown\Measure\Band;
@@ -21,6 +22,7 @@ final readonly class Portion
      * @param  Figure  $grams zero when it cannot be told
      * @param  Band  $share fraction of the whole, 0 to 1
      * @param  string  $problem why the mass cannot be told; "" when it can
+     * @param  self|null  $of the whole line, of what is one part of a ready blend
      */
     public function __construct(
         public Line $line,
@@ -29,7 +31,77 @@ final readonly class Portion
         public Figure $grams,
         public Band $share,
         public string $problem,
+        public ?self $of = null,
     ) {
+    }
+
+    /** @return list<self> itself; of a ready blend each of its parts, with its share of the mass */
+    public function parts(): array
+    {
+        return $this->ingredient->isBlend()
+            ? array_map(
+                fn (Part $part): self => new self(
+                    $this->line,
+                    $part->ingredient,
+                    $this->amount,
+                    new Figure(
+                        $this->grams->band->times($part->share),
+                        'g',
+                        $this->grams->basis,
+                        $this->grams->working,
+                    ),
+                    $this->share->times($part->share),
+                    $this->problem,
+                    $this,
+                ),
+                $this->ingredient->blend,
+            )
+            : [$this];
+    }
+
+    /**
+     * What is in several lines is one thing on the skin.
+     *
+     * @param  list<self>  $portions
+     * @return array<string, non-empty-list<self>> by ingredient; what nobody placed by its name
+     */
+    public static function byIngredient(array $portions): array
+    {
+        $by = [];
+        foreach ($portions as $portion) {
+            $what = $portion->ingredient;
+            $by[$what->isPlaced() ? $what->id : '?'.$what->name][] = $portion;
+        }
+
+        return $by;
+    }
+
+    /** The line as it is weighed. */
+    public function whole(): self
+    {
+        return $this->of ?? $this;
+    }
+
+    /** What it is called; of a part also in what it is. */
+    public function name(): string
+    {
+        return $this->of === null
+            ? $this->ingredient->name
+            : sprintf('%s (in %s)', $this->ingredient->name, $this->of->ingredient->name);
+    }
+
+    /** What tells it from all others of its formula. */
+    public function key(): string
+    {
+        return $this->line->id.' '.$this->ingredient->id;
+    }
+
+    /** So much of the line brings a share of this, per cent of the finished mass. */
+    public function percentOfLineFor(float $percent): float
+    {
+        return $this->of === null || $this->share->high <= 0.0
+            ? $percent
+            : $percent * $this->of->share->high / $this->share->high;
     }
 
     public function counts(): bool
@@ -40,7 +112,7 @@ final readonly class Portion
     /** The form written, or the usual one for this ingredient. */
     public function form(): string
     {
-        return $this->line->form === '' ? $this->ingredient->usualForm() : $this->line->form;
+        return $this->line->form === '' || $this->of !== null ? $this->ingredient->usualForm() : $this->line->form;
     }
 
     /** Fraction of the product that this line brings as free water. */

@@ -83,7 +83,7 @@ final class Reshare
     private static function portion(Composition $composition, string $id, string $field): Portion
     {
         $composition->formula->line($id);
-        foreach ($composition->counted() as $portion) {
+        foreach ($composition->weighed() as $portion) {
             if ($portion->line->id === $id) {
                 return $portion->line->locked
                     ? throw FormulaError::field($field, 'a line that is not locked')

@@ -96,7 +96,7 @@ final readonly class ShelfLife
         $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
         if ($weakest instanceof Portion && $others !== []) {
             $longer[] = [
-                'words' => sprintf('Without %s, the other lines in its place', $weakest->ingredient->name),
+                'words' => sprintf('Without %s, the other lines in its place', $weakest->name()),
                 'months' => $then(self::blended($others)[0], false, $celsius, $clear)->atMost(min($cap, 1e6)),
             ];
         }
@@ -154,7 +154,7 @@ final readonly class ShelfLife
         }
         $reasons[] = sprintf(
             'Its weakest line of 5 %% or more is %s: %s months.',
-            $weakest->ingredient->name,
+            $weakest->name(),
             self::words($least),
         );
 
@@ -169,7 +169,7 @@ final readonly class ShelfLife
                 $portion->ingredient->preservation->kind === PreservationKind::Antioxidant
                 && $portion->percent() >= 0.1
             ) {
-                return sprintf('%s at %s %%', $portion->ingredient->name, number_format($portion->percent(), 1));
+                return sprintf('%s at %s %%', $portion->name(), number_format($portion->percent(), 1));
             }
         }
 

@@ -33,7 +33,7 @@ final readonly class Stock implements JsonSerializable
     {
         $wanted = [];
         $largest = INF;
-        foreach ($composition->counted() as $portion) {
+        foreach ($composition->weighed() as $portion) {
             $id = $portion->ingredient->id;
             if (! $portion->isFromStock($atHand)) {
                 continue;

@@ -172,7 +172,7 @@ final readonly class WaterPlan implements JsonSerializable
             'bearers' => array_map(
                 static fn (Portion $p): array => [
                     'line' => $p->line->id,
-                    'name' => $p->ingredient->name,
+                    'name' => $p->name(),
                     'percent' => $p->freeWater()->scaled(100),
                 ],
                 $water->bearers,

@@ -110,7 +110,7 @@ final readonly class WithoutScale
         $area = M_PI * ($innerMillimetres / 2) ** 2;
         $height = 0.0;
         $strip = [];
-        foreach ($this->composition->counted() as $portion) {
+        foreach ($this->composition->weighed() as $portion) {
             if (
                 ! $portion->ingredient->substance($portion->form())->liquid
                 || ! $portion->ingredient->facts->has(Property::Density20)

@@ -27,7 +27,8 @@ final readonly class Ingredient
      * @param  list<Evidence>  $evidence
      * @param  string  $storage how it is kept; "" when nothing is said
      * @param  int  $common 3 in every kitchen, 2 in shops for makers, 1 to be sought
-     * @param  array<string, float>  $parts of a blend, the share of each by INCI name, 0 to 1; empty for one thing
+     * @param  array<string, float>  $parts of a mixture, the share of each by INCI name, 0 to 1; empty for one thing
+     * @param  list<Part>  $blend what a ready blend is made of, each judged by itself; empty for all else
      */
     public function __construct(
         public string $id,
@@ -47,6 +48,7 @@ final readonly class Ingredient
         public Provenance $provenance = new Provenance(),
         public int $common = self::SOUGHT,
         public array $parts = [],
+        public array $blend = [],
     ) {
     }
 
@@ -101,6 +103,7 @@ final readonly class Ingredient
             $this->provenance->corrected(array_values($corrections)),
             $this->common,
             $this->parts,
+            $this->blend,
         );
     }
 
@@ -137,6 +140,20 @@ final readonly class Ingredient
         }
 
         return false;
+    }
+
+    /** Whether it is a ready blend, of which every rule looks at the parts. */
+    public function isBlend(): bool
+    {
+        return $this->blend !== [];
+    }
+
+    /** What of it is essential oil at most, 0 to 1. */
+    public function essentialShare(): float
+    {
+        return $this->isBlend()
+            ? Part::most($this->blend, static fn (self $i): float => $i->essentialShare())
+            : ($this->kind === IngredientKind::EssentialOil ? 1.0 : 0.0);
     }
 
     public function isPlaced(): bool
@@ -197,6 +214,9 @@ final readonly class Ingredient
      */
     public function freeWater(string $form): float
     {
+        if ($this->isBlend()) {
+            return Part::most($this->blend, static fn (self $i): float => $i->freeWater(''));
+        }
         if ($this->kind->isPlant()) {
             return ($form === '' ? $this->usualForm() : $form) === 'fresh'
                 ? $this->factsIn('fresh')->best(Property::Moisture, 0.85)

@@ -24,6 +24,7 @@ final readonly class OwnEntry
      * @param  list<string>  $synonyms
      * @param  list<string>  $allergens
      * @param  list<Correction>  $figures
+     * @param  ReadyBlend|null  $blend of which it is made, where it is made of several: its kind follows from them
      *
      * @throws CatalogueError naming the field and what is allowed
      */
@@ -37,9 +38,13 @@ final readonly class OwnEntry
         public array $allergens,
         public bool $vegan,
         public array $figures,
+        public ?ReadyBlend $blend = null,
     ) {
         if (trim($name) === '' || mb_strlen($name) > self::LONGEST) {
             throw CatalogueError::field('name', sprintf('1 to %d characters', self::LONGEST));
+        }
+        if ($blend !== null) {
+            return;
         }
         if ($kind === IngredientKind::Unknown || $kind === IngredientKind::ReadySteep) {
             throw CatalogueError::field(
@@ -84,22 +89,31 @@ final readonly class OwnEntry
             ));
         }
 
+        $parts = $node->objects('parts');
+        $blend = $parts === [] ? null : ReadyBlend::read($parts, $catalogue);
+
         return new self(
             $id,
             $node->text('name'),
             $node->text('inci'),
-            $node->one('kind', IngredientKind::class),
+            $blend?->kind() ?? $node->one('kind', IngredientKind::class),
             // What it was like may have left the reference since.
             $catalogue->has($like) ? $catalogue->get($like) : null,
             $node->texts('synonyms'),
             $node->texts('allergens'),
             $node->flag('vegan'),
             $figures,
+            $blend,
         );
     }
 
     public function ingredient(): Ingredient
     {
+        if ($this->blend !== null) {
+            return $this->blend
+                ->ingredient($this->id, $this->name, $this->inci, $this->synonyms, $this->allergens)
+                ->corrected(...$this->figures);
+        }
         $base = $this->like ?? $this->blank();
         $own = new Ingredient(
             $this->id,

@@ -54,6 +54,8 @@ final readonly class StandIns
         foreach ($this->catalogue->all() as $other) {
             if (
                 $other->id === $ingredient->id
+                // A blend is made for its own purpose: nobody asks for one in the place of one thing.
+                || $other->isBlend()
                 || $other->provenance->withdrawn !== ''
                 || ! self::related($ingredient, $other)
                 || self::bringsHarm($ingredient, $other)

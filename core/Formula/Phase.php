@@ -6,6 +6,7 @@ namespace Crown\Formula;
 
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Part;
 
 /** When a line goes in. */
 enum Phase: string
@@ -57,6 +58,14 @@ enum Phase: string
     /** The phase an ingredient goes in with unless the maker says otherwise. */
     public static function usualFor(Ingredient $ingredient): self
     {
+        $delicate = array_filter(
+            $ingredient->blend,
+            static fn (Part $p): bool => self::usualFor($p->ingredient) === self::CoolDown,
+        );
+        if ($delicate !== []) {
+            return self::CoolDown;
+        }
+
         return match ($ingredient->kind) {
             IngredientKind::Butter,
             IngredientKind::Wax,

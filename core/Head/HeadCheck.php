@@ -39,7 +39,7 @@ final readonly class HeadCheck implements Check
                 words: new HeadSentences(),
             );
         }
-        foreach ($subject->composition->portions as $portion) {
+        foreach ($subject->composition->parts() as $portion) {
             array_push($findings, ...$this->refused($portion, $subject->formula()));
         }
 
@@ -50,7 +50,7 @@ final readonly class HeadCheck implements Check
     private function refused(Portion $portion, Formula $formula): array
     {
         $findings = [];
-        $name = mb_strtolower($portion->ingredient->name);
+        $name = mb_strtolower($portion->whole()->ingredient->name);
         $cure = [new Cure(sprintf('Take out %s', $name), Change::remove($portion->line->id))];
         $figures = ['share, %' => $portion->share->scaled(100)];
         foreach ($this->head->allergies as $allergy) {

@@ -39,7 +39,7 @@ final class MakeSheet
      */
     public function weighings(): array
     {
-        $portions = $this->assessment->subject->composition->counted();
+        $portions = $this->assessment->subject->composition->weighed();
         usort(
             $portions,
             static fn (Portion $a, Portion $b): int => $a->line->phase->turn() <=> $b->line->phase->turn(),

@@ -67,7 +67,7 @@ final readonly class OverPour implements JsonSerializable
     private static function share(Assessment $of, string $line): float
     {
         $at = array_filter(
-            $of->subject->composition->counted(),
+            $of->subject->composition->weighed(),
             static fn (Portion $p): bool => $p->line->id === $line,
         );
 

@@ -34,7 +34,7 @@ final readonly class Shopping implements JsonSerializable
     {
         $needs = [];
         foreach ($wanted as $composition) {
-            foreach ($composition->counted() as $portion) {
+            foreach ($composition->weighed() as $portion) {
                 $id = $portion->ingredient->id;
                 if (! $portion->isFromStock($atHand)) {
                     continue;

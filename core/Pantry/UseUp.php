@@ -41,7 +41,7 @@ final readonly class UseUp implements JsonSerializable
     public static function of(Composition $composition, string $ingredient, float $left, array $atHand): ?self
     {
         $shares = $names = [];
-        foreach ($composition->counted() as $portion) {
+        foreach ($composition->weighed() as $portion) {
             if ($portion->isFromStock($atHand)) {
                 $id = $portion->ingredient->id;
                 $shares[$id] = ($shares[$id] ?? 0.0) + $portion->share->best;

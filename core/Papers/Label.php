@@ -7,12 +7,14 @@ namespace Crown\Papers;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
+use Crown\Assessment\Load;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Assessment\Store;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\CautionKind;
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\ScentAllergens;
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
@@ -205,7 +207,9 @@ final readonly class Label
     /** @return array<string, float> by name; what has no INCI name stands as the maker calls it */
     private function inciShares(Portion $portion): array
     {
-        return $portion->ingredient->inciShares() ?: [$portion->line->name => 1.0];
+        $called = $portion->of === null ? $portion->line->name : $portion->ingredient->name;
+
+        return $portion->ingredient->inciShares() ?: [$called => 1.0];
     }
 
     /** Whether the bench stops at what was weighed, with or without a reason for living with it. */
@@ -238,12 +242,9 @@ final readonly class Label
             : self::NAMED_LEAVE_ON;
         $percent = [];
         foreach (ScentAllergens::NAMES as $constituent => $name) {
-            foreach ($this->assessment->subject->composition->counted() as $portion) {
-                $content = $portion->ingredient->composition->constituents[$constituent] ?? null;
-                if ($content !== null && ! $portion->ingredient->kind->isPlant()) {
-                    $percent[$name] = ($percent[$name] ?? 0.0) + $portion->share->high * $content->band->high;
-                }
-            }
+            $percent[$name] = ($percent[$name] ?? 0.0) + $this->assessment->subject->composition->most(
+                static fn (Ingredient $i): float => Load::brings($i, $constituent),
+            );
         }
 
         return array_keys(array_filter($percent, static fn (float $p): bool => $p > $threshold));

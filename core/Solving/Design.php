@@ -96,7 +96,7 @@ final readonly class Design
             $serves,
             self::PARTS_WITHIN,
         );
-        $fewer = max(1, count($this->subject->composition->counted()) - 1);
+        $fewer = max(1, count($this->subject->composition->weighed()) - 1);
 
         return match (true) {
             $most !== null => $solve($most),
@@ -117,7 +117,7 @@ final readonly class Design
         $total = Composition::of($formula->withSize(Size::asWritten()), $this->subject->context)->totalGrams->best;
         $byShare
             = array_filter(
-                $this->subject->composition->counted(),
+                $this->subject->composition->weighed(),
                 static fn (Portion $p): bool => $p->amount[0]->unit->isRelative(),
             ) !== [];
         $lines = $written->lines;

@@ -105,7 +105,7 @@ final readonly class Swap
             ->formula()
             ->replacing($old->withIngredient($standIn->id, $standIn->name, Phase::usualFor($standIn)));
         $now = [];
-        foreach ($subject->composition->counted() as $portion) {
+        foreach ($subject->composition->weighed() as $portion) {
             $id = $portion->line->id === $old->id ? $standIn->id : $portion->ingredient->id;
             $ingredient = $portion->line->id === $old->id ? $standIn : $portion->ingredient;
             if (! $ingredient->isPlaced()) {

@@ -32,6 +32,9 @@ final readonly class Pour
         if (! in_array($oil->kind, self::OILS, true) && ! $liquid) {
             throw SteepError::notAnOil($oil->name);
         }
+        if ($oil->essentialShare() > 0.0) {
+            throw SteepError::scented($oil->name);
+        }
         if ($oil->provenance->awaited !== null) {
             throw SteepError::stillStands($oil->name);
         }

@@ -35,6 +35,16 @@ final class SteepError extends Problem
         return new self('ingredient', 'not-an-oil', sprintf('%s is not an oil to steep in.', $name), ['name' => $name]);
     }
 
+    public static function scented(string $name): self
+    {
+        return new self(
+            'ingredient',
+            'scented',
+            sprintf('%s holds essential oils: they go in when the oil is strained, not on the plants.', $name),
+            ['name' => $name],
+        );
+    }
+
     /** An oil that still stands on its own plants cannot be poured over others. */
     public static function stillStands(string $oil): self
     {

@@ -7,20 +7,16 @@ namespace Crown\Steep;
 use Crown\Assessment\Store;
 use Crown\Assessment\WaterCap;
 use Crown\Assessment\WaterClass;
-use Crown\Catalogue\Advice;
-use Crown\Catalogue\Caution;
 use Crown\Catalogue\Composition;
-use Crown\Catalogue\Condition;
 use Crown\Catalogue\Evidence;
 use Crown\Catalogue\FattyAcids;
 use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Mixture;
 use Crown\Catalogue\OnHair;
 use Crown\Catalogue\Origin;
-use Crown\Catalogue\Precautions;
 use Crown\Catalogue\Provenance;
-use Crown\Catalogue\SolidFat;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
@@ -187,13 +183,14 @@ final readonly class SteepYield
             $facts,
             new Composition(
                 $this->acids(),
-                $this->solidFat(),
+                // An oil that sets in the cold still does so with a herb in it.
+                $this->oils()->solidFat(),
                 $this->constituents(),
                 waterShare: $this->waterShare(),
                 drying: array_filter($oils, static fn (Ingredient $i): bool => $i->composition->drying) !== [],
             ),
             vegan: array_filter($all, static fn (Ingredient $i): bool => ! $i->vegan) === [],
-            precautions: $this->precautions($all),
+            precautions: Mixture::precautions($all),
             onHair: new OnHair(
                 $oil->onHair->action === HairAction::None ? HairAction::Sealing : $oil->onHair->action,
                 $oil->onHair->source,
@@ -219,12 +216,7 @@ final readonly class SteepYield
      */
     private function parts(): array
     {
-        $parts = [];
-        foreach ($this->plan->charge->pours as $pour) {
-            foreach ($pour->oil->inciShares() as $name => $share) {
-                $parts[$name] = ($parts[$name] ?? 0.0) + ($share * $pour->grams) / $this->plan->charge->oilGrams();
-            }
-        }
+        $parts = $this->oils()->inciShares();
         foreach ($this->plan->charge->herbs as $herb) {
             $name = $herb->plant->inci;
             $drawn = (self::PLANTS * $herb->grams) / $this->plan->charge->plantGrams();
@@ -236,81 +228,20 @@ final readonly class SteepYield
         return $parts;
     }
 
-    /**
-     * Those of everything in the jar together; of the advice for pregnancy, the strictest.
-     *
-     * @param  list<Ingredient>  $all
-     */
-    private function precautions(array $all): Precautions
-    {
-        $advice = array_map(static fn (Ingredient $i): Advice => $i->precautions->pregnancy, $all);
-        $reasons = array_filter(array_map(static fn (Ingredient $i): string => $i->precautions->pregnancyReason, $all));
-
-        return new Precautions(
-            match (true) {
-                in_array(Advice::Avoid, $advice, true) => Advice::Avoid,
-                in_array(Advice::Caution, $advice, true) => Advice::Caution,
-                default => Advice::Ok,
-            },
-            implode(' ', array_unique($reasons)),
-            self::gathered($all, static fn (Ingredient $i): array => $i->precautions->allergens),
-            askFirst: $this->conditions($all),
-            cautions: self::cautions($all),
-        );
-    }
-
-    /**
-     * @param  list<Ingredient>  $all
-     * @return list<Caution> each once
-     */
-    private static function cautions(array $all): array
-    {
-        $found = [];
-        foreach ($all as $ingredient) {
-            foreach ($ingredient->precautions->cautions as $caution) {
-                $found[$caution->says] = $caution;
-            }
-        }
-
-        return array_values($found);
-    }
-
-    /**
-     * @param  list<Ingredient>  $all
-     * @param  callable(Ingredient): list<string>  $of
-     * @return list<string> each once
-     */
-    private static function gathered(array $all, callable $of): array
-    {
-        $found = [];
-        foreach ($all as $ingredient) {
-            foreach ($of($ingredient) as $word) {
-                $found[$word] = $word;
-            }
-        }
-
-        return array_values($found);
-    }
-
     private function mean(FactSheet $facts, Property $property): FactSheet
     {
-        $low = $best = $high = 0.0;
-        foreach ($this->plan->charge->pours as $pour) {
-            if (! $pour->oil->facts->has($property)) {
-                return $facts;
-            }
-            $band = $pour->oil->facts->get($property)->band;
-            $share = $pour->grams / $this->plan->charge->oilGrams();
-            [$low, $best, $high] = [
-                $low + $share * $band->low,
-                $best + $share * $band->best,
-                $high + $share * $band->high,
-            ];
-        }
+        $mean = count($this->plan->charge->pours) === 1 ? null : $this->oils()->mean($property);
 
-        return count($this->plan->charge->pours) === 1
-            ? $facts
-            : $facts->with($property, new Fact(Band::of($low, $best, max($best, $high)), Fact::ESTIMATE));
+        return $mean === null ? $facts : $facts->with($property, new Fact($mean, Fact::ESTIMATE));
+    }
+
+    /** What was poured on, as one. */
+    private function oils(): Mixture
+    {
+        return new Mixture(array_map(
+            static fn (Pour $p): array => [$p->oil, $p->grams],
+            $this->plan->charge->pours,
+        ));
     }
 
     /**
@@ -344,37 +275,9 @@ final readonly class SteepYield
 
     private function acids(): FattyAcids
     {
-        if (count($this->plan->charge->pours) === 1) {
-            return $this->plan->charge->oil()->composition->fattyAcids;
-        }
-        $percent = [];
-        foreach ($this->plan->charge->pours as $pour) {
-            if (! $pour->oil->composition->fattyAcids->known()) {
-                return new FattyAcids([], '');
-            }
-            foreach ($pour->oil->composition->fattyAcids->percent as $acid => $share) {
-                $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $pour->grams) / $this->plan->charge->oilGrams();
-            }
-        }
-
-        return new FattyAcids($percent, Fact::ESTIMATE);
-    }
-
-    /** An oil that sets in the cold still does so with a herb in it. */
-    private function solidFat(): SolidFat
-    {
-        $percent = array_fill_keys(SolidFat::TEMPERATURES, 0.0);
-        foreach ($this->plan->charge->pours as $pour) {
-            foreach (SolidFat::TEMPERATURES as $celsius) {
-                $percent[$celsius]
-                    += ($pour->oil->composition->solidFat->at((float) $celsius)
-                        * $pour->oil->composition->solidFat->structure
-                        * $pour->grams)
-                    / $this->plan->charge->oilGrams();
-            }
-        }
-
-        return new SolidFat($percent, 1.0, Fact::ESTIMATE);
+        return count($this->plan->charge->pours) === 1
+            ? $this->plan->charge->oil()->composition->fattyAcids
+            : $this->oils()->fattyAcids();
     }
 
     /**
@@ -427,21 +330,5 @@ final readonly class SteepYield
         }
 
         return array_values($best);
-    }
-
-    /**
-     * @param  list<Ingredient>  $all
-     * @return list<Condition>
-     */
-    private function conditions(array $all): array
-    {
-        $found = [];
-        foreach ($all as $ingredient) {
-            foreach ($ingredient->precautions->askFirst as $condition) {
-                $found[$condition->value] = $condition;
-            }
-        }
-
-        return array_values($found);
     }
 }

@@ -24,7 +24,7 @@ final readonly class AudienceAdvice implements Check
         $audience = $subject->formula()->audience;
         $findings = [];
         foreach ($subject->composition->counted() as $portion) {
-            $name = $portion->ingredient->name;
+            $name = $portion->whole()->ingredient->name;
             $out = [new Cure(sprintf('Take out %s', mb_strtolower($name)), Change::remove($portion->line->id))];
             $why = $audience->excludes($portion->ingredient);
             // That no essential oil is for an infant is said of all of them at once (EssentialOilTotal).

@@ -15,7 +15,7 @@ final readonly class Awaited implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
-        foreach ($subject->composition->portions as $portion) {
+        foreach ($subject->composition->parts() as $portion) {
             $day = $portion->ingredient->provenance->awaited;
             if ($day !== null) {
                 $findings[] = new Finding(

@@ -8,6 +8,7 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Change;
@@ -23,12 +24,13 @@ final readonly class DoseRange implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
-        foreach ($subject->composition->counted() as $portion) {
-            $facts = $portion->ingredient->facts;
+        foreach (Portion::byIngredient($subject->composition->counted()) as $portions) {
+            $facts = $portions[0]->ingredient->facts;
+            $share = $subject->composition->shareOf($portions)->scaled(100);
             if (
-                $portion->ingredient->kind === IngredientKind::Preservative
+                $portions[0]->ingredient->kind === IngredientKind::Preservative
                 || ! $facts->has(Property::Use)
-                || $portion->percent() <= $facts->get(Property::Use)->band->high * self::OVER
+                || $share->best <= $facts->get(Property::Use)->band->high * self::OVER
             ) {
                 continue;
             }
@@ -37,18 +39,35 @@ final readonly class DoseRange implements Check
                 'dose.over',
                 // What is kept from children is strong: more of it is no matter of taste.
                 $facts->has(Property::MinimumAge) ? Severity::Stop : Severity::Caution,
-                [$portion],
-                ['share, %' => $portion->share->scaled(100), 'range, %' => $range],
+                $portions,
+                ['share, %' => $share, 'range, %' => $range],
                 'load',
                 [
                     new Cure(
                         sprintf('Use %g %% of it', $range->best),
-                        Change::amounts([$portion->line->id => Amount::percent($range->best)->written]),
+                        self::doses($portions, $range->best),
                     ),
                 ],
             );
         }
 
         return $findings;
+    }
+
+    /**
+     * So much of it in all, each of its lines as much less as the others.
+     *
+     * @param  non-empty-list<Portion>  $portions
+     */
+    private static function doses(array $portions, float $percent): Change
+    {
+        $sum = array_sum(array_map(static fn (Portion $p): float => $p->percent(), $portions));
+        $amounts = [];
+        foreach ($portions as $portion) {
+            $of = $portion->percentOfLineFor($percent * $portion->percent() / $sum);
+            $amounts[$portion->line->id] = Amount::percent(round($of, 3))->written;
+        }
+
+        return Change::amounts($amounts);
     }
 }

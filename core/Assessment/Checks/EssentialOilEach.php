@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Load;
+use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Measure\Band;
 
@@ -18,25 +19,25 @@ final readonly class EssentialOilEach implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
-        foreach ($subject->load->oils as $portion) {
-            $limit = Load::dermalMax($portion);
-            $percent = $portion->share->scaled(100);
+        foreach (Portion::byIngredient($subject->load->oils) as $portions) {
+            $limit = Load::dermalMax($portions[0]);
+            $percent = $subject->composition->shareOf($portions)->scaled(100);
             if ($percent->high <= $limit) {
                 continue;
             }
             $findings[] = new Finding(
                 'load.oil',
                 Severity::Stop,
-                [$portion],
+                $portions,
                 ['share, %' => $percent, 'dermal maximum, %' => Band::exact($limit)],
                 'load',
                 [
                     new Cure(
                         sprintf(
                             $limit <= 0.0 ? 'Leave %s out' : 'Cut %s to the largest safe amount',
-                            lcfirst($portion->ingredient->name),
+                            lcfirst($portions[0]->ingredient->name),
                         ),
-                        $subject->load->reduceTo($limit, [$portion]),
+                        $subject->load->reduceTo($limit, $portions),
                     ),
                 ],
             );

@@ -72,7 +72,7 @@ final readonly class Forgotten implements Check
         }
         $changed = array_values(
             array_filter(
-                $subject->composition->counted(),
+                $subject->composition->weighed(),
                 static fn (Portion $p): bool => isset($was[$p->line->id])
                     && self::matter($was[$p->line->id]) === self::matter($p->line)
                     && ! $was[$p->line->id]->amount->equals($p->line->amount),
@@ -82,7 +82,7 @@ final readonly class Forgotten implements Check
             return [];
         }
         $then = [];
-        foreach (Composition::of($before, $subject->context)->counted() as $portion) {
+        foreach (Composition::of($before, $subject->context)->weighed() as $portion) {
             $then[$portion->line->id] = $portion->percent();
         }
         $findings = [];

@@ -46,7 +46,7 @@ final readonly class InsolublePowder implements Check
                     ? []
                     : [
                         new Cure(
-                            sprintf('Take out %s', mb_strtolower($ingredient->name)),
+                            sprintf('Take out %s', mb_strtolower($portion->whole()->ingredient->name)),
                             Change::remove($portion->line->id),
                         ),
                     ],

@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
+use Crown\Catalogue\Ingredient;
 use Crown\Formula\Change;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -64,15 +65,14 @@ final readonly class Phototoxic implements Check
                 static fn (Portion $p): bool => $p->ingredient->isPhototoxic(),
             ),
         );
-        $parts = array_map(
-            static fn (Portion $p): float => ($p->share->high * 100)
-                / $p->ingredient->facts->get(Property::PhototoxicMax)->band->best,
-            $oils,
-        );
-        if (count($oils) < 2 || array_sum($parts) <= 1.0 || max(0.0, ...$parts) > 1.0) {
+        $of = static fn (Ingredient $i): float => $i->isPhototoxic()
+            ? 100 / $i->facts->get(Property::PhototoxicMax)->band->best
+            : 0.0;
+        $alone = array_map(static fn (Portion $p): float => $p->share->high * $of($p->ingredient), $oils);
+        $sum = $subject->composition->most($of);
+        if (count($oils) < 2 || $sum <= 1.0 || max(0.0, ...$alone) > 1.0) {
             return [];
         }
-        $sum = array_sum($parts);
 
         return [
             new Finding(

@@ -85,7 +85,7 @@ final readonly class Preservation implements Check
                     [$portion],
                     ['share, %' => $portion->share->scaled(100)],
                     'preservation',
-                    $subject->context->catalogue->has($instead)
+                    $portion->of === null && $subject->context->catalogue->has($instead)
                         ? [
                             new Cure(
                                 sprintf('Use %s preservative instead', $watery ? 'a water-soluble' : 'an oil-soluble'),
@@ -141,7 +141,11 @@ final readonly class Preservation implements Check
             [
                 new Cure(
                     sprintf('Dose it at %g %% of the finished mass', $use->best),
-                    Change::amounts([$portion->line->id => Amount::percent($use->best)->written]),
+                    Change::amounts([
+                        $portion->line->id => Amount::percent(
+                            round($portion->percentOfLineFor($use->best), 3),
+                        )->written,
+                    ]),
                 ),
             ],
         );

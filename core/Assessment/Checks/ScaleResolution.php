@@ -20,7 +20,7 @@ final readonly class ScaleResolution implements Check
     {
         $kitchen = $subject->context->kitchen;
         $findings = [];
-        foreach ($subject->composition->counted() as $portion) {
+        foreach ($subject->composition->weighed() as $portion) {
             $unit = $portion->amount[0]->unit;
             $weighed = $unit->isMass() || $unit === Unit::Percent || $unit === Unit::Part;
             $grams = $portion->grams->band->best;

@@ -8,6 +8,7 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Measure\Band;
@@ -18,21 +19,15 @@ final readonly class Understood implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
-        foreach ($subject->composition->portions as $portion) {
-            $out = new Cure('Take it out', Change::remove($portion->line->id));
+        foreach ($subject->composition->parts() as $portion) {
             if (! $portion->ingredient->isPlaced()) {
-                $cures = [];
-                foreach ($subject->context->catalogue->search($portion->line->name, 3) as $match) {
-                    $cures[] = new Cure(
-                        sprintf('It is %s', mb_strtolower($match->ingredient->name)),
-                        Change::ingredient($portion->line->id, $match->ingredient->id),
-                    );
-                }
                 $findings[] = new Finding('ingredient.unknown', Severity::Caution, [$portion], [], 'reading', [
-                    ...$cures,
-                    $out,
+                    ...self::meant($portion, $subject),
+                    self::out($portion),
                 ]);
             }
+        }
+        foreach ($subject->composition->portions as $portion) {
             if (! $portion->counts()) {
                 $findings[] = new Finding(
                     'amount.unknown',
@@ -40,7 +35,7 @@ final readonly class Understood implements Check
                     [$portion],
                     [],
                     'amounts',
-                    $portion->ingredient->isPlaced() ? [$out] : [],
+                    $portion->ingredient->isPlaced() ? [self::out($portion)] : [],
                     about: [$portion->line->amount->text],
                 );
             }
@@ -58,5 +53,25 @@ final readonly class Understood implements Check
         }
 
         return $findings;
+    }
+
+    private static function out(Portion $portion): Cure
+    {
+        return new Cure('Take it out', Change::remove($portion->line->id));
+    }
+
+    /** @return list<Cure> what the name may mean; what a blend is made of is put right where it is written down */
+    private static function meant(Portion $portion, Examined $subject): array
+    {
+        $cures = [];
+        $found = $portion->of === null ? $subject->context->catalogue->search($portion->line->name, 3) : [];
+        foreach ($found as $match) {
+            $cures[] = new Cure(
+                sprintf('It is %s', mb_strtolower($match->ingredient->name)),
+                Change::ingredient($portion->line->id, $match->ingredient->id),
+            );
+        }
+
+        return $cures;
     }
 }

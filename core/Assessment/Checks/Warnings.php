@@ -20,7 +20,7 @@ final readonly class Warnings implements Check
     {
         $findings = [];
         $rinsed = $subject->formula()->audience->isRinsedOff();
-        foreach (self::each($subject->composition->counted()) as $portions) {
+        foreach (Portion::byIngredient($subject->composition->counted()) as $portions) {
             $cautions = self::toSay($portions[0], $rinsed);
             if ($cautions === []) {
                 continue;
@@ -60,20 +60,6 @@ final readonly class Warnings implements Check
                 },
             ),
         );
-    }
-
-    /**
-     * @param  list<Portion>  $portions
-     * @return array<string, non-empty-list<Portion>> by ingredient
-     */
-    private static function each(array $portions): array
-    {
-        $by = [];
-        foreach ($portions as $portion) {
-            $by[$portion->ingredient->id][] = $portion;
-        }
-
-        return $by;
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class Withdrawn implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
-        foreach ($subject->composition->portions as $portion) {
+        foreach ($subject->composition->parts() as $portion) {
             if ($portion->ingredient->provenance->withdrawn !== '') {
                 $findings[] = new Finding(
                     'lot.withdrawn',
@@ -27,7 +27,7 @@ final readonly class Withdrawn implements Check
                     'steeps',
                     [
                         new Cure(
-                            sprintf('Take out %s', lcfirst($portion->ingredient->name)),
+                            sprintf('Take out %s', lcfirst($portion->whole()->ingredient->name)),
                             Change::remove($portion->line->id),
                         ),
                     ],

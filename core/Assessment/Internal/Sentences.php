@@ -43,7 +43,7 @@ final readonly class Sentences implements FindingWords
         return match ($f->code) {
             'ingredient.unknown' => sprintf(
                 '"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.',
-                mb_substr($f->portions[0]->line->name, 0, 60),
+                mb_substr($f->portions[0]->name(), 0, 60),
             ),
             'amount.unknown' => sprintf('%s is not counted. %s', self::orNameless($f), $f->portions[0]->problem),
             'shares.sum' => $this->sharesSum($f),
@@ -54,7 +54,7 @@ final readonly class Sentences implements FindingWords
             ),
             'doubtful' => sprintf(
                 '%s is %s %% here and was %s %% in your last version (%s). A slip of the pen?',
-                $f->portions[0]->ingredient->name,
+                $f->portions[0]->name(),
                 self::rough($f->figure('share now, %')->best),
                 self::rough($f->figure('share before, %')->best),
                 $f->about[0],
@@ -90,7 +90,7 @@ final readonly class Sentences implements FindingWords
     private function ofWarnings(Finding $f): ?string
     {
         return match ($f->code) {
-            'caution' => sprintf('%s: %s', $f->portions[0]->ingredient->name, lcfirst($f->term('says'))),
+            'caution' => sprintf('%s: %s', $f->portions[0]->name(), lcfirst($f->term('says'))),
             'ask-first' => sprintf(
                 'With any of these the clinician is asked first, because of %s: %s.',
                 self::lower($f),
@@ -267,7 +267,7 @@ final readonly class Sentences implements FindingWords
             'scale.resolution' => sprintf(
                 '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as much.',
                 $f->figure('grams')->best,
-                lcfirst($f->portions[0]->ingredient->name),
+                lcfirst($f->portions[0]->name()),
                 $f->figure('scale, g')->best,
                 $f->figure('uncertain, %')->best,
                 $f->portions[0]->ingredient->kind->isLiquid() ? 'count drops from a calibrated bottle, ' : '',
@@ -366,7 +366,7 @@ final readonly class Sentences implements FindingWords
                 $kind === IngredientKind::Humectant => '%s does not mix with oil: it sinks to the bottom.',
                 default => '%s does not dissolve in oil: it stays as grit and cannot work evenly.',
             },
-            $portion->ingredient->name,
+            $portion->name(),
         );
     }
 
@@ -390,15 +390,18 @@ final readonly class Sentences implements FindingWords
 
     private static function names(Finding $f): string
     {
-        return implode(' and ', array_map(static fn (Portion $p): string => $p->ingredient->name, $f->portions));
+        return implode(' and ', self::called($f));
     }
 
     private static function lower(Finding $f, string $between = ' and '): string
     {
-        return implode(
-            $between,
-            array_map(static fn (Portion $p): string => mb_strtolower($p->ingredient->name), $f->portions),
-        );
+        return implode($between, array_map(mb_strtolower(...), self::called($f)));
+    }
+
+    /** @return list<string> each once, though it stands in two lines */
+    private static function called(Finding $f): array
+    {
+        return array_values(array_unique(array_map(static fn (Portion $p): string => $p->name(), $f->portions)));
     }
 
     /** A share to the digit that a slip of the pen would change. */

@@ -68,6 +68,6 @@ final readonly class HeadSentences implements FindingWords
 
     private static function line(Finding $f): string
     {
-        return mb_strtolower($f->portions[0]->ingredient->name);
+        return mb_strtolower($f->portions[0]->name());
     }
 }

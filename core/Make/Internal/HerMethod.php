@@ -102,7 +102,7 @@ final class HerMethod
         $texts = array_values(array_map(static fn (Step $s): string => $s->text, $steps));
         $this->plain = array_combine($texts, PlainWords::of(...$texts));
         $this->named = new Named(
-            $this->assessment->subject->composition->counted(),
+            $this->assessment->subject->composition->weighed(),
             $texts,
         );
         $acts = array_map(static fn (Step $s): ?TaskKind => self::KINDS[$s->act] ?? null, $steps);
@@ -302,7 +302,7 @@ final class HerMethod
             )]];
         }
         $stays = array_filter(
-            $this->assessment->subject->composition->counted(),
+            $this->assessment->subject->composition->weighed(),
             static fn (Portion $p): bool => $p->line->phase === Phase::Melt && HouseMethod::melting($p) > $said,
         );
 
@@ -388,7 +388,7 @@ final class HerMethod
     private function portions(array $lines): array
     {
         return array_values(array_filter(
-            $this->assessment->subject->composition->counted(),
+            $this->assessment->subject->composition->weighed(),
             static fn (Portion $p): bool => in_array($p->line->id, $lines, true),
         ));
     }

@@ -106,7 +106,7 @@ final readonly class HouseMethod
     public function meltCelsius(): float
     {
         $melting = 40.0;
-        foreach ($this->assessment->subject->composition->counted() as $portion) {
+        foreach ($this->assessment->subject->composition->weighed() as $portion) {
             if ($this->phaseOf($portion) === Phase::Melt) {
                 $melting = max($melting, self::melting($portion));
             }
@@ -138,7 +138,7 @@ final readonly class HouseMethod
     private function lines(Phase $phase): array
     {
         $of = array_filter(
-            $this->assessment->subject->composition->counted(),
+            $this->assessment->subject->composition->weighed(),
             fn (Portion $p): bool => $this->phaseOf($p) === $phase,
         );
 
@@ -156,7 +156,7 @@ final readonly class HouseMethod
     /** Whether anything is melted, or joined hot. */
     private function isHeated(): bool
     {
-        foreach ($this->assessment->subject->composition->counted() as $portion) {
+        foreach ($this->assessment->subject->composition->weighed() as $portion) {
             if ($portion->line->phase === Phase::Melt && ! self::isShy($portion)) {
                 return true;
             }

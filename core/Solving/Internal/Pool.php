@@ -50,7 +50,7 @@ final readonly class Pool
         $now = $this->subject->composition->percentages();
         $scentFalls = self::lowersScent($requirements);
         $candidates = [];
-        foreach ($this->subject->composition->counted() as $portion) {
+        foreach ($this->subject->composition->weighed() as $portion) {
             if (isset($candidates[$portion->ingredient->id]) || ! $portion->ingredient->isPlaced()) {
                 continue;
             }

@@ -195,7 +195,7 @@ final readonly class Wishes
             throw SolveError::field('wishes.of', 'an ingredient to use up');
         }
         $share = 0.0;
-        foreach ($this->subject->composition->counted() as $portion) {
+        foreach ($this->subject->composition->weighed() as $portion) {
             $share += $portion->ingredient->id === $id ? $portion->percent() : 0.0;
         }
 

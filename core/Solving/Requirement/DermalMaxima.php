@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Crown\Solving\Requirement;
 
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Part;
+use Crown\Measure\Band;
 use Crown\Measure\Property;
 use Crown\Solving\Internal\Programme;
 use Crown\Solving\Internal\Row;
@@ -22,9 +24,11 @@ final readonly class DermalMaxima extends Requirement
     {
         $rows = [];
         foreach ($programme->candidates as $j => $candidate) {
-            $facts = $candidate->ingredient->facts;
-            if ($candidate->ingredient->kind === IngredientKind::EssentialOil && $facts->has(Property::DermalMax)) {
-                $rows[] = new Row([$j => 1.0], -INF, $facts->best(Property::DermalMax, 100.0));
+            foreach ($candidate->ingredient->blend ?: [new Part($candidate->ingredient, Band::exact(1.0))] as $part) {
+                $facts = $part->ingredient->facts;
+                if ($part->ingredient->kind === IngredientKind::EssentialOil && $facts->has(Property::DermalMax)) {
+                    $rows[] = new Row([$j => $part->share->high], -INF, $facts->best(Property::DermalMax, 100.0));
+                }
             }
         }
 

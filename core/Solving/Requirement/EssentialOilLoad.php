@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crown\Solving\Requirement;
 
-use Crown\Catalogue\IngredientKind;
 use Crown\Solving\Candidate;
 
 /** All essential oils together, per cent of the whole (docs/methods/load.md). */
@@ -17,7 +16,7 @@ final readonly class EssentialOilLoad extends Sum
 
     protected function perPercent(Candidate $candidate): float
     {
-        return $candidate->ingredient->kind === IngredientKind::EssentialOil ? 1.0 : 0.0;
+        return $candidate->ingredient->essentialShare();
     }
 
     public function words(): string

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Catalogue;
+
+use Crown\Measure\Band;
+use Crown\Measure\Fact;
+use Crown\Measure\FactSheet;
+use Crown\Measure\Property;
+
+/** What follows for a whole from the things that are mixed in it: means by mass, and the strictest of each caution. */
+final readonly class Mixture
+{
+    private float $grams;
+
+    /** @param  list<array{Ingredient, float}>  $parts one at least, each with its grams, or in any other unit of mass */
+    public function __construct(private array $parts)
+    {
+        $this->grams = array_sum(array_column($parts, 1));
+    }
+
+    /** A figure's mean by mass; null where one of them has none. */
+    public function mean(Property $property): ?Band
+    {
+        $low = $best = $high = 0.0;
+        foreach ($this->parts as [$ingredient, $grams]) {
+            $facts = self::facts($ingredient);
+            if (! $facts->has($property)) {
+                return null;
+            }
+            $band = $facts->get($property)->band;
+            $share = $grams / $this->grams;
+            [$low, $best, $high] = [
+                $low + $share * $band->low,
+                $best + $share * $band->best,
+                $high + $share * $band->high,
+            ];
+        }
+
+        return Band::of(min($low, $best), $best, max($best, $high));
+    }
+
+    /** g/ml at 20 °C by adding up the volumes; what has no density counts as oil. */
+    public function density(): Band
+    {
+        $volume = 0.0;
+        foreach ($this->parts as [$ingredient, $grams]) {
+            $volume += $grams / $ingredient->density20();
+        }
+
+        return Band::exact($this->grams / $volume);
+    }
+
+    /** The lowest, or the highest, of a figure among those that have one; null where none has. */
+    public function end(Property $property, bool $lowest): ?Band
+    {
+        $found = null;
+        foreach ($this->parts as [$ingredient]) {
+            $band = self::facts($ingredient)->has($property) ? self::facts($ingredient)->get($property)->band : null;
+            if ($band !== null && ($found === null || ($band->best < $found->best) === $lowest)) {
+                $found = $band;
+            }
+        }
+
+        return $found;
+    }
+
+    /** Not known where one of them is not. */
+    public function fattyAcids(): FattyAcids
+    {
+        $percent = [];
+        foreach ($this->parts as [$ingredient, $grams]) {
+            if (! $ingredient->composition->fattyAcids->known()) {
+                return new FattyAcids([], '');
+            }
+            foreach ($ingredient->composition->fattyAcids->percent as $acid => $share) {
+                $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $grams) / $this->grams;
+            }
+        }
+
+        return new FattyAcids($percent, Fact::ESTIMATE);
+    }
+
+    /** Each by how firm it makes a blend. */
+    public function solidFat(): SolidFat
+    {
+        $percent = array_fill_keys(SolidFat::TEMPERATURES, 0.0);
+        foreach ($this->parts as [$ingredient, $grams]) {
+            $fat = $ingredient->composition->solidFat;
+            foreach (SolidFat::TEMPERATURES as $celsius) {
+                $percent[$celsius] += ($fat->at((float) $celsius) * $fat->structure * $grams) / $this->grams;
+            }
+        }
+
+        return new SolidFat($percent, 1.0, Fact::ESTIMATE);
+    }
+
+    /** @return array<string, float> by INCI name, 0 to 1; what has no such name is left out */
+    public function inciShares(): array
+    {
+        $shares = [];
+        foreach ($this->parts as [$ingredient, $grams]) {
+            foreach ($ingredient->inciShares() as $name => $share) {
+                $shares[$name] = ($shares[$name] ?? 0.0) + ($share * $grams) / $this->grams;
+            }
+        }
+
+        return $shares;
+    }
+
+    /**
+     * Those of everything in it together; of the advice for pregnancy, the strictest.
+     *
+     * @param  list<Ingredient>  $all
+     */
+    public static function precautions(array $all): Precautions
+    {
+        $advice = array_map(static fn (Ingredient $i): Advice => $i->precautions->pregnancy, $all);
+        $reasons = array_filter(array_map(static fn (Ingredient $i): string => $i->precautions->pregnancyReason, $all));
+        $cautions = $allergens = $conditions = [];
+        foreach ($all as $ingredient) {
+            foreach ($ingredient->precautions->cautions as $caution) {
+                $cautions[$caution->says] = $caution;
+            }
+            foreach ($ingredient->precautions->allergens as $allergen) {
+                $allergens[$allergen] = $allergen;
+            }
+            foreach ($ingredient->precautions->askFirst as $condition) {
+                $conditions[$condition->value] = $condition;
+            }
+        }
+
+        return new Precautions(
+            match (true) {
+                in_array(Advice::Avoid, $advice, true) => Advice::Avoid,
+                in_array(Advice::Caution, $advice, true) => Advice::Caution,
+                default => Advice::Ok,
+            },
+            implode(' ', array_unique($reasons)),
+            array_values($allergens),
+            askFirst: array_values($conditions),
+            cautions: array_values($cautions),
+        );
+    }
+
+    private static function facts(Ingredient $ingredient): FactSheet
+    {
+        return $ingredient->factsIn($ingredient->usualForm());
+    }
+}
