@@ -19,6 +19,7 @@ use App\Make\RecipeDoseController;
 use App\Make\ShoppingController;
 use App\Pantry\IngredientController;
 use App\Pantry\OwnIngredientController;
+use App\Pantry\PictureController;
 use App\Pantry\ShelfController;
 use App\Papers\MethodController;
 use App\Papers\PassportController;
@@ -258,6 +259,8 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
         Route::post('lots/{lot}/movements', 'move')->name('shelf.move');
         Route::put('lots/{lot}/movements/{movement}', 'end')->name('shelf.end');
         Route::put('lots/{lot}/withdrawn', 'withdraw')->name('shelf.withdraw');
+        Route::post('lots/{lot}/photos', [PictureController::class, 'store'])->name('shelf.photo');
+        Route::delete('photos/{photo}', [PictureController::class, 'destroy'])->name('shelf.unphoto');
     });
     Route::controller(OrderController::class)->prefix('orders')->group(function (): void {
         Route::get('/', 'index')->name('orders.index');

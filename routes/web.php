@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Pantry\PictureController;
 use App\Papers\LabelController;
 use App\Papers\MakeSheetController;
 use App\Papers\SheetController;
-use App\Steep\PhotoController;
 use Illuminate\Support\Facades\Route;
 
 // Papers are opened from the address line too, where no page of ours is the referrer: they go by the session alone.
@@ -25,7 +25,7 @@ Route::get('/papers/formulas/{formula}/sheet.pdf', SheetController::class)
     ->middleware(['auth:web', 'can:make'])
     ->whereNumber('formula')
     ->name('formulas.sheet');
-Route::get('/photos/{photo}', [PhotoController::class, 'show'])
+Route::get('/photos/{photo}', [PictureController::class, 'show'])
     ->middleware(['auth:web', 'can:help'])
     ->whereNumber('photo')
     ->name('photos.show');

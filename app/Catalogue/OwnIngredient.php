@@ -8,6 +8,7 @@ use App\Studio\BelongsToStudio;
 use App\Studio\CurrentStudio;
 use App\Studio\Revised;
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\OwnEntry;
 use Crown\Json\Node;
@@ -22,7 +23,7 @@ use Illuminate\Database\Eloquent\Model;
  * }
  * @phpstan-type OwnDocument array{
  *     name: string, inci: string, kind: string, like: string, synonyms: list<string>, allergens: list<string>,
- *     vegan: bool, figures: list<OwnFigureRow>,
+ *     vegan: bool, figures: list<OwnFigureRow>, parts?: list<array{ingredient: string, percent: float|int|null}>,
  * }
  *
  * @property int $id
@@ -35,6 +36,8 @@ final class OwnIngredient extends Model
     use BelongsToStudio;
     use Revised;
 
+    public const ID = 'own-';
+
     protected $table = 'own_ingredients';
 
     protected $guarded = ['id', 'studio_id'];
@@ -44,23 +47,50 @@ final class OwnIngredient extends Model
     /** The id under which formulas name it. */
     public function ingredientId(): string
     {
-        return 'own-'.$this->id;
+        return self::ID.$this->id;
     }
 
     /**
-     * All of the studio's, in the order in which they were written.
+     * All of the studio's that are one thing, and those that are blends of several: these are made when they are asked
+     * for, since what is in them may have been written or steeped here too.
      *
-     * @return list<Ingredient>
+     * @param  list<Correction>  $corrections the studio's own figures, which hold for a blend as well
+     * @return array{list<Ingredient>, array<string, array{string, callable(Catalogue): Ingredient}>}
      */
-    public static function ingredients(Catalogue $reference): array
+    public static function written(Catalogue $reference, array $corrections): array
     {
-        return array_map(
-            static fn (Node $row): Ingredient => OwnEntry::read(
-                'own-'.$row->whole('id'),
-                (array) json_decode($row->text('document'), true),
-                $reference,
-            )->ingredient(),
-            app(CurrentStudio::class)->rows('own_ingredients', 'id, document'),
-        );
+        $single = $blends = [];
+        foreach (app(CurrentStudio::class)->rows('own_ingredients', 'id, document') as $row) {
+            $id = self::ID.$row->whole('id');
+            $document = (array) json_decode($row->text('document'), true);
+            if (($document['parts'] ?? []) === []) {
+                $single[] = OwnEntry::read($id, $document, $reference)->ingredient();
+            } else {
+                $blends[$id] = [
+                    Node::of($document)->text('name'),
+                    static fn (Catalogue $all): Ingredient => OwnEntry::read($id, $document, $all)
+                        ->ingredient()
+                        ->corrected(...array_filter(
+                            $corrections,
+                            static fn (Correction $c): bool => $c->ingredient === $id,
+                        )),
+                ];
+            }
+        }
+
+        return [$single, $blends];
+    }
+
+    /** @return list<string> names of the blends that something is in */
+    public static function blendsWith(string $ingredient): array
+    {
+        $named = [];
+        foreach (self::query()->orderBy('name')->get() as $own) {
+            if (in_array($ingredient, array_column($own->document['parts'] ?? [], 'ingredient'), true)) {
+                $named[] = $own->name;
+            }
+        }
+
+        return $named;
     }
 }

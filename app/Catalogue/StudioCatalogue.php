@@ -36,10 +36,14 @@ final class StudioCatalogue
         // Most formulas name nothing of the studio's own: it is asked for when one does.
         return $reference
             ->corrected(...$corrections)
-            ->within(fn (): Catalogue => $reference
-                ->with(...OwnIngredient::ingredients($reference))
-                ->corrected(...$corrections)
-                ->steeping($this->oils->oils($corrections)));
+            ->within(function () use ($reference, $corrections): Catalogue {
+                [$single, $blends] = OwnIngredient::written($reference, $corrections);
+
+                return $reference
+                    ->with(...$single)
+                    ->corrected(...$corrections)
+                    ->steeping([...$this->oils->oils($corrections), ...$blends]);
+            });
     }
 
     /** @return list<Correction> what was truly paid stands in the place of a price that somebody wrote down */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Steep\PictureFiles;
+use App\Pantry\PictureFiles;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Studio\Role;

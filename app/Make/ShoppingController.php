@@ -73,12 +73,12 @@ final class ShoppingController
             ->where('grams', '>', 0)
             ->orderByDesc('id')
             ->limit(2000)
-            ->get(['ingredient', 'grams', 'cost']);
+            ->get(['ingredient', 'grams', 'cost', 'currency', 'rate']);
         foreach ($lots as $lot) {
             $known = $packs[$lot->ingredient] ?? [];
             $size = (string) $lot->grams;
             if (! isset($known[$size]) && count($known) < self::REMEMBERED) {
-                $packs[$lot->ingredient][$size] = new Pack($lot->grams ?? 1.0, $lot->cost);
+                $packs[$lot->ingredient][$size] = new Pack($lot->grams ?? 1.0, $lot->paid());
             }
         }
 

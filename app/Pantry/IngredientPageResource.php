@@ -62,15 +62,15 @@ final class IngredientPageResource extends JsonResource
                     ],
                 )
                 ->all(),
-            'own' => str_starts_with($ingredient, 'own-') ? self::ownDraft($ingredient) : null,
+            'own' => str_starts_with($ingredient, OwnIngredient::ID) ? self::ownDraft($ingredient) : null,
         ];
     }
 
     /** @return array<string, mixed> */
     private static function ownDraft(string $ingredient): array
     {
-        $own = OwnIngredient::query()->findOrFail((int) substr($ingredient, 4));
+        $own = OwnIngredient::query()->findOrFail((int) substr($ingredient, strlen(OwnIngredient::ID)));
 
-        return ['id' => $own->id, 'revision' => $own->revision, ...$own->document];
+        return ['id' => $own->id, 'revision' => $own->revision, 'parts' => [], ...$own->document];
     }
 }

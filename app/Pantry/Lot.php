@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Studio\BelongsToStudio;
+use App\Studio\CurrentStudio;
+use Crown\Pantry\Paid;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -37,6 +39,7 @@ use Illuminate\Support\Facades\DB;
  * @property float|null $tare_grams of the empty container
  * @property float|null $cost of all that came; null while nobody said
  * @property string $currency
+ * @property float|null $rate the studio's money for one of that; null where it is the same, or nobody said
  * @property string $place by the name it has in the kit
  * @property float|null $place_celsius in its warmest months
  * @property string $note
@@ -73,6 +76,7 @@ class Lot extends Model
         'opened_months' => 'float',
         'tare_grams' => 'float',
         'cost' => 'float',
+        'rate' => 'float',
         'place_celsius' => 'float',
         'use_by' => 'date',
     ];
@@ -111,10 +115,19 @@ class Lot extends Model
         return ($this->bought_on ?? $this->made_on ?? $this->created_at ?? Carbon::now())->copy()->startOfDay();
     }
 
-    /** Money for a gram, as it came; null where nobody said. */
+    /** What all of it cost, in the studio's own money; null where nobody said, or what that is. */
+    public function paid(): ?float
+    {
+        return $this->cost === null ? null : (new Paid($this->cost, $this->currency, $this->rate))
+            ->in(app(CurrentStudio::class)->get()->currency);
+    }
+
+    /** The studio's money for a gram, as it came; null where that cannot be told. */
     public function costPerGram(): ?float
     {
-        return $this->cost !== null && ($this->grams ?? 0.0) > 0.0 ? $this->cost / $this->grams : null;
+        $paid = $this->paid();
+
+        return $paid !== null && ($this->grams ?? 0.0) > 0.0 ? $paid / $this->grams : null;
     }
 
     /** The day by which it is to be used; null where nothing tells. */

@@ -20,7 +20,7 @@ final class LotFields
         return array_combine(
             array_map(static fn (string $field): string => $under.$field, [
                 'supplier', 'batch_number', 'bought_on', 'printed_on', 'opened_on', 'opened_months', 'tare_grams',
-                'cost', 'currency', 'place', 'note',
+                'cost', 'currency', 'rate', 'place', 'note',
             ]),
             [
                 'nullable|string|max:200',
@@ -32,6 +32,7 @@ final class LotFields
                 'nullable|numeric|min:0|max:100000',
                 'nullable|numeric|min:0|max:1000000',
                 'nullable|string|max:3',
+                'nullable|numeric|gt:0|max:1000000',
                 'nullable|string|max:80',
                 'nullable|string|max:500',
             ],

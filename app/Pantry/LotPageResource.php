@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Exchange\IngredientFile;
 use Crown\Json\Node;
 use Crown\Pantry\MovementKind;
 use Crown\Pantry\OpenedLife;
@@ -38,6 +39,15 @@ final class LotPageResource extends JsonResource
             'printed_on' => $lot->printed_on?->toDateString(),
             'opened_months' => $lot->opened_months,
             'note' => $lot->note,
+            'blend' => $this->catalogue->has($lot->ingredient)
+                ? IngredientFile::blend($this->catalogue->get($lot->ingredient))
+                : [],
+            'pictures' => Picture::query()
+                ->where('lot_id', $lot->id)
+                ->orderBy('id')
+                ->get()
+                ->map(static fn (Picture $p): array => $p->row())
+                ->all(),
             'life' => LotWords::life($lot, $this->catalogue),
             'movements' => StockMovement::query()
                 ->where('lot_id', $lot->id)

@@ -30,7 +30,7 @@ final class OwnIngredientController
     #[Speaks('OwnKept', 'OwnDraft', 201, 'Write an ingredient of one\'s own')]
     public function store(OwnIngredientRequest $request): JsonResponse
     {
-        $draft = $request->draft($this->reference->reference());
+        $draft = $request->draft($this->reference->reference(), $this->catalogue->get());
         $own = OwnIngredient::query()->create(['name' => $draft['name'], 'document' => $draft]);
 
         return new JsonResponse($this->kept($own->refresh()), 201);
@@ -40,7 +40,7 @@ final class OwnIngredientController
     public function update(int $own, OwnIngredientRequest $request, BasedOn $basedOn): JsonResponse
     {
         $row = OwnIngredient::query()->findOrFail($own);
-        $draft = $request->draft($this->reference->reference());
+        $draft = $request->draft($this->reference->reference(), $this->catalogue->get());
         $row->revise($basedOn->revision(), ['name' => $draft['name'], 'document' => $draft], $this->kept(...));
 
         return new JsonResponse($this->kept($row));
@@ -55,6 +55,10 @@ final class OwnIngredientController
             ->first(['id', 'title']);
         if ($used !== null) {
             throw Refused::because('ingredient', sprintf('"%s" uses it. Take it out there first.', $used->title));
+        }
+        $blends = OwnIngredient::blendsWith($row->ingredientId());
+        if ($blends !== []) {
+            throw Refused::because('ingredient', sprintf('"%s" is made of it. Take it out there first.', $blends[0]));
         }
         $row->delete();
 

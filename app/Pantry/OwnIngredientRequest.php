@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Catalogue\OwnIngredient;
 use App\Support\Refused;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\OwnEntry;
+use Crown\Catalogue\ReadyBlend;
 use Crown\Measure\Property;
 use Crown\Problem;
 use Illuminate\Foundation\Http\FormRequest;
@@ -37,6 +39,9 @@ final class OwnIngredientRequest extends FormRequest
             'allergens' => 'present|array|max:20',
             'allergens.*' => 'string|max:80',
             'vegan' => 'required|boolean',
+            'parts' => 'sometimes|array|max:'.ReadyBlend::MOST_PARTS,
+            'parts.*.ingredient' => 'required|string|max:80',
+            'parts.*.percent' => 'present|nullable|numeric',
             'figures' => 'present|array|max:40',
             'figures.*.form' => 'present|string|max:20',
             'figures.*.property' => [
@@ -54,6 +59,7 @@ final class OwnIngredientRequest extends FormRequest
         return [
             'name.required' => 'An ingredient needs a name.',
             'name.unique' => 'You have an ingredient of this name already.',
+            'parts.*.ingredient.required' => 'Choose what is in it, or take the row out.',
             'figures.*.source.required' => 'Say where the figure comes from.',
         ];
     }
@@ -63,7 +69,7 @@ final class OwnIngredientRequest extends FormRequest
      *
      * @throws Refused|Problem for what core would not read
      */
-    public function draft(Catalogue $reference): array
+    public function draft(Catalogue $reference, Catalogue $all): array
     {
         /** @var array{name: string, ...<string, mixed>} $draft */
         $draft = $this->validated();
@@ -71,8 +77,28 @@ final class OwnIngredientRequest extends FormRequest
         if ($like !== '' && ! $reference->has($like)) {
             throw Refused::because('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
         }
-        OwnEntry::read('own-0', $draft, $reference);
+        $this->parts($all);
+        OwnEntry::read('own-0', $draft, $all);
 
         return $draft;
+    }
+
+    /** @throws Refused where a part is not in the catalogue, is a blend itself, or this */
+    private function parts(Catalogue $all): void
+    {
+        $route = $this->route('own');
+        $self = is_scalar($route) ? OwnIngredient::ID.$route : '';
+        foreach ($this->collect('parts')->all() as $n => $part) {
+            $id = is_array($part) && is_string($part['ingredient'] ?? null) ? $part['ingredient'] : '';
+            if (! $all->has($id) || $id === $self || $all->get($id)->isBlend()) {
+                throw Refused::because("parts.$n.ingredient", $all->has($id) && $id !== $self
+                    ? sprintf('%s is a blend itself: name what is in it.', $all->get($id)->name)
+                    : 'Choose something of the catalogue, or of your own.');
+            }
+        }
+        $in = $this->collect('parts')->isEmpty() || $self === '' ? [] : OwnIngredient::blendsWith($self);
+        if ($in !== []) {
+            throw Refused::because('parts', sprintf('It is in a blend: %s. A blend holds no blend.', $in[0]));
+        }
     }
 }

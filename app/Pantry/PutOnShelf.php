@@ -20,7 +20,7 @@ final class PutOnShelf
 
     private const DAYS = ['bought_on', 'printed_on', 'opened_on'];
 
-    private const FIGURES = ['opened_months', 'tare_grams', 'cost'];
+    private const FIGURES = ['opened_months', 'tare_grams', 'cost', 'rate'];
 
     public function __construct(
         private readonly StudioCatalogue $catalogue,
@@ -42,6 +42,7 @@ final class PutOnShelf
         if (($lot->getAttribute('currency') ?? '') === '') {
             $lot->currency = $this->studio->get()->currency;
         }
+        $lot->rate ??= $this->lastRate($lot->currency);
         $grams = $said->number('grams');
         $lot->grams = $grams;
         $lot->save();
@@ -57,6 +58,17 @@ final class PutOnShelf
         $lot->update($this->columns($said, ''));
 
         return $this->dated($lot);
+    }
+
+    /** What money of another country was worth when it was last paid with; null where nobody said. */
+    private function lastRate(string $currency): ?float
+    {
+        return $currency === $this->studio->get()->currency ? null : Lot::query()
+            ->where('currency', $currency)
+            ->whereNotNull('rate')
+            ->orderByDesc('id')
+            ->first(['rate'])
+            ?->rate;
     }
 
     /** The day by which it is to be used, worked out anew. */

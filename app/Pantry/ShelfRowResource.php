@@ -48,6 +48,7 @@ final class ShelfRowResource extends JsonResource
             'withdrawn' => $lot->withdrawnWords(),
             'cost' => $lot->cost,
             'currency' => $lot->currency,
+            'rate' => $lot->rate,
             'per_100g' => $lot->costPerGram() === null ? null : round($lot->costPerGram() * 100, 4),
             'tare_grams' => $lot->tare_grams,
             'steep_id' => $lot->steep_id,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Pantry\Lot;
+use App\Pantry\Picture;
 use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
@@ -51,7 +52,7 @@ use Illuminate\Support\Carbon;
  * @property Collection<int, SteepedLot> $lots
  * @property Collection<int, SteepShake> $shakes
  * @property Collection<int, SteepEvent> $events
- * @property Collection<int, SteepPhoto> $photos
+ * @property Collection<int, Picture> $photos
  */
 final class Steep extends Model
 {
@@ -177,9 +178,9 @@ final class Steep extends Model
         return $this->hasMany(SteepedLot::class)->orderBy('id');
     }
 
-    /** @return HasMany<SteepPhoto, $this> */
+    /** @return HasMany<Picture, $this> */
     public function photos(): HasMany
     {
-        return $this->hasMany(SteepPhoto::class)->orderBy('on_date')->orderBy('id');
+        return $this->hasMany(Picture::class)->orderBy('on_date')->orderBy('id');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
+use App\Pantry\Picture;
 use App\Pantry\WhereUsed;
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
@@ -52,7 +53,7 @@ final class SteepResource extends JsonResource
             'signs' => Signs::of($this->plan),
             'strain_steps' => array_map(self::strainStep(...), Straining::steps($this->plan, $this->tools)),
             'events' => array_values($this->steep->events->map($this->event(...))->all()),
-            'photos' => array_values($this->steep->photos->map(self::photo(...))->all()),
+            'photos' => array_values($this->steep->photos->map(static fn (Picture $p): array => $p->row())->all()),
             'measured' => $this->measured(),
             'cost' => self::seesPrices() ? $this->cost() : null,
             'cost_per_100g' => self::seesPrices() ? $this->costPerHundredGrams() : null,
@@ -139,17 +140,6 @@ final class SteepResource extends JsonResource
             'on' => $event->on_date->toDateString(),
             'words' => $event->entry()->words($this->catalogue),
             'note' => $event->note,
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function photo(SteepPhoto $photo): array
-    {
-        return [
-            'id' => $photo->id,
-            'on' => $photo->on_date->toDateString(),
-            'width' => $photo->width,
-            'height' => $photo->height,
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Steep;
 
+use App\Pantry\PictureFiles;
 use App\Session\SecurityLog;
 use App\Studio\Studio;
 use App\Support\Idempotent;

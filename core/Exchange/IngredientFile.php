@@ -12,6 +12,7 @@ use Crown\Catalogue\Evidence;
 use Crown\Catalogue\Form;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\LegalLimit;
+use Crown\Catalogue\Part;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
@@ -66,6 +67,7 @@ final class IngredientFile
             'ask_first' => array_map(static fn (Condition $c): string => $c->label(), $i->precautions->askFirst),
             'action' => $i->onHair->action->value,
             'feel' => $i->onHair->feel,
+            'blend' => self::blend($i),
             'origin' => $i->provenance->origin->value,
             'corrected' => array_map(
                 static fn (Correction $c): string => trim($c->form.' '.$c->property->label()),
@@ -143,5 +145,15 @@ final class IngredientFile
     private static function band(Ingredient $i, Property $property): ?Band
     {
         return $i->facts->has($property) ? $i->facts->get($property)->band : null;
+    }
+
+    /** @return list<array<string, mixed>> what a ready blend is made of, in per cent of it: $defs/BlendPart */
+    public static function blend(Ingredient $ingredient): array
+    {
+        return array_map(static fn (Part $part): array => [
+            'ingredient' => $part->ingredient->id,
+            'name' => $part->ingredient->name,
+            'percent' => $part->share->scaled(100),
+        ], $ingredient->blend);
     }
 }

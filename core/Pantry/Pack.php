@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Pantry;
 
+use Crown\Solving\WholeNumbers;
+
 /** A size in which something is sold, as it was bought before. */
 final readonly class Pack
 {
@@ -17,59 +19,31 @@ final readonly class Pack
 
     /**
      * The cheapest packs that come to so much; of equals, the fewest grams. Where a price is not known, the fewest
-     * grams count alone. Exact: every pack is tried in every number, and what costs more already is not gone on with.
+     * grams count alone.
      *
      * @param  list<self>  $packs
-     * @return list<array{count: int, pack: self}> none where there are no packs
+     * @return list<array{count: int, pack: self}> the largest first; none where there are no packs
      */
     public static function cheapest(array $packs, float $grams): array
     {
         $priced = array_values(array_filter($packs, static fn (self $p): bool => $p->cost !== null));
-        $of = $priced === [] ? $packs : $priced;
+        $of = $priced === [] ? array_values($packs) : $priced;
+        if ($of === []) {
+            return [];
+        }
         usort($of, static fn (self $a, self $b): int => $b->grams <=> $a->grams);
-        $best = [];
-        $worth = [INF, INF];
-        self::tried($of, $grams, [0.0, 0.0], [], $best, $worth);
-
-        return $best;
-    }
-
-    /**
-     * @param  list<self>  $packs still to be tried
-     * @param  float  $missing grams
-     * @param  array{float, float}  $so money and grams so far
-     * @param  list<array{count: int, pack: self}>  $taken
-     * @param  list<array{count: int, pack: self}>  $best
-     * @param  array{float, float}  $worth money and grams of the best
-     */
-    private static function tried(
-        array $packs,
-        float $missing,
-        array $so,
-        array $taken,
-        array &$best,
-        array &$worth,
-    ): void {
-        if ($missing <= 1e-9) {
-            if ($so < $worth) {
-                [$best, $worth] = [$taken, $so];
+        $counts = WholeNumbers::covering(
+            array_map(static fn (self $p): float => $p->grams, $of),
+            array_map(static fn (self $p): float => $p->cost ?? 0.0, $of),
+            $grams,
+        );
+        $bought = [];
+        foreach ($counts as $n => $count) {
+            if ($count > 0) {
+                $bought[] = ['count' => $count, 'pack' => $of[$n]];
             }
+        }
 
-            return;
-        }
-        $pack = array_shift($packs);
-        if ($pack === null || $so >= $worth) {
-            return;
-        }
-        for ($count = (int) ceil($missing / $pack->grams - 1e-9); $count >= 0; $count--) {
-            self::tried(
-                $packs,
-                $missing - $count * $pack->grams,
-                [$so[0] + $count * ($pack->cost ?? 0.0), $so[1] + $count * $pack->grams],
-                $count === 0 ? $taken : [...$taken, ['count' => $count, 'pack' => $pack]],
-                $best,
-                $worth,
-            );
-        }
+        return $bought;
     }
 }

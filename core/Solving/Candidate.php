@@ -38,10 +38,4 @@ final readonly class Candidate
             throw SolveError::field('max', 'shares from 0 to 100 %, the least no more than the most');
         }
     }
-
-    /** Whether a share is a whole number of its steps, to a millionth of one. */
-    public function isWhole(float $share): bool
-    {
-        return $this->step === null || abs($share / $this->step - round($share / $this->step)) <= 1e-6;
-    }
 }

@@ -49,7 +49,7 @@ final readonly class Solver
     ) {
         $this->programme = new Programme($candidates, $requirements, $batchGrams);
         $this->costs = Objective::of($goals, $this->programme, $serves);
-        $this->search = new BranchAndBound($candidates, $fewest);
+        $this->search = BranchAndBound::of($candidates, $fewest);
     }
 
     /**

@@ -57,7 +57,7 @@ final class AccountsTest extends StudioTestCase
             'batches.destroy', 'batches.restore', 'batches.find',
             'batches.unfind', 'routines.store', 'routines.link', 'batches.link', 'shelf.index', 'shelf.read',
             'shelf.store', 'shelf.show', 'shelf.update', 'shelf.move', 'shelf.end', 'shelf.withdraw',
-            'batches.cost', 'shelf.shopping', 'shelf.use-up',
+            'batches.cost', 'shelf.shopping', 'shelf.use-up', 'shelf.photo', 'shelf.unphoto',
             'orders.index', 'orders.store', 'orders.update', 'links.index', 'links.end',
             'routines.destroy', 'routines.restore', 'formulas.sheet',
         ],

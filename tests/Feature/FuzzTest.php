@@ -143,7 +143,9 @@ final class FuzzTest extends StudioTestCase
     private static function isAsked(Address $address): bool
     {
         // Signing out would end the test; pictures have a test of their own.
-        return ! in_array($address->getName(), ['session.sign-out', 'session.password', 'steeps.photo', 'app'], true);
+        return ! in_array($address->getName(), [
+            'session.sign-out', 'session.password', 'steeps.photo', 'shelf.photo', 'app',
+        ], true);
     }
 
     private function send(string $method, string $path, string $body): TestResponse

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Steep\PictureFiles;
-use App\Steep\SteepPhoto;
+use App\Pantry\Picture;
+use App\Pantry\PictureFiles;
 use App\Steep\SweepCommand;
 use GdImage;
 use Illuminate\Filesystem\Filesystem;
@@ -54,6 +54,26 @@ final class PictureTest extends StudioTestCase
         $this->ask('GET', '/photos/'.$id, as: $this->stranger)->assertNotFound();
     }
 
+    public function test_a_bottle_has_pictures_as_a_jar_has_and_only_its_studio_sees_them(): void
+    {
+        $lot = $this->got('ShelfList', 'POST', 'pantry/lots', [
+            'lots' => [['ingredient' => 'argan-oil', 'grams' => 100]],
+        ])['items'][0]['id'];
+        $page = $this->asPicture($lot, self::picture(), of: 'pantry/lots')->assertCreated();
+        $id = $page->json('pictures.0.id');
+        self::assertSame([$id], array_column($this->got('LotPage', 'GET', 'pantry/lots/'.$lot)['pictures'], 'id'));
+        $this->ask('GET', '/photos/'.$id)->assertOk();
+        $this->asPicture($lot, self::picture(), $this->stranger, 'pantry/lots')->assertNotFound();
+        $this->ask('DELETE', 'pantry/photos/'.$id, as: $this->stranger)->assertNotFound();
+        // What is of a bottle is not taken out of a jar.
+        $this->ask('DELETE', 'steep-photos/'.$id)->assertNotFound();
+        app(PictureFiles::class)->sweep();
+        self::assertCount(1, $this->files());
+        self::assertSame([], $this->got('LotPage', 'DELETE', 'pantry/photos/'.$id)['pictures']);
+        self::assertSame([], $this->files());
+        $this->asPicture($lot, 'no picture', of: 'pantry/lots')->assertStatus(422)->assertJsonValidationErrors('photo');
+    }
+
     public function test_one_too_large_to_be_read_is_refused_before_it_is(): void
     {
         $before = memory_get_peak_usage();
@@ -66,7 +86,7 @@ final class PictureTest extends StudioTestCase
 
     public function test_nothing_is_left_of_one_that_was_not_kept(): void
     {
-        SteepPhoto::creating(static fn (): never => throw new RuntimeException('on the way'));
+        Picture::creating(static fn (): never => throw new RuntimeException('on the way'));
         $this->asPicture($this->steep()['id'], self::picture())->assertStatus(500);
         self::assertSame([], $this->files());
     }

@@ -221,7 +221,7 @@ final class ScopingTest extends StudioTestCase
                 'weigh_ins',
                 'batch_findings',
                 'steep_events',
-                'steep_photos',
+                'pictures',
             ] as $table
         ) {
             $rows[$table] = DB::table($table)->orderBy('id')->get()->toJson();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Steep\PictureFiles;
-use App\Steep\SteepPhoto;
+use App\Pantry\Picture;
+use App\Pantry\PictureFiles;
 use Symfony\Component\Process\Process;
 
 final class SteepTest extends StudioTestCase
@@ -376,7 +376,7 @@ final class SteepTest extends StudioTestCase
     {
         $steep = $this->begun(3);
         $answer = $this->asPicture($steep['id'], self::picture(3000, 1500))->assertCreated();
-        $photo = SteepPhoto::query()->withoutGlobalScopes()->findOrFail($answer->json('photos.0.id'));
+        $photo = Picture::query()->withoutGlobalScopes()->findOrFail($answer->json('photos.0.id'));
         self::assertSame([1280, 640], [$photo->width, $photo->height]);
         self::assertSame(
             'image/jpeg',

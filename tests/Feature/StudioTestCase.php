@@ -209,7 +209,8 @@ abstract class StudioTestCase extends TestCase
         return (string) ob_get_clean();
     }
 
-    protected function asPicture(int $steep, string $bytes, ?User $as = null): TestResponse
+    /** @param  string  $of whose picture it is: "steeps", or "pantry/lots" */
+    protected function asPicture(int $id, string $bytes, ?User $as = null, string $of = 'steeps'): TestResponse
     {
         $this->app?->forgetScopedInstances();
         $this->flushSession();
@@ -218,7 +219,7 @@ abstract class StudioTestCase extends TestCase
         return $this->actingAs($person, 'web')
             ->withHeaders(['Referer' => url('/')])
             ->post(
-                '/api/steeps/'.$steep.'/photos',
+                '/api/'.$of.'/'.$id.'/photos',
                 ['photo' => UploadedFile::fake()->createWithContent('jar.png', $bytes)],
                 ['Accept' => 'application/json'],
             );

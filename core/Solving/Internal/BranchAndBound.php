@@ -23,11 +23,17 @@ final class BranchAndBound
     private int $branches = 0;
 
     /**
-     * @param  list<Candidate>  $candidates
-     * @param  int|null  $fewest most ingredients there may be; null for any number
+     * @param  list<float|null>  $steps of each variable: it is a whole number of them; null for any value
+     * @param  int|null  $fewest most variables that may be more than nothing; null for any number
      */
-    public function __construct(private readonly array $candidates, private readonly ?int $fewest)
+    public function __construct(private readonly array $steps, private readonly ?int $fewest)
     {
+    }
+
+    /** @param  list<Candidate>  $candidates */
+    public static function of(array $candidates, ?int $fewest): self
+    {
+        return new self(array_map(static fn (Candidate $c): ?float => $c->step, $candidates), $fewest);
     }
 
     /** Whether the last search was ended before it could prove that nothing is better. */
@@ -53,7 +59,7 @@ final class BranchAndBound
         $best = new Solution(false, $root->x, INF, [], 0);
         // What has to be in it is in it for good: it leaves so many fewer to choose.
         $hasToBe = array_filter(
-            array_keys($this->candidates),
+            array_keys($this->steps),
             static fn (int $j): bool => $lower[$j] > 0.0,
         );
         $open = [new Branch($lower, $upper, array_values($hasToBe), $root)];
@@ -107,7 +113,7 @@ final class BranchAndBound
      */
     private function whole(Branch $branch, int $j, array $cost, array $rows): array
     {
-        $step = $this->candidates[$j]->step ?? 1.0;
+        $step = $this->steps[$j] ?? 1.0;
         $below = floor($branch->solution->x[$j] / $step) * $step;
         $ways = [];
         foreach ([[$below + $step, $branch->upper[$j]], [$branch->lower[$j], $below]] as [$from, $to]) {
@@ -175,7 +181,7 @@ final class BranchAndBound
     private function only(array $chosen, Branch $branch): array
     {
         $upper = $branch->upper;
-        foreach (array_diff(array_keys($this->candidates), $chosen) as $j) {
+        foreach (array_diff(array_keys($this->steps), $chosen) as $j) {
             $upper[$j] = min($upper[$j], $branch->lower[$j]);
         }
 
@@ -185,8 +191,8 @@ final class BranchAndBound
     /** The first candidate whose share is not a whole number of its steps; null when there is none. */
     private function broken(Solution $solution): ?int
     {
-        foreach ($this->candidates as $j => $candidate) {
-            if (! $candidate->isWhole($solution->x[$j])) {
+        foreach ($this->steps as $j => $step) {
+            if ($step !== null && ! self::isWhole($solution->x[$j] / $step)) {
                 return $j;
             }
         }
@@ -194,11 +200,17 @@ final class BranchAndBound
         return null;
     }
 
+    /** To a millionth of a step. */
+    private static function isWhole(float $steps): bool
+    {
+        return abs($steps - round($steps)) <= 1e-6;
+    }
+
     /** @return list<int> candidates with a share */
     private function inside(Solution $solution): array
     {
         return array_values(
-            array_filter(array_keys($this->candidates), static fn (int $j): bool => $solution->x[$j] > self::NOTHING),
+            array_filter(array_keys($this->steps), static fn (int $j): bool => $solution->x[$j] > self::NOTHING),
         );
     }
 }

@@ -26,7 +26,7 @@ final readonly class Conflict
             return [$this->impossibleFrame()];
         }
         // Where the requirements contradict each other with any number of ingredients, the number is no part of it.
-        $anyNumber = new BranchAndBound($this->programme->candidates, null);
+        $anyNumber = BranchAndBound::of($this->programme->candidates, null);
         $byNumber = $this->fewest !== null && $this->isPossible($left, $anyNumber);
         $search = $byNumber ? $this->search : $anyNumber;
         foreach (array_keys($left) as $k) {

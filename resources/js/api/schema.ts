@@ -1177,6 +1177,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/lots/{lot}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a picture of a bottle, on this machine */
+        post: operations["shelf.photo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry/lots/{lot}/use-up": {
         parameters: {
             query?: never;
@@ -1206,6 +1223,23 @@ export interface paths {
         put: operations["shelf.withdraw"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take out a picture of a bottle */
+        delete: operations["shelf.unphoto"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2109,6 +2143,7 @@ export interface components {
                     [key: string]: components["schemas"]["Band"];
                 };
             };
+            blend: components["schemas"]["BlendPart"][];
             dermal_max: number | null;
             dermal_max_reason: string | null;
             phototoxic: boolean;
@@ -2715,12 +2750,7 @@ export interface components {
             signs: string[];
             strain_steps: components["schemas"]["StrainStep"][];
             events: components["schemas"]["SteepEvent"][];
-            photos: {
-                id: number;
-                on: string;
-                width: number;
-                height: number;
-            }[];
+            photos: components["schemas"]["Picture"][];
             measured: {
                 yield_grams: number;
                 kept_per_gram: number;
@@ -3233,6 +3263,7 @@ export interface components {
             allergens: string[];
             vegan: boolean;
             figures: components["schemas"]["OwnFigureDraft"][];
+            parts?: components["schemas"]["BlendPartDraft"][];
         };
         OwnSave: {
             revision: number;
@@ -3244,6 +3275,7 @@ export interface components {
             allergens: string[];
             vegan: boolean;
             figures: components["schemas"]["OwnFigureDraft"][];
+            parts?: components["schemas"]["BlendPartDraft"][];
         };
         OwnHeld: {
             id: number;
@@ -3256,6 +3288,7 @@ export interface components {
             allergens: string[];
             vegan: boolean;
             figures: components["schemas"]["OwnFigureDraft"][];
+            parts: components["schemas"]["BlendPartDraft"][];
         };
         OwnKept: {
             id: number;
@@ -4286,6 +4319,8 @@ export interface components {
             withdrawn: string;
             cost: number | null;
             currency: string;
+            /** @description the studio's money for one of its currency; null where it is the same, or nobody said */
+            rate: number | null;
             per_100g: number | null;
             steep_id: number | null;
             batch_id: number | null;
@@ -4362,6 +4397,8 @@ export interface components {
             withdrawn: string;
             cost: number | null;
             currency: string;
+            /** @description the studio's money for one of its currency; null where it is the same, or nobody said */
+            rate: number | null;
             per_100g: number | null;
             steep_id: number | null;
             batch_id: number | null;
@@ -4378,6 +4415,8 @@ export interface components {
             matter: string;
             /** @description Whether it is to be used before the rest. */
             soon: boolean;
+            blend: components["schemas"]["BlendPart"][];
+            pictures: components["schemas"]["Picture"][];
         };
         /** @description What one line says of something that was bought. */
         LotRead: {
@@ -4422,6 +4461,8 @@ export interface components {
             tare_grams?: number | null;
             cost?: number | null;
             currency?: string | null;
+            /** @description the studio's money for one of its currency; null where it is the same, or nobody said */
+            rate?: number | null;
             place?: string | null;
             note?: string | null;
         };
@@ -4439,6 +4480,7 @@ export interface components {
                 tare_grams?: number | null;
                 cost?: number | null;
                 currency?: string | null;
+                rate?: number | null;
                 place?: string | null;
                 note?: string | null;
             }[];
@@ -4710,6 +4752,22 @@ export interface components {
             grams: number;
             left_grams: number | null;
             use_by: string | null;
+        };
+        Picture: {
+            id: number;
+            on: string;
+            width: number;
+            height: number;
+        };
+        BlendPart: {
+            ingredient: string;
+            name: string;
+            percent: components["schemas"]["Band"];
+        };
+        BlendPartDraft: {
+            ingredient: string;
+            /** @description per cent of the blend; null where the supplier does not say */
+            percent: number | null;
         };
     };
     responses: never;
@@ -9004,6 +9062,59 @@ export interface operations {
             };
         };
     };
+    "shelf.photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": components["schemas"]["PhotoDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "shelf.use-up": {
         parameters: {
             query?: never;
@@ -9067,6 +9178,55 @@ export interface operations {
                 "application/json": components["schemas"]["WithdrawAsk"];
             };
         };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotPage"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "shelf.unphoto": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             200: {

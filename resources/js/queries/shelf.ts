@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/vue-query';
 import { api, got, type Schemas } from '../api/client';
 import type { List } from './lists';
+import { pictureForm } from '../ui/picture';
 import { useMake, useWrite } from './write';
 
 /** Every bottle and jar that stands on the shelf, what is to be used first before the rest. */
@@ -51,6 +52,22 @@ export const useEndJar = () =>
             got(api.PUT('/api/pantry/lots/{lot}/movements/{movement}', { params: { path: { lot, movement } }, body: { ended_on: on } })),
         { keep: (lot) => lotQuery(lot.id).queryKey },
     );
+
+export const useAddLotPicture = (lot: number) =>
+    useWrite(
+        (photo: Blob) =>
+            got(
+                api.POST('/api/pantry/lots/{lot}/photos', {
+                    params: { path: { lot } },
+                    body: { photo: '' },
+                    bodySerializer: pictureForm(photo),
+                }),
+            ),
+        keep,
+    );
+
+export const useRemoveLotPicture = () =>
+    useWrite((photo: number) => got(api.DELETE('/api/pantry/photos/{photo}', { params: { path: { photo } } })), keep);
 
 export const useWithdrawLot = () =>
     useWrite(

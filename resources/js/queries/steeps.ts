@@ -1,4 +1,5 @@
 import { queryOptions } from '@tanstack/vue-query';
+import { pictureForm } from '../ui/picture';
 import { api, done, got, type Schemas } from '../api/client';
 import { inTurn } from '../api/inTurn';
 import { useMake, useWrite } from './write';
@@ -58,11 +59,7 @@ export const useAddPicture = (id: number) =>
                     api.POST('/api/steeps/{steep}/photos', {
                         ...at(id),
                         body: { photo: '' },
-                        bodySerializer: () => {
-                            const form = new FormData();
-                            form.append('photo', photo, 'jar.jpg');
-                            return form;
-                        },
+                        bodySerializer: pictureForm(photo),
                     }),
                 ),
             ),

@@ -11,6 +11,7 @@ import { tell, tellProblem } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ACTIONS, INGREDIENT_KINDS, KINDS, num, sayMonths } from '../../ui/words';
 import AcidStrip from './AcidStrip.vue';
+import MadeOf from './MadeOf.vue';
 import FatCurves from '../../jar/FatCurves.vue';
 import HowLink from '../../ui/HowLink.vue';
 import KeptNumber from '../../ui/KeptNumber.vue';
@@ -121,6 +122,7 @@ const PREGNANCY = {
                         <template v-if="it.origin === 'own'">· written by you</template>
                         <template v-if="it.corrected.length > 0">· with your {{ it.corrected.join(', ') }}</template>
                     </p>
+                    <MadeOf class="mt-1" :blend="it.blend" />
                 </div>
                 <div class="flex items-center">
                     <label class="mr-3 inline-flex items-center gap-2">

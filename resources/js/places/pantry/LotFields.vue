@@ -5,6 +5,7 @@ import type { Schemas } from '../../api/client';
 import { kitQuery } from '../../queries/kit';
 import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
+import { useSession } from '../../ui/session';
 import { num, todayDate } from '../../ui/words';
 
 /** What the bottle says of itself: dates, price, where from, where it stands. */
@@ -18,6 +19,7 @@ const of = (lot: Schemas['LotPage']) => ({
     opened_on: lot.opened_on ?? '',
     opened_months: text(lot.opened_months),
     cost: text(lot.cost),
+    rate: text(lot.rate),
     tare_grams: text(lot.tare_grams),
     supplier: lot.supplier,
     batch_number: lot.batch_number,
@@ -37,6 +39,7 @@ function keep(): void {
         ...draft,
         opened_months: written(draft.opened_months),
         cost: written(draft.cost),
+        rate: written(draft.rate),
         tare_grams: written(draft.tare_grams),
     });
 }
@@ -45,11 +48,15 @@ const DATES = [
     ['printed_on', 'Best before, printed'],
     ['opened_on', 'Opened'],
 ] as const;
-const FIGURES = [
-    ['opened_months', 'Keeps once opened, months'],
-    ['cost', 'It cost'],
-    ['tare_grams', 'Weighs empty, grams'],
-] as const;
+const money = useSession().studio?.currency ?? '';
+/** Paid in the money of another country, it is worth so much of one's own. */
+const foreign = computed(() => props.lot.currency !== '' && money !== '' && props.lot.currency !== money);
+const figures = computed(() => [
+    ['opened_months', 'Keeps once opened, months'] as const,
+    ['cost', props.lot.currency ? `It cost, ${props.lot.currency}` : 'It cost'] as const,
+    ...(foreign.value ? [['rate', `1 ${props.lot.currency} was worth, ${money}`] as const] : []),
+    ['tare_grams', 'Weighs empty, grams'] as const,
+]);
 const WORDS = [
     ['supplier', 'From'],
     ['batch_number', 'Batch number on it'],
@@ -73,9 +80,9 @@ const WORDS = [
             </button>
             <FormProblem :errors="errors" :field="field" />
         </div>
-        <div v-for="[field, label] in bought ? FIGURES : []" :key="field">
+        <div v-for="[field, label] in bought ? figures : []" :key="field">
             <label>
-                <span class="label">{{ label }}{{ field === 'cost' && lot.currency ? `, ${lot.currency}` : '' }}</span>
+                <span class="label">{{ label }}</span>
                 <input v-model="draft[field]" class="field" inputmode="decimal" maxlength="12" :aria-invalid="!!errors[field]" />
             </label>
             <FormProblem :errors="errors" :field="field" />

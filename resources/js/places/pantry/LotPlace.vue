@@ -2,16 +2,20 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref, watch } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
-import { lotQuery, useChangeLot, useEndJar, useMoveLot, useWithdrawLot } from '../../queries/shelf';
+import { lotQuery, useAddLotPicture, useChangeLot, useEndJar, useMoveLot, useRemoveLotPicture, useWithdrawLot } from '../../queries/shelf';
 import { keysOf, written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import HowLink from '../../ui/HowLink.vue';
+import KeptPictures from '../../ui/KeptPictures.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import { chosenPicture } from '../../ui/picture';
+import { useSession } from '../../ui/session';
 import UiDialog from '../../ui/UiDialog.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { fixed, num, sayDate, todayDate } from '../../ui/words';
 import BottleView from './BottleView.vue';
 import LotFields from './LotFields.vue';
+import MadeOf from './MadeOf.vue';
 import UseItUp from './UseItUp.vue';
 import TracePicture from './TracePicture.vue';
 
@@ -22,6 +26,9 @@ const moving = useMoveLot();
 const changing = useChangeLot();
 const withdrawing = useWithdrawLot();
 const ending = useEndJar();
+const picturing = useAddLotPicture(Number(props.id));
+const unpicturing = useRemoveLotPicture();
+const money = computed(() => useSession().studio?.currency ?? '');
 /** Only jars that were made here are opened one by one; of a bottle its day is said. */
 const acts = computed(() => keysOf(ACTS).filter((kind) => kind !== 'opened' || data.value?.batch_id));
 /** Jars in use, which are not empty yet. */
@@ -104,6 +111,13 @@ async function empty(movement: number, on: string | null): Promise<void> {
         tell(on === null ? 'It is in use again.' : 'It is empty.', on === null ? {} : { undo: () => void empty(movement, null) });
     }
 }
+const unphoto = (id: number): Promise<unknown> => attempt(() => unpicturing.mutateAsync(id));
+async function photograph(event: Event): Promise<void> {
+    const blob = await chosenPicture(event);
+    if (!blob) return;
+    if (await attempt(() => picturing.mutateAsync(blob))) tell('The picture is kept on this machine.');
+    else if (errors.value['photo']) tell(errors.value['photo'][0] ?? '', { stop: true });
+}
 async function withdraw(why: string): Promise<void> {
     if (await attempt(() => withdrawing.mutateAsync({ lot: Number(props.id), reason: why }))) reason.value = null;
 }
@@ -124,7 +138,7 @@ async function withdraw(why: string): Promise<void> {
                         </template>
                         <template v-else>Nobody has said how much there is.</template>
                         <span v-if="data.per_100g !== null" class="quiet ml-1.5">
-                            {{ fixed(data.per_100g, 2) }} {{ data.currency }} for 100 g as it came.
+                            {{ fixed(data.per_100g, 2) }} {{ money }} for 100 g as it came.
                         </span>
                     </p>
                     <p v-if="data.withdrawn" class="said-stop mt-2 font-semibold">
@@ -143,7 +157,13 @@ async function withdraw(why: string): Promise<void> {
                     <ul class="quiet text-[14px]">
                         <li v-for="why in data.life.reasons" :key="why">{{ why }}</li>
                     </ul>
+                    <MadeOf class="mt-3" :blend="data.blend" />
                     <LotFields class="mt-6" :lot="data" :errors="errors" @change="change" />
+                    <KeptPictures class="mt-6" :pictures="data.pictures" :of="data.name" @out="unphoto" />
+                    <label class="act-quiet mt-3 -ml-2.5 cursor-pointer">
+                        Photograph it
+                        <input type="file" accept="image/*" capture="environment" class="sr-only" @change="photograph" />
+                    </label>
                     <UseItUp class="mt-8" :lot="data" />
                     <section class="mt-8">
                         <h2>What came of it</h2>

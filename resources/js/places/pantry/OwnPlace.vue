@@ -3,12 +3,15 @@ import { onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { Problem, type Schemas } from '../../api/client';
 import { ingredient, useSaveOwn, useWriteOwn } from '../../queries/ingredients';
+import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { INGREDIENT_KINDS } from '../../ui/words';
+import BlendParts from './BlendParts.vue';
 
 /** An ingredient of the studio's own is written down. */
 
+type PartRow = { ingredient: string; name: string; percent: string };
 const props = defineProps<{ id: string }>();
 const route = useRoute();
 const router = useRouter();
@@ -16,6 +19,9 @@ const held = shallowRef<Schemas['OwnHeld'] | null>(null);
 const like = shallowRef<Schemas['Ingredient'] | null>(null);
 const synonyms = ref('');
 const allergens = ref('');
+/** Made of several, each of which is judged by itself. */
+const isBlend = ref(false);
+const parts = ref<PartRow[]>([]);
 const errors = ref<Record<string, string[]>>({});
 const draft = reactive<Schemas['OwnDraft']>({
     name: '',
@@ -48,6 +54,12 @@ onMounted(async () => {
             if (page.own) {
                 const { name, inci, kind, like: of, synonyms: also, allergens: bears, vegan, figures } = page.own;
                 Object.assign(draft, { name, inci, kind, like: of, synonyms: also, allergens: bears, vegan, figures });
+                isBlend.value = page.own.parts.length > 0;
+                parts.value = page.own.parts.map(({ ingredient: id, percent }) => ({
+                    ingredient: id,
+                    name: page.ingredient.blend.find((p) => p.ingredient === id)?.name ?? id,
+                    percent: percent === null ? '' : String(percent),
+                }));
             }
         } else if (other !== '') {
             draft.like = other;
@@ -79,7 +91,13 @@ const saving = useSaveOwn();
 const writing = useWriteOwn();
 async function save(): Promise<void> {
     errors.value = {};
-    const body = { ...draft, synonyms: words(synonyms.value), allergens: words(allergens.value) };
+    const body = {
+        ...draft,
+        ...(isBlend.value && { kind: 'unknown', like: '' }),
+        parts: isBlend.value ? parts.value.map(({ ingredient: id, percent }) => ({ ingredient: id, percent: written(percent) })) : [],
+        synonyms: words(synonyms.value),
+        allergens: words(allergens.value),
+    };
     try {
         const kept = held.value
             ? await saving.mutateAsync({ id: held.value.id, body: { ...body, revision: held.value.revision } })
@@ -101,7 +119,7 @@ async function save(): Promise<void> {
             <RouterLink :to="`/pantry/${like.id}`">{{ like.name }}</RouterLink>
             : what you do not say here is taken over from it, with its sources.
         </p>
-        <p v-else class="quiet mb-4 max-w-prose">
+        <p v-else-if="!isBlend" class="quiet mb-4 max-w-prose">
             Of a kind alone little is known, and what cannot be told is asked about where it is needed. If it is like something in the
             catalogue, open that and choose "Mine is like this, but …".
         </p>
@@ -110,12 +128,17 @@ async function save(): Promise<void> {
             <input v-model="draft.name" class="field" maxlength="120" :aria-invalid="!!errors['name']" />
         </label>
         <FormProblem :errors="errors" field="name" />
+        <label v-if="!like" class="mt-3 flex items-center gap-2">
+            <input v-model="isBlend" type="checkbox" />
+            A ready blend of several things
+        </label>
+        <BlendParts v-if="isBlend" v-model="parts" class="mt-3" :errors="errors" />
         <div class="mt-3 grid gap-4 sm:grid-cols-2">
             <label class="block">
                 <span class="label">INCI name, from its paper</span>
                 <input v-model="draft.inci" class="field" maxlength="200" />
             </label>
-            <label class="block">
+            <label v-if="!isBlend" class="block">
                 <span class="label">Kind</span>
                 <select v-model="draft.kind" class="field" :disabled="!!like">
                     <template v-for="(word, kind) in INGREDIENT_KINDS" :key="kind">
@@ -128,13 +151,13 @@ async function save(): Promise<void> {
                 <input v-model="synonyms" class="field" />
             </label>
             <label class="block">
-                <span class="label">Allergens, with commas between</span>
+                <span class="label">{{ isBlend ? 'Other allergens' : 'Allergens' }}, with commas between</span>
                 <input v-model="allergens" class="field" />
             </label>
         </div>
         <FormProblem :errors="errors" field="kind" />
         <FormProblem :errors="errors" field="like" />
-        <label class="mt-3 flex items-center gap-2">
+        <label v-if="!isBlend" class="mt-3 flex items-center gap-2">
             <input v-model="draft.vegan" type="checkbox" />
             Vegan
         </label>

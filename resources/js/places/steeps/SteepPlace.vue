@@ -6,6 +6,8 @@ import FormProblem from '../../ui/FormProblem.vue';
 import TouchedBy from '../../ui/TouchedBy.vue';
 import TakeAlong from '../studio/TakeAlong.vue';
 import { tell, tellProblem } from '../../ui/notice';
+import KeptPictures from '../../ui/KeptPictures.vue';
+import { chosenPicture } from '../../ui/picture';
 import UiDialog from '../../ui/UiDialog.vue';
 import { usePutAway } from '../../ui/usePutAway';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -180,24 +182,9 @@ async function withdraw(reason: string): Promise<boolean> {
     }
 }
 
-/** A picture is made small before it leaves the phone; the server reads it as a picture and writes it anew. */
 async function photograph(event: Event): Promise<void> {
-    const input = event.target;
-    const file = input instanceof HTMLInputElement ? input.files?.[0] : undefined;
-    if (!(input instanceof HTMLInputElement) || !file) return;
-    input.value = '';
-    let blob: Blob = file;
-    try {
-        const picture = await createImageBitmap(file);
-        const scale = Math.min(1, 1600 / Math.max(picture.width, picture.height));
-        const canvas = document.createElement('canvas');
-        canvas.width = Math.round(picture.width * scale);
-        canvas.height = Math.round(picture.height * scale);
-        canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-        blob = await new Promise<Blob>((resolve) => canvas.toBlob((b) => resolve(b ?? file), 'image/jpeg', 0.85));
-    } catch {
-        // What cannot be read as a picture here is sent as it is; the server says what is wrong with it.
-    }
+    const blob = await chosenPicture(event);
+    if (!blob) return;
     const steep = await act(() => addingPicture.mutateAsync(blob));
     if (steep) tell('The picture is kept on this machine.');
     else if (errors.value['photo']) tell(errors.value['photo'][0] ?? '', { stop: true });
@@ -438,22 +425,7 @@ const unphoto = (id: number): Promise<unknown> => act(() => removingPicture.muta
                             Nothing but standing. What you note, add, take out or move stands here, and the figures follow.
                         </p>
                     </section>
-                    <section v-if="data.photos.length > 0" class="mt-6">
-                        <h2>Pictures</h2>
-                        <ul class="mt-2 flex flex-wrap gap-3">
-                            <li v-for="p in data.photos" :key="p.id" class="text-[13px]">
-                                <img
-                                    :src="`/photos/${p.id}`"
-                                    :alt="`${data.name} on ${shortDate(p.on)}`"
-                                    class="h-32 rounded"
-                                    :width="(p.width / p.height) * 128"
-                                    height="128"
-                                />
-                                {{ shortDate(p.on) }}
-                                <button type="button" class="act-quiet !min-h-0 !py-0 text-[13px]" @click="unphoto(p.id)">take out</button>
-                            </li>
-                        </ul>
-                    </section>
+                    <KeptPictures class="mt-6" :pictures="data.photos" :of="data.name" @out="unphoto" />
                 </div>
                 <div>
                     <SteepFigures :plan="data.plan" :usual="data.usual_ratio" :learned="data.learned" />

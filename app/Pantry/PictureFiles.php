@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Steep;
+namespace App\Pantry;
 
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
@@ -71,7 +71,7 @@ final class PictureFiles
     public function sweep(): void
     {
         $named = [];
-        foreach (SteepPhoto::query()->withoutGlobalScopes()->get(['file']) as $photo) {
+        foreach (Picture::query()->withoutGlobalScopes()->get(['file']) as $photo) {
             $named[$photo->file] = true;
         }
         foreach (glob($this->folder.'/*.jpg*') ?: [] as $path) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Steep;
+namespace App\Pantry;
 
 /** A picture that lies on this machine: the name of its file, and its size in pixels. */
 final readonly class KeptPicture
