@@ -21,7 +21,8 @@ use RuntimeException;
  * }
  * @phpstan-type Answer array{
  *     id: int, revision: int, formula: array{lines: list<AnsweredLine>, ...<string, mixed>},
- *     lot: array{ingredient: string}, weighings: list<array{line: string, target_grams: float}>, shelf_lot: int|null,
+ *     lot: array{ingredient: string}, ingredient: array{id: string, ...<string, mixed>},
+ *     weighings: list<array{line: string, target_grams: float}>, shelf_lot: int|null,
  *     tasks: list<array{id: string, kind: string}>,
  *     days: list<array{id: int, date: string}>, head_id: int|null, ...<string, mixed>
  * }

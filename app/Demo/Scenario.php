@@ -374,6 +374,29 @@ final class Scenario
                 ],
             ],
         ]);
+        $this->scent();
+    }
+
+    /** A scent that comes ready mixed, bought on a journey and paid for in other money. */
+    private function scent(): void
+    {
+        $blend = $this->noor->post('own-ingredients', [
+            'name' => 'Evening scent',
+            'inci' => '',
+            'kind' => 'unknown',
+            'like' => '',
+            'synonyms' => [],
+            'allergens' => [],
+            'vegan' => true,
+            'figures' => [],
+            'parts' => [
+                ['ingredient' => 'lavender-eo', 'percent' => 60],
+                ['ingredient' => 'cedarwood-atlas-eo', 'percent' => null],
+                ['ingredient' => 'sweet-orange-eo', 'percent' => null],
+            ],
+        ]);
+        $bottle = $this->bottle([$blend['ingredient']['id'], 18, 11.0, 500, 20, 'Fridge', 'a market by the sea']);
+        $this->noor->post('pantry/lots', ['lots' => [[...$bottle, 'currency' => 'EUR', 'rate' => 0.86]]]);
     }
 
     /**

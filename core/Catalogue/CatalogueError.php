@@ -45,6 +45,12 @@ final class CatalogueError extends Problem
         );
     }
 
+    /** What a ready blend is made of cannot be so. */
+    public static function blend(string $field, string $sentence): self
+    {
+        return new self($field, 'blend', $sentence);
+    }
+
     public static function sourceless(string $file, string $key, string $source): self
     {
         return new self(

@@ -35,7 +35,7 @@ final readonly class ReadyBlend
     public static function read(array $rows, Catalogue $catalogue): self
     {
         if (count($rows) < 2 || count($rows) > self::MOST_PARTS) {
-            throw CatalogueError::field('parts', sprintf('2 to %d ingredients', self::MOST_PARTS));
+            throw CatalogueError::blend('parts', sprintf('Name 2 to %d things that are in it.', self::MOST_PARTS));
         }
         $known = 0.0;
         $silent = 0;
@@ -43,10 +43,13 @@ final readonly class ReadyBlend
         foreach ($rows as $n => $row) {
             $percent = $row->number('percent');
             if ($percent !== null && ($percent <= 0.0 || $percent > 100.0)) {
-                throw CatalogueError::field("parts.$n.percent", 'above 0 and at most 100 %, or nothing if not known');
+                throw CatalogueError::blend(
+                    "parts.$n.percent",
+                    'A share is above 0 and at most 100 %, or empty where it is not known.',
+                );
             }
             if (isset($seen[$row->text('ingredient')])) {
-                throw CatalogueError::field("parts.$n.ingredient", 'each ingredient once');
+                throw CatalogueError::blend("parts.$n.ingredient", 'It is named twice: add its shares up.');
             }
             $seen[$row->text('ingredient')] = true;
             $known += $percent ?? 0.0;
@@ -54,10 +57,10 @@ final readonly class ReadyBlend
         }
         $rest = 100.0 - $known;
         if ($silent === 0 ? abs($rest) > self::ROUNDED : $rest <= 0.0) {
-            $allowed = $silent === 0
-                ? '100 %% together; these come to %g %%. Leave a share empty where it is not known'
-                : 'less than 100 %% for those with a share, so that some is left; these come to %g %%';
-            throw CatalogueError::field('parts', sprintf($allowed, $known));
+            $sentence = $silent === 0
+                ? 'These come to %g %%, and have to come to 100 %%. Leave a share empty where it is not known.'
+                : 'These come to %g %%: nothing is left for those without a share.';
+            throw CatalogueError::blend('parts', sprintf($sentence, $known));
         }
 
         return new self(array_map(

@@ -265,10 +265,10 @@ final class ReadyBlendTest extends CoreTestCase
     /** @return iterable<string, array{array<string, float|null>, string, string}> */
     public static function wrong(): iterable
     {
-        yield 'one thing' => [['jojoba-oil' => 100.0], 'parts', '2 to 20'];
+        yield 'one thing' => [['jojoba-oil' => 100.0], 'parts', '2 to 20 things'];
         yield 'too little' => [['jojoba-oil' => 40.0, 'argan-oil' => 40.0], 'parts', 'come to 80 %'];
-        yield 'nothing left' => [['jojoba-oil' => 100.0, 'argan-oil' => null], 'parts', 'less than 100 %'];
-        yield 'below nothing' => [['jojoba-oil' => -1.0, 'argan-oil' => 101.0], 'parts.0.percent', 'above 0'];
+        yield 'nothing left' => [['jojoba-oil' => 100.0, 'argan-oil' => null], 'parts', 'nothing is left'];
+        yield 'below nothing' => [['jojoba-oil' => -1.0, 'argan-oil' => 101.0], 'parts.0.percent', 'above 0 and'];
     }
 
     /** @param  array<string, float|null>  $parts */

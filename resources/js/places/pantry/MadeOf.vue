@@ -13,10 +13,9 @@ function share({ percent }: Schemas['BlendPart']): string {
 <template>
     <p v-if="blend.length > 0">
         Made of
-        <template v-for="(part, n) in blend" :key="part.ingredient">
-            <template v-if="n > 0">,</template>
+        <span v-for="(part, n) in blend" :key="part.ingredient">
             <RouterLink :to="`/pantry/${part.ingredient}`">{{ part.name }}</RouterLink>
-            {{ ` (${share(part)})` }}
-        </template>
+            {{ `(${share(part)})${n < blend.length - 1 ? ',' : ''} ` }}
+        </span>
     </p>
 </template>
