@@ -151,7 +151,11 @@ final readonly class Composition
     {
         $parts = [];
         foreach ($portions as $portion) {
-            array_push($parts, ...$portion->parts());
+            if ($portion->ingredient->isBlend()) {
+                array_push($parts, ...$portion->parts());
+            } else {
+                $parts[] = $portion;
+            }
         }
 
         return $parts;
@@ -246,6 +250,9 @@ final readonly class Composition
      */
     public function shareOf(array $group): Band
     {
+        if (count($group) === 1 && $group[0]->of === null && $group[0]->counts()) {
+            return $group[0]->share;
+        }
         $in = [];
         foreach ($group as $portion) {
             $in[$portion->line->id][$portion->ingredient->id] = true;

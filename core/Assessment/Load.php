@@ -131,15 +131,20 @@ final readonly class Load
      */
     public function constituent(string $name, float $limit): array
     {
-        $bearers = array_filter(
-            $this->composition->counted(),
-            static fn (Portion $p): bool => self::brings($p->ingredient, $name) > 0.0,
-        );
+        $bearers = [];
+        foreach ($this->composition->counted() as $portion) {
+            if (
+                isset($portion->ingredient->composition->constituents[$name])
+                && ! $portion->ingredient->kind->isPlant()
+            ) {
+                $bearers[] = $portion;
+            }
+        }
+        $most = $bearers === []
+            ? 0.0
+            : $this->composition->most(static fn (Ingredient $i): float => self::brings($i, $name));
 
-        return [
-            $this->composition->most(static fn (Ingredient $i): float => self::brings($i, $name)) / $limit,
-            array_values($bearers),
-        ];
+        return [$most / $limit, $bearers];
     }
 
     /** Per cent of a constituent that something brings into the product at worst: the plant itself is strained off. */

@@ -26,15 +26,14 @@ final readonly class DoseRange implements Check
         $findings = [];
         foreach (Portion::byIngredient($subject->composition->counted()) as $portions) {
             $facts = $portions[0]->ingredient->facts;
-            $share = $subject->composition->shareOf($portions)->scaled(100);
-            if (
-                $portions[0]->ingredient->kind === IngredientKind::Preservative
-                || ! $facts->has(Property::Use)
-                || $share->best <= $facts->get(Property::Use)->band->high * self::OVER
-            ) {
+            if ($portions[0]->ingredient->kind === IngredientKind::Preservative || ! $facts->has(Property::Use)) {
                 continue;
             }
+            $share = $subject->composition->shareOf($portions)->scaled(100);
             $range = $facts->get(Property::Use)->band;
+            if ($share->best <= $range->high * self::OVER) {
+                continue;
+            }
             $findings[] = new Finding(
                 'dose.over',
                 // What is kept from children is strong: more of it is no matter of taste.
