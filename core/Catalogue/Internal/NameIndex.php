@@ -32,6 +32,19 @@ final class NameIndex
     /** Below this a match is not worth offering. */
     private const FLOOR = 0.55;
 
+    /** Likeness from which two words are partners, and from which two names are one but for their spaces. */
+    private const PARTNERS = 0.6;
+
+    private const JOINED = 0.85;
+
+    /** Letters of a word from which a slip in it is looked for, and from which two are. */
+    private const SHORTEST = 4;
+
+    private const LONG = 7;
+
+    /** What a word that says only the kind counts for each of its letters. */
+    private const GENERIC_COUNTS = 0.33;
+
     /**
      * @var list<non-empty-list<string>> a studio's own, taken in when a name is first looked for: most requests name
      *     ids
@@ -40,9 +53,10 @@ final class NameIndex
 
     /**
      * @param  array<string, string>  $exact normalised name to id
-     * @param  array<string, array<string, list<string>>>  $byWord first letter to word to normalised names that hold it
-     * @param  array<string, array<string, list<string>>>  $joined first letter to name without spaces to normalised
-     *     names
+     * @param  array<string, array<int, array<string, list<string>>>>  $byWord first letter to length to word to
+     *     normalised names that hold it
+     * @param  array<string, array<int, array<string, list<string>>>>  $joined first letter to length to name without
+     *     spaces to normalised names
      */
     public function __construct(private array $exact, private array $byWord, private array $joined)
     {
@@ -142,9 +156,10 @@ final class NameIndex
                 if (! isset($exact[$key])) {
                     $exact[$key] = $own;
                     foreach (array_unique(explode(' ', $key)) as $word) {
-                        $byWord[self::letter($word)][$word][] = $key;
+                        $byWord[self::letter($word)][strlen($word)][$word][] = $key;
                     }
-                    $joined[self::letter($key)][str_replace(' ', '', $key)][] = $key;
+                    $together = str_replace(' ', '', $key);
+                    $joined[self::letter($key)][strlen($together)][$together][] = $key;
                 }
             }
         }
@@ -174,11 +189,12 @@ final class NameIndex
                 $found[$id] = [$score, $key];
             }
         };
-        if (isset($this->exact[$wanted])) {
+        $isName = isset($this->exact[$wanted]);
+        if ($isName) {
             $offer($wanted, 1.0);
         }
         $words = explode(' ', $wanted);
-        foreach ($this->candidates($words) as $key) {
+        foreach ($this->candidates($words, ! $isName) as $key) {
             $offer($key, self::score($wanted, $words, $key));
         }
         uasort(
@@ -191,42 +207,90 @@ final class NameIndex
 
     /**
      * @param  list<string>  $words
+     * @param  bool  $slips whether it may be a slip of the pen: what is a name by the letter is none
      * @return list<string> normalised names that share a word, or nearly a word, with the wanted one
      */
-    private function candidates(array $words): array
+    private function candidates(array $words, bool $slips): array
     {
-        $keys = [];
+        $lists = $slips ? $this->runTogether(substr(implode('', $words), 0, 60)) : [];
         // "Lavender oil" looks where lavender stands, not at every oil.
         $telling = array_diff($words, self::GENERIC);
         foreach ($telling === [] ? $words : $telling as $word) {
-            $length = strlen($word);
             // A slip in the first letter is not looked for: it would cost a look at every word.
-            foreach ($this->byWord[self::letter($word)] ?? [] as $known => $names) {
-                $known = (string) $known;
-                $near = $known === $word
-                    || ($length >= 4
-                        && abs(strlen($known) - $length) <= 2
-                        && self::distance($known, $word) <= ($length >= 7 ? 2 : 1))
-                    || ($length >= 4
-                        && (str_starts_with($known, $word) || (str_starts_with($word, $known) && strlen($known) >= 4)));
-                if ($near) {
-                    foreach ($names as $name) {
-                        $keys[$name] = true;
-                    }
-                }
+            foreach ($this->byWord[self::letter($word)] ?? [] as $length => $known) {
+                array_push($lists, ...self::near($word, $known, $length, $slips));
             }
         }
-        $wanted = substr(implode('', $words), 0, 60);
-        foreach ($this->joined[self::letter($wanted)] ?? [] as $joined => $names) {
-            $joined = (string) $joined;
-            if (abs(strlen($joined) - strlen($wanted)) <= 2 && levenshtein($joined, $wanted) <= 2) {
-                foreach ($names as $name) {
-                    $keys[$name] = true;
-                }
+        $keys = [];
+        foreach ($lists as $names) {
+            foreach ($names as $name) {
+                $keys[$name] = true;
             }
         }
 
         return array_map(strval(...), array_keys($keys));
+    }
+
+    /** @return list<list<string>> names that are nearly the wanted one but for their spaces */
+    private function runTogether(string $wanted): array
+    {
+        $lists = [];
+        $length = strlen($wanted);
+        foreach (range(max(1, $length - 2), $length + 2) as $near) {
+            foreach ($this->joined[self::letter($wanted)][$near] ?? [] as $joined => $names) {
+                if (levenshtein((string) $joined, $wanted) <= 2) {
+                    $lists[] = $names;
+                }
+            }
+        }
+
+        return $lists;
+    }
+
+    /**
+     * @param  array<string, list<string>>  $known words of one length, with the names that hold them
+     * @return list<list<string>> names of those that are nearly the word, begin it, or are begun by it
+     */
+    private static function near(string $word, array $known, int $length, bool $maySlip): array
+    {
+        $own = strlen($word);
+        $itself = isset($known[$word]) ? [$known[$word]] : [];
+        if ($own < self::SHORTEST) {
+            return $itself;
+        }
+        $slips = $maySlip && abs($length - $own) <= 2 ? self::slips($own) : 0;
+        $begins = $length >= self::SHORTEST && $length < $own ? substr($word, 0, $length) : '';
+
+        return [
+            ...$itself,
+            ...isset($known[$begins]) ? [$known[$begins]] : [],
+            ...$slips > 0 || $length > $own ? self::alike($word, $known, $slips) : [],
+        ];
+    }
+
+    /** So many may be in a word of so many letters. */
+    private static function slips(int $letters): int
+    {
+        return $letters >= self::LONG ? 2 : 1;
+    }
+
+    /**
+     * @param  array<string, list<string>>  $known words of one length, with the names that hold them
+     * @return list<list<string>> names of those that begin with the word, or are it but for so many slips
+     */
+    private static function alike(string $word, array $known, int $slips): array
+    {
+        $alike = [];
+        foreach ($known as $other => $names) {
+            $other = (string) $other;
+            $is = $other !== $word
+                && (str_starts_with($other, $word) || ($slips > 0 && self::distance($other, $word) <= $slips));
+            if ($is) {
+                $alike[] = $names;
+            }
+        }
+
+        return $alike;
     }
 
     /**
@@ -241,29 +305,36 @@ final class NameIndex
             return 1.0;
         }
         $known = explode(' ', $key);
-        $weight = static fn (string $w): float => strlen($w) * (in_array($w, self::GENERIC, true) ? 0.33 : 1.0);
-        $matched = 0.0;
+        $matched = $total = 0.0;
         $left = $known;
+        foreach ($known as $other) {
+            $total += self::weight($other);
+        }
         foreach ($words as $word) {
+            $total += self::weight($word);
             $bestAt = -1;
             $best = 0.0;
             foreach ($left as $i => $other) {
-                $likeness = self::likeness($word, $other);
+                $likeness = self::likeness($word, $other, self::PARTNERS);
                 if ($likeness > $best) {
                     [$best, $bestAt] = [$likeness, $i];
                 }
             }
-            if ($best >= 0.6) {
-                $matched += $best * ($weight($word) + $weight($left[$bestAt]));
+            if ($best >= self::PARTNERS) {
+                $matched += $best * (self::weight($word) + self::weight($left[$bestAt]));
                 unset($left[$bestAt]);
             }
         }
-        $total = array_sum(array_map($weight, $words)) + array_sum(array_map($weight, $known));
         $byWord = $total > 0 ? $matched / $total : 0.0;
         // Words run together or torn apart: "sheabutter", "jo joba".
-        $joined = self::likeness(str_replace(' ', '', $wanted), str_replace(' ', '', $key));
+        $joined = self::likeness(str_replace(' ', '', $wanted), str_replace(' ', '', $key), self::JOINED);
 
-        return min(0.98, max($byWord, $joined >= 0.85 ? $joined - 0.02 : 0.0));
+        return min(0.98, max($byWord, $joined >= self::JOINED ? $joined - 0.02 : 0.0));
+    }
+
+    private static function weight(string $word): float
+    {
+        return strlen($word) * (in_array($word, self::GENERIC, true) ? self::GENERIC_COUNTS : 1.0);
     }
 
     /** A key that PHP keeps a text, also for a digit. */
@@ -272,13 +343,15 @@ final class NameIndex
         return $word === '' ? '' : 'l'.$word[0];
     }
 
-    private static function likeness(string $a, string $b): float
+    /** @param  float  $least under which it does not matter how unlike they are: their lengths alone may say so */
+    private static function likeness(string $a, string $b, float $least): float
     {
         if ($a === $b) {
             return 1.0;
         }
-        $longest = max(strlen($a), strlen($b));
-        if ($longest < 4 || $longest > 80) {
+        [$one, $other] = [strlen($a), strlen($b)];
+        $longest = max($one, $other);
+        if ($longest < 4 || $longest > 80 || abs($one - $other) > $longest * (1 - $least) + 1e-9) {
             return 0.0;
         }
 

@@ -487,14 +487,18 @@ final class Draft
     private function isNamesOnly(string $row): bool
     {
         $names = Rows::names($row);
+        if (
+            count($names) < self::FEWEST_NAMES
+            || count($names) > self::MOST_NAMES
+            || preg_match('/\d\s*(?:g|ml|%|oz|tsp|tbsp|cups?|drops?|parts?)\b|\d\s*:\s*\d/iu', $row) === 1
+        ) {
+            return false;
+        }
         $known = array_filter($names, fn (string $name): bool => ScentAllergens::has($name)
             || $this->names->exactly($name)
             || $this->names->exactly(trim(preg_replace('/\s*\([^)]*\)\s*/u', ' ', $name) ?? $name)));
 
-        return preg_match('/\d\s*(?:g|ml|%|oz|tsp|tbsp|cups?|drops?|parts?)\b|\d\s*:\s*\d/iu', $row) !== 1
-            && count($names) >= self::FEWEST_NAMES
-            && count($names) <= self::MOST_NAMES
-            && count($known) >= 0.6 * count($names);
+        return count($known) >= 0.6 * count($names);
     }
 
     /** "All of it, whip it": an act, and nothing that could be an ingredient. */
@@ -515,13 +519,13 @@ final class Draft
             return false;
         }
         $figures = preg_match('/\d/u', $row) === 1;
-        $known = $this->entries->known($row) >= Entries::SURE;
+        $likely = (! $figures && preg_match('/^\(.*\)$/u', $row) === 1)
+            || ForWhom::in($row) !== []
+            || (Rows::isRemarks($row) && ! $this->isAct($row, $n))
+            || (! $figures && Rows::isInCapitals($row) && $this->items->in($next) !== []);
 
-        return preg_match('/\?+$/u', $row) === 1
-            || (! $figures && ! $known && preg_match('/^\(.*\)$/u', $row) === 1)
-            || (ForWhom::in($row) !== [] && ! $known)
-            || (! $known && Rows::isRemarks($row) && ! $this->isAct($row, $n))
-            || (! $figures && ! $known && Rows::isInCapitals($row) && $this->items->in($next) !== []);
+        // A sentence is dear to look up: only where it matters.
+        return preg_match('/\?+$/u', $row) === 1 || ($likely && $this->entries->known($row) < Entries::SURE);
     }
 
     private function isAct(string $row, int $n): bool

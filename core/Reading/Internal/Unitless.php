@@ -96,8 +96,11 @@ final readonly class Unitless
             self::pair(...),
             preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [],
         );
-        $named = array_values(array_filter($pairs, static fn (array $p): bool => $p !== [] && $isName($p[0])));
-        if (count($pairs) < self::FEWEST || count($named) < count($pairs)) {
+        if (count($pairs) < self::FEWEST || in_array([], $pairs, true)) {
+            return [];
+        }
+        $named = array_values(array_filter($pairs, static fn (array $p): bool => $isName($p[0])));
+        if (count($named) < count($pairs)) {
             return [];
         }
         $sum = array_sum(array_map(self::value(...), array_column($named, 1)));
