@@ -21,10 +21,18 @@ final readonly class Claims implements JsonSerializable
     /** A yield is said roughly: so far outside the band it no longer fits. */
     private const ROUGHLY = 0.15;
 
-    private const YIELD = '/\b(?:makes|yields?|fills|total(?: weight)?(?: of)?|batch(?: size)?(?: of)?)\b\s*:?\s*'
-        .'(?:about|approx\.?|around|roughly|~)?\s*'
-        .'(?:(?<jars>\d{1,3})\s*(?:x|×|(?:jars?|tins?|bottles?|tubs?|pots?)\s+of)\s*)?'
+    private const YIELD = '/\b(?:makes|yields?|fills|total(?: weight)?(?: of)?|batch(?: size)?(?: of)?|ergibt|ergeben'
+        .'|donne|rendement|rinde|rende|resa|rendimento|levert(?: op)?)\b\s*:?\s*'
+        .'(?:about|approx\.?|around|roughly|~|ca\.?|circa|etwa|env(?:iron)?\.?|unos|cerca de|ongeveer)?\s*'
+        .'(?:(?<jars>\d{1,3})\s*(?:x|×|of|(?:jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?|dosen|tiegel|gläser'
+        .'|flaschen'
+        .'|flacons?|botes?|frascos?|potes?|vasetti|flaconi|potjes|flesjes|blikjes)\s+(?:of|à|zu|de|di|da|von|van))\s*)?'
         .'(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|kg|grams?|g|ml|l)\b/iu';
+
+    /** "Yields roughly two 4 oz jars". */
+    private const SIZED = '/\b(?:makes|yields?|fills|enough for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*'
+        .'(?<jars>NUMBER)\s+(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|grams?|g|ml)\s+'
+        .'(?:jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?)\b/iu';
 
     /** "Makes 4 jars", "fills two tins": how many, without saying of what size. */
     private const JARS = '/\b(?:makes|yields?|fills|enough for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*'
@@ -63,16 +71,19 @@ final readonly class Claims implements JsonSerializable
         $yield = $life = '';
         $grams = $millilitres = $months = 0.0;
         $jars = 0;
-        if (preg_match(self::YIELD, $text, $m, PREG_UNMATCHED_AS_NULL) === 1) {
-            $unit = self::unit((string) $m['unit']);
-            $one = $unit->isMass() ? $unit->grams() : $unit->millilitres(CupSize::UsCustomary);
-            $much = max(1, (int) $m['jars']) * (float) str_replace(',', '.', (string) $m['much']) * $one;
-            $volume = $unit->isVolume();
-            [$yield, $grams, $millilitres] = [trim((string) $m[0]), $volume ? 0.0 : $much, $volume ? $much : 0.0];
-            $jars = (int) $m['jars'];
-        }
         $words = [...Lexicon::of('')[0]->numbers, 'a' => 1.0, 'an' => 1.0];
         $number = '\d+|'.implode('|', array_keys($words));
+        if (
+            preg_match(self::YIELD, $text, $m, PREG_UNMATCHED_AS_NULL) === 1
+            || preg_match(str_replace('NUMBER', $number, self::SIZED), $text, $m) === 1
+        ) {
+            $unit = self::unit((string) $m['unit']);
+            $one = $unit->isMass() ? $unit->grams() : $unit->millilitres(CupSize::UsCustomary);
+            $jars = (int) ($words[mb_strtolower((string) $m['jars'])] ?? $m['jars']);
+            $much = max(1, $jars) * (float) str_replace(',', '.', (string) $m['much']) * $one;
+            $volume = $unit->isVolume();
+            [$yield, $grams, $millilitres] = [trim((string) $m[0]), $volume ? 0.0 : $much, $volume ? $much : 0.0];
+        }
         if ($yield === '' && preg_match(str_replace('NUMBER', $number, self::JARS), $text, $m) === 1) {
             $said = mb_strtolower($m['jars']);
             [$yield, $jars] = [trim($m[0]), (int) ($words[$said] ?? $said)];

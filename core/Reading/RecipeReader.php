@@ -15,6 +15,7 @@ use Crown\Reading\Internal\Plain;
 use Crown\Reading\Internal\Sentences;
 use Crown\Reading\Internal\Spans;
 use Crown\Reading\Internal\Tables;
+use Crown\Reading\Internal\Together;
 use Crown\Reading\Internal\Vessel;
 
 /**
@@ -52,7 +53,7 @@ final readonly class RecipeReader
         $plain = new Plain(Lexicon::of($whole));
 
         $items = new Items($this->names);
-        $rows = (new Sentences($plain, $items))->apart(Tables::listed($source->rows));
+        $rows = (new Sentences($plain, $items))->apart(Together::across(Vessel::shared(Tables::listed($source->rows))));
 
         return (new Draft(
             $vessel->poured($rows),

@@ -194,7 +194,12 @@ final class Draft
         if ($heading !== '') {
             $this->inMethod = $heading === 'method';
             $this->phase = Rows::phaseOf($bare);
+            $called = $this->begun ? '' : Rows::called($bare);
+            if ($called !== '') {
+                [$this->title, $this->begun] = [$called, true];
 
+                return $this->became($n, Fate::Title);
+            }
             $this->notes[] = $this->written[$n];
 
             return $this->became($n, Fate::Heading);
@@ -218,7 +223,8 @@ final class Draft
             && ForWhom::in($bare) === []
             && $this->looksLikeTitle($bare, count($this->rows))
         ) {
-            $this->title = preg_replace('/[\s:–—-]+$/u', '', Rows::withoutMarks($bare)) ?? '';
+            $title = $this->told[$n]->written($bare) ?: $bare;
+            $this->title = preg_replace('/[\s:–—-]+$/u', '', Rows::withoutMarks($title)) ?? '';
 
             return $this->became($n, Fate::Title);
         }
@@ -373,7 +379,7 @@ final class Draft
             static fn (Step $s): bool => $s->act !== 'other'
                 || (! Rows::isNoise($s->text) && ($s->minutes > 0.0 || ! Rows::isRefused($s->text))),
         )), $n);
-        foreach ($several as $item) {
+        foreach (count($several) > 1 ? $this->whole($bare, $several) : $several as $item) {
             $said = $this->entries->placed($row, $item->name, $item->amount);
             $this->passing[] = $said->on($this->at, $this->marking->placeOf($this->at));
         }
@@ -602,8 +608,11 @@ final class Draft
         // "Scalp oil v3 (14/9)".
         $row = preg_replace('/\s*\(\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?\)$/u', '', $row) ?? $row;
         // "Hair wax (about 90 g)".
-        $row = preg_replace('/\s*\((?:ca\.?|about|approx\.?|env\.?|circa|~)?\s*\d+\s*(?:g|ml'
-            .'|oz)\)$/iu', '', $row) ?? $row;
+        $row = preg_replace('/\s*\((?:(?:ca\.?|about|approx\.?|env\.?|circa|~|for an?|pour un|für ein|para un'
+            .'|per un|voor een'
+            .'|flacon|pot|bouteille|flasche|dose|tiegel|glas|frasco|bote|botella|flacone|vasetto|fles|potje|bottle'
+            .'|jar|tin)'
+            .'\s*(?:de|di|of|von|à|a)?\s*)*\d+\s*(?:g|ml|oz|cl)\)$/iu', '', $row) ?? $row;
         if (preg_match('/^\p{L}[^\d:]{2,60}:$/u', $row) === 1) {
             return ! $this->items->isOne(rtrim($row, ':'));
         }

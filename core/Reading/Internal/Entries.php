@@ -78,7 +78,10 @@ final readonly class Entries
     {
         $bare
             = preg_replace(
-                ['/\b(oz\.?|ounces?)\s+by volume\b/iu', '/\s+by (?:weight|mass|volume)\b/iu'],
+                [
+                    '/\b(oz\.?|ounces?)\s+\(?by volume\b\)?/iu',
+                    '/\s+\(by (?:weight|mass|volume)\)|\s+by (?:weight|mass|volume)\b/iu',
+                ],
                 ['fl oz', ''],
                 $bare,
             ) ?? $bare;

@@ -50,7 +50,8 @@ final readonly class ForWhom implements JsonSerializable
         'twelve' => 12,
     ];
 
-    private const CHILD = '/\b (?: kids? | kinder\w* | child(?:ren)? | preschoolers? | girls? | boys? | sons?
+    private const CHILD = '/(?<! hey \s ) (?<! hi \s ) (?<! hiya \s ) (?<! yo \s ) (?<! hello \s ) (?<! omg \s )
+        \b (?: kids? | kinder\w* | child(?:ren)? | preschoolers? | girls? | boys? | sons?
         | daughters? | nieces? | nephews? | little \s (?: one | girl | boy )s?
         | grand (?: child(?:ren)? | sons? | daughters? )
         ) \b/ixu';

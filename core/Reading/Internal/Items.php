@@ -22,12 +22,20 @@ final class Items
         .'|millilit(?:re|er)s?|mls?|mils?|cl|dl'
         .'|lit(?:re|er)s?|l|pounds?|lbs?|tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|drops?|gtt'
             .'|pinch(?:es)?|parts?'
-        .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|%';
+        .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|sprigs?|squirts?|dollops?|%';
 
     /** What is counted: "1 small onion", "4 cloves of garlic". */
     private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|half an?|one|two|three|four|an?)(?=\s+(?:(?:small|large'
         .'|medium|big|ripe|mashed|fresh'
-        .'|whole|crushed|peeled)\s+){0,2}(?:egg yolks?|eggs?|onions?|avocados?|bananas?|garlic cloves?|cloves of garlic'
+        .'|whole|crushed|peeled|reife[rns]?|kleine[rns]?|große[rns]?|frische[rns]?|petite?|grande?|grosse?|gros'
+        .'|mûre?|pequeñ[ao]'
+        .'|piccol[ao]|maturo|kleine|rijpe|grote|madur[ao])\s+){0,2}(?:egg yolks?|eggs?|onions?|avocados?|bananas?'
+        .'|garlic cloves?'
+        .'|cloves of garlic|aguacates?|avocats?|abacates?|bananen?|bananes?|plátanos?|eier|ei|eigelbe?|œufs?'
+        .'|oeufs?|huevos?|uov[ao]'
+        .'|ovos?|eieren|zwiebeln?|oignons?|cebollas?|cipoll[ae]|uien|zitronen?|citrons?|limón|limones|limon[ei]'
+        .'|knoblauchzehen?'
+        .'|gousses? d\'ail|dientes? de ajo|spicchi(?:o)? d\'aglio|tenen? knoflook|dentes? de alho'
         .'|lemons?|cinnamon sticks?|bay leaves|curry leaves|vanilla pods?)\b)';
 
     /** What is counted in words, as it is reckoned with. */
@@ -222,7 +230,9 @@ final class Items
         $vague = '(?<=\s)(?:(?:(?:a )?few|a couple of) drops'
             .'|a pinch|(?:a )?(?:handful|capful|splash|dash|drizzle|dollop|squeeze|knob|glug|blob|lump|spoonful'
             .'|pea)s?\b'
-            .'|a (?:bit|little)(?=\s+of\b|\s+\p{L}))';
+            .'|a (?:(?:big|small|heaped|large|generous|good) )?(?:spoon(?:ful)?|squirt|scoop|pump)\b'
+            .'|a (?:bit|little)(?=\s+of\b|\s+\p{L})(?!\s+(?:i|we|you|it|and|then|so|to|more|less|longer|before|after'
+            .'|until|while|at|by|in|on|with|cooler|warmer|softer|too)\b))';
         $vague .= '|'.self::COUNTED;
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
         if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
@@ -407,7 +417,8 @@ final class Items
                 if ($this->isName($name)) {
                     $before = implode(' ', array_slice($words, 0, $skip));
                     // "Rosemary infused olive oil" is neither the one nor the other: it is asked about.
-                    if (preg_match(self::ANOTHER, $words[$skip + $length] ?? '') === 1) {
+                    $next = $words[$skip + $length] ?? '';
+                    if (preg_match(self::ANOTHER, $next) === 1 || $this->isGround($name, $next)) {
                         return '';
                     }
 
@@ -423,6 +434,13 @@ final class Items
         }
 
         return '';
+    }
+
+    /** No fat is a powder: "cocoa powder" is not the butter. */
+    private function isGround(string $name, string $next): bool
+    {
+        return preg_match('/^(?:powder|flour|nibs|shells?|meal)\b/iu', $next) === 1
+            && ($this->names->matching($name)[0] ?? null)?->ingredient->kind->isFat() === true;
     }
 
     private function isName(string $name): bool

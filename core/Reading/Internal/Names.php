@@ -113,7 +113,8 @@ final class Names
     /** @return list<NameMatch> by the name as it stands, or as English would build it, whichever is nearer */
     private function searched(string $name): array
     {
-        $best = $this->catalogue->search($name, self::MATCHES);
+        // A letter is no name: "E" of "vit. E".
+        $best = mb_strlen(trim($name)) < 2 ? [] : $this->catalogue->search($name, self::MATCHES);
         $built = ($best[0]->score ?? 0.0) < self::EXACT ? Abroad::english($name) : [];
         if ($built !== []) {
             // "Aceite esencial de" is most of the letters of every such name: alone it makes nothing sure. No oil is a

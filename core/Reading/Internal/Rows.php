@@ -17,6 +17,12 @@ final class Rows
     private const GREETING = '/^(?:hi|hiya|hello|hey|dear|hallo|liebe[rs]?|moin|bonjour|coucou|salut|hola|olá|oi|ciao'
         .'|beste|hoi)\b[^\d]{0,30}[,!.]*$/iu';
 
+    /** What a part of a list is called: "Scents", "Base (per 100 ml)". */
+    private const GROUP = '(?:(?:the )?(?:base|scents?|fats|butters|oils|waxes|carriers|carrier oils|essential oils'
+        .'|eos?|herbs|powders|actives|extras|add[- ]?ins?|dry|wet|heated|optional|aromatics|base oils)'
+        .'(?:\s*\([^)]*\)|(?=\s*:))|scents|extras|actives|add[- ]?ins|base oils|carriers)|(?:recipe|version|option'
+        .'|rezept|recette|receta|receita|ricetta|recept)\s+(?:no\.?\s*)?(?:\d{1,2}|[a-d])(?:\s*[:–—-]\s*[^\d]{2,40})?';
+
     private const FAREWELL = '/^(?:x{1,3}|xo+x?o?|love|thanks?(?: you)?|thx|cheers|best(?: wishes)?|enjoy|lg|vg'
         .'|(?:liebe|viele) grüße|bises|bisous|merci|saludos|besos|gracias|beijos|obrigada|baci|grazie|groetjes|liefs)\b'
         .'[\p{L}\s,!.\x{2764}\x{fe0f}]{0,20}$/iu';
@@ -60,6 +66,18 @@ final class Rows
         $row = preg_replace('/^(?:(?:oh|and|also|plus|um|erm|so|ok(?:ay)?|sure|yes)\b[,!]?\s+)+(?='.self::START
             .'|an? (?:pea|bit|little|glug|knob|blob|splash|dash|handful)\b)/iu', '', $row) ?? $row;
 
+        // "Vit. E" ends no sentence; "212 g (target 210)" is 212.
+        $row = preg_replace(
+            ['/\bvit\.\s*(?=[a-e]\b)/iu', '/\s*\((?:target|goal|plan(?:ned)?|wanted|meant|recipe says|was'
+                .'|soll)\b[^)]*\)/iu'],
+            ['vitamin ', ''],
+            $row,
+        ) ?? $row;
+
+        // "Shea butter 1 kg 12.50": what it cost is not in the jar.
+        $row = preg_replace('/(?<=\d|\d\s)((?:g|kg|ml|l|oz|lb)\b)\s*[,;–-]?\s*(?:[€$£]\s*\d{1,3}(?:[.,]\d{2})?'
+            .'|\d{1,3}[.,]\d{2}\s*(?:€|\$|£|eur|usd|gbp)?)$/iu', '$1', $row) ?? $row;
+
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
         $row
             = preg_replace(
@@ -99,11 +117,20 @@ final class Rows
         return preg_match(
             '/^(?:the )?(?:ingredients?(?: list)?|zutaten|ingrédients?|ingredientes|ingredienti|ingrediënten'
                 .'|benodigdheden|you(?:\'ll| will)? need|what you need|recipe'
-                .'|for the [\p{L} -]{2,30}|(?:phase [a-z0-9]|[\p{L} -]{3,20} phase)(?:\s*\([^)]*\))?'
+                .'|for the [\p{L} -]{2,30}|'.self::GROUP.'|(?:phase [a-z0-9]|[\p{L} -]{3,20} phase)(?:\s*\([^)]*\))?'
                 .'|(?:(?:heat|melt|cool|whip)[\p{L} -]{0,12}|water)(?=:))\s*:?$/iu',
             $row,
         ) === 1
             ? 'ingredients'
+            : '';
+    }
+
+    /** What a recipe is called in its heading: "Recipe 1: Light oil"; "" where it has no name there. */
+    public static function called(string $heading): string
+    {
+        return preg_match('/^\p{L}+\s+(?:no\.?\s*)?(?:\d{1,2}'
+            .'|[a-d])\s*[:–—-]\s*(?<name>\p{L}.+)$/iu', $heading, $m) === 1
+            ? trim($m['name'])
             : '';
     }
 
@@ -265,8 +292,8 @@ final class Rows
     public static function statedUnit(array $rows): string
     {
         foreach ($rows as $row) {
-            if (preg_match('/\b(?:all|amounts|everything|figures)(?: are)?(?: in)? (?:in )?(g|grams?|ml|%|drops'
-                .'|parts)\b/iu', $row, $m) === 1) {
+            if (preg_match('/\b(?:all|amounts|everything|figures)(?: are)?(?: in)? (?:in )?((?:g|grams?|ml|drops'
+                .'|parts)\b|%|per ?cent)/iu', $row, $m) === 1) {
                 return $m[1];
             }
         }

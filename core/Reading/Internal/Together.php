@@ -18,6 +18,11 @@ final readonly class Together
 
     private const LONGEST = 300;
 
+    /** "100 g dried herb mix (nettle 40, horsetail 30, rosemary 30)". */
+    private const MIX = '/^(?<amount>\d+(?:[.,]\d+)?)\s*(?<unit>g|kg|oz|ml|grams?)\s+(?:of\s+)?[\p{L} -]*?\b(?:mix'
+        .'|mixture|blend|herbs|oils)'
+        .'\s*\((?<list>\p{L}[^()]*\d[^()]*)\)$/iu';
+
     private const RATIO = '(?<ratio>\d+(?:\.\d+)?(?:\s*:\s*\d+(?:\.\d+)?)+)';
 
     /**
@@ -44,6 +49,7 @@ final readonly class Together
                     $row,
                     $m,
                 ) === 1 => self::each(self::names($m['list']), '1 part'),
+                preg_match(self::MIX, $row, $m) === 1 => self::mixed($m['amount'], $m['unit'], $m['list']),
                 preg_match(
                     '/^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$/iu',
                     $row,
@@ -77,6 +83,60 @@ final readonly class Together
                 ) === 1 => self::proportioned(self::names($m['list']), $m['ratio']),
                 default => [],
             };
+    }
+
+    /**
+     * A ratio in one row and what it is of in the next: "3:2:1 sealing blend", "grapeseed : castor : argan".
+     *
+     * @param  list<Row>  $rows
+     * @return list<Row> the names with their ratio, and of the row before what else it says
+     */
+    public static function across(array $rows): array
+    {
+        $joined = [];
+        foreach ($rows as $row) {
+            $before = end($joined);
+            $names = preg_match('/\d/u', $row->text) === 1 ? [] : self::names($row->text);
+            if (
+                $before !== false
+                && count($names) > 1
+                && preg_match('/^'.self::RATIO.'(?:\s+(?<title>\p{L}[^\d:]*))?:?$/u', trim($before->text), $m) === 1
+                && substr_count($m['ratio'], ':') + 1 === count($names)
+            ) {
+                array_pop($joined);
+                if (($m['title'] ?? '') !== '') {
+                    $joined[] = new Row($m['title'], $before->of, $before->piece);
+                }
+                $row = new Row($m['ratio'].' '.implode(', ', $names), $row->of, $row->piece);
+            }
+            $joined[] = $row;
+        }
+
+        return $joined;
+    }
+
+    /**
+     * @param  string  $list names with figures that come to the amount, or to a hundred
+     * @return list<array{string, string}> empty where they come to neither: nothing is guessed
+     */
+    private static function mixed(string $amount, string $unit, string $list): array
+    {
+        $whole = (float) str_replace(',', '.', $amount);
+        $parts = [];
+        foreach (preg_split('/\s*[,;+]\s*/u', trim($list)) ?: [] as $piece) {
+            if (preg_match('/^(?<name>\p{L}[^\d]*?)\s+(?<figure>\d+(?:[.,]\d+)?)\s*(?:%|g'
+                .'|ml)?$/iu', $piece, $m) !== 1) {
+                return [];
+            }
+            $parts[] = [trim($m['name']), (float) str_replace(',', '.', $m['figure'])];
+        }
+        $sum = array_sum(array_column($parts, 1));
+        $fits = abs($sum - 100.0) < 1e-6 || abs($sum - $whole) < 1e-6;
+
+        return $fits ? array_map(static fn (array $part): array => [
+            $part[0],
+            sprintf('%s %s', Amount::number(round($whole * $part[1] / $sum, 3)), $unit),
+        ], $parts) : [];
     }
 
     private static function isAmount(string $text): bool

@@ -35,6 +35,10 @@ final readonly class Unitless
     /** A name and its grams. */
     private const WEIGHED = '/^\p{L}[^\d]*\s\d+(?:[.,]\d+)?\s*(?:g|grams?)$/iu';
 
+    private const TALK = '/^[^\d,;:]{0,60}\b(?:go|going|went|use[ds]?|do|did|mix(?:ed)?|with|is|was|took|take|made'
+        .'|like)\s+'
+        .'(?=\d)/iu';
+
     private const SUM = '/(?:\b(?:sub|grand )?totals?\b|\bsum(?:me|a)?\b|\bsomme\b|\btota(?:al|le)\b|^(?:-+>|=+>?'
         .'|→))\D{0,12}?'
         .'(?<sum>\d+(?:[.,]\d+)?)\s*(?<unit>%|g|grams?|ml|oz)?(?!\p{L})/iu';
@@ -92,10 +96,7 @@ final readonly class Unitless
         $row = count($once) === 1 && count($units[1]) < substr_count($row, ',') + substr_count($row, '/')
             ? preg_replace('/(?<=\d)\s*(?:%|g|ml|oz)(?=\s*[\/,;·|.]|$)/iu', '', $row) ?? $row
             : $row;
-        $pairs = array_map(
-            self::pair(...),
-            preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [],
-        );
+        $pairs = self::pairs($row);
         if (count($pairs) < self::FEWEST || in_array([], $pairs, true)) {
             return [];
         }
@@ -112,6 +113,18 @@ final readonly class Unitless
         };
 
         return array_map(static fn (array $p): array => [$p[0], trim("$p[1] $unit")], $named);
+    }
+
+    /** @return list<array{}|array{string, string}> name and figure of each piece of a row; empty for what is none */
+    private static function pairs(string $row): array
+    {
+        // "I'd go 55 shea, 20 almond": what stands before the first figure is talk.
+        $row = preg_replace(self::TALK, '', $row) ?? $row;
+        $pieces = preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [];
+        // Where one is more than anybody counts, none of them is counted: "55 shea, 8 wax, 2 vitamin E".
+        $many = array_filter($pieces, static fn (string $p): bool => self::pair($p) !== []);
+
+        return array_map(static fn (string $p): array => self::pair($p, $many === [] ? INF : 0.0), $pieces);
     }
 
     /** A row of the list with the unit that its figure has. */
@@ -152,8 +165,11 @@ final readonly class Unitless
             : sprintf('It has no unit: it was taken for %s.', $this->unit);
     }
 
-    /** @return array{}|array{string, string} name and figure of a row that is nothing else */
-    private static function pair(string $row): array
+    /**
+     * @param  float  $fewest from which a figure that stands first counts no pieces
+     * @return array{}|array{string, string} name and figure of a row that is nothing else
+     */
+    private static function pair(string $row, float $fewest = self::MORE_THAN_PIECES): array
     {
         $figure = self::AMOUNT;
         $row = rtrim($row, ' .;,');
@@ -165,13 +181,13 @@ final readonly class Unitless
         return match (true) {
             preg_match("/^(?<name>\\p{L}[^\\d]*?)\\s*[:=–—-]?\\s+(?<figure>$figure)\$/u", $row, $m) === 1,
             preg_match("/^(?<figure>$figure)\\s+(?<name>(?!x\\b)\\p{L}{3}[^\\d]*)\$/u", $row, $m) === 1
-                && self::isBare($row) => [preg_replace('/[\s:=–—-]+$/u', '', $m['name']) ?? '', $m['figure']],
+                && self::isBare($row, $fewest) => [preg_replace('/[\s:=–—-]+$/u', '', $m['name']) ?? '', $m['figure']],
             default => [],
         };
     }
 
     /** Whether a figure that stands first counts pieces, as far as its words say. */
-    private static function isBare(string $row): bool
+    private static function isBare(string $row, float $fewest): bool
     {
         try {
             $leading = AmountReader::leading($row);
@@ -182,7 +198,7 @@ final readonly class Unitless
         return $leading !== false
             && $leading->amount->unit === Unit::Piece
             && preg_match('/^[\d.,]+$/u', trim($leading->amount->written)) === 1
-            && $leading->amount->count->best >= self::MORE_THAN_PIECES;
+            && $leading->amount->count->best >= $fewest;
     }
 
     private static function value(string $figure): float

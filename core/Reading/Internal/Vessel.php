@@ -18,14 +18,23 @@ final readonly class Vessel
         .'|jar|tin|tub|pot|flask|container)/iu';
 
     /** "My spray bottle (200 ml)". */
-    private const SIZE_AFTER = '/\b(?:bottle|jar|tin|tub|pot|flask)\s*\((\d+(?:[.,]\d+)?)\s*(fl\.?\s?oz|oz|ml|mls'
-        .'|cl|l)\)/iu';
+    private const SIZE_AFTER = '/\b(?:bottle|jar|tin|tub|pot|flask)\s*(?:\(|is\s+|holds\s+|takes\s+'
+        .'|of\s+)(\d+(?:[.,]\d+)?)\s*(fl\.?\s?oz|oz|ml|mls'
+        .'|cl|l)\b/iu';
 
     private const PART = [
         'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,
         'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5,
         'two thirds' => 0.6667, 'three quarters' => 0.75, 'full' => 1.0,
     ];
+
+    /** "Half a tub of shea (250 g tub)". */
+    private const PART_OF_ONE = '/\b(?<part>half|a quarter of|a third of|three quarters of|two thirds of|a whole|an?'
+        .'|one|two|three|[1-9])\s+(?:of\s+)?(?:an?\s+|the\s+)?(?:tub|jar|pot|tin|bag|bottle|block|bar|packet|pack|brick'
+        .'|can|carton)s?\s+of\s+(?<name>\p{L}[\p{L} \'-]{2,40}?)\s*\((?:an?\s+|the\s+|it(?:\'s| is) an?\s+|each\s+)?'
+        .'(?<size>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>g|kg|ml|l|oz|lb)\b[^)]{0,12}\)/iu';
+
+    private const WHOLES = ['a' => 1.0, 'an' => 1.0, 'one' => 1.0, 'a whole' => 1.0, 'two' => 2.0, 'three' => 3.0];
 
     private function __construct(private float $millilitres)
     {
@@ -39,6 +48,29 @@ final readonly class Vessel
                 ? self::millilitres((float) str_replace(',', '.', $m[1]), $m[2])
                 : 0.0,
         );
+    }
+
+    /**
+     * @param  list<Row>  $rows
+     * @return list<Row> the same, each part of a vessel whose size is said as what it comes to
+     */
+    public static function shared(array $rows): array
+    {
+        return array_map(static fn (Row $row): Row => new Row(
+            preg_replace_callback(self::PART_OF_ONE, self::share(...), $row->text) ?? $row->text,
+            $row->of,
+            $row->piece,
+        ), $rows);
+    }
+
+    /** @param  array<array-key, string>  $m */
+    private static function share(array $m): string
+    {
+        $said = mb_strtolower($m['part']);
+        $part = self::WHOLES[$said] ?? self::PART[preg_replace('/ of$/', '', $said) ?? ''] ?? (float) $said;
+        $amount = Amount::number(round($part * (float) str_replace(',', '.', $m['size']), 2));
+
+        return sprintf('%s %s of %s', $amount, $m['unit'], $m['name']);
     }
 
     /** The amount of what fills it up. */
@@ -114,7 +146,7 @@ final readonly class Vessel
         }
         // "Three quarters" before "quarter".
         $parts = implode('|', array_reverse(array_keys(self::PART)));
-        $until = "\\s+(?:until|till|til)\\s+(?:it is|it's|its)\\s+";
+        $until = "\\s+(?:until|till|til)\\s+(?:(?:it is|it's|its)\\s+)?";
         foreach (
             [
                 "/(?<part>$parts) fill\\b.*?\\bwith\\s+(?<name>[^,.;]+)/iu",
