@@ -205,7 +205,7 @@ final class Draft
             return $this->became($n, Fate::Heading);
         }
         $lists = count($this->items->in($bare)) > 1;
-        if (! $lists && (Rows::isNoise($bare) || Rows::isOutcome($this->rows[$n]))) {
+        if (! $lists && (Rows::isNoise($bare) || Rows::isOutcome($this->rows[$n]) || Rows::isOutcome($bare))) {
             return $this->note($n, Rows::isSize($bare) ? Fate::Size : Fate::Remark);
         }
         $first = ! $this->begun;
@@ -542,6 +542,10 @@ final class Draft
     /** @return list<Item>|null several that one row gives one amount */
     private function together(string $row): ?array
     {
+        $shares = Together::fractions(preg_replace('/^[^:;]{2,40}:\s+/u', '', $row) ?? $row);
+        if ($shares !== []) {
+            return array_map(static fn (array $one): Item => new Item($one[1], $one[0], true), $shares);
+        }
         $equal = '/\b(equal (?:parts|amounts|measures|weights)(?: of)?:?\s+[^.;]+)/iu';
         if (preg_match($equal, $row, $m, PREG_OFFSET_CAPTURE) === 1) {
             [$said, $at] = $m[1];

@@ -22,7 +22,7 @@ final class Items
         .'|millilit(?:re|er)s?|mls?|mils?|cl|dl'
         .'|lit(?:re|er)s?|l|pounds?|lbs?|tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|drops?|gtt'
             .'|pinch(?:es)?|parts?'
-        .'|capsules?|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|sprigs?|squirts?|dollops?|%';
+        .'|capsules?|caps|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|sprigs?|squirts?|dollops?|%';
 
     /** What is counted: "1 small onion", "4 cloves of garlic". */
     private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|half an?|one|two|three|four|an?)(?=\s+(?:(?:small|large'

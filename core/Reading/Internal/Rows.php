@@ -15,7 +15,9 @@ final class Rows
         .'|tbsps?|tsps?|table|tea|cups?|pinch|oz|ounces?|parts?))';
 
     private const GREETING = '/^(?:hi|hiya|hello|hey|dear|hallo|liebe[rs]?|moin|bonjour|coucou|salut|hola|olá|oi|ciao'
-        .'|beste|hoi)\b[^\d]{0,30}[,!.]*$/iu';
+        .'|beste|hoi|here (?:you go|it is|goes|we go)|as promised|enjoy|voilà|bitte(?: schön)?|aquí (?:va|tienes)'
+        .'|ecco(?:la)?)\b[^\d]{0,30}'
+        .'[,!.]*$/iu';
 
     /** What a part of a list is called: "Scents", "Base (per 100 ml)". */
     private const GROUP = '(?:(?:the )?(?:base|scents?|fats|butters|oils|waxes|carriers|carrier oils|essential oils'
@@ -65,6 +67,11 @@ final class Rows
         // "Oh and a teaspoon of vitamin E".
         $row = preg_replace('/^(?:(?:oh|and|also|plus|um|erm|so|ok(?:ay)?|sure|yes)\b[,!]?\s+)+(?='.self::START
             .'|an? (?:pea|bit|little|glug|knob|blob|splash|dash|handful)\b)/iu', '', $row) ?? $row;
+
+        // "2 March: strained": a day is no amount.
+        $row = preg_replace('/^(?:\d{1,2}(?:st|nd|rd|th|\.)?\s+'.self::MONTH.'|'.self::MONTH.'\s+\d{1,2}(?:st|nd'
+            .'|rd|th)?)\.?'
+            .'(?:,?\s+\d{4})?\s*[:–—-]\s+(?=\S)/iu', '', $row) ?? $row;
 
         // "Vit. E" ends no sentence; "212 g (target 210)" is 212.
         $row = preg_replace(
@@ -230,7 +237,10 @@ final class Rows
     /** "-> 316 g, three tubs": what came of it. */
     public static function isOutcome(string $row): bool
     {
-        return preg_match('/^(?:-+>|=+>?|→)\s*\d/u', $row) === 1;
+        return preg_match('/^(?:-+>|=+>?|→)\s*\d/u', $row) === 1
+            || preg_match('/^(?:(?:strained|filtered|pressed|sieved)\b.{0,20}?)?\b(?:got|gave|yielded|came to'
+                .'|ended up with|left with)\s+'
+                .'(?:about\s+)?\d+(?:[.,]\d+)?\s*(?:g|ml|oz)\b/iu', $row) === 1;
     }
 
     /** "Honey - no! (sticky)", "EO's - none": it says what is not in it. */

@@ -21,6 +21,9 @@ final readonly class Sentences
     private const ENDS = '/(?:(?:'.self::SHORT.'\.|[!?;])\)?\s+(?=[\p{L}\d(])'
         .'|\.\s+(?=(?:heat|melt|mix|add|stir|cool|whip|strain|blend|pour|combine|steep|leave|let)\b))/iu';
 
+    /** "Batch size 300 g. Melt …": what is done comes after it. */
+    private const SIZE_FIRST = '/^(?:batch size|makes|yields?|fills|total)\b[^.!?;]{2,40}[.!;]\s+\p{L}/iu';
+
     /** What belongs to the sentence before: "No, one teaspoon." */
     private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)(?!\p{L})/iu';
 
@@ -52,7 +55,8 @@ final readonly class Sentences
             && Rows::heading($m['heading']) === 'method') {
             return [new Row($m['heading'], $row->of, true), new Row($m['rest'], $row->of, true)];
         }
-        if (preg_match('/[:.!?;]\s|\s[–—-]\s/u', $row->text) !== 1 || ! $this->namesSeveral($row->text)) {
+        $sized = preg_match(self::SIZE_FIRST, $row->text) === 1;
+        if (preg_match('/[:.!?;]\s|\s[–—-]\s/u', $row->text) !== 1 || (! $sized && ! $this->namesSeveral($row->text))) {
             return [$row];
         }
         $pieces = [];
@@ -88,7 +92,8 @@ final readonly class Sentences
     private function namesSeveral(string $text): bool
     {
         return count($this->items->in($this->plain->row(Rows::unbulleted($text)))) >= self::SEVERAL
-            || preg_match_all(self::BARE, $text) > self::SEVERAL;
+            || preg_match_all(self::BARE, $text) > self::SEVERAL
+            || Together::fractions($this->plain->row(preg_replace('/^[^:]*:\s+/u', '', $text) ?? $text)) !== [];
     }
 
     /** Whether what stands before a colon is about what follows and no part of it: no step, no amount of its own. */

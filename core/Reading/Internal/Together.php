@@ -16,7 +16,25 @@ final readonly class Together
 {
     private const BETWEEN = '/\s*(?:,|;|&|\+|\/|\s:\s|\band\b|\bplus\b)\s*/iu';
 
+    /** Amounts alone, as many as were named before them. */
+    private const AMOUNTS = '/^(?:(?:the )?(?:amounts?|quantit(?:y|ies)|grams?|in (?:that|this) order)\s*:?\s*)?'
+        .'(?<list>\d[\d.,\/]*\s*(?:g|kg|ml|oz|drops?|tsp|tbsp|%)(?:\s*(?:,|;|\band\b)\s*\d[\d.,\/]*\s*(?:g|kg|ml'
+        .'|oz|drops?|tsp'
+        .'|tbsp|%))+)\.?$/iu';
+
+    private const NEEDED = '/^(?:.{0,30}\b(?:need|take|use|want|gather|get|with|from|of)\b|[^:]{2,30}:)\s*/iu';
+
     private const LONGEST = 300;
+
+    /** "Half grapeseed", "a quarter of castor". */
+    private const FRACTION = '/^(?:an?\s+|one\s+)?(?<part>half|quarter|third|fifth|two thirds|three quarters'
+        .'|[1-4]\/[2-5]|[\d.]+\s*%)\s+(?:of\s+)?'
+        .'(?<name>\p{L}[^\d]{2,40})$/iu';
+
+    private const FRACTIONS = [
+        'half' => 50.0, 'quarter' => 25.0, 'third' => 100 / 3, 'fifth' => 20.0, 'two thirds' => 200 / 3,
+        'three quarters' => 75.0,
+    ];
 
     /** "100 g dried herb mix (nettle 40, horsetail 30, rosemary 30)". */
     private const MIX = '/^(?<amount>\d+(?:[.,]\d+)?)\s*(?<unit>g|kg|oz|ml|grams?)\s+(?:of\s+)?[\p{L} -]*?\b(?:mix'
@@ -49,6 +67,7 @@ final readonly class Together
                     $row,
                     $m,
                 ) === 1 => self::each(self::names($m['list']), '1 part'),
+                self::fractions($row) !== [] => self::fractions($row),
                 preg_match(self::MIX, $row, $m) === 1 => self::mixed($m['amount'], $m['unit'], $m['list']),
                 preg_match(
                     '/^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$/iu',
@@ -86,12 +105,55 @@ final readonly class Together
     }
 
     /**
+     * What is told over two rows: a ratio, or amounts, and what they are of.
+     *
+     * @param  list<Row>  $rows
+     * @return list<Row>
+     */
+    public static function across(array $rows): array
+    {
+        return self::named(self::inRatio($rows));
+    }
+
+    /**
+     * Names in one row and their amounts in the next: "You need shea and argan oil", "Amounts: 120 g, 30 g".
+     *
+     * @param  list<Row>  $rows
+     * @return list<Row> the names with their amounts in the place of the amounts
+     */
+    private static function named(array $rows): array
+    {
+        $paired = [];
+        foreach ($rows as $row) {
+            $before = end($paired);
+            $amounts = preg_match(self::AMOUNTS, $row->text, $m) === 1
+                ? preg_split('/\s*(?:,|;|\band\b)\s*/iu', trim($m['list'], ' .')) ?: []
+                : [];
+            $names = $before === false || preg_match('/\d/u', $before->text) === 1
+                ? []
+                : self::names(preg_replace(self::NEEDED, '', $before->text) ?? $before->text);
+            if (count($amounts) > 1 && count($amounts) === count($names)) {
+                array_pop($paired);
+                $list = array_map(static fn (string $amount, string $name): string => sprintf(
+                    '%s %s',
+                    trim($amount),
+                    preg_replace('/^(?:an?\s+(?:little|bit|few)(?:\s+of)?|some|the)\s+/iu', '', $name),
+                ), $amounts, $names);
+                $row = new Row(implode(', ', $list), $row->of, $row->piece);
+            }
+            $paired[] = $row;
+        }
+
+        return $paired;
+    }
+
+    /**
      * A ratio in one row and what it is of in the next: "3:2:1 sealing blend", "grapeseed : castor : argan".
      *
      * @param  list<Row>  $rows
      * @return list<Row> the names with their ratio, and of the row before what else it says
      */
-    public static function across(array $rows): array
+    private static function inRatio(array $rows): array
     {
         $joined = [];
         foreach ($rows as $row) {
@@ -137,6 +199,30 @@ final readonly class Together
             $part[0],
             sprintf('%s %s', Amount::number(round($whole * $part[1] / $sum, 3)), $unit),
         ], $parts) : [];
+    }
+
+    /**
+     * "Half grapeseed, a quarter castor, a quarter black seed": shares of a whole.
+     *
+     * @return list<array{string, string}> empty where they do not come to one
+     */
+    public static function fractions(string $row): array
+    {
+        $parts = [];
+        foreach (preg_split('/\s*[,;+]\s*(?:and\s+)?|\s+and\s+(?=(?:an?\s+)?(?:half|quarter|third'
+            .'|\d))/iu', rtrim($row, ' .')) ?: [] as $piece) {
+            if (preg_match(self::FRACTION, $piece, $m) !== 1) {
+                return [];
+            }
+            [$over, $under] = [...array_map(floatval(...), explode('/', $m['part'])), 1.0];
+            $parts[] = [trim($m['name']), self::FRACTIONS[mb_strtolower($m['part'])]
+                ?? (str_ends_with($m['part'], '%') ? 1.0 : 100.0) * $over / max(1.0, $under)];
+        }
+        $sum = array_sum(array_column($parts, 1));
+
+        return count($parts) > 1 && abs($sum - 100.0) < 1.0
+            ? array_map(static fn (array $p): array => [$p[0], Amount::percent(round($p[1], 2))->written], $parts)
+            : [];
     }
 
     private static function isAmount(string $text): bool

@@ -127,6 +127,19 @@ final readonly class Unitless
         return array_map(static fn (string $p): array => self::pair($p, $many === [] ? INF : 0.0), $pieces);
     }
 
+    /** "Argan 20, jojoba 10 (ml), geranium 4 drops": said once for those before it. */
+    public static function spread(string $row): string
+    {
+        $run = '/(?<run>(?:\p{L}[^,;\d]*\s\d+(?:[.,]\d+)?\s*,\s*)+\p{L}[^,;\d]*\s\d+(?:[.,]\d+)?)\s*\((?:in '
+            .'|all )*(?<unit>g|ml|%|drops)\)/iu';
+
+        return preg_replace_callback($run, static fn (array $m): string => sprintf(
+            '%s %s',
+            preg_replace('/(?<=\d)(?=\s*,\s*\p{L})/u', ' '.$m['unit'], $m['run']),
+            $m['unit'],
+        ), $row) ?? $row;
+    }
+
     /** A row of the list with the unit that its figure has. */
     public function row(string $row): string
     {

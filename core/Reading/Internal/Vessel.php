@@ -34,6 +34,13 @@ final readonly class Vessel
         .'|can|carton)s?\s+of\s+(?<name>\p{L}[\p{L} \'-]{2,40}?)\s*\((?:an?\s+|the\s+|it(?:\'s| is) an?\s+|each\s+)?'
         .'(?<size>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>g|kg|ml|l|oz|lb)\b[^)]{0,12}\)/iu';
 
+    /** "A shot glass (40 ml) of castor". */
+    private const ONE_OF = '/\b(?<part>half an?|an?|one|two|three|[1-9])\s+(?:\p{L}+\s+){0,2}?(?:glass|mug|cup|tub'
+        .'|jar|pot|tin|bottle|spoon|ladle'
+        .'|scoop|bowl|lid|cap|egg ?cup)(?:es|s)?\s*\((?:about\s+|ca\.?\s+|~\s*|holds\s+'
+        .'|each\s+)*(?<size>\d+(?:[.,]\d+)?)\s*-?\s*'
+        .'(?<unit>g|ml|l|oz)\)\s+of\s+/iu';
+
     private const WHOLES = ['a' => 1.0, 'an' => 1.0, 'one' => 1.0, 'a whole' => 1.0, 'two' => 2.0, 'three' => 3.0];
 
     private function __construct(private float $millilitres)
@@ -57,7 +64,9 @@ final readonly class Vessel
     public static function shared(array $rows): array
     {
         return array_map(static fn (Row $row): Row => new Row(
-            preg_replace_callback(self::PART_OF_ONE, self::share(...), $row->text) ?? $row->text,
+            Unitless::spread(
+                preg_replace_callback([self::PART_OF_ONE, self::ONE_OF], self::share(...), $row->text) ?? $row->text,
+            ),
             $row->of,
             $row->piece,
         ), $rows);
@@ -67,10 +76,10 @@ final readonly class Vessel
     private static function share(array $m): string
     {
         $said = mb_strtolower($m['part']);
-        $part = self::WHOLES[$said] ?? self::PART[preg_replace('/ of$/', '', $said) ?? ''] ?? (float) $said;
+        $part = self::WHOLES[$said] ?? self::PART[preg_replace('/ (?:of|an?)$/', '', $said) ?? ''] ?? (float) $said;
         $amount = Amount::number(round($part * (float) str_replace(',', '.', $m['size']), 2));
 
-        return sprintf('%s %s of %s', $amount, $m['unit'], $m['name']);
+        return sprintf('%s %s of %s', $amount, $m['unit'], $m['name'] ?? '');
     }
 
     /** The amount of what fills it up. */
