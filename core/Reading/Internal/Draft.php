@@ -282,7 +282,8 @@ final class Draft
     {
         $pairs = Unitless::apart(
             preg_replace('/^[^:\d]{3,70}:\s+(?=\p{L})/u', '', $bare) ?? $bare,
-            fn (string $name): bool => $this->entries->score($name) >= Entries::SURE,
+            fn (string $name): bool => $this->entries->score($name) >= Entries::NEAR,
+            $this->unitless->guessed ? '' : $this->unitless->unit,
         );
         if ($pairs !== []) {
             return array_map(
@@ -601,6 +602,7 @@ final class Draft
             || str_ends_with($row, '?')
             || preg_match('/^'.Rows::START.'/iu', $row) === 1
             || Together::in($row) !== []
+            || Unitless::apart($row, fn (string $name): bool => $this->entries->score($name) >= Entries::NEAR) !== []
             || mb_strlen($row) > 120
             || preg_match(
                 '/\d\s*(?:parts?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|drops?|ml|oz|g)\b.*\b(?:to|and|,)/iu',

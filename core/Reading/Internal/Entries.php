@@ -53,7 +53,8 @@ final readonly class Entries
 
     /** Words that say how it was bought, not what it is. */
     private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|virgen|vierge|vergine|virgem'
-        .'|extra|unrefined|refined|cold[- ]pressed'
+        .'|extra|unrefined|refined|cold[- ]pressed|grass[- ]?fed|free[- ]range|home[- ]?made|shop[- ]bought'
+        .'|store[- ]bought'
         .'|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice'
         .'|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced'
         .'|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural|vegan|hot|warm)\b/iu';

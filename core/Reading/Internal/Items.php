@@ -24,6 +24,9 @@ final class Items
             .'|pinch(?:es)?|parts?'
         .'|capsules?|caps|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|sprigs?|squirts?|dollops?|%';
 
+    /** Measures that are said once for several. */
+    private const SPOONS = 'tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|ounces?|oz|grams?|g|ml|parts?|drops?';
+
     /** What is counted: "1 small onion", "4 cloves of garlic". */
     private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|half an?|one|two|three|four|an?)(?=\s+(?:(?:small|large'
         .'|medium|big|ripe|mashed|fresh'
@@ -41,7 +44,7 @@ final class Items
     /** What is counted in words, as it is reckoned with. */
     private const IN_WORDS = [
         'few drops' => 'a few drops', 'a' => '1', 'an' => '1', 'one' => '1', 'two' => '2', 'three' => '3',
-        'four' => '4', 'half a' => '1/2', 'half an' => '1/2',
+        'four' => '4', 'five' => '5', 'six' => '6', 'half a' => '1/2', 'half an' => '1/2',
     ];
 
     /** Words that stand between an amount and a name. */
@@ -149,10 +152,33 @@ final class Items
         $ends = '(?=\s*(?:,?\s*(?:and\s+)?\d|[.;]|$))';
         $each = "/(?<amount>$one)\\s+each(?:\\s+of)?\\s*:?\\s+(?<list>[^\\d.;]+?)$ends/iu";
 
+        $text = self::unitKept($text);
+
         return preg_replace_callback($each, static fn (array $m): string => implode(', ', array_map(
             static fn (array $one): string => $one[1].' '.$one[0],
             Together::in($m['amount'].' each '.trim($m['list'])),
         )) ?: $m[0], $text) ?? $text;
+    }
+
+    /** "4 tbsp shea and then 2 of jojoba": the same measure; "four crushed vitamin E capsules": so many of it. */
+    private static function unitKept(string $text): string
+    {
+        $kept = '/(?<=\d|\d\s)(?<unit>'.self::SPOONS.')\b(?<between>[^.;\d]{3,50}?\b)(?<count>\d+(?:[.,]\d+)?)'
+            .'\s+of\s+(?=\p{L}{3})/iu';
+        for ($i = 0; $i < self::LONGEST_NAME && preg_match($kept, $text) === 1; $i++) {
+            $text = preg_replace($kept, '$1$2$3 $1 of ', $text, 1) ?? $text;
+        }
+
+        return preg_replace_callback(
+            '/\b(?<count>\d{1,2}|one|two|three|four|five|six|an?)\s+(?:(?:crushed|pierced|opened|small|large)\s+)*'
+                .'(?<name>vit(?:amin)?\.? e)\s+(?:capsules?|caps)\b/iu',
+            static fn (array $m): string => sprintf(
+                '%s capsules of %s',
+                self::IN_WORDS[mb_strtolower($m['count'])] ?? $m['count'],
+                $m['name'],
+            ),
+            $text,
+        ) ?? $text;
     }
 
     /**

@@ -46,6 +46,7 @@ final class Rows
     private static function isVariant(string $row): bool
     {
         return preg_match('/\b(?:swap|replace|substitute|exchange)\b.*\b(?:for|with|by)\b/iu', $row) === 1
+            || preg_match('/\b(?:the )?same (?:plus|with|but|without|as above)\b/iu', $row) === 1
             || preg_match('/^(?:too (?:soft|hard|greasy|firm|thin|thick|oily|heavy|runny)\b|next time|last (?:one'
                 .'|time)|for (?:an? )?(?:firmer|softer|harder|lighter|thicker|richer'
                 .'|thinner|stiffer|summer|winter)\b|if (?:it(?:\'s| is)|you (?:want|like|prefer))'
@@ -67,6 +68,12 @@ final class Rows
         // "Oh and a teaspoon of vitamin E".
         $row = preg_replace('/^(?:(?:oh|and|also|plus|um|erm|so|ok(?:ay)?|sure|yes)\b[,!]?\s+)+(?='.self::START
             .'|an? (?:pea|bit|little|glug|knob|blob|splash|dash|handful)\b)/iu', '', $row) ?? $row;
+
+        // "Quelques gouttes de": no number stands before it.
+        $row = preg_replace('/\b(?:quelques|ein paar|einige|un(?:a|o)s(?: cuantas)?|algun(?:a|o)s|qualche|alcune'
+            .'|enkele|een paar|algumas'
+            .'|umas)\s+(?:gouttes?|tropfen|gotas?|gocc(?:e|ia)|druppels?|drops?)\b(?:\s+(?:de|di|of)\b'
+            .'|\s+d[\'’])?\s*/iu', 'a few drops of ', $row) ?? $row;
 
         // "2 March: strained": a day is no amount.
         $row = preg_replace('/^(?:\d{1,2}(?:st|nd|rd|th|\.)?\s+'.self::MONTH.'|'.self::MONTH.'\s+\d{1,2}(?:st|nd'
@@ -305,6 +312,11 @@ final class Rows
             if (preg_match('/\b(?:all|amounts|everything|figures)(?: are)?(?: in)? (?:in )?((?:g|grams?|ml|drops'
                 .'|parts)\b|%|per ?cent)/iu', $row, $m) === 1) {
                 return $m[1];
+            }
+            if (preg_match('/\b(?:tout en|le tout en|alles in|alle angaben in|angaben in|todo en|tudo em'
+                .'|tutto in)\s+(?<unit>g\b|gr\w*|ml'
+                .'|milli\w+|%)/iu', $row, $m) === 1) {
+                return mb_strtolower(mb_substr($m['unit'], 0, 1)) === 'g' ? 'g' : ($m['unit'] === '%' ? '%' : 'ml');
             }
         }
 

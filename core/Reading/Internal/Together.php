@@ -16,6 +16,9 @@ final readonly class Together
 {
     private const BETWEEN = '/\s*(?:,|;|&|\+|\/|\s:\s|\band\b|\bplus\b)\s*/iu';
 
+    /** "30/30/30/10 = cocoa butter, shea, coconut, wax". */
+    private const SLASHED = '/(?<![\d\/.])(?<ratio>\d{1,3}(?:\s?\/\s?\d{1,3}){2,})\s*(?:=|:|of\b|–|—|->)\s*(?=\p{L})/u';
+
     /** Amounts alone, as many as were named before them. */
     private const AMOUNTS = '/^(?:(?:the )?(?:amounts?|quantit(?:y|ies)|grams?|in (?:that|this) order)\s*:?\s*)?'
         .'(?<list>\d[\d.,\/]*\s*(?:g|kg|ml|oz|drops?|tsp|tbsp|%)(?:\s*(?:,|;|\band\b)\s*\d[\d.,\/]*\s*(?:g|kg|ml'
@@ -29,7 +32,8 @@ final readonly class Together
     /** "Half grapeseed", "a quarter of castor". */
     private const FRACTION = '/^(?:an?\s+|one\s+)?(?<part>half|quarter|third|fifth|two thirds|three quarters'
         .'|[1-4]\/[2-5]|[\d.]+\s*%)\s+(?:of\s+)?'
-        .'(?<name>\p{L}[^\d]{2,40})$/iu';
+        .'(?<name>(?!(?:tsps?|tbsps?|tbs|cups?|teaspoons?|tablespoons?|oz|ounces?|lbs?|pounds?|litres?|liters?|l'
+        .'|ml|g|an?)\b)\p{L}[^\d]{2,40})$/iu';
 
     private const FRACTIONS = [
         'half' => 50.0, 'quarter' => 25.0, 'third' => 100 / 3, 'fifth' => 20.0, 'two thirds' => 200 / 3,
@@ -112,7 +116,15 @@ final readonly class Together
      */
     public static function across(array $rows): array
     {
-        return self::named(self::inRatio($rows));
+        return self::named(self::inRatio(array_map(static fn (Row $row): Row => new Row(
+            preg_replace_callback(
+                self::SLASHED,
+                static fn (array $m): string => str_replace('/', ':', $m['ratio']).' ',
+                $row->text,
+            ) ?? $row->text,
+            $row->of,
+            $row->piece,
+        ), $rows)));
     }
 
     /**

@@ -85,12 +85,15 @@ final readonly class Unitless
      * "Beeswax 30 / cocoa 35 / mango 15": a list in one row.
      *
      * @param  callable(string): bool  $isName
+     * @param  string  $stated unit of all figures without one, where the text says it
      * @return list<array{string, string}> each a name and its amount; empty when it is no such list
      */
-    public static function apart(string $row, callable $isName): array
+    public static function apart(string $row, callable $isName, string $stated = ''): array
     {
         $unit = preg_match('/\s*\((?:all )?(?:in )?(g|grams|ml|%|parts)\)[.]?$/iu', $row, $m) === 1 ? $m[1] : '';
         $row = substr($row, 0, strlen($row) - strlen($m[0] ?? ''));
+        // "— tout en grammes" was heard already.
+        $row = preg_replace('/\s+[–—-]\s+[^\d,;\/]{4,40}$/u', '', $row) ?? $row;
         preg_match_all('/(?<=\d)\s*(%|g|ml|oz)(?=\s*[\/,;·|.]|$)/iu', $row, $units);
         $once = array_values(array_unique(array_map(mb_strtolower(...), $units[1])));
         $row = count($once) === 1 && count($units[1]) < substr_count($row, ',') + substr_count($row, '/')
@@ -107,6 +110,7 @@ final readonly class Unitless
         $sum = array_sum(array_map(self::value(...), array_column($named, 1)));
         $unit = match (true) {
             $unit !== '' => $unit,
+            $stated !== '' => $stated,
             // "Candelilla 18 %, shea 22, castor 35": it is said once.
             count($once) === 1 => $once[0],
             default => self::by($sum, [], false)->unit,
