@@ -119,6 +119,9 @@ final class Duration
     {
         $text = mb_strtolower(trim($written));
         foreach (self::WORDS as $word => $figure) {
+            if (! str_contains($text, $word)) {
+                continue;
+            }
             $edge = preg_match('/^[a-z]/', $word) === 1 ? '\b' : '';
             $text = preg_replace('/'.$edge.$word.$edge.'/u', $figure, $text) ?? $text;
         }

@@ -38,6 +38,6 @@ final readonly class Knowledge
     /** What a name was settled as before. */
     public function settled(string $name): ?Settled
     {
-        return $this->names[self::keyed($name)] ?? null;
+        return $this->names === [] ? null : $this->names[self::keyed($name)] ?? null;
     }
 }

@@ -13,20 +13,20 @@ final class NameIndex
 {
     /** Words that say what kind of thing it is, not which. */
     private const GENERIC = [
-        'oil',
-        'butter',
-        'wax',
-        'seed',
-        'leaf',
-        'powder',
-        'essential',
-        'extract',
-        'of',
-        'flower',
-        'root',
-        'dried',
-        'fresh',
-        'water',
+        'oil' => true,
+        'butter' => true,
+        'wax' => true,
+        'seed' => true,
+        'leaf' => true,
+        'powder' => true,
+        'essential' => true,
+        'extract' => true,
+        'of' => true,
+        'flower' => true,
+        'root' => true,
+        'dried' => true,
+        'fresh' => true,
+        'water' => true,
     ];
 
     /** Below this a match is not worth offering. */
@@ -214,7 +214,7 @@ final class NameIndex
     {
         $lists = $slips ? $this->runTogether(substr(implode('', $words), 0, 60)) : [];
         // "Lavender oil" looks where lavender stands, not at every oil.
-        $telling = array_diff($words, self::GENERIC);
+        $telling = array_filter($words, static fn (string $w): bool => ! isset(self::GENERIC[$w]));
         foreach ($telling === [] ? $words : $telling as $word) {
             // A slip in the first letter is not looked for: it would cost a look at every word.
             foreach ($this->byWord[self::letter($word)] ?? [] as $length => $known) {
@@ -334,7 +334,7 @@ final class NameIndex
 
     private static function weight(string $word): float
     {
-        return strlen($word) * (in_array($word, self::GENERIC, true) ? self::GENERIC_COUNTS : 1.0);
+        return strlen($word) * (isset(self::GENERIC[$word]) ? self::GENERIC_COUNTS : 1.0);
     }
 
     /** A key that PHP keeps a text, also for a digit. */

@@ -30,6 +30,9 @@ final class Draft
     /** Words from which what has no name in the catalogue is no name. */
     private const PHRASE = 4;
 
+    /** Words of the longest name that is looked up for a row that begins as an act does. */
+    private const NAME_WORDS = 6;
+
     private string $title = '';
 
     /** @var list<ReadLine> */
@@ -515,7 +518,8 @@ final class Draft
             && $this->items->named($row) === ''
             && str_contains($row, ' ')
             && Instructions::steps($row)[0]->act !== 'other'
-            && $this->entries->known($row) < Entries::NEAR;
+            // So many words are no name.
+            && (str_word_count($row) > self::NAME_WORDS || $this->entries->known($row) < Entries::NEAR);
     }
 
     /** A question, a word to whom it is for, a second heading, a remark of several sentences: no line of it. */

@@ -152,7 +152,7 @@ final class Items
         $ends = '(?=\s*(?:,?\s*(?:and\s+)?\d|[.;]|$))';
         $each = "/(?<amount>$one)\\s+each(?:\\s+of)?\\s*:?\\s+(?<list>[^\\d.;]+?)$ends/iu";
 
-        $text = self::unitKept($text);
+        $text = preg_match('/ of |caps/iu', $text) === 1 ? self::unitKept($text) : $text;
 
         return preg_replace_callback($each, static fn (array $m): string => implode(', ', array_map(
             static fn (array $one): string => $one[1].' '.$one[0],

@@ -53,16 +53,8 @@ final readonly class Lexicon
     {
         $words = array_fill_keys(self::words($text), true);
         $spoken = [];
-        foreach (self::all() as $lexicon) {
-            $known = [
-                ...array_keys($lexicon->units),
-                ...array_keys($lexicon->acts),
-                ...array_keys($lexicon->numbers),
-                ...$lexicon->phrases['words'],
-                ...$lexicon->phrases['of'],
-            ];
-            $telling = array_diff($known, self::english());
-            $hits = count(array_filter(array_unique($telling), static fn (string $w): bool => isset($words[$w])));
+        foreach (self::all() as $language => $lexicon) {
+            $hits = count(array_intersect_key(self::telling($language), $words));
             if ($hits >= self::SPOKEN) {
                 $spoken[] = [$hits, $lexicon];
             }
@@ -70,6 +62,22 @@ final readonly class Lexicon
         usort($spoken, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
         return [self::all()['en'], ...array_column(array_slice($spoken, 0, 1), 1)];
+    }
+
+    /** @return array<string, int> words by which a language is told, which English has not */
+    private static function telling(string $language): array
+    {
+        /** @var array<string, array<string, int>> $telling */
+        static $telling = [];
+        $lexicon = self::all()[$language];
+
+        return $telling[$language] ??= array_flip(array_diff([
+            ...array_keys($lexicon->units),
+            ...array_keys($lexicon->acts),
+            ...array_keys($lexicon->numbers),
+            ...$lexicon->phrases['words'],
+            ...$lexicon->phrases['of'],
+        ], self::english()));
     }
 
     /** @return list<string> words in small letters */

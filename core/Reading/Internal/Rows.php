@@ -35,6 +35,40 @@ final class Rows
         .'|se[pt]t?i?embre|setembro|oct(?:ober|obre|ubre)?|okt(?:ober)?|ottobre|outubro|nov(?:ember|embre|embro)?'
         .'|noviembre|dec(?:ember)?|dez(?:ember|embro)?|d[ée]cembre|diciembre|dicembre)';
 
+    /** A sign that it may stand there, how it is written, and what stands in its place. */
+    private const TIDIED = [
+        // "Quelques gouttes de": no number stands before it.
+        [
+            '/gout|tropf|gota|gocc|drup/i',
+            '/\b(?:quelques|ein paar|einige|un(?:a|o)s(?: cuantas)?|algun(?:a|o)s|qualche|alcune|enkele|een paar'
+                .'|algumas|umas)\s+(?:gouttes?|tropfen|gotas?|gocc(?:e|ia)|druppels?)\b(?:\s+(?:de|di)\b'
+                .'|\s+d[\'’])?\s*/iu',
+            'a few drops of ',
+        ],
+        // "2 March: strained": a day is no amount.
+        [
+            '/[:–—-]\s/u',
+            '/^(?:\d{1,2}(?:st|nd|rd|th|\.)?\s+'.self::MONTH.'|'.self::MONTH.'\s+\d{1,2}(?:st|nd|rd|th)?)\.?'
+                .'(?:,?\s+\d{4})?\s*[:–—-]\s+(?=\S)/iu',
+            '',
+        ],
+        // "Vit. E" ends no sentence.
+        ['/vit\./i', '/\bvit\.\s*(?=[a-e]\b)/iu', 'vitamin '],
+        // "212 g (target 210)" is 212.
+        [
+            '/\(/',
+            '/\s*\((?:target|goal|plan(?:ned)?|wanted|meant|recipe says|was|soll)\b[^)]*\)/iu',
+            '',
+        ],
+        // "Shea butter 1 kg 12.50": what it cost is not in the jar.
+        [
+            '/[.,]\d\d\s*\D{0,3}$|[€$£]/u',
+            '/(?<=\d|\d\s)((?:g|kg|ml|l|oz|lb)\b)\s*[,;–-]?\s*(?:[€$£]\s*\d{1,3}(?:[.,]\d{2})?'
+                .'|\d{1,3}[.,]\d{2}\s*(?:€|\$|£|eur|usd|gbp)?)$/iu',
+            '$1',
+        ],
+    ];
+
     /** "14 March", "3rd of May 2026", "March 14". */
     private static function isDate(string $row): bool
     {
@@ -69,28 +103,7 @@ final class Rows
         $row = preg_replace('/^(?:(?:oh|and|also|plus|um|erm|so|ok(?:ay)?|sure|yes)\b[,!]?\s+)+(?='.self::START
             .'|an? (?:pea|bit|little|glug|knob|blob|splash|dash|handful)\b)/iu', '', $row) ?? $row;
 
-        // "Quelques gouttes de": no number stands before it.
-        $row = preg_replace('/\b(?:quelques|ein paar|einige|un(?:a|o)s(?: cuantas)?|algun(?:a|o)s|qualche|alcune'
-            .'|enkele|een paar|algumas'
-            .'|umas)\s+(?:gouttes?|tropfen|gotas?|gocc(?:e|ia)|druppels?|drops?)\b(?:\s+(?:de|di|of)\b'
-            .'|\s+d[\'’])?\s*/iu', 'a few drops of ', $row) ?? $row;
-
-        // "2 March: strained": a day is no amount.
-        $row = preg_replace('/^(?:\d{1,2}(?:st|nd|rd|th|\.)?\s+'.self::MONTH.'|'.self::MONTH.'\s+\d{1,2}(?:st|nd'
-            .'|rd|th)?)\.?'
-            .'(?:,?\s+\d{4})?\s*[:–—-]\s+(?=\S)/iu', '', $row) ?? $row;
-
-        // "Vit. E" ends no sentence; "212 g (target 210)" is 212.
-        $row = preg_replace(
-            ['/\bvit\.\s*(?=[a-e]\b)/iu', '/\s*\((?:target|goal|plan(?:ned)?|wanted|meant|recipe says|was'
-                .'|soll)\b[^)]*\)/iu'],
-            ['vitamin ', ''],
-            $row,
-        ) ?? $row;
-
-        // "Shea butter 1 kg 12.50": what it cost is not in the jar.
-        $row = preg_replace('/(?<=\d|\d\s)((?:g|kg|ml|l|oz|lb)\b)\s*[,;–-]?\s*(?:[€$£]\s*\d{1,3}(?:[.,]\d{2})?'
-            .'|\d{1,3}[.,]\d{2}\s*(?:€|\$|£|eur|usd|gbp)?)$/iu', '$1', $row) ?? $row;
+        $row = self::tidied($row);
 
         // "For shine: 10 ml argan oil" says what it is there for before what it is.
         $row
@@ -104,6 +117,18 @@ final class Rows
             ) ?? $row;
 
         return trim($row);
+    }
+
+    /** Without what is no name and no amount of it; each is looked for only where a sign of it stands. */
+    private static function tidied(string $row): string
+    {
+        foreach (self::TIDIED as [$sign, $pattern, $instead]) {
+            if (preg_match($sign, $row) === 1) {
+                $row = preg_replace($pattern, $instead, $row) ?? $row;
+            }
+        }
+
+        return $row;
     }
 
     public static function withoutMarks(string $text): string

@@ -35,6 +35,8 @@ final readonly class Together
         .'(?<name>(?!(?:tsps?|tbsps?|tbs|cups?|teaspoons?|tablespoons?|oz|ounces?|lbs?|pounds?|litres?|liters?|l'
         .'|ml|g|an?)\b)\p{L}[^\d]{2,40})$/iu';
 
+    private const BEGINS_WITH_PART = '/^(?:an?\s+|one\s+)?(?:half|quarter|third|fifth|two|three|\d)/iu';
+
     private const FRACTIONS = [
         'half' => 50.0, 'quarter' => 25.0, 'third' => 100 / 3, 'fifth' => 20.0, 'two thirds' => 200 / 3,
         'three quarters' => 75.0,
@@ -116,7 +118,12 @@ final readonly class Together
      */
     public static function across(array $rows): array
     {
-        return self::named(self::inRatio(array_map(static fn (Row $row): Row => new Row(
+        return self::named(self::inRatio(array_map(self::colons(...), $rows)));
+    }
+
+    private static function colons(Row $row): Row
+    {
+        return substr_count($row->text, '/') < 2 ? $row : new Row(
             preg_replace_callback(
                 self::SLASHED,
                 static fn (array $m): string => str_replace('/', ':', $m['ratio']).' ',
@@ -124,7 +131,7 @@ final readonly class Together
             ) ?? $row->text,
             $row->of,
             $row->piece,
-        ), $rows)));
+        );
     }
 
     /**
@@ -220,6 +227,10 @@ final readonly class Together
      */
     public static function fractions(string $row): array
     {
+        // What begins with no fraction is none of it.
+        if (preg_match(self::BEGINS_WITH_PART, $row) !== 1) {
+            return [];
+        }
         $parts = [];
         foreach (preg_split('/\s*[,;+]\s*(?:and\s+)?|\s+and\s+(?=(?:an?\s+)?(?:half|quarter|third'
             .'|\d))/iu', rtrim($row, ' .')) ?: [] as $piece) {

@@ -122,6 +122,9 @@ final readonly class Unitless
     /** @return list<array{}|array{string, string}> name and figure of each piece of a row; empty for what is none */
     private static function pairs(string $row): array
     {
+        if (preg_match_all('/[\/,;·|]/u', $row) < self::FEWEST - 1) {
+            return [];
+        }
         // "I'd go 55 shea, 20 almond": what stands before the first figure is talk.
         $row = preg_replace(self::TALK, '', $row) ?? $row;
         $pieces = preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [];

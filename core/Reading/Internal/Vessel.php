@@ -63,7 +63,7 @@ final readonly class Vessel
      */
     public static function shared(array $rows): array
     {
-        return array_map(static fn (Row $row): Row => new Row(
+        return array_map(static fn (Row $row): Row => ! str_contains($row->text, '(') ? $row : new Row(
             Unitless::spread(
                 preg_replace_callback([self::PART_OF_ONE, self::ONE_OF], self::share(...), $row->text) ?? $row->text,
             ),
