@@ -188,7 +188,9 @@ final readonly class FoundSteep implements JsonSerializable
 
         return array_values(array_filter(
             array_slice($steps, 0, (self::drawn($steps) ?? -1) + 1),
-            static fn (Step $s): bool => in_array($s->act, $acts, true),
+            // "Five weeks in oil, strain": one sentence, and the time is that of the standing.
+            static fn (Step $s): bool => in_array($s->act, $acts, true)
+                || ($s->act === 'strain' && $s->minutes >= self::DAY),
         ));
     }
 

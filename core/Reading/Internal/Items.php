@@ -25,7 +25,7 @@ final class Items
         .'|capsules?|caps|(?:tea ?)?bags?|sachets?|handfuls?|bunch(?:es)?|sprigs?|squirts?|dollops?|%';
 
     /** Measures that are said once for several. */
-    private const SPOONS = 'tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|ounces?|oz|grams?|g|ml|parts?|drops?';
+    public const SPOONS = 'tablespoons?|tbsps?|tbs|tbl|teaspoons?|tsps?|cups?|ounces?|oz|grams?|g|ml|parts?|drops?';
 
     /** What is counted: "1 small onion", "4 cloves of garlic". */
     private const COUNTED = '(?<![\d.,\/\p{L}])(?:\d{1,2}|half an?|one|two|three|four|an?)(?=\s+(?:(?:small|large'
@@ -62,7 +62,8 @@ final class Items
     private const CORRECTS = '/(?:^|[\s,;–—-])(?:'.self::TAKEN_BACK.'|sorry|no,)\s*,?\s*$/iu';
 
     /** What makes an amount the sum of the others. */
-    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bbatch(?: size)?(?: of)?'
+    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills'
+        .'|(?<!\blast )(?<!\bfirst )\bbatch(?: size)?(?: of)?'
         .'|\bcomes to|\bshould be|\badds? up to|\brest\b[^,.;]{0,40}\bto|=)\s*:?\s*(?:about\s*)?$/iu';
 
     /** Words for what fills up to a hundred. */

@@ -52,6 +52,23 @@ final class Rows
                 .'(?:,?\s+\d{4})?\s*[:–—-]\s+(?=\S)/iu',
             '',
         ],
+        // "2 caps full" are two capfuls.
+        ['/caps? ?full/i', '/\bcaps? ?full\b/iu', 'capfuls'],
+        // "Onion 1 small chopped".
+        [
+            '/\d (?:small|large|medium|big|whole|ripe)/i',
+            '/^(\p{L}[^\d]*?)\s+(\d{1,2})\s+(?:small|large|medium|big|whole|ripe)(?:[\s,]+(?:chopped|sliced|grated'
+                .'|mashed|crushed'
+                .'|peeled|blended))*$/iu',
+            '$2 $1',
+        ],
+        // "10 drops of rosemary, no wait, 15": so many of the same.
+        [
+            '/\bno\b|wait|sorry|mean|scratch|make that/i',
+            '/\b\d{1,3}\s+(?<unit>'.Items::SPOONS.')\s+(?<of>(?:of\s+)?\p{L}[\p{L} ]{2,30}?),?\s+(?:'.Items::TAKEN_BACK
+                .'|no)\s*,?\s+(?<count>\d{1,3})(?:\s+\k<unit>)?(?=\s*(?:[.,;!]|$))/iu',
+            '$3 $1 $2',
+        ],
         // "Vit. E" ends no sentence.
         ['/vit\./i', '/\bvit\.\s*(?=[a-e]\b)/iu', 'vitamin '],
         // "212 g (target 210)" is 212.
@@ -188,10 +205,11 @@ final class Rows
     /** "Balm, batch size 500 g", "4 oz bottle:", "Makes 3 tins of 50 ml": how much it is, not what is in it. */
     public static function isSize(string $row): bool
     {
-        return preg_match('/\b(?:batch(?: size)?(?: of)?|makes|yields?|fills)\s*:?\s*(?:about\s+|approx\.?\s+'
+        return preg_match('/(?<!\blast )(?<!\bfirst )(?<!\bthis )\b(?:batch(?: size)?(?: of)?|makes|yields?'
+            .'|fills)\s*:?\s*(?:about\s+|approx\.?\s+'
             .'|~\s*)?(?<!batch )\d|\bbatch\s+\d+\s*(?:g|kg|ml|oz)\b/iu', $row) === 1
             || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l'
-                .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*:?$/iu', $row) === 1
+                .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*[:.]?$/iu', $row) === 1
             || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|sticks?|jars?|tins?|tubs?|bottles?|pots?)'
                 .'(?:\s+of\s+\d+|\.?$)/iu', $row) === 1
             || preg_match('/^(?:i )?make\s+(?:about\s+)?\d+(?:[.,]\d+)?\s*(?:g|ml|oz)\.?$/iu', $row) === 1

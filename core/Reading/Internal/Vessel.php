@@ -26,6 +26,8 @@ final readonly class Vessel
         'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,
         'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5,
         'two thirds' => 0.6667, 'three quarters' => 0.75, 'full' => 1.0,
+        // As they stand in a pattern.
+        '1\/4' => 0.25, '1\/3' => 0.3333, '1\/2' => 0.5, '2\/3' => 0.6667, '3\/4' => 0.75,
     ];
 
     /** "Half a tub of shea (250 g tub)". */
@@ -35,11 +37,20 @@ final readonly class Vessel
         .'(?<size>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>g|kg|ml|l|oz|lb)\b[^)]{0,12}\)/iu';
 
     /** "A shot glass (40 ml) of castor". */
-    private const ONE_OF = '/\b(?<part>half an?|an?|one|two|three|[1-9])\s+(?:\p{L}+\s+){0,2}?(?:glass|mug|cup|tub'
+    private const ONE_OF = '/(?<![\d\/])(?<part>half an?|an?|one|two|three|[1-9]\/[2-5]'
+        .'|[1-9])\s+(?:\p{L}+\s+){0,2}?(?:glass|mug|cup|tub'
         .'|jar|pot|tin|bottle|spoon|ladle'
         .'|scoop|bowl|lid|cap|egg ?cup)(?:es|s)?\s*\((?:about\s+|ca\.?\s+|~\s*|holds\s+'
         .'|each\s+)*(?<size>\d+(?:[.,]\d+)?)\s*-?\s*'
-        .'(?<unit>g|ml|l|oz)\)\s+of\s+/iu';
+        .'(?<unit>g|ml|l|oz)(?:\s\p{L}{2,10})?\)\s+of\s+/iu';
+
+    /** "A glug of olive oil (about 30 ml)": it is said after all. */
+    private const AFTER_ALL = '/\b(?:an?|one|two|[1-9])\s+(?:(?:big|small|good)\s+)?(?:glug|knob|splash|dash'
+        .'|dollop|handful|squeeze|blob|spoon'
+        .'|spoonful|lump|drizzle|capful|scoop|bit|chunk'
+        .'|lick)s?\s+of\s+(?<name>\p{L}[\p{L} \'-]{2,40}?)\s*\((?:about|approx\.?|ca\.?|circa|~|maybe'
+        .'|roughly|around|say)?\s*(?<size>\d+(?:[.,]\d+)?)\s*(?<unit>g|ml|oz|tbsp|tsp|drops?)(?:\s+(?:or so|ish'
+        .'|maybe|perhaps))?\)/iu';
 
     private const WHOLES = ['a' => 1.0, 'an' => 1.0, 'one' => 1.0, 'a whole' => 1.0, 'two' => 2.0, 'three' => 3.0];
 
@@ -65,7 +76,11 @@ final readonly class Vessel
     {
         return array_map(static fn (Row $row): Row => ! str_contains($row->text, '(') ? $row : new Row(
             Unitless::spread(
-                preg_replace_callback([self::PART_OF_ONE, self::ONE_OF], self::share(...), $row->text) ?? $row->text,
+                preg_replace_callback(
+                    [self::PART_OF_ONE, self::ONE_OF, self::AFTER_ALL],
+                    self::share(...),
+                    $row->text,
+                ) ?? $row->text,
             ),
             $row->of,
             $row->piece,
@@ -75,11 +90,19 @@ final readonly class Vessel
     /** @param  array<array-key, string>  $m */
     private static function share(array $m): string
     {
-        $said = mb_strtolower($m['part']);
-        $part = self::WHOLES[$said] ?? self::PART[preg_replace('/ (?:of|an?)$/', '', $said) ?? ''] ?? (float) $said;
+        $said = mb_strtolower($m['part'] ?? 'one');
+        $part = self::WHOLES[$said] ?? self::PART[preg_replace('/ (?:of|an?)$/', '', $said) ?? '']
+            ?? self::figure($said);
         $amount = Amount::number(round($part * (float) str_replace(',', '.', $m['size']), 2));
 
         return sprintf('%s %s of %s', $amount, $m['unit'], $m['name'] ?? '');
+    }
+
+    private static function figure(string $said): float
+    {
+        [$over, $under] = [...explode('/', $said), '1'];
+
+        return (float) $over / max(1.0, (float) $under);
     }
 
     /** The amount of what fills it up. */
@@ -118,8 +141,8 @@ final readonly class Vessel
     {
         $measure = $this->measure($clause);
         if ($measure === null) {
-            return preg_match('/^(?:then\s+)?(?:(?:the )?rest(?: is| with| of it is)?|top(?:ped)?(?: it)? (?:up'
-                .'|off) with|fill(?: it)?(?: up)? with'
+            return preg_match('/^(?:then\s+)?(?:(?:the )?rest(?: is| with| of it is)?|top(?:ped)?(?: it)?(?: up'
+                .'| off)? with|fill(?: it)?(?: up)? with'
                 .'|fill the rest with)\s+(?:of\s+)?(?<name>\p{L}[^.;]*)/iu', $clause, $m) === 1
                 ? $this->rest().' '.trim($m['name'])
                 : null;
@@ -133,7 +156,7 @@ final readonly class Vessel
 
     private static function isRest(string $clause): bool
     {
-        return preg_match('/^(?:then\s+)?(?:the rest|top(?:ped)?(?: it)? (?:up|off) with)/iu', $clause) === 1;
+        return preg_match('/^(?:then\s+)?(?:the rest|top(?:ped)?(?: it)?(?: up| off)? with)/iu', $clause) === 1;
     }
 
     /** @return array{float, string}|null millilitres to which it is filled, and with what */
@@ -165,7 +188,9 @@ final readonly class Vessel
             ] as $pattern
         ) {
             if (preg_match($pattern, $clause, $m) === 1) {
-                return [self::PART[mb_strtolower($m['part'])] * $this->millilitres, trim($m['name'])];
+                $part = self::PART[str_replace('/', '\/', mb_strtolower($m['part']))];
+
+                return [$part * $this->millilitres, trim($m['name'])];
             }
         }
 
