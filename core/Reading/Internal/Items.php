@@ -122,10 +122,66 @@ final class Items
         $quantities = $this->quantities($text);
         $after = $this->taken($text, $quantities, true);
         $before = $this->taken($text, $quantities, false);
+        $apart = $this->segments($text, $quantities);
+        // What an amount begins does not stand the other way round throughout.
+        $begins = ($quantities[0][1] ?? 1) === 0 ? 1 : 0;
+        if (self::known($apart) > max(self::known($before) - $begins, self::known($after))) {
+            return $apart;
+        }
 
         return self::rank($before) > self::rank($after)
             ? $this->turned($text, $quantities, $before)
             : $this->taken($text, $quantities, true, true);
+    }
+
+    /**
+     * "250 ml sesame oil, cloves 1 tbsp, mahlab 1 tsp": where each piece between commas has one amount, its name is in
+     * it, before or after.
+     *
+     * @param  list<array{string, int, int}>  $quantities
+     * @return list<Item> empty where it is told in another way
+     */
+    private function segments(string $text, array $quantities): array
+    {
+        $starts = array_column($quantities, 1);
+        $items = [];
+        $orders = [];
+        $from = 0;
+        foreach (count($quantities) < 2 ? [] : [...self::commas($text), strlen($text)] as $to) {
+            $in = array_filter($starts, static fn (int $at): bool => $at >= $from && $at < $to);
+            if (count($in) > 1) {
+                return [];
+            }
+            if ($in !== []) {
+                $piece = trim(substr($text, $from, $to - $from), " \t,;");
+                $own = $this->quantities($piece);
+                $after = $this->taken($piece, $own, true);
+                $before = $this->taken($piece, $own, false);
+                $isBefore = self::rank($before) > self::rank($after);
+                $orders[$isBefore ? 'before' : 'after'] = true;
+                array_push($items, ...$isBefore ? $before : $this->taken($piece, $own, true, true));
+            }
+            $from = $to;
+        }
+
+        // In one order throughout it is read as a whole, with what stands between.
+        return count($orders) > 1 ? $items : [];
+    }
+
+    /** @param  list<Item>  $items */
+    private static function known(array $items): int
+    {
+        return count(array_filter($items, static fn (Item $i): bool => $i->known));
+    }
+
+    /** @return list<int> where the commas stand that part one thing from the next (bytes) */
+    private static function commas(string $text): array
+    {
+        $parts = '/(?<!\d)[,;]\s|(?<=\d)[,;]\s+(?=\p{L})|\.\s+(?=\p{Lu}|(?:heat|melt|mix|add|stir|cool|whip|strain|blend'
+            .'|pour|steep|leave|let)\b)/u';
+        preg_match_all($parts, $text, $m, PREG_OFFSET_CAPTURE);
+
+        return array_column($m[0], 1);
     }
 
     /**
@@ -169,6 +225,14 @@ final class Items
         for ($i = 0; $i < self::LONGEST_NAME && preg_match($kept, $text) === 1; $i++) {
             $text = preg_replace($kept, '$1$2$3 $1 of ', $text, 1) ?? $text;
         }
+
+        // "120 ml coconut oil, same of olive oil".
+        $text = preg_replace(
+            '/(?<amount>\d+(?:[.,]\d+)?\s*(?:'.self::SPOONS.'))\b(?<between>[^.;\d]{3,50}?)'
+                .'\b(?:the\s+)?same(?:\s+amount)?\s+of\s+/iu',
+            '$1$2$1 of ',
+            $text,
+        ) ?? $text;
 
         return preg_replace_callback(
             '/\b(?<count>\d{1,2}|one|two|three|four|five|six|an?)\s+(?:(?:crushed|pierced|opened|small|large)\s+)*'

@@ -69,6 +69,13 @@ final class Rows
                 .'|no)\s*,?\s+(?<count>\d{1,3})(?:\s+\k<unit>)?(?=\s*(?:[.,;!]|$))/iu',
             '$3 $1 $2',
         ],
+        // "Olive oil 1C", "rosemary sprigs 4".
+        ['/[1-4]C\b/', '/(?<![\d.,])([1-4])C\b(?!\s*(?:°|deg))/u', '$1 cups'],
+        [
+            '/(?:sprigs?|cloves?|leaves|stalks?) \d/i',
+            '/\b(sprigs?|cloves?|leaves|stalks?)\s+(\d{1,2})(?=\s*(?:[,(;]|$))/iu',
+            '$2 $1',
+        ],
         // "Vit. E" ends no sentence.
         ['/vit\./i', '/\bvit\.\s*(?=[a-e]\b)/iu', 'vitamin '],
         // "212 g (target 210)" is 212.
@@ -212,7 +219,8 @@ final class Rows
                 .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*[:.]?$/iu', $row) === 1
             || preg_match('/^\d+\s*(?:x\s*)?(?:bars?|sticks?|jars?|tins?|tubs?|bottles?|pots?)'
                 .'(?:\s+of\s+\d+|\.?$)/iu', $row) === 1
-            || preg_match('/^(?:i )?make\s+(?:about\s+)?\d+(?:[.,]\d+)?\s*(?:g|ml|oz)\.?$/iu', $row) === 1
+            || preg_match('/^(?:(?:i |to )?make|for)\s+(?:about\s+)?\d+(?:[.,]\d+)?\s*(?:g|ml'
+                .'|oz)\s*[.:]?$/iu', $row) === 1
             || self::isSum($row);
     }
 
@@ -274,6 +282,9 @@ final class Rows
                 .'|se conserva|caducidad'
                 .'|validade|conservazione|si conserva|houdbaar(?:heid)?|rinde|rende|resa)\b/iu', $row) === 1
             || preg_match('/^\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', $row) === 1
+            || preg_match('/^\d{1,2}\s*(?:x|times?|fois|mal|veces|volte|vezes|keer)\s+(?:par|pro|por|al|à|a|alla'
+                .'|per|die|in der|an?|every'
+                .'|each|week|day)\b/iu', $row) === 1
             || preg_match('/^(?:that(?:\'s| is| makes)|altogether|in all)\b.*\d/iu', $row) === 1
             || self::isDate($row)
             || preg_match(self::GREETING, $row) === 1

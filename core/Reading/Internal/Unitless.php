@@ -122,12 +122,12 @@ final readonly class Unitless
     /** @return list<array{}|array{string, string}> name and figure of each piece of a row; empty for what is none */
     private static function pairs(string $row): array
     {
-        if (preg_match_all('/[\/,;·|]/u', $row) < self::FEWEST - 1) {
+        if (preg_match_all('/[\/,;·|]|\band \d/u', $row) < self::FEWEST - 1) {
             return [];
         }
         // "I'd go 55 shea, 20 almond": what stands before the first figure is talk.
         $row = preg_replace(self::TALK, '', $row) ?? $row;
-        $pieces = preg_split('/\s*[\/,;·|]\s*|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [];
+        $pieces = preg_split('/\s*[\/,;·|]\s*|\s+and\s+(?=\d)|\.$/u', $row, flags: PREG_SPLIT_NO_EMPTY) ?: [];
         // Where one is more than anybody counts, none of them is counted: "55 shea, 8 wax, 2 vitamin E".
         $many = array_filter($pieces, static fn (string $p): bool => self::pair($p) !== []);
 
@@ -200,7 +200,7 @@ final readonly class Unitless
 
         return match (true) {
             preg_match("/^(?<name>\\p{L}[^\\d]*?)\\s*[:=–—-]?\\s+(?<figure>$figure)\$/u", $row, $m) === 1,
-            preg_match("/^(?<figure>$figure)\\s+(?<name>(?!x\\b)\\p{L}{3}[^\\d]*)\$/u", $row, $m) === 1
+            preg_match("/^(?<figure>$figure)\\s+(?:of\\s+)?(?<name>(?!x\\b)\\p{L}{3}[^\\d]*)\$/u", $row, $m) === 1
                 && self::isBare($row, $fewest) => [preg_replace('/[\s:=–—-]+$/u', '', $m['name']) ?? '', $m['figure']],
             default => [],
         };

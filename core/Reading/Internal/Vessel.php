@@ -38,11 +38,11 @@ final readonly class Vessel
 
     /** "A shot glass (40 ml) of castor". */
     private const ONE_OF = '/(?<![\d\/])(?<part>half an?|an?|one|two|three|[1-9]\/[2-5]'
-        .'|[1-9])\s+(?:\p{L}+\s+){0,2}?(?:glass|mug|cup|tub'
-        .'|jar|pot|tin|bottle|spoon|ladle'
+        .'|[1-9])\s+(?:\p{L}+\s+){0,2}?(?:glass|mug|tub'
+        .'|jar|pot|tin|bottle|ladle'
         .'|scoop|bowl|lid|cap|egg ?cup)(?:es|s)?\s*\((?:about\s+|ca\.?\s+|~\s*|holds\s+'
         .'|each\s+)*(?<size>\d+(?:[.,]\d+)?)\s*-?\s*'
-        .'(?<unit>g|ml|l|oz)(?:\s\p{L}{2,10})?\)\s+of\s+/iu';
+        .'(?<unit>g|ml|l|oz)(?:\s\p{L}{2,10})?\)\s+(?:of\s+)?(?=\p{L})/iu';
 
     /** "A glug of olive oil (about 30 ml)": it is said after all. */
     private const AFTER_ALL = '/\b(?:an?|one|two|[1-9])\s+(?:(?:big|small|good)\s+)?(?:glug|knob|splash|dash'
