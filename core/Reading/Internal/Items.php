@@ -177,8 +177,8 @@ final class Items
     /** @return list<int> where the commas stand that part one thing from the next (bytes) */
     private static function commas(string $text): array
     {
-        $parts = '/(?<!\d)[,;]\s|(?<=\d)[,;]\s+(?=\p{L})|\.\s+(?=\p{Lu}|(?:heat|melt|mix|add|stir|cool|whip|strain|blend'
-            .'|pour|steep|leave|let)\b)/u';
+        $parts = '/(?<!\d)[,;]\s|(?<=\d)[,;]\s+(?=\p{L})|\.\s+(?=\p{Lu}|(?:heat|melt|mix|add|stir|cool|whip|strain'
+            .'|blend|pour|steep|leave|let)\b)/u';
         preg_match_all($parts, $text, $m, PREG_OFFSET_CAPTURE);
 
         return array_column($m[0], 1);
