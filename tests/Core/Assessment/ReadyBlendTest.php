@@ -255,6 +255,21 @@ final class ReadyBlendTest extends CoreTestCase
         self::assertEqualsWithDelta(min(90.0, $limit / 0.2), $answer->shares['own-1'], 1e-3);
     }
 
+    public function test_it_goes_in_when_its_most_delicate_part_may(): void
+    {
+        $oils = self::entry(['argan-oil' => 50.0, 'olive-oil' => 50.0])->ingredient();
+        self::assertSame(Phase::Warm, Phase::usualFor($oils));
+        $butters = self::entry(['shea-butter' => 60.0, 'olive-oil' => 40.0])->ingredient();
+        self::assertSame(Phase::Melt, Phase::usualFor($butters));
+        self::assertSame(IngredientKind::Butter, $butters->kind);
+        $shea = self::catalogue()->get('shea-butter')->composition->solidFat;
+        self::assertEqualsWithDelta(
+            0.6 * $shea->at(20.0) * $shea->structure,
+            $butters->composition->solidFat->at(20.0),
+            1e-9,
+        );
+    }
+
     public function test_plants_are_not_steeped_in_scent(): void
     {
         $blend = self::entry(['jojoba-oil' => 99.0, 'lavender-eo' => 1.0])->ingredient();

@@ -435,6 +435,15 @@ final class ReadingTest extends CoreTestCase
         yield 'not text' => ["\xff\xfe\xfa", 'plain text'];
     }
 
+    public function test_a_text_as_long_as_may_be_is_read(): void
+    {
+        $row = '20 g shea butter';
+        $text = $row.str_repeat(' ', 60_000 - mb_strlen($row));
+        self::assertSame('shea-butter', self::read($text)->lines[0]->ingredient());
+        $this->expectException(ReadingError::class);
+        self::read($text.' ');
+    }
+
     #[DataProvider('unreadable')]
     public function test_refuses_what_is_no_recipe(string $text, string $says): void
     {

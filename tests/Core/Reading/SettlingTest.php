@@ -282,6 +282,30 @@ final class SettlingTest extends CoreTestCase
         self::assertStringContainsString($why, $line->doubt());
     }
 
+    public function test_my_oil_is_the_only_one_there_is(): void
+    {
+        $day = new DateTimeImmutable('2026-03-02');
+        $oils = [
+            new OwnOil('lot-1', 'Rosemary in olive', ['rosemary'], ['olive-oil'], $day),
+            new OwnOil('lot-2', 'Clove oil of spring', ['clove-bud'], ['sunflower-oil'], $day),
+        ];
+        $found = static function (OwnOil ...$oils): array {
+            $makers = [];
+            foreach ($oils as $oil) {
+                $makers[$oil->id] = [$oil->title, static fn (): Ingredient => self::steeped($oil)];
+            }
+            $lines = self::read(
+                "Oil\n30 g my steeped oil\n5 g vitamin E",
+                knowledge: new Knowledge($oils),
+                catalogue: self::catalogue()->steeping($makers),
+            )->lines;
+
+            return array_map(static fn (NameMatch $m): string => $m->ingredient->id, $lines[0]->matches);
+        };
+        self::assertSame(['lot-1'], $found($oils[0]));
+        self::assertNotContains('lot-2', $found(...$oils));
+    }
+
     private static function steeped(OwnOil $oil): Ingredient
     {
         $plan = self::onePlant(
