@@ -12,8 +12,10 @@ use App\Catalogue\KnowsPrices;
 use App\Catalogue\StudioCatalogue;
 use App\Demo\DemoCommand;
 use App\Formula\KnowsProcessLoss;
+use App\Make\OpenWork;
 use App\Make\PastBatches;
 use App\Pantry\Cupboard;
+use App\Pantry\KnowsPlans;
 use App\Pantry\LotPrices;
 use App\Pantry\PictureFiles;
 use App\Session\PasswordCommand;
@@ -50,6 +52,7 @@ final class CrownServiceProvider extends ServiceProvider
         $this->app->bind(KnowsExperience::class, PastBatches::class);
         $this->app->bind(KnowsPrices::class, LotPrices::class);
         $this->app->bind(KnowsProcessLoss::class, PastBatches::class);
+        $this->app->bind(KnowsPlans::class, OpenWork::class);
         $this->app
             ->when(StudioCatalogue::class)
             ->needs('$stocks')

@@ -20,6 +20,8 @@ final class CostRequest extends FormRequest
             'minutes' => 'nullable|numeric|min:0|max:100000',
             // Money for an hour of it.
             'hourly' => 'nullable|numeric|min:0|max:10000',
+            // Per cent by which a price may change.
+            'rise' => 'nullable|numeric|min:-100|max:1000',
             // Per cent of the price.
             'margin' => 'nullable|numeric|min:0|max:'.JarCost::MOST_MARGIN,
         ];

@@ -6,11 +6,11 @@ namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
 use App\Formula\Formula;
+use App\Pantry\KnowsPlans;
 use App\Pantry\Lot;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Assessment\Composition;
-use Crown\Assessment\Context;
 use Crown\Formula\Size;
 use Crown\Pantry\LotSource;
 use Crown\Pantry\Pack;
@@ -23,10 +23,7 @@ final class ShoppingController
     /** Bottles of each thing that are remembered as packs. */
     private const REMEMBERED = 6;
 
-    /** Open batches that are reckoned with at most. */
-    private const MOST_OPEN = 50;
-
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly Orders $orders)
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly KnowsPlans $plans)
     {
     }
 
@@ -34,7 +31,7 @@ final class ShoppingController
     public function __invoke(ShoppingRequest $request): JsonResponse
     {
         $context = $this->catalogue->context();
-        $wanted = $request->boolean('open') ? $this->open($context) : [];
+        $wanted = $request->boolean('open') ? $this->plans->wanted($context) : [];
         foreach ($request->wanted() as $id => $grams) {
             $formula = Formula::query()->find($id)
                 ?? throw Refused::missing('wanted', 'There is no such formula in this studio.');
@@ -44,24 +41,6 @@ final class ShoppingController
         }
 
         return new JsonResponse(Shopping::of($wanted, $this->catalogue->stock(), self::packs()));
-    }
-
-    /** @return list<Composition> what is being made now, and what was ordered and does not stand there */
-    private function open(Context $context): array
-    {
-        $open = [];
-        foreach (Batch::query()->where('state', 'open')->limit(self::MOST_OPEN)->get() as $batch) {
-            $open[] = Composition::of($batch->composed(), $context);
-        }
-        foreach ($this->orders->planned() as [$order, $plan]) {
-            $formula = $plan->toMake > 0 ? Formula::query()->find($order->formula_id) : null;
-            if ($formula !== null) {
-                $size = Size::jars($plan->toMake, $order->jar_ml);
-                $open[] = Composition::of($formula->composed()->withSize($size), $context);
-            }
-        }
-
-        return $open;
     }
 
     /** @return array<string, list<Pack>> sizes in which things were bought before, by ingredient */

@@ -9,6 +9,7 @@ use Crown\Exchange\IngredientFile;
 use Crown\Json\Node;
 use Crown\Pantry\MovementKind;
 use Crown\Pantry\OpenedLife;
+use Crown\Pantry\Planned;
 use Crown\Pantry\Trace;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -23,6 +24,7 @@ final class LotPageResource extends JsonResource
         private readonly Lot $lot,
         private readonly Catalogue $catalogue,
         private readonly Trace $trace,
+        private readonly ?Planned $planned,
     ) {
         parent::__construct($lot);
     }
@@ -48,6 +50,7 @@ final class LotPageResource extends JsonResource
                 ->get()
                 ->map(static fn (Picture $p): array => $p->row())
                 ->all(),
+            'planned' => $this->planned?->words() ?? '',
             'life' => LotWords::life($lot, $this->catalogue),
             'movements' => StockMovement::query()
                 ->where('lot_id', $lot->id)

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
-use App\Catalogue\StudioCatalogue;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
@@ -17,8 +16,7 @@ final class PictureController
     public function __construct(
         private readonly KeepPicture $keep,
         private readonly PictureFiles $files,
-        private readonly StudioCatalogue $catalogue,
-        private readonly TraceOf $trace,
+        private readonly LotPages $pages,
     ) {
     }
 
@@ -28,7 +26,7 @@ final class PictureController
         $row = Lot::query()->findOrFail($lot);
         $this->keep->of('lot_id', $row->id, $request);
 
-        return $this->page($row, 201);
+        return $this->pages->answer($row, 201);
     }
 
     #[Speaks('LotPage', does: 'Take out a picture of a bottle')]
@@ -37,7 +35,7 @@ final class PictureController
         $picture = Picture::query()->whereNotNull('lot_id')->findOrFail($photo);
         $this->keep->discard($picture);
 
-        return $this->page(Lot::query()->findOrFail($picture->lot_id), 200);
+        return $this->pages->answer(Lot::query()->findOrFail($picture->lot_id));
     }
 
     /** The picture itself, of a jar or a bottle. */
@@ -53,14 +51,6 @@ final class PictureController
             200,
             ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'],
             false,
-        );
-    }
-
-    private function page(Lot $lot, int $status): JsonResponse
-    {
-        return new JsonResponse(
-            (new LotPageResource($lot, $this->catalogue->get(), $this->trace->lot($lot)))->toArray(),
-            $status,
         );
     }
 }

@@ -24,7 +24,7 @@ final class ShelfController
     /** Containers that one line may put there. */
     private const MOST_OF_ONE = 50;
 
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly TraceOf $trace)
+    public function __construct(private readonly StudioCatalogue $catalogue, private readonly LotPages $pages)
     {
     }
 
@@ -90,13 +90,13 @@ final class ShelfController
     #[Speaks('LotPage', does: 'One lot: its life, what moved, and what came of it')]
     public function show(int $lot): JsonResponse
     {
-        return $this->page(Lot::query()->findOrFail($lot));
+        return $this->pages->answer(Lot::query()->findOrFail($lot));
     }
 
     #[Speaks('LotPage', 'LotChange', does: 'Change what is said of a bottle')]
     public function update(int $lot, LotRequest $request, PutOnShelf $put): JsonResponse
     {
-        return $this->page($put->changed(Lot::query()->lockForUpdate()->findOrFail($lot), $request->said()));
+        return $this->pages->answer($put->changed(Lot::query()->lockForUpdate()->findOrFail($lot), $request->said()));
     }
 
     #[Speaks('LotPage', 'MovementDraft', 201, 'Say what happened to a lot, or what the scale shows of it')]
@@ -105,7 +105,7 @@ final class ShelfController
         $row = Lot::query()->lockForUpdate()->findOrFail($lot);
         $record($row, $request, User::nameIn($request));
 
-        return $this->page($row, 201);
+        return $this->pages->answer($row, 201);
     }
 
     #[Speaks('LotPage', 'JarEnd', does: 'Say that an opened jar is empty, or take that back')]
@@ -118,7 +118,7 @@ final class ShelfController
             ->findOrFail($movement)
             ->update(['ended_on' => $request->on()]);
 
-        return $this->page($row);
+        return $this->pages->answer($row);
     }
 
     #[Speaks('LotPage', 'WithdrawAsk', does: 'Say that it must not be used any more, and why, or take that back')]
@@ -131,7 +131,7 @@ final class ShelfController
             'withdrawn_on' => $reason === '' ? null : Day::today()->toDateString(),
         ]);
 
-        return $this->page($row);
+        return $this->pages->answer($row);
     }
 
     #[Speaks('UseUps', does: 'Formulas of hers that would use up what is left of a lot')]
@@ -151,13 +151,5 @@ final class ShelfController
         $kinds = LotWords::kinds($lots);
 
         return array_map(static fn (Lot $l): array => (new ShelfRowResource($l, $all, $kinds))->toArray(), $lots);
-    }
-
-    private function page(Lot $lot, int $status = 200): JsonResponse
-    {
-        return new JsonResponse(
-            (new LotPageResource($lot, $this->catalogue->get(), $this->trace->lot($lot)))->toArray(),
-            $status,
-        );
     }
 }

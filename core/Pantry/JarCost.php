@@ -25,6 +25,7 @@ final readonly class JarCost implements JsonSerializable
      * @param  float  $minutes of work for the whole batch
      * @param  float  $hourly money for an hour of it
      * @param  float  $margin per cent of the price, 0 to 95
+     * @param  float  $rise per cent by which a price may change, from -100 up
      *
      * @throws PantryError
      */
@@ -35,6 +36,7 @@ final readonly class JarCost implements JsonSerializable
         private float $minutes = 0.0,
         private float $hourly = 0.0,
         private float $margin = 0.0,
+        private float $rise = 10.0,
     ) {
         if ($jars < 1) {
             throw PantryError::field('jars', 'at least one jar');
@@ -87,11 +89,12 @@ final readonly class JarCost implements JsonSerializable
                 ...$m,
                 'grams' => round($m['grams'], 2),
                 'money' => $m['money'] === null ? null : round($m['money'], 4),
-                'a_tenth_more' => round($this->whatIf($m['name'], 10.0), 4),
+                'more_a_jar' => round($this->whatIf($m['name'], $this->rise), 4),
             ], $this->materials),
             'known' => round($this->known(), 4),
             'unknown' => $this->unknown(),
             'jars' => $this->jars,
+            'rise' => $this->rise,
             'per_jar' => round($this->perJar(), 4),
             'price' => round($this->price(), 4),
         ];

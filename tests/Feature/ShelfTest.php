@@ -116,6 +116,10 @@ final class ShelfTest extends StudioTestCase
             ['ingredient' => $first['ingredient'], 'grams' => 1000, 'cost' => 20],
             ['ingredient' => $first['ingredient'], 'grams' => 5, 'cost' => 1, 'printed_on' => $soon],
         );
+        self::assertStringStartsWith(
+            sprintf('What is being made or was ordered takes %s g; ', $first['target_grams']),
+            $this->page($late['id'])['planned'],
+        );
         $batch = $this->weighed($batch);
         $done = $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [
             'revision' => $batch['revision'],
@@ -125,15 +129,16 @@ final class ShelfTest extends StudioTestCase
             'note' => '',
         ]);
         $went = $first['target_grams'];
+        self::assertStringStartsWith('Nothing that is being made', $this->page($late['id'])['planned']);
         self::assertEqualsWithDelta(0.0, $this->page($early['id'])['left_grams'], 1e-6);
         self::assertEqualsWithDelta(1000 - ($went - 5), $this->page($late['id'])['left_grams'], 1e-3);
-        $asked = 'container=0.5&minutes=30&hourly=12&margin=50';
+        $asked = 'container=0.5&minutes=30&hourly=12&margin=50&rise=10';
         $cost = $this->got('JarCost', 'GET', 'batches/'.$done['id'].'/cost?'.$asked);
         $money = 1 + ($went - 5) * 0.02;
         $row = array_column($cost['materials'], null, 'name')[$first['name']];
         self::assertSame('lots', $row['from']);
         self::assertEqualsWithDelta($money, $row['money'], 1e-3);
-        self::assertEqualsWithDelta($money / 30, $row['a_tenth_more'], 1e-3);
+        self::assertEqualsWithDelta($money / 30, $row['more_a_jar'], 1e-3);
         self::assertEqualsWithDelta(($cost['known'] + 6) / 3 + 0.5, $cost['per_jar'], 1e-3);
         self::assertEqualsWithDelta($cost['per_jar'] * 2, $cost['price'], 1e-3);
         self::assertNotSame([], $cost['unknown']);

@@ -18,9 +18,8 @@ final readonly class Vessel
         .'|jar|tin|tub|pot|flask|container)/iu';
 
     /** "My spray bottle (200 ml)". */
-    private const SIZE_AFTER = '/\b(?:bottle|jar|tin|tub|pot|flask)\s*(?:\(|is\s+|holds\s+|takes\s+'
-        .'|of\s+)(\d+(?:[.,]\d+)?)\s*(fl\.?\s?oz|oz|ml|mls'
-        .'|cl|l)\b/iu';
+    private const SIZE_AFTER = '/\b(?:bottle|jar|tin|tub|pot|flask)\s*(?:\(|is\s+|holds\s+|takes\s+)'
+        .'(\d+(?:[.,]\d+)?)\s*(fl\.?\s?oz|oz|ml|mls|cl|l)\b/iu';
 
     private const PART = [
         'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,

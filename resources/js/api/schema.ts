@@ -4417,6 +4417,8 @@ export interface components {
             soon: boolean;
             blend: components["schemas"]["BlendPart"][];
             pictures: components["schemas"]["Picture"][];
+            /** @description what is being made or was ordered takes of it, in words; empty for finished jars */
+            planned: string;
         };
         /** @description What one line says of something that was bought. */
         LotRead: {
@@ -4504,14 +4506,15 @@ export interface components {
                 money: number | null;
                 /** @enum {unknown} */
                 from: "lots" | "prices" | "";
-                /** @description What a jar costs more when this costs a tenth more. */
-                a_tenth_more: number;
+                /** @description What a jar costs more when this costs more by the rise, per cent. */
+                more_a_jar: number;
             }[];
             known: number;
             unknown: string[];
             jars: number;
             per_jar: number;
             price: number;
+            rise: number;
         };
         ShoppingAsk: {
             wanted: {
@@ -5031,6 +5034,7 @@ export interface operations {
                 container?: string;
                 minutes?: string;
                 hourly?: string;
+                rise?: string;
                 margin?: string;
             };
             header?: never;

@@ -37,7 +37,7 @@ export const useRehearse = () =>
 export const useEndRehearsal = () => useWrite((batch: number) => done(api.DELETE('/api/rehearsals/{batch}', at(batch))));
 
 /** What a finished batch and a jar of it cost, with what is reckoned beside what went in. */
-export const batchCostQuery = (batch: number, beside: Record<'container' | 'minutes' | 'hourly' | 'margin', string>) =>
+export const batchCostQuery = (batch: number, beside: Record<'container' | 'minutes' | 'hourly' | 'margin' | 'rise', string>) =>
     queryOptions({
         queryKey: ['batch', batch, 'cost', beside],
         queryFn: () => got(api.GET('/api/batches/{batch}/cost', { params: { path: { batch }, query: beside } })),

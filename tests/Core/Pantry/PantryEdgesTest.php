@@ -61,7 +61,7 @@ final class PantryEdgesTest extends CoreTestCase
         self::assertSame([1.23, 10.0, 0.3333], [
             $said['materials'][0]['grams'],
             $said['materials'][0]['money'],
-            $said['materials'][0]['a_tenth_more'],
+            $said['materials'][0]['more_a_jar'],
         ]);
     }
 

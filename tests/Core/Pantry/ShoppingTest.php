@@ -10,6 +10,7 @@ use Crown\Pantry\JarCost;
 use Crown\Pantry\LotLife;
 use Crown\Pantry\Pack;
 use Crown\Pantry\PantryError;
+use Crown\Pantry\Planned;
 use Crown\Pantry\Shopping;
 use Crown\Pantry\UseUp;
 use DateTimeImmutable;
@@ -49,6 +50,31 @@ final class ShoppingTest extends CoreTestCase
         self::assertEquals(['250' => 1], self::bought([[1000.0, null], [250.0, null]], 200.0));
         // One with a price is reckoned with, one without is not.
         self::assertEquals(['1000' => 1], self::bought([[1000.0, 5.0], [250.0, null]], 200.0));
+    }
+
+    /** Of 100 g with 60 % argan two times 60 g are planned: of 150 g there are 30 left over. */
+    public function test_what_is_in_no_plan_is_said(): void
+    {
+        $wanted = [self::made('argan-oil', 60.0, 100.0), self::made('argan-oil', 60.0, 100.0)];
+        $say = static fn (?float $left): string => Planned::of($wanted, ['argan-oil'], $left)->words();
+        self::assertSame('What is being made or was ordered takes 120 g; 30 g are in no plan.', $say(150.0));
+        self::assertSame(
+            'What is being made or was ordered takes 120 g, which is 20 g more than there is.',
+            $say(100.0),
+        );
+        self::assertSame('What is being made or was ordered takes 120 g.', $say(null));
+        self::assertSame(
+            'Nothing that is being made or was ordered takes any of it.',
+            Planned::of($wanted, ['jojoba-oil'], 50.0)->words(),
+        );
+    }
+
+    public function test_a_jar_costs_more_by_so_many_per_cent_of_one_thing(): void
+    {
+        $materials = [['name' => 'Cocoa butter', 'grams' => 100.0, 'money' => 5.6, 'from' => 'lots']];
+        $cost = (new JarCost($materials, 4, rise: 30.0))->jsonSerialize();
+        // 30 % of 5.60 on four jars.
+        self::assertSame([30.0, 0.42], [$cost['rise'], $cost['materials'][0]['more_a_jar']]);
     }
 
     /** As every combination of up to six of each would say. */
@@ -160,7 +186,7 @@ final class ShoppingTest extends CoreTestCase
         // Cocoa a third dearer: 0.66 on four jars.
         self::assertEqualsWithDelta(0.15, $cost->whatIf('Cocoa', 30.0), 1e-9);
         self::assertSame(0.0, $cost->whatIf('Oil', 30.0));
-        self::assertSame(0.05, $cost->jsonSerialize()['materials'][1]['a_tenth_more']);
+        self::assertSame(0.05, $cost->jsonSerialize()['materials'][1]['more_a_jar']);
         foreach ([[0, 0.0], [1, 96.0], [1, -1.0]] as [$jars, $margin]) {
             try {
                 new JarCost([], $jars, 0.0, 0.0, 0.0, $margin);

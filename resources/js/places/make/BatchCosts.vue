@@ -11,7 +11,7 @@ import { fixed, num } from '../../ui/words';
 const props = defineProps<{ batch: number }>();
 const session = useSession();
 const money = computed(() => session.studio?.currency ?? '');
-const typed = reactive({ container: '', minutes: '', hourly: '', margin: '' });
+const typed = reactive({ container: '', minutes: '', hourly: '', margin: '', rise: '10' });
 /** What is no figure yet is none. */
 const figure = (text: string, most = 10_000): string => {
     const value = written(text) ?? 0;
@@ -22,6 +22,7 @@ const beside = computed(() => ({
     minutes: figure(typed.minutes),
     hourly: figure(typed.hourly),
     margin: figure(typed.margin, 95),
+    rise: figure(typed.rise, 1000),
 }));
 const { data } = useQuery(computed(() => batchCostQuery(props.batch, beside.value)));
 const FIELDS = [
@@ -29,6 +30,7 @@ const FIELDS = [
     ['minutes', 'Minutes of work in all'],
     ['hourly', 'An hour of it'],
     ['margin', 'Margin, % of the price'],
+    ['rise', 'If a price rises, %'],
 ] as const;
 const FROM: Record<string, string> = { lots: 'the bottles that went in', prices: 'your price', '': 'no price' };
 </script>
@@ -59,13 +61,13 @@ const FROM: Record<string, string> = { lots: 'the bottles that went in', prices:
                         </th>
                         <td class="text-right">{{ row.money === null ? '' : fixed(row.money, 2) }}</td>
                         <td class="quiet pl-3 text-right text-[13px]">
-                            {{ row.money ? `+10 %: ${fixed(row.a_tenth_more, 2)} more a jar` : '' }}
+                            {{ row.money ? `+${num(data.rise)} %: ${fixed(row.more_a_jar, 2)} more a jar` : '' }}
                         </td>
                     </tr>
                 </tbody>
             </table>
         </template>
-        <div class="no-print mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
+        <div class="no-print mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5">
             <label v-for="[field, label] in FIELDS" :key="field">
                 <span class="label">{{ label }}</span>
                 <input v-model="typed[field]" class="field" inputmode="decimal" maxlength="10" />

@@ -157,6 +157,7 @@ async function withdraw(why: string): Promise<void> {
                     <ul class="quiet text-[14px]">
                         <li v-for="why in data.life.reasons" :key="why">{{ why }}</li>
                     </ul>
+                    <p v-if="data.planned" class="mt-2">{{ data.planned }}</p>
                     <MadeOf class="mt-3" :blend="data.blend" />
                     <LotFields class="mt-6" :lot="data" :errors="errors" @change="change" />
                     <KeptPictures class="mt-6" :pictures="data.pictures" :of="data.name" @out="unphoto" />
