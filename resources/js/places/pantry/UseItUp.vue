@@ -17,8 +17,8 @@ const { data } = useQuery(useUpQuery(props.lot.id));
                 <RouterLink :to="`/formulas/${one.id}`" class="font-semibold">{{ one.title }}</RouterLink>
                 <span class="block text-[14px]">
                     A batch takes {{ num(one.uses_grams) }} g of it,
-                    {{ one.remains_grams > 0 ? `${num(one.remains_grams)} g stay.` : 'and nothing stays.' }}
-                    {{ num(one.batch_for_all_grams) }} g of it take all.
+                    {{ one.remains_grams > 0 ? `${num(one.remains_grams)} g are left.` : 'and nothing is left.' }}
+                    A batch of {{ num(one.batch_for_all_grams) }} g takes all.
                 </span>
                 <RouterLink
                     :to="{ path: `/formulas/${one.id}`, query: { 'use-up': lot.ingredient, called: lot.name } }"
