@@ -21,10 +21,10 @@ final readonly class Claims implements JsonSerializable
     /** A yield is said roughly: so far outside the band it no longer fits. */
     private const ROUGHLY = 0.15;
 
-    private const YIELD = '/(?<!\blast )(?<!\bfirst )(?<!\bnext )(?<!\bthis )\b(?:makes|yields?|fills'
+    private const YIELD = '/(?<!\blast )(?<!\bfirst )(?<!\bnext )(?<!\bthis )\b(?:makes|yields?|fills|fits'
         .'|total(?: weight)?(?: of)?|batch(?: size)?(?: of)?|ergibt|ergeben'
         .'|donne|rendement|rinde|rende|resa|rendimento|levert(?: op)?)\b\s*:?\s*'
-        .'(?:about|approx\.?|around|roughly|~|ca\.?|circa|etwa|env(?:iron)?\.?|unos|cerca de|ongeveer)?\s*'
+        .'(?:about|approx\.?|around|roughly|~|ca\.?|circa|etwa|environ|env\.|unos|cerca de|ongeveer)?\s*'
         .'(?:(?<jars>\d{1,3})\s*(?:x|×|of|(?:jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?|dosen|tiegel|gläser'
         .'|flaschen'
         .'|flacons?|botes?|frascos?|potes?|vasetti|flaconi|potjes|flesjes|blikjes)\s+(?:of|à|zu|de|di|da|von|van))\s*)?'

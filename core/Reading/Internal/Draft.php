@@ -207,6 +207,9 @@ final class Draft
 
             return $this->became($n, Fate::Heading);
         }
+        if (trim($bare) === '') {
+            return $this->note($n);
+        }
         $lists = count($this->items->in($bare)) > 1;
         if (! $lists && (Rows::isNoise($bare) || Rows::isOutcome($this->rows[$n]) || Rows::isOutcome($bare))) {
             return $this->note($n, Rows::isSize($bare) ? Fate::Size : Fate::Remark);
@@ -617,6 +620,8 @@ final class Draft
         }
         // "Scalp oil v3 (14/9)".
         $row = preg_replace('/\s*\(\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?\)$/u', '', $row) ?? $row;
+        // "Batch #22 – 12/05".
+        $row = preg_replace('/\s+[–—-]\s+\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', '', $row) ?? $row;
         // "Hair wax (about 90 g)".
         $row = preg_replace('/\s*\((?:(?:ca\.?|about|approx\.?|env\.?|circa|~|for an?|pour un|für ein|para un'
             .'|per un|voor een'
@@ -637,7 +642,7 @@ final class Draft
         $noAmount = $amount === '' || preg_match('/^(?:no\.?|nr\.?|#)?\s*\d+(?:[.,]\d+)?$/iu', $amount) === 1;
 
         return $noAmount
-            && ! ($this->entries->score($name) >= 0.95)
+            && (Rows::isMixture($row) || ! ($this->entries->score($name) >= 0.95))
             && (! Instructions::begins($row) || Rows::isProduct($row));
     }
 

@@ -108,7 +108,8 @@ final class Instructions
         $plain = preg_replace(self::FILLERS, '', mb_strtolower($line)) ?? mb_strtolower($line);
 
         return preg_match(
-            '/^(?:then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not'
+            '/^(?:rest (?:for )?(?:\d|overnight)|poured|froze|strained'
+                .'|then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not'
                 .'|don\'t|never|step \d+|at \d+)\b/u',
             $plain,
         ) === 1

@@ -62,7 +62,7 @@ final class Items
     private const CORRECTS = '/(?:^|[\s,;–—-])(?:'.self::TAKEN_BACK.'|sorry|no,)\s*,?\s*$/iu';
 
     /** What makes an amount the sum of the others. */
-    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills'
+    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bfits'
         .'|(?<!\blast )(?<!\bfirst )\bbatch(?: size)?(?: of)?'
         .'|\bcomes to|\bshould be|\badds? up to|\brest\b[^,.;]{0,40}\bto|=)\s*:?\s*(?:about\s*)?$/iu';
 

@@ -213,7 +213,7 @@ final class Rows
     public static function isSize(string $row): bool
     {
         return preg_match('/(?<!\blast )(?<!\bfirst )(?<!\bthis )\b(?:batch(?: size)?(?: of)?|makes|yields?'
-            .'|fills)\s*:?\s*(?:about\s+|approx\.?\s+'
+            .'|fills|fits)\s*:?\s*(?:about\s+|approx\.?\s+'
             .'|~\s*)?(?<!batch )\d|\bbatch\s+\d+\s*(?:g|kg|ml|oz)\b/iu', $row) === 1
             || preg_match('/^(?:an?\s+)?\d+(?:[.,]\d+)?\s*-?\s*(?:fl oz|oz|ounces?|ml|cl|l'
                 .'|g)\s+(?:\w+\s+)?(?:bottle|jar|tin|tub|pot)s?\s*[:.]?$/iu', $row) === 1
@@ -247,6 +247,14 @@ final class Rows
                 .'|treat(?:ment)?'
                 .'|mask|serum|grease|gel|salve|stick|spray|mist|pomade|serum|conditioner|shampoo|mix'
                 .'|blend)$/iu', $row) === 1;
+    }
+
+    /** "Flaxseed gel" over its own list: what is made, although it can be bought. */
+    public static function isMixture(string $row): bool
+    {
+        return preg_match('/^\p{L}[\p{L} \'&-]{2,40}\b(?:gel|cream|lotion|mask|serum|salve|spray|mist|pomade'
+            .'|conditioner|shampoo|tea|rinse)'
+            .'$/iu', $row) === 1;
     }
 
     /** Several short sentences. */
@@ -287,6 +295,7 @@ final class Rows
                 .'|each|week|day)\b/iu', $row) === 1
             || preg_match('/^(?:that(?:\'s| is| makes)|altogether|in all)\b.*\d/iu', $row) === 1
             || self::isDate($row)
+            || preg_match('/^[-–—=_*.~\s]{2,}$/u', $row) === 1
             || preg_match(self::GREETING, $row) === 1
             || preg_match(self::FAREWELL, $row) === 1
             || self::isVariant($row)
@@ -299,6 +308,8 @@ final class Rows
     public static function isOutcome(string $row): bool
     {
         return preg_match('/^(?:-+>|=+>?|→)\s*\d/u', $row) === 1
+            || preg_match('/^(?:results?|outcome|ergebnis|résultat|resultado|risultato|resultaat'
+                .'|final(?: weight)?)\s*[:=–—-]\s*.{0,12}\d/iu', $row) === 1
             || preg_match('/^(?:(?:strained|filtered|pressed|sieved)\b.{0,20}?)?\b(?:got|gave|yielded|came to'
                 .'|ended up with|left with)\s+'
                 .'(?:about\s+)?\d+(?:[.,]\d+)?\s*(?:g|ml|oz)\b/iu', $row) === 1;

@@ -22,7 +22,8 @@ final readonly class Sentences
         .'|\.\s+(?=(?:heat|melt|mix|add|stir|cool|whip|strain|blend|pour|combine|steep|leave|let)\b))/iu';
 
     /** "Batch size 300 g. Melt …": what is done comes after it. */
-    private const SIZE_FIRST = '/^(?:batch size|makes|yields?|fills|total)\b[^.!?;]{2,40}[.!;]\s+\p{L}/iu';
+    private const SIZE_FIRST = '/^(?:(?:batch size|makes|yields?|fills|fits|total)\b[^.!?;]{2,40}'
+        .'|\d+(?:\.\d+)?\s*(?:g|ml|oz)\s+(?:in )?total)[.!;]\s+\p{L}/iu';
 
     /** What belongs to the sentence before: "No, one teaspoon." */
     private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)(?!\p{L})/iu';
