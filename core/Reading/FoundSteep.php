@@ -169,7 +169,8 @@ final readonly class FoundSteep implements JsonSerializable
     {
         $at = null;
         foreach ($steps as $n => $step) {
-            if ($step->act === 'strain') {
+            $standsAndIsStrained = $step->minutes >= self::DAY && preg_match('/\bstrain/u', $step->text) === 1;
+            if ($step->act === 'strain' || $standsAndIsStrained) {
                 return $n;
             }
             $at = $step->act === 'steep' ? $n : $at;

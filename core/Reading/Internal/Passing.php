@@ -11,6 +11,11 @@ use Crown\Reading\ReadLine;
 /** What the method names in passing, settled against the list of ingredients. */
 final class Passing
 {
+    /** A name that the catalogue does not know, and no word for what is in the bowl already. */
+    private const STRANGER = '/^(?!(?:it|them|this|that|these|each|the|of|all|more|rest|mix|mixture|base|blend|oils?'
+        .'|butters?|liquid|gel|wax|paste|cream|powder|herbs?|product|final|total|portion|batch|brew|tea|infusion'
+        .'|decoction|strained|cooled)\b)\p{L}[\p{L}-]{2,20}(?:\s\p{L}[\p{L}-]{2,20}){0,2}$/iu';
+
     /** How a method takes something that it gives no amount of. */
     private const TAKEN = '/(?<!not )(?<!never )\b(?:(?:fill|pack|stuff|cover|top)(?:ed)?\b(?:[^.;,]|\.\d){0,30}?\bwith'
         .'|submerged? in|soak(?:ed)? in|(?:add|stir)(?:ed|red)? in|add(?:ed|ing)?|pour(?:ed)? (?:over|on|in)'
@@ -41,6 +46,9 @@ final class Passing
             }
             if (! $known && $said->ingredient() !== '') {
                 $lines[] = $listed ? self::onlyThere($said) : $said;
+            } elseif ($said->ingredient() === '' && preg_match(self::STRANGER, $said->name) === 1) {
+                // Among others that are known it is one of them: nothing is lost in silence.
+                $lines[] = $said;
             }
         }
 
