@@ -26,7 +26,7 @@ final class BatchCosts
             $asked->float('minutes'),
             $asked->float('hourly'),
             $asked->float('margin'),
-            $asked->filled('rise') ? $asked->float('rise') : 10.0,
+            $asked->filled('rise') ? $asked->float('rise') : JarCost::USUAL_RISE,
         );
     }
 

@@ -21,7 +21,7 @@ final class CostRequest extends FormRequest
             // Money for an hour of it.
             'hourly' => 'nullable|numeric|min:0|max:10000',
             // Per cent by which a price may change.
-            'rise' => 'nullable|numeric|min:-100|max:1000',
+            'rise' => 'nullable|numeric|max:1000|min:'.JarCost::LEAST_RISE,
             // Per cent of the price.
             'margin' => 'nullable|numeric|min:0|max:'.JarCost::MOST_MARGIN,
         ];

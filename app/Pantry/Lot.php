@@ -115,6 +115,12 @@ class Lot extends Model
         return ($this->bought_on ?? $this->made_on ?? $this->created_at ?? Carbon::now())->copy()->startOfDay();
     }
 
+    /** Whether it was paid for in the money of another country. */
+    public function isForeign(): bool
+    {
+        return Paid::isForeign($this->currency, app(CurrentStudio::class)->get()->currency);
+    }
+
     /** What all of it cost, in the studio's own money; null where nobody said, or what that is. */
     public function paid(): ?float
     {

@@ -50,6 +50,7 @@ final class LotPageResource extends JsonResource
                 ->get()
                 ->map(static fn (Picture $p): array => $p->row())
                 ->all(),
+            'foreign' => $lot->isForeign(),
             'planned' => $this->planned?->words() ?? '',
             'life' => LotWords::life($lot, $this->catalogue),
             'movements' => StockMovement::query()

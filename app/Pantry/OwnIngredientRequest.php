@@ -78,22 +78,20 @@ final class OwnIngredientRequest extends FormRequest
             throw Refused::because('like', 'Choose an ingredient of the catalogue that yours is like, or none.');
         }
         $this->parts($all);
-        OwnEntry::read('own-0', $draft, $all);
+        OwnEntry::read('own-0', $draft, $all)->blend?->holdsNoBlend();
 
         return $draft;
     }
 
-    /** @throws Refused where a part is not in the catalogue, is a blend itself, or this */
+    /** @throws Refused where a part is not there, or is this; or where this is a part itself and would be a blend */
     private function parts(Catalogue $all): void
     {
         $route = $this->route('own');
         $self = is_scalar($route) ? OwnIngredient::ID.$route : '';
         foreach ($this->collect('parts')->all() as $n => $part) {
             $id = is_array($part) && is_string($part['ingredient'] ?? null) ? $part['ingredient'] : '';
-            if (! $all->has($id) || $id === $self || $all->get($id)->isBlend()) {
-                throw Refused::because("parts.$n.ingredient", $all->has($id) && $id !== $self
-                    ? sprintf('%s is a blend itself: name what is in it.', $all->get($id)->name)
-                    : 'Choose something of the catalogue, or of your own.');
+            if (! $all->has($id) || $id === $self) {
+                throw Refused::because("parts.$n.ingredient", 'Choose something of the catalogue, or of your own.');
             }
         }
         $in = $this->collect('parts')->isEmpty() || $self === '' ? [] : OwnIngredient::blendsWith($self);

@@ -42,7 +42,7 @@ final class PutOnShelf
         if (($lot->getAttribute('currency') ?? '') === '') {
             $lot->currency = $this->studio->get()->currency;
         }
-        $lot->rate ??= $this->lastRate($lot->currency);
+        $lot->rate ??= $lot->isForeign() ? self::lastRate($lot->currency) : null;
         $grams = $said->number('grams');
         $lot->grams = $grams;
         $lot->save();
@@ -61,9 +61,9 @@ final class PutOnShelf
     }
 
     /** What money of another country was worth when it was last paid with; null where nobody said. */
-    private function lastRate(string $currency): ?float
+    private static function lastRate(string $currency): ?float
     {
-        return $currency === $this->studio->get()->currency ? null : Lot::query()
+        return Lot::query()
             ->where('currency', $currency)
             ->whereNotNull('rate')
             ->orderByDesc('id')

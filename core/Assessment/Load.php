@@ -71,8 +71,32 @@ final readonly class Load
         return $this->scaledBy($over > 0.0 ? min(1.0, ($fraction * $others) / $over) : 1.0, $oils);
     }
 
+    /**
+     * The change after which the shares of these oils are at worst so large a part of what they are now. Their lines
+     * become less than that part: the whole becomes less with them, and more so the more of it they are.
+     *
+     * @param  list<Portion>  $oils
+     * @param  float  $part above 0 and at most 1
+     */
+    public function reduceToPart(float $part, array $oils): Change
+    {
+        $lines = [];
+        foreach ($oils as $portion) {
+            $lines[$portion->line->id] = true;
+        }
+        $high = $others = 0.0;
+        foreach ($this->composition->weighed() as $portion) {
+            $grams = $portion->grams->band;
+            isset($lines[$portion->line->id]) ? $high += $grams->high : $others += $grams->low;
+        }
+        // f hi / (f hi + others) = part x hi / (hi + others), solved for f.
+        $whole = $others + $high * (1 - $part);
+
+        return $this->scaledBy($whole > 0.0 ? $part * $others / $whole : 1.0, $oils);
+    }
+
     /** @param  list<Portion>  $oils */
-    public function scaledBy(float $factor, array $oils): Change
+    private function scaledBy(float $factor, array $oils): Change
     {
         $amounts = [];
         foreach ($oils as $portion) {
@@ -131,6 +155,7 @@ final readonly class Load
      */
     public function constituent(string $name, float $limit): array
     {
+        // Asked of every line for every constituent: what brings none is passed over at once.
         $bearers = [];
         foreach ($this->composition->counted() as $portion) {
             if (

@@ -14,7 +14,7 @@ final readonly class Mixture
 {
     private float $grams;
 
-    /** @param  list<array{Ingredient, float}>  $parts one at least, each with its grams, or in any other unit of mass */
+    /** @param  list<array{Ingredient, float}>  $parts one at least, each with its grams or in another unit of mass */
     public function __construct(private array $parts)
     {
         $this->grams = array_sum(array_column($parts, 1));

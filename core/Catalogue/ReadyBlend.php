@@ -74,6 +74,23 @@ final readonly class ReadyBlend
         ));
     }
 
+    /**
+     * Asked when it is written down; what was kept is read all the same.
+     *
+     * @throws CatalogueError where one of its parts is a blend itself
+     */
+    public function holdsNoBlend(): void
+    {
+        foreach ($this->parts as $n => $part) {
+            if ($part->ingredient->isBlend()) {
+                throw CatalogueError::blend(
+                    "parts.$n.ingredient",
+                    sprintf('%s is a blend itself: name what is in it.', $part->ingredient->name),
+                );
+            }
+        }
+    }
+
     /** What may have left the reference since is kept, and asked about. */
     private static function part(string $id, Catalogue $catalogue): Ingredient
     {

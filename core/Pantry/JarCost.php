@@ -17,6 +17,11 @@ final readonly class JarCost implements JsonSerializable
     /** A margin of all that is asked, per cent, that can still be worked out. */
     public const MOST_MARGIN = 95.0;
 
+    /** By which a price is thought to rise where nobody says, per cent; no price falls by more than all of it. */
+    public const USUAL_RISE = 10.0;
+
+    public const LEAST_RISE = -100.0;
+
     /**
      * @param  list<array{name: string, grams: float, money: float|null, from: string}>  $materials money is null where
      *     nobody knows it
@@ -36,10 +41,13 @@ final readonly class JarCost implements JsonSerializable
         private float $minutes = 0.0,
         private float $hourly = 0.0,
         private float $margin = 0.0,
-        private float $rise = 10.0,
+        private float $rise = self::USUAL_RISE,
     ) {
         if ($jars < 1) {
             throw PantryError::field('jars', 'at least one jar');
+        }
+        if ($rise < self::LEAST_RISE) {
+            throw PantryError::field('rise', sprintf('%g per cent or more', self::LEAST_RISE));
         }
         if ($margin < 0.0 || $margin > self::MOST_MARGIN) {
             throw PantryError::field('margin', sprintf('0 to %g per cent of the price', self::MOST_MARGIN));

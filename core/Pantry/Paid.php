@@ -19,9 +19,15 @@ final readonly class Paid
     public function in(string $own): ?float
     {
         return match (true) {
-            $this->currency === '' || $own === '' || $this->currency === $own => $this->sum,
+            ! self::isForeign($this->currency, $own) => $this->sum,
             $this->rate === null => null,
             default => $this->sum * $this->rate,
         };
+    }
+
+    /** Whether it is the money of another country, whose worth has to be said; what nobody named is one's own. */
+    public static function isForeign(string $currency, string $own): bool
+    {
+        return $currency !== '' && $own !== '' && $currency !== $own;
     }
 }

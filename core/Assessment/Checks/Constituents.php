@@ -39,7 +39,7 @@ final readonly class Constituents implements Check
                 'load',
                 $oils === []
                     ? []
-                    : [new Cure('Cut the oils that bring it', $subject->load->scaledBy(0.98 / $sum, $oils))],
+                    : [new Cure('Cut the oils that bring it', $subject->load->reduceToPart(0.98 / $sum, $oils))],
                 terms: ['constituent' => $limit->name],
             );
         }

@@ -81,7 +81,7 @@ final readonly class Phototoxic implements Check
                 $oils,
                 ['of what sunlight allows, %' => Band::exact($sum * 100)],
                 'load',
-                [new Cure('Cut them to the largest safe amount', $subject->load->scaledBy(0.98 / $sum, $oils))],
+                [new Cure('Cut them to the largest safe amount', $subject->load->reduceToPart(0.98 / $sum, $oils))],
             ),
         ];
     }

@@ -25,8 +25,7 @@ final readonly class Vessel
         'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,
         'half' => 0.5, 'half way' => 0.5, 'halfway' => 0.5,
         'two thirds' => 0.6667, 'three quarters' => 0.75, 'full' => 1.0,
-        // As they stand in a pattern.
-        '1\/4' => 0.25, '1\/3' => 0.3333, '1\/2' => 0.5, '2\/3' => 0.6667, '3\/4' => 0.75,
+        '1/4' => 0.25, '1/3' => 0.3333, '1/2' => 0.5, '2/3' => 0.6667, '3/4' => 0.75,
     ];
 
     /** "Half a tub of shea (250 g tub)". */
@@ -176,7 +175,7 @@ final readonly class Vessel
             return [self::millilitres($to, $m['unit'] ?? 'ml'), (string) $m['name']];
         }
         // "Three quarters" before "quarter".
-        $parts = implode('|', array_reverse(array_keys(self::PART)));
+        $parts = str_replace('/', '\/', implode('|', array_reverse(array_keys(self::PART))));
         $until = "\\s+(?:until|till|til)\\s+(?:(?:it is|it's|its)\\s+)?";
         foreach (
             [
@@ -187,7 +186,7 @@ final readonly class Vessel
             ] as $pattern
         ) {
             if (preg_match($pattern, $clause, $m) === 1) {
-                $part = self::PART[str_replace('/', '\/', mb_strtolower($m['part']))];
+                $part = self::PART[mb_strtolower($m['part'])];
 
                 return [$part * $this->millilitres, trim($m['name'])];
             }

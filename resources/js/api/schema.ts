@@ -4419,6 +4419,8 @@ export interface components {
             pictures: components["schemas"]["Picture"][];
             /** @description what is being made or was ordered takes of it, in words; empty for finished jars */
             planned: string;
+            /** @description whether it was paid for in the money of another country */
+            foreign: boolean;
         };
         /** @description What one line says of something that was bought. */
         LotRead: {

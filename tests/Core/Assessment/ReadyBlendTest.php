@@ -181,6 +181,34 @@ final class ReadyBlendTest extends CoreTestCase
         self::assertStringContainsString('Lavender essential oil', $total[0]->portions[0]->name());
     }
 
+    public function test_what_is_cut_is_enough_also_where_its_line_is_much_of_the_jar(): void
+    {
+        // The whole becomes less with the line: half of it is not half its share.
+        $catalogue = self::with(['jojoba-oil' => 98.5, 'clove-bud-eo' => 1.5]);
+        $jar = self::jar([['sunflower-oil', 30.0, Phase::Warm], ['own-1', 70.0, Phase::CoolDown]], $catalogue);
+        $more = self::jar([['sunflower-oil', 88.0, Phase::Warm], ['clove-bud-eo', 12.0, Phase::CoolDown]], $catalogue);
+        foreach ([$jar, $more] as $one) {
+            $over = array_values(array_filter($one->findings, static fn ($f): bool => $f->code === 'load.constituent'));
+            self::assertNotSame([], $over);
+            $cured = $over[0]->cures[0]->change->applyTo($one->subject->formula(), $catalogue);
+            $then = Assessor::standard()->assess($cured, $one->subject->context);
+            self::assertNotContains('load.constituent', self::codes($then));
+        }
+    }
+
+    public function test_a_blend_holds_no_blend(): void
+    {
+        $inner = self::with(['argan-oil' => 50.0, 'jojoba-oil' => 50.0]);
+        $nested = OwnEntry::read('own-2', [
+            'name' => 'Outer',
+            'vegan' => true,
+            'parts' => [['ingredient' => 'own-1', 'percent' => 50], ['ingredient' => 'olive-oil', 'percent' => 50]],
+        ], $inner);
+        $this->expectException(CatalogueError::class);
+        $this->expectExceptionMessage('Evening scent is a blend itself');
+        $nested->blend?->holdsNoBlend();
+    }
+
     public function test_what_the_supplier_does_not_say_is_taken_at_its_worst(): void
     {
         // Half is lavender; bergamot and sweet almond share the rest nobody knows how.

@@ -75,6 +75,8 @@ final class ShoppingTest extends CoreTestCase
         $cost = (new JarCost($materials, 4, rise: 30.0))->jsonSerialize();
         // 30 % of 5.60 on four jars.
         self::assertSame([30.0, 0.42], [$cost['rise'], $cost['materials'][0]['more_a_jar']]);
+        $this->expectException(PantryError::class);
+        new JarCost($materials, 4, rise: -101.0);
     }
 
     /** As every combination of up to six of each would say. */

@@ -2,10 +2,10 @@
 import FormProblem from '../../ui/FormProblem.vue';
 import HowLink from '../../ui/HowLink.vue';
 import IngredientPick from '../formulas/IngredientPick.vue';
+import type { BlendRow } from './blend';
 
 /** What a ready blend is made of, and how much of it each is, as far as the supplier says. */
-type PartRow = { ingredient: string; name: string; percent: string };
-const parts = defineModel<PartRow[]>({ required: true });
+const parts = defineModel<BlendRow[]>({ required: true });
 defineProps<{ errors: Record<string, string[]> }>();
 const MOST = 20;
 const add = (): void => void parts.value.push({ ingredient: '', name: '', percent: '' });

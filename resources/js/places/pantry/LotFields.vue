@@ -49,12 +49,11 @@ const DATES = [
     ['opened_on', 'Opened'],
 ] as const;
 const money = useSession().studio?.currency ?? '';
-/** Paid in the money of another country, it is worth so much of one's own. */
-const foreign = computed(() => props.lot.currency !== '' && money !== '' && props.lot.currency !== money);
 const figures = computed(() => [
     ['opened_months', 'Keeps once opened, months'] as const,
     ['cost', props.lot.currency ? `It cost, ${props.lot.currency}` : 'It cost'] as const,
-    ...(foreign.value ? [['rate', `1 ${props.lot.currency} was worth, ${money}`] as const] : []),
+    // Paid in the money of another country, it was worth so much of one's own.
+    ...(props.lot.foreign ? [['rate', `1 ${props.lot.currency} was worth, ${money}`] as const] : []),
     ['tare_grams', 'Weighs empty, grams'] as const,
 ]);
 const WORDS = [

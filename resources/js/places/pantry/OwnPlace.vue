@@ -7,11 +7,11 @@ import { written } from '../../ui/events';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { INGREDIENT_KINDS } from '../../ui/words';
+import type { BlendRow } from './blend';
 import BlendParts from './BlendParts.vue';
 
 /** An ingredient of the studio's own is written down. */
 
-type PartRow = { ingredient: string; name: string; percent: string };
 const props = defineProps<{ id: string }>();
 const route = useRoute();
 const router = useRouter();
@@ -21,7 +21,7 @@ const synonyms = ref('');
 const allergens = ref('');
 /** Made of several, each of which is judged by itself. */
 const isBlend = ref(false);
-const parts = ref<PartRow[]>([]);
+const parts = ref<BlendRow[]>([]);
 const errors = ref<Record<string, string[]>>({});
 const draft = reactive<Schemas['OwnDraft']>({
     name: '',
