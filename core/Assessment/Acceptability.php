@@ -35,7 +35,7 @@ final class Acceptability
     /** An essential oil of which nothing at all is allowed. */
     private static function isPoison(Finding $finding): bool
     {
-        return $finding->code === 'load.oil' && $finding->figure('dermal maximum, %')->best <= 0.0;
+        return $finding->code === 'load.oil' && $finding->figure(FigureName::DermalMaximum)->best <= 0.0;
     }
 
     /** @param  list<string>  $starts of codes */

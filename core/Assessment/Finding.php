@@ -10,6 +10,7 @@ use Crown\Formula\FindingKey;
 use Crown\Formula\Formula;
 use Crown\Measure\Band;
 use JsonSerializable;
+use LogicException;
 
 /**
  * What a check found: its code, the lines it is about, the figures it rests on, the method that explains the rule, and
@@ -19,7 +20,7 @@ final readonly class Finding implements JsonSerializable
 {
     /**
      * @param  list<Portion>  $portions the lines it is about
-     * @param  array<string, Band>  $figures keyed by name, the unit being part of the name
+     * @param  list<FindingFigure>  $figures each of another name
      * @param  list<Cure>  $cures
      * @param  bool  $acceptable whether a reason of the maker's can outweigh it
      * @param  string  $accepted the maker's reason for living with it; "" when it is open
@@ -87,9 +88,15 @@ final readonly class Finding implements JsonSerializable
         return $this->words->of($this);
     }
 
-    public function figure(string $name): Band
+    /** @throws LogicException when it rests on no figure of this name */
+    public function figure(FigureName $name): Band
     {
-        return $this->figures[$name];
+        foreach ($this->figures as $figure) {
+            if ($figure->name === $name) {
+                return $figure->band;
+            }
+        }
+        throw new LogicException(sprintf('"%s" rests on no figure "%s".', $this->code, $name->value));
     }
 
     public function term(string $name): string
@@ -113,16 +120,18 @@ final readonly class Finding implements JsonSerializable
             $this->code,
             $this->severity->value,
             [...array_values(array_unique($lines)), ...$this->about],
-            array_map(self::written(...), $this->figures),
+            array_map(static fn (FindingFigure $f): string => $f->written(), $this->named()),
         );
     }
 
-    /** A figure to three digits, with its high end where that is another: a tenth of a drop more changes nothing. */
-    private static function written(Band $figure): string
+    /** @return array<string, FindingFigure> */
+    private function named(): array
     {
-        [$best, $high] = [sprintf('%.3g', $figure->best), sprintf('%.3g', $figure->high)];
-
-        return $best === $high ? $best : $best.' to '.$high;
+        return array_column(
+            array_map(static fn (FindingFigure $f): array => [$f->name->value, $f], $this->figures),
+            1,
+            0,
+        );
     }
 
     /** Worst first, before all else that a clinician is asked, and what was accepted last. */
@@ -148,7 +157,7 @@ final readonly class Finding implements JsonSerializable
                 array_unique(array_map(static fn (Portion $p): string => $p->line->id, $this->portions)),
             ),
             'message' => $this->message(),
-            'figures' => (object) $this->figures,
+            'figures' => (object) $this->named(),
             'method' => $this->method,
             'cures' => $this->cures,
             'acceptable' => $this->acceptable,

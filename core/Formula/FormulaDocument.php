@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
-use Crown\Json\Format;
+use Crown\Formula\Internal\FormulaFormat;
 use Crown\Json\JsonError;
 use Crown\Json\Node;
 use Crown\Measure\WrittenAmount;
@@ -13,20 +13,11 @@ use Crown\Problem;
 /** Formulas as open JSON, as they are kept and exchanged: $defs/Formula in docs/formats/crown.schema.json. */
 final class FormulaDocument
 {
-    /** Of format 2: what a finding was told apart by, as far as a phrase stood there, and the code for it. */
-    private const PHRASES = [
-        'no conditioning agent' => 'conditioner',
-        'hardly any water' => 'water',
-        'no oil' => 'oil',
-        'more than the whole' => 'over',
-        'read as proportions' => 'proportions',
-    ];
-
     /** @return array<string, mixed> */
     public static function write(Formula $formula): array
     {
         return [
-            ...self::format()->head(),
+            ...FormulaFormat::today()->head(),
             'title' => $formula->title,
             'kind' => $formula->kind->value,
             'audience' => $formula->audience->value,
@@ -49,7 +40,7 @@ final class FormulaDocument
      */
     public static function read(array $json): Formula
     {
-        $node = Node::of(self::format()->upcast($json));
+        $node = Node::of(FormulaFormat::today()->upcast($json));
         $size = $node->object('size');
 
         return new Formula(
@@ -66,86 +57,6 @@ final class FormulaDocument
             self::accepted($node),
             $node->flag('clear_glass'),
         );
-    }
-
-    private static function format(): Format
-    {
-        return new Format('honest-crown/formula', [
-            self::knowFindingsByTheirSentence(...),
-            self::tellFindingsApartByCodes(...),
-        ]);
-    }
-
-    /**
-     * From 1 to 2: an accepted finding was known by its sentence; now by what it says apart from its words. The
-     * sentence stays until the finding is met again (Assessment::carried()).
-     *
-     * @param  array<array-key, mixed>  $document
-     * @return array<array-key, mixed>
-     */
-    private static function knowFindingsByTheirSentence(array $document): array
-    {
-        $accepted = $document['accepted'] ?? [];
-        if (is_array($accepted)) {
-            $document['accepted'] = array_map(
-                static fn (mixed $row): mixed => is_array($row) && isset($row['message'])
-                    ? [
-                        'finding' => ['code' => $row['code'] ?? ''],
-                        'sentence' => $row['message'],
-                        'reason' => $row['reason'] ?? '',
-                    ]
-                    : $row,
-                $accepted,
-            );
-        }
-
-        return $document;
-    }
-
-    /**
-     * From 2 to 3: two findings were told from others of their code by a phrase; now by a code.
-     *
-     * @param  array<array-key, mixed>  $document
-     * @return array<array-key, mixed>
-     */
-    private static function tellFindingsApartByCodes(array $document): array
-    {
-        $rows = $document['accepted'] ?? [];
-        if (is_array($rows)) {
-            $document['accepted'] = array_map(
-                static fn (mixed $row): mixed => is_array($row) && is_array($row['finding'] ?? null)
-                    ? [...$row, 'finding' => self::codedFinding($row['finding'])]
-                    : $row,
-                $rows,
-            );
-        }
-
-        return $document;
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $finding of format 2
-     * @return array<array-key, mixed>
-     */
-    private static function codedFinding(array $finding): array
-    {
-        $about = $finding['about'] ?? [];
-        if (is_array($about) && in_array($finding['code'] ?? '', ['purpose', 'shares.sum'], true)) {
-            $finding['about'] = array_map(self::codeOf(...), $about);
-        }
-
-        return $finding;
-    }
-
-    private static function codeOf(mixed $about): mixed
-    {
-        $found = array_filter(
-            self::PHRASES,
-            static fn (string $phrase): bool => is_string($about) && str_contains($about, $phrase),
-            ARRAY_FILTER_USE_KEY,
-        );
-
-        return array_values($found)[0] ?? $about;
     }
 
     /** @return array<string, mixed> */

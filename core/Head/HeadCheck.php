@@ -7,6 +7,7 @@ namespace Crown\Head;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
@@ -14,7 +15,6 @@ use Crown\Catalogue\Name;
 use Crown\Formula\Change;
 use Crown\Formula\Formula;
 use Crown\Head\Internal\HeadSentences;
-use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /** Does a formula suit one head: its red flags, allergies, dislikes of the season, conditions and weight? */
@@ -52,7 +52,7 @@ final readonly class HeadCheck implements Check
         $findings = [];
         $name = mb_strtolower($portion->whole()->ingredient->name);
         $cure = [new Cure(sprintf('Take out %s', $name), Change::remove($portion->line->id))];
-        $figures = ['share, %' => $portion->share->scaled(100)];
+        $figures = [FigureName::Share->is($portion->share->scaled(100))];
         foreach ($this->head->allergies as $allergy) {
             if (self::means($allergy, $portion)) {
                 $findings[] = new Finding(
@@ -74,7 +74,7 @@ final readonly class HeadCheck implements Check
                 'head.age',
                 Severity::Stop,
                 [$portion],
-                ['least age, years' => Band::exact($age)],
+                [FigureName::LeastAge->exactly($age)],
                 'fit',
                 $cure,
                 about: [$this->head->name],
@@ -132,7 +132,7 @@ final readonly class HeadCheck implements Check
                 'head.weight',
                 Severity::Caution,
                 [],
-                ['weight index' => Band::exact($index), 'target' => $target],
+                [FigureName::WeightIndex->exactly($index), FigureName::WeightTarget->is($target)],
                 'fit',
                 about: [$hair],
                 words: new HeadSentences(),

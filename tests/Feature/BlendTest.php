@@ -59,7 +59,7 @@ final class BlendTest extends StudioTestCase
         $findings = $formula['assessment']['findings'];
         $total = array_values(array_filter($findings, static fn (array $f): bool => $f['code'] === 'load.total'))[0];
         self::assertSame('stop', $total['severity']);
-        self::assertEqualsWithDelta(5.0, $total['figures']['essential oils, %']['best'], 0.01);
+        self::assertEqualsWithDelta(5.0, $total['figures']['essential-oils']['best'], 0.01);
         self::assertSame([$formula['assessment']['lines'][1]['id']], $total['lines']);
         self::assertEqualsWithDelta(1.5, $formula['assessment']['cost']['known']['best'], 1e-6);
         // Made all the same, for herself: what stands on the label is what is in it.

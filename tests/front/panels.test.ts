@@ -28,7 +28,10 @@ describe('findings', () => {
         severity: 'stop',
         lines: ['l2'],
         message: 'Strong oils are 3.1 %, at most 1 % for a child.',
-        figures: { 'share, %': band(3.1, 2.8, 3.4), 'ceiling, %': band(1) },
+        figures: {
+            share: { ...band(3.1, 2.8, 3.4), label: 'share', unit: '%' },
+            'weight-index': { ...band(3), label: 'weight index', unit: '' },
+        },
         cures: [cure],
         acceptable: false,
     });
@@ -43,7 +46,7 @@ describe('findings', () => {
         const { wrapper } = await show(FindingsList, { findings: [load] });
         expect(said(wrapper)).toContain('Stop. Strong oils are 3.1 %, at most 1 % for a child.');
         expect(said(wrapper)).toContain('share, % 3.1, 2.8 to 3.4');
-        expect(said(wrapper)).toContain('ceiling, % 1');
+        expect(said(wrapper)).toContain('weight index 3');
         expect(by('details', /Rule/).querySelector('a')?.getAttribute('href')).toBe('/methods/load');
     });
 

@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 
@@ -27,7 +28,7 @@ final readonly class Allergens implements Check
                 'allergen',
                 Severity::Note,
                 $portions,
-                ['share, %' => $subject->composition->shareOf($portions)->scaled(100)],
+                [FigureName::Share->is($subject->composition->shareOf($portions)->scaled(100))],
                 'allergens',
                 about: [$allergen],
             );

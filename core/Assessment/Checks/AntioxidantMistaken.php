@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Preservative;
@@ -41,7 +42,7 @@ final readonly class AntioxidantMistaken implements Check
                 'antioxidant.not-preservative',
                 $needs ? Severity::Caution : Severity::Note,
                 $antioxidants,
-                ['share, %' => $subject->composition->shareOf($antioxidants)->scaled(100)],
+                [FigureName::Share->is($subject->composition->shareOf($antioxidants)->scaled(100))],
                 'preservation',
             ),
         ];

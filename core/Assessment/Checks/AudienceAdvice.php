@@ -7,13 +7,13 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Audience;
 use Crown\Formula\Change;
-use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /** Is any ingredient unsuited to a child of this age, or to pregnancy and nursing? */
@@ -36,11 +36,9 @@ final readonly class AudienceAdvice implements Check
                     Severity::Stop,
                     [$portion],
                     $pregnant
-                        ? ['share, %' => $portion->share->scaled(100)]
+                        ? [FigureName::Share->is($portion->share->scaled(100))]
                         : [
-                            'minimum age, years' => Band::exact(
-                                $portion->ingredient->facts->best(Property::MinimumAge, 0.0),
-                            ),
+                            FigureName::LeastAge->exactly($portion->ingredient->facts->best(Property::MinimumAge, 0.0)),
                         ],
                     'load',
                     $out,
@@ -51,7 +49,7 @@ final readonly class AudienceAdvice implements Check
                     'pregnancy.avoid',
                     Severity::Caution,
                     [$portion],
-                    ['share, %' => $portion->share->scaled(100)],
+                    [FigureName::Share->is($portion->share->scaled(100))],
                     'load',
                     $out,
                 );

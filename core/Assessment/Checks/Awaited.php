@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 
@@ -22,7 +23,7 @@ final readonly class Awaited implements Check
                     'lot.awaited',
                     Severity::Stop,
                     [$portion],
-                    ['share, %' => $portion->share->scaled(100)],
+                    [FigureName::Share->is($portion->share->scaled(100))],
                     'steeps',
                     [],
                     about: [$day->format('j F Y')],

@@ -7,6 +7,7 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
@@ -60,7 +61,11 @@ final readonly class BowlSize implements Check
                 'bowl.small',
                 Severity::Caution,
                 [],
-                ['volume, ml' => $volume, 'bowl needed, ml' => $needed, 'largest bowl, ml' => Band::exact($bowl)],
+                [
+                    FigureName::Volume->is($volume),
+                    FigureName::BowlNeeded->is($needed),
+                    FigureName::LargestBowl->exactly($bowl),
+                ],
                 'amounts',
                 $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],
                 about: [self::room($subject) === self::WHIPPED ? 'whipping' : 'stirring'],

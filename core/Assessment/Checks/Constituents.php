@@ -7,11 +7,11 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\IngredientKind;
-use Crown\Measure\Band;
 
 /** Does each restricted constituent, summed over every oil and steep that bears it, stay at or under its limit? */
 final readonly class Constituents implements Check
@@ -35,12 +35,12 @@ final readonly class Constituents implements Check
                 'load.constituent',
                 Severity::Stop,
                 $bearers,
-                [$limit->name.', % at worst' => Band::exact($sum * $allowed), 'limit, %' => Band::exact($allowed)],
+                [FigureName::Constituent->exactly($sum * $allowed), FigureName::Limit->exactly($allowed)],
                 'load',
                 $oils === []
                     ? []
                     : [new Cure('Cut the oils that bring it', $subject->load->reduceToPart(0.98 / $sum, $oils))],
-                terms: ['constituent' => $limit->name],
+                about: [$limit->name],
             );
         }
 

@@ -7,6 +7,7 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
@@ -39,7 +40,7 @@ final readonly class DoseRange implements Check
                 // What is kept from children is strong: more of it is no matter of taste.
                 $facts->has(Property::MinimumAge) ? Severity::Stop : Severity::Caution,
                 $portions,
-                ['share, %' => $share, 'range, %' => $range],
+                [FigureName::Share->is($share), FigureName::Range->is($range)],
                 'load',
                 [
                     new Cure(

@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
@@ -30,7 +31,7 @@ final readonly class DryingOil implements Check
                 'drying-oil.rags',
                 Severity::Note,
                 $drying,
-                ['share, %' => $subject->composition->shareOf($drying)->scaled(100)],
+                [FigureName::Share->is($subject->composition->shareOf($drying)->scaled(100))],
                 'life',
             ),
         ];

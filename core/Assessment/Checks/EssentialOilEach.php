@@ -7,11 +7,11 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Load;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
-use Crown\Measure\Band;
 
 /** Is each essential oil under its own dermal maximum, in the worst case? */
 final readonly class EssentialOilEach implements Check
@@ -29,7 +29,7 @@ final readonly class EssentialOilEach implements Check
                 'load.oil',
                 Severity::Stop,
                 $portions,
-                ['share, %' => $percent, 'dermal maximum, %' => Band::exact($limit)],
+                [FigureName::Share->is($percent), FigureName::DermalMaximum->exactly($limit)],
                 'load',
                 [
                     new Cure(

@@ -7,12 +7,12 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Formula\Audience;
 use Crown\Formula\Change;
-use Crown\Measure\Band;
 
 /** Are all essential oils together under the audience's ceiling, in the worst case? */
 final readonly class EssentialOilTotal implements Check
@@ -30,7 +30,7 @@ final readonly class EssentialOilTotal implements Check
                     'load.audience',
                     Severity::Stop,
                     $oils,
-                    ['essential oils, %' => $subject->load->percent(), 'ceiling, %' => Band::exact(0.0)],
+                    [FigureName::EssentialOils->is($subject->load->percent()), FigureName::Ceiling->exactly(0.0)],
                     'load',
                     [
                         new Cure(
@@ -52,7 +52,7 @@ final readonly class EssentialOilTotal implements Check
                 'load.total',
                 Severity::Stop,
                 $oils,
-                ['essential oils, %' => $percent, 'ceiling, %' => Band::exact($ceiling)],
+                [FigureName::EssentialOils->is($percent), FigureName::Ceiling->exactly($ceiling)],
                 'load',
                 [
                     new Cure(

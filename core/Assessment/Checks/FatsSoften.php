@@ -7,10 +7,10 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Eutectic;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
-use Crown\Measure\Band;
 
 /** Do fats of the cocoa kind and lauric fats soften each other by so much that it is felt? */
 final readonly class FatsSoften implements Check
@@ -36,7 +36,7 @@ final readonly class FatsSoften implements Check
                 'texture.soften',
                 Severity::Note,
                 $fats,
-                ['solids lost, %' => Band::exact(100 * $lost)],
+                [FigureName::SolidsLost->exactly(100 * $lost)],
                 'texture',
             ),
         ];

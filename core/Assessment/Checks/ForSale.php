@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
@@ -24,7 +25,7 @@ final readonly class ForSale implements Check
                 'sale.challenge-test',
                 Severity::Caution,
                 $subject->water->bearers,
-                ['water, %' => $subject->water->percent],
+                [FigureName::Water->is($subject->water->percent)],
                 'preservation',
             );
         }

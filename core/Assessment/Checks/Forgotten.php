@@ -8,13 +8,13 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Composition;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
-use Crown\Measure\Band;
 
 /**
  * Beside the maker's own earlier version: is a line missing that was in it, or is an amount another by a whole order?
@@ -97,7 +97,7 @@ final readonly class Forgotten implements Check
                 'doubtful',
                 Severity::Caution,
                 [$portion],
-                ['share now, %' => $portion->share->scaled(100), 'share before, %' => Band::exact($old)],
+                [FigureName::ShareNow->is($portion->share->scaled(100)), FigureName::ShareBefore->exactly($old)],
                 'amounts',
                 [new Cure(sprintf('Back to %s', $amount), Change::amounts([$portion->line->id => $amount]))],
                 about: [$amount],

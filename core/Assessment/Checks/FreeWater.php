@@ -7,12 +7,12 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
 use Crown\Formula\Change;
-use Crown\Measure\Band;
 
 /** Does water come in, and can the product hold it? */
 final readonly class FreeWater implements Check
@@ -26,7 +26,7 @@ final readonly class FreeWater implements Check
                     'water.trace',
                     Severity::Caution,
                     $water->bearers,
-                    ['water, %' => $water->percent],
+                    [FigureName::Water->is($water->percent)],
                     'water',
                 ),
             ];
@@ -37,7 +37,7 @@ final readonly class FreeWater implements Check
                     'water.spirit',
                     Severity::Caution,
                     $water->bearers,
-                    ['alcohol, %' => Band::exact($water->ethanolPercent), 'water, %' => $water->percent],
+                    [FigureName::Alcohol->exactly($water->ethanolPercent), FigureName::Water->is($water->percent)],
                     'water',
                 ),
             ];
@@ -45,7 +45,7 @@ final readonly class FreeWater implements Check
         if ($water->class !== WaterClass::Free) {
             return [];
         }
-        $figures = ['water, %' => $water->percent];
+        $figures = [FigureName::Water->is($water->percent)];
         $cures = $this->cures($water->bearers);
         $findings = [new Finding('water.free', Severity::Stop, $water->bearers, $figures, 'water', $cures)];
         if ($subject->composition->formula->kind->value === 'emulsion' || $water->emulsifierPercent > 0.0) {
@@ -53,7 +53,7 @@ final readonly class FreeWater implements Check
                 'emulsifier.missing',
                 Severity::Stop,
                 $water->bearers,
-                [...$figures, 'emulsifier, %' => Band::exact($water->emulsifierPercent)],
+                [...$figures, FigureName::Emulsifier->exactly($water->emulsifierPercent)],
                 'water',
             );
         }

@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
@@ -50,7 +51,7 @@ final readonly class Graininess implements Check
                 'texture.grainy',
                 Severity::Note,
                 $grainy,
-                ['butters that turn grainy, %' => $share->scaled(100)],
+                [FigureName::GrainyButters->is($share->scaled(100))],
                 'texture',
             ),
         ];

@@ -7,11 +7,11 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Formula\Phase;
-use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /** Does a line go in hotter than it bears? */
@@ -33,7 +33,7 @@ final readonly class HeatShy implements Check
                 'phase.heat-shy',
                 Severity::Caution,
                 [$portion],
-                ['phase, °C' => Band::exact($phase->celsius()), 'highest addition, °C' => $limit],
+                [FigureName::WarmthOfPhase->exactly($phase->celsius()), FigureName::HighestAddition->is($limit)],
                 'phases',
                 [new Cure('Move it to the cool-down', Change::phase(Phase::CoolDown, $portion->line->id))],
             );

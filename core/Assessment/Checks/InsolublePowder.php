@@ -7,6 +7,7 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
@@ -40,7 +41,7 @@ final readonly class InsolublePowder implements Check
                 'insoluble.powder',
                 $onPurpose ? Severity::Note : Severity::Caution,
                 [$portion],
-                ['share, %' => $portion->share->scaled(100)],
+                [FigureName::Share->is($portion->share->scaled(100))],
                 'phases',
                 $onPurpose
                     ? []

@@ -7,12 +7,12 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Ingredient;
 use Crown\Formula\Change;
-use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /** Is an oil that burns skin in sunlight above its limit on a product that stays on? */
@@ -35,7 +35,7 @@ final readonly class Phototoxic implements Check
                 'phototoxic',
                 $over ? Severity::Stop : Severity::Note,
                 [$portion],
-                ['share, %' => $percent, 'phototoxic maximum, %' => $limit],
+                [FigureName::Share->is($percent), FigureName::PhototoxicMaximum->is($limit)],
                 'load',
                 $over
                     ? [
@@ -79,7 +79,7 @@ final readonly class Phototoxic implements Check
                 'phototoxic.together',
                 Severity::Stop,
                 $oils,
-                ['of what sunlight allows, %' => Band::exact($sum * 100)],
+                [FigureName::PartOfPhototoxicMaximum->exactly($sum * 100)],
                 'load',
                 [new Cure('Cut them to the largest safe amount', $subject->load->reduceToPart(0.98 / $sum, $oils))],
             ),

@@ -7,6 +7,7 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Preservative;
@@ -62,7 +63,7 @@ final readonly class Preservation implements Check
                 'preservative.missing',
                 $severity,
                 $subject->water->bearers,
-                ['water, %' => $subject->water->percent],
+                [FigureName::Water->is($subject->water->percent)],
                 'preservation',
                 $cures,
                 about: [$class->value],
@@ -83,7 +84,7 @@ final readonly class Preservation implements Check
                     'preservative.unsuitable',
                     Severity::Caution,
                     [$portion],
-                    ['share, %' => $portion->share->scaled(100)],
+                    [FigureName::Share->is($portion->share->scaled(100))],
                     'preservation',
                     $portion->of === null && $subject->context->catalogue->has($instead)
                         ? [
@@ -103,7 +104,7 @@ final readonly class Preservation implements Check
                     'preservative.unsuitable',
                     Severity::Caution,
                     [$portion],
-                    ['share, %' => $portion->share->scaled(100)],
+                    [FigureName::Share->is($portion->share->scaled(100))],
                     'preservation',
                     about: ['partial'],
                 );
@@ -132,9 +133,9 @@ final readonly class Preservation implements Check
             $percent > $use->high || $wet ? Severity::Stop : Severity::Caution,
             [$portion],
             [
-                'share of the finished mass, %' => $portion->share->scaled(100),
-                'on the base, %' => Band::exact($base),
-                'range, %' => $use,
+                FigureName::ShareOfWhole->is($portion->share->scaled(100)),
+                FigureName::ShareOfBase->exactly($base),
+                FigureName::Range->is($use),
             ],
             'preservation',
             // As a share, so that it stays right whatever the batch becomes.

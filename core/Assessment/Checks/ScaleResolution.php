@@ -6,9 +6,9 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
-use Crown\Measure\Band;
 use Crown\Measure\Unit;
 
 /** Can the studio's scale weigh each line to within a tenth? */
@@ -34,10 +34,10 @@ final readonly class ScaleResolution implements Check
                 Severity::Caution,
                 [$portion],
                 [
-                    'grams' => $portion->grams->band,
-                    'uncertain, %' => Band::exact($uncertain * 100),
-                    'scale, g' => Band::exact($scale),
-                    'times as much' => Band::exact(ceil($uncertain / self::TOLERABLE)),
+                    FigureName::Grams->is($portion->grams->band),
+                    FigureName::Uncertain->exactly($uncertain * 100),
+                    FigureName::StepOfScale->exactly($scale),
+                    FigureName::TimesAsMuch->exactly(ceil($uncertain / self::TOLERABLE)),
                 ],
                 'amounts',
             );

@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Assessment\Texture;
@@ -32,7 +33,7 @@ final readonly class Scrape implements Check
         }
 
         return [
-            new Finding('texture.scrape', Severity::Note, [], ['effective solids at 12 °C, %' => $cold], 'texture'),
+            new Finding('texture.scrape', Severity::Note, [], [FigureName::SolidsAt12->is($cold)], 'texture'),
         ];
     }
 }

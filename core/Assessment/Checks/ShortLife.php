@@ -7,6 +7,7 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
@@ -38,7 +39,7 @@ final readonly class ShortLife implements Check
                 'life.short',
                 $months->best < self::VERY_SHORT ? Severity::Caution : Severity::Note,
                 [],
-                ['life, months' => $months],
+                [FigureName::Life->is($months)],
                 'life',
                 $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
                 about: [$subject->life->capped ? 'capped' : 'by itself'],

@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Assessment\Texture;
@@ -38,7 +39,7 @@ final readonly class Slump implements Check
                     ? Severity::Note
                     : Severity::Caution,
                 [],
-                ['effective solids at 25 °C, %' => $room, 'effective solids at 32 °C, %' => $hot],
+                [FigureName::SolidsAt25->is($room), FigureName::SolidsAt32->is($hot)],
                 'texture',
             ),
         ];

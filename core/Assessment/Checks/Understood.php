@@ -7,11 +7,11 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
-use Crown\Measure\Band;
 
 /** Is every line a known ingredient with a mass? */
 final readonly class Understood implements Check
@@ -46,7 +46,7 @@ final readonly class Understood implements Check
                 'shares.sum',
                 Severity::Caution,
                 [],
-                ['shares, %' => Band::exact($shares)],
+                [FigureName::SumOfShares->exactly($shares)],
                 'shares',
                 about: [$shares > 100.0 ? 'over' : 'proportions'],
             );

@@ -6,6 +6,7 @@ namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Formula\ProductKind;
@@ -34,8 +35,8 @@ final readonly class Whip implements Check
                 Severity::Caution,
                 [],
                 [
-                    'effective solids at 10 °C, %' => $subject->texture->solids(10.0),
-                    'effective solids at 40 °C, %' => $subject->texture->solids(40.0),
+                    FigureName::SolidsAt10->is($subject->texture->solids(10.0)),
+                    FigureName::SolidsAt40->is($subject->texture->solids(40.0)),
                 ],
                 'texture',
                 about: [$soft ? 'soft' : 'hard'],

@@ -7,6 +7,7 @@ namespace Crown\Assessment\Checks;
 use Crown\Assessment\Check;
 use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
@@ -23,7 +24,7 @@ final readonly class Withdrawn implements Check
                     'lot.withdrawn',
                     Severity::Stop,
                     [$portion],
-                    ['share, %' => $portion->share->scaled(100)],
+                    [FigureName::Share->is($portion->share->scaled(100))],
                     'steeps',
                     [
                         new Cure(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment\Internal;
 
 use Crown\Assessment\Checks\Slump;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\FindingWords;
 use Crown\Assessment\Portion;
@@ -55,8 +56,8 @@ final readonly class Sentences implements FindingWords
             'doubtful' => sprintf(
                 '%s is %s %% here and was %s %% in your last version (%s). A slip of the pen?',
                 $f->portions[0]->name(),
-                self::rough($f->figure('share now, %')->best),
-                self::rough($f->figure('share before, %')->best),
+                self::rough($f->figure(FigureName::ShareNow)->best),
+                self::rough($f->figure(FigureName::ShareBefore)->best),
                 $f->about[0],
             ),
             'purpose' => $this->purpose($f),
@@ -107,31 +108,31 @@ final readonly class Sentences implements FindingWords
             'load.oil' => self::oilOverMaximum($f),
             'load.total' => sprintf(
                 'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
-                $f->figure('essential oils, %')->best,
-                $f->figure('essential oils, %')->high,
+                $f->figure(FigureName::EssentialOils)->best,
+                $f->figure(FigureName::EssentialOils)->high,
                 Audience::from($f->about[0])->label(),
-                $f->figure('ceiling, %')->best,
+                $f->figure(FigureName::Ceiling)->best,
             ),
             'load.constituent' => sprintf(
                 '%s from %s comes to %.3g %% at worst; its limit is %g %%.',
-                ucfirst($f->term('constituent')),
+                ucfirst($f->about[0]),
                 self::lower($f),
-                $f->figure($f->term('constituent').', % at worst')->best,
-                $f->figure('limit, %')->best,
+                $f->figure(FigureName::Constituent)->best,
+                $f->figure(FigureName::Limit)->best,
             ),
             'phototoxic' => $this->phototoxic($f),
             'phototoxic.together' => sprintf(
                 '%s each stay under what sunlight allows, and come to %.0f %% of it together: skin in the sun '
                     .'can burn.',
                 self::names($f),
-                $f->figure('of what sunlight allows, %')->best,
+                $f->figure(FigureName::PartOfPhototoxicMaximum)->best,
             ),
             'dose.over' => sprintf(
                 '%s is %.1f %%; its range of use is %g to %g %%. More of it does no more good, and may irritate.',
                 self::names($f),
-                $f->figure('share, %')->best,
-                $f->figure('range, %')->low,
-                $f->figure('range, %')->high,
+                $f->figure(FigureName::Share)->best,
+                $f->figure(FigureName::Range)->low,
+                $f->figure(FigureName::Range)->high,
             ),
             'child.avoid' => sprintf(
                 '%s is %s; this is meant for "%s".',
@@ -154,30 +155,30 @@ final readonly class Sentences implements FindingWords
                 'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: %.2f %%. '
                     .'Weigh, settle or dry it, or preserve and keep it short.',
                 self::lower($f),
-                $f->figure('water, %')->best,
+                $f->figure(FigureName::Water)->best,
             ),
             'water.free' => sprintf(
                 'There is about %.1f %% of free water, from %s, and nothing that holds it: it separates and spoils. '
                     .'Redesign it, or make it for yourself only, frozen in portions for up to 30 days.',
-                $f->figure('water, %')->best,
+                $f->figure(FigureName::Water)->best,
                 self::lower($f),
             ),
             'water.spirit' => sprintf(
                 'About %.0f %% of alcohol keeps its %.0f %% of water. It catches fire: no flame and no heat near it. '
                     .'It does not mix with oil, dries hair, and stings a sore scalp.',
-                $f->figure('alcohol, %')->best,
-                $f->figure('water, %')->best,
+                $f->figure(FigureName::Alcohol)->best,
+                $f->figure(FigureName::Water)->best,
             ),
             'emulsifier.missing' => sprintf(
                 'The emulsifier is %.1f %% for %.1f %% of water: too little to hold it.',
-                $f->figure('emulsifier, %')->best,
-                $f->figure('water, %')->best,
+                $f->figure(FigureName::Emulsifier)->best,
+                $f->figure(FigureName::Water)->best,
             ),
             'sale.challenge-test' => 'It holds water, so its preservation must pass a challenge test in a laboratory '
                 .'before it is sold.',
             'life.short' => sprintf(
                 'It keeps about %s. %s',
-                self::time($f->figure('life, months')->best),
+                self::time($f->figure(FigureName::Life)->best),
                 $f->term('reason'),
             ),
             default => null,
@@ -201,10 +202,10 @@ final readonly class Sentences implements FindingWords
                 '%s is %.2f %% of the finished mass (%.2f %% reckoned on the base); its range is %g to %g %% of the '
                     .'finished mass.',
                 self::names($f),
-                $f->figure('share of the finished mass, %')->best,
-                $f->figure('on the base, %')->best,
-                $f->figure('range, %')->low,
-                $f->figure('range, %')->high,
+                $f->figure(FigureName::ShareOfWhole)->best,
+                $f->figure(FigureName::ShareOfBase)->best,
+                $f->figure(FigureName::Range)->low,
+                $f->figure(FigureName::Range)->high,
             ),
             'antioxidant.not-preservative' => sprintf(
                 '%s slows oils going rancid; it does nothing against microbes and is not a preservative.',
@@ -221,7 +222,7 @@ final readonly class Sentences implements FindingWords
                 'In a cold room (%g °C) its effective solids are %.0f %%: it has to be scraped or warmed in the hand. '
                     .'More liquid oil, or less wax, makes it give.',
                 Texture::COLD_ROOM,
-                $f->figure('effective solids at 12 °C, %')->best,
+                $f->figure(FigureName::SolidsAt12)->best,
             ),
             'texture.slump' => $this->slump($f),
             'texture.whip' => $f->about[0] === 'soft'
@@ -232,7 +233,7 @@ final readonly class Sentences implements FindingWords
                 '%s soften each other: at 25 °C about %.0f %% less of them is solid than each has by itself. It comes '
                     .'out softer than either; for a firmer one leave out the kind of which there is less.',
                 self::names($f),
-                $f->figure('solids lost, %')->best,
+                $f->figure(FigureName::SolidsLost)->best,
             ),
             'texture.grainy' => sprintf(
                 '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the fridge or '
@@ -251,27 +252,27 @@ final readonly class Sentences implements FindingWords
                 '%s goes in with "%s" at about %g °C, but bears at most %g °C: it boils off or breaks down.',
                 self::names($f),
                 mb_strtolower($f->portions[0]->line->phase->label()),
-                $f->figure('phase, °C')->best,
-                $f->figure('highest addition, °C')->best,
+                $f->figure(FigureName::WarmthOfPhase)->best,
+                $f->figure(FigureName::HighestAddition)->best,
             ),
             'insoluble.powder' => $this->insolublePowder($f->portions[0]),
             'bowl.small' => sprintf(
                 'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d '
                     .'goes, or make less.',
-                $f->figure('volume, ml')->best,
+                $f->figure(FigureName::Volume)->best,
                 $f->about[0] === 'whipping' ? 'whipping' : 'stirring without spilling',
-                $f->figure('bowl needed, ml')->best,
-                $f->figure('largest bowl, ml')->best,
-                (int) ceil($f->figure('bowl needed, ml')->best / $f->figure('largest bowl, ml')->best),
+                $f->figure(FigureName::BowlNeeded)->best,
+                $f->figure(FigureName::LargestBowl)->best,
+                (int) ceil($f->figure(FigureName::BowlNeeded)->best / $f->figure(FigureName::LargestBowl)->best),
             ),
             'scale.resolution' => sprintf(
                 '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as much.',
-                $f->figure('grams')->best,
+                $f->figure(FigureName::Grams)->best,
                 lcfirst($f->portions[0]->name()),
-                $f->figure('scale, g')->best,
-                $f->figure('uncertain, %')->best,
+                $f->figure(FigureName::StepOfScale)->best,
+                $f->figure(FigureName::Uncertain)->best,
                 $f->portions[0]->ingredient->kind->isLiquid() ? 'count drops from a calibrated bottle, ' : '',
-                (int) $f->figure('times as much')->best,
+                (int) $f->figure(FigureName::TimesAsMuch)->best,
             ),
             'drying-oil.rags' => sprintf(
                 '%s dries in air: rags and filters soaked with it can heat themselves and burn. Wash them or lay them '
@@ -284,7 +285,7 @@ final readonly class Sentences implements FindingWords
 
     private function sharesSum(Finding $f): string
     {
-        $percent = Amount::number($f->figure('shares, %')->best);
+        $percent = Amount::number($f->figure(FigureName::SumOfShares)->best);
 
         return $f->about[0] === 'over'
             ? sprintf('The shares come to %s %%, more than the whole.', $percent)
@@ -310,13 +311,13 @@ final readonly class Sentences implements FindingWords
 
     private function phototoxic(Finding $f): string
     {
-        $limit = $f->figure('phototoxic maximum, %')->best;
+        $limit = $f->figure(FigureName::PhototoxicMaximum)->best;
 
         return $f->severity === Severity::Stop
             ? sprintf(
                 '%s may be %.2f %% at worst; above %g %% sunlight on the skin can burn.',
                 self::names($f),
-                $f->figure('share, %')->high,
+                $f->figure(FigureName::Share)->high,
                 $limit,
             )
             : sprintf('%s can make skin burn in sunlight above %g %%; this stays under it.', self::names($f), $limit);
@@ -331,7 +332,7 @@ final readonly class Sentences implements FindingWords
                 .'kept cool.',
             default => sprintf(
                 'An emulsion with %.0f %% of water and no broad-spectrum preservative grows microbes within days.',
-                $f->figure('water, %')->best,
+                $f->figure(FigureName::Water)->best,
             ),
         };
     }
@@ -341,14 +342,14 @@ final readonly class Sentences implements FindingWords
         if ($f->figures === []) {
             return 'Cannot tell how firm it will be: the solid-fat curve of a line is not known.';
         }
-        $room = $f->figure('effective solids at 25 °C, %')->best;
+        $room = $f->figure(FigureName::SolidsAt25)->best;
 
         return $room >= Slump::POURS
             ? sprintf(
                 'On a hot day (%g °C) its effective solids fall to %.0f %%: it slumps in the jar and in the post. A '
                     .'little wax or a harder butter holds it.',
                 Texture::HOT_DAY,
-                $f->figure('effective solids at 32 °C, %')->best,
+                $f->figure(FigureName::SolidsAt32)->best,
             )
             : sprintf('At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.', $room);
     }
@@ -377,13 +378,13 @@ final readonly class Sentences implements FindingWords
 
     private static function oilOverMaximum(Finding $f): string
     {
-        return $f->figure('dermal maximum, %')->best <= 0.0
+        return $f->figure(FigureName::DermalMaximum)->best <= 0.0
             ? sprintf('%s is for no hair and no skin: leave it out.', self::names($f))
             : sprintf(
                 '%s may be %.2f %% at worst; its dermal maximum is %g %% (%s).',
                 self::names($f),
-                $f->figure('share, %')->high,
-                $f->figure('dermal maximum, %')->best,
+                $f->figure(FigureName::Share)->high,
+                $f->figure(FigureName::DermalMaximum)->best,
                 $f->portions[0]->ingredient->precautions->dermalReason,
             );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Head\Internal;
 
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\FindingWords;
 use Crown\Catalogue\Condition;
@@ -27,7 +28,7 @@ final readonly class HeadSentences implements FindingWords
             'head.age' => sprintf(
                 '%s is younger than %g: %s is not for children under that.',
                 $who,
-                $f->figure('least age, years')->best,
+                $f->figure(FigureName::LeastAge)->best,
                 self::line($f),
             ),
             'head.condition' => sprintf(
@@ -49,7 +50,7 @@ final readonly class HeadSentences implements FindingWords
 
     private static function weight(Finding $f, string $hair): string
     {
-        [$index, $target] = [$f->figure('weight index')->best, $f->figure('target')];
+        [$index, $target] = [$f->figure(FigureName::WeightIndex)->best, $f->figure(FigureName::WeightTarget)];
 
         return $index > $target->high
             ? sprintf(

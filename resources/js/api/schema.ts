@@ -2080,6 +2080,22 @@ export interface components {
             best: number;
             high: number;
         };
+        /** @description A figure that a finding rests on; it is known by its name, under which it stands. */
+        FindingFigure: {
+            low: number;
+            best: number;
+            high: number;
+            label: string;
+            unit: string;
+        };
+        /** @description The same as it was kept: before December 2026 under its label and its unit. */
+        KeptFigure: {
+            low: number;
+            best: number;
+            high: number;
+            label?: string;
+            unit?: string;
+        };
         WorkingInput: {
             name: string;
             value: components["schemas"]["Band"];
@@ -2322,7 +2338,7 @@ export interface components {
             lines: string[];
             message: string;
             figures: {
-                [key: string]: components["schemas"]["Band"];
+                [key: string]: components["schemas"]["FindingFigure"];
             };
             method: string;
             cures: components["schemas"]["Cure"][];
@@ -3848,7 +3864,7 @@ export interface components {
             lines: string[];
             message: string;
             figures: {
-                [key: string]: components["schemas"]["Band"];
+                [key: string]: components["schemas"]["KeptFigure"];
             };
             method: string;
             cures: components["schemas"]["Cure"][];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Severity;
 use Crown\Assessment\TextureClass;
 use Crown\Assessment\WaterClass;
@@ -196,8 +197,8 @@ final class ChecksTest extends CoreTestCase
         $finding = self::finding($assessment, 'preservative.dose');
 
         self::assertSame(Severity::Stop, $finding->severity);
-        self::assertEqualsWithDelta((5 / 105) * 100, $finding->figures['share of the finished mass, %']->best, 1e-9);
-        self::assertEqualsWithDelta(5.0, $finding->figures['on the base, %']->best, 1e-9);
+        self::assertEqualsWithDelta((5 / 105) * 100, $finding->figure(FigureName::ShareOfWhole)->best, 1e-9);
+        self::assertEqualsWithDelta(5.0, $finding->figure(FigureName::ShareOfBase)->best, 1e-9);
         self::assertNotContains('preservative.dose', self::codes(self::cured($assessment, 'preservative.dose')));
     }
 
@@ -252,7 +253,7 @@ final class ChecksTest extends CoreTestCase
         $formula = self::formula(['olive-oil' => '100 g', 'vitamin-e' => '2.3 g']);
         $finding = self::finding(self::assess($formula), 'scale.resolution');
 
-        self::assertEqualsWithDelta(21.7, $finding->figures['uncertain, %']->best, 0.05);
+        self::assertEqualsWithDelta(21.7, $finding->figure(FigureName::Uncertain)->best, 0.05);
         self::assertStringContainsString('uncertain by 22 %', $finding->message());
         self::assertNotContains('scale.resolution', self::codes(self::assess($formula, 0.1)));
         self::assertNotContains('scale.resolution', self::codes(self::assess($formula->withSize(Size::mass(500)))));

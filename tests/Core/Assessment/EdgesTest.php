@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
 use Crown\Assessment\Severity;
@@ -61,7 +62,7 @@ final class EdgesTest extends CoreTestCase
     ): void {
         $finding = self::finding(self::assess(self::formula($lines, audience: $audience)), $code);
 
-        $share = $finding->figures['share, %'];
+        $share = $finding->figure(FigureName::Share);
         self::assertEqualsWithDelta((float) end($lines), $share->best, 1e-9);
         self::assertSame(array_key_last($lines), $finding->portions[0]->ingredient->id);
     }

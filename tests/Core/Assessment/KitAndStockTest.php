@@ -8,6 +8,7 @@ use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Composition;
 use Crown\Assessment\Context;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Severity;
 use Crown\Assessment\Stock;
 use Crown\Formula\Change;
@@ -43,8 +44,8 @@ final class KitAndStockTest extends CoreTestCase
         $finding = self::finding(self::inBowl($whipped, 800.0), 'bowl.small');
 
         self::assertSame(Severity::Caution, $finding->severity);
-        self::assertEqualsWithDelta(437.6, $finding->figures['volume, ml']->best, 1.0);
-        self::assertEqualsWithDelta(875.0, $finding->figures['bowl needed, ml']->best, 2.0);
+        self::assertEqualsWithDelta(437.6, $finding->figure(FigureName::Volume)->best, 1.0);
+        self::assertEqualsWithDelta(875.0, $finding->figure(FigureName::BowlNeeded)->best, 2.0);
         self::assertStringContainsString('Make it in 2 goes', $finding->message());
         self::assertNotContains('bowl.small', self::codes(self::inBowl($whipped, 900.0)));
     }

@@ -7,6 +7,7 @@ namespace Tests\Core\Assessment;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Context;
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
 use Crown\Catalogue\Catalogue;
@@ -95,7 +96,7 @@ final class ReadyBlendTest extends CoreTestCase
         $all = array_map(
             static fn (Finding $f): string => sprintf('%s %s %s', $f->code, $f->severity->value, implode(
                 ' ',
-                array_map(static fn ($band): string => sprintf('%.4g/%.4g', $band->best, $band->high), $f->figures),
+                array_map(static fn ($f): string => sprintf('%.4g/%.4g', $f->band->best, $f->band->high), $f->figures),
             )),
             array_filter($of->findings, static fn (Finding $f): bool => ! in_array($f->code, [
                 // These look at the line as it is weighed and put in.
@@ -225,7 +226,7 @@ final class ReadyBlendTest extends CoreTestCase
         // Bergamot may be half of it: 0.5 % at worst, over the 0.4 % that sunlight allows.
         $burns = array_values(array_filter($jar->findings, static fn ($f): bool => $f->code === 'phototoxic'));
         self::assertSame('stop', $burns[0]->severity->value);
-        self::assertEqualsWithDelta(0.5, $burns[0]->figure('share, %')->high, 1e-3);
+        self::assertEqualsWithDelta(0.5, $burns[0]->figure(FigureName::Share)->high, 1e-3);
         $only = self::with(['lavender-eo' => null, 'rosemary-eo' => null]);
         $jar = self::jar([['jojoba-oil', 99.0, Phase::Warm], ['own-1', 1.0, Phase::CoolDown]], $only);
         // Whatever their shares are, all of it is scent.
@@ -245,7 +246,7 @@ final class ReadyBlendTest extends CoreTestCase
         ], $catalogue);
         $over = array_values(array_filter($jar->findings, static fn ($f): bool => $f->code === 'load.oil'));
         self::assertCount(1, $over);
-        self::assertEqualsWithDelta(2 * $half, $over[0]->figure('share, %')->best, 1e-4);
+        self::assertEqualsWithDelta(2 * $half, $over[0]->figure(FigureName::Share)->best, 1e-4);
         self::assertSame(['l2', 'l3'], $over[0]->jsonSerialize()['lines']);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\FigureName;
 use Crown\Assessment\Severity;
 use Crown\Assessment\Store;
 use Crown\Assessment\WaterCap;
@@ -24,7 +25,7 @@ final class SpiritTest extends CoreTestCase
         $finding = self::finding($assessment, 'water.spirit');
         self::assertSame(Severity::Caution, $finding->severity);
         self::assertStringContainsString('catches fire', $finding->message());
-        self::assertEqualsWithDelta(60 * 0.31, $finding->figure('alcohol, %')->best, 0.5);
+        self::assertEqualsWithDelta(60 * 0.31, $finding->figure(FigureName::Alcohol)->best, 0.5);
         self::assertSame(WaterCap::SPIRIT_MONTHS, $assessment->subject->life->months->best);
         self::assertSame(
             ['Water held by alcohol: 12 months at most, tightly closed.'],

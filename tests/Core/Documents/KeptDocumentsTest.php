@@ -48,7 +48,7 @@ final class KeptDocumentsTest extends CoreTestCase
         self::assertStringContainsString('0.16 %', (string) $formula->accepted[0]->sentence);
         // Written today it is read as the same.
         self::assertEquals($formula, FormulaDocument::read(FormulaDocument::write($formula)));
-        self::assertSame(3, FormulaDocument::write($formula)['version']);
+        self::assertSame(4, FormulaDocument::write($formula)['version']);
     }
 
     public function test_a_formula_of_the_second_format(): void
@@ -67,10 +67,33 @@ final class KeptDocumentsTest extends CoreTestCase
 
     public function test_a_formula_of_the_third_format_which_says_the_same(): void
     {
-        $formula = FormulaDocument::read(self::kept('formula-3'));
+        self::assertEquals(
+            FormulaDocument::read(self::kept('formula-2')),
+            FormulaDocument::read(self::kept('formula-3')),
+        );
+    }
 
-        self::assertEquals(FormulaDocument::read(self::kept('formula-2')), $formula);
-        self::assertEquals(self::kept('formula-3'), json_decode(json_encode(FormulaDocument::write($formula)), true));
+    public function test_a_constituent_that_stood_in_the_name_of_a_figure(): void
+    {
+        $kept = self::kept('formula-3');
+        $kept['accepted'][0]['finding'] = [
+            'code' => 'load.constituent',
+            'severity' => 'stop',
+            'about' => ['clove-eo'],
+            'figures' => ['eugenol, % at worst' => '0.62', 'limit, %' => '0.5', 'never heard of' => '1'],
+        ];
+        $key = FormulaDocument::read($kept)->accepted[0]->key;
+
+        self::assertSame(['clove-eo', 'eugenol'], $key->about);
+        self::assertSame(['constituent' => '0.62', 'limit' => '0.5', 'never heard of' => '1'], $key->figures);
+    }
+
+    public function test_a_formula_of_the_fourth_format_which_says_the_same(): void
+    {
+        $formula = FormulaDocument::read(self::kept('formula-4'));
+
+        self::assertEquals(FormulaDocument::read(self::kept('formula-3')), $formula);
+        self::assertEquals(self::kept('formula-4'), json_decode(json_encode(FormulaDocument::write($formula)), true));
     }
 
     public function test_a_jar_and_its_journal(): void

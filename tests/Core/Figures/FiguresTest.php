@@ -9,6 +9,7 @@ use Crown\Assessment\Composition;
 use Crown\Assessment\Context;
 use Crown\Assessment\Cost;
 use Crown\Assessment\Finding;
+use Crown\Assessment\FindingFigure;
 use Crown\Assessment\Keeping;
 use Crown\Assessment\LoadPlan;
 use Crown\Assessment\Portion;
@@ -448,7 +449,7 @@ final class FiguresTest extends CoreTestCase
         return [
             $finding->key(),
             self::numbersIn($finding->message()),
-            array_values($finding->figures),
+            array_map(static fn (FindingFigure $f): Band => $f->band, $finding->figures),
             $finding->acceptable,
             array_map(static fn ($cure): mixed => $cure->change, $finding->cures),
         ];

@@ -102,10 +102,11 @@ function leave(): void {
                     <details v-if="Object.keys(finding.figures).length > 0" class="quiet text-[13px]">
                         <summary class="cursor-pointer">The figures</summary>
                         <dl class="grid grid-cols-[1fr_auto] gap-x-3 pt-1">
-                            <template v-for="(band, name) in finding.figures" :key="name">
-                                <dt>{{ name }}</dt>
+                            <template v-for="(figure, name) in finding.figures" :key="name">
+                                <dt>{{ figure.unit === '' ? figure.label : `${figure.label}, ${figure.unit}` }}</dt>
                                 <dd class="text-right">
-                                    {{ num(band.best) }}{{ band.low === band.high ? '' : `, ${num(band.low)} to ${num(band.high)}` }}
+                                    {{ num(figure.best)
+                                    }}{{ figure.low === figure.high ? '' : `, ${num(figure.low)} to ${num(figure.high)}` }}
                                 </dd>
                             </template>
                         </dl>
