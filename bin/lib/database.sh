@@ -27,11 +27,9 @@ ensure_db() {
         say "The database's port was taken; using $port"
     fi
     say "Starting MariaDB on port $port"
-    setsid mariadbd --no-defaults "${user[@]}" --datadir="$VAR/db" --socket="$(db_socket)" --port="$port" \
-        --bind-address=127.0.0.1 --skip-name-resolve --pid-file="$VAR/db/crown.pid" \
-        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --default-time-zone=+00:00 \
-        --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO \
-        --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M --max-connections=120 \
+    setsid mariadbd --defaults-file="$ROOT/deploy/mariadb.cnf" "${user[@]}" --datadir="$VAR/db" \
+        --socket="$(db_socket)" --port="$port" --bind-address=127.0.0.1 --skip-name-resolve \
+        --pid-file="$VAR/db/crown.pid" \
         </dev/null >"$VAR/log/db.log" 2>&1 9>&- &
     for _ in $(seq 1 300); do db_answers_admin && break; sleep 0.1; done
     close_db

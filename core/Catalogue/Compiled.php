@@ -11,54 +11,79 @@ use UnitEnum;
 
 /**
  * A catalogue as PHP code that makes an equal one, each entry when it is asked for: read once, it opens in next to no
- * time afterwards.
+ * time afterwards. Each entry is a method of one class, which PHP holds ready; five hundred closures would be made anew
+ * whenever the file is opened.
  */
 final class Compiled
 {
+    /** @var list<string> one for each entry, as code */
+    private array $methods = [];
+
+    private function __construct(private readonly string $class)
+    {
+    }
+
     /** @return string a PHP file that returns the catalogue */
     public static function file(Catalogue $catalogue): string
     {
-        return '<?php return '.self::code($catalogue).';';
+        // Two that differ can be open at once.
+        $class = 'KeptCatalogue'.substr(md5(serialize([$catalogue->all(), $catalogue->limits()])), 0, 12);
+        $made = new self($class);
+        $code = $made->code($catalogue);
+
+        return sprintf(
+            "<?php if (! class_exists('%1\$s', false)) { final class %1\$s { %2\$s } } return %3\$s;",
+            $class,
+            implode('', $made->methods),
+            $code,
+        );
     }
 
-    private static function code(mixed $value): string
+    private function code(mixed $value): string
     {
         return match (true) {
-            is_array($value) => self::list($value),
+            is_array($value) => $this->list($value),
             ! is_object($value) || $value instanceof UnitEnum => var_export($value, true),
-            $value instanceof Shelf => self::shelf($value),
-            default => self::made($value),
+            $value instanceof Shelf => $this->shelf($value),
+            default => $this->made($value),
         };
     }
 
     /** @param  array<mixed>  $values */
-    private static function list(array $values): string
+    private function list(array $values): string
     {
         $code = '';
         foreach ($values as $key => $value) {
-            $code .= (array_is_list($values) ? '' : var_export($key, true).'=>').self::code($value).',';
+            $code .= (array_is_list($values) ? '' : var_export($key, true).'=>').$this->code($value).',';
         }
 
         return '['.$code.']';
     }
 
-    private static function shelf(Shelf $shelf): string
+    private function shelf(Shelf $shelf): string
     {
         $makers = '';
         foreach ($shelf->all() as $id => $ingredient) {
-            $makers .= var_export($id, true).'=>static fn()=>'.self::code($ingredient).',';
+            $name = 'i'.count($this->methods);
+            $this->methods[] = sprintf(
+                'public static function %s(): \\%s { return %s; } ',
+                $name,
+                Ingredient::class,
+                $this->code($ingredient),
+            );
+            $makers .= sprintf("%s=>'%s::%s',", var_export($id, true), $this->class, $name);
         }
 
         return 'new \\'.Shelf::class.'(['.$makers.'])';
     }
 
     /** Core's values are made of their constructor's own parameters. */
-    private static function made(object $value): string
+    private function made(object $value): string
     {
         $class = new ReflectionClass($value);
         $given = [];
         foreach ($class->getConstructor()?->getParameters() ?? [] as $parameter) {
-            $given[] = self::code($class->getProperty($parameter->getName())->getValue($value));
+            $given[] = $this->code($class->getProperty($parameter->getName())->getValue($value));
         }
         $name = '\\'.$value::class;
 

@@ -16,7 +16,7 @@ final class Shelf
     /** @var array<string, Ingredient> */
     private array $made = [];
 
-    /** @param  array<string, Closure(): Ingredient>  $makers keyed by id */
+    /** @param  array<string, callable(): Ingredient>  $makers keyed by id */
     public function __construct(private readonly array $makers)
     {
     }
