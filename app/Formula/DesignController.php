@@ -9,6 +9,7 @@ use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Assessment\Assessment;
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Name;
 use Crown\Formula\FormulaDocument;
 use Crown\Head\Profile;
 use Crown\Solving\Answer;
@@ -78,7 +79,7 @@ final class DesignController
     {
         $words = [];
         foreach ($answer->parts as $id => $parts) {
-            $words[] = sprintf('%d %s', $parts, mb_strtolower($all->get($id)->name));
+            $words[] = sprintf('%d %s', $parts, Name::inSentence($all->get($id)->name));
         }
 
         return implode(', ', $words);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Name;
 use Crown\Catalogue\Need;
 use Crown\Problem;
 use Crown\Solving\Goal;
@@ -96,7 +97,7 @@ final class DesignRequest extends FormRequest
         return implode(
             ' and ',
             array_map(
-                static fn (string $id): string => $all->has($id) ? mb_strtolower($all->get($id)->name) : $id,
+                static fn (string $id): string => $all->has($id) ? Name::inSentence($all->get($id)->name) : $id,
                 $ids,
             ),
         );

@@ -8,6 +8,7 @@ use App\Pantry\NextBottles;
 use App\Support\Refused;
 use App\Support\StaleWrite;
 use Closure;
+use Crown\Catalogue\Name;
 use Crown\Make\MakeError;
 use Crown\Make\OverPour;
 use Crown\Make\Put;
@@ -54,7 +55,7 @@ final class WeighLine
     {
         return NextBottles::of([$of->ingredient])->has($of->ingredient, $lot) ? $lot : throw Refused::because(
             'lot',
-            sprintf('It is no bottle of %s that stands on the shelf.', lcfirst($of->name)),
+            sprintf('It is no bottle of %s that stands on the shelf.', Name::inSentence($of->name)),
         );
     }
 

@@ -13,6 +13,24 @@ final class Name
     /** Letters up to which an s at the end is left: "peas" would become "pea", but so would "gas" become "ga". */
     private const SHORT = 4;
 
+    /** First words of names that are written with a capital wherever they stand: of places, peoples and saints. */
+    private const PROPER = [
+        'Abyssinian',
+        'African',
+        'Atlas',
+        'Brazil',
+        'German',
+        'Indian',
+        'Japan',
+        'Roman',
+        'Scots',
+        'St',
+        'West',
+    ];
+
+    /** A word that stands for others, or for a number of them: "PEG-40", "BTMS", "D-panthenol", "1,2-Hexanediol". */
+    private const SHORT_FOR = '/^(?:\p{Lu}{2}|\p{Lu}-|\d)/u';
+
     /** Lower case, no accents, no punctuation, singular, "oil" and the like kept: they tell an oil from a butter. */
     public static function normalised(string $name): string
     {
@@ -32,6 +50,15 @@ final class Name
         $wanted = self::normalised($words);
 
         return $wanted !== '' && preg_match('/\b'.preg_quote($wanted, '/').'\b/', self::normalised($name)) === 1;
+    }
+
+    /** As it stands inside a sentence: "shea butter", but "St John's wort", "PEG-40 castor oil" and "vitamin E". */
+    public static function inSentence(string $name): string
+    {
+        $first = strtok($name, ' ');
+        $keeps = $first === false || in_array($first, self::PROPER, true) || preg_match(self::SHORT_FOR, $first) === 1;
+
+        return $keeps ? $name : mb_strtolower(mb_substr($name, 0, 1)).mb_substr($name, 1);
     }
 
     private static function singular(string $word): string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Catalogue\Name;
+
 /** What was changed from one state of a formula to another, in sentences. Lines are the same line while their id is. */
 final class Edits
 {
@@ -43,7 +45,12 @@ final class Edits
     {
         if ($from->ingredient !== $to->ingredient || ($from->ingredient === '' && $from->name !== $to->name)) {
             return [
-                sprintf('%s in the place of %s, %s.', self::name($to), lcfirst(self::name($from)), $to->amount->text),
+                sprintf(
+                    '%s in the place of %s, %s.',
+                    self::name($to),
+                    Name::inSentence(self::name($from)),
+                    $to->amount->text,
+                ),
             ];
         }
         $said = [];

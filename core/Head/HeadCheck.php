@@ -50,7 +50,7 @@ final readonly class HeadCheck implements Check
     private function refused(Portion $portion, Formula $formula): array
     {
         $findings = [];
-        $name = mb_strtolower($portion->whole()->ingredient->name);
+        $name = Name::inSentence($portion->whole()->ingredient->name);
         $cure = [new Cure(sprintf('Take out %s', $name), Change::remove($portion->line->id))];
         $figures = [FigureName::Share->is($portion->share->scaled(100))];
         foreach ($this->head->allergies as $allergy) {

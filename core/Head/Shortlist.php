@@ -10,6 +10,7 @@ use Crown\Catalogue\Evidence;
 use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Name;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\Route;
 use Crown\Measure\Property;
@@ -194,7 +195,7 @@ final readonly class Shortlist
             if ($plain && $ingredient->precautions->warnings() === [] && $ingredient->composition->waterShare <= 0.0) {
                 return sprintf(
                     'Try %s alone first, for two weeks: one new thing at a time tells what it does.',
-                    mb_strtolower($ingredient->name),
+                    Name::inSentence($ingredient->name),
                 );
             }
         }
@@ -208,7 +209,7 @@ final readonly class Shortlist
                 return sprintf(
                     'Try a plain steep of %s in one oil first, for two weeks: one new thing at a time tells what it '
                         .'does.',
-                    mb_strtolower($ingredient->name),
+                    Name::inSentence($ingredient->name),
                 );
             }
         }

@@ -15,6 +15,7 @@ use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\CautionKind;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Name;
 use Crown\Catalogue\ScentAllergens;
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
@@ -128,7 +129,7 @@ final readonly class Label
             ...array_unique($this->forWhomNot()),
         ];
         foreach ($this->scentsNotKnown() as $name) {
-            $cautions[] = sprintf('Scent allergens of %s: not known.', mb_strtolower($name));
+            $cautions[] = sprintf('Scent allergens of %s: not known.', Name::inSentence($name));
         }
         $store = $this->keeping()->store;
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {

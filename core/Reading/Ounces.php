@@ -6,6 +6,7 @@ namespace Crown\Reading;
 
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Portion;
+use Crown\Catalogue\Name;
 use Crown\Measure\Number;
 use JsonSerializable;
 
@@ -67,7 +68,7 @@ final readonly class Ounces implements JsonSerializable
             'it comes to %s g, with %s %% %s',
             Number::shown($grams, 0),
             Number::shown($portion->percent(), 1),
-            mb_strtolower($portion->ingredient->name),
+            Name::inSentence($portion->ingredient->name),
         );
     }
 }

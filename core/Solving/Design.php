@@ -10,6 +10,7 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Reshare;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Name;
 use Crown\Catalogue\Need;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
@@ -212,7 +213,7 @@ final readonly class Design
     /** @param  non-empty-list<Candidate>  $short */
     private static function notInCupboard(array $short): Answer
     {
-        $names = array_map(static fn (Candidate $c): string => mb_strtolower($c->ingredient->name), $short);
+        $names = array_map(static fn (Candidate $c): string => Name::inSentence($c->ingredient->name), $short);
 
         return new Answer(
             'impossible',

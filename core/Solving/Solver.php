@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Solving;
 
+use Crown\Catalogue\Name;
 use Crown\Catalogue\Need;
 use Crown\Solving\Internal\BranchAndBound;
 use Crown\Solving\Internal\Conflict;
@@ -218,7 +219,7 @@ final readonly class Solver
         }
         $says = static fn (string $which, float $bound): string => sprintf(
             '%s %s %g %%',
-            mb_strtolower($candidate->ingredient->name),
+            Name::inSentence($candidate->ingredient->name),
             $which,
             round($bound, 2),
         );

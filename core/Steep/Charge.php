@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Name;
 use Crown\Measure\Band;
 
 /** What is in a jar: plants, oils, and water that was added on purpose. */
@@ -118,7 +119,7 @@ final readonly class Charge
     /** What it is called when nobody names it. */
     public function name(): string
     {
-        return sprintf('%s in %s', $this->plant()->name, mb_strtolower($this->oil()->name));
+        return sprintf('%s in %s', $this->plant()->name, Name::inSentence($this->oil()->name));
     }
 
     /** The same, begun on another day. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Name;
 use Crown\Json\Format;
 use Crown\Json\Node;
 use Crown\Measure\Number;
@@ -121,7 +122,7 @@ final readonly class Entry
     {
         $id = $this->data->text('ingredient');
 
-        return mb_strtolower($catalogue->has($id) ? $catalogue->get($id)->name : $id);
+        return Name::inSentence($catalogue->has($id) ? $catalogue->get($id)->name : $id);
     }
 
     private function seen(): string

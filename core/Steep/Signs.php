@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Catalogue\Name;
+
 /**
  * Signs that a heated steep is done, for the maker to check and record. Never a promise. Method page:
  * docs/methods/steeps.md.
@@ -22,7 +24,7 @@ final class Signs
             $signs[] = 'The oil is clear, without fog.';
         }
         foreach ($plan->charge->herbs as $herb) {
-            $name = mb_strtolower($herb->plant->name);
+            $name = Name::inSentence($herb->plant->name);
             $signs[] = match (true) {
                 $herb->form === 'fresh' => sprintf('%s is crisp and has turned olive, not brown.', ucfirst($name)),
                 $herb->form === 'seed' => sprintf('%s is golden and smells of itself, not burnt.', ucfirst($name)),

@@ -8,6 +8,7 @@ use Crown\Assessment\Severity;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\Caution;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Name;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
 use JsonSerializable;
@@ -154,7 +155,7 @@ final readonly class SteepAdvice implements JsonSerializable
                     sprintf(
                         'Toasting %s: seconds matter. Off the heat at the first wisp of smoke; what has burnt smells '
                             .'burnt for good.',
-                        mb_strtolower($herb->plant->name),
+                        Name::inSentence($herb->plant->name),
                     ),
                 );
             }
@@ -231,7 +232,7 @@ final readonly class SteepAdvice implements JsonSerializable
                         : sprintf(
                             'About %s g more of %s would cover it.',
                             Amount::number(round($more)),
-                            mb_strtolower($plan->charge->oil()->name),
+                            Name::inSentence($plan->charge->oil()->name),
                         )),
             );
         }

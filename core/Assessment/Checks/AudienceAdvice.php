@@ -12,6 +12,7 @@ use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Name;
 use Crown\Formula\Audience;
 use Crown\Formula\Change;
 use Crown\Measure\Property;
@@ -25,7 +26,7 @@ final readonly class AudienceAdvice implements Check
         $findings = [];
         foreach ($subject->composition->counted() as $portion) {
             $name = $portion->whole()->ingredient->name;
-            $out = [new Cure(sprintf('Take out %s', mb_strtolower($name)), Change::remove($portion->line->id))];
+            $out = [new Cure(sprintf('Take out %s', Name::inSentence($name)), Change::remove($portion->line->id))];
             $why = $audience->excludes($portion->ingredient);
             // That no essential oil is for an infant is said of all of them at once (EssentialOilTotal).
             $said = $audience === Audience::Infant && $portion->ingredient->kind === IngredientKind::EssentialOil;

@@ -12,6 +12,7 @@ use Crown\Assessment\Finding;
 use Crown\Assessment\Load;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
+use Crown\Catalogue\Name;
 
 /** Is each essential oil under its own dermal maximum, in the worst case? */
 final readonly class EssentialOilEach implements Check
@@ -35,7 +36,7 @@ final readonly class EssentialOilEach implements Check
                     new Cure(
                         sprintf(
                             $limit <= 0.0 ? 'Leave %s out' : 'Cut %s to the largest safe amount',
-                            lcfirst($portions[0]->ingredient->name),
+                            Name::inSentence($portions[0]->ingredient->name),
                         ),
                         $subject->load->reduceTo($limit, $portions),
                     ),

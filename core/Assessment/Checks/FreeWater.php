@@ -12,6 +12,7 @@ use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
+use Crown\Catalogue\Name;
 use Crown\Formula\Change;
 
 /** Does water come in, and can the product hold it? */
@@ -71,7 +72,7 @@ final readonly class FreeWater implements Check
         foreach ($bearers as $portion) {
             if ($portion->form() === 'fresh' && isset($portion->ingredient->forms['dried'])) {
                 $cures[] = new Cure(
-                    sprintf('Use %s dried', lcfirst($portion->ingredient->name)),
+                    sprintf('Use %s dried', Name::inSentence($portion->ingredient->name)),
                     Change::form($portion->line->id, 'dried'),
                 );
             }

@@ -12,6 +12,7 @@ use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Name;
 use Crown\Catalogue\Solubility;
 use Crown\Formula\Change;
 
@@ -47,7 +48,7 @@ final readonly class InsolublePowder implements Check
                     ? []
                     : [
                         new Cure(
-                            sprintf('Take out %s', mb_strtolower($portion->whole()->ingredient->name)),
+                            sprintf('Take out %s', Name::inSentence($portion->whole()->ingredient->name)),
                             Change::remove($portion->line->id),
                         ),
                     ],

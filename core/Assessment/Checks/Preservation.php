@@ -13,6 +13,7 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Preservative;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
+use Crown\Catalogue\Name;
 use Crown\Catalogue\PreservationKind;
 use Crown\Formula\Change;
 use Crown\Measure\Amount;
@@ -44,7 +45,7 @@ final readonly class Preservation implements Check
         $add = fn (string $id): array => $subject->context->catalogue->has($id)
             ? [
                 new Cure(
-                    sprintf('Add %s', mb_strtolower($subject->context->catalogue->get($id)->name)),
+                    sprintf('Add %s', Name::inSentence($subject->context->catalogue->get($id)->name)),
                     Change::add($id, self::dose($subject, $id)),
                 ),
             ]

@@ -11,6 +11,7 @@ use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
+use Crown\Catalogue\Name;
 use Crown\Formula\Change;
 
 /** Is every line a known ingredient with a mass? */
@@ -67,7 +68,7 @@ final readonly class Understood implements Check
         $found = $portion->of === null ? $subject->context->catalogue->search($portion->line->name, 3) : [];
         foreach ($found as $match) {
             $cures[] = new Cure(
-                sprintf('It is %s', mb_strtolower($match->ingredient->name)),
+                sprintf('It is %s', Name::inSentence($match->ingredient->name)),
                 Change::ingredient($portion->line->id, $match->ingredient->id),
             );
         }

@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
+use Crown\Catalogue\Name;
 use Crown\Formula\Change;
 
 /** Is there an oil in it that went bad or was thrown away? */
@@ -28,7 +29,7 @@ final readonly class Withdrawn implements Check
                     'steeps',
                     [
                         new Cure(
-                            sprintf('Take out %s', lcfirst($portion->whole()->ingredient->name)),
+                            sprintf('Take out %s', Name::inSentence($portion->whole()->ingredient->name)),
                             Change::remove($portion->line->id),
                         ),
                     ],

@@ -13,6 +13,7 @@ use Crown\Assessment\Severity;
 use Crown\Assessment\Texture;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Name;
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Amount;
@@ -268,7 +269,7 @@ final readonly class Sentences implements FindingWords
             'scale.resolution' => sprintf(
                 '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as much.',
                 $f->figure(FigureName::Grams)->best,
-                lcfirst($f->portions[0]->name()),
+                Name::inSentence($f->portions[0]->name()),
                 $f->figure(FigureName::StepOfScale)->best,
                 $f->figure(FigureName::Uncertain)->best,
                 $f->portions[0]->ingredient->kind->isLiquid() ? 'count drops from a calibrated bottle, ' : '',
@@ -396,7 +397,7 @@ final readonly class Sentences implements FindingWords
 
     private static function lower(Finding $f, string $between = ' and '): string
     {
-        return implode($between, array_map(mb_strtolower(...), self::called($f)));
+        return implode($between, array_map(Name::inSentence(...), self::called($f)));
     }
 
     /** @return list<string> each once, though it stands in two lines */

@@ -8,6 +8,7 @@ use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\FindingWords;
 use Crown\Catalogue\Condition;
+use Crown\Catalogue\Name;
 use Crown\Head\Season;
 use LogicException;
 
@@ -69,6 +70,6 @@ final readonly class HeadSentences implements FindingWords
 
     private static function line(Finding $f): string
     {
-        return mb_strtolower($f->portions[0]->name());
+        return Name::inSentence($f->portions[0]->name());
     }
 }

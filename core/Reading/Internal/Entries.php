@@ -6,6 +6,7 @@ namespace Crown\Reading\Internal;
 
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Name;
 use Crown\Catalogue\NameMatch;
 use Crown\Catalogue\Origin;
 use Crown\Formula\Line;
@@ -492,7 +493,7 @@ final readonly class Entries
 
         return match (true) {
             $also !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
-            $best->score < self::SURE => sprintf('Is "%s" %s?', $name, lcfirst($best->ingredient->name)),
+            $best->score < self::SURE => sprintf('Is "%s" %s?', $name, Name::inSentence($best->ingredient->name)),
             $next !== null && $best->score < self::EXACT && self::isOwn($best) => sprintf(
                 'Which "%s" is meant? There are several.',
                 $name,
@@ -501,7 +502,7 @@ final readonly class Entries
                 && ! self::isCounted($amount, $best->ingredient, $next->ingredient) => sprintf(
                     '"%s" may also be %s.',
                     $name,
-                    lcfirst($next->ingredient->name),
+                    Name::inSentence($next->ingredient->name),
                 ),
             $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf(
                 'So much "%s" can hardly be an essential oil. Is it a steeped oil?',
@@ -530,7 +531,7 @@ final readonly class Entries
         foreach (count($pieces) > 1 ? $pieces : [] as $piece) {
             $match = $this->matches(trim($piece))[0] ?? false;
             if ($match !== false && $match->score >= self::SURE && $match->ingredient->id !== $first->id) {
-                return lcfirst($match->ingredient->name);
+                return Name::inSentence($match->ingredient->name);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving\Internal;
 
 use Crown\Assessment\Eutectic;
+use Crown\Catalogue\Name;
 use Crown\Solving\Answer;
 use Crown\Solving\Candidate;
 use Crown\Solving\Requirement;
@@ -136,7 +137,7 @@ final readonly class Softening
                 '%s soften each other',
                 implode(
                     ' and ',
-                    array_map(static fn (Candidate $c): string => mb_strtolower($c->ingredient->name), $fats),
+                    array_map(static fn (Candidate $c): string => Name::inSentence($c->ingredient->name), $fats),
                 ),
             ),
         ];

@@ -9,6 +9,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\Portion;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Name;
 use Crown\Formula\Audience;
 use Crown\Solving\Between;
 use Crown\Solving\Requirement;
@@ -202,7 +203,7 @@ final readonly class Wishes
         return new ShareOf(
             new Between(max(self::USED_UP_LEAST, round($share + self::USED_UP_MORE, 1))),
             [$id],
-            mb_strtolower($this->catalogue->get($id)->name),
+            Name::inSentence($this->catalogue->get($id)->name),
         );
     }
 

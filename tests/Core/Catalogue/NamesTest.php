@@ -222,4 +222,23 @@ final class NamesTest extends CoreTestCase
         self::assertSame([0.95, 0.95, 0.95], [$water('Fenugreek water'), $water('pear juice'), $water('black tea')]);
         self::assertSame([0.0, 0.0], [$water('moon dust'), $water('water lily oil')]);
     }
+
+    public function test_a_name_inside_a_sentence_keeps_its_capitals_where_they_belong(): void
+    {
+        $said = [
+            'Shea butter' => 'shea butter',
+            'Vitamin E (mixed tocopherols)' => 'vitamin E (mixed tocopherols)',
+            "St John's wort" => "St John's wort",
+            'Roman chamomile' => 'Roman chamomile',
+            'PEG-40 hydrogenated castor oil' => 'PEG-40 hydrogenated castor oil',
+            'D-panthenol' => 'D-panthenol',
+            '1,2-Hexanediol' => '1,2-Hexanediol',
+            'Öl of the house' => 'öl of the house',
+            '' => '',
+        ];
+
+        foreach ($said as $name => $inside) {
+            self::assertSame($inside, Name::inSentence($name));
+        }
+    }
 }

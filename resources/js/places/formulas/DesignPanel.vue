@@ -230,7 +230,7 @@ async function apply(): Promise<void> {
                     label="Use up an ingredient"
                     hint="use up …"
                     placed
-                    @choose="toggle('use-up', $event.id, `use up the ${$event.name.toLowerCase()}`)"
+                    @choose="toggle('use-up', $event.id, `use up: ${$event.name}`)"
                 />
             </span>
             <select class="field !w-48" aria-label="Safe for" :value="''" @change="safeFor($event)">
@@ -277,7 +277,7 @@ async function apply(): Promise<void> {
                     label="Share of an ingredient"
                     placed
                     hint="share of …"
-                    @choose="also({ kind: 'share', of: $event.id, at: 25 }, `share of ${$event.name.toLowerCase()}, %`)"
+                    @choose="also({ kind: 'share', of: $event.id, at: 25 }, `share, %: ${$event.name}`)"
                 />
             </span>
         </div>
