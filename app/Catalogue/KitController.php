@@ -9,6 +9,8 @@ use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Json\Node;
 use Crown\Measure\Kit;
+use Crown\Measure\KitChoice;
+use Crown\Measure\KitFigure;
 use Crown\Measure\KitKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -87,16 +89,16 @@ final class KitController
                 'kind' => $kind->value,
                 'label' => $kind->label(),
                 'weighed_with' => $kind->wantsIngredient(),
-                'figures' => array_map(static fn (string $field, array $of): array => [
+                'figures' => array_map(static fn (string $field, KitFigure $of): array => [
                     'field' => $field,
-                    'label' => $of[0],
-                    'unit' => $of[1],
-                    'needed' => $of[4],
+                    'label' => $of->label,
+                    'unit' => $of->unit,
+                    'needed' => $of->needed,
                 ], array_keys($kind->figures()), $kind->figures()),
-                'choices' => array_map(static fn (string $field, array $of): array => [
+                'choices' => array_map(static fn (string $field, KitChoice $of): array => [
                     'field' => $field,
-                    'label' => $of[0],
-                    'allowed' => $of[1],
+                    'label' => $of->label,
+                    'allowed' => $of->allowed,
                 ], array_keys($kind->choices()), $kind->choices()),
             ], KitKind::cases()),
         ];

@@ -10,6 +10,7 @@ use App\Studio\Revised;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Making;
 use Crown\Catalogue\OwnEntry;
 use Crown\Json\Node;
 use Crown\Measure\Property;
@@ -51,13 +52,11 @@ final class OwnIngredient extends Model
     }
 
     /**
-     * All of the studio's that are one thing, and those that are blends of several: these are made when they are asked
-     * for, since what is in them may have been written or steeped here too.
+     * All of the studio's.
      *
      * @param  list<Correction>  $corrections the studio's own figures, which hold for a blend as well
-     * @return array{list<Ingredient>, array<string, array{string, callable(Catalogue): Ingredient}>}
      */
-    public static function written(Catalogue $reference, array $corrections): array
+    public static function written(Catalogue $reference, array $corrections): OwnWritten
     {
         $single = $blends = [];
         foreach (app(CurrentStudio::class)->rows('own_ingredients', 'id, document') as $row) {
@@ -66,7 +65,8 @@ final class OwnIngredient extends Model
             if (($document['parts'] ?? []) === []) {
                 $single[] = OwnEntry::read($id, $document, $reference)->ingredient();
             } else {
-                $blends[$id] = [
+                $blends[] = new Making(
+                    $id,
                     Node::of($document)->text('name'),
                     static fn (Catalogue $all): Ingredient => OwnEntry::read($id, $document, $all)
                         ->ingredient()
@@ -74,11 +74,11 @@ final class OwnIngredient extends Model
                             $corrections,
                             static fn (Correction $c): bool => $c->ingredient === $id,
                         )),
-                ];
+                );
             }
         }
 
-        return [$single, $blends];
+        return new OwnWritten($single, $blends);
     }
 
     /** @return list<string> names of the blends that something is in */

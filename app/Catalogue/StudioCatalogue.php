@@ -37,12 +37,12 @@ final class StudioCatalogue
         return $reference
             ->corrected(...$corrections)
             ->within(function () use ($reference, $corrections): Catalogue {
-                [$single, $blends] = OwnIngredient::written($reference, $corrections);
+                $own = OwnIngredient::written($reference, $corrections);
 
                 return $reference
-                    ->with(...$single)
+                    ->with(...$own->single)
                     ->corrected(...$corrections)
-                    ->steeping([...$this->oils->oils($corrections), ...$blends]);
+                    ->making(...$this->oils->oils($corrections), ...$own->blends);
             });
     }
 

@@ -23,7 +23,7 @@ final class DueChecks
     /** No nagging: so many at once. */
     private const MOST = 3;
 
-    /** @return list<array{Batch, Check}> the longest due first */
+    /** @return list<DueCheck> the longest due first */
     public function on(Carbon $today): array
     {
         $batches = Batch::query()
@@ -52,10 +52,10 @@ final class DueChecks
             $of = $looked->get($batch->id) ?? new Collection();
             $check = self::last($batch, $of, $today);
             if ($check !== null) {
-                $due[] = [$batch, $check];
+                $due[] = new DueCheck($batch, $check);
             }
         }
-        usort($due, static fn (array $a, array $b): int => $a[1]->due <=> $b[1]->due);
+        usort($due, static fn (DueCheck $a, DueCheck $b): int => $a->check->due <=> $b->check->due);
 
         return array_slice($due, -self::MOST);
     }

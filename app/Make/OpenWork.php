@@ -26,10 +26,10 @@ final class OpenWork implements KnowsPlans
         foreach (Batch::query()->where('state', 'open')->limit(self::MOST_OPEN)->get() as $batch) {
             $open[] = Composition::of($batch->composed(), $context);
         }
-        foreach ($this->orders->planned() as [$order, $plan]) {
-            $formula = $plan->toMake > 0 ? Formula::query()->find($order->formula_id) : null;
+        foreach ($this->orders->planned() as $one) {
+            $formula = $one->plan->toMake > 0 ? Formula::query()->find($one->order->formula_id) : null;
             if ($formula !== null) {
-                $size = Size::jars($plan->toMake, $order->jar_ml);
+                $size = Size::jars($one->plan->toMake, $one->order->jar_ml);
                 $open[] = Composition::of($formula->composed()->withSize($size), $context);
             }
         }

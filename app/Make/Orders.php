@@ -28,7 +28,7 @@ final class Orders
 
     /**
      * @param  string|null  $until only what is due by this day: what is due later takes nothing from it
-     * @return list<array{Order, OrderPlan}> the first to be due first; each takes what those before it left
+     * @return list<PlannedOrder> the first to be due first; each takes what those before it left
      */
     public function planned(?string $until = null): array
     {
@@ -47,7 +47,7 @@ final class Orders
             $left = $there[$formula] ?? 0;
             $plan = OrderPlan::of($one->jars, $left, $one->due_on->toDateTimeImmutable(), $today);
             $there[$formula] = $left - $plan->fromShelf;
-            $planned[] = [$one, $plan];
+            $planned[] = new PlannedOrder($one, $plan);
         }
 
         return $planned;
@@ -56,19 +56,19 @@ final class Orders
     /** @return list<array<string, mixed>> $defs/Order */
     public function open(): array
     {
-        return array_map(static fn (array $of): array => [
-            'id' => $of[0]->id,
-            'formula_id' => $of[0]->formula_id,
-            'title' => $of[0]->title,
-            'who' => $of[0]->who,
-            'jars' => $of[0]->jars,
-            'jar_ml' => $of[0]->jar_ml,
-            'due_on' => $of[0]->due_on->toDateString(),
-            'price' => $of[0]->price,
-            'note' => $of[0]->note,
-            'state' => $of[0]->state,
-            'by' => $of[0]->by_name,
-            'plan' => $of[1],
+        return array_map(static fn (PlannedOrder $of): array => [
+            'id' => $of->order->id,
+            'formula_id' => $of->order->formula_id,
+            'title' => $of->order->title,
+            'who' => $of->order->who,
+            'jars' => $of->order->jars,
+            'jar_ml' => $of->order->jar_ml,
+            'due_on' => $of->order->due_on->toDateString(),
+            'price' => $of->order->price,
+            'note' => $of->order->note,
+            'state' => $of->order->state,
+            'by' => $of->order->by_name,
+            'plan' => $of->plan,
         ], $this->planned());
     }
 

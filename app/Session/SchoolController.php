@@ -7,6 +7,7 @@ namespace App\Session;
 use App\Studio\CurrentStudio;
 use App\Support\Speaks;
 use Crown\Measure\School;
+use Crown\Measure\SchoolOption;
 use Illuminate\Http\JsonResponse;
 
 /** Where makers disagree: what a studio can choose, with what it costs, and what it chose. */
@@ -19,10 +20,10 @@ final class SchoolController
             'school' => $school->value,
             'question' => $school->question(),
             'options' => array_map(
-                static fn (string $option, array $of): array => [
+                static fn (string $option, SchoolOption $of): array => [
                     'option' => $option,
-                    'label' => $of[0],
-                    'costs' => $of[1],
+                    'label' => $of->label,
+                    'costs' => $of->costs,
                 ],
                 array_keys($school->options()),
                 $school->options(),

@@ -20,8 +20,12 @@ final class RecipeSteepController
     )]
     public function __invoke(ReadRequest $request, ReadText $read, SteepFromRecipe $begin): JsonResponse
     {
-        [$steep, $formula] = $begin($read($request));
+        $begun = $begin($read($request));
 
-        return new JsonResponse(['steep_id' => $steep->id, 'formula_id' => $formula->id, 'name' => $steep->name], 201);
+        return new JsonResponse([
+            'steep_id' => $begun->steep->id,
+            'formula_id' => $begun->formula->id,
+            'name' => $begun->steep->name,
+        ], 201);
     }
 }

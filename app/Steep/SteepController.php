@@ -54,6 +54,7 @@ final class SteepController
         $retention = PastSteeps::retention($steep, $all);
         $plan = $steep->plan($all, null, $retention);
         $today = Day::today()->toDateTimeImmutable();
+        $days = $plan->timeline->method->standsBetween();
 
         return new JsonResponse([
             'plan' => SteepRowResource::figures($plan),
@@ -61,7 +62,7 @@ final class SteepController
             'usual_ratio' => $plan->charge->usualRatio(),
             'herb_grams' => self::grams($steep->document['herbs']),
             'oil_grams' => self::grams($steep->document['oils']),
-            'days_range' => $plan->timeline->method->daysRange(),
+            'days_range' => [(int) $days->least, (int) $days->most],
             'usual_way' => [
                 'celsius' => $plan->timeline->method->celsius(),
                 'minutes' => $plan->timeline->method->minutes(),

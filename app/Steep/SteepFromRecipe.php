@@ -27,12 +27,8 @@ final class SteepFromRecipe
     ) {
     }
 
-    /**
-     * @return array{Steep, Formula}
-     *
-     * @throws Problem about "text", or about the plants and oils as "steep.herbs.0.amount"
-     */
-    public function __invoke(ReadBack $read): array
+    /** @throws Problem about "text", or about the plants and oils as "steep.herbs.0.amount" */
+    public function __invoke(ReadBack $read): BegunSteep
     {
         $found = $read->recipe->steep ?? throw Refused::because('text', 'No plant is steeped in this recipe.');
         $today = Day::today()->toDateTimeImmutable();
@@ -52,9 +48,9 @@ final class SteepFromRecipe
             SteepYield::awaited($plan)->grams(),
         );
 
-        return [
+        return new BegunSteep(
             $steep,
             Formula::query()->create($this->bench->row(new Given($formula, null, null)))->refresh(),
-        ];
+        );
     }
 }

@@ -11,6 +11,7 @@ use App\Studio\CurrentStudio;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Making;
 use Crown\Json\Node;
 use Crown\Reading\OwnOil;
 use Crown\Steep\SteepYield;
@@ -31,22 +32,24 @@ final class SteepedOils implements BringsOils, KnowsStock
             $steep = (int) $row->whole('steep');
             $lot = (int) ($row->whole('lot') ?? 0);
             if ($lot > 0) {
-                $oils['lot-'.$lot] = [
+                $oils[] = new Making(
+                    'lot-'.$lot,
                     Lot::titled($row->text('name'), $row->has('event_id'), $row->text('made_on')),
                     static fn (Catalogue $all): Ingredient => self::oil($lot, $all, $corrections),
-                ];
+                );
             }
             $strained = $lot > 0 && ! $row->has('event_id') ? 'lot-'.$lot : ($jars[$steep][1] ?? '');
             $jars[$steep] = [$row->text('jar'), $strained];
         }
         foreach ($jars as $steep => [$name, $strained]) {
-            $oils[Steep::OIL.$steep] = [
+            $oils[] = new Making(
+                Steep::OIL.$steep,
                 // What was strained goes by its own name.
                 $strained === '' ? $name : '',
                 static fn (Catalogue $all): Ingredient => $strained === ''
                     ? self::awaited($steep, $all)
                     : $all->get($strained),
-            ];
+            );
         }
 
         return $oils;

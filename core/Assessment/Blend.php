@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
-use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\MixturePart;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 
@@ -14,7 +14,7 @@ use Crown\Measure\Property;
  */
 final readonly class Blend
 {
-    /** @param  list<array{Ingredient, float}>  $parts each with its share */
+    /** @param  list<MixturePart>  $parts */
     public function __construct(private array $parts)
     {
     }
@@ -22,7 +22,10 @@ final readonly class Blend
     public static function of(Portion ...$portions): self
     {
         return new self(
-            array_map(static fn (Portion $p): array => [$p->ingredient, $p->share->best], array_values($portions)),
+            array_map(
+                static fn (Portion $p): MixturePart => new MixturePart($p->ingredient, $p->share->best),
+                array_values($portions),
+            ),
         );
     }
 
@@ -33,10 +36,10 @@ final readonly class Blend
     public function heaviness(): ?float
     {
         $sum = $shares = 0.0;
-        foreach ($this->parts as [$ingredient, $share]) {
-            if ($ingredient->facts->has(Property::Weight)) {
-                $sum += $share * $ingredient->facts->best(Property::Weight, 0.0);
-                $shares += $share;
+        foreach ($this->parts as $part) {
+            if ($part->ingredient->facts->has(Property::Weight)) {
+                $sum += $part->amount * $part->ingredient->facts->best(Property::Weight, 0.0);
+                $shares += $part->amount;
             }
         }
 
@@ -51,15 +54,15 @@ final readonly class Blend
     {
         $spent = [0.0, 0.0, 0.0];
         $shares = 0.0;
-        foreach ($this->parts as [$ingredient, $share]) {
-            if (! $ingredient->oxidises()) {
+        foreach ($this->parts as $part) {
+            if (! $part->ingredient->oxidises()) {
                 continue;
             }
-            $life = $ingredient->facts->get(Property::LifeMonths)->band;
-            $shares += $share;
-            $spent[0] += $share / $life->low;
-            $spent[1] += $share / $life->best;
-            $spent[2] += $share / $life->high;
+            $life = $part->ingredient->facts->get(Property::LifeMonths)->band;
+            $shares += $part->amount;
+            $spent[0] += $part->amount / $life->low;
+            $spent[1] += $part->amount / $life->best;
+            $spent[2] += $part->amount / $life->high;
         }
 
         return $shares > 0.0 ? Band::of($shares / $spent[0], $shares / $spent[1], $shares / $spent[2]) : null;

@@ -19,6 +19,7 @@ use Crown\Measure\CannotTell;
 use Crown\Measure\Converter;
 use Crown\Measure\Figure;
 use Crown\Measure\Input;
+use Crown\Measure\Point;
 use Crown\Measure\Property;
 use Crown\Measure\Shares;
 use Crown\Measure\Unit;
@@ -183,7 +184,7 @@ final readonly class Composition
     /**
      * The same at every temperature at which its line bends, from cold to warm; straight in between, even outside.
      *
-     * @return list<array{float, float}> °C, per cent
+     * @return list<Point> °C across, per cent upwards
      */
     public function solidCurve(): array
     {
@@ -199,7 +200,7 @@ final readonly class Composition
         sort($bends);
 
         return array_map(
-            fn (float $celsius): array => [$celsius, $this->solidPercent($celsius)],
+            fn (float $celsius): Point => new Point($celsius, $this->solidPercent($celsius)),
             array_values(array_unique($bends)),
         );
     }

@@ -6,6 +6,7 @@ namespace Crown\Assessment;
 
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\MixturePart;
 use Crown\Measure\Band;
 
 /**
@@ -40,13 +41,13 @@ final readonly class Eutectic
     {
     }
 
-    /** @param  list<array{Ingredient, float}>  $parts ingredients with their shares, in any unit */
+    /** @param  list<MixturePart>  $parts in any unit */
     public static function of(array $parts): self
     {
         $cocoa = $lauric = 0.0;
-        foreach ($parts as [$ingredient, $share]) {
-            $cocoa += self::isOfCocoaKind($ingredient) ? $share : 0.0;
-            $lauric += self::isLauric($ingredient) ? $share : 0.0;
+        foreach ($parts as $part) {
+            $cocoa += self::isOfCocoaKind($part->ingredient) ? $part->amount : 0.0;
+            $lauric += self::isLauric($part->ingredient) ? $part->amount : 0.0;
         }
 
         return new self($cocoa, $lauric);

@@ -151,9 +151,8 @@ final readonly class Load
      * The sum over all lines that bear a constituent of share x content / limit, worst case; over 1 is too much.
      *
      * @param  float  $limit per cent of the finished mass
-     * @return array{float, list<Portion>} the sum and the lines that bear it
      */
-    public function constituent(string $name, float $limit): array
+    public function constituent(string $name, float $limit): ConstituentSum
     {
         // Asked of every line for every constituent: what brings none is passed over at once.
         $bearers = [];
@@ -169,7 +168,7 @@ final readonly class Load
             ? 0.0
             : $this->composition->most(static fn (Ingredient $i): float => self::brings($i, $name));
 
-        return [$most / $limit, $bearers];
+        return new ConstituentSum($most / $limit, $bearers);
     }
 
     /** Per cent of a constituent that something brings into the product at worst: the plant itself is strained off. */

@@ -32,29 +32,25 @@ final readonly class LoadPlan implements JsonSerializable
      * The largest whole number of drops of one line, all others as they are, that keeps every limit it has a part in:
      * the ceiling of the audience, its own dermal maximum, sunlight, and each constituent that it bears. As the amount
      * is written, before scaling to a batch.
-     *
-     * @return array{int|null, string} the number, null when there may be more than anybody counts or it cannot be told;
-     *     and what one
-     *                                 drop more would break, or why it cannot be told
      */
-    public function mostDrops(Portion $portion): array
+    public function mostDrops(Portion $portion): MostDrops
     {
         foreach ($portion->whole()->parts() as $part) {
             $never = $this->subject->formula()->audience->excludes($part->ingredient);
             if ($never !== '') {
-                return [0, $never];
+                return new MostDrops(0, $never);
             }
         }
         [$in, $out] = [0, 1];
         while (($broken = $this->broken($portion, $out)) === '') {
             $in = $out;
             if ($in >= self::COUNTED_TO) {
-                return [null, ''];
+                return new MostDrops(null, '');
             }
             $out = min(self::COUNTED_TO, 2 * $out);
         }
         if ($broken === self::UNTOLD) {
-            return [null, $broken];
+            return new MostDrops(null, $broken);
         }
         $held = $broken;
         while ($out - $in > 1) {
@@ -63,7 +59,7 @@ final readonly class LoadPlan implements JsonSerializable
             [$in, $out, $held] = $broken === '' ? [$middle, $out, $held] : [$in, $middle, $broken];
         }
 
-        return [$in, $held];
+        return new MostDrops($in, $held);
     }
 
     /** What so many drops of a line would break first, as a clause; "" when nothing. */
@@ -113,13 +109,13 @@ final readonly class LoadPlan implements JsonSerializable
     private function constituentOver(Load $load, string $line): string
     {
         foreach ($this->subject->context->catalogue->limits() as $limit) {
-            [$sum, $bearers] = $load->constituent(
+            $sum = $load->constituent(
                 $limit->name,
                 $limit->allowedFor($this->subject->formula()->audience->isRinsedOff()),
             );
             if (
-                $sum > 1.0
-                && array_filter($bearers, static fn (Portion $p): bool => $p->line->id === $line) !== []
+                $sum->ofLimit > 1.0
+                && array_filter($sum->bearers, static fn (Portion $p): bool => $p->line->id === $line) !== []
             ) {
                 return $limit->name.' is over';
             }
@@ -144,7 +140,7 @@ final readonly class LoadPlan implements JsonSerializable
         $audience = $this->subject->formula()->audience;
         $oils = [];
         foreach ($this->subject->load->oils as $portion) {
-            [$most, $held] = $this->mostDrops($portion);
+            $most = $this->mostDrops($portion);
             $limit = Load::dermalMax($portion);
             $oils[] = [
                 'line' => $portion->line->id,
@@ -153,21 +149,21 @@ final readonly class LoadPlan implements JsonSerializable
                 'limit_percent' => $limit < 100.0 ? $limit : null,
                 'limit_reason' => $limit < 100.0 ? $portion->ingredient->precautions->dermalReason : '',
                 'drops' => self::drops($portion),
-                'most_drops' => $most,
-                'held_by' => $held,
+                'most_drops' => $most->drops,
+                'held_by' => $most->held,
             ];
         }
         $constituents = [];
         foreach ($this->subject->context->catalogue->limits() as $limit) {
             $allowed = $limit->allowedFor($audience->isRinsedOff());
-            [$sum, $bearers] = $this->subject->load->constituent($limit->name, $allowed);
-            if ($bearers !== []) {
+            $sum = $this->subject->load->constituent($limit->name, $allowed);
+            if ($sum->bearers !== []) {
                 $constituents[] = [
                     'name' => $limit->name,
-                    'percent' => round($sum * $allowed, 5),
+                    'percent' => round($sum->ofLimit * $allowed, 5),
                     'limit_percent' => $allowed,
-                    'of_limit' => round($sum * 100, 2),
-                    'bearers' => array_map(static fn (Portion $p): string => $p->name(), $bearers),
+                    'of_limit' => round($sum->ofLimit * 100, 2),
+                    'bearers' => array_map(static fn (Portion $p): string => $p->name(), $sum->bearers),
                 ];
             }
         }

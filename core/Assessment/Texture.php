@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Catalogue\MixturePart;
 use Crown\Catalogue\SolidFat;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -41,7 +42,7 @@ final readonly class Texture
     {
         $this->eutectic = Eutectic::of(
             array_map(
-                static fn (Portion $p): array => [$p->ingredient, $p->share->best],
+                static fn (Portion $p): MixturePart => new MixturePart($p->ingredient, $p->share->best),
                 $composition->counted(),
             ),
         );

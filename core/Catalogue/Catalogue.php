@@ -67,30 +67,25 @@ final readonly class Catalogue
     }
 
     /**
-     * The same catalogue with steeped oils beside the rest. What a steep gave is a calculation of its own, so that a
-     * request pays for the ones it names; each may be made of those before it.
-     *
-     * @param  array<string, array{string, callable(self): Ingredient}>  $oils name and maker by id, in the
-     *     order in which they were made
+     * The same catalogue with what a studio made itself beside the rest. What a steep gave is a calculation of its own,
+     * so that a request pays for the ones it names; each may be made of those before it.
      */
-    public function steeping(array $oils): self
+    public function making(Making ...$made): self
     {
-        if ($oils === [] || $this->later !== null) {
-            return $oils === [] ? $this : $this->whole()->steeping($oils);
+        if ($made === [] || $this->later !== null) {
+            return $made === [] ? $this : $this->whole()->making(...$made);
         }
         $whole = null;
-        $makers = [];
-        foreach ($oils as $id => [, $make]) {
-            $makers[$id] = static function () use ($make, &$whole): Ingredient {
+        $makers = $names = [];
+        foreach ($made as $one) {
+            $makers[$one->id] = static function () use ($one, &$whole): Ingredient {
                 /** @var self $whole */
-                return $make($whole);
+                return ($one->make)($whole);
             };
+            $names[$one->id] = $one->name;
         }
 
-        return $whole = $this->before(
-            new Shelf($makers),
-            $this->names->named(array_map(static fn (array $o): string => $o[0], $oils)),
-        );
+        return $whole = $this->before(new Shelf($makers), $this->names->named($names));
     }
 
     /**

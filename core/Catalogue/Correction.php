@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Catalogue;
 
 use Crown\Measure\Band;
+use Crown\Measure\Bounds;
 use Crown\Measure\Fact;
 use Crown\Measure\Property;
 
@@ -65,11 +66,11 @@ final readonly class Correction
                 sprintf('where the figure comes from, in 1 to %d characters', self::LONGEST_SOURCE),
             );
         }
-        [$least, $most] = self::range($property);
-        if ($band->low < $least || $band->high > $most) {
+        $allowed = self::allowed($property);
+        if (! $allowed->hold($band->low) || ! $allowed->hold($band->high)) {
             throw CatalogueError::field(
-                $band->low < $least ? 'low' : 'high',
-                sprintf('%s from %g to %g', $property->label(), $least, $most),
+                $allowed->hold($band->low) ? 'high' : 'low',
+                sprintf('%s from %g to %g', $property->label(), $allowed->least, $allowed->most),
             );
         }
     }
@@ -79,21 +80,21 @@ final readonly class Correction
         return new Fact($this->band, self::OF_STUDIO.$this->source);
     }
 
-    /** @return array{float, float} in the property's own unit: nonsense is kept out, not what is unusual */
-    public static function range(Property $property): array
+    /** In the property's own unit: nonsense is kept out, not what is unusual. */
+    public static function allowed(Property $property): Bounds
     {
         return match ($property) {
-            Property::Density20, Property::Density60 => [0.5, 3.0],
-            Property::BulkDensity => [0.01, 3.0],
-            Property::PieceGrams => [0.001, 5000.0],
-            Property::DropMillilitres => [0.01, 0.2],
-            Property::Melting => [-60.0, 150.0],
-            Property::LifeMonths, Property::OpenedMonths => [0.01, 240.0],
-            Property::Moisture, Property::Release, Property::Reuse => [0.0, 1.0],
-            Property::Retention, Property::RetentionPressed => [0.0, 10.0],
-            Property::Weight => [1.0, 5.0],
-            Property::Price => [0.0, 100_000.0],
-            default => [-INF, INF],
+            Property::Density20, Property::Density60 => new Bounds(0.5, 3.0),
+            Property::BulkDensity => new Bounds(0.01, 3.0),
+            Property::PieceGrams => new Bounds(0.001, 5000.0),
+            Property::DropMillilitres => new Bounds(0.01, 0.2),
+            Property::Melting => new Bounds(-60.0, 150.0),
+            Property::LifeMonths, Property::OpenedMonths => new Bounds(0.01, 240.0),
+            Property::Moisture, Property::Release, Property::Reuse => new Bounds(0.0, 1.0),
+            Property::Retention, Property::RetentionPressed => new Bounds(0.0, 10.0),
+            Property::Weight => new Bounds(1.0, 5.0),
+            Property::Price => new Bounds(0.0, 100_000.0),
+            default => new Bounds(-INF, INF),
         };
     }
 }

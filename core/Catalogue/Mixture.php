@@ -14,23 +14,23 @@ final readonly class Mixture
 {
     private float $grams;
 
-    /** @param  list<array{Ingredient, float}>  $parts one at least, each with its grams or in another unit of mass */
+    /** @param  list<MixturePart>  $parts one at least, in grams, or in another unit of mass */
     public function __construct(private array $parts)
     {
-        $this->grams = array_sum(array_column($parts, 1));
+        $this->grams = array_sum(array_map(static fn (MixturePart $p): float => $p->amount, $parts));
     }
 
     /** A figure's mean by mass; null where one of them has none. */
     public function mean(Property $property): ?Band
     {
         $low = $best = $high = 0.0;
-        foreach ($this->parts as [$ingredient, $grams]) {
-            $facts = self::facts($ingredient);
+        foreach ($this->parts as $part) {
+            $facts = self::facts($part->ingredient);
             if (! $facts->has($property)) {
                 return null;
             }
             $band = $facts->get($property)->band;
-            $share = $grams / $this->grams;
+            $share = $part->amount / $this->grams;
             [$low, $best, $high] = [
                 $low + $share * $band->low,
                 $best + $share * $band->best,
@@ -45,8 +45,8 @@ final readonly class Mixture
     public function density(): Band
     {
         $volume = 0.0;
-        foreach ($this->parts as [$ingredient, $grams]) {
-            $volume += $grams / $ingredient->density20();
+        foreach ($this->parts as $part) {
+            $volume += $part->amount / $part->ingredient->density20();
         }
 
         return Band::exact($this->grams / $volume);
@@ -56,8 +56,9 @@ final readonly class Mixture
     public function end(Property $property, bool $lowest): ?Band
     {
         $found = null;
-        foreach ($this->parts as [$ingredient]) {
-            $band = self::facts($ingredient)->has($property) ? self::facts($ingredient)->get($property)->band : null;
+        foreach ($this->parts as $part) {
+            $facts = self::facts($part->ingredient);
+            $band = $facts->has($property) ? $facts->get($property)->band : null;
             if ($band !== null && ($found === null || ($band->best < $found->best) === $lowest)) {
                 $found = $band;
             }
@@ -70,12 +71,12 @@ final readonly class Mixture
     public function fattyAcids(): FattyAcids
     {
         $percent = [];
-        foreach ($this->parts as [$ingredient, $grams]) {
-            if (! $ingredient->composition->fattyAcids->known()) {
+        foreach ($this->parts as $part) {
+            if (! $part->ingredient->composition->fattyAcids->known()) {
                 return new FattyAcids([], '');
             }
-            foreach ($ingredient->composition->fattyAcids->percent as $acid => $share) {
-                $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $grams) / $this->grams;
+            foreach ($part->ingredient->composition->fattyAcids->percent as $acid => $share) {
+                $percent[$acid] = ($percent[$acid] ?? 0.0) + ($share * $part->amount) / $this->grams;
             }
         }
 
@@ -86,10 +87,10 @@ final readonly class Mixture
     public function solidFat(): SolidFat
     {
         $percent = array_fill_keys(SolidFat::TEMPERATURES, 0.0);
-        foreach ($this->parts as [$ingredient, $grams]) {
-            $fat = $ingredient->composition->solidFat;
+        foreach ($this->parts as $part) {
+            $fat = $part->ingredient->composition->solidFat;
             foreach (SolidFat::TEMPERATURES as $celsius) {
-                $percent[$celsius] += ($fat->at((float) $celsius) * $fat->structure * $grams) / $this->grams;
+                $percent[$celsius] += ($fat->at((float) $celsius) * $fat->structure * $part->amount) / $this->grams;
             }
         }
 
@@ -100,9 +101,9 @@ final readonly class Mixture
     public function inciShares(): array
     {
         $shares = [];
-        foreach ($this->parts as [$ingredient, $grams]) {
-            foreach ($ingredient->inciShares() as $name => $share) {
-                $shares[$name] = ($shares[$name] ?? 0.0) + ($share * $grams) / $this->grams;
+        foreach ($this->parts as $part) {
+            foreach ($part->ingredient->inciShares() as $name => $share) {
+                $shares[$name] = ($shares[$name] ?? 0.0) + ($share * $part->amount) / $this->grams;
             }
         }
 

@@ -116,7 +116,7 @@ final readonly class ReadyBlend
     {
         $all = array_map(static fn (Part $p): Ingredient => $p->ingredient, $this->parts);
         $mixture = new Mixture(array_map(
-            static fn (Part $p): array => [$p->ingredient, $p->share->best],
+            static fn (Part $p): MixturePart => new MixturePart($p->ingredient, $p->share->best),
             $this->parts,
         ));
         $precautions = Mixture::precautions($all);

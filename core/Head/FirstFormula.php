@@ -11,12 +11,14 @@ use Crown\Catalogue\Evidence;
 use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\MixturePart;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
+use Crown\Head\Internal\Drafted;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
 use Crown\Measure\School;
@@ -81,7 +83,7 @@ final readonly class FirstFormula
         );
         $draft = $this->body($kind, $wanted);
         array_push($draft, ...$this->smallParts($kind, $audience, $wanted));
-        $left = 100.0 - array_sum(array_column($draft, 1));
+        $left = 100.0 - array_sum(array_map(static fn (Drafted $d): float => $d->percent, $draft));
         $oils = array_slice(
             $wanted(IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep),
             0,
@@ -106,7 +108,7 @@ final readonly class FirstFormula
      * What gives it its body, as its kind asks for it: conditioning agent, wax, butter.
      *
      * @param  callable(IngredientKind ...): list<Ingredient>  $wanted
-     * @return list<array{Ingredient, float, string}>
+     * @return list<Drafted>
      */
     private function body(ProductKind $kind, callable $wanted): array
     {
@@ -119,8 +121,9 @@ final readonly class FirstFormula
             }
             $given = array_slice($wanted($of), 0, 3);
             $taken = $given === [] ? $this->staples($fillers, 1) : $given;
-            foreach ($this->shared($taken, $percent) as [$ingredient, $share]) {
-                $rows[] = [$ingredient, $share, $given === [] ? self::filler($part) : $this->reason($ingredient)];
+            foreach ($this->shared($taken, $percent) as $one) {
+                $why = $given === [] ? self::filler($part) : $this->reason($one->ingredient);
+                $rows[] = new Drafted($one->ingredient, $one->amount, $why);
             }
         }
 
@@ -169,13 +172,13 @@ final readonly class FirstFormula
      * The lines that are not fat: antioxidant, starch, scent, preservative, water.
      *
      * @param  callable(IngredientKind...): list<Ingredient>  $wanted
-     * @return list<array{Ingredient, float, string}>
+     * @return list<Drafted>
      */
     private function smallParts(ProductKind $kind, Audience $audience, callable $wanted): array
     {
         $rows = [];
         $add = function (string $id, float $percent, string $why) use (&$rows): void {
-            $rows[] = [$this->catalogue->get($id), $percent, $why];
+            $rows[] = new Drafted($this->catalogue->get($id), $percent, $why);
         };
         if ($kind === ProductKind::ConditionerBar) {
             $add('cetyl-alcohol', 15.0, 'Hardens the bar and helps its slip.');
@@ -209,11 +212,11 @@ final readonly class FirstFormula
             $half = $scent->facts->best(Property::DermalMax, 100.0) / 2;
             $percent = floor(min($ceiling / count($scents), $half) * 100) / 100;
             if ($percent > 0.0) {
-                $rows[] = [$scent, $percent, $this->reason($scent).' Half of what is allowed: begin low.'];
+                $rows[] = new Drafted($scent, $percent, $this->reason($scent).' Half of what is allowed: begin low.');
             }
         }
         foreach ($wanted(IngredientKind::OilActive) as $active) {
-            $rows[] = [$active, min(5.0, $active->facts->best(Property::Use, 2.0)), $this->reason($active)];
+            $rows[] = new Drafted($active, min(5.0, $active->facts->best(Property::Use, 2.0)), $this->reason($active));
         }
 
         return $rows;
@@ -224,8 +227,8 @@ final readonly class FirstFormula
      *
      * @param  list<Ingredient>  $oils chosen
      * @param  float  $percent what is left for oils
-     * @param  list<array{Ingredient, float, string}>  $others already in the draft
-     * @return list<array{Ingredient, float, string}>
+     * @param  list<Drafted>  $others already in the draft
+     * @return list<Drafted>
      */
     private function oils(array $oils, float $percent, array $others, ProductKind $kind): array
     {
@@ -239,11 +242,11 @@ final readonly class FirstFormula
             );
         }
         $rows = array_map(
-            fn (array $row): array => [
-                $row[0],
-                $row[1],
-                $given ? $this->reason($row[0]) : 'A plain base that many heads bear.',
-            ],
+            fn (MixturePart $one): Drafted => new Drafted(
+                $one->ingredient,
+                $one->amount,
+                $given ? $this->reason($one->ingredient) : 'A plain base that many heads bear.',
+            ),
             $this->shared($oils, $percent),
         );
         if ($kind->isRinsed()) {
@@ -261,10 +264,10 @@ final readonly class FirstFormula
             return $rows;
         }
         // The filler takes a part of the oils' place: how much, so that the index meets the aim; at most nine tenths.
-        $with = self::blend([...$others, [$fillers[0], $percent, '']])->heaviness() ?? $index;
+        $with = self::blend([...$others, new Drafted($fillers[0], $percent, '')])->heaviness() ?? $index;
         $part = $with === $index ? 0.0 : max(0.0, min(0.9, ($aim - $index) / ($with - $index)));
-        $rows = array_map(static fn (array $row): array => [$row[0], $row[1] * (1 - $part), $row[2]], $rows);
-        $rows[] = [
+        $rows = array_map(static fn (Drafted $row): Drafted => $row->times(1 - $part), $rows);
+        $rows[] = new Drafted(
             $fillers[0],
             $percent * $part,
             sprintf(
@@ -273,45 +276,45 @@ final readonly class FirstFormula
                 $target->low,
                 $target->high,
             ),
-        ];
+        );
 
         return $rows;
     }
 
     /**
-     * @param  list<array{Ingredient, float, string}>  $draft
+     * @param  list<Drafted>  $draft
      * @param  list<string>  $remarks
      */
     private function written(ProductKind $kind, Audience $audience, array $draft, array $remarks): FirstVersion
     {
         $merged = [];
-        foreach ($draft as [$ingredient, $percent, $why]) {
-            $known = $merged[$ingredient->id] ?? [$ingredient, 0.0, $why];
-            $merged[$ingredient->id] = [$ingredient, $known[1] + $percent, $known[2]];
+        foreach ($draft as $row) {
+            $known = $merged[$row->ingredient->id] ?? null;
+            $merged[$row->ingredient->id] = $known?->plus($row->percent) ?? $row;
         }
         // The largest oil is the one "to fill": it takes up what rounding leaves.
         $filling = '';
-        foreach ($merged as $id => [$ingredient, $percent]) {
-            if ($ingredient->kind->isLiquid() && $percent > ($merged[$filling][1] ?? 0.0)) {
+        foreach ($merged as $id => $row) {
+            if ($row->ingredient->kind->isLiquid() && $row->percent > ($merged[$filling]->percent ?? 0.0)) {
                 $filling = $id;
             }
         }
         $lines = $reasons = [];
-        foreach ($merged as $id => [$ingredient, $percent, $why]) {
-            $rounded = round($percent, $percent < 5.0 ? 2 : 0);
+        foreach ($merged as $id => $row) {
+            $rounded = round($row->percent, $row->percent < 5.0 ? 2 : 0);
             if ($id !== $filling && $rounded <= 0.0) {
                 continue;
             }
             $line = new Line(
                 'l'.(count($lines) + 1),
-                $ingredient->id,
-                $ingredient->name,
+                $row->ingredient->id,
+                $row->ingredient->name,
                 new WrittenAmount($id === $filling ? 'to fill' : Amount::percent($rounded)->written),
                 '',
-                Phase::usualFor($ingredient),
+                Phase::usualFor($row->ingredient),
             );
             $lines[] = $line;
-            $reasons[$line->id] = $why;
+            $reasons[$line->id] = $row->why;
         }
         $notes = array_map(static fn (Line $l): string => sprintf('%s: %s', $l->name, $reasons[$l->id]), $lines);
 
@@ -335,14 +338,14 @@ final readonly class FirstFormula
 
     /**
      * @param  list<Ingredient>  $ingredients
-     * @return list<array{Ingredient, float}>
+     * @return list<MixturePart>
      */
     private function shared(array $ingredients, float $percent): array
     {
         $shares = self::RANKS[max(0, min(3, count($ingredients) - 1))];
 
         return array_map(
-            static fn (Ingredient $i, int $n): array => [$i, $percent * ($shares[$n] ?? 0.0)],
+            static fn (Ingredient $i, int $n): MixturePart => new MixturePart($i, $percent * ($shares[$n] ?? 0.0)),
             $ingredients,
             array_keys($ingredients),
         );
@@ -405,9 +408,11 @@ final readonly class FirstFormula
         };
     }
 
-    /** @param  list<array{Ingredient, float, string}>  $rows */
+    /** @param  list<Drafted>  $rows */
     private static function blend(array $rows): Blend
     {
-        return new Blend(array_map(static fn (array $row): array => [$row[0], $row[1]], $rows));
+        return new Blend(
+            array_map(static fn (Drafted $d): MixturePart => new MixturePart($d->ingredient, $d->percent), $rows),
+        );
     }
 }

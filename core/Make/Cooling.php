@@ -6,6 +6,7 @@ namespace Crown\Make;
 
 use Crown\Assessment\Composition;
 use Crown\Measure\Band;
+use Crown\Measure\Point;
 use Crown\Measure\Vessel;
 use JsonSerializable;
 
@@ -46,8 +47,8 @@ final readonly class Cooling implements JsonSerializable
      * @param  Band  $tau minutes in which the difference falls to 1/e of itself
      * @param  float  $surroundings °C
      * @param  float  $from °C it has now
-     * @param  list<array{float, float}>  $setting °C from cold to warm and per cent of it that is set there, straight
-     *     in between; empty where nothing in it sets
+     * @param  list<Point>  $setting °C from cold to warm across, and upwards per cent of it that is set there; straight
+     *     in between, and empty where nothing in it sets
      */
     private function __construct(
         public Band $tau,
@@ -191,7 +192,7 @@ final readonly class Cooling implements JsonSerializable
     private function bends(float $warm, float $cool): array
     {
         $between = array_filter(
-            array_column($this->setting, 0),
+            array_map(static fn (Point $p): float => $p->across, $this->setting),
             static fn (float $celsius): bool => $celsius < $warm && $celsius > $cool,
         );
 
@@ -209,15 +210,17 @@ final readonly class Cooling implements JsonSerializable
     /** Per cent of it that is set. */
     private function set(float $celsius): float
     {
-        [$cold, $firm] = $this->setting[0] ?? [$celsius, 0.0];
-        foreach ($this->setting as [$warm, $soft]) {
-            if ($celsius <= $warm) {
-                return $warm > $cold ? $firm + (($soft - $firm) * ($celsius - $cold)) / ($warm - $cold) : $soft;
+        $cold = $this->setting[0] ?? new Point($celsius, 0.0);
+        foreach ($this->setting as $warm) {
+            if ($celsius <= $warm->across) {
+                return $warm->across > $cold->across
+                    ? $cold->up + ($warm->up - $cold->up) * ($celsius - $cold->across) / ($warm->across - $cold->across)
+                    : $warm->up;
             }
-            [$cold, $firm] = [$warm, $soft];
+            $cold = $warm;
         }
 
-        return $firm;
+        return $cold->up;
     }
 
     /**

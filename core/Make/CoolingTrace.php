@@ -6,6 +6,7 @@ namespace Crown\Make;
 
 use Crown\Assessment\Examined;
 use Crown\Measure\Band;
+use Crown\Measure\Point;
 use JsonSerializable;
 
 /**
@@ -87,7 +88,7 @@ final readonly class CoolingTrace implements JsonSerializable
         return $this->cooling?->minutesTo($this->of->texture->coolestPour());
     }
 
-    /** @return list<array{float, float}> minutes after the first reading, and °C */
+    /** @return list<Point> minutes after the first reading across, °C upwards */
     public function curve(): array
     {
         if ($this->cooling === null || $this->readings === []) {
@@ -101,7 +102,7 @@ final readonly class CoolingTrace implements JsonSerializable
         $points = [];
         for ($n = 0; $n <= self::POINTS; $n++) {
             $minutes = ($last * $n) / self::POINTS;
-            $points[] = [round($from + $minutes, 2), round($this->cooling->celsiusAfter($minutes), 2)];
+            $points[] = new Point(round($from + $minutes, 2), round($this->cooling->celsiusAfter($minutes), 2));
         }
 
         return $points;
@@ -121,7 +122,7 @@ final readonly class CoolingTrace implements JsonSerializable
             'tau_minutes' => $this->cooling?->tau,
             'to_gate_minutes' => $this->minutesToGate(),
             'to_set_minutes' => $this->minutesToSet(),
-            'curve' => $this->curve(),
+            'curve' => array_map(static fn (Point $p): array => [$p->across, $p->up], $this->curve()),
             'problem' => $this->problem,
         ];
     }

@@ -242,35 +242,31 @@ final class AmountReader
             throw MeasureError::negativeAmount(trim($text));
         }
         $vague = self::vague($text);
-        if ($vague !== [] && trim($vague[1]) === '') {
-            throw MeasureError::vagueAmount($vague[0]);
+        if ($vague !== null && trim($vague->rest) === '') {
+            throw MeasureError::vagueAmount($vague->written);
         }
         $leading = self::leading($text);
-        if ($leading === false || trim($leading->rest, " \t.,;:") !== '') {
+        if ($leading === null || trim($leading->rest, " \t.,;:") !== '') {
             throw MeasureError::unreadableAmount(trim($text));
         }
 
         return $leading->amount;
     }
 
-    /**
-     * An amount in a measure that nobody can tell, at the start of a text: "a handful", "1 stick".
-     *
-     * @return array{}|array{string, string} the amount as it is written, and what follows it
-     */
-    public static function vague(string $text): array
+    /** An amount in a measure that nobody can tell, at the start of a text; null when there is none. */
+    public static function vague(string $text): ?VagueAmount
     {
         return preg_match(self::VAGUE, trim($text), $m) === 1 && preg_match(self::VESSEL_ALONE, $m['amount']) !== 1
-            ? [trim($m['amount']), $m['rest']]
-            : [];
+            ? new VagueAmount(trim($m['amount']), $m['rest'])
+            : null;
     }
 
     /**
-     * Reads the amount at the start of a text and hands back what follows it; false when there is none.
+     * Reads the amount at the start of a text and hands back what follows it; null when there is none.
      *
      * @throws MeasureError when there is one, but it is not an allowed quantity
      */
-    public static function leading(string $text): LeadingAmount|false
+    public static function leading(string $text): ?LeadingAmount
     {
         $plain = self::plain($text);
         if (preg_match('/^'.self::FILL.'(?![\p{L}])/iu', $plain, $m) === 1) {
@@ -291,11 +287,11 @@ final class AmountReader
         return self::sum($plain);
     }
 
-    private static function sum(string $plain): LeadingAmount|false
+    private static function sum(string $plain): ?LeadingAmount
     {
         $first = self::single($plain);
-        if ($first === false) {
-            return false;
+        if ($first === null) {
+            return null;
         }
         $amount = $first->amount;
         $rest = $first->rest;
@@ -308,7 +304,7 @@ final class AmountReader
         ) {
             $next = self::single(substr($rest, strlen($m[0])));
             if (
-                $next === false
+                $next === null
                 || ($next->amount->unit === Unit::Piece
                     && $next->amount->written === Amount::number($next->amount->count->best))
             ) {
@@ -338,10 +334,10 @@ final class AmountReader
         return new LeadingAmount($whole, $rest);
     }
 
-    private static function single(string $plain): LeadingAmount|false
+    private static function single(string $plain): ?LeadingAmount
     {
         if (preg_match(self::amountPattern(), $plain, $m) !== 1) {
-            return false;
+            return null;
         }
         $low = self::value($m['number']);
         $high = ($m['upper'] ?? '') !== '' ? self::value($m['upper']) : $low;

@@ -44,25 +44,25 @@ final readonly class KitItem implements JsonSerializable
             throw MeasureError::kit('ingredient', 'Say with what it was weighed.');
         }
         $figures = $choices = [];
-        foreach ($kind->figures() as $field => [$label, $unit, $least, $most, $needed]) {
+        foreach ($kind->figures() as $field => $asked) {
             $figure = $said->number($field);
-            if ($figure === null ? $needed : ($figure < $least || $figure > $most)) {
+            if ($figure === null ? $asked->needed : ! $asked->allowed->hold($figure)) {
                 throw MeasureError::kit($field, trim(sprintf(
                     '%s: %s to %s %s',
-                    $label,
-                    Amount::number($least),
-                    Amount::number($most),
-                    $unit,
+                    $asked->label,
+                    Amount::number($asked->allowed->least),
+                    Amount::number($asked->allowed->most),
+                    $asked->unit,
                 )).'.');
             }
             if ($figure !== null) {
                 $figures[$field] = $figure;
             }
         }
-        foreach ($kind->choices() as $field => [$label, $allowed]) {
-            $choice = $said->text($field, $allowed[0]);
-            if (! in_array($choice, $allowed, true)) {
-                throw MeasureError::kit($field, sprintf('%s: %s.', $label, implode(', ', $allowed)));
+        foreach ($kind->choices() as $field => $asked) {
+            $choice = $said->text($field, $asked->allowed[0]);
+            if (! in_array($choice, $asked->allowed, true)) {
+                throw MeasureError::kit($field, sprintf('%s: %s.', $asked->label, implode(', ', $asked->allowed)));
             }
             $choices[$field] = $choice;
         }

@@ -88,15 +88,21 @@ enum KitKind: string
         return $this === self::Dropper || $this === self::Spoon;
     }
 
-    /** @return array<string, array{string, string, float, float, bool}> label, unit, least, most, needed; by field */
+    /** @return array<string, KitFigure> by field */
     public function figures(): array
     {
-        return self::FIGURES[$this->value];
+        return array_map(
+            static fn (array $of): KitFigure => new KitFigure($of[0], $of[1], new Bounds($of[2], $of[3]), $of[4]),
+            self::FIGURES[$this->value],
+        );
     }
 
-    /** @return array<string, array{string, list<string>}> label and what is allowed; by field */
+    /** @return array<string, KitChoice> by field */
     public function choices(): array
     {
-        return self::CHOICES[$this->value] ?? [];
+        return array_map(
+            static fn (array $of): KitChoice => new KitChoice($of[0], $of[1]),
+            self::CHOICES[$this->value] ?? [],
+        );
     }
 }

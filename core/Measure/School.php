@@ -115,10 +115,10 @@ enum School: string
         return self::QUESTIONS[$this->value];
     }
 
-    /** @return non-empty-array<string, array{string, string}> what it is called and what it costs, the safer first */
+    /** @return non-empty-array<string, SchoolOption> the safer first */
     public function options(): array
     {
-        return self::OPTIONS[$this->value];
+        return array_map(static fn (array $of): SchoolOption => new SchoolOption(...$of), self::OPTIONS[$this->value]);
     }
 
     public function safer(): string

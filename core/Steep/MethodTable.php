@@ -41,46 +41,49 @@ final readonly class MethodTable implements JsonSerializable
         return $this->wanted === null || $plan->startingOn($this->today)->timeline->readyDay() <= $this->wanted;
     }
 
-    /** @return array{SteepMethod, string} what is recommended, and why */
-    public function recommended(): array
+    /** The way that costs the least for what it draws, among those that are ready in time. */
+    public function recommended(): Recommended
     {
         $fresh = $this->plans[0]->charge->hasFresh();
         $short = $this->plans[0]->charge->oil()->facts->best(Property::LifeMonths, 12.0) <= 6.0;
-        [$first, $why] = match (true) {
-            $fresh => [
+        $first = match (true) {
+            $fresh => new Recommended(
                 SteepMethod::WaterBath,
                 'A fresh plant brings water. Dry or wilt it first, and cold and dark is best; if it must be fresh, the '
                 .'water bath with the bowl weighed before and after.',
-            ],
-            $this->plans[0]->charge->solidPercent(SteepMethod::ColdDark->celsius()) >= self::SETS => [
+            ),
+            $this->plans[0]->charge->solidPercent(SteepMethod::ColdDark->celsius()) >= self::SETS => new Recommended(
                 SteepMethod::WaterBath,
                 'This fat is set at room temperature, and what is set draws nothing: melt it.',
-            ],
-            $short => [
+            ),
+            $short => new Recommended(
                 SteepMethod::WaterBath,
                 'This oil keeps too short a time for weeks of standing; an hour of warmth costs it little more than a '
                 .'day.',
-            ],
-            default => [
+            ),
+            default => new Recommended(
                 SteepMethod::ColdDark,
                 'It costs the least of the oil\'s life for what it draws, and needs no watching.',
-            ],
+            ),
         };
         foreach ($this->plans as $plan) {
-            if ($plan->timeline->method === $first && $this->makesIt($plan)) {
-                return [$first, $why];
+            if ($plan->timeline->method === $first->method && $this->makesIt($plan)) {
+                return $first;
             }
         }
         foreach ($this->plans as $plan) {
             if ($plan->timeline->method === SteepMethod::WaterBath && $this->makesIt($plan)) {
-                return [
+                return new Recommended(
                     SteepMethod::WaterBath,
                     'Weeks of standing would be ready too late; the water bath is ready in time.',
-                ];
+                );
             }
         }
 
-        return [$first, 'Nothing is ready by the day wanted. This is the best for a later day.'];
+        return new Recommended(
+            $first->method,
+            'Nothing is ready by the day wanted. This is the best for a later day.',
+        );
     }
 
     /** 1 least to 5 most: of hands and oil, and of what grows where a wet plant stands for weeks. */
@@ -94,11 +97,11 @@ final readonly class MethodTable implements JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        [$method, $why] = $this->recommended();
+        $recommended = $this->recommended();
 
         return [
-            'recommended' => $method->value,
-            'why' => $why,
+            'recommended' => $recommended->method->value,
+            'why' => $recommended->why,
             'rows' => array_map(
                 fn (SteepPlan $p): array => [
                     'method' => $p->timeline->method->value,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Measure\Bounds;
+
 /** The schools of drawing a plant into oil. Method page: docs/methods/steeps.md. */
 enum SteepMethod: string
 {
@@ -27,14 +29,14 @@ enum SteepMethod: string
         };
     }
 
-    /** @return array{int, int} the fewest and the most days that make sense */
-    public function daysRange(): array
+    /** The fewest and the most days that make sense. */
+    public function standsBetween(): Bounds
     {
         return match ($this) {
-            self::ColdDark => [14, 56],
-            self::SunnySill => [28, 42],
-            self::LeaveIn => [28, 180],
-            default => [1, 1],
+            self::ColdDark => new Bounds(14, 56),
+            self::SunnySill => new Bounds(28, 42),
+            self::LeaveIn => new Bounds(28, 180),
+            default => new Bounds(1, 1),
         };
     }
 
@@ -69,14 +71,14 @@ enum SteepMethod: string
         };
     }
 
-    /** @return array{float, float} °C between which this is still the same way: a cupboard at 30 is, a stove is not */
-    public function celsiusRange(): array
+    /** °C between which this is still the same way: a cupboard at 30 is, a stove is not. */
+    public function heldBetween(): Bounds
     {
         return match ($this) {
-            self::ColdDark, self::LeaveIn => [0.0, 40.0],
-            self::SunnySill => [5.0, 50.0],
-            self::WaterBath, self::BlendHeat, self::HotJar => [40.0, 100.0],
-            self::DirectHeat => [40.0, 150.0],
+            self::ColdDark, self::LeaveIn => new Bounds(0.0, 40.0),
+            self::SunnySill => new Bounds(5.0, 50.0),
+            self::WaterBath, self::BlendHeat, self::HotJar => new Bounds(40.0, 100.0),
+            self::DirectHeat => new Bounds(40.0, 150.0),
         };
     }
 

@@ -14,6 +14,7 @@ use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Mixture;
+use Crown\Catalogue\MixturePart;
 use Crown\Catalogue\OnHair;
 use Crown\Catalogue\Origin;
 use Crown\Catalogue\Provenance;
@@ -239,7 +240,7 @@ final readonly class SteepYield
     private function oils(): Mixture
     {
         return new Mixture(array_map(
-            static fn (Pour $p): array => [$p->oil, $p->grams],
+            static fn (Pour $p): MixturePart => new MixturePart($p->oil, $p->grams),
             $this->plan->charge->pours,
         ));
     }
@@ -253,18 +254,23 @@ final readonly class SteepYield
         $money = Band::exact(0.0);
         foreach (
             [
-                ...array_map(static fn (Pour $p): array => [$p->oil, $p->grams], $this->plan->charge->pours),
                 ...array_map(
-                    static fn (Herb $h): array => [$h->plant, $h->draw > 1 ? 0.0 : $h->grams],
+                    static fn (Pour $p): MixturePart => new MixturePart($p->oil, $p->grams),
+                    $this->plan->charge->pours,
+                ),
+                ...array_map(
+                    static fn (Herb $h): MixturePart => new MixturePart($h->plant, $h->draw > 1 ? 0.0 : $h->grams),
                     $this->plan->charge->herbs,
                 ),
-            ] as [$ingredient, $grams]
+            ] as $part
         ) {
-            if ($grams > 0.0 && ! $ingredient->facts->has(Property::Price)) {
+            if ($part->amount <= 0.0) {
+                continue;
+            }
+            if (! $part->ingredient->facts->has(Property::Price)) {
                 return $facts->without(Property::Price);
             }
-            $money
-                = $grams > 0.0 ? $money->plus($ingredient->facts->get(Property::Price)->band->scaled($grams)) : $money;
+            $money = $money->plus($part->ingredient->facts->get(Property::Price)->band->scaled($part->amount));
         }
         $oil
             = $this->plan->journal->drawnGrams()

@@ -24,7 +24,7 @@ final class Timing
             ];
         }
         $earliest = $plan->startingOn($today)->timeline->readyDay();
-        $fewest = $plan->timeline->method->daysRange()[0];
+        $fewest = (int) $plan->timeline->method->standsBetween()->least;
         $still = [];
         $shorter = max($fewest, $plan->timeline->standsDays() - (int) $latest->diff($today)->format('%a'));
         if (

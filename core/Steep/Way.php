@@ -46,11 +46,11 @@ final readonly class Way
      */
     public function fitting(SteepMethod $method): self
     {
-        [$least, $most] = $method->celsiusRange();
-        if ($this->celsius !== null && ($this->celsius < $least || $this->celsius > $most)) {
+        $held = $method->heldBetween();
+        if ($this->celsius !== null && ! $held->hold($this->celsius)) {
             throw SteepError::field(
                 'celsius',
-                sprintf('%g to %g °C for "%s"', $least, $most, mb_strtolower($method->label())),
+                sprintf('%g to %g °C for "%s"', $held->least, $held->most, mb_strtolower($method->label())),
             );
         }
 

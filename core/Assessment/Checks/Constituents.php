@@ -21,25 +21,26 @@ final readonly class Constituents implements Check
         $findings = [];
         foreach ($subject->context->catalogue->limits() as $limit) {
             $allowed = $limit->allowedFor($subject->formula()->audience->isRinsedOff());
-            [$sum, $bearers] = $subject->load->constituent($limit->name, $allowed);
-            if ($sum <= 1.0) {
+            $sum = $subject->load->constituent($limit->name, $allowed);
+            if ($sum->ofLimit <= 1.0) {
                 continue;
             }
             $oils = array_values(
                 array_filter(
-                    $bearers,
+                    $sum->bearers,
                     static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil,
                 ),
             );
             $findings[] = new Finding(
                 'load.constituent',
                 Severity::Stop,
-                $bearers,
-                [FigureName::Constituent->exactly($sum * $allowed), FigureName::Limit->exactly($allowed)],
+                $sum->bearers,
+                [FigureName::Constituent->exactly($sum->ofLimit * $allowed), FigureName::Limit->exactly($allowed)],
                 'load',
-                $oils === []
-                    ? []
-                    : [new Cure('Cut the oils that bring it', $subject->load->reduceToPart(0.98 / $sum, $oils))],
+                $oils === [] ? [] : [new Cure(
+                    'Cut the oils that bring it',
+                    $subject->load->reduceToPart(0.98 / $sum->ofLimit, $oils),
+                )],
                 about: [$limit->name],
             );
         }

@@ -171,8 +171,8 @@ final readonly class Entries
     public function split(string $line): array
     {
         $vague = AmountReader::vague($line);
-        if ($vague !== []) {
-            return [self::cleaned($vague[1]), $vague[0]];
+        if ($vague !== null) {
+            return [self::cleaned($vague->rest), $vague->written];
         }
         $line = self::capsules($line);
         try {
@@ -180,7 +180,7 @@ final readonly class Entries
         } catch (MeasureError) {
             return self::refused($line);
         }
-        if ($leading === false) {
+        if ($leading === null) {
             return self::trailing($line);
         }
         $name = self::cleaned($leading->rest);
@@ -239,7 +239,7 @@ final readonly class Entries
             } catch (MeasureError) {
                 continue;
             }
-            if ($tail !== false && preg_match($ends, $tail->rest, $state) === 1) {
+            if ($tail !== null && preg_match($ends, $tail->rest, $state) === 1) {
                 return [
                     self::cleaned(substr($line, 0, (int) $offset)).(isset($state[1]) ? ' '.$state[1] : ''),
                     $tail->amount->written,

@@ -217,7 +217,7 @@ final readonly class Plain
             // "One hundred" is no count of one; "two cups" is read as it is written.
             return $this->figure($m[2]) !== null
                 || $this->fraction([$m[2]], 0) !== null
-                || AmountReader::leading($row) === false;
+                || AmountReader::leading($row) === null;
         } catch (MeasureError) {
             return false;
         }

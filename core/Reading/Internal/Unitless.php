@@ -215,7 +215,7 @@ final readonly class Unitless
             return false;
         }
 
-        return $leading !== false
+        return $leading !== null
             && $leading->amount->unit === Unit::Piece
             && preg_match('/^[\d.,]+$/u', trim($leading->amount->written)) === 1
             && $leading->amount->count->best >= $fewest;

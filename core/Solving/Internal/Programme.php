@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving\Internal;
 
 use Crown\Assessment\Blend;
+use Crown\Catalogue\MixturePart;
 use Crown\Catalogue\Need;
 use Crown\Solving\Candidate;
 use Crown\Solving\Requirement;
@@ -100,7 +101,7 @@ final class Programme
     {
         return new Blend(
             array_map(
-                static fn (Candidate $c, int $j): array => [$c->ingredient, $x[$j]],
+                static fn (Candidate $c, int $j): MixturePart => new MixturePart($c->ingredient, $x[$j]),
                 $this->candidates,
                 array_keys($this->candidates),
             ),

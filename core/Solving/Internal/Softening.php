@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving\Internal;
 
 use Crown\Assessment\Eutectic;
+use Crown\Catalogue\MixturePart;
 use Crown\Catalogue\Name;
 use Crown\Solving\Answer;
 use Crown\Solving\Candidate;
@@ -79,7 +80,10 @@ final readonly class Softening
     {
         $parts = [];
         foreach ($this->candidates as $candidate) {
-            $parts[] = [$candidate->ingredient, $answer->shares[$candidate->ingredient->id] ?? 0.0];
+            $parts[] = new MixturePart(
+                $candidate->ingredient,
+                $answer->shares[$candidate->ingredient->id] ?? 0.0,
+            );
         }
 
         return array_map(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving\Requirement;
 
 use Crown\Assessment\Eutectic;
-use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\MixturePart;
 use Crown\Measure\Number;
 use Crown\Solving\Between;
 use Crown\Solving\Candidate;
@@ -40,7 +40,7 @@ final readonly class EffectiveSolids extends Sum
         return new self($this->between, $this->celsius, $by);
     }
 
-    /** @param  list<array{Ingredient, float}>  $parts ingredients with their shares */
+    /** @param  list<MixturePart>  $parts in any unit */
     public function factorOf(array $parts): float
     {
         return Eutectic::of($parts)->factor($this->celsius)->best;
@@ -50,7 +50,7 @@ final readonly class EffectiveSolids extends Sum
     {
         $parts = [];
         foreach ($programme->candidates as $j => $candidate) {
-            $parts[] = [$candidate->ingredient, $x[$j]];
+            $parts[] = new MixturePart($candidate->ingredient, $x[$j]);
         }
         $true = $this->softened($this->factorOf($parts));
         $sum = 0.0;

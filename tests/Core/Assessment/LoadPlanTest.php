@@ -167,9 +167,9 @@ final class LoadPlanTest extends CoreTestCase
 
         self::assertArrayHasKey('eugenol', $rows);
         foreach ($rows as $name => $row) {
-            [$sum, $bearers] = $subject->load->constituent($name, $row['limit_percent']);
-            self::assertEqualsWithDelta($sum * 100, $row['of_limit'], 0.006, $name);
-            self::assertCount(count($bearers), $row['bearers'], $name);
+            $sum = $subject->load->constituent($name, $row['limit_percent']);
+            self::assertEqualsWithDelta($sum->ofLimit * 100, $row['of_limit'], 0.006, $name);
+            self::assertCount(count($sum->bearers), $row['bearers'], $name);
         }
         self::assertSame(
             array_column($rows, 'of_limit'),

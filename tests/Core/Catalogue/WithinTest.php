@@ -8,6 +8,7 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueError;
 use Crown\Catalogue\Correction;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Making;
 use Crown\Catalogue\OwnEntry;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -66,7 +67,7 @@ final class WithinTest extends CoreTestCase
         $catalogue = $this->larger();
         self::assertSame($catalogue, $catalogue->with());
         self::assertSame($catalogue, $catalogue->corrected());
-        self::assertSame($catalogue, $catalogue->steeping([]));
+        self::assertSame($catalogue, $catalogue->making());
         self::assertSame(0, $this->fetched);
         $id = 'own-1';
         $more = $catalogue->with(self::own('own-2', 'Uncle\'s oil'));
@@ -76,7 +77,7 @@ final class WithinTest extends CoreTestCase
         self::assertTrue($corrected->has($id));
         self::assertSame(4.0, $corrected->get('olive-oil')->facts->get(Property::Weight)->band->best);
         $mine = static fn (Catalogue $all): Ingredient => $all->get($id);
-        $steeped = $catalogue->steeping(['lot-1' => ['Mine', $mine]]);
+        $steeped = $catalogue->making(new Making('lot-1', 'Mine', $mine));
         self::assertSame('Aunt\'s oil', $steeped->get('lot-1')->name);
     }
 }

@@ -376,7 +376,10 @@ final class FiguresTest extends CoreTestCase
                 ),
                 $slips,
             ),
-            'ranges' => array_map(Correction::range(...), Correction::ALLOWED),
+            'ranges' => array_map(
+                static fn (Property $p): array => array_values((array) Correction::allowed($p)),
+                Correction::ALLOWED,
+            ),
         ];
     }
 

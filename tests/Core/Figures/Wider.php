@@ -245,9 +245,9 @@ final class Wider
     private static function timed(SteepPlan $plan, DateTimeImmutable $today, int $day): array
     {
         $wanted = $today->modify(sprintf('+%d days', $day));
-        [$method, $why] = MethodTable::for($plan, $today, $wanted)->recommended();
+        $told = MethodTable::for($plan, $today, $wanted)->recommended();
 
-        return [Timing::of($plan, $today, $wanted)['latest_start'], $method->value, self::marked([$why])];
+        return [Timing::of($plan, $today, $wanted)['latest_start'], $told->method->value, self::marked([$told->why])];
     }
 
     /** @return list<string> */

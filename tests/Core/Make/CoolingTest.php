@@ -16,6 +16,7 @@ use Crown\Make\Surroundings;
 use Crown\Make\Task;
 use Crown\Make\TaskKind;
 use Crown\Measure\Band;
+use Crown\Measure\Point;
 use Crown\Measure\Vessel;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
@@ -160,11 +161,14 @@ final class CoolingTest extends CoreTestCase
         );
         $curve = $blend->solidCurve();
         for ($celsius = 10.0; $celsius < 80.0; $celsius += 0.7) {
-            $before = array_filter($curve, static fn (array $p): bool => $p[0] <= $celsius);
-            $after = array_filter($curve, static fn (array $p): bool => $p[0] >= $celsius);
-            [$cold, $firm] = $before === [] ? [$celsius, $blend->solidPercent($celsius)] : end($before);
-            [$warm, $soft] = $after === [] ? [$celsius, $blend->solidPercent($celsius)] : reset($after);
-            $straight = $warm > $cold ? $firm + (($soft - $firm) * ($celsius - $cold)) / ($warm - $cold) : $firm;
+            $before = array_filter($curve, static fn (Point $p): bool => $p->across <= $celsius);
+            $after = array_filter($curve, static fn (Point $p): bool => $p->across >= $celsius);
+            $here = new Point($celsius, $blend->solidPercent($celsius));
+            $cold = end($before) ?: $here;
+            $warm = reset($after) ?: $here;
+            $straight = $warm->across > $cold->across
+                ? $cold->up + (($warm->up - $cold->up) * ($celsius - $cold->across)) / ($warm->across - $cold->across)
+                : $cold->up;
             self::assertEqualsWithDelta($straight, $blend->solidPercent($celsius), 1e-9, (string) $celsius);
         }
     }
@@ -217,9 +221,9 @@ final class CoolingTest extends CoreTestCase
         self::assertNotNull($trace->minutesToGate());
         self::assertGreaterThan($trace->minutesToGate()->best, $trace->minutesToSet()?->best, 'it is poured before');
         $curve = $trace->curve();
-        self::assertEqualsWithDelta(70.0, $curve[0][1], 0.01);
-        self::assertEqualsWithDelta(4.0, $curve[0][0], 0.01);
-        $degrees = array_column($curve, 1);
+        self::assertEqualsWithDelta(70.0, $curve[0]->up, 0.01);
+        self::assertEqualsWithDelta(4.0, $curve[0]->across, 0.01);
+        $degrees = array_column($curve, 'up');
         $sorted = $degrees;
         rsort($sorted);
         self::assertSame($sorted, $degrees, 'it only cools');

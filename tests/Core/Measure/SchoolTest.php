@@ -17,9 +17,9 @@ final class SchoolTest extends TestCase
         foreach (School::cases() as $school) {
             self::assertNotSame('', $school->question());
             self::assertGreaterThanOrEqual(2, count($school->options()));
-            foreach ($school->options() as [$label, $costs]) {
-                self::assertMatchesRegularExpression('/^\p{Lu}.{4,}/u', $label);
-                self::assertStringEndsWith('.', $costs);
+            foreach ($school->options() as $option) {
+                self::assertMatchesRegularExpression('/^\p{Lu}.{4,}/u', $option->label);
+                self::assertStringEndsWith('.', $option->costs);
             }
         }
     }

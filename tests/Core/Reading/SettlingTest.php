@@ -6,6 +6,7 @@ namespace Tests\Core\Reading;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Making;
 use Crown\Catalogue\NameMatch;
 use Crown\Measure\Kitchen;
 use Crown\Reading\Choice;
@@ -270,10 +271,10 @@ final class SettlingTest extends CoreTestCase
         ];
         $makers = [];
         foreach ($oils as $oil) {
-            $makers[$oil->id] = [$oil->title, static fn (): Ingredient => self::steeped($oil)];
+            $makers[] = new Making($oil->id, $oil->title, static fn (): Ingredient => self::steeped($oil));
         }
         $knowledge = new Knowledge($oils, today: $day('2026-05-12'));
-        $catalogue = self::catalogue()->steeping($makers);
+        $catalogue = self::catalogue()->making(...$makers);
         $line = self::read("Oil\n30 g $name\n5 g vitamin E", knowledge: $knowledge, catalogue: $catalogue)->lines[0];
         $found = array_map(static fn (NameMatch $m): string => $m->ingredient->id, $line->matches);
 
@@ -292,12 +293,12 @@ final class SettlingTest extends CoreTestCase
         $found = static function (OwnOil ...$oils): array {
             $makers = [];
             foreach ($oils as $oil) {
-                $makers[$oil->id] = [$oil->title, static fn (): Ingredient => self::steeped($oil)];
+                $makers[] = new Making($oil->id, $oil->title, static fn (): Ingredient => self::steeped($oil));
             }
             $lines = self::read(
                 "Oil\n30 g my steeped oil\n5 g vitamin E",
                 knowledge: new Knowledge($oils),
-                catalogue: self::catalogue()->steeping($makers),
+                catalogue: self::catalogue()->making(...$makers),
             )->lines;
 
             return array_map(static fn (NameMatch $m): string => $m->ingredient->id, $lines[0]->matches);

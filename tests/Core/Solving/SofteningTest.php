@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Solving;
 
 use Crown\Assessment\Eutectic;
+use Crown\Catalogue\MixturePart;
 use Crown\Solving\Between;
 use Crown\Solving\Candidate;
 use Crown\Solving\Goal;
@@ -107,7 +108,10 @@ final class SofteningTest extends CoreTestCase
     {
         return Eutectic::of(
             array_map(
-                static fn (Candidate $c): array => [$c->ingredient, $shares[$c->ingredient->id] ?? 0.0],
+                static fn (Candidate $c): MixturePart => new MixturePart(
+                    $c->ingredient,
+                    $shares[$c->ingredient->id] ?? 0.0,
+                ),
                 $candidates,
             ),
         );

@@ -9,6 +9,7 @@ use Crown\Assessment\Context;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Making;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Measure\Kitchen;
@@ -39,10 +40,10 @@ final class AwaitedTest extends CoreTestCase
 
     private static function with(Ingredient $oil): Catalogue
     {
-        return self::catalogue()->steeping([
-            'steep-1' => ['Nettle in olive', static fn (): Ingredient => $oil],
-            'lot-9' => ['Strained', static fn (): Ingredient => $oil],
-        ]);
+        return self::catalogue()->making(
+            new Making('steep-1', 'Nettle in olive', static fn (): Ingredient => $oil),
+            new Making('lot-9', 'Strained', static fn (): Ingredient => $oil),
+        );
     }
 
     public function test_the_bench_says_when_it_can_be_strained_and_no_reason_outweighs_that(): void

@@ -339,7 +339,7 @@ final class JarTest extends CoreTestCase
     public function test_recommendation(array $herbs, array $pours, SteepMethod $asked, SteepMethod $told): void
     {
         $table = MethodTable::for(self::jar($herbs, $pours, [new Stay($asked, self::day())]), self::day(), null);
-        self::assertSame($told, $table->recommended()[0]);
+        self::assertSame($told, $table->recommended()->method);
         self::assertCount(count(SteepMethod::cases()), $table->jsonSerialize()['rows']);
     }
 
@@ -359,7 +359,7 @@ final class JarTest extends CoreTestCase
         );
         self::assertSame(
             SteepMethod::WaterBath,
-            MethodTable::for(self::jar(), self::day(), self::day(5))->recommended()[0],
+            MethodTable::for(self::jar(), self::day(), self::day(5))->recommended()->method,
         );
     }
 

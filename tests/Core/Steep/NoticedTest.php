@@ -60,11 +60,11 @@ final class NoticedTest extends CoreTestCase
 
     public function test_a_method_is_held_at_its_own_edges_and_not_beyond(): void
     {
-        [$least, $most] = SteepMethod::WaterBath->celsiusRange();
-        foreach ([$least, $most] as $edge) {
+        $held = SteepMethod::WaterBath->heldBetween();
+        foreach ([$held->least, $held->most] as $edge) {
             self::assertSame($edge, (new Way(celsius: $edge))->fitting(SteepMethod::WaterBath)->celsius);
         }
-        foreach ([$least - 0.1, $most + 0.1] as $beyond) {
+        foreach ([$held->least - 0.1, $held->most + 0.1] as $beyond) {
             try {
                 (new Way(celsius: $beyond))->fitting(SteepMethod::WaterBath);
                 self::fail("$beyond °C was allowed");

@@ -185,7 +185,7 @@ final class WaysTest extends CoreTestCase
         );
         self::assertSame(
             SteepMethod::WaterBath,
-            MethodTable::for($set, new DateTimeImmutable(self::START), null)->recommended()[0],
+            MethodTable::for($set, new DateTimeImmutable(self::START), null)->recommended()->method,
         );
     }
 
