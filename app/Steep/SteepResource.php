@@ -47,6 +47,7 @@ final class SteepResource extends JsonResource
         return [
             ...(new SteepRowResource($this->steep, $this->plan, $this->catalogue))->toArray(),
             'usual_ratio' => $this->plan->charge->usualRatio(),
+            'charge' => $this->plan->charge->words(),
             'learned' => $this->retention,
             'water_left_grams' => $this->plan->water->leftGrams(),
             'dry' => $this->plan->water->isDry(),

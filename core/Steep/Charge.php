@@ -7,6 +7,7 @@ namespace Crown\Steep;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\Name;
 use Crown\Measure\Band;
+use Crown\Measure\Number;
 
 /** What is in a jar: plants, oils, and water that was added on purpose. */
 final readonly class Charge
@@ -120,6 +121,25 @@ final readonly class Charge
     public function name(): string
     {
         return sprintf('%s in %s', $this->plant()->name, Name::inSentence($this->oil()->name));
+    }
+
+    /** All that is in it: "40 g dried calendula flower in 400 g olive oil". */
+    public function words(): string
+    {
+        $herbs = array_map(
+            static fn (Herb $h): string => implode(' ', array_filter([
+                Number::shown($h->grams).' g',
+                $h->form,
+                Name::inSentence($h->plant->name),
+            ])),
+            $this->herbs,
+        );
+        $oils = array_map(
+            static fn (Pour $p): string => sprintf('%s g %s', Number::shown($p->grams), Name::inSentence($p->oil->name)),
+            $this->pours,
+        );
+
+        return sprintf('%s in %s', implode(', ', $herbs), implode(', ', $oils));
     }
 
     /** The same, begun on another day. */

@@ -343,6 +343,7 @@ export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
         lots: [],
         usual_ratio: band(9),
         learned: null,
+        charge: '40 g dried calendula flower in 400 g olive oil',
         water_left_grams: band(4, 2, 6),
         dry: false,
         signs: [],

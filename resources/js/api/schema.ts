@@ -2761,6 +2761,8 @@ export interface components {
             lots: components["schemas"]["Lot"][];
             usual_ratio: components["schemas"]["Band"];
             learned: components["schemas"]["Band"] | null;
+            /** @description All that is in it, in words. */
+            charge: string;
             water_left_grams: components["schemas"]["Band"];
             dry: boolean;
             signs: string[];

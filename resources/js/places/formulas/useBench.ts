@@ -4,14 +4,13 @@ import { inTurn } from '../../api/inTurn';
 import { useLatest } from '../../api/latest';
 import { cure as cured, evaluate, isFormulaPage, reshare as reshared, saveFormula, useKeepVersion } from '../../queries/formulas';
 import { tell, tellProblem } from '../../ui/notice';
+import { useHistory } from './bench/useHistory';
 
 type Formula = Schemas['Formula'];
 type Page = Schemas['FormulaPage'];
 
 const SAVE_AFTER = 500;
 const RETRY_AFTER = 3000;
-/** Edits to one thing within this time are one step of undo. */
-const ONE_STEP = 900;
 
 /** A copy of its own, also of what Vue has wrapped. */
 function copyOf(formula: Formula): Formula {
@@ -43,23 +42,20 @@ export function useBench(page: Page) {
     let saving: Promise<void> | null = null;
     let unsaved = false;
 
-    const past: string[] = [];
-    const future: string[] = [];
-    const canUndo = ref(false);
-    const canRedo = ref(false);
-    let lastStep = { what: '', at: 0 };
+    const { canUndo, canRedo, step, undo, redo } = useHistory(
+        () => JSON.stringify({ formula: formula.value, headId: headId.value, hair: hair.value }),
+        (state) => {
+            const back: { formula: Formula; headId: number | null; hair: Schemas['Hair'] | null } = JSON.parse(state);
+            formula.value = back.formula;
+            headId.value = back.headId;
+            hair.value = back.hair;
+            changed();
+        },
+    );
 
     /** What is judged: the formula, whom it is for, and the last kept version, beside which something can be seen to be missing. */
     function draft() {
         return { formula: formula.value, head_id: headId.value, hair: hair.value, before: versions.value[0]?.formula ?? null };
-    }
-
-    function state(): string {
-        return JSON.stringify({ formula: formula.value, headId: headId.value, hair: hair.value });
-    }
-    function steps(): void {
-        canUndo.value = past.length > 0;
-        canRedo.value = future.length > 0;
     }
 
     function show(answer: Schemas['Evaluation']): void {
@@ -130,32 +126,14 @@ export function useBench(page: Page) {
 
     /** Changes the formula in place; `what` names the thing, so that typing in one field is one step of undo. */
     function edit(what: string, change: (draft: Formula) => void): void {
-        const now = Date.now();
-        if (lastStep.what !== what || now - lastStep.at > ONE_STEP) {
-            past.push(state());
-            if (past.length > 200) past.shift();
-            future.length = 0;
-        }
-        lastStep = { what, at: now };
+        step(what);
         change(formula.value);
-        steps();
         changed();
     }
 
-    function travel(from: string[], to: string[]): void {
-        const kept = from.pop();
-        if (kept === undefined) return;
-        to.push(state());
-        const back: { formula: Formula; headId: number | null; hair: Schemas['Hair'] | null } = JSON.parse(kept);
-        formula.value = back.formula;
-        headId.value = back.headId;
-        hair.value = back.hair;
-        lastStep = { what: '', at: 0 };
-        steps();
-        changed();
+    function setText(field: 'title' | 'kind' | 'audience' | 'notes', value: string): void {
+        edit(field, (draft) => Object.assign(draft, { [field]: value }));
     }
-    const undo = (): void => travel(past, future);
-    const redo = (): void => travel(future, past);
 
     function replace(next: Formula, what: string): void {
         edit(what, () => (formula.value = copyOf(next)));
@@ -258,6 +236,7 @@ export function useBench(page: Page) {
         canUndo,
         canRedo,
         edit,
+        setText,
         judge: judging.now,
         undo,
         redo,
