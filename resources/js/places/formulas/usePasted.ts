@@ -106,3 +106,5 @@ export function usePasted() {
 
     return { text, settled, answer, problem, asked, lines, shown, say, unsay, saidOf, settle, remember, forget, placeAt, clear };
 }
+
+export type Pasted = ReturnType<typeof usePasted>;

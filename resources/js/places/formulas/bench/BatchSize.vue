@@ -37,7 +37,13 @@ function setMode(chosen: string): void {
             chosen === 'mass'
                 ? { mode: 'mass', grams: Math.max(1, Math.round(assessment.value.total_grams.best) || USUAL.grams) }
                 : chosen === 'jars'
-                  ? { mode: 'jars', jars: USUAL.jars, millilitres: USUAL.millilitres, ...props.sizing }
+                  ? {
+                        mode: 'jars',
+                        jars: USUAL.jars,
+                        millilitres: USUAL.millilitres,
+                        overfill: props.sizing.overfill,
+                        loss: props.sizing.loss,
+                    }
                   : { mode: 'as-written' };
     });
 }

@@ -1,0 +1,52 @@
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import type { Schemas } from '../../../api/client';
+import { cure as cured, useBeginSteep, useMakeDose, useStartFormula } from '../../../queries/formulas';
+import { tell, tellProblem } from '../../../ui/notice';
+import type { Pasted } from '../usePasted';
+
+/** Where a pasted recipe goes: on the bench, into a jar, to the counter. */
+export function useGoOn(pasted: Pasted) {
+    const router = useRouter();
+    const starting = useStartFormula();
+    const steeping = useBeginSteep();
+    const dosing = useMakeDose();
+    const curing = ref(false);
+    const busy = computed(() => starting.isPending.value || steeping.isPending.value || dosing.isPending.value || curing.value);
+
+    /** Somewhere else with it: the text is done with when that is done. */
+    async function further(go: () => Promise<string>): Promise<void> {
+        try {
+            const to = await go();
+            pasted.clear();
+            await router.push(to);
+        } catch (e) {
+            tellProblem(e);
+        }
+    }
+    const bench = async (from: Schemas['Formula']): Promise<string> =>
+        `/formulas/${(await starting.mutateAsync({ formula: from, head_id: null })).id}`;
+    const toBench = (): Promise<void> =>
+        further(() =>
+            pasted.answer.value?.formula ? bench(pasted.answer.value?.formula) : Promise.reject(new Error('Nothing was read yet.')),
+        );
+    const toSteep = (): Promise<void> =>
+        further(async () => {
+            const begun = await steeping.mutateAsync(pasted.asked.value);
+            tell(`${begun.name} is begun. It stands under Steeps, and its oil in this formula.`);
+            return `/formulas/${begun.formula_id}`;
+        });
+    const toDose = (): Promise<void> => further(async () => `/make/${(await dosing.mutateAsync(pasted.asked.value)).id}`);
+    const cure = (_label: string, change: Schemas['Change']): Promise<void> =>
+        further(async () => {
+            if (!pasted.answer.value?.formula) throw new Error('Nothing was read yet.');
+            curing.value = true;
+            try {
+                return await bench((await cured({ formula: pasted.answer.value?.formula, head_id: null, change })).formula);
+            } finally {
+                curing.value = false;
+            }
+        });
+
+    return { busy, toBench, toSteep, toDose, cure };
+}
