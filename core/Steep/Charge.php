@@ -135,7 +135,7 @@ final readonly class Charge
             $this->herbs,
         );
         $oils = array_map(
-            static fn (Pour $p): string => sprintf('%s g %s', Number::shown($p->grams), Name::inSentence($p->oil->name)),
+            static fn (Pour $p): string => Number::shown($p->grams).' g '.Name::inSentence($p->oil->name),
             $this->pours,
         );
 

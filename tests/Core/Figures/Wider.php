@@ -330,7 +330,7 @@ final class Wider
     }
 
     /** With its words; floats to seven digits, so that it is the same on every machine. */
-    private static function marked(mixed $said): string
+    public static function marked(mixed $said): string
     {
         $plain = json_decode((string) json_encode($said), true);
         array_walk_recursive($plain, static function (mixed &$value): void {
