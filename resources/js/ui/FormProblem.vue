@@ -4,7 +4,7 @@ defineProps<{ errors: Record<string, string[]>; field: string }>();
 </script>
 
 <template>
-    <p v-if="errors[field]" :id="`problem-${field}`" class="said-stop mt-1 text-[13px] font-semibold" role="alert">
+    <p v-if="errors[field]" class="said-stop mt-1 text-[13px] font-semibold" role="alert">
         {{ errors[field]?.[0] }}
     </p>
 </template>

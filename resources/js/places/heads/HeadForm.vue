@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue';
 import type { Schemas } from '../../api/client';
-import FormProblem from '../../ui/FormProblem.vue';
-import { NEEDS, SCALPS } from '../../ui/words';
+import FormField from '../../ui/FormField.vue';
+import { NEEDS } from '../../ui/words';
 import HeadGuide from './HeadGuide.vue';
+import { CHOICES, CONDITIONS, SIGNS } from './traits';
 
 /** Everything that can be known of a head; only the name must be. */
 const props = defineProps<{ head: Schemas['Head'] | null; errors: Record<string, string[]>; busy: boolean }>();
@@ -43,63 +44,6 @@ watch(
     { immediate: true },
 );
 
-const CHOICES = {
-    strand: [
-        'Strand',
-        { fine: 'fine: hardly felt between the fingers', medium: 'medium', coarse: 'coarse: felt clearly', 'not-known': 'not known' },
-    ],
-    porosity: [
-        'Porosity',
-        { low: 'low: water beads, dries slowly', normal: 'normal', high: 'high: soaks at once', 'not-known': 'not known' },
-    ],
-    density: ['Density', { thin: 'thin', middling: 'middling', thick: 'thick', 'not-known': 'not known' }],
-    curl: ['Curl', { straight: 'straight', wavy: 'wavy', curly: 'curly', coily: 'coily', 'not-known': 'not known' }],
-    scalp: ['Scalp as a whole', SCALPS],
-    age_band: [
-        'Age',
-        {
-            'under-2': 'under 2',
-            '2-6': '2 to 6',
-            '6-12': '6 to 12',
-            '12-18': '12 to 18',
-            adult: '18 and over',
-            'over-12': 'over 12',
-            'not-known': 'not known',
-        },
-    ],
-    style: [
-        'Worn mostly',
-        {
-            loose: 'loose',
-            tied: 'tied',
-            braids: 'in braids',
-            locs: 'in locs',
-            covered: 'covered',
-            short: 'short',
-            'not-known': 'not known',
-        },
-    ],
-    hardness: ['Water', { soft: 'soft', hard: 'hard', 'not-known': 'not known' }],
-} as const;
-const SIGNS: Record<string, string> = {
-    'sudden-loss': 'sudden loss',
-    'patchy-loss': 'bare patches',
-    pain: 'pain',
-    sores: 'sores',
-    fever: 'fever',
-    'spreading-rash': 'a spreading rash',
-};
-const CONDITIONS: Record<string, string> = {
-    asthma: 'asthma',
-    epilepsy: 'epilepsy',
-    'blood-pressure': 'heart or blood pressure',
-    bleeding: 'blood thinners or bleeding',
-    hormones: 'hormone-sensitive illness',
-    thyroid: 'thyroid illness',
-    liver: 'liver illness',
-    g6pd: 'G6PD deficiency',
-    medicines: 'regular medicines',
-};
 const CHIP =
     'has-checked:bg-lead has-checked:text-on-lead border-rule flex min-h-8 cursor-pointer items-center rounded border px-2.5 has-focus-visible:outline-2';
 
@@ -122,11 +66,9 @@ function submit(): void {
 
 <template>
     <form @submit.prevent="submit">
-        <label class="block max-w-md">
-            <span class="label">Name, or what you call this head</span>
-            <input v-model="draft.name" class="field" maxlength="120" :aria-invalid="!!errors['name']" />
-        </label>
-        <FormProblem :errors="errors" field="name" />
+        <FormField v-slot="{ field }" class="max-w-md" label="Name, or what you call this head" :problem="errors['name']">
+            <input v-bind="field" v-model="draft.name" class="field" maxlength="120" />
+        </FormField>
         <p class="mt-3">
             Everything else may wait.
             <button type="button" class="act-quiet" @click="guiding = true">Find strand, porosity and scalp by looking</button>
@@ -182,16 +124,21 @@ function submit(): void {
         </fieldset>
         <div class="mt-4 grid gap-4 xl:grid-cols-2">
             <div>
-                <label class="block">
-                    <span class="label">Allergies, with commas between (tree nut, sesame, bee product, an ingredient)</span>
-                    <input v-model="allergies" class="field" />
-                </label>
-                <FormProblem :errors="errors" field="allergies" />
-                <label class="mt-4 block max-w-48">
-                    <span class="label">Days from wash to wash (0: not known)</span>
-                    <input v-model.number="draft.wash_every_days" type="number" min="0" max="60" class="field" />
-                </label>
-                <FormProblem :errors="errors" field="wash_every_days" />
+                <FormField
+                    v-slot="{ field }"
+                    label="Allergies, with commas between (tree nut, sesame, bee product, an ingredient)"
+                    :problem="errors['allergies']"
+                >
+                    <input v-bind="field" v-model="allergies" class="field" />
+                </FormField>
+                <FormField
+                    v-slot="{ field }"
+                    class="mt-4 max-w-48"
+                    label="Days from wash to wash (0: not known)"
+                    :problem="errors['wash_every_days']"
+                >
+                    <input v-bind="field" v-model.number="draft.wash_every_days" type="number" min="0" max="60" class="field" />
+                </FormField>
             </div>
             <fieldset>
                 <legend class="label">Does not bear well</legend>

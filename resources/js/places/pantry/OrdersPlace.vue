@@ -5,6 +5,7 @@ import { Problem, type Schemas } from '../../api/client';
 import { FORMULAS } from '../../queries/lists';
 import { ordersQuery, useSettleOrder, useTakeOrder } from '../../queries/orders';
 import { written } from '../../ui/events';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
@@ -124,11 +125,9 @@ async function settle(order: Schemas['Order'], state: Schemas['OrderState']['sta
                         :say="(row) => row.title"
                     />
                     <FormProblem :errors="errors" field="formula_id" />
-                    <label class="block">
-                        <span class="label">Who wants it</span>
-                        <input v-model="draft.who" class="field" maxlength="120" :aria-invalid="!!errors['who']" />
-                    </label>
-                    <FormProblem :errors="errors" field="who" />
+                    <FormField v-slot="{ field }" label="Who wants it" :problem="errors['who']">
+                        <input v-bind="field" v-model="draft.who" class="field" maxlength="120" />
+                    </FormField>
                     <div class="grid grid-cols-2 gap-3">
                         <label>
                             <span class="label">Jars</span>

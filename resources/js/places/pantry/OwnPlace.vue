@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { Problem, type Schemas } from '../../api/client';
 import { ingredient, useSaveOwn, useWriteOwn } from '../../queries/ingredients';
 import { written } from '../../ui/events';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { INGREDIENT_KINDS } from '../../ui/words';
@@ -123,11 +124,9 @@ async function save(): Promise<void> {
             Of a kind alone little is known, and what cannot be told is asked about where it is needed. If it is like something in the
             catalogue, open that and choose "Mine is like this, but …".
         </p>
-        <label class="block">
-            <span class="label">Name</span>
-            <input v-model="draft.name" class="field" maxlength="120" :aria-invalid="!!errors['name']" />
-        </label>
-        <FormProblem :errors="errors" field="name" />
+        <FormField v-slot="{ field }" label="Name" :problem="errors['name']">
+            <input v-bind="field" v-model="draft.name" class="field" maxlength="120" />
+        </FormField>
         <label v-if="!like" class="mt-3 flex items-center gap-2">
             <input v-model="isBlend" type="checkbox" />
             A ready blend of several things

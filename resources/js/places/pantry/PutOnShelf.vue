@@ -4,7 +4,7 @@ import { Problem, type Schemas } from '../../api/client';
 import { useLatest } from '../../api/latest';
 import { readLots, usePutOnShelf } from '../../queries/shelf';
 import { valueIn, written } from '../../ui/events';
-import FormProblem from '../../ui/FormProblem.vue';
+import FormField from '../../ui/FormField.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { num, sayDate } from '../../ui/words';
 import IngredientPick from '../formulas/IngredientPick.vue';
@@ -75,9 +75,9 @@ async function put(): Promise<void> {
 
 <template>
     <form class="max-w-4xl" @submit.prevent="put">
-        <label class="block">
-            <span class="label">What you bought: one line each, or the whole bill</span>
+        <FormField v-slot="{ field }" label="What you bought: one line each, or the whole bill" :problem="errors['text']">
             <textarea
+                v-bind="field"
                 v-model="text"
                 class="field"
                 :rows="Math.min(12, Math.max(1, text.split('\n').length))"
@@ -86,8 +86,7 @@ async function put(): Promise<void> {
                 spellcheck="false"
                 @keydown.ctrl.enter.prevent="put"
             />
-        </label>
-        <FormProblem :errors="errors" field="text" />
+        </FormField>
         <template v-if="shown.length > 0">
             <ul class="mt-2" aria-label="As it was read">
                 <li

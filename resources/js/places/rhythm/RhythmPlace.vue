@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router';
 import { Problem } from '../../api/client';
 import { BATCHES, HEADS, ROUTINES } from '../../queries/lists';
 import { usePlanRoutine } from '../../queries/routines';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import MoreRows from '../../ui/MoreRows.vue';
 import { tellProblem } from '../../ui/notice';
@@ -119,14 +120,12 @@ async function plan(): Promise<void> {
             </WaitOrProblem>
             <form class="space-y-3" @submit.prevent="plan">
                 <h2>Plan a routine</h2>
-                <label class="block">
-                    <span class="label">Whose head</span>
-                    <select v-model.number="draft.head_id" class="field">
+                <FormField v-slot="{ field }" label="Whose head" :problem="errors['head_id']">
+                    <select v-bind="field" v-model.number="draft.head_id" class="field">
                         <option :value="0">choose</option>
                         <option v-for="head in heads" :key="head.id" :value="head.id">{{ head.name }}</option>
                     </select>
-                </label>
-                <FormProblem :errors="errors" field="head_id" />
+                </FormField>
                 <PickOne
                     v-model="batch"
                     :list="BATCHES"
@@ -150,16 +149,12 @@ async function plan(): Promise<void> {
                 </div>
                 <FormProblem :errors="errors" field="per_week" />
                 <FormProblem :errors="errors" field="grams_per_use" />
-                <label class="block">
-                    <span class="label">Patch test on</span>
-                    <input v-model="draft.starts_on" type="date" class="field" />
-                </label>
-                <FormProblem :errors="errors" field="starts_on" />
-                <label class="block">
-                    <span class="label">Way of using it (optional)</span>
-                    <input v-model="draft.way" class="field" maxlength="200" />
-                </label>
-                <FormProblem :errors="errors" field="way" />
+                <FormField v-slot="{ field }" label="Patch test on" :problem="errors['starts_on']">
+                    <input v-bind="field" v-model="draft.starts_on" type="date" class="field" />
+                </FormField>
+                <FormField v-slot="{ field }" label="Way of using it (optional)" :problem="errors['way']">
+                    <input v-bind="field" v-model="draft.way" class="field" maxlength="200" />
+                </FormField>
                 <button class="act" :disabled="planning.isPending.value">Plan it, patch test first</button>
             </form>
         </div>

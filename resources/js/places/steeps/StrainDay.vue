@@ -4,6 +4,7 @@ import { computed, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Schemas } from '../../api/client';
 import { useStrain } from '../../queries/steeps';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell } from '../../ui/notice';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
@@ -119,19 +120,23 @@ async function bowl(): Promise<void> {
                     It takes {{ step.fewest_hours }} to {{ step.most_hours }} hours. Come back to this step; it is kept.
                 </p>
 
-                <label v-if="step.id === 'weigh'" class="mt-5 block">
-                    <span class="label">Oil that came out, grams</span>
+                <FormField
+                    v-if="step.id === 'weigh'"
+                    v-slot="{ field }"
+                    class="mt-5"
+                    label="Oil that came out, grams"
+                    :problem="errors['yield_grams']"
+                >
                     <input
+                        v-bind="field"
                         v-model="state.grams"
                         type="number"
                         min="0"
                         step="any"
                         inputmode="decimal"
                         class="field !h-24 text-center font-head !text-[72px] leading-none font-bold"
-                        :aria-invalid="!!errors['yield_grams']"
                     />
-                </label>
-                <FormProblem :errors="errors" field="yield_grams" />
+                </FormField>
                 <p v-if="step.id === 'weigh' && Number(state.grams) > 0" class="mt-2 text-[18px]">
                     {{ num((Number(state.grams) / Math.max(1, data.oil_left_grams)) * 100, 0) }} % of the oil.
                     {{

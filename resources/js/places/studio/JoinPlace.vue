@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { reactive } from 'vue';
 import { invitationQuery, useJoin } from '../../queries/session';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ROLES } from '../../ui/words';
@@ -23,16 +24,12 @@ const asked = reactive({ name: '', email: '', password: '' });
             <form v-if="data" class="space-y-3" @submit.prevent="enter(() => joining.mutateAsync({ ...asked }), 'token')">
                 <h1 class="!text-[24px]">{{ data.by }} asks you into {{ data.studio }}</h1>
                 <p class="quiet">{{ ROLES[data.role] }}.</p>
-                <label class="block">
-                    <span class="label">Your name, as it stands beside what you do</span>
-                    <input v-model="asked.name" class="field" autocomplete="name" required maxlength="120" />
-                </label>
-                <FormProblem :errors="errors" field="name" />
-                <label class="block">
-                    <span class="label">Address or name to sign in with</span>
-                    <input v-model="asked.email" class="field" autocomplete="username" required maxlength="190" />
-                </label>
-                <FormProblem :errors="errors" field="email" />
+                <FormField v-slot="{ field }" label="Your name, as it stands beside what you do" :problem="errors['name']">
+                    <input v-bind="field" v-model="asked.name" class="field" autocomplete="name" required maxlength="120" />
+                </FormField>
+                <FormField v-slot="{ field }" label="Address or name to sign in with" :problem="errors['email']">
+                    <input v-bind="field" v-model="asked.email" class="field" autocomplete="username" required maxlength="190" />
+                </FormField>
                 <NewPassword v-model="asked.password" label="Password" :invalid="!!errors['password']" />
                 <FormProblem :errors="errors" field="password" />
                 <FormProblem :errors="errors" field="token" />

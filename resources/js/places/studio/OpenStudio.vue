@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive } from 'vue';
 import { useOpenStudio } from '../../queries/session';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import FrontPage from './FrontPage.vue';
 import NewPassword from './NewPassword.vue';
@@ -19,28 +20,15 @@ const open = (): Promise<void> =>
     <FrontPage>
         <form v-if="session.session?.can_open" class="space-y-3" @submit.prevent="open">
             <h1 class="!text-[24px]">Open a studio</h1>
-            <label class="block">
-                <span class="label">Your name, as it stands beside what you do</span>
-                <input v-model="asked.name" class="field" autocomplete="name" required maxlength="120" :aria-invalid="!!errors['name']" />
-            </label>
-            <FormProblem :errors="errors" field="name" />
-            <label class="block">
-                <span class="label">What the studio is called</span>
-                <input v-model="asked.studio" class="field" required maxlength="120" :aria-invalid="!!errors['studio']" />
-            </label>
-            <FormProblem :errors="errors" field="studio" />
-            <label class="block">
-                <span class="label">Address or name to sign in with</span>
-                <input
-                    v-model="asked.email"
-                    class="field"
-                    autocomplete="username"
-                    required
-                    maxlength="190"
-                    :aria-invalid="!!errors['email']"
-                />
-            </label>
-            <FormProblem :errors="errors" field="email" />
+            <FormField v-slot="{ field }" label="Your name, as it stands beside what you do" :problem="errors['name']">
+                <input v-bind="field" v-model="asked.name" class="field" autocomplete="name" required maxlength="120" />
+            </FormField>
+            <FormField v-slot="{ field }" label="What the studio is called" :problem="errors['studio']">
+                <input v-bind="field" v-model="asked.studio" class="field" required maxlength="120" />
+            </FormField>
+            <FormField v-slot="{ field }" label="Address or name to sign in with" :problem="errors['email']">
+                <input v-bind="field" v-model="asked.email" class="field" autocomplete="username" required maxlength="190" />
+            </FormField>
             <NewPassword v-model="asked.password" label="Password" :invalid="!!errors['password']" />
             <FormProblem :errors="errors" field="password" />
             <div class="flex flex-wrap items-center gap-x-3">

@@ -2,6 +2,7 @@
 import { computed, reactive, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useAskMail, useRecover, useRecoverByMail } from '../../queries/session';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import FrontPage from './FrontPage.vue';
@@ -38,11 +39,17 @@ async function send(): Promise<void> {
             <p v-if="!mailed" class="quiet">
                 One of your ten codes opens the studio once. Without a code, whoever runs this installation can give you a new password.
             </p>
-            <label class="block">
-                <span class="label">Address or name</span>
-                <input v-model="asked.email" class="field" autocomplete="username" required maxlength="190" :readonly="mailed" />
-            </label>
-            <FormProblem :errors="errors" field="email" />
+            <FormField v-slot="{ field }" label="Address or name" :problem="errors['email']">
+                <input
+                    v-bind="field"
+                    v-model="asked.email"
+                    class="field"
+                    autocomplete="username"
+                    required
+                    maxlength="190"
+                    :readonly="mailed"
+                />
+            </FormField>
             <p v-if="sent" role="status">If this address is known here, a letter with a link is on its way. The link works for an hour.</p>
             <button
                 v-else-if="session.session?.can_mail && !mailed"
@@ -53,18 +60,9 @@ async function send(): Promise<void> {
             >
                 I have no code: send me a link by mail
             </button>
-            <label v-if="!mailed" class="block">
-                <span class="label">Code</span>
-                <input
-                    v-model="asked.code"
-                    class="field"
-                    autocomplete="one-time-code"
-                    required
-                    maxlength="60"
-                    :aria-invalid="!!errors['code']"
-                />
-            </label>
-            <FormProblem :errors="errors" field="code" />
+            <FormField v-if="!mailed" v-slot="{ field }" label="Code" :problem="errors['code']">
+                <input v-bind="field" v-model="asked.code" class="field" autocomplete="one-time-code" required maxlength="60" />
+            </FormField>
             <NewPassword v-model="asked.new" label="New password" :invalid="!!errors['new']" />
             <FormProblem :errors="errors" field="new" />
             <div class="flex flex-wrap items-center gap-x-3">

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { kitQuery, useAddToKit, useChangeInKit, useTakeFromKit } from '../../queries/kit';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { valueIn, written } from '../../ui/events';
 import { tell, tellProblem } from '../../ui/notice';
@@ -128,11 +129,9 @@ function words(of: Kind, item: Item): string {
                 <form v-if="draft && kind" class="bg-raised border-rule space-y-3 rounded border p-4" novalidate @submit.prevent="keep">
                     <h2>{{ kind.label }}</h2>
                     <p v-if="SAYS[kind.kind]" class="quiet text-[13px]">{{ SAYS[kind.kind] }}</p>
-                    <label class="block">
-                        <span class="label">What I call it</span>
-                        <input v-model="draft.name" class="field" maxlength="80" :aria-invalid="!!errors['name']" />
-                    </label>
-                    <FormProblem :errors="errors" field="name" />
+                    <FormField v-slot="{ field }" label="What I call it" :problem="errors['name']">
+                        <input v-bind="field" v-model="draft.name" class="field" maxlength="80" />
+                    </FormField>
                     <label v-for="choice in kind.choices" :key="choice.field" class="block">
                         <span class="label">{{ choice.label }}</span>
                         <select class="field" :value="fields[choice.field]" @change="fields[choice.field] = valueIn($event)">

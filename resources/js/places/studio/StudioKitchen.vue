@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell } from '../../ui/notice';
 import CountryPick from './CountryPick.vue';
@@ -17,11 +18,9 @@ async function keep(): Promise<void> {
 
 <template>
     <form class="max-w-3xl space-y-3" novalidate @submit.prevent="keep">
-        <label class="block">
-            <span class="label">Name</span>
-            <input v-model="draft.name" class="field" maxlength="120" :aria-invalid="!!errors['name']" />
-        </label>
-        <FormProblem :errors="errors" field="name" />
+        <FormField v-slot="{ field }" label="Name" :problem="errors['name']">
+            <input v-bind="field" v-model="draft.name" class="field" maxlength="120" />
+        </FormField>
         <label class="block">
             <span class="label">Maker's line on labels</span>
             <input v-model="draft.maker" class="field" maxlength="200" />

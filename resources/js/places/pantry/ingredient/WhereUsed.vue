@@ -12,7 +12,7 @@ defineProps<{ page: Schemas['IngredientPage'] }>();
         <ul v-if="page.used_in.length > 0" class="mt-1">
             <li v-for="f in page.used_in" :key="f.id" class="py-0.5">
                 <RouterLink :to="`/formulas/${f.id}`">{{ f.title }}</RouterLink>
-                <span class="quiet text-[13px]">{{ KINDS[f.kind] }}</span>
+                <span class="quiet ml-2 text-[13px]">{{ KINDS[f.kind] }}</span>
             </li>
         </ul>
         <p v-else class="quiet mt-1">In none yet.</p>

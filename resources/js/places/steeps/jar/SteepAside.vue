@@ -26,7 +26,7 @@ defineProps<{ steep: Schemas['Steep'] }>();
             <ul class="mt-1">
                 <li v-for="u in steep.used_in" :key="u.kind + u.id">
                     <RouterLink :to="u.kind === 'formula' ? `/formulas/${u.id}` : `/make/${u.id}`">{{ u.title }}</RouterLink>
-                    <span class="quiet text-[13px]">{{ u.kind }}</span>
+                    <span class="quiet ml-2 text-[13px]">{{ u.kind }}</span>
                 </li>
             </ul>
         </section>

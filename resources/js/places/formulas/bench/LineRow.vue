@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import type { Schemas } from '../../../api/client';
+import { valueIn } from '../../../ui/events';
+import HonestFigure from '../../../ui/HonestFigure.vue';
+import { fixed, num, PHASES } from '../../../ui/words';
+import IngredientPick from '../IngredientPick.vue';
+import LineMenu from '../LineMenu.vue';
+import type { LineField } from './useLines';
+
+/** One line as it is typed, beside what it was judged to be. */
+defineProps<{
+    line: Schemas['Formula']['lines'][number];
+    judged: Schemas['Assessment']['lines'][number] | undefined;
+    /** How grave the worst is that is found of it. */
+    worst: Schemas['Finding']['severity'] | undefined;
+    lit: boolean;
+}>();
+const emit = defineEmits<{
+    light: [on: boolean];
+    set: [field: LineField, value: string];
+    settle: [row: Schemas['IngredientRow']];
+    move: [by: number];
+    turn: [by: number];
+    lock: [];
+    swap: [];
+    remove: [];
+    add: [];
+}>();
+</script>
+
+<template>
+    <tr
+        :data-line="line.id"
+        class="row-line"
+        :class="lit ? 'bg-lead-wash' : ''"
+        @mouseenter="emit('light', true)"
+        @mouseleave="emit('light', false)"
+        @focusin="emit('light', true)"
+        @focusout="emit('light', false)"
+        @keydown.up.alt.prevent="emit('move', -1)"
+        @keydown.down.alt.prevent="emit('move', 1)"
+        @keydown.left.alt.prevent="emit('turn', -1)"
+        @keydown.right.alt.prevent="emit('turn', 1)"
+    >
+        <td class="w-[40%] py-0.5">
+            <div class="flex items-center gap-1.5">
+                <svg width="12" height="22" aria-hidden="true" class="shrink-0">
+                    <rect
+                        width="12"
+                        height="22"
+                        rx="2"
+                        :fill="`url(#matter-${judged?.matter ?? 'unknown'})`"
+                        stroke="var(--matter-line)"
+                        stroke-width=".5"
+                    />
+                </svg>
+                <div class="min-w-0 flex-1">
+                    <IngredientPick
+                        :name="line.name"
+                        :label="`Ingredient of line ${line.name || 'without a name'}`"
+                        :placed="line.ingredient !== ''"
+                        bare
+                        @typed="emit('set', 'name', $event)"
+                        @choose="emit('settle', $event)"
+                    />
+                </div>
+                <select
+                    v-if="(judged?.forms.length ?? 0) > 1"
+                    class="bare !w-[5.2rem] shrink-0 !px-0 text-[13px]"
+                    :value="line.form || judged?.form"
+                    :aria-label="`Form of ${line.name}`"
+                    @change="emit('set', 'form', valueIn($event))"
+                >
+                    <option v-for="form in judged?.forms ?? []" :key="form" :value="form">{{ form }}</option>
+                </select>
+            </div>
+        </td>
+        <td class="w-[19%]">
+            <input
+                class="bare"
+                :style="{ minWidth: `${Math.min(line.amount.length, 18) * 0.5 + 1.2}em` }"
+                data-field="amount"
+                :value="line.amount"
+                :aria-label="`Amount of ${line.name}`"
+                :aria-invalid="(judged?.problem ?? '') !== ''"
+                :title="judged?.problem"
+                maxlength="120"
+                autocomplete="off"
+                spellcheck="false"
+                @input="emit('set', 'amount', valueIn($event))"
+                @keydown.enter.prevent="emit('add')"
+            />
+        </td>
+        <td class="w-[17%]">
+            <select
+                class="bare !px-0 text-[14px]"
+                data-field="phase"
+                :value="line.phase"
+                :aria-label="`When ${line.name} goes in`"
+                @change="emit('set', 'phase', valueIn($event))"
+            >
+                <option v-for="(word, phase) in PHASES" :key="phase" :value="phase">{{ word }}</option>
+            </select>
+        </td>
+        <td class="pr-1 text-right whitespace-nowrap">
+            <HonestFigure
+                v-if="judged && judged.problem === ''"
+                :band="judged.grams"
+                unit="g"
+                :basis="judged.basis"
+                :working="judged.working"
+                :shown="fixed(judged.grams.best, 1)"
+                :what="line.name"
+            />
+            <span v-else class="said-caution text-[13px]">cannot tell</span>
+        </td>
+        <td
+            class="text-right whitespace-nowrap"
+            :title="judged?.problem || `${num(judged?.share.low ?? 0)} to ${num(judged?.share.high ?? 0)} % at worst`"
+        >
+            <span v-if="line.locked" class="quiet mr-1 text-[12px]" title="Its share is locked: the solver and the jar's edges leave it">
+                locked
+            </span>
+            <template v-if="judged?.problem === ''">
+                {{ fixed(judged?.shown_percent ?? 0, 1) }}
+                <span class="unit">%</span>
+            </template>
+        </td>
+        <td class="text-right whitespace-nowrap">
+            <span v-if="worst && worst !== 'note'" class="ml-1.5 text-[13px] font-bold" :class="`said-${worst}`" :title="worst">
+                {{ worst === 'stop' ? '■' : '▲' }}
+                <span class="sr-only">{{ worst }}</span>
+            </span>
+            <LineMenu
+                class="no-print"
+                :name="line.name"
+                :locked="line.locked"
+                :placed="line.ingredient !== ''"
+                @lock="emit('lock')"
+                @swap="emit('swap')"
+                @remove="emit('remove')"
+            />
+        </td>
+    </tr>
+</template>
