@@ -15,6 +15,8 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\OwnEntry;
+use Crown\Catalogue\StandIn;
+use Crown\Catalogue\StandIns;
 use Crown\Catalogue\Wanted;
 use Crown\Exchange\DemandFile;
 use Crown\Exchange\IngredientFile;
@@ -37,6 +39,7 @@ use Crown\Make\PutHow;
 use Crown\Make\Putting;
 use Crown\Make\Surroundings;
 use Crown\Make\Task;
+use Crown\Make\Weighing;
 use Crown\Measure\Converter;
 use Crown\Measure\Duration;
 use Crown\Measure\Kitchen;
@@ -58,8 +61,12 @@ use Crown\Reading\Knowledge;
 use Crown\Reading\Recipe;
 use Crown\Reading\RecipeReader;
 use Crown\Solving\SolveError;
+use Crown\Solving\Swap;
+use Crown\Steep\Entry;
+use Crown\Steep\EntryKind;
 use Crown\Steep\SteepDocument;
 use Crown\Steep\SteepDraft;
+use Crown\Steep\SteepMethod;
 use DateTimeImmutable;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -79,7 +86,7 @@ final class Further
         '1', '2', '3', '5', '10', '12', '0.5', '2.5', '1,5', '1 1/2', '1/2', '3/4', '½', '1 ½', '2-3', '2 to 3',
         '2 or 3', 'about 2', '~ 4', 'a', 'one', 'half a', 'two and a half', 'a few', 'a couple of', 'up to 3',
         'at least 2', '1 heaped', '2 level', '1 scant', '3 generous', '2 x 5', '2 + 1', '412 - 180', '-1', '0',
-        '1000000', '1,000', '0.04',
+        '1000000', '1,000', '0.04', 'some of the bowl in that far blue corner',
     ];
 
     private const UNITS = [
@@ -112,6 +119,7 @@ final class Further
             'whole' => $recipe->jsonSerialize(),
             'formula' => FormulaDocument::write($recipe->toFormula()),
             'said' => self::judged($recipe, $catalogue),
+            'asked' => (new Answers($catalogue))->of($recipe, ...$recipe->lines),
             // The same run together, or with what a letter brings along.
             'again' => self::read(match ($n % 3) {
                 0 => str_replace("\n", '; ', $text),
@@ -208,7 +216,111 @@ final class Further
             'label' => [$label->ingredients(), $label->directions(), $label->cautions()],
             'passport' => new Passport($formula->kind, $formula->audience, self::DAY, '6 M', '', $label->cautions()),
             'stock' => Stock::of($assessment->subject->composition, ['olive-oil' => 40.0, 'shea-butter' => null]),
+            'asked' => self::askedOf($assessment, $catalogue),
+            'swaps' => $n % 3 > 0 ? [] : self::tried(static fn (): array => array_map(
+                static fn (Swap $s): array => [$s->standIn->ingredient->id, $s->words(), $s->rebalanced, $s->formula],
+                Swap::of($assessment, $formula->lines[0]->id, $catalogue, Assessor::standard()),
+            )),
         ];
+    }
+
+    /** @return list<mixed> what each part of an assessment says of itself */
+    private static function askedOf(Assessment $assessment, Catalogue $catalogue): array
+    {
+        $subject = $assessment->subject;
+        $first = $subject->composition->portions[0];
+
+        return (new Answers($catalogue))->of(
+            $assessment,
+            $subject,
+            $subject->composition,
+            $subject->texture,
+            $subject->load,
+            $subject->water,
+            $subject->life,
+            $subject->family,
+            $subject->composition->formula,
+            $subject->context->kitchen,
+            $first->ingredient,
+            ...$subject->composition->portions,
+            ...$subject->composition->parts(),
+            ...$assessment->findings,
+        );
+    }
+
+    /** @return array<string, mixed> an ingredient by itself, and a little of it in an oil */
+    public static function ofAlone(int $n, Catalogue $catalogue): array
+    {
+        $all = array_values($catalogue->all());
+        $ingredient = $all[$n % count($all)];
+        $context = new Context($catalogue, new Kitchen());
+        $judged = static fn (Line ...$lines): mixed => Assessor::standard()->assess(new Formula(
+            'Alone',
+            ProductKind::cases()[$n % count(ProductKind::cases())],
+            Audience::cases()[$n % count(Audience::cases())],
+            array_values($lines),
+            [],
+            Size::asWritten(),
+        ), $context);
+
+        return [
+            'alone' => $judged(self::line('l1', $ingredient, '100 g')),
+            'little' => $judged(
+                self::line('l1', $ingredient, '5 g'),
+                self::line('l2', $catalogue->get('olive-oil'), '95 g'),
+            ),
+            'asked' => (new Answers($catalogue))->of(
+                $ingredient,
+                $ingredient->composition,
+                $ingredient->composition->solidFat,
+                $ingredient->composition->fattyAcids,
+                $ingredient->precautions,
+                $ingredient->facts,
+                $ingredient->substance($ingredient->usualForm()),
+            ),
+            'like' => array_map(
+                static fn (StandIn $s): array => [$s->ingredient->id, $s->nearness],
+                (new StandIns($catalogue))->for($ingredient),
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> what a jar, its parts and its journal say of themselves */
+    public static function ofJars(Draw $draw): array
+    {
+        $plan = $draw->steep();
+        $on = new DateTimeImmutable(self::DAY);
+        $entries = [];
+        foreach (EntryKind::cases() as $kind) {
+            $entries[] = new Entry($kind, $on, [
+                'grams' => $draw->one([0.04, 12.5, 100.0]),
+                'before' => 612.5,
+                'after' => $draw->one([600.25, 612.5]),
+                'method' => $draw->one(SteepMethod::cases())->value,
+                'ingredient' => $draw->one(['rosemary', 'olive-oil', 'unicorn']),
+                'form' => $draw->one(['dried', '']),
+                'herb' => $draw->one(['kept', 'composted']),
+                'days' => $draw->one([null, 12]),
+                'celsius' => $draw->one([null, 45.0]),
+            ]);
+        }
+
+        return ['asked' => (new Answers($draw->catalogue))->of(
+            $plan,
+            $plan->charge,
+            $plan->journal,
+            $plan->way,
+            $plan->vessel,
+            $plan->timeline,
+            $plan->extraction,
+            $plan->ageing,
+            $plan->geometry,
+            $plan->water,
+            $plan->recovery,
+            ...$plan->charge->herbs,
+            ...$plan->charge->pours,
+            ...$entries,
+        )];
     }
 
     /** @return list<mixed> each cure that is offered, applied */
@@ -269,7 +381,13 @@ final class Further
                     ? null
                     : self::tried(static fn (): mixed => $converter->grams($read, $substance));
             }
-            $parts[$unit] = [$written->problem, $read?->written, $read?->unit->value, $of];
+            $parts[$unit] = [
+                $written->problem,
+                $read?->written,
+                $read?->unit->value,
+                $of,
+                (new Answers($catalogue))->of($read),
+            ];
         }
         $parts['times'] = array_map(
             static fn (string $unit): mixed => self::tried(static fn (): mixed => Duration::minutes($number.' '.$unit)),
@@ -303,6 +421,11 @@ final class Further
                 Procedure::of($assessment)->tasks,
             ),
             'over' => self::overPoured($assessment, $asked, $context, $draw),
+            'asked' => (new Answers($draw->catalogue))->of(
+                ...$asked,
+                ...array_map(static fn (Weighing $w): Put => $w->asAsked(), $asked),
+                ...Procedure::of($assessment)->tasks,
+            ),
             'cooling' => self::cooling($assessment, $draw),
         ];
     }
@@ -321,7 +444,7 @@ final class Further
         );
     }
 
-    /** @param  list<\Crown\Make\Weighing>  $asked */
+    /** @param  list<Weighing>  $asked */
     private static function overPoured(Assessment $planned, array $asked, Context $context, Draw $draw): mixed
     {
         if (count($asked) < 2) {
@@ -581,6 +704,7 @@ final class Further
                 ['pressed' => true],
             ]),
             ...$draw->one([[], ['water_grams' => 12], ['shaken_daily' => false]]),
+            ...$draw->one([[], [], ['diameter_cm' => 9]]),
         ];
 
         return self::tried(static function () use ($draft, $draw, $start): array {

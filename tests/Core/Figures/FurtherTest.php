@@ -15,7 +15,9 @@ final class FurtherTest extends CoreTestCase
     private const CASES = [
         'told' => 327,
         'edges' => 160,
-        'amounts' => 39,
+        'alone' => 496,
+        'jars' => 60,
+        'amounts' => 40,
         'counter' => 80,
         'shelf' => 60,
         'files' => 60,
@@ -38,6 +40,8 @@ final class FurtherTest extends CoreTestCase
         $parts = match ($kind) {
             'told' => Further::ofTold($n, self::catalogue()),
             'edges' => Further::ofEdges($n, self::catalogue()),
+            'alone' => Further::ofAlone($n, self::catalogue()),
+            'jars' => Further::ofJars($draw),
             'amounts' => Further::ofAmounts($n, self::catalogue()),
             'counter' => Further::ofCounter($n, $draw),
             'shelf' => Further::ofShelf($n, $draw),
