@@ -41,7 +41,9 @@ use Crown\Make\Surroundings;
 use Crown\Make\Task;
 use Crown\Make\Weighing;
 use Crown\Measure\Converter;
+use Crown\Measure\CupSize;
 use Crown\Measure\Duration;
+use Crown\Measure\Kit;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Place;
 use Crown\Measure\WrittenAmount;
@@ -400,7 +402,7 @@ final class Further
     /** @return array<string, mixed> */
     public static function ofCounter(int $n, Draw $draw): array
     {
-        $context = new Context($draw->catalogue, $draw->kitchen());
+        $context = new Context($draw->catalogue, $n % 3 === 0 ? $draw->kitchen() : self::equipped($draw));
         $formula = $n % 2 === 0 ? self::onEdges($n, $draw->catalogue) : $draw->formula();
         $steps = array_map(static fn (array $of): Step => new Step(...$of), $draw->one([
             [],
@@ -425,9 +427,56 @@ final class Further
                 ...$asked,
                 ...array_map(static fn (Weighing $w): Put => $w->asAsked(), $asked),
                 ...Procedure::of($assessment)->tasks,
+                ...[$context->kitchen, $context->kitchen->tools, ...$context->kitchen->tools->bowls],
             ),
             'cooling' => self::cooling($assessment, $draw),
         ];
+    }
+
+    /** A kitchen with some of everything, as it is kept. */
+    private static function equipped(Draw $draw): Kitchen
+    {
+        $items = [
+            ['kind' => 'scale', 'name' => 'Fine scale', 'step_grams' => 0.01, 'most_grams' => 200],
+            ['kind' => 'scale', 'name' => 'Large scale', 'step_grams' => $draw->one([1, 5]), 'most_grams' => 5000],
+            ['kind' => 'thermometer', 'name' => 'Probe', 'step_celsius' => $draw->one([0.1, 1]), 'sort' => 'probe'],
+            ['kind' => 'bowl', 'name' => 'Steel bowl', 'millilitres' => $draw->one([150, 800]), 'material' => 'steel'],
+            ['kind' => 'bowl', 'name' => 'Glass', 'millilitres' => 2000, 'tare_grams' => 640, 'material' => 'glass'],
+            ['kind' => 'pan', 'name' => 'Pan', 'millilitres' => $draw->one([1500, 3000])],
+            ['kind' => 'mould', 'name' => 'Six', 'hollows' => 6, 'millilitres' => $draw->one([20, 80])],
+            [
+                'kind' => 'dropper',
+                'name' => 'Pipette',
+                'drops' => 100,
+                'grams' => $draw->one([2.1, 2.75]),
+                'ingredient' => 'rosemary-eo',
+                'substance' => 'Rosemary essential oil',
+            ],
+            [
+                'kind' => 'spoon',
+                'name' => 'My spoon',
+                'grams' => $draw->one([11.2, 13.5]),
+                'unit' => 'tbsp',
+                'ingredient' => 'castor-oil',
+                'substance' => 'Castor oil',
+            ],
+            ['kind' => 'strainer', 'name' => 'Cloth', 'weave' => $draw->one(['cloth', 'coarse', 'fine'])],
+            [
+                'kind' => 'mixer',
+                'name' => 'Whisk',
+                'minutes' => $draw->one([4, 9.6, 10, 10.4, 10.6, 25]),
+                ...$draw->one([[], ['sort' => 'hand'], ['sort' => 'stand'], ['speed' => 'low'], ['speed' => 'high']]),
+            ],
+        ];
+        $kept = [];
+        foreach ($items as $id => $item) {
+            // Some of it is not there.
+            if ($draw->one([true, true, false])) {
+                $kept[] = ['id' => $id + 1, ...$item];
+            }
+        }
+
+        return Kit::read(['last' => 20, 'items' => $kept])->kitchen($draw->one(CupSize::cases()), 1.0, 500.0);
     }
 
     /** @param  list<Step>  $steps */
