@@ -131,6 +131,22 @@ final class Further
         ];
     }
 
+    /** @return array<string, mixed> what a maker may write in one row, as a line, as a sentence, and of a bottle */
+    public static function ofExample(int $n, Catalogue $catalogue): array
+    {
+        static $all = null;
+        $all ??= json_decode((string) file_get_contents(__DIR__.'/examples.json'), true);
+        $row = $all[$n];
+        $lots = new LotReader($catalogue, new Kitchen(), Place::usual(), new DateTimeImmutable(self::DAY));
+
+        return [
+            'line' => self::read("Oil\n$row\n10 g jojoba oil\n2 tsp vitamin e", $catalogue),
+            'sentence' => self::read("Oil\n40 g shea butter\n10 g olive oil\n\nMelt it. $row. Stir.", $catalogue),
+            'alone' => self::read($row, $catalogue),
+            'bottle' => $lots->read($row),
+        ];
+    }
+
     private static function read(string $text, Catalogue $catalogue): Recipe
     {
         return (new RecipeReader($catalogue, new Kitchen(), new Knowledge([])))->read($text);

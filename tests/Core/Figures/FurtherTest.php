@@ -14,6 +14,7 @@ final class FurtherTest extends CoreTestCase
 
     private const CASES = [
         'told' => 327,
+        'examples' => 270,
         'edges' => 160,
         'alone' => 496,
         'jars' => 60,
@@ -39,6 +40,7 @@ final class FurtherTest extends CoreTestCase
         $draw = new Draw('further', $n, self::catalogue());
         $parts = match ($kind) {
             'told' => Further::ofTold($n, self::catalogue()),
+            'examples' => Further::ofExample($n, self::catalogue()),
             'edges' => Further::ofEdges($n, self::catalogue()),
             'alone' => Further::ofAlone($n, self::catalogue()),
             'jars' => Further::ofJars($draw),
