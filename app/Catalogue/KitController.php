@@ -9,9 +9,6 @@ use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Json\Node;
 use Crown\Measure\Kit;
-use Crown\Measure\KitChoice;
-use Crown\Measure\KitFigure;
-use Crown\Measure\KitKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -25,7 +22,7 @@ final class KitController
     #[Speaks('Kit', does: 'What this studio works with, and what can be written down of each thing')]
     public function index(): JsonResponse
     {
-        return new JsonResponse(self::view($this->studio->get()->ownKit()));
+        return new JsonResponse((new KitResource($this->studio->get()->ownKit()))->toArray());
     }
 
     #[Speaks('Kit', 'KitItemDraft', 201, 'Add a thing to the kit')]
@@ -76,31 +73,6 @@ final class KitController
         $kit = $change($studio->ownKit());
         $studio->update(['kit' => $kit->document()]);
 
-        return self::view($kit);
-    }
-
-    /** @return array<string, mixed> */
-    private static function view(Kit $kit): array
-    {
-        return [
-            'items' => $kit->items,
-            'places' => $kit->places(),
-            'kinds' => array_map(static fn (KitKind $kind): array => [
-                'kind' => $kind->value,
-                'label' => $kind->label(),
-                'weighed_with' => $kind->wantsIngredient(),
-                'figures' => array_map(static fn (string $field, KitFigure $of): array => [
-                    'field' => $field,
-                    'label' => $of->label,
-                    'unit' => $of->unit,
-                    'needed' => $of->needed,
-                ], array_keys($kind->figures()), $kind->figures()),
-                'choices' => array_map(static fn (string $field, KitChoice $of): array => [
-                    'field' => $field,
-                    'label' => $of->label,
-                    'allowed' => $of->allowed,
-                ], array_keys($kind->choices()), $kind->choices()),
-            ], KitKind::cases()),
-        ];
+        return (new KitResource($kit))->toArray();
     }
 }

@@ -142,16 +142,7 @@ final class EvaluationController
         return new JsonResponse([
             'of' => $line,
             'swaps' => array_map(
-                static fn (Swap $s): array => [
-                    'id' => $s->standIn->ingredient->id,
-                    'name' => $s->standIn->ingredient->name,
-                    'matter' => $s->standIn->ingredient->kind->matter(),
-                    'nearness' => round($s->standIn->nearness, 3),
-                    'rebalanced' => $s->rebalanced,
-                    'words' => $s->words(),
-                    'formula' => FormulaDocument::write($s->formula),
-                    'assessment' => $s->assessment,
-                ],
+                static fn (Swap $s): array => (new SwapResource($s))->toArray(),
                 Swap::of($now, $line, $this->catalogue->get(), $this->bench->assessor($given->profile())),
             ),
         ]);

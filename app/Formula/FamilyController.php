@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Support\Speaks;
-use Crown\Formula\Edits;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
@@ -15,7 +14,7 @@ final class FamilyController
     #[Speaks('Family', does: 'The base of a formula and its variants, each with what waits to be passed on')]
     public function show(int $formula): JsonResponse
     {
-        return new JsonResponse(self::family(Formula::query()->findOrFail($formula)));
+        return new JsonResponse((new FamilyResource(Formula::query()->findOrFail($formula)))->toArray());
     }
 
     #[Speaks('FormulaPage', 'VariantDraft', 201, 'Make a variant of a formula as it stands')]
@@ -44,29 +43,6 @@ final class FamilyController
         $row = Formula::query()->findOrFail($formula);
         $row->update(['base_id' => null, 'base_document' => null]);
 
-        return new JsonResponse(self::family($row));
-    }
-
-    /** @return array<string, mixed> */
-    private static function family(Formula $row): array
-    {
-        $base = $row->base_id === null ? $row : Formula::query()->find($row->base_id);
-
-        return [
-            'base' => $base === null || $row->base_id === null ? null : ['id' => $base->id, 'title' => $base->title],
-            'variants' => $base === null
-                    ? []
-                    : array_map(
-                        static fn (Formula $v): array => [
-                            'id' => $v->id,
-                            'title' => $v->title,
-                            'bands' => $v->summary['bands'] ?? [],
-                            'stops' => $v->summary['stops'] ?? 0,
-                            'cautions' => $v->summary['cautions'] ?? 0,
-                            'waiting' => Edits::between($v->composed(), $v->passedOnFrom($base)),
-                        ],
-                        $base->variants(),
-                    ),
-        ];
+        return new JsonResponse((new FamilyResource($row))->toArray());
     }
 }

@@ -56,20 +56,10 @@ final class Orders
     /** @return list<array<string, mixed>> $defs/Order */
     public function open(): array
     {
-        return array_map(static fn (PlannedOrder $of): array => [
-            'id' => $of->order->id,
-            'formula_id' => $of->order->formula_id,
-            'title' => $of->order->title,
-            'who' => $of->order->who,
-            'jars' => $of->order->jars,
-            'jar_ml' => $of->order->jar_ml,
-            'due_on' => $of->order->due_on->toDateString(),
-            'price' => $of->order->price,
-            'note' => $of->order->note,
-            'state' => $of->order->state,
-            'by' => $of->order->by_name,
-            'plan' => $of->plan,
-        ], $this->planned());
+        return array_map(
+            static fn (PlannedOrder $of): array => (new OrderResource($of))->toArray(),
+            $this->planned(),
+        );
     }
 
     /** @return list<array<string, mixed>> finished jars that stand there, and by when to make them again */

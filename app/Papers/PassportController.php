@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Papers;
 
 use App\Make\Batch;
-use App\Make\BatchFinding;
 use App\Make\BatchPlan;
 use App\Session\LinkKind;
 use App\Session\PrivateLinks;
@@ -13,8 +12,6 @@ use App\Studio\CurrentStudio;
 use App\Studio\User;
 use App\Support\Refused;
 use App\Support\Speaks;
-use Crown\Json\Node;
-use Crown\Papers\Passport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -41,33 +38,8 @@ final class PassportController
     public function show(string $token, PrivateLinks $links, BatchPlan $plan, CurrentStudio $studio): JsonResponse
     {
         $row = Batch::query()->findOrFail($links->open(LinkKind::Jar, $token));
-        $label = $row->label ?? throw Refused::missing('token', 'This jar has no label any more.');
-        $words = Node::of($label);
-        $formula = $row->made();
 
-        return (new JsonResponse([
-            'studio' => $studio->get()->name,
-            'label' => $label,
-            'must_not_be_used' => self::against($row, $plan),
-            'questions' => new Passport(
-                $formula->kind,
-                $formula->audience,
-                $words->text('best_before'),
-                $words->text('opened'),
-                $words->text('store'),
-                $words->texts('cautions'),
-            ),
-        ]))->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
-    }
-
-    /** @return list<string> why it is not to be used, whatever its label says */
-    private static function against(Batch $batch, BatchPlan $plan): array
-    {
-        $bad = BatchFinding::query()->where('batch_id', $batch->id)->where('state', 'off')->exists();
-
-        return [
-            ...$plan->withdrawn($batch),
-            ...$bad ? ['A jar of this batch was found bad: its smell or its look. Throw yours away.'] : [],
-        ];
+        return (new JsonResponse((new JarPassportResource($row, $plan, $studio->get()))->toArray()))
+            ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
     }
 }

@@ -15,9 +15,6 @@ use Illuminate\Http\Request;
 /** A routine for the head it is for: seen by a link, without an account, and nothing else of the studio. */
 final class RoutineLinkController
 {
-    /** Days that are shown at most. */
-    private const SHOWN = 60;
-
     public function __construct(private readonly PrivateLinks $links)
     {
     }
@@ -38,25 +35,8 @@ final class RoutineLinkController
     {
         $id = $this->links->open(LinkKind::Routine, $token);
         $row = Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days'])->findOrFail($id);
-        $all = (new RoutineResource($row, null, $studio->get()->kitchen()->tools))->toArray();
-        $days = is_array($all['days']) ? array_slice($all['days'], 0, self::SHOWN) : [];
 
-        return (new JsonResponse([
-            'studio' => $studio->get()->name,
-            'head' => $all['head'],
-            'product' => $all['product'],
-            'state' => $all['state'],
-            'per_week' => $all['per_week'],
-            'grams_per_use' => $all['grams_per_use'],
-            'strokes' => $all['strokes'],
-            'way' => $all['way'],
-            'best_before' => $all['best_before'],
-            'store' => $all['store'],
-            'days' => array_map(
-                static fn (mixed $day): array => array_diff_key(is_array($day) ? $day : [], ['id' => 0]),
-                $days,
-            ),
-            'cautions' => $all['cautions'],
-        ]))->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
+        return (new JsonResponse((new RoutineCardResource($row, $studio->get()))->toArray()))
+            ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
     }
 }

@@ -6,14 +6,11 @@ namespace App\Steep;
 
 use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
-use App\Studio\Day;
 use App\Studio\User;
 use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Refused;
 use App\Support\Speaks;
-use Crown\Steep\MethodTable;
-use Crown\Steep\Timing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -53,25 +50,8 @@ final class SteepController
         $all = $this->catalogue->get();
         $retention = PastSteeps::retention($steep, $all);
         $plan = $steep->plan($all, null, $retention);
-        $today = Day::today()->toDateTimeImmutable();
-        $days = $plan->timeline->method->standsBetween();
 
-        return new JsonResponse([
-            'plan' => SteepRowResource::figures($plan),
-            'methods' => MethodTable::for($plan, $today, $request->wanted()),
-            'usual_ratio' => $plan->charge->usualRatio(),
-            'herb_grams' => self::grams($steep->document['herbs']),
-            'oil_grams' => self::grams($steep->document['oils']),
-            'days_range' => [(int) $days->least, (int) $days->most],
-            'usual_way' => [
-                'celsius' => $plan->timeline->method->celsius(),
-                'minutes' => $plan->timeline->method->minutes(),
-                'days' => $plan->timeline->method->days(),
-            ],
-            'timing' => Timing::of($plan, $today, $request->wanted()),
-            'learned' => $retention,
-            'name' => $plan->charge->name(),
-        ]);
+        return new JsonResponse((new SteepPlannedResource($steep, $plan, $retention, $request->wanted()))->toArray());
     }
 
     #[Speaks('Steep', 'SteepDraft', 201, 'Start a steep')]
@@ -147,15 +127,6 @@ final class SteepController
         }
 
         return $row;
-    }
-
-    /**
-     * @param  list<array{grams: float}>  $parts
-     * @return list<float>
-     */
-    private static function grams(array $parts): array
-    {
-        return array_map(static fn (array $part): float => round((float) $part['grams'], 2), $parts);
     }
 
     /** @return array<string, mixed> */
