@@ -20,21 +20,21 @@ final readonly class Cost implements JsonSerializable
      * @param  Band  $known money for the lines whose price is known
      * @param  array<string, Band>  $byLine money, keyed by line id; lines without a price are not in it
      * @param  list<Portion>  $unpriced
-     * @param  array<string, string>  $sources where each price comes from, by line
+     * @param  list<string>  $bought lines whose price is what was truly paid
      */
     private function __construct(
         public Band $known,
         public array $byLine,
         public array $unpriced,
         private float $grams,
-        private array $sources = [],
+        private array $bought = [],
     ) {
     }
 
     public static function of(Composition $composition): self
     {
         $known = Band::exact(0.0);
-        $byLine = $unpriced = $sources = [];
+        $byLine = $unpriced = $bought = [];
         foreach ($composition->weighed() as $portion) {
             $price = self::price($portion);
             if ($price === null) {
@@ -43,13 +43,22 @@ final readonly class Cost implements JsonSerializable
                 continue;
             }
             $byLine[$portion->line->id] = $portion->grams->band->times($price)->scaled(1 / 1000);
-            $sources[$portion->line->id] = $portion->ingredient->facts->has(Property::Price)
-                ? $portion->ingredient->facts->get(Property::Price)->source
-                : '';
+            if (self::wasPaid($portion)) {
+                $bought[] = $portion->line->id;
+            }
             $known = $known->plus($byLine[$portion->line->id]);
         }
 
-        return new self($known, $byLine, $unpriced, $composition->totalGrams->best, $sources);
+        return new self($known, $byLine, $unpriced, $composition->totalGrams->best, $bought);
+    }
+
+    private static function wasPaid(Portion $portion): bool
+    {
+        $facts = $portion->ingredient->facts;
+
+        return $facts->has(Property::Price)
+            && $facts->get(Property::Price)->isOwn()
+            && $facts->get(Property::Price)->said() === Correction::BOUGHT;
     }
 
     /** Money for 100 g, best. Counts what is known only. */
@@ -79,7 +88,7 @@ final readonly class Cost implements JsonSerializable
                 fn (string $id, Band $money): array => [
                     'line' => $id,
                     'money' => $money,
-                    'bought' => ($this->sources[$id] ?? '') === Correction::OF_STUDIO.Correction::BOUGHT,
+                    'bought' => in_array($id, $this->bought, true),
                 ],
                 array_keys($this->byLine),
                 $this->byLine,

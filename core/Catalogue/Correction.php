@@ -34,9 +34,6 @@ final readonly class Correction
     /** Where a price comes from that was truly paid. */
     public const BOUGHT = 'what was paid for the bottle on the shelf';
 
-    /** Before what a studio says of where a figure comes from. */
-    public const OF_STUDIO = 'studio: ';
-
     private const LONGEST_SOURCE = 200;
 
     /**
@@ -77,7 +74,7 @@ final readonly class Correction
 
     public function fact(): Fact
     {
-        return new Fact($this->band, self::OF_STUDIO.$this->source);
+        return Fact::own($this->band, $this->source);
     }
 
     /** In the property's own unit: nonsense is kept out, not what is unusual. */

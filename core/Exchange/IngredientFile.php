@@ -134,7 +134,8 @@ final class IngredientFile
                     'unit' => Property::from($key)->unit(),
                     'value' => $fact->band,
                     'estimate' => $fact->isEstimate(),
-                    'source' => $catalogue->source($fact->source),
+                    'own' => $fact->isOwn(),
+                    'source' => $catalogue->source($fact->said()),
                 ];
             }
         }

@@ -3243,6 +3243,8 @@ export interface components {
             unit: string;
             value: components["schemas"]["Band"];
             estimate: boolean;
+            /** @description The studio's own; its source is said in its own words. */
+            own: boolean;
             source: string;
         };
         Difference: {

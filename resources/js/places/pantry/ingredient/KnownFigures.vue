@@ -29,6 +29,10 @@ const byForm = computed(() => {
     for (const f of props.page.ingredient.figures) (groups[f.form] ??= []).push(f);
     return groups;
 });
+const basis = (f: Schemas['KnownFigure']): string => (f.own ? 'fig-measured' : f.estimate ? 'fig-estimated' : 'fig-converted');
+const from = (f: Schemas['KnownFigure']): string => (f.own ? `yours: ${f.source}` : f.estimate ? 'estimate' : f.source);
+/** Money is told to its hundredths. */
+const digits = (f: Schemas['KnownFigure']): number => (f.property === 'price_per_kg' ? 2 : 3);
 const ownFigure = (f: Schemas['KnownFigure']): Schemas['OwnFigure'] | undefined =>
     props.page.own_figures.find((o) => o.form === f.form && o.property === f.property);
 </script>
@@ -40,21 +44,21 @@ const ownFigure = (f: Schemas['KnownFigure']): Schemas['OwnFigure'] | undefined 
             <caption class="pb-1 text-left font-semibold">{{ form === '' ? 'As it comes' : form }}</caption>
             <tbody>
                 <tr v-for="f in figures" :key="f.property" class="row-line align-baseline">
-                    <th scope="row" class="py-1 pr-3 text-left font-normal">{{ f.label }}</th>
+                    <th scope="row" class="py-1 pr-3 text-left font-normal">
+                        {{ f.label }}
+                        <span class="quiet block text-[13px] sm:hidden">{{ from(f) }}</span>
+                    </th>
                     <td class="py-1 text-right whitespace-nowrap">
-                        <span
-                            class="fig"
-                            :class="f.source.startsWith('studio: ') ? 'fig-measured' : f.estimate ? 'fig-estimated' : 'fig-converted'"
-                        >
-                            {{ num(f.value.best, 3) }}
+                        <span class="fig" :class="basis(f)">
+                            {{ num(f.value.best, digits(f)) }}
                         </span>
                         <span class="unit">{{ f.unit }}</span>
                     </td>
                     <td class="quiet py-1 pl-3 whitespace-nowrap">
-                        {{ f.value.low === f.value.high ? '' : `${num(f.value.low, 3)} to ${num(f.value.high, 3)}` }}
+                        {{ f.value.low === f.value.high ? '' : `${num(f.value.low, digits(f))} to ${num(f.value.high, digits(f))}` }}
                     </td>
-                    <td class="quiet py-1 pl-3 text-[13px]">
-                        {{ f.estimate ? 'estimate' : f.source.replace(/^studio: /, 'yours: ') }}
+                    <td class="quiet hidden py-1 pl-3 text-[13px] sm:table-cell">
+                        {{ from(f) }}
                     </td>
                     <td class="no-print text-right">
                         <button
