@@ -127,11 +127,12 @@ final readonly class Finding implements JsonSerializable
     /** @return array<string, FindingFigure> */
     private function named(): array
     {
-        return array_column(
-            array_map(static fn (FindingFigure $f): array => [$f->name->value, $f], $this->figures),
-            1,
-            0,
-        );
+        $named = [];
+        foreach ($this->figures as $figure) {
+            $named[$figure->name->value] = $figure;
+        }
+
+        return $named;
     }
 
     /** Worst first, before all else that a clinician is asked, and what was accepted last. */
