@@ -17,7 +17,7 @@ final class FormulaDocument
     public static function write(Formula $formula): array
     {
         return [
-            ...FormulaFormat::today()->head(),
+            ...FormulaFormat::latest()->head(),
             'title' => $formula->title,
             'kind' => $formula->kind->value,
             'audience' => $formula->audience->value,
@@ -40,7 +40,7 @@ final class FormulaDocument
      */
     public static function read(array $json): Formula
     {
-        $node = Node::of(FormulaFormat::today()->upcast($json));
+        $node = Node::of(FormulaFormat::latest()->upcast($json));
         $size = $node->object('size');
 
         return new Formula(

@@ -61,7 +61,7 @@ final class FormulaFormat
     /** Of format 3: the figure that named the constituent it was of. */
     private const AT_WORST = ', % at worst';
 
-    public static function today(): Format
+    public static function latest(): Format
     {
         return new Format('honest-crown/formula', [
             self::knowFindingsByTheirSentence(...),
