@@ -45,9 +45,10 @@ test("a studio's own figure, ingredient and cupboard", async ({ page }) => {
     await expect(page.getByText('Say where the figure comes from')).toBeVisible();
     await page.getByLabel('Where it comes from').fill('our scale');
     await page.getByRole('button', { name: "Put it over the catalogue's" }).click();
-    await expect(page.getByText('yours: our scale')).toBeVisible();
+    const ours = page.getByRole('cell', { name: 'yours: our scale' });
+    await expect(ours).toBeVisible();
     await page.getByRole('button', { name: "the catalogue's", exact: true }).click();
-    await expect(page.getByText('yours: our scale')).toHaveCount(0);
+    await expect(ours).toHaveCount(0);
 
     await page.getByRole('link', { name: 'Mine is like this, but …' }).click();
     await page.getByRole('button', { name: 'Keep it' }).click();
