@@ -31,7 +31,8 @@ ensure_db() {
         --socket="$(db_socket)" --port="$port" --bind-address=127.0.0.1 --skip-name-resolve \
         --pid-file="$VAR/db/crown.pid" \
         </dev/null >"$VAR/log/db.log" 2>&1 9>&- &
-    for _ in $(seq 1 300); do db_answers_admin && break; sleep 0.1; done
+    # A busy disk may take its time over a new folder.
+    for _ in $(seq 1 900); do db_answers_admin && break; sleep 0.1; done
     close_db
     db_alive || grant_db
     db_alive || fail "MariaDB does not answer; see $VAR/log/db.log"
@@ -69,7 +70,7 @@ close_db() {
         mariadb --no-defaults -u root --socket="$(db_socket)" -e \
             "CREATE OR REPLACE USER '$me'@localhost IDENTIFIED VIA unix_socket; GRANT ALL ON *.* TO '$me'@localhost WITH GRANT OPTION"
     fi
-    db_admin -e "ALTER USER root@localhost IDENTIFIED VIA unix_socket" 2>>"$VAR/log/db.log" || fail "The database's root could not be closed; see $VAR/log/db.log"
+    db_admin -e "ALTER USER root@localhost IDENTIFIED VIA unix_socket" 2>>"$VAR/log/db.log" || fail "The database's root could not be closed: $(tail -n 4 "$VAR/log/db.log")"
     db_admin -N -e "SELECT CONCAT('DROP USER ', QUOTE(user), '@', QUOTE(host), ';') FROM mysql.global_priv WHERE user IN ('root', '') AND host <> 'localhost'" | db_admin
     stamp db-closed yes
 }
