@@ -191,6 +191,7 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
         ->group(function (): void {
             Route::post('evaluate', 'evaluate')->name('evaluate');
             Route::post('cure', 'cure')->name('cure');
+            Route::post('working', 'working')->name('working');
             Route::post('read', 'read')->name('read');
             Route::post('water', 'water')->name('water');
             Route::post('load', 'load')->name('load');

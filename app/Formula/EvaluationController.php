@@ -30,15 +30,24 @@ final class EvaluationController
     {
         $given = $request->given();
 
-        return $this->judged($given->formula, $given);
+        return new JsonResponse($this->bench->judged($given->formula, $given->profile(), $given->before));
     }
 
-    #[Speaks('Evaluation', 'CureAsk', does: 'Apply a change to a draft and judge the result')]
+    #[Speaks('ChangedDraft', 'CureAsk', does: 'Apply a change to a draft and judge the result')]
     public function cure(CureRequest $request): JsonResponse
     {
         $given = $request->given();
 
-        return $this->judged($request->change()->applyTo($given->formula, $this->catalogue->get()), $given);
+        return $this->changed($request->change()->applyTo($given->formula, $this->catalogue->get()), $given);
+    }
+
+    #[Speaks('Working', 'WorkingAsk', does: 'How the grams of one line of a draft came about')]
+    public function working(WorkingRequest $request): JsonResponse
+    {
+        $given = $request->given();
+        $composition = $this->bench->assess($given->formula, $given->profile())->subject->composition;
+
+        return new JsonResponse($composition->portion($request->line())->grams->working);
     }
 
     #[Speaks('ReadAnswer', 'ReadAsk', does: 'Read the text of a recipe')]
@@ -98,12 +107,12 @@ final class EvaluationController
         ]);
     }
 
-    #[Speaks('Evaluation', 'ReshareAsk', does: 'Move share from one line of a draft to another')]
+    #[Speaks('ChangedDraft', 'ReshareAsk', does: 'Move share from one line of a draft to another')]
     public function reshare(ReshareRequest $request): JsonResponse
     {
         $given = $request->given();
 
-        return $this->judged(
+        return $this->changed(
             Reshare::between(
                 $given->formula,
                 $this->catalogue->context(),
@@ -148,7 +157,8 @@ final class EvaluationController
         ]);
     }
 
-    private function judged(Composed $formula, Given $given): JsonResponse
+    /** What became of a draft, and what is to be said of it. */
+    private function changed(Composed $formula, Given $given): JsonResponse
     {
         return new JsonResponse([
             'formula' => FormulaDocument::write($formula),

@@ -74,7 +74,7 @@ final class CloseBatch
                 'made_on' => $batch->made_on,
                 'although' => trim($batch->although.' '.$although),
                 'best_before' => $words['best_before'],
-                'actual' => $actual,
+                'actual' => $actual->withWorkings(),
                 'label' => $words,
             ],
             $present,

@@ -96,6 +96,25 @@ final readonly class Assessment implements JsonSerializable
         ];
     }
 
+    /**
+     * For a record that outlives its formula: with the working of every line. As JSON: $defs/KeptAssessment.
+     *
+     * @return array<string, mixed>
+     */
+    public function withWorkings(): array
+    {
+        return [
+            ...$this->jsonSerialize(),
+            'lines' => array_map(
+                fn (array $line): array => [
+                    ...$line,
+                    'working' => $this->subject->composition->portion($line['id'])->grams->working,
+                ],
+                $this->lines(),
+            ),
+        ];
+    }
+
     /** @return array<string, mixed> what the studio's own batches have shifted, and by how much */
     private function learned(): array
     {
@@ -122,7 +141,7 @@ final readonly class Assessment implements JsonSerializable
         return $bands;
     }
 
-    /** @return list<array{matter: string, shown_percent: float, ...<string, mixed>}> */
+    /** @return list<array{id: string, matter: string, shown_percent: float, ...<string, mixed>}> */
     private function lines(): array
     {
         $portions = $this->subject->composition->portions;
@@ -144,7 +163,6 @@ final readonly class Assessment implements JsonSerializable
                 'share' => $portion->share->scaled(100),
                 'shown_percent' => $shown[$i],
                 'basis' => $portion->grams->basis->value,
-                'working' => $portion->grams->working,
                 'price_per_kg' => $portion->counts() ? Cost::price($portion)?->best : null,
                 'problem' => $portion->problem,
             ];

@@ -10,6 +10,7 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Part;
 use Crown\Catalogue\SolidFat;
 use Crown\Formula\Formula;
+use Crown\Formula\FormulaError;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
@@ -111,6 +112,22 @@ final readonly class Composition
     public function counted(): array
     {
         return $this->counted;
+    }
+
+    /**
+     * One line as it was judged.
+     *
+     * @throws FormulaError when the formula has no such line
+     */
+    public function portion(string $line): Portion
+    {
+        foreach ($this->portions as $portion) {
+            if ($portion->line->id === $line) {
+                return $portion;
+            }
+        }
+
+        throw FormulaError::noSuchLine($line);
     }
 
     /** @return list<Portion> the lines whose mass is known, each as it comes out of its bottle */

@@ -82,16 +82,14 @@ final class Reshare
 
     private static function portion(Composition $composition, string $id, string $field): Portion
     {
-        $composition->formula->line($id);
-        foreach ($composition->weighed() as $portion) {
-            if ($portion->line->id === $id) {
-                return $portion->line->locked
-                    ? throw FormulaError::field($field, 'a line that is not locked')
-                    : $portion;
-            }
+        $portion = $composition->portion($id);
+        if (! $portion->counts()) {
+            throw FormulaError::field($field, 'a line whose share is known');
         }
 
-        throw FormulaError::field($field, 'a line whose share is known');
+        return $portion->line->locked
+            ? throw FormulaError::field($field, 'a line that is not locked')
+            : $portion;
     }
 
     /**

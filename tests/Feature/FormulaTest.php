@@ -203,7 +203,7 @@ final class FormulaTest extends StudioTestCase
         $finding = array_values(
             array_filter($judged['assessment']['findings'], static fn (array $f): bool => $f['code'] === 'load.total'),
         )[0];
-        $cured = $this->got('Evaluation', 'POST', 'cure', [
+        $cured = $this->got('ChangedDraft', 'POST', 'cure', [
             'formula' => $formula,
             'head_id' => null,
             'change' => $finding['cures'][0]['change'],
@@ -335,6 +335,20 @@ final class FormulaTest extends StudioTestCase
         $this->ask('PUT', 'formulas/'.$this->formula()['id'], ['formula' => []])
             ->assertStatus(422)
             ->assertJsonValidationErrors('revision');
+    }
+
+    public function test_the_working_of_a_line_is_told_when_it_is_asked_for(): void
+    {
+        $formula = $this->read("Night oil\n2 tbsp castor oil\n60 g jojoba oil");
+        $asked = static fn (string $line): array => ['formula' => $formula, 'head_id' => null, 'line' => $line];
+        [$castor, $jojoba] = array_column($formula['lines'], 'id');
+
+        $spoons = $this->got('Working', 'POST', 'working', $asked($castor));
+        self::assertSame('amounts', $spoons['method']);
+        self::assertContains('volume', array_column($spoons['inputs'], 'name'));
+        self::assertStringContainsString('Weighed', $this->got('Working', 'POST', 'working', $asked($jojoba))['words']);
+        $this->ask('POST', 'working', $asked('gone'))->assertStatus(422)->assertJsonValidationErrors('formula.lines');
+        $this->ask('POST', 'working', $asked(''))->assertStatus(422)->assertJsonValidationErrors('line');
     }
 
     public function test_until_when_it_would_keep_made_today(): void

@@ -114,7 +114,7 @@ final class KitchenTest extends StudioTestCase
             null,
             'code',
         )['bowl.small'];
-        $cured = $this->got('Evaluation', 'POST', 'cure', ['change' => $finding['cures'][0]['change']] + $draft);
+        $cured = $this->got('ChangedDraft', 'POST', 'cure', ['change' => $finding['cures'][0]['change']] + $draft);
 
         self::assertNotContains('bowl.small', array_column($cured['assessment']['findings'], 'code'));
         self::assertSame('mass', $cured['formula']['size']['mode']);
@@ -273,7 +273,7 @@ final class KitchenTest extends StudioTestCase
     public function test_share_is_moved_between_two_lines_and_judged(): void
     {
         $moved = $this->got(
-            'Evaluation',
+            'ChangedDraft',
             'POST',
             'reshare',
             ['from' => 'l1', 'to' => 'l2', 'points' => 10] + $this->draft(),

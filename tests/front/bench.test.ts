@@ -4,7 +4,7 @@ import type { Schemas } from '../../resources/js/api/client';
 import { useBench } from '../../resources/js/places/formulas/useBench';
 import { notice } from '../../resources/js/ui/notice';
 import { aBenchServer, later, Status } from './api';
-import { aFinding, aFormula, anAssessment, anEvaluation, aPage, aVersion } from './made';
+import { aChangedDraft, aFinding, aFormula, anAssessment, anEvaluation, aPage, aVersion } from './made';
 import { within } from './shown';
 
 let server: ReturnType<typeof aBenchServer>;
@@ -291,10 +291,7 @@ describe('undo', () => {
 
 describe('cures and moved share', () => {
     const change: Schemas['Change'] = { op: 'set-amounts', lines: { l1: '20 g' } };
-    const cured = anEvaluation({
-        formula: aFormula({ title: 'Cured' }),
-        assessment: anAssessment({ findings: [aFinding('left')] }),
-    });
+    const cured = aChangedDraft(aFormula({ title: 'Cured' }), { assessment: anAssessment({ findings: [aFinding('left')] }) });
 
     it('a preview asks and changes nothing', async () => {
         server.on('POST', '/api/cure', () => cured);
@@ -327,13 +324,13 @@ describe('cures and moved share', () => {
 
     it('share moved twice in a row is moved from where the first move ended', async () => {
         const first = later<unknown>();
-        const answers: unknown[] = [first.promise, anEvaluation({ formula: aFormula({ title: 'Moved twice' }) })];
+        const answers: unknown[] = [first.promise, aChangedDraft(aFormula({ title: 'Moved twice' }))];
         server.on('POST', '/api/reshare', () => answers.shift());
         const { bench } = onTheBench();
         const moves = [bench.reshare('l2', 'l1', 0.5), bench.reshare('l2', 'l1', 0.5)];
         await wait(5);
         expect(server.to('/api/reshare')).toHaveLength(1);
-        first.settle(anEvaluation({ formula: aFormula({ title: 'Moved once' }) }));
+        first.settle(aChangedDraft(aFormula({ title: 'Moved once' })));
         expect(await Promise.all(moves)).toEqual([true, true]);
         expect(server.to('/api/reshare').map((c) => (c.body as { formula: Schemas['Formula'] }).formula.title)).toEqual([
             'Evening oil',

@@ -48,7 +48,6 @@ export function aJudgedLine(
         share: band(percent, percent * 0.97, percent * 1.03),
         shown_percent: percent,
         basis: 'measured',
-        working: { method: 'amounts', words: `${percent} g were written.`, inputs: [] },
         problem: '',
         price_per_kg: null,
         ...more,
@@ -136,7 +135,11 @@ export function aPage(more: Partial<Schemas['FormulaPage']> = {}): Schemas['Form
 }
 
 export function anEvaluation(more: Partial<Schemas['Evaluation']> = {}): Schemas['Evaluation'] {
-    return { formula: aFormula(), assessment: anAssessment(), fit: null, keeps: null, ...more };
+    return { assessment: anAssessment(), fit: null, keeps: null, ...more };
+}
+
+export function aChangedDraft(formula: Schemas['Formula'], more: Partial<Schemas['Evaluation']> = {}): Schemas['ChangedDraft'] {
+    return { formula, ...anEvaluation(more) };
 }
 
 export function aVersion(number: number, more: Partial<Schemas['VersionRow']> = {}): Schemas['VersionRow'] {

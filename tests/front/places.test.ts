@@ -11,7 +11,7 @@ import SignIn from '../../resources/js/places/studio/SignIn.vue';
 import { router } from '../../resources/js/router';
 import { useSession } from '../../resources/js/ui/session';
 import { aBenchServer, Status } from './api';
-import { aFinding, aFormula, anAssessment, anEvaluation, aPage, aVersion, band } from './made';
+import { aChangedDraft, aFinding, aFormula, anAssessment, aPage, aVersion, band } from './made';
 import { by, click, pick, said, show, within } from './shown';
 
 let server: ReturnType<typeof aBenchServer>;
@@ -77,7 +77,7 @@ describe('water and preservation', () => {
             next: ['Preserve it.'],
             choices: [choice('a', true), choice('b', false, ['does not reach moulds'])],
         });
-        server.on('POST', '/api/cure', () => anEvaluation({ formula: aFormula({ title: 'Preserved' }) }));
+        server.on('POST', '/api/cure', () => aChangedDraft(aFormula({ title: 'Preserved' })));
         const it = bench();
         const { wrapper } = await show(WaterPanel, { bench: it });
         await click(/Water and preservation/);

@@ -2070,6 +2070,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How the grams of one line of a draft came about */
+        post: operations["working"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2366,7 +2383,6 @@ export interface components {
             shown_percent: number;
             /** @enum {string} */
             basis: "measured" | "converted" | "estimated";
-            working: components["schemas"]["Working"];
             problem: string;
             price_per_kg: number | null;
         };
@@ -2595,8 +2611,13 @@ export interface components {
             keeps: components["schemas"]["Keeping"] | null;
             touched: components["schemas"]["Touched"];
         };
-        Evaluation: {
+        ChangedDraft: {
             formula: components["schemas"]["Formula"];
+            assessment: components["schemas"]["Assessment"];
+            fit: components["schemas"]["Fit"] | null;
+            keeps: components["schemas"]["Keeping"] | null;
+        };
+        Evaluation: {
             assessment: components["schemas"]["Assessment"];
             fit: components["schemas"]["Fit"] | null;
             keeps: components["schemas"]["Keeping"] | null;
@@ -3897,6 +3918,12 @@ export interface components {
                 short: number | null;
                 left_of_largest: number | null;
             }[];
+        };
+        WorkingAsk: {
+            formula: components["schemas"]["Formula"];
+            head_id: number | null;
+            hair?: components["schemas"]["Hair"] | null;
+            line: string;
         };
         SwapAsk: {
             formula: components["schemas"]["Formula"];
@@ -5739,7 +5766,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Evaluation"];
+                    "application/json": components["schemas"]["ChangedDraft"];
                 };
             };
             /** @description Not in this studio */
@@ -10317,7 +10344,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Evaluation"];
+                    "application/json": components["schemas"]["ChangedDraft"];
                 };
             };
             /** @description Not in this studio */
@@ -12116,6 +12143,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WithoutScale"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    working: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkingAsk"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Working"];
                 };
             };
             /** @description Not in this studio */

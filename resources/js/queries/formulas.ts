@@ -59,6 +59,15 @@ export const swapQuery = (body: Schemas['SwapAsk']) =>
         gcTime: 0,
     });
 
+/** How the grams of one line came about: asked for when it is looked at. */
+export const workingQuery = (body: Schemas['WorkingAsk']) =>
+    queryOptions({
+        queryKey: ['working', body.line, body.formula],
+        queryFn: () => got(api.POST('/api/working', { body })),
+        staleTime: 0,
+        gcTime: 0,
+    });
+
 // What judges a draft and keeps nothing.
 export const evaluate = (body: Schemas['FormulaDraft'], signal?: AbortSignal) =>
     got(api.POST('/api/evaluate', { body, ...(signal ? { signal } : {}) }));

@@ -5,6 +5,7 @@ import HowLink from '../../ui/HowLink.vue';
 import { tell } from '../../ui/notice';
 import { fixed } from '../../ui/words';
 import LineRow from './bench/LineRow.vue';
+import LineWorking from './bench/LineWorking.vue';
 import { useLines } from './bench/useLines';
 import SwapDialog from './SwapDialog.vue';
 import type { Bench } from './useBench';
@@ -65,7 +66,9 @@ defineExpose({ add });
                     @swap="swapping = line.id"
                     @remove="remove(line.id)"
                     @add="add"
-                />
+                >
+                    <template #working><LineWorking :bench="bench" :line="line.id" /></template>
+                </LineRow>
             </tbody>
             <tfoot>
                 <tr>

@@ -147,7 +147,7 @@ export function useBench(page: Page) {
     }
 
     /** What a cure would do, without doing it. */
-    async function preview(change: Schemas['Change']): Promise<Schemas['Evaluation'] | null> {
+    async function preview(change: Schemas['Change']): Promise<Schemas['ChangedDraft'] | null> {
         try {
             return await cured({ ...draft(), change });
         } catch (e) {

@@ -108,10 +108,11 @@ const emit = defineEmits<{
                 :band="judged.grams"
                 unit="g"
                 :basis="judged.basis"
-                :working="judged.working"
                 :shown="fixed(judged.grams.best, 1)"
                 :what="line.name"
-            />
+            >
+                <template #working><slot name="working" /></template>
+            </HonestFigure>
             <span v-else class="said-caution text-[13px]">cannot tell</span>
         </td>
         <td
