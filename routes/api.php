@@ -195,6 +195,7 @@ Route::middleware(['auth:web', 'can:make', 'keeps'])->group(function (): void {
             Route::post('read', 'read')->name('read');
             Route::post('water', 'water')->name('water');
             Route::post('load', 'load')->name('load');
+            Route::post('cost', 'cost')->name('cost');
             Route::post('without-scale', 'withoutScale')->name('without-scale');
             Route::post('stock', 'stock')->name('stock');
             Route::post('swap', 'swap')->name('swap');

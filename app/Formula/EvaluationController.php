@@ -7,6 +7,7 @@ namespace App\Formula;
 use App\Catalogue\StudioCatalogue;
 use App\Studio\CurrentStudio;
 use App\Support\Speaks;
+use Crown\Assessment\CostPlan;
 use Crown\Assessment\LoadPlan;
 use Crown\Assessment\Reshare;
 use Crown\Assessment\Stock;
@@ -80,6 +81,15 @@ final class EvaluationController
         $given = $request->given();
 
         return new JsonResponse(new LoadPlan($this->bench->assess($given->formula, $given->profile())->subject));
+    }
+
+    #[Speaks('CostPlan', 'FormulaDraft', does: 'What each line of a draft costs, and where its price is from')]
+    public function cost(FormulaRequest $request): JsonResponse
+    {
+        $given = $request->given();
+        $subject = $this->bench->assess($given->formula, $given->profile())->subject;
+
+        return new JsonResponse(new CostPlan($subject->composition));
     }
 
     #[Speaks('WithoutScale', 'WithoutScaleAsk', does: 'A draft in kitchen measures, and as heights on a bottle')]

@@ -163,7 +163,6 @@ final readonly class Assessment implements JsonSerializable
                 'share' => $portion->share->scaled(100),
                 'shown_percent' => $shown[$i],
                 'basis' => $portion->grams->basis->value,
-                'price_per_kg' => $portion->counts() ? Cost::price($portion)?->best : null,
                 'problem' => $portion->problem,
             ];
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
-use Crown\Catalogue\Correction;
 use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
@@ -20,21 +19,19 @@ final readonly class Cost implements JsonSerializable
      * @param  Band  $known money for the lines whose price is known
      * @param  array<string, Band>  $byLine money, keyed by line id; lines without a price are not in it
      * @param  list<Portion>  $unpriced
-     * @param  list<string>  $bought lines whose price is what was truly paid
      */
     private function __construct(
         public Band $known,
         public array $byLine,
         public array $unpriced,
         private float $grams,
-        private array $bought = [],
     ) {
     }
 
     public static function of(Composition $composition): self
     {
         $known = Band::exact(0.0);
-        $byLine = $unpriced = $bought = [];
+        $byLine = $unpriced = [];
         foreach ($composition->weighed() as $portion) {
             $price = self::price($portion);
             if ($price === null) {
@@ -43,22 +40,10 @@ final readonly class Cost implements JsonSerializable
                 continue;
             }
             $byLine[$portion->line->id] = $portion->grams->band->times($price)->scaled(1 / 1000);
-            if (self::wasPaid($portion)) {
-                $bought[] = $portion->line->id;
-            }
             $known = $known->plus($byLine[$portion->line->id]);
         }
 
-        return new self($known, $byLine, $unpriced, $composition->totalGrams->best, $bought);
-    }
-
-    private static function wasPaid(Portion $portion): bool
-    {
-        $facts = $portion->ingredient->facts;
-
-        return $facts->has(Property::Price)
-            && $facts->get(Property::Price)->isOwn()
-            && $facts->get(Property::Price)->said() === Correction::BOUGHT;
+        return new self($known, $byLine, $unpriced, $composition->totalGrams->best);
     }
 
     /** Money for 100 g, best. Counts what is known only. */
@@ -84,15 +69,6 @@ final readonly class Cost implements JsonSerializable
         return [
             'known' => $this->known,
             'per_100g' => round($this->perHundredGrams(), 4),
-            'lines' => array_map(
-                fn (string $id, Band $money): array => [
-                    'line' => $id,
-                    'money' => $money,
-                    'bought' => in_array($id, $this->bought, true),
-                ],
-                array_keys($this->byLine),
-                $this->byLine,
-            ),
             'unpriced' => array_map(static fn (Portion $p): string => $p->line->id, $this->unpriced),
         ];
     }

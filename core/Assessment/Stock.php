@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Catalogue\Origin;
 use JsonSerializable;
 
 /**
@@ -15,10 +16,9 @@ use JsonSerializable;
 final readonly class Stock implements JsonSerializable
 {
     /**
-     * @param  array<string, array{name: string, share: float, at_hand: float|null}>  $wanted by ingredient id; share
-     *     0 to 1; grams,
-     *                                                                                         null when it is there but
-     * nobody said how much
+     * @param  array<string, array{name: string, share: float, at_hand: float|null, steeped: bool}>  $wanted by
+     *     ingredient id; share 0 to 1; grams at hand null when it is there but nobody said how much; what was steeped
+     *     here was weighed when it came out
      * @param  float  $largest grams of the whole batch; INF when nothing that is known limits it
      */
     private function __construct(private array $wanted, public float $largest, private float $grams)
@@ -42,6 +42,7 @@ final readonly class Stock implements JsonSerializable
                 'name' => $portion->ingredient->name,
                 'share' => 0.0,
                 'at_hand' => array_key_exists($id, $atHand) ? $atHand[$id] : 0.0,
+                'steeped' => $portion->ingredient->provenance->origin === Origin::Steeped,
             ];
             $wanted[$id]['share'] += $portion->share->best;
         }
@@ -93,6 +94,7 @@ final readonly class Stock implements JsonSerializable
                 'name' => $row['name'],
                 'needed' => round($needed, 2),
                 'at_hand' => $row['at_hand'],
+                'steeped' => $row['steeped'],
                 'short' => $row['at_hand'] === null ? null : round(max(0.0, $needed - $row['at_hand']), 2),
                 'left_of_largest' => $row['at_hand'] === null || $largest === null
                         ? null

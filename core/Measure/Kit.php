@@ -37,12 +37,8 @@ final readonly class Kit
     public static function read(array $document): self
     {
         $node = Node::of(self::format()->upcast($document));
-        $items = array_map(
-            static fn (Node $item): KitItem => KitItem::from((int) $item->whole('id'), $item),
-            $node->objects('items'),
-        );
 
-        return new self($items, (int) ($node->whole('last') ?? 0));
+        return new self(array_map(KitItem::kept(...), $node->objects('items')), (int) ($node->whole('last') ?? 0));
     }
 
     /** @return array<string, mixed> */

@@ -70,6 +70,29 @@ final readonly class KitItem implements JsonSerializable
         return new self($id, $kind, $name, $ingredient, $substance, $figures, $choices);
     }
 
+    /** As it was kept: whether it may be so was asked when it was written down. */
+    public static function kept(Node $kept): self
+    {
+        $kind = $kept->one('kind', KitKind::class);
+        $figures = $choices = [];
+        foreach ($kind->figureFields() as $field) {
+            $figures[$field] = $kept->number($field);
+        }
+        foreach ($kind->usualChoices() as $field => $usual) {
+            $choices[$field] = $kept->text($field, $usual);
+        }
+
+        return new self(
+            (int) $kept->whole('id'),
+            $kind,
+            $kept->text('name'),
+            $kept->text('ingredient'),
+            $kept->text('substance'),
+            array_filter($figures, static fn (?float $f): bool => $f !== null),
+            $choices,
+        );
+    }
+
     public function figure(string $field): float
     {
         return $this->figures[$field] ?? 0.0;

@@ -88,6 +88,18 @@ enum KitKind: string
         return $this === self::Dropper || $this === self::Spoon;
     }
 
+    /** @return list<string> */
+    public function figureFields(): array
+    {
+        return array_keys(self::FIGURES[$this->value]);
+    }
+
+    /** @return array<string, string> what each choice is while nobody said, by field */
+    public function usualChoices(): array
+    {
+        return array_map(static fn (array $of): string => $of[1][0], self::CHOICES[$this->value] ?? []);
+    }
+
     /** @return array<string, KitFigure> by field */
     public function figures(): array
     {

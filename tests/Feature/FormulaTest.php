@@ -347,7 +347,7 @@ final class FormulaTest extends StudioTestCase
         self::assertSame('amounts', $spoons['method']);
         self::assertContains('volume', array_column($spoons['inputs'], 'name'));
         self::assertStringContainsString('Weighed', $this->got('Working', 'POST', 'working', $asked($jojoba))['words']);
-        $this->ask('POST', 'working', $asked('gone'))->assertStatus(422)->assertJsonValidationErrors('formula.lines');
+        $this->ask('POST', 'working', $asked('gone'))->assertStatus(422)->assertJsonValidationErrors('lines');
         $this->ask('POST', 'working', $asked(''))->assertStatus(422)->assertJsonValidationErrors('line');
     }
 

@@ -238,6 +238,11 @@ final class KitchenTest extends StudioTestCase
         // 360 g at 9 and 40 g at 30 a kilogram are 4.44, for 300 g: 1.48 for 100 g.
         self::assertEqualsWithDelta(1.48, $cost['per_100g'], 0.001);
         self::assertSame([], $cost['unpriced']);
+        $plan = $this->got('CostPlan', 'POST', 'cost', ['formula' => $formula, 'head_id' => null])['rows'][0];
+        self::assertSame('steeped', $plan['price_is']);
+        self::assertEqualsWithDelta(1.48, $plan['money']['best'], 0.001);
+        $stock = $this->got('StockAnswer', 'POST', 'stock', ['formula' => $formula, 'head_id' => null]);
+        self::assertTrue($stock['rows'][0]['steeped']);
     }
 
     public function test_a_studios_own_price_for_a_steeped_oil_counts_before_what_went_in(): void

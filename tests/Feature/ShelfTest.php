@@ -291,10 +291,13 @@ final class ShelfTest extends StudioTestCase
             'formula' => $this->read("Oil\n100 g olive oil"),
         ])['assessment']['cost'];
         self::assertEqualsWithDelta(0.9, $cost()['known']['best'], 1e-6);
-        self::assertFalse($cost()['lines'][0]['bought']);
+        $price = fn (): string => $this->got('CostPlan', 'POST', 'cost', [
+            'formula' => $this->read("Oil\n100 g olive oil"),
+        ])['rows'][0]['price_is'];
+        self::assertSame('said', $price());
         $this->bottles(['ingredient' => 'olive-oil', 'grams' => 500, 'cost' => 6]);
         self::assertEqualsWithDelta(1.2, $cost()['known']['best'], 1e-6);
-        self::assertTrue($cost()['lines'][0]['bought']);
+        self::assertSame('paid', $price());
     }
 
     public function test_what_is_short_for_what_is_to_be_made_is_told_in_packs(): void

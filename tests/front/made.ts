@@ -49,7 +49,6 @@ export function aJudgedLine(
         shown_percent: percent,
         basis: 'measured',
         problem: '',
-        price_per_kg: null,
         ...more,
     };
 }
@@ -111,7 +110,7 @@ export function anAssessment(more: Partial<Schemas['Assessment']> = {}): Schemas
         whipping: null,
         longer: [],
         density_60c: 0.88,
-        cost: { known: band(0), per_100g: 0, lines: [], unpriced: [] },
+        cost: { known: band(0), per_100g: 0, unpriced: [] },
         learned: { family: 'hair oil', texture: still, overrun: still, life: still },
         ...more,
     };

@@ -117,6 +117,7 @@ describe('from the cupboard', () => {
         needed,
         at_hand,
         short: at_hand === null ? null : Math.max(0, needed - at_hand),
+        steeped: ingredient.startsWith('lot-'),
         left_of_largest: at_hand,
     });
     const stock = (more: object = {}) => ({
@@ -353,26 +354,37 @@ describe('cost', () => {
     const priced = (more: Partial<Schemas['Cost']> = {}): Schemas['Cost'] => ({
         known: band(4.2, 4.1, 4.3),
         per_100g: 4.2,
-        lines: [{ line: 'l1', money: band(1.2), bought: false }],
         unpriced: ['Jojoba', 'Beeswax'],
         ...more,
     });
+    type Row = Schemas['CostPlan']['rows'][number];
+    const row = (ingredient: string, name: string, price_is: Row['price_is'] = 'said', more: Partial<Row> = {}): Row => ({
+        line: `line of ${name}`,
+        ingredient,
+        name,
+        grams: 10,
+        price_per_kg: null,
+        price_is,
+        money: null,
+        ...more,
+    });
+    const panel = (cost = priced()) => show(CostPanel, { bench: bench(aPage({ assessment: anAssessment({ cost }) })) });
 
     it('says that it is at least that while a price is missing', async () => {
-        const { wrapper } = await show(CostPanel, { bench: bench(aPage({ assessment: anAssessment({ cost: priced() }) })) });
+        const { wrapper } = await panel();
         expect(said(wrapper)).toContain('At least 4.20 for the batch, 4.10 to 4.30; 4.20 for 100 g.');
         expect(said(wrapper)).toContain('2 lines have no price.');
     });
 
     it('cannot tell when no price is known', async () => {
-        const cost = priced({ unpriced: ['Shea butter', 'Jojoba', 'Beeswax'] });
-        const { wrapper } = await show(CostPanel, { bench: bench(aPage({ assessment: anAssessment({ cost }) })) });
+        const { wrapper } = await panel(priced({ unpriced: ['Shea butter', 'Jojoba', 'Beeswax'] }));
         expect(said(wrapper)).toContain('Cannot tell: no price is known.');
     });
 
     it('keeps a price with where it comes from, and judges anew', async () => {
         server.on('PUT', '/api/ingredients/jojoba/figures', {});
-        const { wrapper } = await show(CostPanel, { bench: bench(aPage({ assessment: anAssessment({ cost: priced() }) })) });
+        server.on('POST', '/api/cost', () => ({ rows: [row('jojoba', 'Jojoba'), row('beeswax', 'Beeswax')] }));
+        const { wrapper } = await panel();
         await click(/Cost/);
         await wrapper.get('input[placeholder^="our price"]').setValue('receipt of October');
         await fill('Price of a kilogram of Jojoba', '38.5');
@@ -385,15 +397,20 @@ describe('cost', () => {
             source: 'receipt of October',
         });
         expect(server.to('/api/evaluate')).toHaveLength(1);
+        expect(server.to('/api/cost').length).toBeGreaterThan(1);
         await fill('Price of a kilogram of Beeswax', '');
         expect(server.to('/api/ingredients/beeswax/figures')).toHaveLength(0);
     });
 
-    it('asks no price for what was steeped here', async () => {
-        const lines = [aJudgedLine('l1', 'Rosemary oil', 100, { ingredient: 'lot-4' })];
-        const { wrapper } = await show(CostPanel, { bench: bench(aPage({ assessment: anAssessment({ lines }) })) });
+    it('asks no price for what has one, or cannot have one', async () => {
+        const paid = row('olive-oil', 'Olive oil', 'paid', { price_per_kg: 9, money: band(0.9) });
+        server.on('POST', '/api/cost', () => ({
+            rows: [row('lot-4', 'Rosemary oil', 'steeped'), row('', 'unicorn dust', 'unplaced'), paid],
+        }));
+        const { wrapper } = await panel();
         await click(/Cost/);
-        expect(said(wrapper)).toContain('steeped here');
+        for (const words of ['steeped here', 'not placed', '9.00, as the bottle cost', '0.90', 'cannot tell'])
+            expect(said(wrapper)).toContain(words);
         expect(document.querySelector('input[aria-label^="Price"]')).toBeNull();
     });
 });

@@ -261,6 +261,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cost": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What each line of a draft costs, and where its price is from */
+        post: operations["cost"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/countries": {
         parameters: {
             query?: never;
@@ -2384,7 +2401,6 @@ export interface components {
             /** @enum {string} */
             basis: "measured" | "converted" | "estimated";
             problem: string;
-            price_per_kg: number | null;
         };
         Assessment: {
             title: string;
@@ -3815,13 +3831,23 @@ export interface components {
         Cost: {
             known: components["schemas"]["Band"];
             per_100g: number;
-            lines: {
-                line: string;
-                money: components["schemas"]["Band"];
-                /** @description Whether the price is what was paid for the bottle on the shelf. */
-                bought: boolean;
-            }[];
             unpriced: string[];
+        };
+        CostPlan: {
+            rows: {
+                line: string;
+                /** @description Empty where nobody placed the line. */
+                ingredient: string;
+                name: string;
+                grams: number;
+                price_per_kg: number | null;
+                /**
+                 * @description What was paid for the bottle on the shelf; what the maker says; what went into the steep; nothing.
+                 * @enum {string}
+                 */
+                price_is: "paid" | "said" | "steeped" | "unplaced";
+                money: components["schemas"]["Band"] | null;
+            }[];
         };
         /** @description An assessment as it was on the day. What is judged more since then is not in it. */
         KeptAssessment: {
@@ -3915,6 +3941,8 @@ export interface components {
                 name: string;
                 needed: number;
                 at_hand: number | null;
+                /** @description Whether it was steeped here, and so weighed when it came out. */
+                steeped: boolean;
                 short: number | null;
                 left_of_largest: number | null;
             }[];
@@ -5669,6 +5697,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Not in this studio */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed by someone else since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field is not allowed as it is */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaDraft"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CostPlan"];
                 };
             };
             /** @description Not in this studio */

@@ -79,6 +79,7 @@ export const settleName = (body: Schemas['SettledName']) => got(api.PUT('/api/re
 export const forgetName = (body: Schemas['ForgetName']) => done(api.DELETE('/api/read/names', { body }));
 export const waterPlan = (body: Schemas['FormulaDraft']) => got(api.POST('/api/water', { body }));
 export const loadPlan = (body: Schemas['FormulaDraft']) => got(api.POST('/api/load', { body }));
+export const costPlan = (body: Schemas['FormulaDraft']) => got(api.POST('/api/cost', { body }));
 export const stockOf = (body: Schemas['FormulaDraft']) => got(api.POST('/api/stock', { body }));
 export const withoutScale = (body: Schemas['WithoutScaleAsk']) => got(api.POST('/api/without-scale', { body }));
 export const howMade = (body: Schemas['ProcedureAsk']) => got(api.POST('/api/procedure', { body }));

@@ -8,6 +8,7 @@ use Crown\Assessment\Assessor;
 use Crown\Assessment\Composition;
 use Crown\Assessment\Context;
 use Crown\Assessment\Cost;
+use Crown\Assessment\CostPlan;
 use Crown\Assessment\Finding;
 use Crown\Assessment\FindingFigure;
 use Crown\Assessment\Keeping;
@@ -183,7 +184,13 @@ final class FiguresTest extends CoreTestCase
             'life' => [$subject->life->months, $subject->life->capped, array_column($subject->life->longer, 'months')],
             'findings' => array_map(self::said(...), $assessment->findings),
             'keeps' => Keeping::of($subject, new DateTimeImmutable(self::DAY)),
-            'cost' => Cost::of($composition),
+            'cost' => [
+                Cost::of($composition),
+                array_map(
+                    static fn (array $row): array => [$row['line'], $row['price_is'], $row['money']],
+                    (new CostPlan($composition))->jsonSerialize()['rows'],
+                ),
+            ],
             'plans' => [new WaterPlan($subject, $draw->catalogue), new LoadPlan($subject)],
             'without_scale' => self::ofWithoutScale(WithoutScale::of($composition, $context->kitchen), $composition),
             'weighings' => array_map(

@@ -223,7 +223,7 @@ final class Further
         $without = WithoutScale::of($assessment->subject->composition, $context->kitchen);
 
         return [
-            'whole' => $assessment->jsonSerialize(),
+            'whole' => $assessment->withWorkings(),
             'cured' => self::cured($assessment, $catalogue),
             'changed' => self::changes($formula, $catalogue),
             'without' => [
@@ -279,7 +279,7 @@ final class Further
             array_values($lines),
             [],
             Size::asWritten(),
-        ), $context);
+        ), $context)->withWorkings();
 
         return [
             'alone' => $judged(self::line('l1', $ingredient, '100 g')),

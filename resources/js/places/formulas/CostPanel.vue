@@ -1,38 +1,31 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Schemas } from '../../api/client';
+import { costPlan } from '../../queries/formulas';
 import { useCorrectFigure } from '../../queries/ingredients';
 import KeptNumber from '../../ui/KeptNumber.vue';
 import { tellProblem } from '../../ui/notice';
 import { fixed } from '../../ui/words';
 import AsideTitle from './AsideTitle.vue';
+import { useAside } from './useAside';
 import type { Bench } from './useBench';
 
 /** What the batch costs by the maker's own prices, which are typed here and kept as figures of the studio. */
 const props = defineProps<{ bench: Bench }>();
-const assessment = props.bench.assessment;
-const open = ref(false);
+const { open, answer, problem } = useAside(props.bench, costPlan);
 const source = ref('');
 const correcting = useCorrectFigure();
 
-type Line = Schemas['AssessedLine'];
-const lines = computed(() => assessment.value.lines.filter((l) => l.problem === ''));
-const cost = computed(() => assessment.value.cost);
-/** The studio's own steeps are not bought by the kilogram. */
-const bought = (line: Line): boolean => line.ingredient !== null && !line.ingredient.startsWith('lot-');
+const cost = computed(() => props.bench.assessment.value.cost);
+const lines = computed(() => props.bench.assessment.value.lines.filter((l) => l.problem === '').length);
 
-const isBought = (id: string): boolean => cost.value.lines.find((l) => l.line === id)?.bought ?? false;
-function costOf(id: string): string {
-    const found = cost.value.lines.find((l) => l.line === id);
-    return found ? fixed(found.money.best, 2) : 'cannot tell';
-}
-async function price(line: Line, typed: string): Promise<void> {
+async function price(row: Schemas['CostPlan']['rows'][number], typed: string): Promise<void> {
     const value = Number(typed);
-    if (typed === '' || line.ingredient === null) return;
+    if (typed === '') return;
     try {
         const of = source.value.trim() || 'our price';
         await correcting.mutateAsync({
-            id: line.ingredient,
+            id: row.ingredient,
             body: { form: '', property: 'price_per_kg', low: value, best: value, high: value, source: of },
         });
         await props.bench.judge();
@@ -45,10 +38,8 @@ async function price(line: Line, typed: string): Promise<void> {
 <template>
     <section aria-label="Cost">
         <AsideTitle v-model:open="open" title="Cost" how="cost" />
-        <p v-if="lines.length === 0" class="quiet">Nothing is in it yet.</p>
-        <p v-else-if="cost.unpriced.length === lines.length" class="quiet">
-            Cannot tell: no price is known. Give what you pay for a kilogram.
-        </p>
+        <p v-if="lines === 0" class="quiet">Nothing is in it yet.</p>
+        <p v-else-if="cost.unpriced.length === lines" class="quiet">Cannot tell: no price is known. Give what you pay for a kilogram.</p>
         <p v-else>
             {{ cost.unpriced.length > 0 ? 'At least' : '' }}
             <span class="fig fig-converted">{{ fixed(cost.known.best, 2) }}</span>
@@ -59,7 +50,8 @@ async function price(line: Line, typed: string): Promise<void> {
                 {{ ' ' }}{{ cost.unpriced.length }} {{ cost.unpriced.length === 1 ? 'line has' : 'lines have' }} no price.
             </template>
         </p>
-        <div v-if="open" class="mt-2 max-w-2xl">
+        <p v-if="open && problem" class="said-stop mt-2" role="alert">{{ problem }}</p>
+        <div v-if="open && answer" class="mt-2 max-w-2xl">
             <table class="w-full">
                 <caption class="sr-only">Cost of each line</caption>
                 <thead>
@@ -71,24 +63,24 @@ async function price(line: Line, typed: string): Promise<void> {
                     </tr>
                 </thead>
                 <tbody>
-                    <tr v-for="line in lines" :key="line.id" class="row-line">
-                        <th scope="row" class="py-1 text-left font-normal">{{ line.name }}</th>
-                        <td class="text-right">{{ fixed(line.grams.best, 1) }}</td>
+                    <tr v-for="row in answer.rows" :key="row.line" class="row-line">
+                        <th scope="row" class="py-1 text-left font-normal">{{ row.name }}</th>
+                        <td class="text-right">{{ fixed(row.grams, 1) }}</td>
                         <td class="pl-4">
-                            <RouterLink v-if="isBought(line.id)" to="/pantry/shelf" class="text-[13px]">
-                                {{ fixed(line.price_per_kg ?? 0, 2) }}, as the bottle cost
+                            <RouterLink v-if="row.price_is === 'paid'" to="/pantry/shelf" class="text-[13px]">
+                                {{ fixed(row.price_per_kg ?? 0, 2) }}, as the bottle cost
                             </RouterLink>
                             <KeptNumber
-                                v-else-if="bought(line)"
+                                v-else-if="row.price_is === 'said'"
                                 class="no-print"
                                 max="100000"
-                                :value="line.price_per_kg"
-                                :aria-label="`Price of a kilogram of ${line.name}`"
-                                @kept="price(line, $event)"
+                                :value="row.price_per_kg"
+                                :aria-label="`Price of a kilogram of ${row.name}`"
+                                @kept="price(row, $event)"
                             />
-                            <span v-else class="quiet text-[13px]">{{ line.ingredient === null ? 'not placed' : 'steeped here' }}</span>
+                            <span v-else class="quiet text-[13px]">{{ row.price_is === 'steeped' ? 'steeped here' : 'not placed' }}</span>
                         </td>
-                        <td class="text-right">{{ costOf(line.id) }}</td>
+                        <td class="text-right">{{ row.money === null ? 'cannot tell' : fixed(row.money.best, 2) }}</td>
                     </tr>
                 </tbody>
             </table>

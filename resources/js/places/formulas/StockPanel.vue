@@ -17,8 +17,6 @@ const counted = ref(0);
 const { open, answer, problem } = useAside(props.bench, stockOf, [counted]);
 
 type Row = Schemas['StockAnswer']['rows'][number];
-/** A steeped oil was weighed when it came out. */
-const typed = (row: Row): boolean => !row.ingredient.startsWith('lot-');
 
 async function count(row: Row, text: string): Promise<void> {
     try {
@@ -81,7 +79,7 @@ function said(row: Row): string {
                             <td class="text-right">{{ fixed(row.needed, 1) }}</td>
                             <td class="pl-4">
                                 <KeptNumber
-                                    v-if="typed(row)"
+                                    v-if="!row.steeped"
                                     class="my-0.5 text-right"
                                     :value="row.at_hand"
                                     :aria-label="`Grams of ${row.name} there are`"
