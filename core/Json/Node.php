@@ -93,7 +93,7 @@ final readonly class Node
     /**
      * @template T of BackedEnum
      *
-     * @param  class-string<T>  $enum
+     * @param  class-string<T>  $enum of texts
      * @param  T|null  $none
      * @return T
      *
@@ -102,9 +102,8 @@ final readonly class Node
     public function one(string $key, string $enum, ?BackedEnum $none = null): BackedEnum
     {
         $value = $this->fields[$key] ?? $none?->value;
-        $found = array_filter($enum::cases(), static fn (BackedEnum $c): bool => $c->value === $value);
 
-        return array_values($found)[0] ?? throw JsonError::field(
+        return (is_string($value) ? $enum::tryFrom($value) : null) ?? throw JsonError::field(
             $this->at($key),
             implode(', ', array_map(static fn (BackedEnum $c): string => (string) $c->value, $enum::cases())),
         );

@@ -370,10 +370,9 @@ final class AmountReader
         static $pattern = '';
         if ($pattern === '') {
             $names = array_keys(self::UNITS);
-            usort($names, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
-            $pattern = self::pattern(
-                implode('|', array_map(static fn (string $n): string => preg_quote($n, '/'), $names)),
-            );
+            $lengths = array_map(strlen(...), $names);
+            array_multisort($lengths, SORT_DESC, $names);
+            $pattern = self::pattern(implode('|', array_map(preg_quote(...), $names)));
         }
 
         return $pattern;

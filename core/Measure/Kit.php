@@ -130,7 +130,8 @@ final readonly class Kit
             static fn (KitItem $i): Scale => new Scale($i->figure('step_grams'), $i->figure('most_grams'), $i->name),
             $this->of(KitKind::Scale),
         );
-        $bare = new Kitchen($cup, $scaleGrams, [], $bowlMillilitres, $scales);
+        $ways ??= Ways::safer();
+        $bare = new Kitchen($cup, $scaleGrams, [], $bowlMillilitres, $scales, ways: $ways);
         $drops = [];
         foreach ($this->of(KitKind::Dropper) as $i) {
             if ($i->isPump()) {
@@ -157,7 +158,7 @@ final readonly class Kit
             $scales,
             $spoons,
             Tools::of($this),
-            $ways ?? Ways::safer(),
+            $ways,
         );
     }
 }

@@ -123,7 +123,7 @@ enum School: string
 
     public function safer(): string
     {
-        return array_key_first($this->options());
+        return array_key_first(self::OPTIONS[$this->value]);
     }
 
     /**
@@ -137,7 +137,7 @@ enum School: string
         $all = [];
         foreach (self::cases() as $school) {
             $own = $chosen[$school->value] ?? '';
-            $all[$school->value] = is_string($own) && isset($school->options()[$own]) ? $own : $school->safer();
+            $all[$school->value] = is_string($own) && isset(self::OPTIONS[$school->value][$own]) ? $own : $school->safer();
         }
 
         return $all;
