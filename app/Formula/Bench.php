@@ -106,7 +106,7 @@ final class Bench
         $count = static fn (Severity $severity): int => count(
             array_filter(
                 $assessment->findings,
-                static fn (Finding $f): bool => $f->severity === $severity && $f->accepted === '',
+                static fn (Finding $f): bool => $f->severity === $severity && $assessment->isOpen($f),
             ),
         );
 

@@ -51,7 +51,8 @@ final class BeginBatch
         if ($this->plan->of($batch)->subject->composition->counted() === []) {
             throw Refused::because('formula_id', self::NOTHING);
         }
-        Stops::decide(Stops::open($this->plan->of($batch)), $although);
+        $planned = $this->plan->of($batch);
+        Stops::decide($planned, Stops::open($planned), $although);
         $batch->save();
 
         return $batch->refresh();

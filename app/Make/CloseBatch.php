@@ -54,7 +54,7 @@ final class CloseBatch
             $this->catalogue->context(),
         );
         $although = trim($asked->string('although')->value());
-        Stops::decide(Stops::anew($actual, $this->plan->of($batch)), $although);
+        Stops::decide($actual, Stops::anew($actual, $this->plan->of($batch)), $although);
         $label = new Label(
             $actual,
             $batch->lot_code,

@@ -6,6 +6,7 @@ namespace App\Rhythm;
 
 use App\Formula\Bench;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Severity;
 use Crown\Measure\Tools;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -69,12 +70,19 @@ final class RoutineResource extends JsonResource
                 'A change in length cannot be told before about three months, in shedding before six to twelve weeks.',
                 'Sudden or patchy loss, pain, sores or a spreading rash: see a clinician first.',
             ],
-            'fit' => array_values(
-                array_filter(
-                    $this->bench?->assess($routine->batch->made(), $routine->head->profile())->findings ?? [],
-                    static fn (Finding $f): bool => $f->severity->rank() < 2,
-                ),
-            ),
+            'fit' => $this->fit($routine),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what speaks against it on that head */
+    private function fit(Routine $routine): array
+    {
+        $of = $this->bench?->assess($routine->batch->made(), $routine->head->profile());
+        $against = array_filter(
+            $of === null ? [] : $of->findings,
+            static fn (Finding $f): bool => $f->severity !== Severity::Note,
+        );
+
+        return $of === null ? [] : array_map($of->told(...), array_values($against));
     }
 }

@@ -40,11 +40,21 @@ final readonly class Assessment implements JsonSerializable
         );
     }
 
+    public function decision(Finding $finding): Decision
+    {
+        return Decision::of($finding, $this->subject->formula());
+    }
+
+    public function isOpen(Finding $finding): bool
+    {
+        return $this->decision($finding)->isOpen();
+    }
+
     /** Whether there is something to stop for that was not accepted. */
     public function hasStop(): bool
     {
         foreach ($this->findings as $finding) {
-            if ($finding->severity === Severity::Stop && $finding->accepted === '') {
+            if ($finding->severity === Severity::Stop && $this->isOpen($finding)) {
                 return true;
             }
         }
@@ -92,7 +102,21 @@ final readonly class Assessment implements JsonSerializable
             'cost' => Cost::of($composition),
             'density_20c' => round($composition->density(), 4),
             'density_60c' => round($composition->density(60.0), 4),
-            'findings' => $this->findings,
+            'findings' => array_map($this->told(...), $this->findings),
+        ];
+    }
+
+    /** @return array<string, mixed> a finding of it with what was decided about it: $defs/Finding */
+    public function told(Finding $finding): array
+    {
+        $decision = $this->decision($finding);
+
+        return [
+            ...$finding->jsonSerialize(),
+            'acceptable' => $decision->acceptable,
+            'accepted' => $decision->reason,
+            'accepted_by' => $decision->by,
+            'key' => $finding->key(),
         ];
     }
 

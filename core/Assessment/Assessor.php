@@ -61,9 +61,9 @@ final readonly class Assessor
         foreach ($this->checks as $check) {
             array_push($findings, ...$check->examine($subject));
         }
-        $findings = array_map(static fn (Finding $f): Finding => $f->decidedIn($formula), $findings);
+        $rank = static fn (Finding $f): int => Decision::of($f, $formula)->rank($f);
         // Worst first; within a severity in the order of the checks. usort is stable.
-        usort($findings, static fn (Finding $a, Finding $b): int => $a->rank() <=> $b->rank());
+        usort($findings, static fn (Finding $a, Finding $b): int => $rank($a) <=> $rank($b));
 
         return new Assessment($subject, $findings);
     }

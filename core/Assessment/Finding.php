@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
-use Crown\Assessment\Internal\Sentences;
 use Crown\Formula\Acceptance;
 use Crown\Formula\FindingKey;
-use Crown\Formula\Formula;
 use Crown\Measure\Band;
 use JsonSerializable;
 use LogicException;
@@ -18,18 +16,13 @@ use LogicException;
  */
 final readonly class Finding implements JsonSerializable
 {
+    /** @var list<string> what tells it from another of the same code, beside its lines and its figures */
+    public array $about;
+
     /**
      * @param  list<Portion>  $portions the lines it is about
      * @param  list<FindingFigure>  $figures each of another name
      * @param  list<Cure>  $cures
-     * @param  bool  $acceptable whether a reason of the maker's can outweigh it
-     * @param  string  $accepted the maker's reason for living with it; "" when it is open
-     * @param  list<string>  $about what tells it from another of the same code, beside its lines and its figures: an
-     *     allergen, a head, a line that is not there any more
-     * @param  int|null  $acceptedBy place among the formula's acceptances of the one that is of it; null when it is
-     *     open
-     * @param  array<string, string>  $terms what its sentence names and what does not tell it from another
-     * @param  FindingWords  $words the sentences of the room it comes from
      */
     public function __construct(
         public string $code,
@@ -38,41 +31,9 @@ final readonly class Finding implements JsonSerializable
         public array $figures,
         public string $method,
         public array $cures = [],
-        public bool $acceptable = false,
-        public string $accepted = '',
-        public array $about = [],
-        public ?int $acceptedBy = null,
-        private array $terms = [],
-        private FindingWords $words = new Sentences(),
+        private Said $said = new Said(),
     ) {
-    }
-
-    /** The finding with what the formula's maker has decided about it. */
-    public function decidedIn(Formula $formula): self
-    {
-        $acceptable = Acceptability::allows($this, $formula);
-        $reason = '';
-        $by = null;
-        foreach ($acceptable ? $formula->accepted : [] as $n => $acceptance) {
-            if ($this->isOf($acceptance)) {
-                [$reason, $by] = [$acceptance->reason, $n];
-            }
-        }
-
-        return new self(
-            $this->code,
-            $this->severity,
-            $this->portions,
-            $this->figures,
-            $this->method,
-            $this->cures,
-            $acceptable,
-            $reason,
-            $this->about,
-            $by,
-            $this->terms,
-            $this->words,
-        );
+        $this->about = $said->about;
     }
 
     public function isOf(Acceptance $acceptance): bool
@@ -85,7 +46,7 @@ final readonly class Finding implements JsonSerializable
     /** What it says, in words. */
     public function message(): string
     {
-        return $this->words->of($this);
+        return $this->said->words->of($this);
     }
 
     /** @throws LogicException when it rests on no figure of this name */
@@ -101,7 +62,7 @@ final readonly class Finding implements JsonSerializable
 
     public function term(string $name): string
     {
-        return $this->terms[$name];
+        return $this->said->terms[$name];
     }
 
     /** What it says, apart from its words. */
@@ -135,17 +96,7 @@ final readonly class Finding implements JsonSerializable
         return $named;
     }
 
-    /** Worst first, before all else that a clinician is asked, and what was accepted last. */
-    public function rank(): int
-    {
-        if ($this->code === 'head.clinician') {
-            return -1;
-        }
-
-        return $this->accepted === '' ? $this->severity->rank() : 10 + $this->severity->rank();
-    }
-
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> apart from what was decided about it (Assessment::told) */
     public function jsonSerialize(): array
     {
         return [
@@ -161,10 +112,6 @@ final readonly class Finding implements JsonSerializable
             'figures' => (object) $this->named(),
             'method' => $this->method,
             'cures' => $this->cures,
-            'acceptable' => $this->acceptable,
-            'accepted' => $this->accepted,
-            'accepted_by' => $this->acceptedBy,
-            'key' => $this->key(),
         ];
     }
 }

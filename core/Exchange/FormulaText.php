@@ -27,7 +27,7 @@ final class FormulaText
             self::lines($subject->composition->portions, $subject->composition->totalGrams),
             self::method($assessment),
             self::keeping($assessment),
-            self::findings($assessment->findings),
+            self::findings($assessment),
             trim($formula->notes),
         ];
 
@@ -104,10 +104,9 @@ final class FormulaText
         );
     }
 
-    /** @param  list<Finding>  $findings */
-    private static function findings(array $findings): string
+    private static function findings(Assessment $of): string
     {
-        $said = array_filter($findings, static fn (Finding $f): bool => $f->severity !== Severity::Note);
+        $said = array_filter($of->findings, static fn (Finding $f): bool => $f->severity !== Severity::Note);
 
         return implode(
             "\n",
@@ -116,7 +115,7 @@ final class FormulaText
                     '%s: %s%s',
                     $f->severity === Severity::Stop ? 'STOP' : 'Caution',
                     $f->message(),
-                    $f->accepted === '' ? '' : ' (accepted: '.$f->accepted.')',
+                    $of->isOpen($f) ? '' : ' (accepted: '.$of->decision($f)->reason.')',
                 ),
                 $said,
             ),

@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Name;
 use Crown\Formula\Change;
@@ -35,8 +36,7 @@ final readonly class HeadCheck implements Check
                 [],
                 [],
                 'fit',
-                about: [$this->head->name, ...$flags],
-                words: new HeadSentences(),
+                said: $this->said($flags),
             );
         }
         foreach ($subject->composition->parts() as $portion) {
@@ -44,6 +44,15 @@ final readonly class HeadCheck implements Check
         }
 
         return [...$findings, ...$this->weight($subject)];
+    }
+
+    /**
+     * @param  list<string>  $about beside whose head it is
+     * @param  array<string, string>  $terms
+     */
+    private function said(array $about = [], array $terms = []): Said
+    {
+        return new Said([$this->head->name, ...$about], $terms, new HeadSentences());
     }
 
     /** @return list<Finding> */
@@ -62,8 +71,7 @@ final readonly class HeadCheck implements Check
                     $figures,
                     'fit',
                     $cure,
-                    about: [$this->head->name, $allergy],
-                    words: new HeadSentences(),
+                    said: $this->said([$allergy]),
                 );
             }
         }
@@ -77,8 +85,7 @@ final readonly class HeadCheck implements Check
                 [FigureName::LeastAge->exactly($age)],
                 'fit',
                 $cure,
-                about: [$this->head->name],
-                words: new HeadSentences(),
+                said: $this->said(),
             );
         }
         foreach ($portion->ingredient->precautions->askFirst as $condition) {
@@ -90,8 +97,7 @@ final readonly class HeadCheck implements Check
                     $figures,
                     'fit',
                     $cure,
-                    about: [$this->head->name, $condition->value],
-                    words: new HeadSentences(),
+                    said: $this->said([$condition->value]),
                 );
             }
         }
@@ -104,9 +110,7 @@ final readonly class HeadCheck implements Check
                     $figures,
                     'fit',
                     $cure,
-                    about: [$this->head->name, $dislike->what],
-                    terms: ['season' => $dislike->season->value],
-                    words: new HeadSentences(),
+                    said: $this->said([$dislike->what], ['season' => $dislike->season->value]),
                 );
             }
         }
@@ -134,8 +138,7 @@ final readonly class HeadCheck implements Check
                 [],
                 [FigureName::WeightIndex->exactly($index), FigureName::WeightTarget->is($target)],
                 'fit',
-                about: [$hair],
-                words: new HeadSentences(),
+                said: new Said([$hair], words: new HeadSentences()),
             ),
         ];
     }

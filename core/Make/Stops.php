@@ -17,7 +17,7 @@ final class Stops
         return array_values(
             array_filter(
                 $assessment->findings,
-                static fn (Finding $f): bool => $f->severity === Severity::Stop && $f->accepted === '',
+                static fn (Finding $f): bool => $f->severity === Severity::Stop && $assessment->isOpen($f),
             ),
         );
     }
@@ -37,15 +37,16 @@ final class Stops
     }
 
     /**
-     * @param  list<Finding>  $stops
+     * @param  Assessment  $of what is decided about
+     * @param  list<Finding>  $stops of it
      * @param  string  $although the maker's reason for going on all the same; "" without one
      *
      * @throws MakeError about "although" when there is none, or none that could outweigh them
      */
-    public static function decide(array $stops, string $although): void
+    public static function decide(Assessment $of, array $stops, string $although): void
     {
         $said = array_map(static fn (Finding $f): string => $f->message(), $stops);
-        $never = array_filter($stops, static fn (Finding $f): bool => ! $f->acceptable);
+        $never = array_filter($stops, static fn (Finding $f): bool => ! $of->decision($f)->acceptable);
         if ($never !== []) {
             throw MakeError::neverMade(array_values($said));
         }

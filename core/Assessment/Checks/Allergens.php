@@ -8,6 +8,7 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 
 /** Which allergens must be named? */
@@ -30,7 +31,7 @@ final readonly class Allergens implements Check
                 $portions,
                 [FigureName::Share->is($subject->composition->shareOf($portions)->scaled(100))],
                 'allergens',
-                about: [$allergen],
+                said: new Said([$allergen]),
             );
         }
 

@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\IngredientKind;
@@ -43,7 +44,7 @@ final readonly class AudienceAdvice implements Check
                         ],
                     'load',
                     $out,
-                    about: $pregnant ? [] : [$audience->value],
+                    said: new Said($pregnant ? [] : [$audience->value]),
                 );
             } elseif ($pregnant && $portion->ingredient->precautions->pregnancy !== Advice::Ok) {
                 $findings[] = new Finding(

@@ -8,6 +8,7 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 
 /** Is there an oil in it that still stands on its plants? */
@@ -26,7 +27,7 @@ final readonly class Awaited implements Check
                     [FigureName::Share->is($portion->share->scaled(100))],
                     'steeps',
                     [],
-                    about: [$day->format('j F Y')],
+                    said: new Said([$day->format('Y-m-d')]),
                 );
             }
         }

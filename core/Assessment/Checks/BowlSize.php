@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Formula\ProductKind;
@@ -68,7 +69,7 @@ final readonly class BowlSize implements Check
                 ],
                 'amounts',
                 $fits >= 1.0 ? [new Cure(sprintf('Make %.0f g, which fits', $fits), Change::mass($fits))] : [],
-                about: [self::room($subject) === self::WHIPPED ? 'whipping' : 'stirring'],
+                said: new Said([self::room($subject) === self::WHIPPED ? 'whipping' : 'stirring']),
             ),
         ];
     }

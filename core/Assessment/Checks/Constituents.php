@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\IngredientKind;
 
@@ -41,7 +42,7 @@ final readonly class Constituents implements Check
                     'Cut the oils that bring it',
                     $subject->load->reduceToPart(0.98 / $sum->ofLimit, $oils),
                 )],
-                about: [$limit->name],
+                said: new Said([$limit->name]),
             );
         }
 

@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Formula\Audience;
 use Crown\Formula\Change;
@@ -60,7 +61,7 @@ final readonly class EssentialOilTotal implements Check
                         $subject->load->reduceTo($ceiling, $oils),
                     ),
                 ],
-                about: [$audience->value],
+                said: new Said([$audience->value]),
             ),
         ];
     }

@@ -11,6 +11,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Formula\Formula;
@@ -56,7 +57,7 @@ final readonly class Forgotten implements Check
                 [],
                 'amounts',
                 $back ? [new Cure('Put it back', Change::add($line->ingredient, $line->amount->text))] : [],
-                about: [$line->name, $line->amount->text],
+                said: new Said([$line->name, $line->amount->text]),
             );
         }
 
@@ -100,7 +101,7 @@ final readonly class Forgotten implements Check
                 [FigureName::ShareNow->is($portion->share->scaled(100)), FigureName::ShareBefore->exactly($old)],
                 'amounts',
                 [new Cure(sprintf('Back to %s', $amount), Change::amounts([$portion->line->id => $amount]))],
-                about: [$amount],
+                said: new Said([$amount]),
             );
         }
 

@@ -11,6 +11,7 @@ use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Preservative;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Name;
@@ -67,7 +68,7 @@ final readonly class Preservation implements Check
                 [FigureName::Water->is($subject->water->percent)],
                 'preservation',
                 $cures,
-                about: [$class->value],
+                said: new Said([$class->value]),
             ),
         ];
     }
@@ -95,7 +96,7 @@ final readonly class Preservation implements Check
                             ),
                         ]
                         : [],
-                    about: [$watery ? 'oil only' : 'not in oil'],
+                    said: new Said([$watery ? 'oil only' : 'not in oil']),
                 );
             } elseif (
                 $portion->ingredient->preservation->kind === PreservationKind::Partial
@@ -107,7 +108,7 @@ final readonly class Preservation implements Check
                     [$portion],
                     [FigureName::Share->is($portion->share->scaled(100))],
                     'preservation',
-                    about: ['partial'],
+                    said: new Said(['partial']),
                 );
             }
             $range = $preservative->rangeOf($portion);

@@ -8,6 +8,7 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\ProductKind;
@@ -47,7 +48,7 @@ final readonly class Purpose implements Check
                 [],
                 [],
                 'phases',
-                about: [$subject->formula()->kind->value, $missing],
+                said: new Said([$subject->formula()->kind->value, $missing]),
             ),
         ];
     }

@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\PreservationKind;
 use Crown\Formula\Change;
@@ -42,8 +43,10 @@ final readonly class ShortLife implements Check
                 [FigureName::Life->is($months)],
                 'life',
                 $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
-                about: [$subject->life->capped ? 'capped' : 'by itself'],
-                terms: ['reason' => $reasons[count($reasons) - 1]],
+                said: new Said(
+                    [$subject->life->capped ? 'capped' : 'by itself'],
+                    ['reason' => $reasons[count($reasons) - 1]],
+                ),
             ),
         ];
     }

@@ -10,6 +10,7 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Name;
 use Crown\Formula\Change;
@@ -37,7 +38,7 @@ final readonly class Understood implements Check
                     [],
                     'amounts',
                     $portion->ingredient->isPlaced() ? [self::out($portion)] : [],
-                    about: [$portion->line->amount->text],
+                    said: new Said([$portion->line->amount->text]),
                 );
             }
         }
@@ -49,7 +50,7 @@ final readonly class Understood implements Check
                 [],
                 [FigureName::SumOfShares->exactly($shares)],
                 'shares',
-                about: [$shares > 100.0 ? 'over' : 'proportions'],
+                said: new Said([$shares > 100.0 ? 'over' : 'proportions']),
             );
         }
 

@@ -8,6 +8,7 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Caution;
 use Crown\Catalogue\CautionKind;
@@ -32,8 +33,10 @@ final readonly class Warnings implements Check
                 $portions,
                 [],
                 'cautions',
-                about: array_map(static fn (Caution $c): string => $c->kind->value, $cautions),
-                terms: ['says' => implode(' ', array_map(static fn (Caution $c): string => $c->says, $cautions))],
+                said: new Said(
+                    array_map(static fn (Caution $c): string => $c->kind->value, $cautions),
+                    ['says' => implode(' ', array_map(static fn (Caution $c): string => $c->says, $cautions))],
+                ),
             );
         }
 
@@ -85,7 +88,9 @@ final readonly class Warnings implements Check
                     array_values($bearers),
                     [],
                     'cautions',
-                    about: array_map(static fn (Condition $c): string => $c->label(), array_values($conditions)),
+                    said: new Said(
+                        array_map(static fn (Condition $c): string => $c->label(), array_values($conditions)),
+                    ),
                 ),
             ];
     }

@@ -8,6 +8,7 @@ use Crown\Assessment\Check;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Formula\ProductKind;
 
@@ -39,7 +40,7 @@ final readonly class Whip implements Check
                     FigureName::SolidsAt40->is($subject->texture->solids(40.0)),
                 ],
                 'texture',
-                about: [$soft ? 'soft' : 'hard'],
+                said: new Said([$soft ? 'soft' : 'hard']),
             ),
         ];
     }

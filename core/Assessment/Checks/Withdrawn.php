@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Name;
 use Crown\Formula\Change;
@@ -33,7 +34,7 @@ final readonly class Withdrawn implements Check
                             Change::remove($portion->line->id),
                         ),
                     ],
-                    about: [$portion->ingredient->provenance->withdrawn],
+                    said: new Said([$portion->ingredient->provenance->withdrawn]),
                 );
             }
         }

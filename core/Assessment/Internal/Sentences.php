@@ -18,6 +18,7 @@ use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Amount;
 use Crown\Measure\Months;
+use DateTimeImmutable;
 use LogicException;
 
 /**
@@ -81,7 +82,7 @@ final readonly class Sentences implements FindingWords
                 '%s still stands on its plants. It can be strained on %s. Until then its figures are expected, none is '
                     .'measured.',
                 self::names($f),
-                $f->about[0],
+                (new DateTimeImmutable($f->about[0]))->format('j F Y'),
             ),
             'lot.withdrawn' => sprintf('%s must not be used: %s', self::names($f), $f->about[0]),
             default => null,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Assessment;
 
 use Crown\Assessment\Assessment;
+use Crown\Assessment\Decision;
 use Crown\Exchange\FormulaText;
 use Crown\Formula\Acceptance;
 use Crown\Formula\Audience;
@@ -25,12 +26,17 @@ final class AcceptanceTest extends CoreTestCase
         return self::assess($formula->accepting(new Acceptance($finding->key(), 'I make it to be used up in a week.')));
     }
 
+    private static function decided(Assessment $of, string $code): Decision
+    {
+        return $of->decision(self::finding($of, $code));
+    }
+
     public function test_what_is_accepted_goes_last_with_its_reason_and_no_longer_stops(): void
     {
         $formula = self::formula(['olive-oil' => '91.4 g', 'rosemary-eo' => '50 drops']);
         $assessment = self::accepting($formula, 'load.total');
 
-        self::assertSame('I make it to be used up in a week.', self::finding($assessment, 'load.total')->accepted);
+        self::assertSame('I make it to be used up in a week.', self::decided($assessment, 'load.total')->reason);
         self::assertSame('load.total', $assessment->findings[count($assessment->findings) - 1]->code);
         self::assertTrue(self::assess($formula)->hasStop());
         self::assertFalse($assessment->hasStop());
@@ -45,7 +51,7 @@ final class AcceptanceTest extends CoreTestCase
         )->subject->formula();
         $more = self::assess($formula->replacing($formula->lines[1]->withAmount(new WrittenAmount('90 drops'))));
 
-        self::assertSame('', self::finding($more, 'load.total')->accepted);
+        self::assertSame('', self::decided($more, 'load.total')->reason);
         self::assertTrue($more->hasStop());
     }
 
@@ -73,15 +79,15 @@ final class AcceptanceTest extends CoreTestCase
         ]);
         self::assertSame($finding->message(), $old->accepted[0]->sentence);
         $assessment = self::assess($old);
-        self::assertSame('Rinsed out at once.', self::finding($assessment, 'load.total')->accepted);
+        self::assertSame('Rinsed out at once.', self::decided($assessment, 'load.total')->reason);
 
         $carried = $assessment->carried();
         self::assertNull($carried->accepted[0]->sentence);
         self::assertTrue($carried->accepted[0]->key->holdsFor($finding->key()));
-        self::assertSame('Rinsed out at once.', self::finding(self::assess($carried), 'load.total')->accepted);
+        self::assertSame('Rinsed out at once.', self::decided(self::assess($carried), 'load.total')->reason);
         // Of another finding, or of what it no longer says, it is not.
         $other = new Acceptance(new FindingKey('load.total'), 'Rinsed out.', 'It said something else.');
-        self::assertSame('', self::finding(self::assess($formula->accepting($other)), 'load.total')->accepted);
+        self::assertSame('', self::decided(self::assess($formula->accepting($other)), 'load.total')->reason);
     }
 
     public function test_no_reason_outweighs_a_stop_for_a_child(): void
@@ -91,7 +97,7 @@ final class AcceptanceTest extends CoreTestCase
             'load.total',
         );
 
-        self::assertFalse(self::finding($assessment, 'load.total')->acceptable);
+        self::assertFalse(self::decided($assessment, 'load.total')->acceptable);
         self::assertTrue($assessment->hasStop());
     }
 
@@ -119,10 +125,10 @@ final class AcceptanceTest extends CoreTestCase
         );
         self::assertNotSame(
             '',
-            self::finding(
+            self::decided(
                 self::accepting(self::formula(['olive-oil' => '100 g'], ProductKind::Balm), 'texture.slump'),
                 'texture.slump',
-            )->accepted,
+            )->reason,
         );
     }
 

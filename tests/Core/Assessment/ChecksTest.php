@@ -105,7 +105,10 @@ final class ChecksTest extends CoreTestCase
                 'is for no hair and no skin: leave it out.',
                 self::finding($assessment, 'load.oil')->message(),
             );
-            self::assertFalse(self::finding($assessment, 'load.oil')->acceptable, 'no reason outweighs it');
+            self::assertFalse(
+                $assessment->decision(self::finding($assessment, 'load.oil'))->acceptable,
+                'no reason outweighs it',
+            );
             self::assertSame(
                 ['olive-oil'],
                 array_map(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\Decision;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Keeping;
@@ -69,14 +70,9 @@ final class EdgesTest extends CoreTestCase
 
     public function test_the_worst_comes_first_and_what_was_accepted_last(): void
     {
-        $rank = static fn (Severity $severity, string $accepted): int => (new Finding(
-            'x',
-            $severity,
-            [],
-            [],
-            '',
-            accepted: $accepted,
-        ))->rank();
+        $rank = static fn (Severity $severity, string $accepted): int => (new Decision(true, $accepted))->rank(
+            new Finding('x', $severity, [], [], ''),
+        );
         $order = [
             $rank(Severity::Stop, ''),
             $rank(Severity::Caution, ''),

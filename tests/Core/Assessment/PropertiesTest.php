@@ -316,9 +316,10 @@ final class PropertiesTest extends CoreTestCase
             );
             self::assertCount(count($open->findings), $decided->findings);
             foreach ($decided->findings as $finding) {
-                self::assertSame($finding->acceptable, $finding->accepted !== '');
+                $decision = $decided->decision($finding);
+                self::assertSame($decision->acceptable, ! $decision->isOpen());
                 self::assertFalse(
-                    $formula->audience->isChild() && $finding->severity === Severity::Stop && $finding->accepted !== '',
+                    $formula->audience->isChild() && $finding->severity === Severity::Stop && ! $decision->isOpen(),
                 );
             }
         }

@@ -9,6 +9,7 @@ use Crown\Assessment\Composition;
 use Crown\Assessment\Context;
 use Crown\Assessment\Cost;
 use Crown\Assessment\CostPlan;
+use Crown\Assessment\Decision;
 use Crown\Assessment\Finding;
 use Crown\Assessment\FindingFigure;
 use Crown\Assessment\Keeping;
@@ -24,6 +25,7 @@ use Crown\Catalogue\Need;
 use Crown\Catalogue\StandIn;
 use Crown\Catalogue\StandIns;
 use Crown\Exchange\IngredientFile;
+use Crown\Formula\Formula;
 use Crown\Formula\FormulaError;
 use Crown\Formula\ProductKind;
 use Crown\Head\FirstFormula;
@@ -182,7 +184,10 @@ final class FiguresTest extends CoreTestCase
             'load' => [$subject->load->percent(), $json['essential_oil_ceiling']],
             'water' => [$subject->water->percent, $subject->water->class->value, $subject->water->emulsifierPercent],
             'life' => [$subject->life->months, $subject->life->capped, array_column($subject->life->longer, 'months')],
-            'findings' => array_map(self::said(...), $assessment->findings),
+            'findings' => array_map(
+                static fn (Finding $f): array => self::said($f, $assessment->subject->formula()),
+                $assessment->findings,
+            ),
             'keeps' => Keeping::of($subject, new DateTimeImmutable(self::DAY)),
             'cost' => [
                 Cost::of($composition),
@@ -399,7 +404,12 @@ final class FiguresTest extends CoreTestCase
     {
         $assessor = Assessor::standard()->with(new \Crown\Head\HeadCheck($head));
 
-        return array_map(self::said(...), $assessor->assess($draw->formula(), self::context())->findings);
+        $formula = $draw->formula();
+
+        return array_map(
+            static fn (Finding $f): array => self::said($f, $formula),
+            $assessor->assess($formula, self::context())->findings,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -432,13 +442,13 @@ final class FiguresTest extends CoreTestCase
     }
 
     /** @return list<mixed> */
-    private static function said(Finding $finding): array
+    private static function said(Finding $finding, Formula $of): array
     {
         return [
             $finding->key(),
             self::numbersIn($finding->message()),
             array_map(static fn (FindingFigure $f): Band => $f->band, $finding->figures),
-            $finding->acceptable,
+            Decision::of($finding, $of)->acceptable,
             array_map(static fn ($cure): mixed => $cure->change, $finding->cures),
         ];
     }

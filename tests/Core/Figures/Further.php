@@ -263,6 +263,7 @@ final class Further
             ...$subject->composition->portions,
             ...$subject->composition->parts(),
             ...$assessment->findings,
+            ...array_map($assessment->decision(...), $assessment->findings),
         );
     }
 

@@ -23,17 +23,19 @@ final class StopsTest extends CoreTestCase
     public function test_nothing_is_asked_where_nothing_stops(): void
     {
         $this->expectNotToPerformAssertions();
-        Stops::decide(Stops::open(self::assess(self::formula(self::SAFE))), '');
+        $safe = self::assess(self::formula(self::SAFE));
+        Stops::decide($safe, Stops::open($safe), '');
     }
 
     public function test_a_stop_wants_a_reason_and_says_what_it_is(): void
     {
-        $stops = Stops::open(self::assess(self::formula(self::STRONG)));
+        $strong = self::assess(self::formula(self::STRONG));
+        $stops = Stops::open($strong);
         self::assertSame('load.total', $stops[0]->code);
-        Stops::decide($stops, 'Thinned before it is used.');
+        Stops::decide($strong, $stops, 'Thinned before it is used.');
         foreach (['', '  '] as $none) {
             try {
-                Stops::decide($stops, $none);
+                Stops::decide($strong, $stops, $none);
                 self::fail('made without a reason');
             } catch (MakeError $e) {
                 self::assertSame(['although', 'stopped'], [$e->path, $e->cause]);
@@ -44,10 +46,10 @@ final class StopsTest extends CoreTestCase
 
     public function test_for_a_child_no_reason_is_enough(): void
     {
-        $stops = Stops::open(self::assess(self::formula(self::STRONG, audience: Audience::Child2To6)));
+        $childs = self::assess(self::formula(self::STRONG, audience: Audience::Child2To6));
 
         try {
-            Stops::decide($stops, 'She likes it.');
+            Stops::decide($childs, Stops::open($childs), 'She likes it.');
             self::fail('made for a child');
         } catch (MakeError $e) {
             self::assertSame('never-made', $e->cause);

@@ -56,13 +56,11 @@ final class AwaitedTest extends CoreTestCase
             new Line('l0', 'steep-1', 'Nettle in olive', new WrittenAmount('99 g'), '', Phase::Warm),
             ...$formula->lines,
         ]);
-        $finding = self::finding(
-            Assessor::standard()->assess($formula, new Context(self::with($oil), new Kitchen())),
-            'lot.awaited',
-        );
+        $assessment = Assessor::standard()->assess($formula, new Context(self::with($oil), new Kitchen()));
+        $finding = self::finding($assessment, 'lot.awaited');
 
         self::assertSame(Severity::Stop, $finding->severity);
-        self::assertFalse($finding->acceptable);
+        self::assertFalse($assessment->decision($finding)->acceptable);
         self::assertSame(
             'Nettle in olive still stands on its plants. It can be strained on 29 May 2026. Until then its figures are '
                 .'expected, none is measured.',
