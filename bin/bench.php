@@ -18,6 +18,7 @@ use Crown\Solving\Candidate;
 use Crown\Solving\Goal;
 use Crown\Solving\Requirements;
 use Crown\Solving\Solver;
+use Crown\Solving\Supply;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
@@ -97,7 +98,7 @@ if (($argv[1] ?? '') === 'core') {
         0,
         60,
     );
-    $candidates = array_map(static fn ($i): Candidate => new Candidate($i, 0.0, 100.0, 0.0, 1.0), $fats);
+    $candidates = array_map(static fn ($i): Candidate => new Candidate($i, 0.0, 100.0, 0.0, new Supply(1.0)), $fats);
     $demands = [
         Requirements::written('solids', 15, 35),
         Requirements::written('solids', null, 60, at: 10),

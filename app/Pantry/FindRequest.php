@@ -8,10 +8,13 @@ use App\Support\Refused;
 use Crown\Catalogue\HairAction;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
+use Crown\Catalogue\Shunned;
+use Crown\Catalogue\Sought;
 use Crown\Catalogue\Wanted;
 use Crown\Head\Porosity;
 use Crown\Head\Profile;
 use Crown\Head\Strand;
+use Crown\Measure\Bounds;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -78,18 +81,18 @@ final class FindRequest extends FormRequest
             Porosity::tryFrom($text('porosity')) ?? Porosity::NotKnown,
         )->heavinessSought();
 
+        $need = Need::tryFrom($text('need'));
+
         return new Wanted(
             $kinds,
-            $text('need') === '' ? [] : [Need::from($text('need'))],
-            $this->integer('evidence'),
-            max($suits->low, $number('lightest', 1.0)),
-            min($suits->high, $number('heaviest', 5.0)),
+            $need === null ? null : new Sought($need, $this->integer('evidence')),
+            new Bounds(
+                max($suits->low, $number('lightest', 1.0)),
+                min($suits->high, $number('heaviest', 5.0)),
+            ),
             $actions,
-            Commas::split($text('without')),
-            $this->boolean('vegan'),
-            $atHand,
-            $this->boolean('at_hand'),
-            $text('pregnancy'),
+            new Shunned(Commas::split($text('without')), $this->boolean('vegan'), $text('pregnancy')),
+            $this->boolean('at_hand') ? $atHand : null,
             $text('by') === '' ? Wanted::BY_NAME : $text('by'),
         );
     }

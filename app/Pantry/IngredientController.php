@@ -50,7 +50,7 @@ final class IngredientController
                 static fn (Ingredient $i): array => (new IngredientRowResource(
                     $i,
                     in_array($i->id, $atHand, true),
-                    $wanted->needs,
+                    $wanted->for?->need,
                 ))->toArray(),
                 $found,
             ),

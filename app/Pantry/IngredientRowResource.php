@@ -18,11 +18,11 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** An ingredient in a list: $defs/IngredientRow. */
 final class IngredientRowResource extends JsonResource
 {
-    /** @param  list<Need>  $needs for which its evidence is told */
+    /** @param  Need|null  $need for which its evidence is told */
     public function __construct(
         private readonly Ingredient $ingredient,
         private readonly bool $atHand,
-        private readonly array $needs,
+        private readonly ?Need $need,
     ) {
         parent::__construct($ingredient);
     }
@@ -31,7 +31,7 @@ final class IngredientRowResource extends JsonResource
     public function toArray(?Request $request = null): array
     {
         $i = $this->ingredient;
-        $evidence = $this->needs === [] ? [] : $i->evidenceFor($this->needs[0]);
+        $evidence = $this->need === null ? [] : $i->evidenceFor($this->need);
 
         return [
             'id' => $i->id,

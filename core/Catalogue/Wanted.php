@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Measure\Bounds;
 use Crown\Measure\Property;
 
 /** What is looked for in the catalogue. Every part that is left at its default asks for nothing. */
@@ -17,30 +18,23 @@ final readonly class Wanted
 
     public const BY_WEIGHT = 'weight';
 
+    private const LIGHTEST = 1.0;
+
+    private const HEAVIEST = 5.0;
+
     /**
      * @param  list<IngredientKind>  $kinds
-     * @param  list<Need>  $needs none or one
-     * @param  int  $evidence least grade for the need
-     * @param  float  $heaviest 1 to 5
-     * @param  float  $lightest 1 to 5
+     * @param  Bounds  $weight on the hair, 1 to 5
      * @param  list<HairAction>  $actions
-     * @param  list<string>  $without allergens or names that must not be in it
-     * @param  list<string>  $among ids: with $onlyAmong, nothing else is shown
-     * @param  string  $pregnancy "" for any; "ok" or "caution" for the worst advice allowed; "advised-against" for what
-     *     calls for advice or is to be avoided
+     * @param  list<string>|null  $among ids of which it is one; null for any
      */
     public function __construct(
         public array $kinds = [],
-        public array $needs = [],
-        public int $evidence = 0,
-        public float $lightest = 1.0,
-        public float $heaviest = 5.0,
+        public ?Sought $for = null,
+        public Bounds $weight = new Bounds(self::LIGHTEST, self::HEAVIEST),
         public array $actions = [],
-        public array $without = [],
-        public bool $vegan = false,
-        public array $among = [],
-        public bool $onlyAmong = false,
-        public string $pregnancy = '',
+        public Shunned $without = new Shunned(),
+        public ?array $among = null,
         public string $by = self::BY_NAME,
     ) {
     }
@@ -50,9 +44,9 @@ final readonly class Wanted
     {
         $found = array_values(array_filter($catalogue->all(), $this->admits(...)));
         $rank = fn (Ingredient $i): float => match ($this->by) {
-            self::BY_EVIDENCE => $this->needs === []
+            self::BY_EVIDENCE => $this->for === null
                 ? -self::bestEvidence($i)
-                : -(float) self::worth($i, $this->needs[0]),
+                : -(float) Sought::worth($i, $this->for->need),
             self::BY_LIFE => -$i->facts->best(Property::LifeMonths, 0.0),
             self::BY_WEIGHT => $i->facts->best(Property::Weight, 9.0),
             default => 0.0,
@@ -70,36 +64,25 @@ final readonly class Wanted
 
     private function admits(Ingredient $i): bool
     {
-        $weight = $i->facts->has(Property::Weight) && ! $i->kind->isPlant()
-                ? $i->facts->get(Property::Weight)->band->best
-                : 0.0;
-        $bounded = $this->lightest > 1.0 || $this->heaviest < 5.0;
-
         return ($this->kinds === [] || in_array($i->kind, $this->kinds, true))
-            && ($this->needs === [] || self::worth($i, $this->needs[0]) >= max(1, $this->evidence))
-            && (! $bounded || ($weight > 0.0 && $weight >= $this->lightest - 1e-9 && $weight <= $this->heaviest + 1e-9))
+            && ($this->for === null || $this->for->isMetBy($i))
+            && $this->isOfWeight($i)
             && ($this->actions === [] || in_array($i->onHair->action, $this->actions, true))
-            && (! $this->vegan || $i->vegan)
-            && (! $this->onlyAmong || in_array($i->id, $this->among, true))
-            && $this->borneInPregnancy($i)
-            && array_filter($this->without, $i->answersTo(...)) === [];
+            && ($this->among === null || in_array($i->id, $this->among, true))
+            && $this->without->allows($i);
     }
 
-    private function borneInPregnancy(Ingredient $i): bool
+    /** What lies on no hair, as a plant does, and what nobody weighed has none. */
+    private function isOfWeight(Ingredient $i): bool
     {
-        return match ($this->pregnancy) {
-            'ok' => $i->precautions->pregnancy === Advice::Ok,
-            'caution' => $i->precautions->pregnancy !== Advice::Avoid,
-            'advised-against' => $i->precautions->pregnancy !== Advice::Ok,
-            default => true,
-        };
-    }
+        if ($this->weight->least <= self::LIGHTEST && $this->weight->most >= self::HEAVIEST) {
+            return true;
+        }
+        $weight = $i->kind->isPlant() ? 0.0 : $i->facts->best(Property::Weight, 0.0);
 
-    private static function worth(Ingredient $i, Need $need): int
-    {
-        $known = $i->evidenceFor($need);
-
-        return $known === [] ? -1 : $known[0]->worth();
+        return $weight > 0.0
+            && $weight >= $this->weight->least - 1e-9
+            && $weight <= $this->weight->most + 1e-9;
     }
 
     private static function bestEvidence(Ingredient $i): float

@@ -16,6 +16,7 @@ use Crown\Solving\Requirement\EffectiveSolids;
 use Crown\Solving\Requirements;
 use Crown\Solving\SolveError;
 use Crown\Solving\Solver;
+use Crown\Solving\Supply;
 
 /** What is asked of the solver, as open JSON: $defs/Demands in docs/formats/crown.schema.json. */
 final class DemandFile
@@ -59,11 +60,12 @@ final class DemandFile
             $ingredient = $catalogue->get($id);
             $shunned = array_filter($without, $ingredient->answersTo(...)) !== [];
             [$least, $most] = $shunned ? [0.0, 0.0] : [$row->number('min') ?? 0.0, $row->number('max') ?? 100.0];
-            [$now, $price, $stock] = [$row->number('now') ?? 0.0, $row->number('price'), $row->number('stock')];
+            $now = $row->number('now') ?? 0.0;
+            $supply = new Supply($row->number('price'), $row->number('stock'));
             $step = $row->number('step') ?: null;
             $candidates[] = Problem::within(
                 "ingredients.$i",
-                static fn (): Candidate => new Candidate($ingredient, $least, $most, $now, $price, $stock, step: $step),
+                static fn (): Candidate => new Candidate($ingredient, $least, $most, $now, $supply, step: $step),
             );
         }
 

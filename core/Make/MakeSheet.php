@@ -53,18 +53,13 @@ final class MakeSheet
     private function weighing(Portion $portion): Weighing
     {
         $grams = $portion->grams->band->best;
-        $one = $this->dropGrams($portion);
 
         return new Weighing(
-            $portion->line->id,
-            $portion->ingredient->id,
-            $portion->ingredient->name,
-            $portion->line->phase,
+            $portion,
             $grams,
             $this->tolerance($grams, $portion->ingredient->kind === IngredientKind::EssentialOil),
-            $one === null ? null : max(1, (int) round($grams / $one)),
-            $one,
             $this->kitchen->stepFor($grams),
+            $this->dropGrams($portion),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Make;
 
+use Crown\Assessment\Portion;
 use Crown\Formula\Phase;
 use Crown\Measure\Band;
 
@@ -13,23 +14,37 @@ final readonly class Weighing
     /** More than so many times of what was asked for is another batch. */
     public const MOST = 5;
 
+    /** Id of its line. */
+    public string $line;
+
+    /** Id of its ingredient; "" where nobody placed it. */
+    public string $ingredient;
+
+    public string $name;
+
+    public Phase $phase;
+
+    /** How many drops it is; null for a line that is not written in drops. */
+    public ?int $drops;
+
     /**
-     * @param  int|null  $drops how many drops it is; null for a line that is not written in drops
-     * @param  float|null  $dropGrams what one drop weighs, from the maker's own bottle where it was calibrated; null
-     *     likewise
+     * @param  Portion  $of what is weighed
      * @param  float  $scaleGrams what the scale can show
+     * @param  float|null  $dropGrams what one drop weighs, from the maker's own bottle where it was calibrated; null
+     *     for a line that is not written in drops
      */
     public function __construct(
-        public string $line,
-        public string $ingredient,
-        public string $name,
-        public Phase $phase,
+        private Portion $of,
         public float $targetGrams,
         public float $toleranceGrams,
-        public ?int $drops = null,
+        public float $scaleGrams,
         public ?float $dropGrams = null,
-        public float $scaleGrams = 0.0,
     ) {
+        $this->line = $of->line->id;
+        $this->ingredient = $of->ingredient->id;
+        $this->name = $of->ingredient->name;
+        $this->phase = $of->line->phase;
+        $this->drops = $dropGrams === null ? null : max(1, (int) round($targetGrams / $dropGrams));
     }
 
     /**
@@ -38,18 +53,12 @@ final readonly class Weighing
      */
     public function scaled(float $factor): self
     {
-        $grams = $this->targetGrams * $factor;
-
         return new self(
-            $this->line,
-            $this->ingredient,
-            $this->name,
-            $this->phase,
-            $grams,
+            $this->of,
+            $this->targetGrams * $factor,
             $this->toleranceGrams,
-            $this->dropGrams === null ? null : max(1, (int) round($grams / $this->dropGrams)),
-            $this->dropGrams,
             $this->scaleGrams,
+            $this->dropGrams,
         );
     }
 

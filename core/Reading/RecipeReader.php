@@ -63,7 +63,6 @@ final readonly class RecipeReader
             $items,
             new Entries($this->names, $this->kitchen, $as),
             new Spans($text, $source->placed, $plain),
-            $as,
         ))->recipe();
     }
 }

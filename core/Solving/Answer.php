@@ -12,26 +12,37 @@ use JsonSerializable;
  */
 final readonly class Answer implements JsonSerializable
 {
+    /** @var list<string> the smallest set of demands that contradict each other */
+    public array $conflict;
+
+    /** @var list<array{demand: string, by: float, to: float}> the least change that would make it possible */
+    public array $relax;
+
     /**
      * @param  string  $status optimal, found (a limit of the search was reached: good, not proven best), impossible
      * @param  array<string, float>  $shares per cent by ingredient id; those with none left out
      * @param  float  $objective of the first goal
      * @param  list<string>  $binding demands and bounds that stop it from being better, in words
-     * @param  list<string>  $conflict the smallest set of demands that contradict each other
-     * @param  list<array{demand: string, by: float, to: float}>  $relax the least change that would make it possible
      * @param  array<string, int>  $parts simple parts of what may move, when the shares are such parts
      * @param  self|null  $simple about the same in simple parts, when they were asked for and some meet every demand
+     * @param  Contradiction  $against what makes it impossible
      */
     public function __construct(
         public string $status,
         public array $shares = [],
         public float $objective = 0.0,
         public array $binding = [],
-        public array $conflict = [],
-        public array $relax = [],
         public array $parts = [],
         public ?self $simple = null,
+        private Contradiction $against = new Contradiction(),
     ) {
+        $this->conflict = $against->demands;
+        $this->relax = $against->relax;
+    }
+
+    public static function impossible(Contradiction $because): self
+    {
+        return new self('impossible', against: $because);
     }
 
     /**
@@ -59,10 +70,9 @@ final readonly class Answer implements JsonSerializable
             $this->shares,
             $this->objective,
             $this->binding,
-            $this->conflict,
-            $this->relax,
             $this->parts,
             $this->simple,
+            $this->against,
         );
     }
 
@@ -74,10 +84,9 @@ final readonly class Answer implements JsonSerializable
             $this->shares,
             $this->objective,
             [...$this->binding, $words],
-            $this->conflict,
-            $this->relax,
             $this->parts,
             $this->simple,
+            $this->against,
         );
     }
 

@@ -13,8 +13,6 @@ final readonly class Candidate
      * @param  float  $least per cent of the finished mass
      * @param  float  $most per cent of the finished mass
      * @param  float  $now its present share, per cent; 0 when it is not in yet
-     * @param  float|null  $price money per gram; null when it is not known
-     * @param  float|null  $stock grams at hand; null when it does not matter
      * @param  float  $firmness on its effective solids: what the studio's own batches have shown
      * @param  float|null  $step per cent of one indivisible unit of it, such as a drop: its share is a whole number of
      *     them; null for any share
@@ -26,8 +24,7 @@ final readonly class Candidate
         public float $least = 0.0,
         public float $most = 100.0,
         public float $now = 0.0,
-        public ?float $price = null,
-        public ?float $stock = null,
+        public Supply $supply = new Supply(),
         public float $firmness = 1.0,
         public ?float $step = null,
     ) {

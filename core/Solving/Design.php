@@ -189,7 +189,7 @@ final readonly class Design
         }
         $this->wishes->costNow();
 
-        return array_values(array_filter($candidates, static fn (Candidate $c): bool => $c->price !== null));
+        return array_values(array_filter($candidates, static fn (Candidate $c): bool => $c->supply->price !== null));
     }
 
     /**
@@ -204,8 +204,8 @@ final readonly class Design
                 static fn (Candidate $c): bool => $batch !== null
                     && $batch > 0.0
                     && $c->least > 0.0
-                    && $c->stock !== null
-                    && $c->stock * 100 < $c->least * $batch,
+                    && $c->supply->stock !== null
+                    && $c->supply->stock * 100 < $c->least * $batch,
             ),
         );
     }
@@ -215,9 +215,8 @@ final readonly class Design
     {
         $names = array_map(static fn (Candidate $c): string => Name::inSentence($c->ingredient->name), $short);
 
-        return new Answer(
-            'impossible',
-            conflict: ['only from the cupboard', sprintf('the %s that stays in it', implode(', the ', $names))],
+        return Answer::impossible(
+            new Contradiction(['only from the cupboard', sprintf('the %s that stays in it', implode(', the ', $names))]),
         );
     }
 

@@ -136,7 +136,7 @@ final readonly class Solver
             throw SolveError::field('most_ingredients', '1 or more, or nothing for any number');
         }
         foreach ($candidates as $j => $candidate) {
-            if (in_array(Goal::Cheapest, $goals, true) && $candidate->price === null) {
+            if (in_array(Goal::Cheapest, $goals, true) && $candidate->supply->price === null) {
                 throw SolveError::field(
                     "ingredients.$j.price",
                     'a price for every ingredient, when the cheapest is wanted',
@@ -151,7 +151,7 @@ final readonly class Solver
         if (! $best->feasible) {
             $conflict = new Conflict($this->programme, $this->search, $this->fewest);
 
-            return new Answer('impossible', conflict: $conflict->words(), relax: $conflict->relaxed());
+            return Answer::impossible(new Contradiction($conflict->words(), $conflict->relaxed()));
         }
         $status = $this->search->wasCutShort() ? 'found' : 'optimal';
         $figure = Objective::figure($this->goals[0], $best->cost);

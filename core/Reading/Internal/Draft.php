@@ -11,7 +11,6 @@ use Crown\Formula\Step;
 use Crown\Reading\Asked;
 use Crown\Reading\Claims;
 use Crown\Reading\Fate;
-use Crown\Reading\ReadAs;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
@@ -88,7 +87,6 @@ final class Draft
         private readonly Items $items,
         private readonly Entries $entries,
         private readonly Spans $spans,
-        ReadAs $as = new ReadAs(),
     ) {
         $this->negations = new Negations($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
@@ -99,7 +97,7 @@ final class Draft
         }
         $this->unitless = Unitless::in($this->rows);
         $this->claims = Claims::in(implode("\n", $this->rows));
-        $this->marking = new Marking($listed, $this->told, $spans, $entries, $this->claims, $as);
+        $this->marking = new Marking($listed, $this->told, $spans, $entries, $this->claims, $entries->as);
     }
 
     /** @throws ReadingError when there are more lines or steps than a formula holds */

@@ -60,7 +60,7 @@ final readonly class Entries
         .'|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced'
         .'|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
 
-    public function __construct(private Names $names, private Kitchen $kitchen, private ReadAs $as = new ReadAs())
+    public function __construct(private Names $names, private Kitchen $kitchen, public ReadAs $as = new ReadAs())
     {
     }
 

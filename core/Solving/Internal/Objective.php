@@ -55,7 +55,7 @@ final class Objective
     private static function costs(Goal $goal, Programme $programme, array $serves): array
     {
         return match ($goal) {
-            Goal::Cheapest => $programme->each(static fn (Candidate $c): float => $c->price ?? 0.0),
+            Goal::Cheapest => $programme->each(static fn (Candidate $c): float => $c->supply->price ?? 0.0),
             Goal::Lasting => $programme->each(self::spentPerMonth(...)),
             Goal::Lightest => $programme->each(
                 static fn (Candidate $c): float => $c->ingredient->facts->best(Property::Weight, 0.0) / 100,

@@ -17,6 +17,7 @@ use Crown\Solving\Requirement;
 use Crown\Solving\Requirement\ConstituentShare;
 use Crown\Solving\Requirement\DermalMaxima;
 use Crown\Solving\Requirement\EssentialOilLoad;
+use Crown\Solving\Supply;
 use Crown\Solving\Wish;
 
 /** What may be in a formula that is to come near to a maker's wishes: its own lines, their stand-ins, and helpers. */
@@ -199,8 +200,7 @@ final readonly class Pool
             $least,
             $most,
             $now,
-            self::price($ingredient),
-            $this->atHand($ingredient),
+            new Supply(self::price($ingredient), $this->atHand($ingredient)),
             $this->subject->texture->learned->factor,
             $step,
         );

@@ -51,8 +51,8 @@ final class Programme
         ?float $batchGrams = null,
     ) {
         foreach ($candidates as $candidate) {
-            $inStock = $batchGrams !== null && $candidate->stock !== null
-                ? (100 * $candidate->stock) / $batchGrams
+            $inStock = $batchGrams !== null && $candidate->supply->stock !== null
+                ? (100 * $candidate->supply->stock) / $batchGrams
                 : 100.0;
             $this->variable($candidate->least, max(0.0, min($candidate->most, $inStock)));
         }

@@ -9,6 +9,7 @@ use Crown\Catalogue\MixturePart;
 use Crown\Catalogue\Name;
 use Crown\Solving\Answer;
 use Crown\Solving\Candidate;
+use Crown\Solving\Contradiction;
 use Crown\Solving\Requirement;
 use Crown\Solving\Requirement\EffectiveSolids;
 
@@ -126,7 +127,7 @@ final readonly class Softening
             }
         }
 
-        return new Answer('impossible', conflict: $this->conflict());
+        return Answer::impossible(new Contradiction($this->conflict()));
     }
 
     /** @return list<string> what is asked of the solids, beside the fats that must be in it and soften each other */

@@ -16,7 +16,7 @@ final readonly class CostOfHundredGrams extends Sum
 
     protected function perPercent(Candidate $candidate): float
     {
-        return $candidate->price ?? 0.0;
+        return $candidate->supply->price ?? 0.0;
     }
 
     public function words(): string

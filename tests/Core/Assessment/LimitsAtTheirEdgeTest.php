@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Tests\Core\Assessment;
 
 use Crown\Assessment\FigureName;
+use Crown\Assessment\Finding;
 use Crown\Assessment\WaterClass;
 use Crown\Assessment\WithoutScale;
 use Crown\Formula\FormulaError;
 use Crown\Formula\ProductKind;
+use Crown\Measure\Amount;
 use Crown\Measure\Duration;
 use Crown\Measure\Property;
+use Crown\Pantry\Paid;
 use Crown\Pantry\Planned;
 use Crown\Pantry\WrittenDate;
 use Crown\Solving\Candidate;
@@ -96,6 +99,36 @@ final class LimitsAtTheirEdgeTest extends CoreTestCase
 
         self::assertStringStartsWith('Nothing', $wanted('0.04 g')->words());
         self::assertStringStartsWith('What is being made', $wanted('0.06 g')->words());
+    }
+
+    public function test_oils_that_burn_in_the_sun_may_come_to_the_whole_of_what_is_allowed_and_no_more(): void
+    {
+        $together = static fn (string $lime): array => array_filter(
+            self::assess(
+                self::formula(['lemon-expressed-eo' => '1 g', 'lime-expressed-eo' => $lime, 'olive-oil' => '98.65 g']),
+                0.001,
+            )->findings,
+            static fn (Finding $f): bool => $f->code === 'phototoxic.together',
+        );
+
+        // Half of what is allowed of lemon; of lime (0.7 %) a little less, and a little more, than the other half.
+        self::assertSame([], $together('0.33 g'));
+        self::assertNotSame([], $together('0.38 g'));
+    }
+
+    public function test_money_is_foreign_where_both_are_named_and_differ(): void
+    {
+        self::assertTrue(Paid::isForeign('USD', 'EUR'));
+        foreach ([['EUR', 'EUR'], ['', 'EUR'], ['USD', ''], ['', '']] as [$paid, $own]) {
+            self::assertFalse(Paid::isForeign($paid, $own), "$paid beside $own");
+        }
+    }
+
+    public function test_a_number_is_written_as_finely_as_it_is_small(): void
+    {
+        $written = array_map(Amount::number(...), [0.12345, 1.2345, 12.345, 123.45]);
+
+        self::assertSame(['0.123', '1.23', '12.35', '123.5'], $written);
     }
 
     public function test_oils_that_burn_in_the_sun_are_counted_together_in_hundredths_of_what_is_allowed(): void

@@ -18,9 +18,12 @@ use Crown\Catalogue\Need;
 use Crown\Catalogue\Origin;
 use Crown\Catalogue\OwnEntry;
 use Crown\Catalogue\Route;
+use Crown\Catalogue\Shunned;
+use Crown\Catalogue\Sought;
 use Crown\Catalogue\StandIns;
 use Crown\Catalogue\Wanted;
 use Crown\Measure\Band;
+use Crown\Measure\Bounds;
 use Crown\Measure\Property;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
@@ -128,25 +131,28 @@ final class ChoosingTest extends CoreTestCase
 
     public function test_wanted_filters_and_orders(): void
     {
-        $light = (new Wanted(actions: [HairAction::Sealing], heaviest: 2.3, by: Wanted::BY_WEIGHT))->in(
-            self::catalogue(),
-        );
+        $light = (new Wanted(
+            weight: new Bounds(1.0, 2.3),
+            actions: [HairAction::Sealing],
+            by: Wanted::BY_WEIGHT,
+        ))->in(self::catalogue());
         $weights = array_map(static fn ($i): float => $i->facts->best(Property::Weight, 0), $light);
         $sorted = $weights;
         sort($sorted);
         self::assertSame($sorted, $weights);
         self::assertLessThanOrEqual(2.3, max($weights));
-        foreach ((new Wanted(needs: [Need::Itch], evidence: 3))->in(self::catalogue()) as $i) {
+        foreach ((new Wanted(for: new Sought(Need::Itch, 3)))->in(self::catalogue()) as $i) {
             self::assertGreaterThanOrEqual(3, $i->evidenceFor(Need::Itch)[0]->worth(), $i->id);
         }
         self::assertSame(
             ['honey'],
             array_map(
                 static fn ($i): string => $i->id,
-                (new Wanted(among: ['honey'], onlyAmong: true))->in(self::catalogue()),
+                (new Wanted(among: ['honey']))->in(self::catalogue()),
             ),
         );
-        self::assertSame([], (new Wanted(among: ['honey'], onlyAmong: true, vegan: true))->in(self::catalogue()));
+        self::assertSame([], (new Wanted(without: new Shunned(animals: true), among: ['honey']))->in(self::catalogue()));
+        self::assertSame([], (new Wanted(among: []))->in(self::catalogue()), 'nothing is at hand');
         self::assertCount(count(self::catalogue()->all()), (new Wanted())->in(self::catalogue()));
     }
 

@@ -15,6 +15,8 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\OwnEntry;
+use Crown\Catalogue\Shunned;
+use Crown\Catalogue\Sought;
 use Crown\Catalogue\StandIn;
 use Crown\Catalogue\StandIns;
 use Crown\Catalogue\Wanted;
@@ -40,6 +42,7 @@ use Crown\Make\Putting;
 use Crown\Make\Surroundings;
 use Crown\Make\Task;
 use Crown\Make\Weighing;
+use Crown\Measure\Bounds;
 use Crown\Measure\Converter;
 use Crown\Measure\CupSize;
 use Crown\Measure\Duration;
@@ -704,15 +707,23 @@ final class Further
             'own' => self::own($draw),
             'steep' => self::steeped($draw),
             'demands' => self::demanded($draw),
-            'wanted' => array_map(static fn (Ingredient $i): string => $i->id, (new Wanted(
-                kinds: $draw->one([[], [IngredientKind::CarrierOil], [IngredientKind::Butter, IngredientKind::Wax]]),
-                needs: $draw->one([[], [Need::Flaking], [Need::Sealing, Need::Frizz]]),
-                evidence: $draw->one([0, 1, 2, 3]),
-                lightest: $draw->one([1.0, 2.0]),
-                heaviest: $draw->one([2.5, 3.0, 5.0]),
-                without: $draw->one([[], ['tree nut'], ['sesame', 'soy']]),
-            ))->in($catalogue)),
+            'wanted' => array_map(static fn (Ingredient $i): string => $i->id, self::wanted($draw)->in($catalogue)),
         ];
+    }
+
+    private static function wanted(Draw $draw): Wanted
+    {
+        $kinds = $draw->one([[], [IngredientKind::CarrierOil], [IngredientKind::Butter, IngredientKind::Wax]]);
+        $need = $draw->one([null, Need::Flaking, Need::Sealing]);
+        $evidence = $draw->one([0, 1, 2, 3]);
+        $lightest = $draw->one([1.0, 2.0]);
+
+        return new Wanted(
+            $kinds,
+            $need === null ? null : new Sought($need, $evidence),
+            new Bounds($lightest, $draw->one([2.5, 3.0, 5.0])),
+            without: new Shunned($draw->one([[], ['tree nut'], ['sesame', 'soy']])),
+        );
     }
 
     private static function own(Draw $draw): mixed

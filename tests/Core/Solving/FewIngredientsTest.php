@@ -12,6 +12,7 @@ use Crown\Solving\Requirement\EffectiveSolids;
 use Crown\Solving\Requirement\Heaviness;
 use Crown\Solving\Requirement\KeepsMonths;
 use Crown\Solving\Solver;
+use Crown\Solving\Supply;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\CoreTestCase;
@@ -59,7 +60,7 @@ final class FewIngredientsTest extends CoreTestCase
         $oil = static fn (string $id, float $least, float $price): Candidate => new Candidate(
             self::catalogue()->get($id),
             $least,
-            price: $price,
+            supply: new Supply($price),
         );
         $answer = Solver::solve(
             [$oil('olive-oil', 10, 9), $oil('castor-oil', 10, 8), $oil('sunflower-oil', 0, 1)],
@@ -112,7 +113,7 @@ final class FewIngredientsTest extends CoreTestCase
                 self::catalogue()->get($id),
                 $random->getInt(0, 5) === 0 ? 10.0 : 0.0,
                 (float) [100, 100, 60, 45][$random->getInt(0, 3)],
-                price: $random->getInt(1, 40),
+                supply: new Supply($random->getInt(1, 40)),
             );
         }
         $solids = $random->getInt(0, 50);

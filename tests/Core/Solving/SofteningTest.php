@@ -12,6 +12,7 @@ use Crown\Solving\Goal;
 use Crown\Solving\Internal\Programme;
 use Crown\Solving\Requirement\EffectiveSolids;
 use Crown\Solving\Solver;
+use Crown\Solving\Supply;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\CoreTestCase;
@@ -85,7 +86,7 @@ final class SofteningTest extends CoreTestCase
         float $most = 100.0,
         float $price = 1.0,
     ): Candidate {
-        return new Candidate(self::catalogue()->get($id), $least, $most, price: $price);
+        return new Candidate(self::catalogue()->get($id), $least, $most, supply: new Supply($price));
     }
 
     /**

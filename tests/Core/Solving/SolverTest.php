@@ -15,6 +15,7 @@ use Crown\Solving\Goal;
 use Crown\Solving\Requirement;
 use Crown\Solving\Requirements;
 use Crown\Solving\Solver;
+use Crown\Solving\Supply;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
@@ -33,7 +34,7 @@ final class SolverTest extends CoreTestCase
                 0.0,
                 100.0,
                 $share,
-                $prices[$id] ?? 1.0,
+                new Supply($prices[$id] ?? 1.0),
             ),
             array_keys($now),
             $now,
@@ -318,9 +319,9 @@ final class SolverTest extends CoreTestCase
     {
         $answer = Solver::solve(
             [
-                new Candidate(self::catalogue()->get('baobab-oil'), 0, 100, 0, 0.1, 30.0),
-                new Candidate(self::catalogue()->get('olive-oil'), 25, 25, 25, 1.0),
-                new Candidate(self::catalogue()->get('jojoba-oil'), 0, 100, 0, 3.0),
+                new Candidate(self::catalogue()->get('baobab-oil'), 0, 100, 0, new Supply(0.1, 30.0)),
+                new Candidate(self::catalogue()->get('olive-oil'), 25, 25, 25, new Supply(1.0)),
+                new Candidate(self::catalogue()->get('jojoba-oil'), 0, 100, 0, new Supply(3.0)),
             ],
             [],
             [Goal::Cheapest],
