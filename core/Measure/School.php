@@ -137,7 +137,8 @@ enum School: string
         $all = [];
         foreach (self::cases() as $school) {
             $own = $chosen[$school->value] ?? '';
-            $all[$school->value] = is_string($own) && isset(self::OPTIONS[$school->value][$own]) ? $own : $school->safer();
+            $known = is_string($own) && isset(self::OPTIONS[$school->value][$own]);
+            $all[$school->value] = $known ? $own : $school->safer();
         }
 
         return $all;

@@ -216,7 +216,10 @@ final readonly class Design
         $names = array_map(static fn (Candidate $c): string => Name::inSentence($c->ingredient->name), $short);
 
         return Answer::impossible(
-            new Contradiction(['only from the cupboard', sprintf('the %s that stays in it', implode(', the ', $names))]),
+            new Contradiction([
+                'only from the cupboard',
+                sprintf('the %s that stays in it', implode(', the ', $names)),
+            ]),
         );
     }
 

@@ -69,7 +69,8 @@ foreach ($found as $path => $count) {
     if ($count > ($allowed[$path] ?? 0)) {
         $more++;
         $lines = implode(', ', $where[$path]);
-        printf("%s: %d long patterns not in /x form, allowed %d; at lines %s\n", $path, $count, $allowed[$path] ?? 0, $lines);
+        $may = $allowed[$path] ?? 0;
+        printf("%s: %d long patterns not in /x form, allowed %d; at lines %s\n", $path, $count, $may, $lines);
     }
 }
 exit($more === 0 ? 0 : 1);
