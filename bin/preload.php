@@ -57,11 +57,15 @@ foreach (
     $used[] = 'Illuminate\\'.$room.'\\';
 }
 // Never within a request, or made for packages that are not here.
-$never = '/HttpFoundation\\\\Session|Carbon\\\\Doctrine|Routing\\\\(Loader|Matcher\\\\Expression)'
-    .'|\\\\(Console|DataCollector|DependencyInjection|PHPStan|Test|Testing|Tests)\\\\|Command$'
-    .'|Illuminate\\\\(Foundation\\\\(Bus\\\\PendingChain|Vite|Cloud)|Support\\\\Testing'
-    .'|Cache\\\\(Dynamo|Redis|Memcached|PhpRedis)|Session\\\\(Cache|Dynamo)|Filesystem\\\\Aws'
-    .'|Database\\\\(PDO\\\\SqlServer|SqlServer|Postgres|SQLite)|Contracts\\\\Broadcasting)/';
+$never = '/
+    HttpFoundation\\\\Session|Carbon\\\\Doctrine|Routing\\\\(Loader|Matcher\\\\Expression)
+    |\\\\(Console|DataCollector|DependencyInjection|PHPStan|Test|Testing|Tests)\\\\|Command$
+    |Illuminate\\\\(
+        Foundation\\\\(Bus\\\\PendingChain|Vite|Cloud)|Support\\\\Testing
+        |Cache\\\\(Dynamo|Redis|Memcached|PhpRedis)|Session\\\\(Cache|Dynamo)|Filesystem\\\\Aws
+        |Database\\\\(PDO\\\\SqlServer|SqlServer|Postgres|SQLite)|Contracts\\\\Broadcasting
+    )
+/x';
 
 foreach (array_keys(require $root.'/vendor/composer/autoload_classmap.php') as $class) {
     foreach ($used as $prefix) {

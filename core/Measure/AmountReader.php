@@ -443,8 +443,10 @@ final class AmountReader
 
         // "one and a half cups", "2 and 1/4 tsp", "a cup and a half" is left to be asked about.
         return preg_replace_callback(
-            '/^((?:about|approximately|approx\.?|around|roughly)\s+)?(\d+)\s+(?:and|&)\s+'
-                .'(?:an?\s+|one\s+)?(half|quarter|third|[1-7]\/[2-8])(?=\s+\p{L})/iu',
+            '/
+                ^((?:about|approximately|approx\.?|around|roughly)\s+)?(\d+)\s+(?:and|&)\s+
+                (?:an?\s+|one\s+)?(half|quarter|third|[1-7]\/[2-8])(?=\s+\p{L})
+            /xiu',
             static fn (array $m): string => $m[1]
                 .$m[2]
                 .' '

@@ -48,8 +48,10 @@ final class Duration
     private const NUMBER = '(\d*[.,]?\d+)';
 
     /** "Once a week", "three times per day", "every 2 days". */
-    private const OFTEN = '/\b(?:(?:once|twice|times)\s+(?:1|per|each|every)\s+|every\s+(?:\d+\s+)?)'
-        .'(?:min(?:ute)?s?|hours?|days?|nights?|weeks?|months?)\b/u';
+    private const OFTEN = '/
+        \b(?:(?:once|twice|times)\s+(?:1|per|each|every)\s+|every\s+(?:\d+\s+)?)
+        (?:min(?:ute)?s?|hours?|days?|nights?|weeks?|months?)\b
+    /xu';
 
     /** Never a single "second": "a second bowl" is no time. */
     private const UNIT = '(secs?\b|seconds\b|min(?:ute)?s?\b|hours?\b|hrs?\b|h\b|days?\b|nights?\b|weeks?\b|months?\b)';

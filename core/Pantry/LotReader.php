@@ -24,10 +24,14 @@ final readonly class LotReader
     public const MOST_LINES = 200;
 
     /** A line that is no thing: what it is for the sum, by how it begins. */
-    private const SUMS = '/^(?:sub-?total|total|sum(?:me)?|vat|tax|mwst|discount|rabatt|zwischensumme|gesamt|paid)'
-        .'\b/iu';
+    private const SUMS = '/
+        ^(?:sub-?total|total|sum(?:me)?|vat|tax|mwst|discount|rabatt|zwischensumme|gesamt|paid)\b
+    /xiu';
 
-    private const CARRIAGE = '/^(?:shipping|postage|delivery|carriage|p\s?&\s?p|versand(?:kosten)?|porto|frais)\b/iu';
+    private const CARRIAGE = '/
+        # what was paid for the way
+        ^(?:shipping|postage|delivery|carriage|p\s?&\s?p|versand(?:kosten)?|porto|frais)\b
+    /xiu';
 
     private const MONEY = '/(?<![\d.,])(?<sign>[€$£])?\s?      # before the sum, or after it
         (?<sum>\d{1,5}(?:[.,]\d{2})|(?<=[€$£])\d{1,5}|(?<=[€$£]\s)\d{1,5})
@@ -40,7 +44,9 @@ final readonly class LotReader
 
     /** Pieces that say what they are by their first words. */
     private const PIECES = [
-        'printed' => '/^(?:best\s+before|best\s+by|use\s+by|bbe|bb|exp(?:iry|ires|\.)?|mhd|haltbar\s+bis)\b[\s:.]*/iu',
+        'printed' => '/
+            ^(?:best\s+before|best\s+by|use\s+by|bbe|bb|exp(?:iry|ires|\.)?|mhd|haltbar\s+bis)\b[\s:.]*
+        /xiu',
         'opened' => '/^(?:opened|geöffnet)\b[\s:]*/iu',
         'bought' => '/^(?:bought|gekauft)\b[\s:]*(?:on\s+)?/iu',
         'batch' => '/^(?:lot|batch|charge|lot\s+no|nr)\b[\s.:#]*/iu',

@@ -21,31 +21,46 @@ final readonly class Claims implements JsonSerializable
     /** A yield is said roughly: so far outside the band it no longer fits. */
     private const ROUGHLY = 0.15;
 
-    private const YIELD = '/(?<!\blast )(?<!\bfirst )(?<!\bnext )(?<!\bthis )\b(?:makes|yields?|fills|fits'
-        .'|total(?: weight)?(?: of)?|batch(?: size)?(?: of)?|ergibt|ergeben'
-        .'|donne|rendement|rinde|rende|resa|rendimento|levert(?: op)?)\b\s*:?\s*'
-        .'(?:about|approx\.?|around|roughly|~|ca\.?|circa|etwa|environ|env\.|unos|cerca de|ongeveer)?\s*'
-        .'(?:(?<jars>\d{1,3})\s*(?:x|×|of|(?:jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?|dosen|tiegel|gläser'
-        .'|flaschen'
-        .'|flacons?|botes?|frascos?|potes?|vasetti|flaconi|potjes|flesjes|blikjes)\s+(?:of|à|zu|de|di|da|von|van))\s*)?'
-        .'(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|kg|grams?|g|ml|l)\b/iu';
+    private const YIELD = '/
+        (?<!\blast\ )(?<!\bfirst\ )(?<!\bnext\ )(?<!\bthis\ )\b(?:
+            makes|yields?|fills|fits|total(?:\ weight)?(?:\ of)?|batch(?:\ size)?(?:\ of)?|ergibt|ergeben
+            |donne|rendement|rinde|rende|resa|rendimento|levert(?:\ op)?
+        )\b\s*:?\s*
+        (?:about|approx\.?|around|roughly|~|ca\.?|circa|etwa|environ|env\.|unos|cerca\ de|ongeveer)?\s*(?:
+            (?<jars>\d{1,3})\s*(?:
+                x|×|of
+                |(?:
+                    jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?|dosen|tiegel|gläser|flaschen|flacons?
+                    |botes?|frascos?|potes?|vasetti|flaconi|potjes|flesjes|blikjes
+                )\s+(?:of|à|zu|de|di|da|von|van)
+            )\s*
+        )?(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|kg|grams?|g|ml|l)\b
+    /xiu';
 
     /** "Yields roughly two 4 oz jars". */
-    private const SIZED = '/\b(?:makes|yields?|fills|enough for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*'
-        .'(?<jars>NUMBER)\s+(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|grams?|g|ml)\s+'
-        .'(?:jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?)\b/iu';
+    private const SIZED = '/
+        \b(?:makes|yields?|fills|enough\ for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*
+        (?<jars>NUMBER)\s+(?<much>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>fl\.?\s?oz|oz|ounces?|grams?|g|ml)\s+
+        (?:jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?)\b
+    /xiu';
 
     /** "Makes 4 jars", "fills two tins": how many, without saying of what size. */
-    private const JARS = '/\b(?:makes|yields?|fills|enough for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*'
-        .'(?<jars>NUMBER)\s+(?:(?:small|little|large|big|glass)\s+)?(?:jars?|tins?|bottles?|tubs?|pots?)\b/iu';
+    private const JARS = '/
+        \b(?:makes|yields?|fills|enough\ for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*
+        (?<jars>NUMBER)\s+(?:(?:small|little|large|big|glass)\s+)?(?:jars?|tins?|bottles?|tubs?|pots?)\b
+    /xiu';
 
     /** "Double this for two heads, half it for short hair". */
-    private const TIMES = '/\b(?<times>doubled?|tripled?|halved?|half)\s+(?:this|it|that|the (?:recipe|amounts?))\b/iu';
+    private const TIMES = '/
+        \b(?<times>doubled?|tripled?|halved?|half)\s+(?:this|it|that|the\ (?:recipe|amounts?))\b
+    /xiu';
 
-    private const LIFE = '/\b(?:keeps?|lasts?|good for|shelf[ -]life(?: of| is)?|use (?:it )?within'
-        .'|best within)\b\s*:?\s*'
-        .'(?:for |about |around |up to |at least |it )*'
-        .'(?<low>NUMBER)(?:\s*(?:-|–|to|or)\s*(?<high>NUMBER))?\s*(?<unit>day|week|month|year)s?\b/iu';
+    private const LIFE = '/
+        # "keeps for about 3 to 6 months"
+        \b(?:keeps?|lasts?|good\ for|shelf[ -]life(?:\ of|\ is)?|use\ (?:it\ )?within|best\ within)\b\s*:?
+        \s*(?:for\ |about\ |around\ |up\ to\ |at\ least\ |it\ )*(?<low>NUMBER)
+        (?:\s*(?:-|–|to|or)\s*(?<high>NUMBER))?\s*(?<unit>day|week|month|year)s?\b
+    /xiu';
 
     /**
      * @param  string  $yield in its own words; "" when it claims none

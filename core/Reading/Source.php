@@ -12,11 +12,14 @@ use Crown\Reading\Internal\Row;
  */
 final readonly class Source
 {
-    private const HIDDEN = '/[\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]/u';
+    private const HIDDEN = '/
+        [\x00-\x08\x0b\x0c\x0e-\x1f\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2066}-\x{2069}\x{feff}]
+    /xu';
 
     /** Looks like a page rather than a text. */
-    private const MARKUP = '/<(?:\/?(?:p|div|br|table|tbody|thead|tr|td|th|li|ul|ol|h[1-6]|span|strong|em|b'
-        .'|i))\b[^>]*>/iu';
+    private const MARKUP = '/
+        <(?:\/?(?:p|div|br|table|tbody|thead|tr|td|th|li|ul|ol|h[1-6]|span|strong|em|b|i))\b[^>]*>
+    /xiu';
 
     /** @var list<string> none of them empty */
     public array $rows;

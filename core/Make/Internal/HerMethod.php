@@ -40,18 +40,28 @@ final class HerMethod
         // What was toasted, roasted or crushed before is a name, and nothing to be done.
         '/\b(?:toast|roast|dry-?fry)(?:ing)?\b/iu' => TaskKind::Toast,
         '/\b(?:crush|grind|crack|bruise)(?:ing)?\b|\b(?:pestle|mortar)\b/iu' => TaskKind::Crush,
-        '/\bblender\b|\b(?:liquidi[sz]e|pur[eé]e)\s+(?:the|it|them)\b'
-            .'|\bblend\b.*\b(?:leaves|seeds?|herbs?|onions?|aloe|paste)\b/iu' => TaskKind::Blend,
+        '/
+            \bblender\b|\b(?:liquidi[sz]e|pur[eé]e)\s+(?:the|it|them)\b
+            |\bblend\b.*\b(?:leaves|seeds?|herbs?|onions?|aloe|paste)\b
+        /xiu' => TaskKind::Blend,
         '/\bscrap(?:e|ing)\b.*\b(?:side|bowl|down)/iu' => TaskKind::Scrape,
         '/\bwrap\b/iu' => TaskKind::Wrap,
         '/\bwip(?:e|ing)\b/iu' => TaskKind::Wipe,
-        '/\b(?:unmould|unmold|take (?:them|the bars) out of the mou?ld|pop (?:them )?out)\b/iu' => TaskKind::Unmould,
+        '/
+            # out of the mould
+            \b(?:unmould|unmold|take\ (?:them|the\ bars)\ out\ of\ the\ mou?ld|pop\ (?:them\ )?out)\b
+        /xiu' => TaskKind::Unmould,
     ];
 
     private const WHIPS = '/\b(?:whip|beat|whisk)/iu';
 
-    private const TOGETHER = '/\b(?:stir|mix|blend|combine|shake)\b.*\b(?:together|well|all|zusammen|gut|alles'
-        .'|ensemble|bien|tout|todo|junt[oa]s|bem|tudo|insieme|bene|tutto|samen|goed)\b/iu';
+    private const TOGETHER = '/
+        # stirred until it is one
+        \b(?:stir|mix|blend|combine|shake)\b.*\b(?:
+            together|well|all|zusammen|gut|alles|ensemble|bien|tout|todo|junt[oa]s|bem|tudo|insieme|bene
+            |tutto|samen|goed
+        )\b
+    /xiu';
 
     private const COLD = '/\b(?:fridge|refrigerator|freezer)\b/iu';
 

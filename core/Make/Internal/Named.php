@@ -11,31 +11,51 @@ use Crown\Catalogue\IngredientKind;
 final readonly class Named
 {
     /** What says of a name only what sort of thing it is. */
-    private const SORT = '/\b(?:essential oils?|eo|oils?|butters?|wax(?:es)?|powders?|starch|extract|seeds?|dried|fresh'
-        .'|refined|raw|organic|unrefined|virgin)\b/u';
+    private const SORT = '/
+        \b(?:
+            essential\ oils?|eo|oils?|butters?|wax(?:es)?|powders?|starch|extract|seeds?|dried|fresh|refined
+            |raw|organic|unrefined|virgin
+        )\b
+    /xu';
 
     /** Words for several lines at once. */
     private const GROUPS = [
-        '/\b(?:essential oils?|eos?|scents?|ätherischen? öle|huiles essentielles|aceites esenciales|óleos essenciais'
-            .'|oli essenziali|etherische oliën)\b/u' => [IngredientKind::EssentialOil],
+        '/
+            \b(?:
+                essential\ oils?|eos?|scents?|ätherischen?\ öle|huiles\ essentielles|aceites\ esenciales
+                |óleos\ essenciais|oli\ essenziali|etherische\ oliën
+            )\b
+        /xu' => [IngredientKind::EssentialOil],
         '/\b(?:butters|beurres|mantecas|manteigas|burri|boters|buttern)\b/u' => [IngredientKind::Butter],
         '/\b(?:wax(?:es)?|wachse?|cires?|ceras?|cere|was)\b/u' => [IngredientKind::Wax],
         '/\b(?:powders?|pulver|poudres?|polvos?|pós|polveri|poeders?)\b/u' => [IngredientKind::Starch],
-        '/\b(?:preservatives?|konservierungsmittel|conservateurs?|conservantes?|conservante'
-            .'|conserveermiddel)\b/u' => [IngredientKind::Preservative],
-        '/(?<!essential )\b(?:carrier |liquid )?oils\b|(?<!ätherische )(?<!ätherischen )\böle\b'
-            .'|\bhuiles\b(?! essentielles)'
-            .'|\baceites\b(?! esenciales)|\bóleos\b(?! essenciais)|\boli\b(?! essenziali)'
-            .'|(?<!etherische )\boliën\b/u' => [
-                IngredientKind::CarrierOil,
-                IngredientKind::LiquidWaxEster,
-                IngredientKind::ReadySteep,
-            ],
+        '/
+            # preservatives, in six languages
+            \b(?:
+                preservatives?|konservierungsmittel|conservateurs?|conservantes?|conservante
+                |conserveermiddel
+            )\b
+        /xu' => [IngredientKind::Preservative],
+        '/
+            # oils that are not essential ones
+            (?<!essential\ )\b(?:carrier\ |liquid\ )?oils\b|(?<!ätherische\ )(?<!ätherischen\ )\böle\b
+            |\bhuiles\b(?!\ essentielles)|\baceites\b(?!\ esenciales)|\bóleos\b(?!\ essenciais)
+            |\boli\b(?!\ essenziali)|(?<!etherische\ )\boliën\b
+        /xu' => [
+            IngredientKind::CarrierOil,
+            IngredientKind::LiquidWaxEster,
+            IngredientKind::ReadySteep,
+        ],
     ];
 
-    private const ALL = '/\b(?:everything|all (?:the )?ingredients|alles|alle (?:zutaten|ingrediënten)'
-        .'|tout(?: le reste)?|tous les'
-        .' ingrédients|todos? (?:los ingredientes|os ingredientes)|todo|tudo|tutto|tutti gli ingredienti)\b/u';
+    private const ALL = '/
+        # all that there is
+        \b(?:
+            everything|all\ (?:the\ )?ingredients|alles|alle\ (?:zutaten|ingrediënten)|tout(?:\ le\ reste)?
+            |tous\ les\ ingrédients|todos?\ (?:los\ ingredientes|os\ ingredientes)|todo|tudo|tutto
+            |tutti\ gli\ ingredienti
+        )\b
+    /xu';
 
     /** @var array<string, true> lines that some sentence calls by their own name */
     private array $called;

@@ -9,13 +9,21 @@ use Crown\Reading\Choice;
 /** What a line leaves open: "shea or 80 g mango butter", "rosemary, if you have it". */
 final readonly class Choices
 {
-    public const OPEN = '/[\s,(–—-]*\b(?:optional(?:ly)?|facultatif|opcional|facoltativo|optioneel'
-        .'|if (?:you|u) (?:have|like|want|wish|fancy|can (?:find|get))(?: (?:it|one|any|some|to|them))?'
-        .'|if (?:available|desired|liked|wanted)'
-        .'|(?:or|can) (?:leave|left|be left) (?:it |this )?out)\b[).!]*/iu';
+    private const LEFT_OPEN = '\b(?:
+            optional(?:ly)?|facultatif|opcional|facoltativo|optioneel
+            |if\ (?:you|u)\ (?:have|like|want|wish|fancy|can\ (?:find|get))
+            (?:\ (?:it|one|any|some|to|them))?
+            |if\ (?:available|desired|liked|wanted)|(?:or|can)\ (?:leave|left|be\ left)\ (?:it\ |this\ )?out
+        )\b[).!]*';
+
+    public const OPEN = '/[\s,(–—-]*'.self::LEFT_OPEN.'/xiu';
+
+    private const OPENS = '/^[\s,(]*'.self::LEFT_OPEN.'/xiu';
 
     /** What the last is called, the others are: "sweet almond or jojoba oil". */
-    private const KIND = '/\s+(?<kind>essential oils?|e\.?o\.?s?|oils?|butters?|wax|powder|extract|gel)$/iu';
+    private const KIND = '/
+        \s+(?<kind>essential\ oils?|e\.?o\.?s?|oils?|butters?|wax|powder|extract|gel)$
+    /xiu';
 
     /** As they stand in other languages too, where they mean nothing else in English. */
     private const WORDS = '\b(?:or|oder|oppure|ofwel)\b';
@@ -31,7 +39,7 @@ final readonly class Choices
     /** Whether words begin with those that leave open what stands before them. */
     public static function opens(string $words): bool
     {
-        return preg_match('/^[\s,(]*'.mb_substr(self::OPEN, mb_strlen('/[\s,(–—-]*')), $words) === 1;
+        return preg_match(self::OPENS, $words) === 1;
     }
 
     /**
@@ -103,8 +111,10 @@ final readonly class Choices
         }
 
         return array_map(
-            static fn (string $n): string => preg_match('/^(?:[\d.,\/]+.*|.*\b(?:oils?|butters?|wax|e\.?o\.?s?'
-                .'|powder|extract|gel|juice|water))$/iu', $n) === 1 ? $n : $n.' '.$m['kind'],
+            static fn (string $n): string => preg_match('/
+                # an amount alone, or a name that says of what kind it is
+                ^(?:[\d.,\/]+.*|.*\b(?:oils?|butters?|wax|e\.?o\.?s?|powder|extract|gel|juice|water))$
+            /xiu', $n) === 1 ? $n : $n.' '.$m['kind'],
             $names,
         );
     }

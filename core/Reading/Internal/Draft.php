@@ -555,8 +555,13 @@ final class Draft
         $equal = '/\b(equal (?:parts|amounts|measures|weights)(?: of)?:?\s+[^.;]+)/iu';
         if (preg_match($equal, $row, $m, PREG_OFFSET_CAPTURE) === 1) {
             [$said, $at] = $m[1];
-            $ends = '/(?:\s+(?:plus|into?|until|to a)|,?\s+(?:then |and )?(?:add|stir in|with)|,\s+(?:then'
-                .'|and)\s+(?=\d)|,\s+(?=\d|no\b))\b.*$/iu';
+            $ends = '/
+                # where the next thing begins
+                (?:
+                    \s+(?:plus|into?|until|to\ a)|,?\s+(?:then\ |and\ )?(?:add|stir\ in|with)
+                    |,\s+(?:then|and)\s+(?=\d)|,\s+(?=\d|no\b)
+                )\b.*$
+            /xiu';
             $list = preg_replace($ends, '', $said) ?? $said;
             $all = Together::in($list);
             $more = $this->items->in(substr($row, $at + strlen($list)));
@@ -567,8 +572,11 @@ final class Draft
 
             return [...array_map(static fn (array $one): Item => new Item($one[1], $one[0]), $all), ...$more];
         }
-        if (preg_match('/(?:^|\s|:)(\d{1,2})\s*\/\s*(\d{1,2})\s+(?<a>\p{L}[^,.;]*?)\s+(?:to|and|\/'
-            .'|,)\s+(?<b>\p{L}[^,.;!]*)/u', $row, $m) === 1
+        if (preg_match('/
+            # "70 : 30 castor to jojoba", written with a slash
+            (?:^|\s|:)(\d{1,2})\s*\/\s*(\d{1,2})\s+(?<a>\p{L}[^,.;]*?)\s+(?:to|and|\/|,)\s+
+            (?<b>\p{L}[^,.;!]*)
+        /xu', $row, $m) === 1
             && (int) $m[1] + (int) $m[2] === 100
             && $this->names->exactly(trim($m['a']))
         ) {
@@ -610,7 +618,11 @@ final class Draft
             || Unitless::apart($row, fn (string $name): bool => $this->entries->score($name) >= Entries::NEAR) !== []
             || mb_strlen($row) > 120
             || preg_match(
-                '/\d\s*(?:parts?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|drops?|ml|oz|g)\b.*\b(?:to|and|,)/iu',
+                '/
+                    # an amount, and another after it
+                    \d\s*(?:parts?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|drops?|ml|oz|g)\b.*\b
+                    (?:to|and|,)
+                /xiu',
                 $row,
             ) === 1
         ) {
@@ -621,11 +633,15 @@ final class Draft
         // "Batch #22 – 12/05".
         $row = preg_replace('/\s+[–—-]\s+\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{2,4})?$/u', '', $row) ?? $row;
         // "Hair wax (about 90 g)".
-        $row = preg_replace('/\s*\((?:(?:ca\.?|about|approx\.?|env\.?|circa|~|for an?|pour un|für ein|para un'
-            .'|per un|voor een'
-            .'|flacon|pot|bouteille|flasche|dose|tiegel|glas|frasco|bote|botella|flacone|vasetto|fles|potje|bottle'
-            .'|jar|tin)'
-            .'\s*(?:de|di|of|von|à|a)?\s*)*\d+\s*(?:g|ml|oz|cl)\)$/iu', '', $row) ?? $row;
+        $row = preg_replace('/
+            \s*\((?:
+                (?:
+                    ca\.?|about|approx\.?|env\.?|circa|~|for\ an?|pour\ un|für\ ein|para\ un|per\ un
+                    |voor\ een|flacon|pot|bouteille|flasche|dose|tiegel|glas|frasco|bote|botella|flacone
+                    |vasetto|fles|potje|bottle|jar|tin
+                )\s*(?:de|di|of|von|à|a)?\s*
+            )*\d+\s*(?:g|ml|oz|cl)\)$
+        /xiu', '', $row) ?? $row;
         if (preg_match('/^\p{L}[^\d:]{2,60}:$/u', $row) === 1) {
             return ! $this->items->isOne(rtrim($row, ':'));
         }
@@ -662,12 +678,21 @@ final class Draft
         }
 
         return preg_match(
-            '/^(?:(?:good|great|best|safe|made|not|only) for|for|use|apply|keeps?|lasts?|stores?|makes'
-                .'|yields?|notes?|tips?|warning|caution|shelf life|do not|don\'t)\b/iu',
+            '/
+                # what it is for, how it is kept: a remark
+                ^(?:
+                    (?:good|great|best|safe|made|not|only)\ for|for|use|apply|keeps?|lasts?|stores?|makes
+                    |yields?|notes?|tips?|warning|caution|shelf\ life|do\ not|don\'t
+                )\b
+            /xiu',
             $row,
         ) === 1
             && preg_match(
-                '/\d\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|drops?|parts?|%)(?!\p{L})/iu',
+                '/
+                    # a figure with a unit
+                    \d\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|drops?|parts?|%)
+                    (?!\p{L})
+                /xiu',
                 $row,
             ) !== 1
             && $this->entries->known($row) < Entries::NEAR;

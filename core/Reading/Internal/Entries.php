@@ -49,16 +49,23 @@ final readonly class Entries
 
     private const HARDLY_PERCENT = 10.0;
 
-    private const INFUSED = '/^(?<plant>\p{L}[\p{L} ]{2,40}?)[\s-]+(?:infused|steeped|macerated)\s+(?:in\s+)?'
-        .'(?<oil>\p{L}[\p{L} -]{2,40})$/iu';
+    private const INFUSED = '/
+        # "rosemary infused in olive oil"
+        ^(?<plant>\p{L}[\p{L} ]{2,40}?)[\s-]+(?:infused|steeped|macerated)\s+(?:in\s+)?
+        (?<oil>\p{L}[\p{L} -]{2,40})$
+    /xiu';
 
     /** Words that say how it was bought, not what it is. */
-    private const ADJECTIVES = '/\b(enough|organic|raw|pure|virgin|virgen|vierge|vergine|virgem'
-        .'|extra|unrefined|refined|cold[- ]pressed|grass[- ]?fed|free[- ]range|home[- ]?made|shop[- ]bought'
-        .'|store[- ]bought'
-        .'|coldpressed|good quality|high quality|food grade|cosmetic grade|optional|to taste|of your choice'
-        .'|your favou?rite|more or less|approximately|level|full|large|small|medium|big|chopped|sliced'
-        .'|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural|vegan|hot|warm)\b/iu';
+    private const ADJECTIVES = '/
+        \b(
+            enough|organic|raw|pure|virgin|virgen|vierge|vergine|virgem|extra|unrefined|refined
+            |cold[- ]pressed|grass[- ]?fed|free[- ]range|home[- ]?made|shop[- ]bought|store[- ]bought
+            |coldpressed|good\ quality|high\ quality|food\ grade|cosmetic\ grade|optional|to\ taste
+            |of\ your\ choice|your\ favou?rite|more\ or\ less|approximately|level|full|large|small|medium
+            |big|chopped|sliced|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural
+            |vegan|hot|warm
+        )\b
+    /xiu';
 
     public function __construct(private Names $names, private Kitchen $kitchen, public ReadAs $as = new ReadAs())
     {
@@ -115,9 +122,10 @@ final readonly class Entries
     private function pieces(string $bare, string $row): array
     {
         $pieces = preg_split(
-            '/\s*(?:,|;|\band\b|\bplus\b|\+|\bto(?=\s+[\d½]+\s+parts?\b))\s+(?='
-                .Rows::START
-                .'|(?:a (?:little|touch|bit|handful|splash|dash|dollop|knob)|some)\s)/iu',
+            '/
+                \s*(?:,|;|\band\b|\bplus\b|\+|\bto(?=\s+[\d½]+\s+parts?\b))\s+
+                (?='.Rows::START.'|(?:a\ (?:little|touch|bit|handful|splash|dash|dollop|knob)|some)\s)
+            /xiu',
             $bare,
         ) ?: [$bare];
         // Nobody writes so many in one row: it is kept whole and asked about.
@@ -197,7 +205,9 @@ final readonly class Entries
     /** "3 vit E capsules", the name inside its amount, as "3 capsules vit E". */
     private static function capsules(string $line): string
     {
-        $pattern = '/^(\d+)\s+(?!of\b)([\p{L}][\p{L} -]{0,40}?)\s+(capsules?|caps|softgels?)\b\.?(.*)$/iu';
+        $pattern = '/
+            ^(\d+)\s+(?!of\b)([\p{L}][\p{L} -]{0,40}?)\s+(capsules?|caps|softgels?)\b\.?(.*)$
+        /xiu';
         if (preg_match($pattern, $line, $m) !== 1) {
             return $line;
         }
@@ -226,12 +236,18 @@ final readonly class Entries
      */
     private static function trailing(string $line): array
     {
-        $begins = '/(?:^|[\s(:=–—-])('.Rows::START
-            .'|to fill|top up|q\.?s\.?|to 100|(?:enough |make |made )?(?:up )?to (?:make )?(?:up )?(?:to )?\d)/iu';
+        $begins = '/
+            (?:^|[\s(:=–—-])(
+                '.Rows::START.'|to\ fill|top\ up|q\.?s\.?|to\ 100
+                |(?:enough\ |make\ |made\ )?(?:up\ )?to\ (?:make\ )?(?:up\ )?(?:to\ )?\d
+            )
+        /xiu';
         // "Shea - 100g - melted": a word of its state may come last.
-        $ends = '/^[\s).,;(–—-]*(?:(?:in )?(?:total|all)\b[\s).,;(–—-]*)?'
-            .'(melted|softened|chopped|grated|powdered|ground|dried|fresh|whole'
-            .'|optional)?[\s).,;]*(?:\([^)\d]*\d+\s*iu\))?$/iu';
+        $ends = '/
+            ^[\s).,;(–—-]*(?:(?:in\ )?(?:total|all)\b[\s).,;(–—-]*)?
+            (melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*
+            (?:\([^)\d]*\d+\s*iu\))?$
+        /xiu';
         preg_match_all($begins, $line, $m, PREG_OFFSET_CAPTURE);
         foreach ($m[1] as [, $offset]) {
             try {
@@ -268,8 +284,10 @@ final readonly class Entries
      */
     private static function massApart(string $name, string $amount): array
     {
-        $mass = '/\s*\(\s*(?:about|approx\.?|around|ca\.?|~|=)?\s*'
-            .'(?<mass>\d+(?:[.,]\d+)?\s*(?:g|grams?|kg|oz|ounces?))\s*\)$/iu';
+        $mass = '/
+            \s*\(\s*(?:about|approx\.?|around|ca\.?|~|=)?\s*
+            (?<mass>\d+(?:[.,]\d+)?\s*(?:g|grams?|kg|oz|ounces?))\s*\)$
+        /xiu';
         if ($amount === '' || preg_match($mass, $name, $m) !== 1) {
             return [$name, $amount];
         }
@@ -633,11 +651,15 @@ final readonly class Entries
     private static function cleaned(string $name): string
     {
         $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
-        $name = preg_replace('/(?<=\p{L})[,\s]+(?:on top|at the end|to finish|as well|too|last|please'
-            .'|lol)[.!]*$/iu', '', $name)
+        $name = preg_replace('/
+            # words of talk behind a name
+            (?<=\p{L})[,\s]+(?:on\ top|at\ the\ end|to\ finish|as\ well|too|last|please|lol)[.!]*$
+        /xiu', '', $name)
             ?? $name;
 
         // By characters: a byte of a curly quote is also a byte of other letters.
-        return preg_replace('/^[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+$/u', '', $name) ?? $name;
+        return preg_replace('/
+            ^[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+$
+        /xu', '', $name) ?? $name;
     }
 }

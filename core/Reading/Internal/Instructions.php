@@ -90,8 +90,9 @@ final class Instructions
     ];
 
     /** What is said before a sentence begins. */
-    private const FILLERS = '/^(?:(?:so|ok|okay|right|well|um|erm|and|you|i|we|just|simply|carefully|only'
-        .'|please)\b,?\s+)+/u';
+    private const FILLERS = '/
+        ^(?:(?:so|ok|okay|right|well|um|erm|and|you|i|we|just|simply|carefully|only|please)\b,?\s+)+
+    /xu';
 
     /** "Freeze for 15": minutes, where it is a thing that takes minutes. */
     private const BARE_MINUTES = '/\bfor (?:about |another )?(\d{1,3})(?!\s*(?:[\p{L}%°]|[.,\/]?\d))/iu';
@@ -99,8 +100,9 @@ final class Instructions
     private const COOLEST_BARE = 30.0;
 
     /** "Cool to 50": degrees, where something is heated or cools. */
-    private const BARE_DEGREES = '/\b(?:to|at|below|under|reaches|about|around)\s+(\d{2})(?!\s*(?:[\p{L}%°:\/]'
-        .'|[.,]?\d))/iu';
+    private const BARE_DEGREES = '/
+        \b(?:to|at|below|under|reaches|about|around)\s+(\d{2})(?!\s*(?:[\p{L}%°:\/]|[.,]?\d))
+    /xiu';
 
     /** Whether a line begins as an instruction does: with a verb, or "then", "in a bowl", "over low heat". */
     public static function begins(string $line): bool
@@ -108,9 +110,13 @@ final class Instructions
         $plain = preg_replace(self::FILLERS, '', mb_strtolower($line)) ?? mb_strtolower($line);
 
         return preg_match(
-            '/^(?:rest (?:for )?(?:\d|overnight)|poured|froze|strained'
-                .'|then|next|now|finally|gently|slowly|first|after(?:wards)?|in a|over|using|do not'
-                .'|don\'t|never|step \d+|at \d+)\b/u',
+            '/
+                # how a sentence of a method begins
+                ^(?:
+                    rest\ (?:for\ )?(?:\d|overnight)|poured|froze|strained|then|next|now|finally|gently
+                    |slowly|first|after(?:wards)?|in\ a|over|using|do\ not|don\'t|never|step\ \d+|at\ \d+
+                )\b
+            /xu',
             $plain,
         ) === 1
             || (preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && isset(self::VERBS[$m[1]]));
@@ -119,9 +125,10 @@ final class Instructions
     /** "I use 60 ml of castor and …", "you need": it says what is in it, and nothing is done. */
     public static function tells(string $row): bool
     {
-        return preg_match('/^(?:(?:so|ok|okay|then|and|well|for this|to make it),?\s+)*(?:(?:i|we|you'
-            .'|she)\s+(?:\w+ly\s+)?)?'
-            .'(?:use[ds]?|needs?|take|takes|took|have|had|get|like)\b/iu', $row) === 1
+        return preg_match('/
+            ^(?:(?:so|ok|okay|then|and|well|for\ this|to\ make\ it),?\s+)*
+            (?:(?:i|we|you|she)\s+(?:\w+ly\s+)?)?(?:use[ds]?|needs?|take|takes|took|have|had|get|like)\b
+        /xiu', $row) === 1
             && self::timed($row) === [];
     }
 
@@ -131,8 +138,11 @@ final class Instructions
         $steps = [];
         $sentences = array_merge(...array_map(
             self::clauses(...),
-            preg_split('/(?<=[.!?;])(?<!\bca\.)(?<!\bapprox\.)(?:(?<!\b[Mm]in\.)(?<!\b[Ss]td\.)'
-                .'|(?=\s+[\p{Lu}\d]))\s+(?=\p{L}|\d)/u', $line) ?: [],
+            preg_split('/
+                # the end of a sentence, and of no abbreviation
+                (?<=[.!?;])(?<!\bca\.)(?<!\bapprox\.)(?:(?<!\b[Mm]in\.)(?<!\b[Ss]td\.)|(?=\s+[\p{Lu}\d]))\s+
+                (?=\p{L}|\d)
+            /xu', $line) ?: [],
         ));
         foreach ($sentences as $sentence) {
             $sentence = rtrim(trim($sentence), ' ,');
@@ -153,9 +163,10 @@ final class Instructions
     /** "15 minutes under a cap, then shampoo": a time at the beginning of a row. */
     public static function waits(string $row): bool
     {
-        return preg_match('/^(?:about\s+)?\d+(?:\s*(?:-|–|to)\s*\d+)?\s*(?:more\s+)?(?:min(?:ute)?s?|hours?|hrs?|h'
-            .'|days?'
-            .'|weeks?)\b/iu', $row) === 1;
+        return preg_match('/
+            ^(?:about\s+)?\d+(?:\s*(?:-|–|to)\s*\d+)?\s*(?:more\s+)?
+            (?:min(?:ute)?s?|hours?|hrs?|h|days?|weeks?)\b
+        /xiu', $row) === 1;
     }
 
     /**
@@ -176,9 +187,10 @@ final class Instructions
     /** @return list<string> a sentence that gives several times or heats, one for each; else as it is */
     private static function clauses(string $sentence): array
     {
-        $parts = preg_split('/\s*(?:[,;]|\b(?:and )?then\b)\s*|\s+(?=(?:dann|puis|luego|poi)\b)|\s+(?=(?:pour'
-            .'|freeze|chill|whip|warm it|leave'
-            .'|let it|put|strain|apply|cover|shampoo)\b)/iu', $sentence) ?: [$sentence];
+        $parts = preg_split('/
+            \s*(?:[,;]|\b(?:and\ )?then\b)\s*|\s+(?=(?:dann|puis|luego|poi)\b)
+            |\s+(?=(?:pour|freeze|chill|whip|warm\ it|leave|let\ it|put|strain|apply|cover|shampoo)\b)
+        /xiu', $sentence) ?: [$sentence];
         $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
         $telling = array_keys(array_filter($parts, $says));
         $later = count($telling) === 1 && $telling[0] > 0 && preg_match('/\band\s*$/iu', $parts[$telling[0] - 1]) !== 1;

@@ -48,23 +48,36 @@ final class Items
     ];
 
     /** Words that stand between an amount and a name. */
-    private const BETWEEN = '/^(?:\s|[:–—“”"*-]|(?:of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|bags?|packets?'
-        .'|blocks?|cans?|tubes?|boxes|worth|a)\b)+/iu';
+    private const BETWEEN = '/
+        ^(?:
+            \s|[:–—“”"*-]
+            |(?:
+                of|the|some|more|tubs?|bottles?|jars?|tins?|packs?|bags?|packets?|blocks?|cans?|tubes?
+                |boxes|worth|a
+            )\b
+        )+
+    /xiu';
 
     /** What makes a measure one of a vessel or of a place, not of an ingredient. */
-    private const NO_AMOUNT = '/^[\s-]*(?:(?:dropper|spray|pump|applicator|glass|amber|dark'
-        .'|empty)\s+)*(?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in all'
-        .'|in total|each way)\b(?!\s+of\b)/iu';
+    private const NO_AMOUNT = '/
+        ^[\s-]*(?:(?:dropper|spray|pump|applicator|glass|amber|dark|empty)\s+)*
+        (?:bottles?|jars?|tins?|tubs?|pots?|marks?|containers?|batch|in\ all|in\ total|each\ way)\b
+        (?!\s+of\b)
+    /xiu';
 
     /** Words that take back what was said just before. */
-    public const TAKEN_BACK = 'no,? sorry,?|sorry,? no|no,? wait|wait,? no|i mean|make that|scratch that';
+    public const TAKEN_BACK = 'no,?\ sorry,?|sorry,?\ no|no,?\ wait|wait,?\ no|i\ mean|make\ that|scratch\ that';
 
     private const CORRECTS = '/(?:^|[\s,;–—-])(?:'.self::TAKEN_BACK.'|sorry|no,)\s*,?\s*$/iu';
 
     /** What makes an amount the sum of the others. */
-    private const SUMS = '/(?:\b(?:sub)?total(?: of)?|\bsum|\bmakes|\byields?|\bfills|\bfits'
-        .'|(?<!\blast )(?<!\bfirst )\bbatch(?: size)?(?: of)?'
-        .'|\bcomes to|\bshould be|\badds? up to|\brest\b[^,.;]{0,40}\bto|=)\s*:?\s*(?:about\s*)?$/iu';
+    private const SUMS = '/
+        (?:
+            \b(?:sub)?total(?:\ of)?|\bsum|\bmakes|\byields?|\bfills|\bfits
+            |(?<!\blast\ )(?<!\bfirst\ )\bbatch(?:\ size)?(?:\ of)?|\bcomes\ to|\bshould\ be|\badds?\ up\ to
+            |\brest\b[^,.;]{0,40}\bto|=
+        )\s*:?\s*(?:about\s*)?$
+    /xiu';
 
     /** Words for what fills up to a hundred. */
     private const UP_TO = '/\s*\b(?:q\.?\s?s\.?\s?p?\.?|ad|up to|bis|auf|hasta|até|fino a|tot)\s*:?\s*$/iu';
@@ -76,14 +89,21 @@ final class Items
     private const NEGATES = '/\b(?:no|not|never|without|don\'?t(?: add)?|instead of|skip|nothing)\s*$/iu';
 
     /** Words before which a name ends. */
-    private const END = '/\s*(?:[,.;!?()\/|]|\s[–—-]\s|\b(?:w(?=\s*\/|\s)|and|then|in|into|for|until|till|til'
-        .'|which|that|with'
-        .'|to|on|over|when|while|because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep'
-        .'|apply|freeze|chill|strain|after|from|each|if|per|on top|at the end|as well|too|please|lol)\b).*$/isu';
+    private const END = '/
+        \s*(?:
+            [,.;!?()\/|]|\s[–—-]\s
+            |\b(?:
+                w(?=\s*\/|\s)|and|then|in|into|for|until|till|til|which|that|with|to|on|over|when|while
+                |because|so|it|melt|mix|warm|heat|pour|stir|whip|shake|leave|let|put|keep|apply|freeze
+                |chill|strain|after|from|each|if|per|on\ top|at\ the\ end|as\ well|too|please|lol
+            )\b
+        ).*$
+    /xisu';
 
     /** What makes another thing of a name that it follows. */
-    private const ANOTHER = '/^-?(?:infused|scented|steeped|oils?|butter|wax|juice|tea|water|milk|hydrosol'
-        .'|vinegar)\b/iu';
+    private const ANOTHER = '/
+        ^-?(?:infused|scented|steeped|oils?|butter|wax|juice|tea|water|milk|hydrosol|vinegar)\b
+    /xiu';
 
     private const LONGEST_NAME = 8;
 
@@ -177,8 +197,10 @@ final class Items
     /** @return list<int> where the commas stand that part one thing from the next (bytes) */
     private static function commas(string $text): array
     {
-        $parts = '/(?<!\d)[,;]\s|(?<=\d)[,;]\s+(?=\p{L})|\.\s+(?=\p{Lu}|(?:heat|melt|mix|add|stir|cool|whip|strain'
-            .'|blend|pour|steep|leave|let)\b)/u';
+        $parts = '/
+            (?<!\d)[,;]\s|(?<=\d)[,;]\s+(?=\p{L})
+            |\.\s+(?=\p{Lu}|(?:heat|melt|mix|add|stir|cool|whip|strain|blend|pour|steep|leave|let)\b)
+        /xu';
         preg_match_all($parts, $text, $m, PREG_OFFSET_CAPTURE);
 
         return array_column($m[0], 1);
@@ -220,23 +242,31 @@ final class Items
     /** "4 tbsp shea and then 2 of jojoba": the same measure; "four crushed vitamin E capsules": so many of it. */
     private static function unitKept(string $text): string
     {
-        $kept = '/(?<=\d|\d\s)(?<unit>'.self::SPOONS.')\b(?<between>[^.;\d]{3,50}?\b)(?<count>\d+(?:[.,]\d+)?)'
-            .'\s+of\s+(?=\p{L}{3})/iu';
+        $kept = '/
+            (?<=\d|\d\s)(?<unit>'.self::SPOONS.')\b(?<between>[^.;\d]{3,50}?\b)(?<count>\d+(?:[.,]\d+)?)\s+
+            of\s+(?=\p{L}{3})
+        /xiu';
         for ($i = 0; $i < self::LONGEST_NAME && preg_match($kept, $text) === 1; $i++) {
             $text = preg_replace($kept, '$1$2$3 $1 of ', $text, 1) ?? $text;
         }
 
         // "120 ml coconut oil, same of olive oil".
         $text = preg_replace(
-            '/(?<amount>\d+(?:[.,]\d+)?\s*(?:'.self::SPOONS.'))\b(?<between>[^.;\d]{3,50}?)'
-                .'\b(?:the\s+)?same(?:\s+amount)?\s+of\s+/iu',
+            '/
+                (?<amount>\d+(?:[.,]\d+)?\s*(?:'.self::SPOONS.'))\b(?<between>[^.;\d]{3,50}?)\b(?:the\s+)?
+                same(?:\s+amount)?\s+of\s+
+            /xiu',
             '$1$2$1 of ',
             $text,
         ) ?? $text;
 
         return preg_replace_callback(
-            '/\b(?<count>\d{1,2}|one|two|three|four|five|six|an?)\s+(?:(?:crushed|pierced|opened|small|large)\s+)*'
-                .'(?<name>vit(?:amin)?\.? e)\s+(?:capsules?|caps)\b/iu',
+            '/
+                # "3 vitamin E capsules": the name stands before what is counted
+                \b(?<count>\d{1,2}|one|two|three|four|five|six|an?)\s+
+                (?:(?:crushed|pierced|opened|small|large)\s+)*(?<name>vit(?:amin)?\.?\ e)\s+
+                (?:capsules?|caps)\b
+            /xiu',
             static fn (array $m): string => sprintf(
                 '%s capsules of %s',
                 self::IN_WORDS[mb_strtolower($m['count'])] ?? $m['count'],
@@ -513,11 +543,18 @@ final class Items
                         return '';
                     }
 
-                    return preg_match('/^(?:\(?(?:dried|fresh|melted|raw|organic|boiling|boiled|hot|cold|filtered'
-                        .'|distilled|lukewarm|spring|brewed|strong|unrefined|refined|virgin|extra|cold'
-                        .'|pressed|cold-pressed|powdered|ground|pure|whole|crushed|good|your|favourite'
-                        .'|favorite|warm|soft|softened|chopped|ivory|yellow|sprigs?|leaf|leaves|cloves?'
-                        .'|\d+)\)?,?\s*)*$/iu', $before) === 1
+                    return preg_match('/
+                        # words that say how it is, and not what
+                        ^(?:
+                            \(?(?:
+                                dried|fresh|melted|raw|organic|boiling|boiled|hot|cold|filtered|distilled
+                                |lukewarm|spring|brewed|strong|unrefined|refined|virgin|extra|cold|pressed
+                                |cold-pressed|powdered|ground|pure|whole|crushed|good|your|favourite
+                                |favorite|warm|soft|softened|chopped|ivory|yellow|sprigs?|leaf|leaves
+                                |cloves?|\d+
+                            )\)?,?\s*
+                        )*$
+                    /xiu', $before) === 1
                         ? trim($before.' '.$name)
                         : '';
                 }

@@ -29,12 +29,23 @@ final class Names
     private const MOST = 1_000;
 
     /** What kind of thing is wanted, and not which. */
-    private const KIND_ALONE = '/^(?:(?:the|this|that|broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any'
-        .'|other|some'
-        .'|favou?rite|chosen|preferred|cosmetic)\s+)*(?<kind>preservatives?|emulsifiers?|antioxidants?'
-        .'|fragrance(?: oil)?|essential oils?|e\.?o\.?s?|carrier oils?|oils?|butters?|wax(?:es)?|herbs?'
-        .'|powders?|extracts?|starch|clay|teas?|infusions?|decoctions?|brews?|gels?|juices?|mixtures?|rice)'
-        .'(?:\s+(?:of (?:your|my|any) (?:choice|choosing|liking)|of choice|(?:that )?you (?:like|love)|to taste))?$/iu';
+    private const KIND_ALONE = '/
+        ^(?:
+            (?:
+                the|this|that|broad[ -]spectrum|oil[ -]soluble|natural|your|my|an?|any|other|some
+                |favou?rite|chosen|preferred|cosmetic
+            )\s+
+        )*(?<kind>
+            preservatives?|emulsifiers?|antioxidants?|fragrance(?:\ oil)?|essential\ oils?|e\.?o\.?s?
+            |carrier\ oils?|oils?|butters?|wax(?:es)?|herbs?|powders?|extracts?|starch|clay|teas?|infusions?
+            |decoctions?|brews?|gels?|juices?|mixtures?|rice
+        )(?:
+            \s+(?:
+                of\ (?:your|my|any)\ (?:choice|choosing|liking)|of\ choice|(?:that\ )?you\ (?:like|love)
+                |to\ taste
+            )
+        )?$
+    /xiu';
 
     private readonly Own $own;
 

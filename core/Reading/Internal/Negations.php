@@ -7,13 +7,20 @@ namespace Crown\Reading\Internal;
 /** Ingredients that a text leaves out: "never glycerin", "instead of coconut oil", "no essential oils". */
 final readonly class Negations
 {
-    private const NOT = '/\b(?:no|not|never|without|don\'?t (?:add|use)|instead of|skip(?: the)?|kein(?:e|en)?|ohne'
-        .'|sans|sin|sem|senza|geen|zonder)\s+(?:any\s+|the\s+|added\s+)?'
-        .'(?<name>\p{L}[\p{L}\'-]*(?:\s+\p{L}[\p{L}\'-]*){0,3})/iu';
+    private const NOT = '/
+        \b(?:
+            no|not|never|without|don\'?t\ (?:add|use)|instead\ of|skip(?:\ the)?|kein(?:e|en)?|ohne|sans|sin
+            |sem|senza|geen|zonder
+        )\s+(?:any\s+|the\s+|added\s+)?(?<name>\p{L}[\p{L}\'-]*(?:\s+\p{L}[\p{L}\'-]*){0,3})
+    /xiu';
 
     /** What is no name, and yet a thing that goes in. */
-    private const KINDS = '/^(?:essential oils?|preservatives?|fragrances?|perfumes?|waxe?s?|butters?|silicones?'
-        .'|sulphates?|sulfates?|parabens?|alcohol|colou?rs?)\b/iu';
+    private const KINDS = '/
+        ^(?:
+            essential\ oils?|preservatives?|fragrances?|perfumes?|waxe?s?|butters?|silicones?|sulphates?
+            |sulfates?|parabens?|alcohol|colou?rs?
+        )\b
+    /xiu';
 
     public function __construct(private Names $names)
     {

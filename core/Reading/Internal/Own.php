@@ -13,12 +13,23 @@ use Crown\Reading\OwnOil;
 /** The oils that were steeped here, by the way people name them: "my rosemary oil", "the clove oil from last month". */
 final readonly class Own
 {
-    private const MINE = '/^(?:my|our|mine)\s+(?:own\s+)?|\b(?:home[ -]?made|self[ -]?made|(?:that |which )?(?:i|we)'
-        .' (?:made|steeped|infused|strained)(?: (?:myself|ourselves))?)\b/iu';
+    private const MINE = '/
+        ^(?:my|our|mine)\s+(?:own\s+)?
+        |\b(?:
+            home[ -]?made|self[ -]?made
+            |(?:that\ |which\ )?(?:i|we)\ (?:made|steeped|infused|strained)(?:\ (?:myself|ourselves))?
+        )\b
+    /xiu';
 
-    private const WHEN = '/[\s,(]*\b(?:from|of|made)\s+(?<when>(?:last|this) (?:week|month|year)'
-        .'|(?:early |late )?(?:january|february|march|april|may|june|july|august|september|october|november'
-        .'|december)|yesterday)\b\)?/iu';
+    private const WHEN = '/
+        # "from last month", "made early March"
+        [\s,(]*\b(?:from|of|made)\s+(?<when>
+            (?:last|this)\ (?:week|month|year)
+            |(?:early\ |late\ )?
+            (?:january|february|march|april|may|june|july|august|september|october|november|december)
+            |yesterday
+        )\b\)?
+    /xiu';
 
     private const MONTHS = [
         'january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november',
@@ -26,8 +37,12 @@ final readonly class Own
     ];
 
     /** Words of a steeped oil that are no plant. */
-    private const OIL = '/\b(?:the|oils?|infus(?:ed|ion)s?|steep(?:ed)?|macerat(?:ed|e)|jar of|bottle of|batch of'
-        .'|some|last|new|old|good|fresh)\b/iu';
+    private const OIL = '/
+        \b(?:
+            the|oils?|infus(?:ed|ion)s?|steep(?:ed)?|macerat(?:ed|e)|jar\ of|bottle\ of|batch\ of|some|last
+            |new|old|good|fresh
+        )\b
+    /xiu';
 
     public function __construct(private Catalogue $catalogue, private Knowledge $knowledge)
     {

@@ -12,14 +12,24 @@ use Crown\Reading\ReadLine;
 final class Passing
 {
     /** A name that the catalogue does not know, and no word for what is in the bowl already. */
-    private const STRANGER = '/^(?!(?:it|them|this|that|these|each|the|of|all|more|rest|mix|mixture|base|blend|oils?'
-        .'|butters?|liquid|gel|wax|paste|cream|powder|herbs?|product|final|total|portion|batch|brew|tea|infusion'
-        .'|decoction|strained|cooled)\b)\p{L}[\p{L}-]{2,20}(?:\s\p{L}[\p{L}-]{2,20}){0,2}$/iu';
+    private const STRANGER = '/
+        ^(?!
+            (?:
+                it|them|this|that|these|each|the|of|all|more|rest|mix|mixture|base|blend|oils?|butters?
+                |liquid|gel|wax|paste|cream|powder|herbs?|product|final|total|portion|batch|brew|tea
+                |infusion|decoction|strained|cooled
+            )\b
+        )\p{L}[\p{L}-]{2,20}(?:\s\p{L}[\p{L}-]{2,20}){0,2}$
+    /xiu';
 
     /** How a method takes something that it gives no amount of. */
-    private const TAKEN = '/(?<!not )(?<!never )\b(?:(?:fill|pack|stuff|cover|top)(?:ed)?\b(?:[^.;,]|\.\d){0,30}?\bwith'
-        .'|submerged? in|soak(?:ed)? in|(?:add|stir)(?:ed|red)? in|add(?:ed|ing)?|pour(?:ed)? (?:over|on|in)'
-        .'|cover(?:ed)? (?:with|in))\s+(?:the |some |fresh |your )*(?<name>\p{L}[\p{L} -]{2,50})/iu';
+    private const TAKEN = '/
+        (?<!not\ )(?<!never\ )\b(?:
+            (?:fill|pack|stuff|cover|top)(?:ed)?\b(?:[^.;,]|\.\d){0,30}?\bwith|submerged?\ in
+            |soak(?:ed)?\ in|(?:add|stir)(?:ed|red)?\ in|add(?:ed|ing)?|pour(?:ed)?\ (?:over|on|in)
+            |cover(?:ed)?\ (?:with|in)
+        )\s+(?:the\ |some\ |fresh\ |your\ )*(?<name>\p{L}[\p{L} -]{2,50})
+    /xiu';
 
     /**
      * What the method says in passing: said twice it counts once, a name without an amount gets it there, and what
@@ -69,8 +79,12 @@ final class Passing
         foreach ($steps as $step) {
             if (
                 preg_match_all(
-                    '/((?:\d[\d\/.,-]*|a few) (?:drops?|tbsps?|tsps?|teaspoons?|tablespoons?|cups?|g|ml'
-                        .'|oz)) (?:of )?([\p{L} ]{1,40}(?:-[\p{L}\d]+)*[\p{L} -]{0,30})/iu',
+                    '/
+                        # an amount, and up to what its name may go
+                        (
+                            (?:\d[\d\/.,-]*|a\ few)[ ](?:drops?|tbsps?|tsps?|teaspoons?|tablespoons?|cups?|g|ml|oz)
+                        )\ (?:of\ )?([\p{L} ]{1,40}(?:-[\p{L}\d]+)*[\p{L} -]{0,30})
+                    /xiu',
                     $step->text,
                     $m,
                     PREG_SET_ORDER,

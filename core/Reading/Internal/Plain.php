@@ -38,8 +38,12 @@ final readonly class Plain
     private const FEWEST_DROPS = 2.0;
 
     /** Words after which a figure is no amount of what stands before it. */
-    private const NO_NAME = '/\b(?:is|am|are|was|for|to|at|until|till|about|than|over|under|by|aged?|another|in|after'
-        .'|of|only|every|a)$/iu';
+    private const NO_NAME = '/
+        \b(?:
+            is|am|are|was|for|to|at|until|till|about|than|over|under|by|aged?|another|in|after|of|only|every
+            |a
+        )$
+    /xiu';
 
     /** How full a spoon is. */
     private const HEAPED = [
@@ -196,7 +200,9 @@ final readonly class Plain
     private static function isFraction(array $pieces, int $at): bool
     {
         return preg_match(
-            '/^(?:(?:an?|one|two|three)[\s-]+)?(?:half|quarters?|thirds?)\s+(?:of\s+)?(?:an?\s+)?parts?\b/iu',
+            '/
+                ^(?:(?:an?|one|two|three)[\s-]+)?(?:half|quarters?|thirds?)\s+(?:of\s+)?(?:an?\s+)?parts?\b
+            /xiu',
             implode('', array_slice($pieces, $at, 11)),
         ) === 1;
     }

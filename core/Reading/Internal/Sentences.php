@@ -18,12 +18,21 @@ final readonly class Sentences
         .'(?<!\bnr)(?<!\bno)(?<!\bvit)(?<!\bbzw)(?<!\bess)(?<!\bc)(?<!\bs)(?<!\bàc)(?<!\bEL)(?<!\bTL)(?<!\bincl)'
         .'(?<!\bcucch)(?<!\bcda)(?<!\bcdta)(?<!\bäth)(?<!\bmin)(?<!\bstd)(?<!\bapp)(?<!\babt)(?<!\bct)(?<!\bpt)';
 
-    private const ENDS = '/(?:(?:'.self::SHORT.'\.|[!?;])\)?\s+(?=[\p{L}\d(])'
-        .'|\.\s+(?=(?:heat|melt|mix|add|stir|cool|whip|strain|blend|pour|combine|steep|leave|let)\b))/iu';
+    private const ENDS = '/
+        # a full stop that is none of an abbreviation, or before a verb of the method
+        (?:
+            (?:'.self::SHORT.'\.|[!?;])\)?\s+(?=[\p{L}\d(])
+            |\.\s+(?=(?:heat|melt|mix|add|stir|cool|whip|strain|blend|pour|combine|steep|leave|let)\b)
+        )
+    /xiu';
 
     /** "Batch size 300 g. Melt …": what is done comes after it. */
-    private const SIZE_FIRST = '/^(?:(?:batch size|makes|yields?|fills|fits|total)\b[^.!?;]{2,40}'
-        .'|\d+(?:\.\d+)?\s*(?:g|ml|oz)\s+(?:in )?total)[.!;]\s+\p{L}/iu';
+    private const SIZE_FIRST = '/
+        ^(?:
+            (?:batch\ size|makes|yields?|fills|fits|total)\b[^.!?;]{2,40}
+            |\d+(?:\.\d+)?\s*(?:g|ml|oz)\s+(?:in\ )?total
+        )[.!;]\s+\p{L}
+    /xiu';
 
     /** What belongs to the sentence before: "No, one teaspoon." */
     private const GOES_ON = '/^(?:'.Items::TAKEN_BACK.'|no,|nope|sorry|i meant?|or)(?!\p{L})/iu';

@@ -10,15 +10,28 @@ namespace Crown\Reading\Internal;
  */
 final class Tables
 {
-    private const UNIT = '/^(?:wt\.? ?%|% ?\(?w\/?w\)?|% by weight|g|gr|grams?|grammes?|gramm|kg|ml|mls|oz'
-        .'|ounces?|drops?|tropfen|tsp|tbsp|cups?|%|percent|per cent|parts?)$/iu';
+    private const UNIT = '/
+        ^(?:
+            wt\.?\ ?%|%\ ?\(?w\/?w\)?|%\ by\ weight|g|gr|grams?|grammes?|gramm|kg|ml|mls|oz|ounces?|drops?
+            |tropfen|tsp|tbsp|cups?|%|percent|per\ cent|parts?
+        )$
+    /xiu';
 
-    private const NAME = '/^(?:ingredients?|items?|names?|what|oils?|butters?|products?|material|inci|zutat(?:en)?'
-        .'|ingr[ée]dients?'
-        .'|ingredientes?|ingredienti|ingrediënten)$/iu';
+    private const NAME = '/
+        # heading of the column of names, in seven languages
+        ^(?:
+            ingredients?|items?|names?|what|oils?|butters?|products?|material|inci|zutat(?:en)?
+            |ingr[ée]dients?|ingredientes?|ingredienti|ingrediënten
+        )$
+    /xiu';
 
-    private const AMOUNT = '/^(?:amounts?|quantity|qty|how much|weight|mass|menge|quantit[ée]|cantidad|quantidade'
-        .'|quantità|hoeveelheid)\b/iu';
+    private const AMOUNT = '/
+        # heading of the column of amounts
+        ^(?:
+            amounts?|quantity|qty|how\ much|weight|mass|menge|quantit[ée]|cantidad|quantidade|quantità
+            |hoeveelheid
+        )\b
+    /xiu';
 
     private const PRICE = '/^(?:price|cost|costs|preis|prix|precio|preço|prezzo|prijs|[$€£])/iu';
 
@@ -188,8 +201,10 @@ final class Tables
     private static function whole(string $row): string
     {
         return preg_replace(
-            '/(\p{L}{3,})-\s+(und|en|oder|of)\s+(\p{L}{3,}?)(öl|oel|olie|butter|boter|wachs|was|blüten|blätter'
-                .'|samen|wurzel)\b/iu',
+            '/
+                (\p{L}{3,})-\s+(und|en|oder|of)\s+(\p{L}{3,}?)
+                (öl|oel|olie|butter|boter|wachs|was|blüten|blätter|samen|wurzel)\b
+            /xiu',
             '$1$4 $2 $3$4',
             $row,
         ) ?? $row;

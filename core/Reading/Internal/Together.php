@@ -17,23 +17,37 @@ final readonly class Together
     private const BETWEEN = '/\s*(?:,|;|&|\+|\/|\s:\s|\band\b|\bplus\b)\s*/iu';
 
     /** "30/30/30/10 = cocoa butter, shea, coconut, wax". */
-    private const SLASHED = '/(?<![\d\/.])(?<ratio>\d{1,3}(?:\s?\/\s?\d{1,3}){2,})\s*(?:=|:|of\b|–|—|->)\s*(?=\p{L})/u';
+    private const SLASHED = '/
+        (?<![\d\/.])(?<ratio>\d{1,3}(?:\s?\/\s?\d{1,3}){2,})\s*(?:=|:|of\b|–|—|->)\s*(?=\p{L})
+    /xu';
 
     /** Amounts alone, as many as were named before them. */
-    private const AMOUNTS = '/^(?:(?:the )?(?:amounts?|quantit(?:y|ies)|grams?|in (?:that|this) order)\s*:?\s*)?'
-        .'(?<list>\d[\d.,\/]*\s*(?:g|kg|ml|oz|drops?|tsp|tbsp|%)(?:\s*(?:,|;|\band\b)\s*\d[\d.,\/]*\s*(?:g|kg|ml'
-        .'|oz|drops?|tsp'
-        .'|tbsp|%))+)\.?$/iu';
+    private const AMOUNTS = '/
+        ^(?:(?:the\ )?(?:amounts?|quantit(?:y|ies)|grams?|in\ (?:that|this)\ order)\s*:?\s*)?(?<list>
+            \d[\d.,\/]*\s*(?:g|kg|ml|oz|drops?|tsp|tbsp|%)
+            (?:\s*(?:,|;|\band\b)\s*\d[\d.,\/]*\s*(?:g|kg|ml|oz|drops?|tsp|tbsp|%))+
+        )\.?$
+    /xiu';
 
-    private const NEEDED = '/^(?:.{0,30}\b(?:need|take|use|want|gather|get|with|from|of)\b|[^:]{2,30}:)\s*/iu';
+    private const NEEDED = '/
+        # "you need equal parts of", "base:"
+        ^(?:.{0,30}\b(?:need|take|use|want|gather|get|with|from|of)\b|[^:]{2,30}:)\s*
+    /xiu';
 
     private const LONGEST = 300;
 
     /** "Half grapeseed", "a quarter of castor". */
-    private const FRACTION = '/^(?:an?\s+|one\s+)?(?<part>half|quarter|third|fifth|two thirds|three quarters'
-        .'|[1-4]\/[2-5]|[\d.]+\s*%)\s+(?:of\s+)?'
-        .'(?<name>(?!(?:tsps?|tbsps?|tbs|cups?|teaspoons?|tablespoons?|oz|ounces?|lbs?|pounds?|litres?|liters?|l'
-        .'|ml|g|an?)\b)\p{L}[^\d]{2,40})$/iu';
+    private const FRACTION = '/
+        ^(?:an?\s+|one\s+)?
+        (?<part>half|quarter|third|fifth|two\ thirds|three\ quarters|[1-4]\/[2-5]|[\d.]+\s*%)\s+(?:of\s+)?(?<name>
+            (?!
+                (?:
+                    tsps?|tbsps?|tbs|cups?|teaspoons?|tablespoons?|oz|ounces?|lbs?|pounds?|litres?|liters?
+                    |l|ml|g|an?
+                )\b
+            )\p{L}[^\d]{2,40}
+        )$
+    /xiu';
 
     private const BEGINS_WITH_PART = '/^(?:an?\s+|one\s+)?(?:half|quarter|third|fifth|two|three|\d)/iu';
 
@@ -43,9 +57,10 @@ final readonly class Together
     ];
 
     /** "100 g dried herb mix (nettle 40, horsetail 30, rosemary 30)". */
-    private const MIX = '/^(?<amount>\d+(?:[.,]\d+)?)\s*(?<unit>g|kg|oz|ml|grams?)\s+(?:of\s+)?[\p{L} -]*?\b(?:mix'
-        .'|mixture|blend|herbs|oils)'
-        .'\s*\((?<list>\p{L}[^()]*\d[^()]*)\)$/iu';
+    private const MIX = '/
+        ^(?<amount>\d+(?:[.,]\d+)?)\s*(?<unit>g|kg|oz|ml|grams?)\s+(?:of\s+)?[\p{L} -]*?\b
+        (?:mix|mixture|blend|herbs|oils)\s*\((?<list>\p{L}[^()]*\d[^()]*)\)$
+    /xiu';
 
     private const RATIO = '(?<ratio>\d+(?:\.\d+)?(?:\s*:\s*\d+(?:\.\d+)?)+)';
 
@@ -60,44 +75,64 @@ final readonly class Together
             ? []
             : match (true) {
                 preg_match(
-                    '/^(?:[\d.,]+\s+)?equal (?:parts|amounts|measures|weights)(?: of)?:?\s+(?<list>.+?)'
-                        .'(?:\s*\((?:about\s+)?(?<each>\d+(?:[.,]\d+)?\s*(?:g|ml|oz|tbsp|tsp|cups?))\s+'
-                        .'(?:of\s+)?each\))?$/iu',
+                    '/
+                        # "equal parts of a, b and c (about 30 g each)"
+                        ^(?:[\d.,]+\s+)?equal\ (?:parts|amounts|measures|weights)(?:\ of)?:?\s+(?<list>.+?)(?:
+                            \s*\((?:about\s+)?(?<each>\d+(?:[.,]\d+)?\s*(?:g|ml|oz|tbsp|tsp|cups?))\s+
+                            (?:of\s+)?each\)
+                        )?$
+                    /xiu',
                     $row,
                     $m,
                 ) === 1 => self::each(self::names($m['list']), $m['each'] ?? '1 part'),
                 preg_match(
-                    '/^(?:[AQ]:\s*)?(?<list>\D+?\s(?:and|&|\+)\s\D+?),?\s+(?:half and half|half[- ]half'
-                        .'|fifty[- ]fifty|50\s*[\/:-]\s*50'
-                        .'|in equal (?:parts|amounts)|equal parts)\.?$/iu',
+                    '/
+                        # "a and b, half and half"
+                        ^(?:[AQ]:\s*)?(?<list>\D+?\s(?:and|&|\+)\s\D+?),?\s+(?:
+                            half\ and\ half|half[- ]half|fifty[- ]fifty|50\s*[\/:-]\s*50
+                            |in\ equal\ (?:parts|amounts)|equal\ parts
+                        )\.?$
+                    /xiu',
                     $row,
                     $m,
                 ) === 1 => self::each(self::names($m['list']), '1 part'),
                 self::fractions($row) !== [] => self::fractions($row),
                 preg_match(self::MIX, $row, $m) === 1 => self::mixed($m['amount'], $m['unit'], $m['list']),
                 preg_match(
-                    '/^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$/iu',
+                    '/
+                        # "each: 2 tbsp a, b, c"
+                        ^each:?\s+(?<amount>[\d½⅓⅔¼¾⅛][\d.,\/]*\s+\p{L}+)\s+(?:of\s+)?(?<list>\D+)$
+                    /xiu',
                     $row,
                     $m,
                 ) === 1
                     && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
                 preg_match(
-                    '/^(?<amount>.{1,40}?)\s+(?:each'
-                        .'|apiece)\b(?:\s+of\b)?(?:\s+the following\b)?\s*[:,–—-]?\s+(?<list>.+)$/iu',
+                    '/
+                        # "2 tbsp each of a, b, c"
+                        ^(?<amount>.{1,40}?)\s+(?:each|apiece)\b(?:\s+of\b)?(?:\s+the\ following\b)?\s*
+                        [:,–—-]?\s+(?<list>.+)$
+                    /xiu',
                     $row,
                     $m,
                 ) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
                 preg_match(
-                    '/^(?<list>.+?)\s*[,:(–—-]?\s+(?<amount>[\d½⅓⅔¼¾⅛][^,:(]{0,39}?|half an? \w+'
-                        .'|an? \w+)\s+(?:of\s+)?(?:each|apiece)\)?\.?$/iu',
+                    '/
+                        # "a, b, c: 2 tbsp each"
+                        ^(?<list>.+?)\s*[,:(–—-]?\s+
+                        (?<amount>[\d½⅓⅔¼¾⅛][^,:(]{0,39}?|half\ an?\ \w+|an?\ \w+)\s+(?:of\s+)?
+                        (?:each|apiece)\)?\.?$
+                    /xiu',
                     $row,
                     $m,
                 ) === 1 && self::isAmount($m['amount']) => self::each(self::names($m['list']), $m['amount']),
                 preg_match(
-                    '/^(?<list>[^\d]+?)\s*[,:;=(–—-]?\s*(?:in (?:a )?ratio(?: of)?|ratio(?: of)?'
-                        .'|in proportions?(?: of)?)?\s*'
-                        .self::RATIO
-                        .'\)?\.?$/iu',
+                    '/
+                        # "a, b, c in a ratio of 3:2:1"
+                        ^(?<list>[^\d]+?)\s*[,:;=(–—-]?\s*
+                        (?:in\ (?:a\ )?ratio(?:\ of)?|ratio(?:\ of)?|in\ proportions?(?:\ of)?)?\s*
+                        '.self::RATIO.'\)?\.?$
+                    /xiu',
                     $row,
                     $m,
                 ) === 1,

@@ -29,19 +29,24 @@ final readonly class Unitless
     private const AMOUNT = '\d+(?:[.,]\d+)?';
 
     /** What says that a list has units after all. */
-    private const MEASURED = '/\d\s*(?:g|kg|grams?|ml|mls|l|oz|ounces?|lbs?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?'
-        .'|parts?|%)(?!\p{L})/iu';
+    private const MEASURED = '/
+        \d\s*(?:g|kg|grams?|ml|mls|l|oz|ounces?|lbs?|cups?|tbsps?|tsps?|tablespoons?|teaspoons?|parts?|%)
+        (?!\p{L})
+    /xiu';
 
     /** A name and its grams. */
     private const WEIGHED = '/^\p{L}[^\d]*\s\d+(?:[.,]\d+)?\s*(?:g|grams?)$/iu';
 
-    private const TALK = '/^[^\d,;:]{0,60}\b(?:go|going|went|use[ds]?|do|did|mix(?:ed)?|with|is|was|took|take|made'
-        .'|like)\s+'
-        .'(?=\d)/iu';
+    private const TALK = '/
+        ^[^\d,;:]{0,60}\b(?:go|going|went|use[ds]?|do|did|mix(?:ed)?|with|is|was|took|take|made|like)\s+
+        (?=\d)
+    /xiu';
 
-    private const SUM = '/(?:\b(?:sub|grand )?totals?\b|\bsum(?:me|a)?\b|\bsomme\b|\btota(?:al|le)\b|^(?:-+>|=+>?'
-        .'|→))\D{0,12}?'
-        .'(?<sum>\d+(?:[.,]\d+)?)\s*(?<unit>%|g|grams?|ml|oz)?(?!\p{L})/iu';
+    private const SUM = '/
+        # what all of it comes to, said with a word or an arrow
+        (?:\b(?:sub|grand\ )?totals?\b|\bsum(?:me|a)?\b|\bsomme\b|\btota(?:al|le)\b|^(?:-+>|=+>?|→))
+        \D{0,12}?(?<sum>\d+(?:[.,]\d+)?)\s*(?<unit>%|g|grams?|ml|oz)?(?!\p{L})
+    /xiu';
 
     /**
      * @param  string  $unit of the figures without one; "" when they are too few to be a list, or nothing says so
@@ -137,8 +142,10 @@ final readonly class Unitless
     /** "Argan 20, jojoba 10 (ml), geranium 4 drops": said once for those before it. */
     public static function spread(string $row): string
     {
-        $run = '/(?<run>(?:\p{L}[^,;\d]*\s\d+(?:[.,]\d+)?\s*,\s*)+\p{L}[^,;\d]*\s\d+(?:[.,]\d+)?)\s*\((?:in '
-            .'|all )*(?<unit>g|ml|%|drops)\)/iu';
+        $run = '/
+            (?<run>(?:\p{L}[^,;\d]*\s\d+(?:[.,]\d+)?\s*,\s*)+\p{L}[^,;\d]*\s\d+(?:[.,]\d+)?)\s*\(
+            (?:in\ |all\ )*(?<unit>g|ml|%|drops)\)
+        /xiu';
 
         return preg_replace_callback($run, static fn (array $m): string => sprintf(
             '%s %s',

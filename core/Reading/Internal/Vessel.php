@@ -13,13 +13,16 @@ use Crown\Measure\CupSize;
  */
 final readonly class Vessel
 {
-    private const SIZE = '/(\d+(?:[.,]\d+)?)\s*-?\s*(fl\.?\s?oz|oz|ounces?|ml|mls|cl'
-        .'|l)\b\.?[ -]*(?:\w+ ){0,2}?(?:bottle'
-        .'|jar|tin|tub|pot|flask|container)/iu';
+    private const SIZE = '/
+        (\d+(?:[.,]\d+)?)\s*-?\s*(fl\.?\s?oz|oz|ounces?|ml|mls|cl|l)\b\.?[ -]*(?:\w+\ ){0,2}?
+        (?:bottle|jar|tin|tub|pot|flask|container)
+    /xiu';
 
     /** "My spray bottle (200 ml)". */
-    private const SIZE_AFTER = '/\b(?:bottle|jar|tin|tub|pot|flask)\s*(?:\(|is\s+|holds\s+|takes\s+)'
-        .'(\d+(?:[.,]\d+)?)\s*(fl\.?\s?oz|oz|ml|mls|cl|l)\b/iu';
+    private const SIZE_AFTER = '/
+        \b(?:bottle|jar|tin|tub|pot|flask)\s*(?:\(|is\s+|holds\s+|takes\s+)(\d+(?:[.,]\d+)?)\s*
+        (fl\.?\s?oz|oz|ml|mls|cl|l)\b
+    /xiu';
 
     private const PART = [
         'a quarter' => 0.25, 'one quarter' => 0.25, 'quarter' => 0.25, 'a third' => 0.3333, 'one third' => 0.3333,
@@ -29,26 +32,33 @@ final readonly class Vessel
     ];
 
     /** "Half a tub of shea (250 g tub)". */
-    private const PART_OF_ONE = '/\b(?<part>half|a quarter of|a third of|three quarters of|two thirds of|a whole|an?'
-        .'|one|two|three|[1-9])\s+(?:of\s+)?(?:an?\s+|the\s+)?(?:tub|jar|pot|tin|bag|bottle|block|bar|packet|pack|brick'
-        .'|can|carton)s?\s+of\s+(?<name>\p{L}[\p{L} \'-]{2,40}?)\s*\((?:an?\s+|the\s+|it(?:\'s| is) an?\s+|each\s+)?'
-        .'(?<size>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>g|kg|ml|l|oz|lb)\b[^)]{0,12}\)/iu';
+    private const PART_OF_ONE = '/
+        \b(?<part>
+            half|a\ quarter\ of|a\ third\ of|three\ quarters\ of|two\ thirds\ of|a\ whole|an?|one|two|three
+            |[1-9]
+        )\s+(?:of\s+)?(?:an?\s+|the\s+)?
+        (?:tub|jar|pot|tin|bag|bottle|block|bar|packet|pack|brick|can|carton)s?\s+of\s+
+        (?<name>\p{L}[\p{L} \'-]{2,40}?)\s*\((?:an?\s+|the\s+|it(?:\'s|\ is)\ an?\s+|each\s+)?
+        (?<size>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>g|kg|ml|l|oz|lb)\b[^)]{0,12}\)
+    /xiu';
 
     /** "A shot glass (40 ml) of castor". */
-    private const ONE_OF = '/(?<![\d\/])(?<part>half an?|an?|one|two|three|[1-9]\/[2-5]'
-        .'|[1-9])\s+(?:\p{L}+\s+){0,2}?(?:glass|mug|tub'
-        .'|jar|pot|tin|bottle|ladle'
-        .'|scoop|bowl|lid|cap|egg ?cup)(?:es|s)?\s*\((?:about\s+|ca\.?\s+|~\s*|holds\s+'
-        .'|each\s+)*(?<size>\d+(?:[.,]\d+)?)\s*-?\s*'
-        .'(?<unit>g|ml|l|oz)(?:\s\p{L}{2,10})?\)\s+(?:of\s+)?(?=\p{L})/iu';
+    private const ONE_OF = '/
+        (?<![\d\/])(?<part>half\ an?|an?|one|two|three|[1-9]\/[2-5]|[1-9])\s+(?:\p{L}+\s+){0,2}?
+        (?:glass|mug|tub|jar|pot|tin|bottle|ladle|scoop|bowl|lid|cap|egg\ ?cup)(?:es|s)?\s*\(
+        (?:about\s+|ca\.?\s+|~\s*|holds\s+|each\s+)*(?<size>\d+(?:[.,]\d+)?)\s*-?\s*(?<unit>g|ml|l|oz)
+        (?:\s\p{L}{2,10})?\)\s+(?:of\s+)?(?=\p{L})
+    /xiu';
 
     /** "A glug of olive oil (about 30 ml)": it is said after all. */
-    private const AFTER_ALL = '/\b(?:an?|one|two|[1-9])\s+(?:(?:big|small|good)\s+)?(?:glug|knob|splash|dash'
-        .'|dollop|handful|squeeze|blob|spoon'
-        .'|spoonful|lump|drizzle|capful|scoop|bit|chunk'
-        .'|lick)s?\s+of\s+(?<name>\p{L}[\p{L} \'-]{2,40}?)\s*\((?:about|approx\.?|ca\.?|circa|~|maybe'
-        .'|roughly|around|say)?\s*(?<size>\d+(?:[.,]\d+)?)\s*(?<unit>g|ml|oz|tbsp|tsp|drops?)(?:\s+(?:or so|ish'
-        .'|maybe|perhaps))?\)/iu';
+    private const AFTER_ALL = '/
+        \b(?:an?|one|two|[1-9])\s+(?:(?:big|small|good)\s+)?(?:
+            glug|knob|splash|dash|dollop|handful|squeeze|blob|spoon|spoonful|lump|drizzle|capful|scoop|bit
+            |chunk|lick
+        )s?\s+of\s+(?<name>\p{L}[\p{L} \'-]{2,40}?)\s*\(
+        (?:about|approx\.?|ca\.?|circa|~|maybe|roughly|around|say)?\s*(?<size>\d+(?:[.,]\d+)?)\s*
+        (?<unit>g|ml|oz|tbsp|tsp|drops?)(?:\s+(?:or\ so|ish|maybe|perhaps))?\)
+    /xiu';
 
     private const WHOLES = ['a' => 1.0, 'an' => 1.0, 'one' => 1.0, 'a whole' => 1.0, 'two' => 2.0, 'three' => 3.0];
 
@@ -139,9 +149,13 @@ final readonly class Vessel
     {
         $measure = $this->measure($clause);
         if ($measure === null) {
-            return preg_match('/^(?:then\s+)?(?:(?:the )?rest(?: is| with| of it is)?|top(?:ped)?(?: it)?(?: up'
-                .'| off)? with|fill(?: it)?(?: up)? with'
-                .'|fill the rest with)\s+(?:of\s+)?(?<name>\p{L}[^.;]*)/iu', $clause, $m) === 1
+            return preg_match('/
+                # "top up with …", "the rest is …"
+                ^(?:then\s+)?(?:
+                    (?:the\ )?rest(?:\ is|\ with|\ of\ it\ is)?|top(?:ped)?(?:\ it)?(?:\ up|\ off)?\ with
+                    |fill(?:\ it)?(?:\ up)?\ with|fill\ the\ rest\ with
+                )\s+(?:of\s+)?(?<name>\p{L}[^.;]*)
+            /xiu', $clause, $m) === 1
                 ? $this->rest().' '.trim($m['name'])
                 : null;
         }
@@ -160,15 +174,20 @@ final readonly class Vessel
     /** @return array{float, string}|null millilitres to which it is filled, and with what */
     private function measure(string $clause): ?array
     {
-        if (preg_match('/(?:fill(?: it)? )?(?:up )?to the (\d+(?:[.,]\d+)?)\s*(fl oz|oz|ounces?|ml)\s+(?:mark'
-            .'|line)\s+with\s+(?<name>[^,.;]+)/iu', $clause, $m) === 1) {
+        if (preg_match('/
+            (?:fill(?:\ it)?\ )?(?:up\ )?to\ the\ (\d+(?:[.,]\d+)?)\s*(fl\ oz|oz|ounces?|ml)\s+(?:mark|line)
+            \s+with\s+(?<name>[^,.;]+)
+        /xiu', $clause, $m) === 1) {
             return [self::millilitres((float) str_replace(',', '.', $m[1]), $m[2]), trim($m['name'])];
         }
         if ($this->millilitres <= 0.0) {
             return null;
         }
-        $upTo = '/^(?<name>\p{L}[\p{L} \'-]+?)\s+up to\s+(?:the\s+)?(?<to>\d+(?:[.,]\d+)?)\s*(?<unit>fl oz|oz'
-            .'|ml)?(?:\s+mark)?$/iu';
+        $upTo = '/
+            # "castor up to 30 ml": poured until it stands there
+            ^(?<name>\p{L}[\p{L} \'-]+?)\s+up\ to\s+(?:the\s+)?(?<to>\d+(?:[.,]\d+)?)\s*
+            (?<unit>fl\ oz|oz|ml)?(?:\s+mark)?$
+        /xiu';
         if (preg_match($upTo, $clause, $m, PREG_UNMATCHED_AS_NULL) === 1) {
             $to = (float) str_replace(',', '.', (string) $m['to']);
 
