@@ -9,6 +9,8 @@ use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Speaks;
 use Crown\Head\Guide;
+use Crown\Head\Scalp;
+use Crown\Head\Sign;
 use Illuminate\Http\JsonResponse;
 
 /** Heads over HTTP: their profile, the marks on the crown map, and the questions that find a hair type. */
@@ -112,6 +114,13 @@ final class HeadController
                 ],
                 Guide::questions(),
             ),
+            'clinician' => [
+                'scalp' => array_column(
+                    array_filter(Scalp::cases(), static fn (Scalp $s): bool => $s->needsClinician()),
+                    'value',
+                ),
+                'signs' => array_column(Sign::cases(), 'value'),
+            ],
         ]);
     }
 

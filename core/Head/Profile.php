@@ -101,7 +101,7 @@ final readonly class Profile
     {
         $flags = array_map(static fn (Sign $s): string => $s->label(), $this->signs);
 
-        return $this->scalp === Scalp::Alarming && $flags === []
+        return $this->scalp->needsClinician() && $flags === []
             ? ['sores, pain or a bare patch on the scalp']
             : $flags;
     }

@@ -47,4 +47,10 @@ enum Scalp: string
             default => [],
         };
     }
+
+    /** Whether somebody who may treat it sees it before any formula does; so it is with every Sign. */
+    public function needsClinician(): bool
+    {
+        return $this === self::Alarming;
+    }
 }

@@ -114,6 +114,8 @@ final class HeadTest extends StudioTestCase
     public function test_the_guide_proposes_or_says_it_cannot_tell(): void
     {
         $guide = $this->got('Guide', 'GET', 'head-guide');
+        self::assertSame(['alarming'], $guide['clinician']['scalp']);
+        self::assertContains('patchy-loss', $guide['clinician']['signs']);
         self::assertSame(
             ['strand', 'porosity', 'scalp'],
             array_values(array_unique(array_column($guide['questions'], 'trait'))),

@@ -3414,6 +3414,11 @@ export interface components {
                 }[];
                 limits: string;
             }[];
+            /** @description What a clinician should see before any formula is used. */
+            clinician: {
+                scalp: string[];
+                signs: string[];
+            };
         };
         GuideAsk: {
             answers: {

@@ -1,8 +1,14 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from 'vue';
+import { useQuery } from '@tanstack/vue-query';
+import { computed, reactive, ref, watch } from 'vue';
 import type { Schemas } from '../../api/client';
+import { headGuideQuery } from '../../queries/heads';
 import FormField from '../../ui/FormField.vue';
+import NumberField from '../../ui/NumberField.vue';
+import OneOf from '../../ui/OneOf.vue';
+import SomeOf from '../../ui/SomeOf.vue';
 import { NEEDS } from '../../ui/words';
+import HeadDislikes from './HeadDislikes.vue';
 import HeadGuide from './HeadGuide.vue';
 import { CHOICES, CONDITIONS, SIGNS } from './traits';
 
@@ -44,8 +50,12 @@ watch(
     { immediate: true },
 );
 
-const CHIP =
-    'has-checked:bg-lead has-checked:text-on-lead border-rule flex min-h-8 cursor-pointer items-center rounded border px-2.5 has-focus-visible:outline-2';
+const guide = useQuery(headGuideQuery());
+/** What was ticked of that which a clinician should see first. */
+const alarming = computed(() => {
+    const first = guide.data.value?.clinician;
+    return !!first && (first.scalp.includes(draft.scalp) || draft.signs.some((sign) => first.signs.includes(sign)));
+});
 
 function take(suggestions: Schemas['GuideAnswer']['suggestions']): void {
     for (const s of suggestions) if (s.value !== '') Object.assign(draft, { [s.trait]: s.value });
@@ -73,55 +83,32 @@ function submit(): void {
             Everything else may wait.
             <button type="button" class="act-quiet" @click="guiding = true">Find strand, porosity and scalp by looking</button>
         </p>
-        <fieldset class="mt-3">
-            <legend class="label">Signs that a clinician should see first</legend>
-            <div class="flex flex-wrap gap-2">
-                <label v-for="(word, value) in SIGNS" :key="value" :class="CHIP" class="has-checked:!bg-stop has-checked:!text-white">
-                    <input v-model="draft.signs" type="checkbox" :value="value" class="sr-only" />
-                    {{ word }}
-                </label>
-            </div>
-        </fieldset>
-        <p
-            v-if="draft.signs.length > 0 || draft.scalp === 'alarming'"
-            class="bg-stop-wash said-stop mt-3 rounded p-3 font-semibold"
-            role="alert"
-        >
+        <SomeOf v-model="draft.signs" class="mt-3" legend="Signs that a clinician should see first" :options="SIGNS" grave />
+        <p v-if="alarming" class="bg-stop-wash said-stop mt-3 rounded p-3 font-semibold" role="alert">
             See a clinician before any formula is used.
         </p>
         <div class="grid gap-x-8 xl:grid-cols-2">
-            <fieldset v-for="([title, options], field) in CHOICES" :key="field" class="mt-4">
-                <legend class="label">{{ title }}</legend>
-                <div class="flex flex-wrap gap-2">
-                    <label v-for="(word, value) in options" :key="value" :class="CHIP">
-                        <input v-model="draft[field]" type="radio" :name="field" :value="value" class="sr-only" />
-                        {{ word }}
-                    </label>
-                </div>
-            </fieldset>
+            <OneOf
+                v-for="([title, options], field) in CHOICES"
+                :key="field"
+                v-model="draft[field]"
+                class="mt-4"
+                :legend="title"
+                :options="options"
+            />
         </div>
-        <fieldset class="mt-4">
-            <legend class="label">Cared for</legend>
-            <div class="flex flex-wrap gap-2">
-                <label v-for="(word, value) in NEEDS" :key="value" :class="CHIP">
-                    <input v-model="draft.wants" type="checkbox" :value="value" class="sr-only" />
-                    {{ word }}
-                </label>
-            </div>
-        </fieldset>
-        <fieldset class="mt-4">
-            <legend class="label">With which the clinician is asked about some ingredients</legend>
-            <div class="flex flex-wrap gap-2">
-                <label :class="CHIP">
-                    <input v-model="draft.pregnant" type="checkbox" class="sr-only" />
-                    pregnant or nursing
-                </label>
-                <label v-for="(word, value) in CONDITIONS" :key="value" :class="CHIP">
-                    <input v-model="draft.conditions" type="checkbox" :value="value" class="sr-only" />
-                    {{ word }}
-                </label>
-            </div>
-        </fieldset>
+        <SomeOf v-model="draft.wants" class="mt-4" legend="Cared for" :options="NEEDS" />
+        <SomeOf
+            v-model="draft.conditions"
+            class="mt-4"
+            legend="With which the clinician is asked about some ingredients"
+            :options="CONDITIONS"
+        >
+            <label class="chip">
+                <input v-model="draft.pregnant" type="checkbox" class="sr-only" />
+                pregnant or nursing
+            </label>
+        </SomeOf>
         <div class="mt-4 grid gap-4 xl:grid-cols-2">
             <div>
                 <FormField
@@ -131,32 +118,16 @@ function submit(): void {
                 >
                     <input v-bind="field" v-model="allergies" class="field" />
                 </FormField>
-                <FormField
-                    v-slot="{ field }"
+                <NumberField
+                    v-model="draft.wash_every_days"
                     class="mt-4 max-w-48"
                     label="Days from wash to wash (0: not known)"
                     :problem="errors['wash_every_days']"
-                >
-                    <input v-bind="field" v-model.number="draft.wash_every_days" type="number" min="0" max="60" class="field" />
-                </FormField>
+                    min="0"
+                    max="60"
+                />
             </div>
-            <fieldset>
-                <legend class="label">Does not bear well</legend>
-                <div v-for="(d, n) in draft.dislikes" :key="n" class="mb-1.5 flex gap-2">
-                    <input v-model="d.what" class="field" maxlength="80" aria-label="What" placeholder="coconut" />
-                    <select v-model="d.season" class="field !w-44" aria-label="When">
-                        <option value="any">all year</option>
-                        <option value="cold">in the cold months</option>
-                        <option value="warm">in the warm months</option>
-                    </select>
-                    <button type="button" class="act-quiet" :aria-label="`Take out ${d.what}`" @click="draft.dislikes.splice(n, 1)">
-                        ×
-                    </button>
-                </div>
-                <button type="button" class="act-quiet -ml-2.5" @click="draft.dislikes.push({ what: '', season: 'any' })">
-                    Add something it does not bear
-                </button>
-            </fieldset>
+            <HeadDislikes v-model="draft.dislikes" />
         </div>
         <label class="mt-4 block">
             <span class="label">Note</span>

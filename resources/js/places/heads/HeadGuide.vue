@@ -30,11 +30,7 @@ watch(answers, async (given) => {
         <fieldset v-for="q in guide.data.value?.questions ?? []" :key="q.id" class="row-line py-2.5">
             <legend class="float-left mb-1 w-full font-semibold">{{ q.asks }}</legend>
             <div class="flex flex-wrap gap-2">
-                <label
-                    v-for="a in q.answers"
-                    :key="a.id"
-                    class="has-checked:bg-lead has-checked:text-on-lead border-rule flex min-h-8 cursor-pointer items-center rounded border px-2.5 has-focus-visible:outline-2"
-                >
+                <label v-for="a in q.answers" :key="a.id" class="chip">
                     <input v-model="answers[q.id]" type="radio" :name="q.id" :value="a.id" class="sr-only" />
                     {{ a.words }}
                 </label>

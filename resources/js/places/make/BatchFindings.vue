@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { useFindOnBatch, useTakeBackFinding } from '../../queries/batches';
 import { written } from '../../ui/events';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { num, sayDate, todayDate } from '../../ui/words';
@@ -25,6 +26,8 @@ interface Found extends Pick<Schemas['BatchFindingDraft'], 'on' | 'texture' | 's
     overrun: string;
     minutes: string;
 }
+const AT_ITS_FIELD = ['texture', 'state', 'overrun_percent', 'whipped_minutes', 'on', 'note'];
+const elsewhere = computed(() => Object.keys(errors.value).filter((field) => !AT_ITS_FIELD.includes(field)));
 const EMPTY: Found = { signs: [], on: todayDate(), texture: '', overrun: '', minutes: '', state: '', note: '' };
 const form = reactive<Found>({ ...EMPTY });
 const whipped = computed(() => props.batch.kind === 'whipped-butter');
@@ -103,20 +106,18 @@ function words(f: Schemas['BatchFinding']): string {
         </ul>
         <p v-else class="quiet mt-1">Firmer than said? Less air? Gone off early? Say so, and the next ones are foretold better.</p>
         <form class="no-print mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2" @submit.prevent="say">
-            <label>
-                <span class="label">Its texture</span>
-                <select v-model="form.texture" class="field">
+            <FormField v-slot="{ field }" label="Its texture" :problem="errors['texture']">
+                <select v-bind="field" v-model="form.texture" class="field">
                     <option v-for="[value, word] in TEXTURES" :key="value" :value="value">{{ word }}</option>
                 </select>
-            </label>
-            <label>
-                <span class="label">Does it still keep?</span>
-                <select v-model="form.state" class="field">
+            </FormField>
+            <FormField v-slot="{ field }" label="Does it still keep?" :problem="errors['state']">
+                <select v-bind="field" v-model="form.state" class="field">
                     <option value="">not looked at</option>
                     <option value="good">still good</option>
                     <option value="off">gone off</option>
                 </select>
-            </label>
+            </FormField>
             <fieldset class="sm:col-span-2">
                 <legend class="label">Seen or smelt</legend>
                 <div class="flex flex-wrap gap-x-5">
@@ -130,9 +131,10 @@ function words(f: Schemas['BatchFinding']): string {
                 </p>
             </fieldset>
             <template v-if="whipped">
-                <label>
-                    <span class="label">Volume gained by whipping, %</span>
-                    <input v-model="form.overrun" class="field" inputmode="decimal" maxlength="6" />
+                <div>
+                    <FormField v-slot="{ field }" label="Volume gained by whipping, %" :problem="errors['overrun_percent']">
+                        <input v-bind="field" v-model="form.overrun" class="field" inputmode="decimal" maxlength="6" />
+                    </FormField>
                     <button
                         v-if="batch.air_percent !== null"
                         type="button"
@@ -141,22 +143,19 @@ function words(f: Schemas['BatchFinding']): string {
                     >
                         {{ num(batch.air_percent) }} by its full jars: take that
                     </button>
-                </label>
-                <label>
-                    <span class="label">Minutes whipped</span>
-                    <input v-model="form.minutes" class="field" inputmode="decimal" maxlength="6" />
-                </label>
+                </div>
+                <FormField v-slot="{ field }" label="Minutes whipped" :problem="errors['whipped_minutes']">
+                    <input v-bind="field" v-model="form.minutes" class="field" inputmode="decimal" maxlength="6" />
+                </FormField>
             </template>
-            <label>
-                <span class="label">Found on</span>
-                <input v-model="form.on" type="date" class="field" :min="batch.made_on" :max="todayDate()" required />
-            </label>
-            <label>
-                <span class="label">Note</span>
-                <input v-model="form.note" class="field" maxlength="500" />
-            </label>
+            <FormField v-slot="{ field }" label="Found on" :problem="errors['on']">
+                <input v-bind="field" v-model="form.on" type="date" class="field" :min="batch.made_on" :max="todayDate()" required />
+            </FormField>
+            <FormField v-slot="{ field }" label="Note" :problem="errors['note']">
+                <input v-bind="field" v-model="form.note" class="field" maxlength="500" />
+            </FormField>
             <div class="sm:col-span-2">
-                <FormProblem v-for="field in Object.keys(errors)" :key="field" :errors="errors" :field="field" />
+                <FormProblem v-for="field in elsewhere" :key="field" :errors="errors" :field="field" />
                 <button class="act mt-1">Note it</button>
             </div>
         </form>

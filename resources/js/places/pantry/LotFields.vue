@@ -4,7 +4,7 @@ import { computed, reactive, watch } from 'vue';
 import type { Schemas } from '../../api/client';
 import { kitQuery } from '../../queries/kit';
 import { written } from '../../ui/events';
-import FormProblem from '../../ui/FormProblem.vue';
+import FormField from '../../ui/FormField.vue';
 import { useSession } from '../../ui/session';
 import { num, todayDate } from '../../ui/words';
 
@@ -65,10 +65,9 @@ const WORDS = [
 <template>
     <form class="grid max-w-2xl grid-cols-2 gap-3 sm:grid-cols-3" @submit.prevent="keep">
         <div v-for="[field, label] in bought ? DATES : []" :key="field">
-            <label>
-                <span class="label">{{ label }}</span>
-                <input v-model="draft[field]" type="date" class="field" :aria-invalid="!!errors[field]" />
-            </label>
+            <FormField v-slot="{ field: bound }" :label="label" :problem="errors[field]">
+                <input v-bind="bound" v-model="draft[field]" type="date" class="field" />
+            </FormField>
             <button
                 v-if="field === 'opened_on' && draft.opened_on === ''"
                 type="button"
@@ -77,25 +76,24 @@ const WORDS = [
             >
                 Opened today
             </button>
-            <FormProblem :errors="errors" :field="field" />
         </div>
-        <div v-for="[field, label] in bought ? figures : []" :key="field">
-            <label>
-                <span class="label">{{ label }}</span>
-                <input v-model="draft[field]" class="field" inputmode="decimal" maxlength="12" :aria-invalid="!!errors[field]" />
-            </label>
-            <FormProblem :errors="errors" :field="field" />
-        </div>
-        <label>
-            <span class="label">Stands in</span>
-            <select v-model="draft.place" class="field">
+        <FormField
+            v-for="[field, label] in bought ? figures : []"
+            :key="field"
+            v-slot="{ field: bound }"
+            :label="label"
+            :problem="errors[field]"
+        >
+            <input v-bind="bound" v-model="draft[field]" class="field" inputmode="decimal" maxlength="12" />
+        </FormField>
+        <FormField v-slot="{ field }" label="Stands in" :problem="errors['place']">
+            <select v-bind="field" v-model="draft.place" class="field">
                 <option value="">nobody said</option>
                 <option v-for="place in kit?.places ?? []" :key="place.name" :value="place.name">
                     {{ place.name }}, {{ num(place.celsius) }} °C
                 </option>
             </select>
-            <FormProblem :errors="errors" field="place" />
-        </label>
+        </FormField>
         <label v-for="[field, label] in bought ? WORDS : []" :key="field">
             <span class="label">{{ label }}</span>
             <input v-model="draft[field]" class="field" maxlength="80" />

@@ -129,30 +129,19 @@ async function settle(order: Schemas['Order'], state: Schemas['OrderState']['sta
                         <input v-bind="field" v-model="draft.who" class="field" maxlength="120" />
                     </FormField>
                     <div class="grid grid-cols-2 gap-3">
-                        <label>
-                            <span class="label">Jars</span>
-                            <input v-model="draft.jars" class="field" inputmode="numeric" maxlength="6" :aria-invalid="!!errors['jars']" />
-                        </label>
-                        <label>
-                            <span class="label">Each holds, ml</span>
-                            <input
-                                v-model="draft.jar_ml"
-                                class="field"
-                                inputmode="decimal"
-                                maxlength="8"
-                                :aria-invalid="!!errors['jar_ml']"
-                            />
-                        </label>
-                        <label>
-                            <span class="label">By</span>
-                            <input v-model="draft.due_on" type="date" class="field" :aria-invalid="!!errors['due_on']" />
-                        </label>
-                        <label>
-                            <span class="label">For how much in all</span>
-                            <input v-model="draft.price" class="field" inputmode="decimal" maxlength="10" />
-                        </label>
+                        <FormField v-slot="{ field }" label="Jars" :problem="errors['jars']">
+                            <input v-bind="field" v-model="draft.jars" class="field" inputmode="numeric" maxlength="6" />
+                        </FormField>
+                        <FormField v-slot="{ field }" label="Each holds, ml" :problem="errors['jar_ml']">
+                            <input v-bind="field" v-model="draft.jar_ml" class="field" inputmode="decimal" maxlength="8" />
+                        </FormField>
+                        <FormField v-slot="{ field }" label="By" :problem="errors['due_on']">
+                            <input v-bind="field" v-model="draft.due_on" type="date" class="field" />
+                        </FormField>
+                        <FormField v-slot="{ field }" label="For how much in all" :problem="errors['price']">
+                            <input v-bind="field" v-model="draft.price" class="field" inputmode="decimal" maxlength="10" />
+                        </FormField>
                     </div>
-                    <FormProblem v-for="field in ['jars', 'jar_ml', 'due_on', 'price']" :key="field" :errors="errors" :field="field" />
                     <label class="block">
                         <span class="label">Note (optional)</span>
                         <input v-model="draft.note" class="field" maxlength="300" />

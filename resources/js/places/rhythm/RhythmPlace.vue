@@ -138,17 +138,13 @@ async function plan(): Promise<void> {
                 />
                 <FormProblem :errors="errors" field="batch_id" />
                 <div class="grid grid-cols-2 gap-3">
-                    <label>
-                        <span class="label">Times a week</span>
-                        <input v-model.number="draft.per_week" type="number" min="1" max="7" class="field" />
-                    </label>
-                    <label>
-                        <span class="label">Grams each time</span>
-                        <input v-model.number="draft.grams_per_use" type="number" min="0" step="any" class="field" />
-                    </label>
+                    <FormField v-slot="{ field }" label="Times a week" :problem="errors['per_week']">
+                        <input v-bind="field" v-model.number="draft.per_week" type="number" min="1" max="7" class="field" />
+                    </FormField>
+                    <FormField v-slot="{ field }" label="Grams each time" :problem="errors['grams_per_use']">
+                        <input v-bind="field" v-model.number="draft.grams_per_use" type="number" min="0" step="any" class="field" />
+                    </FormField>
                 </div>
-                <FormProblem :errors="errors" field="per_week" />
-                <FormProblem :errors="errors" field="grams_per_use" />
                 <FormField v-slot="{ field }" label="Patch test on" :problem="errors['starts_on']">
                     <input v-bind="field" v-model="draft.starts_on" type="date" class="field" />
                 </FormField>

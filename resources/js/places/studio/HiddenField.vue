@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import FormField from '../../ui/FormField.vue';
 
 /** A password, hidden until whoever types it wants to see it. */
-defineProps<{ label: string; autocomplete: string; invalid?: boolean; describedBy?: string }>();
+defineProps<{ label: string; autocomplete: string; problem: string[] | undefined; hint?: string }>();
 const password = defineModel<string>({ required: true });
 const seen = ref(false);
 </script>
 
 <template>
     <div>
-        <label class="block">
-            <span class="label">{{ label }}</span>
+        <FormField v-slot="{ field }" :label="label" :problem="problem" :hint="hint">
             <input
+                v-bind="field"
                 v-model="password"
                 :type="seen ? 'text' : 'password'"
                 :autocomplete="autocomplete"
@@ -20,10 +21,8 @@ const seen = ref(false);
                 class="field"
                 spellcheck="false"
                 autocapitalize="off"
-                :aria-invalid="invalid ?? false"
-                :aria-describedby="describedBy"
             />
-        </label>
+        </FormField>
         <button type="button" class="act-quiet -ml-2.5 !min-h-8 text-[13px]" :aria-pressed="seen" @click="seen = !seen">
             {{ seen ? 'Hide it' : 'Show it' }}
         </button>

@@ -30,8 +30,7 @@ const asked = reactive({ name: '', email: '', password: '' });
                 <FormField v-slot="{ field }" label="Address or name to sign in with" :problem="errors['email']">
                     <input v-bind="field" v-model="asked.email" class="field" autocomplete="username" required maxlength="190" />
                 </FormField>
-                <NewPassword v-model="asked.password" label="Password" :invalid="!!errors['password']" />
-                <FormProblem :errors="errors" field="password" />
+                <NewPassword v-model="asked.password" label="Password" :problem="errors['password']" />
                 <FormProblem :errors="errors" field="token" />
                 <button class="act" :disabled="busy">Join</button>
             </form>

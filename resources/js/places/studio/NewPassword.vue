@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import HiddenField from './HiddenField.vue';
 
 /** A new password, with how well it would hold as it is typed; the application has the last word. */
-defineProps<{ label: string; invalid: boolean }>();
+defineProps<{ label: string; problem: string[] | undefined }>();
 const password = defineModel<string>({ required: true });
 
 const SHORTEST = 12;
@@ -19,8 +19,5 @@ const hint = computed(() => {
 </script>
 
 <template>
-    <div>
-        <HiddenField v-model="password" :label="label" autocomplete="new-password" :invalid="invalid" described-by="password-hint" />
-        <span id="password-hint" class="quiet mt-1 block text-[13px]" aria-live="polite">{{ hint }}</span>
-    </div>
+    <HiddenField v-model="password" :label="label" autocomplete="new-password" :problem="problem" :hint="hint" />
 </template>

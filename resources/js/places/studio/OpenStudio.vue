@@ -2,7 +2,6 @@
 import { reactive } from 'vue';
 import { useOpenStudio } from '../../queries/session';
 import FormField from '../../ui/FormField.vue';
-import FormProblem from '../../ui/FormProblem.vue';
 import FrontPage from './FrontPage.vue';
 import NewPassword from './NewPassword.vue';
 import { countryHere, zoneHere } from './here';
@@ -29,8 +28,7 @@ const open = (): Promise<void> =>
             <FormField v-slot="{ field }" label="Address or name to sign in with" :problem="errors['email']">
                 <input v-bind="field" v-model="asked.email" class="field" autocomplete="username" required maxlength="190" />
             </FormField>
-            <NewPassword v-model="asked.password" label="Password" :invalid="!!errors['password']" />
-            <FormProblem :errors="errors" field="password" />
+            <NewPassword v-model="asked.password" label="Password" :problem="errors['password']" />
             <div class="flex flex-wrap items-center gap-x-3">
                 <button class="act" :disabled="busy">Open it</button>
                 <RouterLink to="/sign-in" class="act-quiet">Back</RouterLink>

@@ -3,7 +3,6 @@ import { computed, reactive, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useAskMail, useRecover, useRecoverByMail } from '../../queries/session';
 import FormField from '../../ui/FormField.vue';
-import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import FrontPage from './FrontPage.vue';
 import NewPassword from './NewPassword.vue';
@@ -63,8 +62,7 @@ async function send(): Promise<void> {
             <FormField v-if="!mailed" v-slot="{ field }" label="Code" :problem="errors['code']">
                 <input v-bind="field" v-model="asked.code" class="field" autocomplete="one-time-code" required maxlength="60" />
             </FormField>
-            <NewPassword v-model="asked.new" label="New password" :invalid="!!errors['new']" />
-            <FormProblem :errors="errors" field="new" />
+            <NewPassword v-model="asked.new" label="New password" :problem="errors['new']" />
             <div class="flex flex-wrap items-center gap-x-3">
                 <button class="act" :disabled="busy">Set it and enter</button>
                 <RouterLink :to="mailed ? '/recover' : '/sign-in'" class="act-quiet">{{ mailed ? 'Use a code' : 'Back' }}</RouterLink>

@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { Problem } from '../../api/client';
 import { useAddToKit } from '../../queries/kit';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tellProblem } from '../../ui/notice';
 import IngredientPick from '../formulas/IngredientPick.vue';
@@ -71,21 +72,12 @@ const next = (): Promise<void> | undefined => (last.value ? done(true) : void at
             </label>
         </template>
         <template v-else>
-            <label class="block">
-                <span class="label">My scale shows steps of, grams</span>
-                <input
-                    v-model.number="draft.scale_grams"
-                    type="number"
-                    step="any"
-                    min="0"
-                    class="field"
-                    :aria-invalid="!!errors['scale_grams']"
-                />
-            </label>
+            <FormField v-slot="{ field }" label="My scale shows steps of, grams" :problem="errors['scale_grams']">
+                <input v-bind="field" v-model.number="draft.scale_grams" type="number" step="any" min="0" class="field" />
+            </FormField>
             <p class="quiet mt-1 text-[13px]">
                 1 is a kitchen scale, 0.1 a small one, 0.01 one for jewels. How sure every share is follows from it.
             </p>
-            <FormProblem :errors="errors" field="scale_grams" />
             <label class="mt-3 block">
                 <span class="label">My cups</span>
                 <CupPick v-model="draft.cup" />

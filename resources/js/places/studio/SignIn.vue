@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
 import { useEnterDemo, useSignIn } from '../../queries/session';
+import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import FrontPage from './FrontPage.vue';
 import HiddenField from './HiddenField.vue';
@@ -48,13 +49,10 @@ const demo = useEnterDemo();
         </div>
         <form class="space-y-3" @submit.prevent="enter(() => signingIn.mutateAsync({ email, password }))">
             <h2>Sign in to your studio</h2>
-            <label class="block">
-                <span class="label">Address or name</span>
-                <input v-model="email" autocomplete="username" required maxlength="190" class="field" :aria-invalid="!!errors['email']" />
-            </label>
-            <HiddenField v-model="password" label="Password" autocomplete="current-password" />
-            <FormProblem :errors="errors" field="email" />
-            <FormProblem :errors="errors" field="password" />
+            <FormField v-slot="{ field }" label="Address or name" :problem="errors['email']">
+                <input v-bind="field" v-model="email" autocomplete="username" required maxlength="190" class="field" />
+            </FormField>
+            <HiddenField v-model="password" label="Password" autocomplete="current-password" :problem="errors['password']" />
             <div class="flex flex-wrap items-center gap-x-3">
                 <button class="act" :disabled="busy">Sign in</button>
                 <RouterLink to="/recover" class="act-quiet">The password is lost</RouterLink>

@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import { Problem } from '../../api/client';
 import { studioExport, useLeaveStudio, useStay } from '../../queries/session';
-import FormProblem from '../../ui/FormProblem.vue';
+import FormField from '../../ui/FormField.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 import { longDate } from '../../ui/words';
@@ -68,11 +68,9 @@ async function stay(): Promise<void> {
             <p v-else-if="session.studio?.demo" class="quiet mt-1">The demo studio stays.</p>
             <form v-else class="mt-1 space-y-2" @submit.prevent="leave">
                 <p>The studio, everybody's sign-in, every formula, batch, head and picture. You have thirty days to think it over.</p>
-                <label class="block max-w-sm">
-                    <span class="label">Type its name: {{ session.studio?.name }}</span>
-                    <input v-model="name" class="field" maxlength="120" autocomplete="off" :aria-invalid="!!errors['name']" />
-                </label>
-                <FormProblem :errors="errors" field="name" />
+                <FormField v-slot="{ field }" class="max-w-sm" :label="`Type its name: ${session.studio?.name}`" :problem="errors['name']">
+                    <input v-bind="field" v-model="name" class="field" maxlength="120" autocomplete="off" />
+                </FormField>
                 <button class="act-quiet act-stop -ml-2.5" :disabled="name.trim() === ''">Leave in thirty days</button>
             </form>
         </section>

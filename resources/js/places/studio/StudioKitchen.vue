@@ -46,31 +46,19 @@ async function keep(): Promise<void> {
                     <option value="numbers">2026-11-27</option>
                 </select>
             </label>
-            <label>
-                <span class="label">The scale shows steps of, grams</span>
-                <input
-                    v-model.number="draft.scale_grams"
-                    type="number"
-                    step="any"
-                    min="0"
-                    class="field"
-                    :aria-invalid="!!errors['scale_grams']"
-                />
-                <FormProblem :errors="errors" field="scale_grams" />
-            </label>
-            <label>
-                <span class="label">The largest bowl holds, ml (0 when you do not know)</span>
-                <input v-model.number="draft.bowl_ml" type="number" step="any" min="0" class="field" :aria-invalid="!!errors['bowl_ml']" />
-                <FormProblem :errors="errors" field="bowl_ml" />
-            </label>
+            <FormField v-slot="{ field }" label="The scale shows steps of, grams" :problem="errors['scale_grams']">
+                <input v-bind="field" v-model.number="draft.scale_grams" type="number" step="any" min="0" class="field" />
+            </FormField>
+            <FormField v-slot="{ field }" label="The largest bowl holds, ml (0 when you do not know)" :problem="errors['bowl_ml']">
+                <input v-bind="field" v-model.number="draft.bowl_ml" type="number" step="any" min="0" class="field" />
+            </FormField>
             <label>
                 <span class="label">Time zone, in which your day begins</span>
                 <ZonePick v-model="draft.time_zone" :invalid="!!errors['time_zone']" />
             </label>
-            <label>
-                <span class="label">Money, as three letters</span>
-                <input v-model="draft.currency" class="field" maxlength="3" placeholder="EUR" />
-            </label>
+            <FormField v-slot="{ field }" label="Money, as three letters" :problem="errors['currency']">
+                <input v-bind="field" v-model="draft.currency" class="field" maxlength="3" placeholder="EUR" />
+            </FormField>
         </div>
         <FormProblem :errors="errors" field="time_zone" />
         <button v-if="here !== draft.time_zone" type="button" class="act-quiet -ml-2.5" @click="draft.time_zone = here">

@@ -3,7 +3,6 @@ import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { Problem } from '../../api/client';
 import { devicesQuery, securityQuery, useChangePassword, useEndDevice, useEndOthers, useNewCodes } from '../../queries/session';
-import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 import { SECURITY, sayDate, sayTime } from '../../ui/words';
@@ -75,11 +74,9 @@ const print = (): void => window.print();
         <form class="no-print space-y-3" @submit.prevent="change">
             <h2>Change the password of {{ session.session?.user?.email }}</h2>
             <div class="grid gap-4 sm:grid-cols-2">
-                <HiddenField v-model="current" label="Present password" autocomplete="current-password" />
-                <NewPassword v-model="fresh" label="New password" :invalid="!!errors['new']" />
+                <HiddenField v-model="current" label="Present password" autocomplete="current-password" :problem="errors['current']" />
+                <NewPassword v-model="fresh" label="New password" :problem="errors['new']" />
             </div>
-            <FormProblem :errors="errors" field="current" />
-            <FormProblem :errors="errors" field="new" />
             <button class="act" :disabled="changing.isPending.value">Change it</button>
         </form>
         <section>
@@ -96,9 +93,14 @@ const print = (): void => window.print();
                 <button type="button" class="act no-print mt-3" @click="print">Print them</button>
             </template>
             <form v-else class="no-print mt-1 flex flex-wrap items-start gap-3" @submit.prevent="renew">
-                <HiddenField v-model="forCodes" class="w-64" label="Present password" autocomplete="current-password" />
+                <HiddenField
+                    v-model="forCodes"
+                    class="w-64"
+                    label="Present password"
+                    autocomplete="current-password"
+                    :problem="codeErrors['current']"
+                />
                 <button class="act mt-6" :disabled="coding.isPending.value">Make ten new codes</button>
-                <FormProblem :errors="codeErrors" field="current" />
             </form>
             <p class="quiet no-print mt-1 text-[13px]">Those you had before end. Keep them where you keep papers, not on this device.</p>
         </section>

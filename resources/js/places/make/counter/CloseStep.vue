@@ -5,6 +5,7 @@ import { dropBatch } from '../../../api/kept';
 import { useFinishBatch } from '../../../queries/batches';
 import JarPick from '../../studio/JarPick.vue';
 import { written } from '../../../ui/events';
+import FormField from '../../../ui/FormField.vue';
 import FormProblem from '../../../ui/FormProblem.vue';
 import { tellProblem } from '../../../ui/notice';
 import { useSession } from '../../../ui/session';
@@ -37,19 +38,8 @@ const looked = ref<Looked[]>([]);
 const jar = ref<{ id: number; name: string; tareGrams: number } | null>(null);
 const total = computed(() => props.batch.weighings.reduce((sum, w) => sum + (w.actual_grams ?? 0), 0));
 const open = computed(() => props.batch.weighings.filter((w) => w.actual_grams === null));
-const FIELDS = [
-    'jars',
-    'jar_ml',
-    'net_grams',
-    'full_grams',
-    'remainder_grams',
-    'bowl_ml',
-    'made_on',
-    'inspected',
-    'weighings',
-    'state',
-    'although',
-];
+/** What is wrong and stands at no field of its own. */
+const ELSEWHERE = ['inspected', 'weighings', 'state'];
 
 function taken(of: { id: number; name: string; tareGrams: number; fillMl: number }): void {
     said.ml = String(of.fillMl);
@@ -92,48 +82,36 @@ async function finish(): Promise<void> {
     </p>
     <form class="mt-3 grid max-w-2xl grid-cols-2 gap-4 sm:grid-cols-4" @submit.prevent="finish">
         <JarPick v-if="session.may('make')" class="col-span-full" label="Jar of the kit" @choose="taken" />
-        <label>
-            <span class="label">Jars filled</span>
-            <input v-model="said.jars" type="number" min="1" class="field !min-h-14 !text-xl" />
-        </label>
-        <label>
-            <span class="label">Jar, ml</span>
-            <input v-model="said.ml" inputmode="decimal" maxlength="8" class="field !min-h-14 !text-xl" />
-        </label>
-        <label>
-            <span class="label">Net in one, grams</span>
-            <input
-                v-model="said.net"
-                inputmode="decimal"
-                maxlength="10"
-                class="field !min-h-14 !text-xl"
-                :aria-invalid="!!errors['net_grams']"
-            />
-        </label>
-        <label>
-            <span class="label">Left over, grams</span>
-            <input
-                v-model="said.remainder"
-                inputmode="decimal"
-                maxlength="10"
-                class="field !min-h-14 !text-xl"
-                :aria-invalid="!!errors['remainder_grams']"
-            />
-        </label>
-        <label v-if="whipped" class="col-span-full">
-            <span class="label">How far it stood in a marked bowl after whipping, ml (optional)</span>
-            <input v-model="said.bowl" inputmode="decimal" maxlength="8" class="field !min-h-14 !w-48 !text-xl" />
-        </label>
-        <label v-if="jar" class="col-span-full">
-            <span class="label">Or one weighed full with its lid, grams ({{ num(jar.tareGrams, 1) }} g empty)</span>
-            <input
-                v-model="said.full"
-                inputmode="decimal"
-                maxlength="10"
-                class="field !min-h-14 !w-48 !text-xl"
-                :aria-invalid="!!errors['full_grams']"
-            />
-        </label>
+        <FormField v-slot="{ field }" label="Jars filled" :problem="errors['jars']">
+            <input v-bind="field" v-model="said.jars" type="number" min="1" class="field !min-h-14 !text-xl" />
+        </FormField>
+        <FormField v-slot="{ field }" label="Jar, ml" :problem="errors['jar_ml']">
+            <input v-bind="field" v-model="said.ml" inputmode="decimal" maxlength="8" class="field !min-h-14 !text-xl" />
+        </FormField>
+        <FormField v-slot="{ field }" label="Net in one, grams" :problem="errors['net_grams']">
+            <input v-bind="field" v-model="said.net" inputmode="decimal" maxlength="10" class="field !min-h-14 !text-xl" />
+        </FormField>
+        <FormField v-slot="{ field }" label="Left over, grams" :problem="errors['remainder_grams']">
+            <input v-bind="field" v-model="said.remainder" inputmode="decimal" maxlength="10" class="field !min-h-14 !text-xl" />
+        </FormField>
+        <FormField
+            v-slot="{ field }"
+            v-if="whipped"
+            class="col-span-full"
+            label="How far it stood in a marked bowl after whipping, ml (optional)"
+            :problem="errors['bowl_ml']"
+        >
+            <input v-bind="field" v-model="said.bowl" inputmode="decimal" maxlength="8" class="field !min-h-14 !w-48 !text-xl" />
+        </FormField>
+        <FormField
+            v-slot="{ field }"
+            v-if="jar"
+            class="col-span-full"
+            :label="`Or one weighed full with its lid, grams (${num(jar.tareGrams, 1)} g empty)`"
+            :problem="errors['full_grams']"
+        >
+            <input v-bind="field" v-model="said.full" inputmode="decimal" maxlength="10" class="field !min-h-14 !w-48 !text-xl" />
+        </FormField>
         <fieldset class="col-span-full">
             <legend class="label">Every jar looked at</legend>
             <div class="grid gap-x-6 sm:grid-cols-2">
@@ -147,20 +125,23 @@ async function finish(): Promise<void> {
                 </label>
             </div>
         </fieldset>
-        <label class="col-span-full sm:col-span-2">
-            <span class="label">Made on</span>
-            <input v-model="said.made" type="date" class="field !min-h-14" :aria-invalid="!!errors['made_on']" />
-        </label>
-        <label class="col-span-full">
-            <span class="label">Note: what went otherwise than planned</span>
-            <textarea v-model="said.note" class="field" rows="2" maxlength="2000" />
-        </label>
-        <label v-if="errors['although'] || said.although" class="col-span-full">
-            <span class="label">Why it is kept all the same; this stands on the record</span>
-            <textarea v-model="said.although" class="field" rows="2" maxlength="500" />
-        </label>
+        <FormField v-slot="{ field }" class="col-span-full sm:col-span-2" label="Made on" :problem="errors['made_on']">
+            <input v-bind="field" v-model="said.made" type="date" class="field !min-h-14" />
+        </FormField>
+        <FormField v-slot="{ field }" class="col-span-full" label="Note: what went otherwise than planned" :problem="errors['note']">
+            <textarea v-bind="field" v-model="said.note" class="field" rows="2" maxlength="2000" />
+        </FormField>
+        <FormField
+            v-slot="{ field }"
+            v-if="errors['although'] || said.although"
+            class="col-span-full"
+            label="Why it is kept all the same; this stands on the record"
+            :problem="errors['although']"
+        >
+            <textarea v-bind="field" v-model="said.although" class="field" rows="2" maxlength="500" />
+        </FormField>
         <div class="col-span-full">
-            <FormProblem v-for="field in FIELDS" :key="field" :errors="errors" :field="field" />
+            <FormProblem v-for="field in ELSEWHERE" :key="field" :errors="errors" :field="field" />
             <p v-if="waiting > 0" class="said-caution">What is kept here is sent first: close it when there is a network.</p>
             <button class="counter-act mt-2" :disabled="finishing.isPending.value || waiting > 0">Done: keep the record</button>
         </div>

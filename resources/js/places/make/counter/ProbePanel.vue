@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { Schemas } from '../../../api/client';
 import type { Act } from '../../../queries/counter';
 import { written } from '../../../ui/events';
-import FormProblem from '../../../ui/FormProblem.vue';
+import FormField from '../../../ui/FormField.vue';
 import HowLink from '../../../ui/HowLink.vue';
 import { num } from '../../../ui/words';
 import CoolingPicture from './CoolingPicture.vue';
@@ -50,27 +50,32 @@ function read(text = shown.value): void {
 <template>
     <section aria-label="The probe">
         <form class="flex flex-wrap items-end gap-3" @submit.prevent="read()">
-            <label>
-                <span class="label">The probe shows, °C</span>
+            <FormField v-slot="{ field }" label="The probe shows, °C" :problem="missing ? [missing] : errors['celsius']">
                 <input
+                    v-bind="field"
                     v-model="shown"
                     inputmode="decimal"
                     autocomplete="off"
                     maxlength="6"
                     class="field !min-h-14 !w-32 !text-[24px] font-bold"
-                    :aria-invalid="!!missing || !!errors['celsius']"
                 />
-            </label>
+            </FormField>
             <label>
                 <span class="label">It stands</span>
                 <select v-model="where" class="field !min-h-14">
                     <option v-for="(word, value) in WHERE" :key="value" :value="value">{{ word }}</option>
                 </select>
             </label>
-            <label v-if="where === 'air'">
-                <span class="label">Room, °C</span>
-                <input v-model="room" inputmode="decimal" maxlength="5" placeholder="21" class="field !min-h-14 !w-20 !text-[20px]" />
-            </label>
+            <FormField v-slot="{ field }" v-if="where === 'air'" label="Room, °C" :problem="errors['around']">
+                <input
+                    v-bind="field"
+                    v-model="room"
+                    inputmode="decimal"
+                    maxlength="5"
+                    placeholder="21"
+                    class="field !min-h-14 !w-20 !text-[20px]"
+                />
+            </FormField>
             <button class="counter-quiet">Write it down</button>
             <button
                 v-if="task.reading_id"
@@ -82,8 +87,6 @@ function read(text = shown.value): void {
             </button>
         </form>
         <slot name="probe" :take="read" />
-        <FormProblem :errors="missing ? { celsius: [missing] } : errors" field="celsius" />
-        <FormProblem :errors="errors" field="around" />
         <template v-if="cooling">
             <p v-if="cooling.problem" class="said-caution mt-2">{{ cooling.problem }}</p>
             <p v-else-if="cooling.to_gate_minutes" class="mt-2 text-[20px]">

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { Schemas } from '../../../api/client';
 import type { Act } from '../../../queries/counter';
 import { written } from '../../../ui/events';
-import FormProblem from '../../../ui/FormProblem.vue';
+import FormField from '../../../ui/FormField.vue';
 import { num, sayTime } from '../../../ui/words';
 import { gateCelsius, gateMinutes } from './figures';
 import ProbePanel from './ProbePanel.vue';
@@ -77,18 +77,16 @@ const tick = (done: boolean, skipped = ''): void =>
         <button type="button" class="counter-quiet" @click="emit('go', `weigh ${missing[0]?.line}`)">Weigh it now</button>
     </div>
     <form v-if="timed && !task.done" class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="start(written(minutes))">
-        <label>
-            <span class="label">Minutes</span>
+        <FormField v-slot="{ field }" label="Minutes" :problem="errors['minutes']">
             <input
+                v-bind="field"
                 v-model="minutes"
                 inputmode="decimal"
                 maxlength="6"
                 class="field !min-h-14 !w-28 !text-[24px] font-bold"
-                :aria-invalid="!!errors['minutes']"
             />
-        </label>
+        </FormField>
         <button class="counter-quiet">Start the clock</button>
-        <FormProblem :errors="errors" field="minutes" />
     </form>
     <p v-if="task.done" class="mt-3 font-semibold">
         {{ task.skipped ? `Passed over: ${task.skipped}` : 'Done' }}{{ task.at ? `, ${sayTime(task.at)}, ${task.by}` : '' }}

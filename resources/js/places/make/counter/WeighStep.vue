@@ -3,8 +3,10 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import type { Schemas } from '../../../api/client';
 import type { Act } from '../../../queries/counter';
 import { written } from '../../../ui/events';
-import FormProblem from '../../../ui/FormProblem.vue';
-import { fixed, num, sayDate } from '../../../ui/words';
+import FormField from '../../../ui/FormField.vue';
+import { fixed, num } from '../../../ui/words';
+import BottleChoice from './BottleChoice.vue';
+import HowItWent from './HowItWent.vue';
 import OverPourPanel from './OverPourPanel.vue';
 
 /** One line: how much, and what the scale shows. What is not near enough is talked over before it is written down. */
@@ -19,23 +21,13 @@ const missing = ref('');
 const off = ref<number | null>(null);
 /** The bottle that is taken instead of the one to be used first. */
 const chosen = ref<number | null>(null);
-const choosing = ref(false);
-function choose(lot: number): void {
-    chosen.value = lot;
-    choosing.value = false;
-}
-/** The first of hers, then what comes after it; the rest may be taken from as well. */
-const bottles = computed(() => {
-    const all = [...props.line.bottles, ...props.line.other_bottles];
-    const mine = all.find((b) => b.lot === chosen.value);
-    return mine ? [mine] : props.line.bottles;
-});
-const others = computed(() =>
-    [...props.line.bottles, ...props.line.other_bottles].filter((b) => !bottles.value.some((t) => t.lot === b.lot)),
-);
 /** A line written in drops is counted, unless the maker would rather weigh it. */
 const counts = computed(() => props.line.target_drops !== null && !byScale.value);
-const said = computed(() => (missing.value ? { grams: [missing.value] } : props.errors));
+/** Whatever is wrong with what was entered stands at the one field there is. */
+const wrong = computed(() => {
+    if (missing.value) return [missing.value];
+    return props.errors['grams'] ?? props.errors['drops'] ?? props.errors['how'] ?? props.errors['rebalance'];
+});
 
 function fill(): void {
     const w = props.line;
@@ -43,7 +35,6 @@ function fill(): void {
     off.value = null;
     missing.value = '';
     chosen.value = w.lot;
-    choosing.value = false;
     void nextTick(() => input.value?.focus());
 }
 onMounted(fill);
@@ -54,16 +45,6 @@ function typed(): void {
     missing.value = '';
 }
 
-/** "from the mill, in the Fridge, to be used by 3 March; 180 g in it" */
-function sayBottle(b: Schemas['NextBottle']): string {
-    const where = [
-        b.supplier ? `from ${b.supplier}` : '',
-        b.batch_number ? `number ${b.batch_number}` : '',
-        b.place ? `in ${b.place}` : '',
-        b.use_by ? `to be used by ${sayDate(b.use_by)}` : '',
-    ];
-    return `${where.filter(Boolean).join(', ')}${b.left_grams === null ? '' : `; ${num(b.left_grams)} g in it`}`;
-}
 const put = (what: Put): void =>
     emit(
         'act',
@@ -106,39 +87,21 @@ function enter(): void {
             </strong>
         </p>
     </template>
-    <ul v-if="bottles.length > 0" class="text-[15px]" aria-label="From which bottle">
-        <li v-for="(bottle, n) in bottles" :key="bottle.lot">
-            {{ n === 0 ? 'From the bottle' : `then ${num(bottle.grams)} g from the one` }}
-            {{ sayBottle(bottle) }}
-        </li>
-    </ul>
-    <div v-if="others.length > 0" class="mt-3">
-        <button type="button" class="counter-quiet" :aria-expanded="choosing" @click="choosing = !choosing">From another bottle</button>
-        <ul v-if="choosing" class="mt-3 grid gap-3" aria-label="Other bottles">
-            <li v-for="bottle in others" :key="bottle.lot">
-                <button type="button" class="counter-quiet text-left" @click="choose(bottle.lot)">
-                    <span class="inline-block first-letter:uppercase">{{ sayBottle(bottle) }}</span>
-                </button>
-            </li>
-        </ul>
-    </div>
-    <FormProblem :errors="said" field="lot" />
+    <BottleChoice v-model="chosen" :line="line" :problem="errors['lot']" />
     <form class="mt-4" @submit.prevent="enter">
-        <label>
-            <span class="label">{{ counts ? 'Drops that fell' : 'The scale shows, grams' }}</span>
+        <FormField v-slot="{ field }" :label="counts ? 'Drops that fell' : 'The scale shows, grams'" :problem="wrong">
             <input
                 ref="input"
                 v-model="shown"
+                v-bind="field"
                 inputmode="decimal"
                 autocomplete="off"
                 maxlength="12"
                 class="field !min-h-20 !w-64 !text-[44px] font-bold"
-                :aria-invalid="!!said['grams']"
                 @input="typed"
             />
-        </label>
+        </FormField>
         <slot name="scale" :take="(grams: string) => ((shown = grams), enter())" :counts="counts" />
-        <FormProblem v-for="field in ['grams', 'drops', 'how', 'rebalance']" :key="field" :errors="said" :field="field" />
         <OverPourPanel
             v-if="off !== null"
             :batch="batch.id"
@@ -149,18 +112,7 @@ function enter(): void {
             @again="fill"
         />
         <template v-else>
-            <p v-if="line.how === 'left-out'" class="said-caution mt-2 font-semibold">Left out.</p>
-            <p v-else-if="line.how === 'too-little'" class="mt-2">
-                In it, too little for the scale: {{ num(line.target_grams) }} g counts, as uncertain as the scale is.
-            </p>
-            <p v-else-if="line.within === false && line.how === 'counted'" class="said-caution mt-2 font-semibold">
-                {{ line.actual_drops }} drops instead of {{ line.target_drops }}. The record keeps what went in.
-            </p>
-            <p v-else-if="line.within === false && !line.more_grams" class="said-caution mt-2 font-semibold">
-                {{ num(Math.abs((line.actual_grams ?? 0) - line.target_grams)) }} g
-                {{ (line.actual_grams ?? 0) > line.target_grams ? 'over' : 'under' }}. The record keeps what was truly weighed and works the
-                shares out anew.
-            </p>
+            <HowItWent :line="line" />
             <div class="mt-4 flex flex-wrap gap-3">
                 <button class="counter-act">{{ counts ? 'Counted' : 'Weighed' }}</button>
                 <button
