@@ -12,6 +12,7 @@ use Crown\Formula\ProductKind;
 use Crown\Make\BatchYield;
 use Crown\Make\Check;
 use Crown\Make\Put;
+use Crown\Make\Sign;
 use Crown\Make\Weighing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
@@ -88,6 +89,7 @@ final class BatchResource extends JsonResource
                 : Lot::query()->where('batch_id', $batch->id)->orderBy('id')->first(['id'])?->id,
             'beside' => $batch->state === 'open' ? [] : Siblings::of($batch),
             'checks' => $batch->state === 'open' ? [] : $this->checks($found),
+            'bad_signs' => array_column(Sign::bad(), 'value'),
             'findings' => $found->map(static fn (BatchFinding $f): array => (new BatchFindingResource($f))->toArray())
                 ->all(),
         ];

@@ -18,6 +18,12 @@ enum Sign: string
         return $this === self::BadSmell || $this === self::Mould;
     }
 
+    /** @return list<self> after which all jars of the batch are marked */
+    public static function bad(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $s): bool => $s->isBad()));
+    }
+
     public function words(): string
     {
         return match ($this) {

@@ -239,6 +239,7 @@ export function aBatch(more: Partial<Schemas['Batch']> = {}): Schemas['Batch'] {
         sample_kept: false,
         written_on: '2026-11-20',
         deviations: [],
+        bad_signs: ['bad-smell', 'mould'],
         checks: [],
         shares_with: [],
         beside: [],

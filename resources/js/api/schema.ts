@@ -2922,6 +2922,8 @@ export interface components {
             kept_by?: string;
         };
         Batch: {
+            /** @description What is seen or smelt after which none of its jars is used any more. */
+            bad_signs: ("bad-smell" | "colour" | "separated" | "mould")[];
             id: number;
             revision: number;
             lot_code: string;

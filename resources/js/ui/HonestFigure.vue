@@ -20,7 +20,9 @@ defineProps<{
             <span class="fig" :class="`fig-${basis}`">{{ shown ?? num(band.best) }}</span>
             <span class="unit">{{ unit }}</span>
         </PopoverButton>
-        <PopoverPanel class="bg-raised border-rule absolute right-0 z-20 mt-1 w-80 rounded border p-4 text-left text-[14px] shadow-xl">
+        <PopoverPanel
+            class="bg-raised border-rule fixed inset-x-4 bottom-4 z-20 rounded border p-4 text-left text-[14px] whitespace-normal shadow-xl sm:absolute sm:inset-x-auto sm:right-0 sm:bottom-auto sm:mt-1 sm:w-80"
+        >
             <p class="font-head font-semibold">{{ what }}</p>
             <p class="mt-1">
                 {{ num(band.best) }} {{ unit }}, between {{ num(band.low) }} and {{ num(band.high) }}. It was

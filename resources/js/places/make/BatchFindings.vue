@@ -126,7 +126,7 @@ function words(f: Schemas['BatchFinding']): string {
                         {{ word }}
                     </label>
                 </div>
-                <p v-if="form.signs.includes('bad-smell') || form.signs.includes('mould')" class="said-stop font-semibold">
+                <p v-if="form.signs.some((sign) => batch.bad_signs.includes(sign))" class="said-stop font-semibold">
                     All jars of this batch are then marked: not to be used any more.
                 </p>
             </fieldset>

@@ -95,8 +95,8 @@ async function finish(): Promise<void> {
             <input v-bind="field" v-model="said.remainder" inputmode="decimal" maxlength="10" class="field !min-h-14 !text-xl" />
         </FormField>
         <FormField
-            v-slot="{ field }"
             v-if="whipped"
+            v-slot="{ field }"
             class="col-span-full"
             label="How far it stood in a marked bowl after whipping, ml (optional)"
             :problem="errors['bowl_ml']"
@@ -104,8 +104,8 @@ async function finish(): Promise<void> {
             <input v-bind="field" v-model="said.bowl" inputmode="decimal" maxlength="8" class="field !min-h-14 !w-48 !text-xl" />
         </FormField>
         <FormField
-            v-slot="{ field }"
             v-if="jar"
+            v-slot="{ field }"
             class="col-span-full"
             :label="`Or one weighed full with its lid, grams (${num(jar.tareGrams, 1)} g empty)`"
             :problem="errors['full_grams']"
@@ -132,8 +132,8 @@ async function finish(): Promise<void> {
             <textarea v-bind="field" v-model="said.note" class="field" rows="2" maxlength="2000" />
         </FormField>
         <FormField
-            v-slot="{ field }"
             v-if="errors['although'] || said.although"
+            v-slot="{ field }"
             class="col-span-full"
             label="Why it is kept all the same; this stands on the record"
             :problem="errors['although']"

@@ -66,7 +66,7 @@ function read(text = shown.value): void {
                     <option v-for="(word, value) in WHERE" :key="value" :value="value">{{ word }}</option>
                 </select>
             </label>
-            <FormField v-slot="{ field }" v-if="where === 'air'" label="Room, °C" :problem="errors['around']">
+            <FormField v-if="where === 'air'" v-slot="{ field }" label="Room, °C" :problem="errors['around']">
                 <input
                     v-bind="field"
                     v-model="room"

@@ -26,9 +26,9 @@ const add = (): void => void figures.value.push({ form: '', property: 'weight', 
         <div
             v-for="(f, n) in figures"
             :key="n"
-            class="row-line grid gap-2 py-2 sm:grid-cols-[minmax(0,1fr)_5rem_5rem_5rem_minmax(0,1fr)_2rem]"
+            class="row-line grid grid-cols-3 gap-2 py-2 sm:grid-cols-[minmax(0,1fr)_5rem_5rem_5rem_minmax(0,1fr)_2rem]"
         >
-            <label>
+            <label class="col-span-3 sm:col-span-1">
                 <span class="sr-only">Figure</span>
                 <select v-model="f.property" class="field">
                     <option v-for="(word, property) in PROPERTIES" :key="property" :value="property">{{ word }}</option>
@@ -47,7 +47,7 @@ const add = (): void => void figures.value.push({ form: '', property: 'weight', 
             />
             <input
                 v-model="f.source"
-                class="field"
+                class="field col-span-2 sm:col-span-1"
                 maxlength="200"
                 placeholder="where it comes from"
                 aria-label="Where it comes from"
@@ -55,7 +55,7 @@ const add = (): void => void figures.value.push({ form: '', property: 'weight', 
                 :aria-describedby="`wrong-${n}`"
             />
             <button type="button" class="act-quiet" aria-label="Take this figure out" @click="figures.splice(n, 1)">×</button>
-            <div :id="`wrong-${n}`" class="sm:col-span-6">
+            <div :id="`wrong-${n}`" class="col-span-3 sm:col-span-6">
                 <FormProblem v-for="at in ['low', 'best', 'high', 'source']" :key="at" :errors="errors" :field="`figures.${n}.${at}`" />
             </div>
         </div>
