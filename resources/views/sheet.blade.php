@@ -51,11 +51,11 @@
         <p>{{ $sheet['texture_known'] ? 'At 25 °C '.$sheet['texture_label'].', estimated.' : 'Texture: cannot tell.' }} {{ ucfirst($sheet['water_label']) }}.
         Keeps about {{ number_format($life->months->best, 0) }} months ({{ number_format($life->months->low, 0) }} to {{ number_format($life->months->high, 0) }}), estimated, at {{ $formula->storageCelsius }} °C.</p>
     @endif
-    @php($said = array_filter($sheet['findings'], fn ($f) => $f->severity->value !== 'note'))
+    @php($said = array_filter($sheet['findings'], fn ($f) => $f['severity'] !== 'note'))
     @if ($said !== [])
         <h2>What was said of it</h2>
         @foreach ($said as $finding)
-            <p><b>{{ $finding->severity->value === 'stop' ? 'Stop' : 'Caution' }}.</b> {{ $finding->message() }}@if ($finding->accepted !== '') <i>Accepted: {{ $finding->accepted }}</i>@endif</p>
+            <p><b>{{ $finding['severity'] === 'stop' ? 'Stop' : 'Caution' }}.</b> {{ $finding['message'] }}@if ($finding['accepted'] !== '') <i>Accepted: {{ $finding['accepted'] }}</i>@endif</p>
         @endforeach
     @endif
     @if (trim($formula->notes) !== '')

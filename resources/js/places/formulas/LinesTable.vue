@@ -37,19 +37,20 @@ defineExpose({ add });
 
 <template>
     <div ref="table">
-        <table class="w-full border-collapse">
+        <!-- On a phone each line takes two rows; what is a table stays one for whoever has it read out. -->
+        <table role="table" class="w-full border-collapse max-sm:block">
             <caption class="sr-only">Lines of this formula</caption>
-            <thead>
-                <tr class="quiet border-rule border-b text-left text-[13px]">
-                    <th scope="col" class="py-1 font-normal">Ingredient</th>
-                    <th scope="col" class="font-normal">Amount</th>
-                    <th scope="col" class="font-normal">Goes in</th>
-                    <th scope="col" class="pr-1 text-right font-normal">Grams</th>
-                    <th scope="col" class="text-right font-normal">Share</th>
-                    <th scope="col"><span class="sr-only">More</span></th>
+            <thead role="rowgroup" class="max-sm:sr-only">
+                <tr role="row" class="quiet border-rule border-b text-left text-[13px]">
+                    <th role="columnheader" scope="col" class="py-1 font-normal">Ingredient</th>
+                    <th role="columnheader" scope="col" class="font-normal">Amount</th>
+                    <th role="columnheader" scope="col" class="font-normal">Goes in</th>
+                    <th role="columnheader" scope="col" class="pr-1 text-right font-normal">Grams</th>
+                    <th role="columnheader" scope="col" class="text-right font-normal">Share</th>
+                    <th role="columnheader" scope="col"><span class="sr-only">More</span></th>
                 </tr>
             </thead>
-            <tbody>
+            <tbody role="rowgroup" class="max-sm:block">
                 <LineRow
                     v-for="line in formula.lines"
                     :key="line.id"
@@ -70,23 +71,23 @@ defineExpose({ add });
                     <template #working><LineWorking :bench="bench" :line="line.id" /></template>
                 </LineRow>
             </tbody>
-            <tfoot>
-                <tr>
-                    <td class="pt-2" colspan="3">
+            <tfoot role="rowgroup" class="max-sm:block">
+                <tr role="row" class="max-sm:flex max-sm:items-baseline max-sm:gap-4">
+                    <td role="cell" class="pt-2 max-sm:grow" colspan="3">
                         <button type="button" class="act-quiet -ml-2.5" @click="add">Add a line</button>
                     </td>
-                    <td class="pt-2 pr-1 text-right font-semibold whitespace-nowrap">
+                    <td role="cell" class="pt-2 pr-1 text-right font-semibold whitespace-nowrap">
                         {{ fixed(bench.assessment.value.total_grams.best, 1) }}
                         <span class="unit">g</span>
                     </td>
-                    <td class="pt-2 text-right font-semibold whitespace-nowrap">
+                    <td role="cell" class="pt-2 text-right font-semibold whitespace-nowrap">
                         {{ bench.assessment.value.total_grams.best > 0 ? '100.0' : '0.0' }}
                         <span class="unit">%</span>
                     </td>
-                    <td />
+                    <td role="cell" />
                 </tr>
-                <tr class="no-print">
-                    <td colspan="6" class="quiet text-[13px]">
+                <tr role="row" class="no-print max-sm:block">
+                    <td role="cell" colspan="6" class="quiet text-[13px] max-sm:block">
                         Amounts as you write them: 2 tbsp, 1/2 cup, 12 drops, 18 %, to fill. Alt with arrows moves a line up, down, earlier
                         or later.
                         <HowLink of="shares" what="a share" />

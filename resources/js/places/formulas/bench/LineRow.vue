@@ -30,8 +30,9 @@ const emit = defineEmits<{
 
 <template>
     <tr
+        role="row"
         :data-line="line.id"
-        class="row-line"
+        class="row-line max-sm:grid max-sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_4.5rem_2.5rem] max-sm:items-center max-sm:py-1"
         :class="lit ? 'bg-lead-wash' : ''"
         @mouseenter="emit('light', true)"
         @mouseleave="emit('light', false)"
@@ -42,7 +43,7 @@ const emit = defineEmits<{
         @keydown.left.alt.prevent="emit('turn', -1)"
         @keydown.right.alt.prevent="emit('turn', 1)"
     >
-        <td class="w-[40%] py-0.5">
+        <td role="cell" class="py-0.5 max-sm:col-span-2 max-sm:row-start-1 sm:w-[40%]">
             <div class="flex items-center gap-1.5">
                 <svg width="12" height="22" aria-hidden="true" class="shrink-0">
                     <rect
@@ -75,7 +76,7 @@ const emit = defineEmits<{
                 </select>
             </div>
         </td>
-        <td class="w-[19%]">
+        <td role="cell" class="max-sm:row-start-2 sm:w-[19%]">
             <input
                 class="bare"
                 :style="{ minWidth: `${Math.min(line.amount.length, 18) * 0.5 + 1.2}em` }"
@@ -91,7 +92,7 @@ const emit = defineEmits<{
                 @keydown.enter.prevent="emit('add')"
             />
         </td>
-        <td class="w-[17%]">
+        <td role="cell" class="max-sm:row-start-2 sm:w-[17%]">
             <select
                 class="bare !px-0 text-[14px]"
                 data-field="phase"
@@ -102,7 +103,7 @@ const emit = defineEmits<{
                 <option v-for="(word, phase) in PHASES" :key="phase" :value="phase">{{ word }}</option>
             </select>
         </td>
-        <td class="pr-1 text-right whitespace-nowrap">
+        <td role="cell" class="pr-1 text-right whitespace-nowrap max-sm:col-start-3 max-sm:row-start-2">
             <HonestFigure
                 v-if="judged && judged.problem === ''"
                 :band="judged.grams"
@@ -116,7 +117,8 @@ const emit = defineEmits<{
             <span v-else class="said-caution text-[13px]">cannot tell</span>
         </td>
         <td
-            class="text-right whitespace-nowrap"
+            role="cell"
+            class="text-right whitespace-nowrap max-sm:col-start-3 max-sm:row-start-1"
             :title="judged?.problem || `${num(judged?.share.low ?? 0)} to ${num(judged?.share.high ?? 0)} % at worst`"
         >
             <span v-if="line.locked" class="quiet mr-1 text-[12px]" title="Its share is locked: the solver and the jar's edges leave it">
@@ -127,7 +129,7 @@ const emit = defineEmits<{
                 <span class="unit">%</span>
             </template>
         </td>
-        <td class="text-right whitespace-nowrap">
+        <td role="cell" class="text-right whitespace-nowrap max-sm:col-start-4 max-sm:row-start-1">
             <span v-if="worst && worst !== 'note'" class="ml-1.5 text-[13px] font-bold" :class="`said-${worst}`" :title="worst">
                 {{ worst === 'stop' ? '■' : '▲' }}
                 <span class="sr-only">{{ worst }}</span>
