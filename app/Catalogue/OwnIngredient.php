@@ -6,6 +6,8 @@ namespace App\Catalogue;
 
 use App\Studio\BelongsToStudio;
 use App\Studio\CurrentStudio;
+use App\Studio\IngredientUses;
+use App\Studio\NamesIngredients;
 use App\Studio\Revised;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
@@ -35,6 +37,7 @@ use Illuminate\Database\Eloquent\Model;
 final class OwnIngredient extends Model
 {
     use BelongsToStudio;
+    use NamesIngredients;
     use Revised;
 
     public const ID = 'own-';
@@ -81,16 +84,32 @@ final class OwnIngredient extends Model
         return new OwnWritten($single, $blends);
     }
 
+    public function holder(): string
+    {
+        return IngredientUses::OWN;
+    }
+
     /** @return list<string> names of the blends that something is in */
     public static function blendsWith(string $ingredient): array
     {
-        $named = [];
-        foreach (self::query()->orderBy('name')->get() as $own) {
-            if (in_array($ingredient, array_column($own->document['parts'] ?? [], 'ingredient'), true)) {
-                $named[] = $own->name;
-            }
-        }
+        $blends = self::query()
+            ->whereIn('id', IngredientUses::of(IngredientUses::OWN, [$ingredient]))
+            ->orderBy('name');
 
-        return $named;
+        return array_values(array_filter($blends->pluck('name')->all(), is_string(...)));
+    }
+
+    /**
+     * What has a blend in it has its parts in it.
+     *
+     * @param  list<string>  $ingredients
+     * @return list<string> with the blends that any of them is in; a blend holds no blend
+     */
+    public static function withBlendsOf(array $ingredients): array
+    {
+        $own = IngredientUses::of(IngredientUses::OWN, $ingredients)->orderBy('holder_id')->pluck('holder_id')->all();
+        $blends = array_map(static fn (int $id): string => self::ID.$id, array_filter($own, is_int(...)));
+
+        return [...$ingredients, ...array_values($blends)];
     }
 }

@@ -39,7 +39,10 @@ final class IngredientPageResource extends JsonResource
             'in_cupboard' => $item !== null,
             'stock_grams' => $item === null ? null : Cupboard::left($ingredient),
             'used_in' => Formula::query()
-                ->whereIn('id', IngredientUses::of(IngredientUses::FORMULA, [$ingredient]))
+                ->whereIn(
+                    'id',
+                    IngredientUses::of(IngredientUses::FORMULA, OwnIngredient::withBlendsOf([$ingredient])),
+                )
                 ->orderByDesc('updated_at')
                 ->orderByDesc('id')
                 ->limit(12)

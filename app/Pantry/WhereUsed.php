@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Catalogue\OwnIngredient;
 use App\Studio\IngredientUses;
 use Crown\Json\Node;
 use Illuminate\Support\Facades\DB;
@@ -15,17 +16,20 @@ final class WhereUsed
     private const MOST = 30;
 
     /**
-     * @param  list<string>  $ids of ingredients
+     * @param  list<string>  $ids of ingredients; what is in a ready blend is used where that is
      * @return list<array{kind: string, id: int, title: string}> the latest first
      */
     public static function of(array $ids): array
     {
-        return $ids === []
-            ? []
-            : [
-                ...self::titles('formulas', IngredientUses::FORMULA, $ids),
-                ...self::titles('batches', IngredientUses::BATCH, $ids),
-            ];
+        if ($ids === []) {
+            return [];
+        }
+        $ids = OwnIngredient::withBlendsOf($ids);
+
+        return [
+            ...self::titles('formulas', IngredientUses::FORMULA, $ids),
+            ...self::titles('batches', IngredientUses::BATCH, $ids),
+        ];
     }
 
     /**

@@ -19,6 +19,9 @@ final class IngredientUses
 
     public const STEEP = 'steep';
 
+    /** An ingredient of the studio's own, which names what it is blended of. */
+    public const OWN = 'own';
+
     /** Characters of an ingredient's id. */
     private const LONGEST = 80;
 

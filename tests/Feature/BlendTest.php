@@ -45,6 +45,12 @@ final class BlendTest extends StudioTestCase
         self::assertSame('essential-oil', $blend['ingredient']['kind']);
         self::assertSame(['lavender-eo', 'tea-tree-eo'], array_column($blend['ingredient']['blend'], 'ingredient'));
         $id = $blend['ingredient']['id'];
+        // Its parts are found where it is used.
+        $uses = fn (string $of): array => array_column(
+            $this->got('IngredientPage', 'GET', 'ingredients/'.$of)['used_in'],
+            'title',
+        );
+        self::assertSame([], $uses('tea-tree-eo'));
         // A bill names it, and it stands on the shelf as one bottle with its own price.
         $read = $this->got('LotsRead', 'POST', 'pantry/read', ['text' => '50 g Moonflower scent, 15.00'])['items'][0];
         self::assertSame($id, $read['ingredient']);
@@ -56,6 +62,8 @@ final class BlendTest extends StudioTestCase
         self::assertSame('kept', $page['life']['by'], 'it keeps as long as its weakest part');
         // A recipe names it: its scents are over what a scalp bears, and each is called by its name.
         $formula = $this->formula("Scalp oil\n95 g jojoba oil\n5 g Moonflower scent");
+        self::assertSame(['Scalp oil'], $uses('tea-tree-eo'));
+        self::assertSame([], $uses('rosemary-eo'));
         $findings = $formula['assessment']['findings'];
         $total = array_values(array_filter($findings, static fn (array $f): bool => $f['code'] === 'load.total'))[0];
         self::assertSame('stop', $total['severity']);
