@@ -48,6 +48,9 @@ final class EventRequest extends FormRequest
         return [
             'on.before_or_equal' => 'That day has not come yet.',
             'days.between' => '1 to 400 days, or nothing for as was planned.',
+            'before.gt' => 'Weigh the bowl before it is heated: more than 0 g.',
+            'after.gt' => 'Weigh the bowl after it was heated: more than 0 g.',
+            'grams.gt' => 'More than 0 g.',
             'after.lte' => 'The bowl cannot weigh more after heating than before.',
             'grams.required_if' => 'Weigh it: how many grams?',
         ];
