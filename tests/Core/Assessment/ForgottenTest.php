@@ -8,6 +8,7 @@ use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Severity;
 use Crown\Formula\Formula;
+use Crown\Formula\Line;
 use Crown\Formula\Phase;
 use Crown\Measure\WrittenAmount;
 use Tests\Core\CoreTestCase;
@@ -60,6 +61,11 @@ final class ForgottenTest extends CoreTestCase
         $finding = self::finding(self::beside($before->withLines([$before->lines[0]]), $before), 'forgotten');
 
         self::assertStringStartsWith('grandmother\'s paste, 5 g,', $finding->message());
+        self::assertSame([], $finding->cures);
+        // It was in the catalogue once.
+        $gone = new Line('l2', 'taken-out', 'Our old oil', new WrittenAmount('5 g'), '', Phase::Warm);
+        $before = $before->withLines([$before->lines[0], $gone]);
+        $finding = self::finding(self::beside($before->withLines([$before->lines[0]]), $before), 'forgotten');
         self::assertSame([], $finding->cures);
     }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\Assessment;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
 use Crown\Assessment\WaterClass;
 use Crown\Assessment\WithoutScale;
 use Crown\Formula\FormulaError;
@@ -137,18 +139,26 @@ final class LimitsAtTheirEdgeTest extends CoreTestCase
             self::formula(['lemon-expressed-eo' => '1.4 g', 'lime-expressed-eo' => '0.5 g', 'olive-oil' => '98.1 g']),
             0.001,
         );
-        $parts = 0.0;
-        foreach ($assessment->subject->composition->portions as $portion) {
-            $allowed = $portion->ingredient->facts->best(Property::PhototoxicMax, 0.0);
-            $parts += $allowed > 0.0 ? $portion->share->high * 100 / $allowed : 0.0;
-        }
+        $parts = static fn (Assessment $of): float => array_sum(array_map(
+            static function (Portion $portion): float {
+                $allowed = $portion->ingredient->facts->best(Property::PhototoxicMax, 0.0);
 
-        self::assertGreaterThan(1.0, $parts);
+                return $allowed > 0.0 ? $portion->share->high * 100 / $allowed : 0.0;
+            },
+            $of->subject->composition->portions,
+        ));
+
+        self::assertGreaterThan(1.0, $parts($assessment));
         self::assertEqualsWithDelta(
-            100 * $parts,
+            100 * $parts($assessment),
             self::finding($assessment, 'phototoxic.together')->figure(FigureName::PartOfPhototoxicMaximum)->best,
             1e-6,
         );
+        // The largest safe amount is inside, and hardly.
+        $cure = self::finding($assessment, 'phototoxic.together')->cures[0];
+        $cured = self::assess($cure->change->applyTo($assessment->subject->formula(), self::catalogue()), 0.001);
+        self::assertNotContains('phototoxic.together', self::codes($cured));
+        self::assertEqualsWithDelta(0.97, $parts($cured), 0.03);
     }
 
     public function test_every_month_by_its_name_in_two_languages(): void
