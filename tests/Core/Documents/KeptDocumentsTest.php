@@ -65,6 +65,14 @@ final class KeptDocumentsTest extends CoreTestCase
         self::assertSame(['over'], $formula->accepted[2]->key->about);
     }
 
+    public function test_a_phrase_of_the_second_format_means_something_in_two_findings_only(): void
+    {
+        $kept = self::kept('formula-2');
+        $kept['accepted'][0]['finding']['about'] = ['no oil of mine'];
+
+        self::assertSame(['no oil of mine'], FormulaDocument::read($kept)->accepted[0]->key->about);
+    }
+
     public function test_a_formula_of_the_third_format_which_says_the_same(): void
     {
         self::assertEquals(

@@ -303,6 +303,16 @@ final class JarTest extends CoreTestCase
         self::assertContains('steep.cover', self::codesOf($little));
     }
 
+    public function test_too_little_oil_is_told_by_the_ratio_until_the_whole_jar_is_known(): void
+    {
+        $little = static fn (Vessel $vessel): array => self::codesOf(
+            self::jar([self::herb()], [self::pour(grams: 100)], vessel: $vessel),
+        );
+
+        self::assertContains('steep.ratio', $little(new Vessel(null, 9)), 'how wide, and not how large');
+        self::assertNotContains('steep.ratio', $little(new Vessel(700, 9)), 'how high it stands says it');
+    }
+
     public function test_fresh_plants_want_more_air(): void
     {
         $vessel = new Vessel(640, 9);
