@@ -58,7 +58,7 @@ async function price(row: Schemas['CostPlan']['rows'][number], typed: string): P
                     <tr class="quiet border-rule border-b text-left text-[13px]">
                         <th scope="col" class="py-1 font-normal">Ingredient</th>
                         <th scope="col" class="text-right font-normal">Grams</th>
-                        <th scope="col" class="w-36 pl-4 font-normal">Price of a kilogram</th>
+                        <th scope="col" class="w-52 pl-4 font-normal">Price of a kilogram</th>
                         <th scope="col" class="text-right font-normal">Costs</th>
                     </tr>
                 </thead>
