@@ -9,20 +9,20 @@ final readonly class Shunned
 {
     /**
      * @param  list<string>  $words allergens or names
-     * @param  bool  $animals whether it has to be vegan
+     * @param  bool  $animalProducts whether those are shunned: it has to be vegan
      * @param  string  $pregnancy "" for any; "ok" or "caution" for the worst advice allowed; "advised-against" for what
      *     calls for advice or is to be avoided
      */
     public function __construct(
         public array $words = [],
-        public bool $animals = false,
+        public bool $animalProducts = false,
         public string $pregnancy = '',
     ) {
     }
 
     public function allows(Ingredient $ingredient): bool
     {
-        return (! $this->animals || $ingredient->vegan)
+        return (! $this->animalProducts || $ingredient->vegan)
             && $this->isBorne($ingredient->precautions->pregnancy)
             && array_filter($this->words, $ingredient->answersTo(...)) === [];
     }

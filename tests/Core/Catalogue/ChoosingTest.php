@@ -151,7 +151,7 @@ final class ChoosingTest extends CoreTestCase
                 (new Wanted(among: ['honey']))->in(self::catalogue()),
             ),
         );
-        $vegan = new Shunned(animals: true);
+        $vegan = new Shunned(animalProducts: true);
         self::assertSame([], (new Wanted(without: $vegan, among: ['honey']))->in(self::catalogue()));
         self::assertSame([], (new Wanted(among: []))->in(self::catalogue()), 'nothing is at hand');
         self::assertCount(count(self::catalogue()->all()), (new Wanted())->in(self::catalogue()));
