@@ -129,6 +129,20 @@ final class BatchesTest extends CoreTestCase
         self::assertSame('held by butter', $taught->jsonSerialize()['learned']['family']);
     }
 
+    public function test_no_air_at_all_is_an_overrun_and_wants_its_minutes(): void
+    {
+        $none = static fn (float $minutes): Observation => new Observation(
+            new Predicted(TextureFamily::Butter, 12.0),
+            null,
+            0.0,
+            $minutes,
+        );
+
+        self::assertSame(0.0, $none(10.0)->overrunPercent);
+        $this->expectException(FormulaError::class);
+        $none(0.0);
+    }
+
     public function test_measured_air_moves_the_air_foretold(): void
     {
         // Said 80 % at ten minutes, found 40 %: ratio 0.5; twice that, 0.5^(2/4) = 0.7071.

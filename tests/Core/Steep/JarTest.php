@@ -313,6 +313,20 @@ final class JarTest extends CoreTestCase
         self::assertNotContains('steep.ratio', $little(new Vessel(700, 9)), 'how high it stands says it');
     }
 
+    public function test_no_more_comes_out_than_half_again_the_oil_that_went_in(): void
+    {
+        // 360 g went in.
+        self::assertInstanceOf(SteepYield::class, new SteepYield(self::jar(), 540.0));
+        foreach ([540.1, 0.0] as $grams) {
+            try {
+                new SteepYield(self::jar(), $grams);
+                self::fail("$grams g were taken.");
+            } catch (SteepError $e) {
+                self::assertSame('yield_grams', $e->path);
+            }
+        }
+    }
+
     public function test_fresh_plants_want_more_air(): void
     {
         $vessel = new Vessel(640, 9);
