@@ -11,8 +11,8 @@ watch(
     () => props.line.line,
     () => (choosing.value = false),
 );
-/** The first of hers, then what comes after it; the rest may be taken from as well. */
 const all = computed(() => [...props.line.bottles, ...props.line.other_bottles]);
+/** The first of hers, then what comes after it; the rest may be taken from as well. */
 const bottles = computed(() => {
     const mine = all.value.find((b) => b.lot === chosen.value);
     return mine ? [mine] : props.line.bottles;
