@@ -9,7 +9,7 @@ use App\Catalogue\CatalogueCommand;
 use App\Catalogue\CatalogueStore;
 use App\Catalogue\KnowsExperience;
 use App\Catalogue\KnowsPrices;
-use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Demo\DemoCommand;
 use App\Formula\KnowsProcessLoss;
 use App\Make\OpenWork;
@@ -54,7 +54,7 @@ final class CrownServiceProvider extends ServiceProvider
         $this->app->bind(KnowsProcessLoss::class, PastBatches::class);
         $this->app->bind(KnowsPlans::class, OpenWork::class);
         $this->app
-            ->when(StudioCatalogue::class)
+            ->when(StudioStock::class)
             ->needs('$stocks')
             ->give(static fn (Application $app): array => [
                 $app->make(Cupboard::class),

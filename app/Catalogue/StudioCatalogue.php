@@ -17,13 +17,11 @@ use Crown\Measure\Property;
  */
 final class StudioCatalogue
 {
-    /** @param  list<KnowsStock>  $stocks in the order in which they are looked through */
     public function __construct(
         private readonly CatalogueStore $store,
         private readonly CurrentStudio $studio,
         private readonly BringsOils $oils,
         private readonly KnowsExperience $experience,
-        private readonly array $stocks,
         private readonly KnowsPrices $prices,
     ) {
     }
@@ -69,17 +67,5 @@ final class StudioCatalogue
     public function context(): Context
     {
         return new Context($this->get(), $this->kitchen(), $this->experience->experience());
-    }
-
-    /** @return list<string> ids of what is at hand: what stands in the cupboard, and the oils steeped here */
-    public function atHand(): array
-    {
-        return array_keys($this->stock());
-    }
-
-    /** @return array<string, float|null> grams at hand by ingredient id; null where nobody said how much */
-    public function stock(): array
-    {
-        return array_merge(...array_map(static fn (KnowsStock $stock): array => $stock->grams(), $this->stocks));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Assessment\Assessment;
@@ -20,8 +21,11 @@ use Illuminate\Http\JsonResponse;
 /** Asks the solver for what is wished of a formula on the bench. Keeps nothing. */
 final class DesignController
 {
-    public function __construct(private readonly Bench $bench, private readonly StudioCatalogue $catalogue)
-    {
+    public function __construct(
+        private readonly Bench $bench,
+        private readonly StudioCatalogue $catalogue,
+        private readonly StudioStock $stock,
+    ) {
     }
 
     #[Speaks(
@@ -38,7 +42,7 @@ final class DesignController
             throw Refused::because('formula', 'There is nothing in it yet whose share is known.');
         }
         $all = $this->catalogue->get();
-        $design = new Design($present->subject, $all, $request->wishes(), $this->catalogue->stock());
+        $design = new Design($present->subject, $all, $request->wishes(), $this->stock->grams());
         $requirements = $request->requirements($all) ?? $design->requirements();
         $goals = $request->goals();
         $answer = $design->answer(

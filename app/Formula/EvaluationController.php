@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Studio\CurrentStudio;
 use App\Support\Speaks;
 use Crown\Assessment\CostPlan;
@@ -135,14 +136,14 @@ final class EvaluationController
     }
 
     #[Speaks('StockAnswer', 'FormulaDraft', does: 'What the studio\'s own stock allows of a draft')]
-    public function stock(FormulaRequest $request): JsonResponse
+    public function stock(FormulaRequest $request, StudioStock $stock): JsonResponse
     {
         $given = $request->given();
 
         return new JsonResponse(
             Stock::of(
                 $this->bench->assess($given->formula, $given->profile())->subject->composition,
-                $this->catalogue->stock(),
+                $stock->grams(),
             ),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Formula;
 
 use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Head\Head;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
@@ -18,8 +19,11 @@ final class HeadAdviceController
 {
     private const MOST = 12;
 
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly CurrentStudio $studio)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly StudioStock $stock,
+        private readonly CurrentStudio $studio,
+    ) {
     }
 
     #[Speaks(
@@ -31,7 +35,7 @@ final class HeadAdviceController
         $row = Head::query()->with('marks')->findOrFail($head);
         $profile = $row->profile();
         $needs = $request->need() === null ? $profile->needs() : [$request->need()];
-        $atHand = $this->catalogue->atHand();
+        $atHand = $this->stock->ids();
         $shortlist = new Shortlist(
             $this->catalogue->get(),
             $profile,

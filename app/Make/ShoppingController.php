@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Formula\Formula;
 use App\Pantry\KnowsPlans;
 use App\Pantry\Lot;
@@ -23,8 +24,11 @@ final class ShoppingController
     /** Bottles of each thing that are remembered as packs. */
     private const REMEMBERED = 6;
 
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly KnowsPlans $plans)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly StudioStock $stock,
+        private readonly KnowsPlans $plans,
+    ) {
     }
 
     #[Speaks('ShoppingList', 'ShoppingAsk', does: 'What has to be bought for formulas that are to be made')]
@@ -40,7 +44,7 @@ final class ShoppingController
             $wanted[] = Composition::of($sized, $context);
         }
 
-        return new JsonResponse(Shopping::of($wanted, $this->catalogue->stock(), self::packs()));
+        return new JsonResponse(Shopping::of($wanted, $this->stock->grams(), self::packs()));
     }
 
     /** @return array<string, list<Pack>> sizes in which things were bought before, by ingredient */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Formula\Formula;
 use App\Studio\IngredientUses;
 use Crown\Assessment\Composition;
@@ -17,7 +18,7 @@ final class FormulasThatUse
     private const MOST = 12;
 
     /** @return list<array<string, mixed>> that leave least of it over first */
-    public static function up(Lot $lot, StudioCatalogue $catalogue): array
+    public static function up(Lot $lot, StudioCatalogue $catalogue, StudioStock $atHand): array
     {
         $left = $lot->left_grams ?? 0.0;
         if ($left <= 0.0 || $lot->batch_id !== null) {
@@ -32,7 +33,7 @@ final class FormulasThatUse
             ->limit(self::MOST)
             ->get();
         $context = $catalogue->context();
-        $stock = $catalogue->stock();
+        $stock = $atHand->grams();
         $items = [];
         foreach ($formulas as $formula) {
             $composition = Composition::of($formula->composed(), $context);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Support\Refused;
 use App\Support\Speaks;
 use Crown\Catalogue\Catalogue;
@@ -24,10 +25,10 @@ final class IngredientController
     }
 
     #[Speaks('IngredientList', does: 'Find ingredients by name, or by what they must be')]
-    public function index(FindRequest $request): JsonResponse
+    public function index(FindRequest $request, StudioStock $stock): JsonResponse
     {
         $catalogue = $this->catalogue->get();
-        $atHand = $this->catalogue->atHand();
+        $atHand = $stock->ids();
         $wanted = $request->wanted($atHand);
         $found = $wanted->in($catalogue);
         $name = $request->name();

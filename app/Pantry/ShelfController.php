@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Catalogue\StudioCatalogue;
+use App\Catalogue\StudioStock;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Studio\User;
@@ -135,11 +136,11 @@ final class ShelfController
     }
 
     #[Speaks('UseUps', does: 'Formulas of hers that would use up what is left of a lot')]
-    public function useUp(int $lot): JsonResponse
+    public function useUp(int $lot, StudioStock $stock): JsonResponse
     {
         $row = Lot::query()->findOrFail($lot);
 
-        return new JsonResponse(['items' => FormulasThatUse::up($row, $this->catalogue)]);
+        return new JsonResponse(['items' => FormulasThatUse::up($row, $this->catalogue, $stock)]);
     }
 
     /**

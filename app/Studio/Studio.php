@@ -80,7 +80,10 @@ final class Studio extends Model
     /** Its scales, spoons, droppers, bowls, jars and places. */
     public function ownKit(): Kit
     {
-        return Kit::read($this->kit ?? []);
+        // Read once: what is kept as JSON is decoded each time it is asked for.
+        $kit = $this->kit;
+
+        return Kit::read($kit ?? []);
     }
 
     /** Whose rules its labels follow first. */
@@ -92,7 +95,9 @@ final class Studio extends Model
     /** The sides it took where makers disagree. */
     public function ways(): Ways
     {
-        return Ways::of($this->schools ?? []);
+        $sides = $this->schools;
+
+        return Ways::of($sides ?? []);
     }
 
     /** What this studio measures with. */

@@ -114,7 +114,19 @@ ensure_composer() {
         || fail "composer failed; see $VAR/log/composer.log"
     # Which packages there are was found out for the ones before.
     rm -f bootstrap/cache/packages.php bootstrap/cache/services.php
+    unstamp classes
     stamp composer "$sum"
+}
+
+# Composer lists all classes once. What came after that list would be searched for in every request, and never preloaded.
+ensure_classes() {
+    local sum
+    sum="$(find app core database tests -name '*.php' | LC_ALL=C sort | sha256sum | cut -d' ' -f1)"
+    if stamped classes "$sum"; then return; fi
+    unstamp classes
+    COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload --no-interaction --quiet >"$VAR/log/composer.log" 2>&1 \
+        || fail "composer could not list the classes; see $VAR/log/composer.log"
+    stamp classes "$sum"
 }
 
 ensure_npm() {
