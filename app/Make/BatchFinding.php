@@ -30,7 +30,7 @@ use Illuminate\Support\Carbon;
  * @property string $note
  * @property list<string>|null $signs each a Sign
  * @property string $family
- * @property float $predicted_months
+ * @property float $predicted_months 0 where it could not be told
  * @property Batch $batch
  */
 final class BatchFinding extends Model
@@ -94,12 +94,14 @@ final class BatchFinding extends Model
     public static function observed(Node $row, float $months): Observation
     {
         return new Observation(
-            new Predicted($row->one('family', TextureFamily::class), $row->number('predicted_months') ?? 0.0),
+            // In its row 0 stands for a life that could not be told.
+            new Predicted($row->one('family', TextureFamily::class), $row->number('predicted_months') ?: null),
             TextureFound::tryFrom($row->text('texture')),
-            $row->number('overrun_percent') ?? -1.0,
+            $row->number('overrun_percent'),
             // What is learned is of minutes at medium speed.
             ($row->number('whipped_minutes') ?? 0.0) * ($row->number('whipped_pace') ?? 1.0),
-            $row->text('state') === '' ? 0.0 : $months,
+            // On the day of its making it says nothing of its life.
+            $row->text('state') === '' || $months <= 0.0 ? null : $months,
             $row->text('state') === 'off',
         );
     }

@@ -45,7 +45,7 @@ final class BatchFindingController
                 'batch_id' => $row->id,
                 ...$request->columns(),
                 'family' => $predicted->family->value,
-                'predicted_months' => $predicted->lifeMonths,
+                'predicted_months' => $predicted->lifeMonths ?? 0.0,
                 'whipped_pace' => Whipping::paceOf($this->catalogue->kitchen()->tools->mixer),
             ])
             ->setRelation('batch', $row);

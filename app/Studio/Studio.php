@@ -103,6 +103,6 @@ final class Studio extends Model
     /** What this studio measures with. */
     public function kitchen(): Kitchen
     {
-        return $this->ownKit()->kitchen(CupSize::from($this->cup), $this->scale_grams, $this->bowl_ml, $this->ways());
+        return $this->ownKit()->kitchen(CupSize::from($this->cup), $this->scale_grams, $this->bowl_ml ?: null, $this->ways());
     }
 }

@@ -41,10 +41,9 @@ final readonly class Whipping implements JsonSerializable
      */
     public static function minutes(Kitchen $kitchen): float
     {
-        $liked = $kitchen->tools->mixer->minutes ?? 0.0;
         $way = $kitchen->ways->is(School::Whipping, 'long') ? self::LONG : self::SHORT;
 
-        return $liked > 0.0 ? $liked : self::SCHOOLS[$way] / self::paceOf($kitchen->tools->mixer);
+        return $kitchen->tools->mixer->minutes ?? self::SCHOOLS[$way] / self::paceOf($kitchen->tools->mixer);
     }
 
     /** Minutes at medium speed that one of hers is worth. */

@@ -353,7 +353,7 @@ final readonly class Cli
     {
         $readings = array_map(self::reading(...), $arguments->all('reading'));
         if ($readings !== []) {
-            $tau = Cooling::fitted($readings, $around, $arguments->number('step-c', 0.0))->tau;
+            $tau = Cooling::fitted($readings, $around, $arguments->number('step-c', 0.0) ?: null)->tau;
         } elseif ($arguments->flag('tau-minutes')) {
             $said = $arguments->number('tau-minutes', 0.0);
             $tau = Band::exact($said > 0.0 ? $said : throw UsageError::option('tau-minutes', 'minutes over 0'));

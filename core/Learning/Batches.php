@@ -27,15 +27,15 @@ final readonly class Batches
         $all = array_values($observations);
 
         return new Experience(
-            self::shifts($all, static fn (Observation $o): float => $o->textureRatio(), self::TEXTURE),
-            self::shifts($all, static fn (Observation $o): float => $o->overrunRatio(), self::OVERRUN),
-            self::shifts($all, static fn (Observation $o): float => $o->lifeRatio(), self::LIFE),
+            self::shifts($all, static fn (Observation $o): ?float => $o->textureRatio(), self::TEXTURE),
+            self::shifts($all, static fn (Observation $o): ?float => $o->overrunRatio(), self::OVERRUN),
+            self::shifts($all, static fn (Observation $o): ?float => $o->lifeRatio(), self::LIFE),
         );
     }
 
     /**
      * @param  list<Observation>  $observations
-     * @param  callable(Observation): float  $ratio found over predicted; 0 when it teaches nothing
+     * @param  callable(Observation): (float|null)  $ratio found over predicted; null when it teaches nothing
      * @param  array{float, float}  $bounds
      * @return array<string, Shift> keyed by TextureFamily value
      */
@@ -45,8 +45,9 @@ final readonly class Batches
         foreach (TextureFamily::cases() as $family) {
             $ratios = [];
             foreach ($observations as $observation) {
-                if ($observation->predicted->family === $family && $ratio($observation) > 0.0) {
-                    $ratios[] = $ratio($observation);
+                $found = $observation->predicted->family === $family ? $ratio($observation) : null;
+                if ($found !== null) {
+                    $ratios[] = $found;
                 }
             }
             $shifts[$family->value] = Shift::from($ratios, ...$bounds);

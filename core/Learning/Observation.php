@@ -6,6 +6,7 @@ namespace Crown\Learning;
 
 use Crown\Assessment\Whipping;
 use Crown\Formula\FormulaError;
+use Crown\Measure\Bounds;
 
 /** What a maker found on one of her batches. Anything she did not look at is left out. */
 final readonly class Observation
@@ -14,12 +15,14 @@ final readonly class Observation
 
     public const MOST_MONTHS = 120.0;
 
+    private const MOST_MINUTES = 120.0;
+
     /**
      * @param  TextureFound|null  $texture null when it was not felt
-     * @param  float  $overrunPercent volume gained by whipping, per cent of the volume before; below 0 when it was not
+     * @param  float|null  $overrunPercent volume gained by whipping, per cent of the volume before; null when it was not
      *     measured
      * @param  float  $whippedMinutes at medium speed; counts only with the overrun
-     * @param  float  $months since it was made; 0 when nothing is said of its life
+     * @param  float|null  $months since it was made; null when nothing is said of its life
      * @param  bool  $off whether it had gone off by then; else it was still good
      *
      * @throws FormulaError naming the field and what is allowed
@@ -27,53 +30,52 @@ final readonly class Observation
     public function __construct(
         public Predicted $predicted,
         public ?TextureFound $texture = null,
-        public float $overrunPercent = -1.0,
+        public ?float $overrunPercent = null,
         public float $whippedMinutes = 0.0,
-        public float $months = 0.0,
+        public ?float $months = null,
         public bool $off = false,
     ) {
-        if (
-            $overrunPercent > self::MOST_OVERRUN
-            || ($overrunPercent >= 0.0 && ($whippedMinutes <= 0.0 || $whippedMinutes > 120.0))
-        ) {
+        $whipped = new Bounds(0.0, self::MOST_OVERRUN);
+        $isTimed = $whippedMinutes > 0.0 && $whippedMinutes <= self::MOST_MINUTES;
+        if ($overrunPercent !== null && (! $whipped->hold($overrunPercent) || ! $isTimed)) {
             throw FormulaError::field(
                 'overrun_percent',
                 'an overrun of 0 to 300 %, with the minutes it was whipped, more than 0 and at most 120',
             );
         }
-        if ($months < 0.0 || $months > self::MOST_MONTHS) {
-            throw FormulaError::field('months', 'an age of 0 to 120 months');
+        if ($months !== null && ($months <= 0.0 || $months > self::MOST_MONTHS)) {
+            throw FormulaError::field('months', 'an age of more than 0 and at most 120 months');
         }
-        if ($texture === null && $overrunPercent < 0.0 && $months <= 0.0) {
+        if ($texture === null && $overrunPercent === null && $months === null) {
             throw FormulaError::field('texture', 'something that was found: texture, overrun, or how long it kept');
         }
     }
 
-    /** Found over predicted effective solids; 0 when it was not felt. */
-    public function textureRatio(): float
+    /** Found over predicted effective solids; null when it was not felt. */
+    public function textureRatio(): ?float
     {
-        return $this->texture?->ratio() ?? 0.0;
+        return $this->texture?->ratio();
     }
 
-    /** Found over predicted overrun at the same minutes; 0 when it was not measured. */
-    public function overrunRatio(): float
+    /** Found over predicted overrun at the same minutes; null when it was not measured. */
+    public function overrunRatio(): ?float
     {
-        return $this->overrunPercent < 0.0
-            ? 0.0
+        return $this->overrunPercent === null
+            ? null
             : max(0.05, $this->overrunPercent / 100 / Whipping::overrun($this->whippedMinutes)->best);
     }
 
     /**
-     * Found over predicted life; 0 when nothing can be learned: still good at an age at which it was said to be is no
+     * Found over predicted life; null when nothing can be learned: still good at an age at which it was said to be is no
      * news.
      */
-    public function lifeRatio(): float
+    public function lifeRatio(): ?float
     {
-        if ($this->months <= 0.0 || $this->predicted->lifeMonths <= 0.0) {
-            return 0.0;
+        if ($this->months === null || $this->predicted->lifeMonths === null) {
+            return null;
         }
         $ratio = $this->months / $this->predicted->lifeMonths;
 
-        return $this->off || $ratio > 1.0 ? $ratio : 0.0;
+        return $this->off || $ratio > 1.0 ? $ratio : null;
     }
 }

@@ -14,9 +14,9 @@ use Crown\Assessment\TextureFamily;
 final readonly class Predicted
 {
     /**
-     * @param  float  $lifeMonths by the oils, without a cap that water sets; 0 when it cannot be told
+     * @param  float|null  $lifeMonths by the oils, above 0, without a cap that water sets; null when it cannot be told
      */
-    public function __construct(public TextureFamily $family, public float $lifeMonths)
+    public function __construct(public TextureFamily $family, public ?float $lifeMonths)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class Predicted
 
         return new self(
             TextureFamily::of($assessment->subject->composition),
-            $life->capped ? 0.0 : $life->months->best,
+            $life->capped ? null : ($life->months->best ?: null),
         );
     }
 }

@@ -26,8 +26,8 @@ final class BatchClosing
      */
     public static function net(float $fullGrams, ?KitItem $jar): float
     {
-        $tare = $jar?->kind === KitKind::Jar ? $jar->figure('tare_grams') : 0.0;
-        if ($jar === null || $tare <= 0.0) {
+        $tare = $jar?->kind === KitKind::Jar ? $jar->said('tare_grams') : null;
+        if ($jar === null || $tare === null) {
             throw MakeError::noTare();
         }
 

@@ -83,8 +83,8 @@ final readonly class Cooling implements JsonSerializable
     ): self {
         $millilitres = $grams / self::DENSITY;
         $material = isset(self::HEAT[$in->material ?? '']) ? ($in->material ?? '') : 'glass';
-        $holds = max($millilitres, ($in->millilitres ?? 0.0) ?: self::ROOMY * $millilitres);
-        $vessel = ($in->tareGrams ?? 0.0) ?: self::WEIGHS[$material] * $holds;
+        $holds = max($millilitres, $in->millilitres ?? self::ROOMY * $millilitres);
+        $vessel = $in->tareGrams ?? self::WEIGHS[$material] * $holds;
         $joules = Band::of(...self::WARMED)
             ->scaled($vessel * self::HEAT[$material])
             ->plus(Band::exact($grams * self::FAT));
@@ -99,21 +99,21 @@ final readonly class Cooling implements JsonSerializable
      * From what the probe has shown: the tau that lies nearest to all readings, with what the probe may be off by.
      *
      * @param  list<ProbeReading>  $readings two or more, in any order
-     * @param  float  $step what the probe shows steps of, °C; 0 where nobody said
+     * @param  float|null  $step what the probe shows steps of, °C, above 0; null where nobody said
      *
      * @throws MakeError about "readings" when it does not cool, or is as cold as where it stands
      */
     public static function fitted(
         array $readings,
         float $surroundings,
-        float $step = 0.0,
+        ?float $step = null,
         ?Composition $of = null,
     ): self {
         usort($readings, static fn (ProbeReading $a, ProbeReading $b): int => $a->minutes <=> $b->minutes);
         $first = $readings[0] ?? throw MakeError::tooFewReadings();
         $last = $readings[count($readings) - 1];
         $setting = $of?->solidCurve() ?? [];
-        $off = $step > 0.0 ? $step / 2 : self::PROBE_OFF;
+        $off = $step === null ? self::PROBE_OFF : $step / 2;
         if (count($readings) < 2 || $last->minutes <= $first->minutes) {
             throw MakeError::tooFewReadings();
         }

@@ -52,7 +52,7 @@ final readonly class CoolingTrace implements JsonSerializable
         float $around,
         Examined $of,
     ): self {
-        $step = $of->context->kitchen->tools->thermometer->stepCelsius ?? 0.0;
+        $step = $of->context->kitchen->tools->thermometer?->stepCelsius;
         $cooling = null;
         $problem = '';
         try {

@@ -108,7 +108,7 @@ final readonly class OverPour implements JsonSerializable
             'rebalanced' => [
                 ...self::figures($after, $id),
                 'stops' => self::stops($after, $this->planned),
-                'fits_bowl' => $bowl <= 0.0 ? null : BowlSize::needed($after->subject)->best <= $bowl,
+                'fits_bowl' => $bowl === null ? null : BowlSize::needed($after->subject)->best <= $bowl,
                 'targets' => array_map(static fn (Weighing $w): array => [
                     'line' => $w->line,
                     'name' => $w->name,

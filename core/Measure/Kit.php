@@ -118,12 +118,12 @@ final readonly class Kit
      * What amounts are turned into grams with.
      *
      * @param  float  $scaleGrams where no scale is in the kit
-     * @param  float  $bowlMillilitres where no bowl is
+     * @param  float|null  $bowlMillilitres where no bowl is; null when it is not known
      */
     public function kitchen(
         CupSize $cup,
         float $scaleGrams,
-        float $bowlMillilitres,
+        ?float $bowlMillilitres,
         ?Ways $ways = null,
     ): Kitchen {
         $scales = array_map(

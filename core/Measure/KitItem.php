@@ -93,9 +93,16 @@ final readonly class KitItem implements JsonSerializable
         );
     }
 
+    /** A figure that its kind must have (KitKind::figures). */
     public function figure(string $field): float
     {
         return $this->figures[$field] ?? 0.0;
+    }
+
+    /** A figure that its kind may have; null where she has not said it. */
+    public function said(string $field): ?float
+    {
+        return $this->figures[$field] ?? null;
     }
 
     public function choice(string $field): string

@@ -15,17 +15,17 @@ final readonly class Kitchen
     /**
      * @param  array<string, DropCalibration>  $calibrations keyed by substance name
      * @param  float  $scaleGrams resolution, g
-     * @param  float  $bowlMillilitres what the largest bowl holds to the rim; 0 when it is not known
+     * @param  float|null  $bowlMillilitres what the largest bowl holds to the rim; null when it is not known
      * @param  list<Scale>  $scales the maker's own, where she has named them; else there is one, of $scaleGrams
      * @param  list<OwnSpoon>  $spoons her own, weighed once
      *
-     * @throws MeasureError when the scale's resolution is not above 0 and at most 100 g, or a bowl not 0 to 100,000 ml
+     * @throws MeasureError when the scale's resolution is not above 0 and at most 100 g, or a bowl's size is not above 0 and at most 100,000 ml
      */
     public function __construct(
         public CupSize $cup = CupSize::UsCustomary,
         public float $scaleGrams = 1.0,
         public array $calibrations = [],
-        public float $bowlMillilitres = 0.0,
+        public ?float $bowlMillilitres = null,
         public array $scales = [],
         public array $spoons = [],
         public Tools $tools = new Tools(),
@@ -35,8 +35,9 @@ final readonly class Kitchen
         if (! is_finite($scaleGrams) || $scaleGrams <= 0.0 || $scaleGrams > 100.0) {
             throw MeasureError::badScale($scaleGrams);
         }
-        if (! is_finite($bowlMillilitres) || $bowlMillilitres < 0.0 || $bowlMillilitres > 100_000.0) {
-            throw MeasureError::badBowl($bowlMillilitres);
+        $bowl = $bowlMillilitres;
+        if ($bowl !== null && (! is_finite($bowl) || $bowl <= 0.0 || $bowl > 100_000.0)) {
+            throw MeasureError::badBowl($bowl);
         }
     }
 
@@ -80,8 +81,9 @@ final readonly class Kitchen
     public function millilitres(Unit $unit): float
     {
         foreach ($this->spoons as $spoon) {
-            if ($spoon->unit === $unit && $spoon->water) {
-                return $spoon->millilitres();
+            $holds = $spoon->unit === $unit ? $spoon->millilitres() : null;
+            if ($holds !== null) {
+                return $holds;
             }
         }
 

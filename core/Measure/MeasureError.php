@@ -113,7 +113,7 @@ final class MeasureError extends Problem
         return new self(
             'bowl_ml',
             'bad-bowl',
-            sprintf('A bowl of %g ml is not allowed; it must be 0 (not known) to 100,000 ml.', $millilitres),
+            sprintf('A bowl of %g ml is not allowed; it must be above 0 and at most 100,000 ml.', $millilitres),
             ['millilitres' => $millilitres],
         );
     }

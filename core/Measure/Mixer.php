@@ -14,13 +14,13 @@ final readonly class Mixer
     private const SPEEDS = ['low' => 0.6, 'medium' => 1.0, 'high' => 1.5];
 
     /**
-     * @param  float  $minutes that she likes; 0 when she has not said
+     * @param  float|null  $minutes that she likes, above 0; null when she has not said
      * @param  string  $sort "hand" (electric), "stand", or "whisk" for one that the arm moves
      * @param  string  $speed "low", "medium" or "high"
      */
     public function __construct(
         public string $name,
-        public float $minutes = 0.0,
+        public ?float $minutes = null,
         public string $sort = 'hand',
         public string $speed = 'medium',
     ) {

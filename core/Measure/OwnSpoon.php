@@ -43,9 +43,9 @@ final readonly class OwnSpoon
         return Band::of(max(0.0, $this->grams - $half), $this->grams, $this->grams + $half);
     }
 
-    /** Millilitres that it holds, where it was weighed with water; 0 where it was not. */
-    public function millilitres(): float
+    /** Millilitres that it holds, where it was weighed with water; null where it was not. */
+    public function millilitres(): ?float
     {
-        return $this->water ? $this->grams / self::WATER_DENSITY : 0.0;
+        return $this->water ? $this->grams / self::WATER_DENSITY : null;
     }
 }

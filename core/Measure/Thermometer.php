@@ -7,8 +7,8 @@ namespace Crown\Measure;
 /** A probe or a kitchen thermometer of the maker's. */
 final readonly class Thermometer
 {
-    /** @param  float  $stepCelsius what it shows steps of, °C; 0 when it is not known */
-    public function __construct(public string $name, public float $stepCelsius = 0.0)
+    /** @param  float|null  $stepCelsius what it shows steps of, °C, above 0; null when it is not known */
+    public function __construct(public string $name, public ?float $stepCelsius = null)
     {
     }
 
@@ -17,6 +17,6 @@ final readonly class Thermometer
     {
         $step = $this->stepCelsius;
 
-        return $step > 0.0 ? floor(($celsius - $step / 2) / $step + 1e-9) * $step : $celsius;
+        return $step === null ? $celsius : floor(($celsius - $step / 2) / $step + 1e-9) * $step;
     }
 }

@@ -29,9 +29,9 @@ final readonly class Tools
     {
         $vessels = static fn (KitKind $kind): array => array_map(static fn (KitItem $i): Vessel => new Vessel(
             $i->name,
-            $i->figure('millilitres'),
+            $i->said('millilitres'),
             $i->choice('material'),
-            $i->figure('tare_grams'),
+            $i->said('tare_grams'),
         ), $kit->of($kind));
 
         return new self(
@@ -54,7 +54,7 @@ final readonly class Tools
             array_map(
                 static fn (KitItem $i): Mixer => new Mixer(
                     $i->name,
-                    $i->figure('minutes'),
+                    $i->said('minutes'),
                     $i->choice('sort'),
                     $i->choice('speed'),
                 ),
@@ -66,7 +66,8 @@ final readonly class Tools
     /** The smallest bowl that holds so much, and bears heat where it is to stand over hot water; null for none. */
     public function bowlFor(float $millilitres, bool $heated = false): ?Vessel
     {
-        return self::smallest($this->bowls, static fn (Vessel $v): bool => $v->millilitres >= $millilitres
+        return self::smallest($this->bowls, static fn (Vessel $v): bool => $v->millilitres !== null
+            && $v->millilitres >= $millilitres
             && (! $heated || $v->bearsHeat()));
     }
 
@@ -115,10 +116,10 @@ final readonly class Tools
     private static function finest(array $of): ?Thermometer
     {
         $known = array_map(
-            static fn (KitItem $i): Thermometer => new Thermometer($i->name, $i->figure('step_celsius')),
+            static fn (KitItem $i): Thermometer => new Thermometer($i->name, $i->said('step_celsius')),
             $of,
         );
-        $steps = static fn (Thermometer $t): float => $t->stepCelsius > 0.0 ? $t->stepCelsius : INF;
+        $steps = static fn (Thermometer $t): float => $t->stepCelsius ?? INF;
         usort($known, static fn (Thermometer $a, Thermometer $b): int => $steps($a) <=> $steps($b));
 
         return $known[0] ?? null;

@@ -11,15 +11,15 @@ final readonly class Vessel
     private const NOT_HEATED = 'plastic';
 
     /**
-     * @param  float  $millilitres to the rim; 0 when it is not known
+     * @param  float|null  $millilitres to the rim, above 0; null when it is not known
      * @param  string  $material glass, steel, plastic or ceramic; "" when it is not said
-     * @param  float  $tareGrams empty; 0 when it is not known
+     * @param  float|null  $tareGrams empty, above 0; null when it is not known
      */
     public function __construct(
         public string $name,
-        public float $millilitres,
+        public ?float $millilitres,
         public string $material = '',
-        public float $tareGrams = 0.0,
+        public ?float $tareGrams = null,
     ) {
     }
 

@@ -46,7 +46,7 @@ final readonly class BowlSize implements Check
     {
         $bowl = $subject->context->kitchen->bowlMillilitres;
         $grams = $subject->composition->totalGrams;
-        if ($bowl <= 0.0 || $grams->best <= 0.0) {
+        if ($bowl === null || $grams->best <= 0.0) {
             return [];
         }
         $density = $subject->composition->density();

@@ -313,7 +313,8 @@ final class HerMethod
         }
         $stays = array_filter(
             $this->assessment->subject->composition->weighed(),
-            static fn (Portion $p): bool => $p->line->phase === Phase::Melt && HouseMethod::melting($p) > $said,
+            static fn (Portion $p): bool => $p->line->phase === Phase::Melt
+                && (HouseMethod::melting($p) ?? -INF) > $said,
         );
 
         return $stays === [] ? [$said, []] : [$wanted, [sprintf(

@@ -108,19 +108,19 @@ final readonly class HouseMethod
         $melting = 40.0;
         foreach ($this->assessment->subject->composition->weighed() as $portion) {
             if ($this->phaseOf($portion) === Phase::Melt) {
-                $melting = max($melting, self::melting($portion));
+                $melting = max($melting, self::melting($portion) ?? 0.0);
             }
         }
 
         return min(self::HOTTEST, ceil(($melting + 5) / 5) * 5);
     }
 
-    /** At which the last of it melts, °C; 0 where that is not known. */
-    public static function melting(Portion $portion): float
+    /** At which the last of it melts, °C; null where that is not known. */
+    public static function melting(Portion $portion): ?float
     {
         return $portion->ingredient->facts->has(Property::Melting)
             ? $portion->ingredient->facts->get(Property::Melting)->band->high
-            : 0.0;
+            : null;
     }
 
     private function kind(): ProductKind
@@ -211,8 +211,8 @@ final readonly class HouseMethod
     {
         $bowl = $this->bowl();
         $pan = $bowl === null ? null : $this->kitchen->tools->panFor($bowl);
-        $tare = $bowl->tareGrams ?? 0.0;
-        $empty = $tare > 0.0 ? sprintf(', %s g empty', Amount::number($tare)) : '';
+        $tare = $bowl?->tareGrams;
+        $empty = $tare === null ? '' : sprintf(', %s g empty', Amount::number($tare));
 
         return 'a bowl'
             .($bowl === null ? '' : sprintf(' (%s%s)', $bowl->name, $empty))
@@ -402,9 +402,9 @@ final readonly class HouseMethod
     {
         $largest = $this->kitchen->bowlMillilitres;
 
-        return $largest > 0.0
-            ? (int) ceil(BowlSize::needed($this->assessment->subject)->best / $largest - 1e-9)
-            : 1;
+        return $largest === null
+            ? 1
+            : (int) ceil(BowlSize::needed($this->assessment->subject)->best / $largest - 1e-9);
     }
 
     private function sift(): Task
@@ -522,7 +522,7 @@ final readonly class HouseMethod
                 'At or under %s °C on the probe (%s%s).',
                 Amount::number($own->atMost($celsius)),
                 $own->name,
-                $own->stepCelsius > 0.0 ? sprintf(', in steps of %s', Amount::number($own->stepCelsius)) : '',
+                $own->stepCelsius === null ? '' : sprintf(', in steps of %s', Amount::number($own->stepCelsius)),
             );
     }
 }

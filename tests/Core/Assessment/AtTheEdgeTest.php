@@ -87,8 +87,8 @@ final class AtTheEdgeTest extends CoreTestCase
             return array_column($whipping->jsonSerialize()['schools'], 'minutes');
         };
         self::assertSame([10.0, 30.0], $minutes(null));
-        self::assertSame([6.7, 20.0], $minutes(new Mixer('fast', 0.0, 'hand', 'high')));
-        self::assertSame([28.6, 85.7], $minutes(new Mixer('whisk', 0.0, 'whisk')));
+        self::assertSame([6.7, 20.0], $minutes(new Mixer('fast', null, 'hand', 'high')));
+        self::assertSame([28.6, 85.7], $minutes(new Mixer('whisk', null, 'whisk')));
     }
 
     public function test_what_is_under_a_ceiling_is_not_cut(): void

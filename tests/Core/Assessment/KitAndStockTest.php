@@ -78,7 +78,7 @@ final class KitAndStockTest extends CoreTestCase
     public function test_a_bowl_that_cannot_be(): void
     {
         $this->expectException(MeasureError::class);
-        $this->expectExceptionMessage('A bowl of -5 ml is not allowed; it must be 0 (not known) to 100,000 ml.');
+        $this->expectExceptionMessage('A bowl of -5 ml is not allowed; it must be above 0 and at most 100,000 ml.');
         new Kitchen(bowlMillilitres: -5.0);
     }
 

@@ -159,7 +159,7 @@ final class KeptDocumentsTest extends CoreTestCase
     public function test_a_kit_of_the_first_format(): void
     {
         $kit = Kit::read(self::kept('kit-1'));
-        $kitchen = $kit->kitchen(CupSize::Metric, 1.0, 0.0);
+        $kitchen = $kit->kitchen(CupSize::Metric, 1.0, null);
 
         self::assertSame([1, 2, 4], array_map(static fn (KitItem $i): int => $i->id, $kit->items));
         self::assertSame(0.1, $kitchen->stepFor(20.0));

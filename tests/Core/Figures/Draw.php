@@ -117,7 +117,7 @@ final class Draw
         return new Kitchen(
             cup: $this->one(CupSize::cases()),
             scaleGrams: $this->one([1.0, 0.1, 0.01]),
-            bowlMillilitres: $this->one([0.0, 150.0, 1000.0]),
+            bowlMillilitres: $this->one([null, 150.0, 1000.0]),
         );
     }
 

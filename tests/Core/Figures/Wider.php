@@ -396,7 +396,7 @@ final class Wider
                 $seen[] = new Observation(
                     $predicted,
                     $draw->one([null, ...TextureFound::cases()]),
-                    $draw->one([-1.0, 40.0, 95.0]),
+                    $draw->one([null, 40.0, 95.0]),
                     8.0,
                     $months,
                     $draw->one([true, false]),

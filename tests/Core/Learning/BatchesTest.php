@@ -175,7 +175,7 @@ final class BatchesTest extends CoreTestCase
             months: $months,
         );
 
-        self::assertSame(0.0, $at(6.0)->lifeRatio());
+        self::assertNull($at(6.0)->lifeRatio());
         self::assertEqualsWithDelta(1.5, $at(18.0)->lifeRatio(), 1e-12);
         // However long batches have kept, a life is lengthened by a quarter at most.
         $life = self::taught(self::formula(['olive-oil' => '100 g']), ...array_fill(0, 20, $at(36.0)))->subject->life;
@@ -194,8 +194,8 @@ final class BatchesTest extends CoreTestCase
         );
         self::assertSame(self::codes(self::assess($wet)), self::codes(self::taught($wet, $kept)));
         // Of a life that water capped nothing can be learned about oils.
-        self::assertSame(0.0, Predicted::of(self::assess($wet))->lifeMonths);
-        self::assertSame(0.0, (new Observation(Predicted::of(self::assess($wet)), null, months: 9.0))->lifeRatio());
+        self::assertNull(Predicted::of(self::assess($wet))->lifeMonths);
+        self::assertNull((new Observation(Predicted::of(self::assess($wet)), null, months: 9.0))->lifeRatio());
     }
 
     public function test_no_finding_touches_load_or_age(): void
@@ -242,7 +242,9 @@ final class BatchesTest extends CoreTestCase
                 'texture' => static fn (): Observation => new Observation($predicted),
                 'overrun_percent' => static fn (): Observation => new Observation($predicted, null, 80.0),
                 'overrun_percent ' => static fn (): Observation => new Observation($predicted, null, 400.0, 10.0),
+                ' overrun_percent' => static fn (): Observation => new Observation($predicted, null, -1.0, 10.0),
                 'months' => static fn (): Observation => new Observation($predicted, null, months: 500.0),
+                'months ' => static fn (): Observation => new Observation($predicted, null, months: 0.0),
             ] as $field => $bad
         ) {
             try {

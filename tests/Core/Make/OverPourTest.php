@@ -117,7 +117,7 @@ final class OverPourTest extends CoreTestCase
         $bowl = static function (float $millilitres): Context {
             $kit = Kit::read([])->with(Node::of(['kind' => 'bowl', 'name' => 'Bowl', 'millilitres' => $millilitres]));
 
-            return new Context(self::catalogue(), $kit->kitchen(CupSize::Metric, 1.0, 0.0));
+            return new Context(self::catalogue(), $kit->kitchen(CupSize::Metric, 1.0, null));
         };
 
         self::assertFalse($this->poured([], 'olive-oil', 80.0, $bowl(300.0))['rebalanced']['fits_bowl']);

@@ -46,7 +46,7 @@ final class OwnKitchenTest extends CoreTestCase
     /** @param  array<string, string>  $ways */
     private static function judged(Formula $formula, ?Kit $kit = null, array $ways = []): Assessment
     {
-        $kitchen = ($kit ?? Kit::read([]))->kitchen(CupSize::Metric, 1.0, 0.0, Ways::of($ways));
+        $kitchen = ($kit ?? Kit::read([]))->kitchen(CupSize::Metric, 1.0, null, Ways::of($ways));
 
         return Assessor::standard()->assess($formula, new Context(self::catalogue(), $kitchen));
     }

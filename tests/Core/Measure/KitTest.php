@@ -37,7 +37,7 @@ final class KitTest extends CoreTestCase
 
     private static function kitchen(Kit $kit): Kitchen
     {
-        return $kit->kitchen(CupSize::UsCustomary, 1.0, 0.0);
+        return $kit->kitchen(CupSize::UsCustomary, 1.0, null);
     }
 
     private static function grams(string $amount, string $id, Kitchen $kitchen, string $form = ''): Figure

@@ -84,7 +84,7 @@ final class ToolsTest extends CoreTestCase
     /** 40 °C, half a step under it, in whole steps: 39 by 1, 38 by 2, 39.9 by 0.1. */
     public function test_a_limit_is_read_low_by_half_a_step(): void
     {
-        foreach ([[1.0, 39.0], [2.0, 38.0], [0.1, 39.9], [0.0, 40.0]] as [$step, $most]) {
+        foreach ([[1.0, 39.0], [2.0, 38.0], [0.1, 39.9], [null, 40.0]] as [$step, $most]) {
             self::assertEqualsWithDelta($most, (new Thermometer('t', $step))->atMost(40.0), 1e-9);
         }
         $finest = self::tools(
@@ -100,7 +100,7 @@ final class ToolsTest extends CoreTestCase
     {
         $pump = ['kind' => 'dropper', 'sort' => 'pump', 'name' => 'the pump', 'drops' => 20, 'grams' => 16];
         $kit = Kit::read([])->with(Node::of([...$pump, 'ingredient' => 'jojoba-oil', 'substance' => 'Jojoba oil']));
-        $kitchen = $kit->kitchen(CupSize::Metric, 1.0, 0.0);
+        $kitchen = $kit->kitchen(CupSize::Metric, 1.0, null);
 
         self::assertSame([], $kitchen->calibrations);
         self::assertSame('about 4 strokes (the pump)', $kitchen->tools->pumps[0]->words(3.0));
@@ -142,7 +142,7 @@ final class ToolsTest extends CoreTestCase
         self::assertSame('grams', Ways::safer()->chosen(School::Measuring));
         self::assertSame(
             'long',
-            Kit::read([])->kitchen(CupSize::Metric, 1.0, 0.0, $ways)->ways->chosen(School::Whipping),
+            Kit::read([])->kitchen(CupSize::Metric, 1.0, null, $ways)->ways->chosen(School::Whipping),
         );
     }
 }
