@@ -103,6 +103,8 @@ final class Studio extends Model
     /** What this studio measures with. */
     public function kitchen(): Kitchen
     {
-        return $this->ownKit()->kitchen(CupSize::from($this->cup), $this->scale_grams, $this->bowl_ml ?: null, $this->ways());
+        $bowl = $this->bowl_ml ?: null;
+
+        return $this->ownKit()->kitchen(CupSize::from($this->cup), $this->scale_grams, $bowl, $this->ways());
     }
 }

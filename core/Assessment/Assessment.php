@@ -67,6 +67,7 @@ final readonly class Assessment implements JsonSerializable
     {
         $composition = $this->subject->composition;
         $texture = $this->subject->texture;
+        $heaviness = $this->subject->heaviness();
         $bands = [];
         foreach (SolidFat::TEMPERATURES as $celsius) {
             $bands[$celsius] = $texture->solids($celsius);
@@ -98,7 +99,7 @@ final readonly class Assessment implements JsonSerializable
             'life_reasons' => $this->subject->life->reasons,
             'longer' => $this->subject->life->longer,
             'learned' => $this->learned(),
-            'weight_index' => round($this->subject->heaviness() ?? 0.0, 3),
+            'weight_index' => $heaviness === null ? null : round($heaviness, 3),
             'cost' => Cost::of($composition),
             'density_20c' => round($composition->density(), 4),
             'density_60c' => round($composition->density(60.0), 4),

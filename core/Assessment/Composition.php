@@ -353,8 +353,8 @@ final readonly class Composition
         ksort($masses);
         $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === '', ARRAY_FILTER_USE_KEY);
         $written = self::built($formula, $ingredients, $amounts, $masses, $problems, $sharesPercent);
-        $target = $air === null ? 0.0 : $formula->size->target($written->density(), $air);
-        if ($target <= 0.0 || $written->totalGrams->best <= 0.0) {
+        $target = $air === null ? null : $formula->size->target($written->density(), $air);
+        if ($target === null || $written->totalGrams->best <= 0.0) {
             return $written;
         }
         $factor = $target / $written->totalGrams->best;

@@ -14,14 +14,12 @@ final readonly class Sought
 
     public function isMetBy(Ingredient $ingredient): bool
     {
-        return self::worth($ingredient, $this->need) >= max(1, $this->evidence);
+        return (self::worth($ingredient, $this->need) ?? 0) >= max(1, $this->evidence);
     }
 
-    /** How well it is known to help: 0 and more; -1 where nothing is known. */
-    public static function worth(Ingredient $ingredient, Need $need): int
+    /** How well it is known to help: 0 and more; null where nothing is known. */
+    public static function worth(Ingredient $ingredient, Need $need): ?int
     {
-        $known = $ingredient->evidenceFor($need);
-
-        return $known === [] ? -1 : $known[0]->worth();
+        return ($ingredient->evidenceFor($need)[0] ?? null)?->worth();
     }
 }

@@ -46,7 +46,7 @@ final readonly class Wanted
         $rank = fn (Ingredient $i): float => match ($this->by) {
             self::BY_EVIDENCE => $this->for === null
                 ? -self::bestEvidence($i)
-                : -(float) Sought::worth($i, $this->for->need),
+                : -(float) (Sought::worth($i, $this->for->need) ?? -1),
             self::BY_LIFE => -$i->facts->best(Property::LifeMonths, 0.0),
             self::BY_WEIGHT => $i->facts->best(Property::Weight, 9.0),
             default => 0.0,

@@ -95,8 +95,9 @@ final class FormulaDocument
         return [
             'text' => $step->text,
             'act' => $step->act,
-            'minutes' => $step->minutes,
-            'celsius' => $step->saysTemperature() ? $step->celsius : null,
+            // In the document 0 stands for a time that is not said.
+            'minutes' => $step->minutes ?? 0.0,
+            'celsius' => $step->celsius,
         ];
     }
 
@@ -161,9 +162,8 @@ final class FormulaDocument
             static fn (Node $row): Step => new Step(
                 $row->text('text', '', 2_000),
                 $row->text('act', 'other', 20),
-                $row->number('minutes') ?? 0.0,
-                $row->number('celsius') ?? 0.0,
-                $row->has('celsius'),
+                $row->number('minutes') ?: null,
+                $row->number('celsius'),
             ),
             $rows,
         );

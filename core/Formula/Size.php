@@ -33,16 +33,16 @@ final readonly class Size
     }
 
     /**
-     * Millilitres of the blend, without air, that fill the jars, with what goes over and what is lost; 0 where no jars
-     * are to be filled.
+     * Millilitres of the blend, without air, that fill the jars, with what goes over and what is lost; null where no
+     * jars are to be filled.
      *
      * @param  float  $air that is beaten into it before, as a fraction of its volume
      */
-    public function millilitresToFill(float $air = 0.0): float
+    public function millilitresToFill(float $air = 0.0): ?float
     {
         return $this->isByVolume()
             ? ($this->jars * $this->millilitres * (1 + $this->overfill)) / (1 + $air) / (1 - $this->loss)
-            : 0.0;
+            : null;
     }
 
     /** Whether it is jars that are to be filled, by volume. */
@@ -87,17 +87,20 @@ final readonly class Size
     }
 
     /**
-     * The mass to make, grams; 0 for "as written". jars x volume x (1 + overfill) x density / (1 + air) / (1 - loss).
+     * The mass to make, grams; null for "as written":
+     * jars x volume x (1 + overfill) x density / (1 + air) / (1 - loss).
      *
      * @param  float  $density of the blend at 20 °C, g/ml
      * @param  float  $air that is beaten into it before the jars are filled, as a fraction of its volume
      */
-    public function target(float $density, float $air = 0.0): float
+    public function target(float $density, float $air = 0.0): ?float
     {
-        return match ($this->mode) {
-            'mass' => $this->grams,
-            'jars' => $this->millilitresToFill($air) * $density,
-            default => 0.0,
+        $millilitres = $this->millilitresToFill($air);
+
+        return match (true) {
+            $millilitres !== null => $millilitres * $density,
+            $this->isAsWritten() => null,
+            default => $this->grams,
         };
     }
 }

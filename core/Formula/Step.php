@@ -4,20 +4,18 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
-/** One sentence of instruction, with the act it asks for and its time and temperature (0 when none is said). */
+/** One sentence of instruction, with the act it asks for. */
 final readonly class Step
 {
+    /**
+     * @param  float|null  $minutes that it lasts, above 0; null when none are said
+     * @param  float|null  $celsius of what is worked on, °C; null when none is said
+     */
     public function __construct(
         public string $text,
         public string $act,
-        public float $minutes,
-        public float $celsius,
-        public bool $heatSaid = false,
+        public ?float $minutes = null,
+        public ?float $celsius = null,
     ) {
-    }
-
-    public function saysTemperature(): bool
-    {
-        return $this->heatSaid;
     }
 }

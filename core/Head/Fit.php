@@ -18,13 +18,13 @@ use JsonSerializable;
 final readonly class Fit implements JsonSerializable
 {
     /**
-     * @param  float  $index 0 when no line has a weight
+     * @param  float|null  $index null when no line has a weight
      * @param  list<Service>  $services the head's own needs first, then what else it serves
      * @param  bool  $stays on the hair: the weight of what is rinsed out does not count
      */
     private function __construct(
         public Profile $head,
-        public float $index,
+        public ?float $index,
         public Band $target,
         public array $services,
         public bool $stays,
@@ -54,7 +54,7 @@ final readonly class Fit implements JsonSerializable
 
         return new self(
             $head,
-            $subject->heaviness() ?? 0.0,
+            $subject->heaviness(),
             $head->weightTarget($subject->formula()->kind->goesOnScalp()),
             $services,
             ! $subject->formula()->kind->isRinsed(),
@@ -71,6 +71,16 @@ final readonly class Fit implements JsonSerializable
         }
 
         return 0.0;
+    }
+
+    /** Whether its weight is that which suits the head; null when that cannot be told. What is rinsed out suits all. */
+    public function suits(): ?bool
+    {
+        return match (true) {
+            ! $this->stays => true,
+            $this->index === null => null,
+            default => $this->target->contains($this->index),
+        };
     }
 
     private static function service(Need $need, bool $asked, Examined $subject): Service
@@ -93,10 +103,10 @@ final readonly class Fit implements JsonSerializable
     {
         return [
             'name' => $this->head->name,
-            'weight_index' => round($this->index, 3),
+            'weight_index' => $this->index === null ? null : round($this->index, 3),
             'weight_target' => $this->target,
             'stays' => $this->stays,
-            'suits' => ! $this->stays || ($this->index > 0.0 && $this->target->contains($this->index)),
+            'suits' => $this->suits(),
             'services' => $this->services,
         ];
     }

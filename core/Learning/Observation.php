@@ -19,8 +19,7 @@ final readonly class Observation
 
     /**
      * @param  TextureFound|null  $texture null when it was not felt
-     * @param  float|null  $overrunPercent volume gained by whipping, per cent of the volume before; null when it was not
-     *     measured
+     * @param  float|null  $overrunPercent volume gained by whipping, per cent of that before; null when not measured
      * @param  float  $whippedMinutes at medium speed; counts only with the overrun
      * @param  float|null  $months since it was made; null when nothing is said of its life
      * @param  bool  $off whether it had gone off by then; else it was still good
@@ -66,8 +65,8 @@ final readonly class Observation
     }
 
     /**
-     * Found over predicted life; null when nothing can be learned: still good at an age at which it was said to be is no
-     * news.
+     * Found over predicted life; null when nothing can be learned: still good at an age at which it was said to be is
+     * no news.
      */
     public function lifeRatio(): ?float
     {

@@ -11,10 +11,9 @@ final readonly class Amount
      * @param  Band  $count how many of the unit; a written range gives the band its ends
      * @param  bool  $heaped 1.5 times level, within 25 %
      * @param  bool  $about adds 10 % to the half-width
-     * @param  float  $capsuleMilligrams powder in one capsule, 0 when it was not said
+     * @param  float|null  $capsuleMilligrams powder in one capsule, above 0; null when it was not said
      * @param  list<Amount>  $also further parts to be added ("1 cup + 2 tbsp")
-     * @param  float  $millilitres of a fill: the volume of the whole to which it fills, ml; 0 when it was not said as a
-     *     volume
+     * @param  float|null  $millilitres of a fill: the volume of the whole, above 0; null when it was not said as one
      * @param  string  $written the maker's own words
      *
      * @throws MeasureError for nothing, less than nothing, or more than a tonne
@@ -25,9 +24,9 @@ final readonly class Amount
         public string $written,
         public bool $heaped = false,
         public bool $about = false,
-        public float $capsuleMilligrams = 0.0,
+        public ?float $capsuleMilligrams = null,
         public array $also = [],
-        public float $millilitres = 0.0,
+        public ?float $millilitres = null,
     ) {
         $fillWithoutTarget = $unit === Unit::Fill;
         if (! $fillWithoutTarget && $count->low <= 0.0) {
@@ -73,7 +72,7 @@ final readonly class Amount
                 : self::number($count->low).' to '.self::number($count->high))
             .' '
             .$this->unit->after($count->high)
-            .($this->capsuleMilligrams > 0 ? sprintf(' of %g mg', $this->capsuleMilligrams) : '');
+            .($this->capsuleMilligrams === null ? '' : sprintf(' of %g mg', $this->capsuleMilligrams));
         foreach ($also as $more) {
             $words .= ' + '.$more->written;
         }

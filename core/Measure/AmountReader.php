@@ -278,7 +278,7 @@ final class AmountReader
                     Band::exact($target * $unit->grams()),
                     Unit::Fill,
                     trim($m[0]),
-                    millilitres: $target * $unit->millilitres(CupSize::Metric),
+                    millilitres: $target * $unit->millilitres(CupSize::Metric) ?: null,
                 ),
                 substr($plain, strlen($m[0])),
             );
@@ -343,7 +343,7 @@ final class AmountReader
         $high = ($m['upper'] ?? '') !== '' ? self::value($m['upper']) : $low;
         $name = mb_strtolower($m['unit'] ?? '');
         [$unit, $rest] = self::unit($name, substr($plain, strlen($m[0])));
-        [$milligrams, $rest] = $unit === Unit::Capsule ? self::milligrams($rest) : [0.0, $rest];
+        [$milligrams, $rest] = $unit === Unit::Capsule ? self::milligrams($rest) : [null, $rest];
         $written = rtrim(
             preg_replace('/\s+/', ' ', trim(substr($plain, 0, strlen($plain) - strlen($rest)))) ?? '',
             '. ',
@@ -397,12 +397,12 @@ final class AmountReader
         return [$unit, substr($rest, strlen($t[0]))];
     }
 
-    /** @return array{float, string} what a capsule holds, 0 when that is not said, and what is left of the text */
+    /** @return array{float|null, string} what a capsule holds, null when that is not said, and what is left of the text */
     private static function milligrams(string $rest): array
     {
         return preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $m) === 1
-            ? [self::value($m[1]), substr($rest, strlen($m[0]))]
-            : [0.0, $rest];
+            ? [self::value($m[1]) ?: null, substr($rest, strlen($m[0]))]
+            : [null, $rest];
     }
 
     private static function pattern(string $unitPattern): string

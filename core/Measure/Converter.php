@@ -203,7 +203,7 @@ final readonly class Converter
 
     private function capsules(Amount $amount, Substance $substance): Figure
     {
-        if ($amount->capsuleMilligrams <= 0.0) {
+        if ($amount->capsuleMilligrams === null) {
             throw CannotTell::mass(
                 $substance->name,
                 $amount->written,

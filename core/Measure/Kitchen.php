@@ -19,7 +19,8 @@ final readonly class Kitchen
      * @param  list<Scale>  $scales the maker's own, where she has named them; else there is one, of $scaleGrams
      * @param  list<OwnSpoon>  $spoons her own, weighed once
      *
-     * @throws MeasureError when the scale's resolution is not above 0 and at most 100 g, or a bowl's size is not above 0 and at most 100,000 ml
+     * @throws MeasureError when the scale's resolution is not above 0 and at most 100 g, or the bowl's size not above 0
+     *     and at most 100,000 ml
      */
     public function __construct(
         public CupSize $cup = CupSize::UsCustomary,

@@ -103,7 +103,7 @@ final readonly class LotReader
         $count = preg_match('/^(\d{1,2})\s?[x×]\s+(.+)$/iu', $thing, $m) === 1 ? max(1, (int) $m[1]) : 1;
         $thing = $m[2] ?? $thing;
         $read = $this->thing($thing);
-        $grams = $read?->grams[0]->band->best ?? self::weighed($read->amount ?? '');
+        $grams = $read === null ? null : self::massOf($read);
 
         return new LotDraft(
             $row,
@@ -124,6 +124,12 @@ final readonly class LotReader
             implode(', ', $said->notes),
             $this->doubts($said, $read, $grams),
         );
+    }
+
+    /** Grams of what stands in a line; null when they cannot be told. */
+    private static function massOf(ReadLine $read): ?float
+    {
+        return $read->grams?->band->best ?? self::weighed($read->amount);
     }
 
     /**

@@ -34,7 +34,7 @@ final readonly class FallingOrder implements JsonSerializable
     {
         $amounts = array_filter($lines, static fn (ReadLine $l): bool => $l->amount !== '');
         $known = array_filter($lines, static fn (ReadLine $l): bool => $l->ingredient() !== '');
-        $rows = array_unique(array_map(static fn (ReadLine $l): int => $l->row, $lines));
+        $rows = array_unique(array_map(static fn (ReadLine $l): ?int => $l->row, $lines));
         if ($amounts !== [] || count($known) < self::FEWEST || count($rows) > 1) {
             return null;
         }

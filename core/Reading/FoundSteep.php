@@ -13,6 +13,7 @@ use Crown\Measure\AmountReader;
 use Crown\Measure\MeasureError;
 use Crown\Measure\WrittenAmount;
 use Crown\Steep\SteepMethod;
+use Crown\Steep\Way;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -27,23 +28,26 @@ final readonly class FoundSteep implements JsonSerializable
 
     private const DAY = 1440.0;
 
+    /** °C. */
+    private const WARMEST_ROOM = 30.0;
+
     private const BATH = '/\b(?:water bath|double boiler|bain|crock|slow cooker|pan of water)\b/u';
 
     /**
      * @param  non-empty-list<int>  $herbs numbers of their lines, from 0
      * @param  non-empty-list<int>  $oils likewise
-     * @param  int  $days 0 for what the way usually takes
-     * @param  float  $celsius 0 for what the way usually has
-     * @param  float  $minutes 0 for what the way usually takes
+     * @param  int|null  $days null for what the way usually takes
+     * @param  float|null  $celsius null for what the way usually has
+     * @param  float|null  $minutes null for what the way usually takes
      * @param  int  $last number of the step with which it ends, from 0
      */
     private function __construct(
         public array $herbs,
         public array $oils,
         public SteepMethod $method,
-        public int $days,
-        public float $celsius,
-        public float $minutes,
+        public ?int $days,
+        public ?float $celsius,
+        public ?float $minutes,
         private int $last,
     ) {
     }
@@ -63,19 +67,20 @@ final readonly class FoundSteep implements JsonSerializable
         if ($at === null || $herbs === [] || $oils === []) {
             return null;
         }
-        $days = $minutes = $celsius = 0.0;
+        $days = $minutes = 0.0;
+        $celsius = null;
         foreach (self::standing($steps) as $step) {
-            $long = $step->minutes >= self::DAY;
-            $days = $long ? max($days, $step->minutes / self::DAY) : $days;
-            $minutes = $long || $step->act === 'cool' ? $minutes : max($minutes, $step->minutes);
-            $celsius = $step->saysTemperature() && $step->celsius > 30.0 ? $step->celsius : $celsius;
+            $takes = $step->minutes ?? 0.0;
+            $days = self::isLong($step) ? max($days, $takes / self::DAY) : $days;
+            $minutes = self::isLong($step) || $step->act === 'cool' ? $minutes : max($minutes, $takes);
+            $celsius = self::isWarm($step) ? $step->celsius : $celsius;
         }
         $method = self::method($steps, $days);
-        $minutes = $minutes >= self::WARMED ? min($minutes, self::DAY) : 0.0;
+        $minutes = $minutes >= self::WARMED ? min($minutes, self::DAY) : null;
 
         return $method->isHeated()
-            ? new self($herbs, $oils, $method, 0, $celsius, $minutes, $at)
-            : new self($herbs, $oils, $method, min(400, (int) round($days)), 0.0, 0.0, $at);
+            ? new self($herbs, $oils, $method, null, $celsius, $minutes, $at)
+            : new self($herbs, $oils, $method, min(Way::MOST_DAYS, (int) round($days)) ?: null, null, null, $at);
     }
 
     /**
@@ -103,9 +108,10 @@ final readonly class FoundSteep implements JsonSerializable
             ], $this->oils),
             'water_grams' => 0.0,
             'method' => $this->method->value,
-            'celsius' => $this->celsius,
-            'minutes' => $this->minutes,
-            'days' => $this->days === 0 ? $this->method->days() : $this->days,
+            // In the draft 0 stands for the method's own.
+            'celsius' => $this->celsius ?? 0.0,
+            'minutes' => $this->minutes ?? 0.0,
+            'days' => $this->days ?? $this->method->days(),
             'jar_ml' => 0.0,
             'diameter_cm' => 0.0,
             'mouth_cm' => 0.0,
@@ -145,9 +151,9 @@ final readonly class FoundSteep implements JsonSerializable
             'herbs' => self::numbered($this->herbs),
             'oils' => self::numbered($this->oils),
             'method' => $this->method->value,
-            'days' => $this->days === 0 ? $this->method->days() : $this->days,
-            'celsius' => $this->celsius > 0.0 ? $this->celsius : null,
-            'minutes' => $this->minutes > 0.0 ? $this->minutes : null,
+            'days' => $this->days ?? $this->method->days(),
+            'celsius' => $this->celsius,
+            'minutes' => $this->minutes,
         ];
     }
 
@@ -169,7 +175,7 @@ final readonly class FoundSteep implements JsonSerializable
     {
         $at = null;
         foreach ($steps as $n => $step) {
-            $standsAndIsStrained = $step->minutes >= self::DAY && preg_match('/\bstrain/u', $step->text) === 1;
+            $standsAndIsStrained = self::isLong($step) && preg_match('/\bstrain/u', $step->text) === 1;
             if ($step->act === 'strain' || $standsAndIsStrained) {
                 return $n;
             }
@@ -191,8 +197,20 @@ final readonly class FoundSteep implements JsonSerializable
             array_slice($steps, 0, (self::drawn($steps) ?? -1) + 1),
             // "Five weeks in oil, strain": one sentence, and the time is that of the standing.
             static fn (Step $s): bool => in_array($s->act, $acts, true)
-                || ($s->act === 'strain' && $s->minutes >= self::DAY),
+                || ($s->act === 'strain' && self::isLong($s)),
         ));
+    }
+
+    /** Whether it takes days. */
+    private static function isLong(Step $step): bool
+    {
+        return $step->minutes !== null && $step->minutes >= self::DAY;
+    }
+
+    /** Whether it is warmer than any room. */
+    private static function isWarm(Step $step): bool
+    {
+        return $step->celsius !== null && $step->celsius > self::WARMEST_ROOM;
     }
 
     /** @param  list<Step>  $steps */
@@ -201,7 +219,7 @@ final readonly class FoundSteep implements JsonSerializable
         $said = mb_strtolower(implode(' ', array_map(static fn (Step $s): string => $s->text, $steps)));
         $warmed = array_filter(
             self::standing($steps),
-            static fn (Step $s): bool => ($s->act === 'heat' || ($s->saysTemperature() && $s->celsius > 30.0)),
+            static fn (Step $s): bool => $s->act === 'heat' || self::isWarm($s),
         ) !== [];
 
         return match (true) {

@@ -22,13 +22,13 @@ final readonly class ReadLine implements JsonSerializable
      * @param  string  $amount what counts as the amount; "" when there is none
      * @param  string  $form fresh, dried, powder, seed, melted, or ""
      * @param  list<NameMatch>  $matches best first
-     * @param  list<Figure>  $grams one figure when the mass can be told, else empty
+     * @param  Figure|null  $grams null when the mass cannot be told
      * @param  array<string, string>  $doubts why it is not sure, as sentences keyed by what is Asked; empty when it is
      * @param  Phase|null  $phase when it goes in, where a heading above it says so
      * @param  list<Choice>  $choices what the text names in its place
      * @param  bool  $optional whether the text leaves it open
      * @param  string|null  $written the amount as it was read, where another one counts now
-     * @param  int  $row number of its row in the source; -1 for none
+     * @param  int|null  $row number of its row in the source; null for none
      * @param  SettledBy  $by who says what it is
      * @param  string  $place its row as it was pasted, by which it is found again; "" for none
      */
@@ -39,13 +39,13 @@ final readonly class ReadLine implements JsonSerializable
         public string $amount,
         public string $form,
         public array $matches,
-        public array $grams,
+        public ?Figure $grams,
         public array $doubts,
         public ?Phase $phase = null,
         public array $choices = [],
         public bool $optional = false,
         ?string $written = null,
-        public int $row = -1,
+        public ?int $row = null,
         public SettledBy $by = SettledBy::Text,
         public string $place = '',
     ) {
@@ -160,8 +160,8 @@ final readonly class ReadLine implements JsonSerializable
             'written_name' => $this->name,
             'written_amount' => $this->writtenAmount,
             'amount' => $this->amount === '' ? null : $this->amount,
-            'grams' => $this->grams === [] ? null : $this->grams[0]->band,
-            'basis' => $this->grams === [] ? null : $this->grams[0]->basis->value,
+            'grams' => $this->grams?->band,
+            'basis' => $this->grams?->basis->value,
             'form' => $this->form === '' ? null : $this->form,
             'doubts' => (object) $this->doubts,
             'choices' => $this->choices,

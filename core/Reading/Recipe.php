@@ -90,8 +90,8 @@ final readonly class Recipe implements JsonSerializable
                 static fn (Step $s): array => [
                     'text' => $s->text,
                     'act' => $s->act,
-                    'minutes' => $s->minutes > 0.0 ? $s->minutes : null,
-                    'celsius' => $s->saysTemperature() ? round($s->celsius, 1) : null,
+                    'minutes' => $s->minutes,
+                    'celsius' => $s->celsius === null ? null : round($s->celsius, 1),
                 ],
                 $this->steps,
             ),

@@ -12,7 +12,7 @@ final readonly class Span implements JsonSerializable
     /**
      * @param  int  $start characters before it in the text as it was pasted
      * @param  int  $end the character after its last
-     * @param  int  $of number of the line or step, from 1; 0 for what is of the whole
+     * @param  int|null  $of number of the line or step, from 1; null for what is of the whole
      * @param  string  $why in a sentence; "" for what its fate says
      */
     public function __construct(
@@ -20,7 +20,7 @@ final readonly class Span implements JsonSerializable
         public int $end,
         public Fate $fate,
         public string $text,
-        public int $of = 0,
+        public ?int $of = null,
         public string $why = '',
     ) {
     }
@@ -32,7 +32,7 @@ final readonly class Span implements JsonSerializable
             'start' => $this->start,
             'end' => $this->end,
             'fate' => $this->fate->value,
-            'of' => $this->of === 0 ? null : $this->of,
+            'of' => $this->of,
             'why' => $this->why === '' ? $this->fate->why() : $this->why,
         ];
     }

@@ -27,7 +27,7 @@ final readonly class Entry
         return new Format('honest-crown/journal-entry');
     }
 
-    /** Grams of what it is about; 0 when it is about none. */
+    /** Grams of what it is about: nothing where it is about none. */
     public function grams(): float
     {
         return $this->data->number('grams') ?? 0.0;

@@ -44,7 +44,7 @@ final class RelativeAmounts
     /** All shares together, of the whole. */
     private float $percent;
 
-    private float $stated;
+    private ?float $stated;
 
     private float $total;
 
@@ -121,7 +121,7 @@ final class RelativeAmounts
         $fill = reset($this->fills);
 
         return $fill !== false
-            && $fill->millilitres <= 0.0
+            && $fill->millilitres === null
             && $fill->count->best <= 0.0
             && $this->absolute->best > 0.0
             && ! $this->size->isAsWritten();
@@ -132,7 +132,7 @@ final class RelativeAmounts
         $hasMass = $this->absolute->best > 0.0;
 
         return match (true) {
-            $this->stated > 0.0 => $this->stated,
+            $this->stated !== null => $this->stated,
             $this->fillsSize() => $this->size->grams,
             $this->fills !== [] => self::NOMINAL,
             $hasMass && $this->percent < 1.0 && $this->parts === [] => $this->absolute->best / (1 - $this->percent),
@@ -181,7 +181,7 @@ final class RelativeAmounts
             return;
         }
         // Filled to a mark, the whole is as sure as the mark.
-        $byVolume = $fill->millilitres > 0.0;
+        $byVolume = $fill->millilitres !== null;
         $whole = Band::within($this->total, $byVolume ? Unit::Millilitre->handHalfWidth() : 0.0);
         $this->masses[$line] = new Figure(
             Band::of(
@@ -196,7 +196,7 @@ final class RelativeAmounts
                 'What the other lines leave of the whole.'
                     .($byVolume ? ' Its mass follows from the densities of the lines.' : ''),
                 [
-                    ...$byVolume
+                    ...$fill->millilitres !== null
                         ? [new Input('volume of the whole', Band::exact($fill->millilitres), 'ml', 'the maker')]
                         : [],
                     new Input('whole', $whole, 'g', $this->whoSays($byVolume)),
@@ -210,7 +210,7 @@ final class RelativeAmounts
     {
         return match (true) {
             $byVolume => 'densities of the lines at 20 °C',
-            $this->stated > 0.0 => 'the maker',
+            $this->stated !== null => 'the maker',
             default => 'batch size',
         };
     }
@@ -224,20 +224,20 @@ final class RelativeAmounts
     }
 
     /**
-     * The mass of the whole that the line "to fill" states, grams; 0 when it states none. From a volume it is worked
-     * out: the volumes of the lines at 20 °C add up to it.
+     * The mass of the whole that the line "to fill" states, grams; null when it states none. From a volume it is
+     * worked out: the volumes of the lines at 20 °C add up to it.
      */
-    private function stated(): float
+    private function stated(): ?float
     {
         $line = array_key_first($this->fills);
         if ($line === null) {
-            return 0.0;
+            return null;
         }
         $millilitres = $this->fillsSize()
             ? $this->size->millilitresToFill($this->air)
             : $this->fills[$line]->millilitres;
-        if ($millilitres <= 0.0) {
-            return $this->fills[$line]->count->best;
+        if ($millilitres === null) {
+            return $this->fills[$line]->count->best ?: null;
         }
         $perGram = fn (int $i): float => 1 / $this->ingredients[$i]->density20();
         // V = sum(m/d) + T sum(p/d) + (T (1 - sum p) - sum m)/d of the filling, solved for T.
@@ -259,7 +259,7 @@ final class RelativeAmounts
      */
     public function half(): float
     {
-        return $this->absolute->best > 0.0 || $this->stated > 0.0 ? $this->scale / 2 : 0.0;
+        return $this->absolute->best > 0.0 || $this->stated !== null ? $this->scale / 2 : 0.0;
     }
 
     private function proportion(Band $grams, string $words): Figure

@@ -134,7 +134,7 @@ final class HerMethod
 
     private function kindOf(Step $step): ?TaskKind
     {
-        if ($step->act === 'store' && $step->minutes > 0.0 && $this->celsius > self::ROOM) {
+        if ($step->act === 'store' && $step->minutes !== null && $this->celsius > self::ROOM) {
             return TaskKind::Hold;
         }
         $kind = $this->byVerb($step) ?? self::KINDS[$step->act] ?? null;
@@ -154,7 +154,7 @@ final class HerMethod
         $may = in_array($step->act, ['prepare', 'heat', 'add', 'other', 'whip', 'cool'], true);
         foreach ($may ? self::BY_VERB : [] as $pattern => $kind) {
             // "Whip, scraping down the sides" is whipping.
-            $passing = $kind === TaskKind::Scrape && $step->minutes > 0.0;
+            $passing = $kind === TaskKind::Scrape && $step->minutes !== null;
             if (! $passing && preg_match($pattern, $this->plain($step)) === 1) {
                 return $kind;
             }
@@ -174,7 +174,7 @@ final class HerMethod
     {
         return match (true) {
             $this->filled => TaskKind::Set,
-            $this->celsius <= HouseMethod::GATE && $step->minutes <= 0.0 => null,
+            $this->celsius <= HouseMethod::GATE && $step->minutes === null => null,
             default => TaskKind::Wait,
         };
     }
@@ -216,7 +216,7 @@ final class HerMethod
         foreach (array_reverse(array_values($steps)) as $step) {
             $after[] = $hottest;
             if ((self::KINDS[$step->act] ?? null) === TaskKind::Melt) {
-                $hottest = max($hottest, $step->saysTemperature() ? $step->celsius : $this->house->meltCelsius());
+                $hottest = max($hottest, $step->celsius ?? $this->house->meltCelsius());
             }
         }
 
@@ -226,7 +226,7 @@ final class HerMethod
     /** @return list<Task> */
     private function task(TaskKind $kind, Step $step, float $hottestAfter): array
     {
-        $said = $step->saysTemperature() ? $step->celsius : null;
+        $said = $step->celsius;
         $doubts = [];
         $before = [];
         $was = $this->celsius;
@@ -350,8 +350,8 @@ final class HerMethod
         $ours = $this->ours[$kind->value] ?? null;
         $plain = $kind === TaskKind::Add && $this->isDelicate($lines) ? $this->house->delicate() : new Gate('');
         $gate = ($ours->gate ?? $plain)
-            ->lasting($step->minutes > 0.0 ? Band::within($step->minutes, self::ABOUT) : null)
-            ->at($step->saysTemperature() && $doubts === [] ? self::meant($kind, $step->celsius) : null);
+            ->lasting($step->minutes === null ? null : Band::within($step->minutes, self::ABOUT))
+            ->at($step->celsius !== null && $doubts === [] ? self::meant($kind, $step->celsius) : null);
 
         return new Task(
             $kind,

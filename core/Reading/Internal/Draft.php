@@ -121,8 +121,9 @@ final class Draft
         $lines = $this->marking->corrected([...$lines, ...$this->onlyInSteps($lines)]);
         $this->marking->mark($lines, $this->writtenSteps, $this->passing, $this->figures);
         $this->spans->anywhere($for->words ?? '', Fate::Audience);
-        $this->spans->anywhere($this->claims->yield, Fate::Size);
-        $this->spans->anywhere($this->claims->life, Fate::Size);
+        foreach ($this->claims->words() as $words) {
+            $this->spans->anywhere($words, Fate::Size);
+        }
 
         return new Recipe(
             $this->title,
@@ -382,7 +383,7 @@ final class Draft
         $this->does(array_values(array_filter(
             Instructions::steps($bare),
             static fn (Step $s): bool => $s->act !== 'other'
-                || (! Rows::isNoise($s->text) && ($s->minutes > 0.0 || ! Rows::isRefused($s->text))),
+                || (! Rows::isNoise($s->text) && ($s->minutes !== null || ! Rows::isRefused($s->text))),
         )), $n);
         foreach (count($several) > 1 ? $this->whole($bare, $several) : $several as $item) {
             $said = $this->entries->placed($row, $item->name, $item->amount);
@@ -412,7 +413,7 @@ final class Draft
             $this->writtenSteps[] = [
                 $text === '' || $text === $step->text
                     ? $step
-                    : new Step($text, $step->act, $step->minutes, $step->celsius, $step->saysTemperature()),
+                    : new Step($text, $step->act, $step->minutes, $step->celsius),
                 $this->at,
             ];
         }

@@ -332,7 +332,7 @@ final readonly class Entries
         $amount = $said->says === '' ? $said->amount : $said->says;
         $line = $this->weighed($row, '', $amount, $said->form, [new NameMatch($meant, 1.0, '')], '');
 
-        $place = new ReadLine($row, Understood::Yes, '', $said->amount, '', [], [], []);
+        $place = new ReadLine($row, Understood::Yes, '', $said->amount, '', [], null, []);
 
         return $line->inPlaceOf($place, SettledBy::Maker);
     }
@@ -439,7 +439,7 @@ final readonly class Entries
             $amount,
             $form,
             $matches,
-            [],
+            null,
             [Asked::Ingredient->value => $why],
         );
     }
@@ -501,9 +501,9 @@ final readonly class Entries
      * What is doubtful of a name, as a question; "" when nothing is.
      *
      * @param  non-empty-list<NameMatch>  $matches
-     * @param  list<Figure>  $grams
+     * @param  Figure|null  $grams null when they cannot be told
      */
-    private function another(string $name, string $amount, array $matches, array $grams): string
+    private function another(string $name, string $amount, array $matches, ?Figure $grams): string
     {
         $best = $matches[0];
         $next = $matches[1] ?? null;
@@ -556,37 +556,31 @@ final readonly class Entries
         return '';
     }
 
-    /** @return array{list<Figure>, string} the mass when it can be told, and why not when it cannot */
+    /** @return array{Figure|null, string} the mass when it can be told, and why not when it cannot */
     private function weigh(string $amount, Ingredient $ingredient, string $form): array
     {
         if ($amount === '') {
-            return [[], 'No amount is given.'];
+            return [null, 'No amount is given.'];
         }
         try {
             $read = AmountReader::read($amount);
 
             return $read->unit->isRelative()
-                ? [[], '']
+                ? [null, '']
                 : [
-                    [
-                        (new Converter($this->kitchen))->grams(
-                            $read,
-                            $ingredient->substance($form === '' ? $ingredient->usualForm() : $form),
-                        ),
-                    ],
+                    (new Converter($this->kitchen))->grams(
+                        $read,
+                        $ingredient->substance($form === '' ? $ingredient->usualForm() : $form),
+                    ),
                     '',
                 ];
         } catch (MeasureError|CannotTell $e) {
-            return [[], $e->getMessage()];
+            return [null, $e->getMessage()];
         }
     }
 
-    /**
-     * @param  list<Figure>  $grams
-     *
-     * Nobody blends an essential oil by the tablespoon, or one part of it to one of castor oil.
-     */
-    private function maybeSteep(Ingredient $ingredient, string $name, string $amount, array $grams): bool
+    /** Nobody blends an essential oil by the tablespoon, or one part of it to one of castor oil. */
+    private function maybeSteep(Ingredient $ingredient, string $name, string $amount, ?Figure $grams): bool
     {
         if (
             $ingredient->kind !== IngredientKind::EssentialOil
@@ -594,8 +588,8 @@ final readonly class Entries
         ) {
             return false;
         }
-        if ($grams !== []) {
-            return $grams[0]->band->best > self::HARDLY_GRAMS;
+        if ($grams !== null) {
+            return $grams->band->best > self::HARDLY_GRAMS;
         }
         try {
             $read = AmountReader::read($amount);

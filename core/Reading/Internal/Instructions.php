@@ -151,8 +151,8 @@ final class Instructions
                 $steps[] = new Step(
                     $sentence,
                     $act,
-                    Duration::in($sentence)->best ?? self::bareMinutes($sentence, $act),
-                    ...self::celsius($sentence, $act),
+                    (Duration::in($sentence)->best ?? self::bareMinutes($sentence, $act)) ?: null,
+                    self::celsius($sentence, $act),
                 );
             }
         }
@@ -179,7 +179,7 @@ final class Instructions
         return array_values(
             array_filter(
                 self::steps($text),
-                static fn (Step $s): bool => $s->act !== 'other' && ($s->minutes > 0.0 || $s->saysTemperature()),
+                static fn (Step $s): bool => $s->act !== 'other' && ($s->minutes !== null || $s->celsius !== null),
             ),
         );
     }
@@ -191,7 +191,7 @@ final class Instructions
             \s*(?:[,;]|\b(?:and\ )?then\b)\s*|\s+(?=(?:dann|puis|luego|poi)\b)
             |\s+(?=(?:pour|freeze|chill|whip|warm\ it|leave|let\ it|put|strain|apply|cover|shampoo)\b)
         /xiu', $sentence) ?: [$sentence];
-        $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p)[1];
+        $says = static fn (string $p): bool => Duration::in($p) !== null || self::celsius($p) !== null;
         $telling = array_keys(array_filter($parts, $says));
         $later = count($telling) === 1 && $telling[0] > 0 && preg_match('/\band\s*$/iu', $parts[$telling[0] - 1]) !== 1;
         if ($later && self::act($parts[$telling[0]]) !== 'other') {
@@ -218,11 +218,11 @@ final class Instructions
         return array_values($clauses);
     }
 
-    private static function bareMinutes(string $sentence, string $act): float
+    private static function bareMinutes(string $sentence, string $act): ?float
     {
         $takesMinutes = in_array($act, ['chill', 'whip', 'cool', 'heat', 'melt'], true);
 
-        return $takesMinutes && preg_match(self::BARE_MINUTES, $sentence, $m) === 1 ? (float) $m[1] : 0.0;
+        return $takesMinutes && preg_match(self::BARE_MINUTES, $sentence, $m) === 1 ? (float) $m[1] : null;
     }
 
     private static function act(string $sentence): string
@@ -256,22 +256,22 @@ final class Instructions
         return preg_match('/\b(?:flame|(?:low|medium|gentle) heat|stove|hob)\b/iu', $sentence) === 1 ? 'heat' : 'other';
     }
 
-    /** @return array{float, bool} degrees Celsius, and whether any were said */
-    private static function celsius(string $sentence, string $act = ''): array
+    /** Degrees Celsius; null when none are said. */
+    private static function celsius(string $sentence, string $act = ''): ?float
     {
         if (in_array($act, ['cool', 'heat', 'melt'], true) && preg_match(self::BARE_DEGREES, $sentence, $m) === 1) {
-            return (float) $m[1] >= self::COOLEST_BARE ? [(float) $m[1], true] : [0.0, false];
+            return (float) $m[1] >= self::COOLEST_BARE ? (float) $m[1] : null;
         }
         if (
             preg_match('/(-?\d{1,3})\s*(?:°|º|degrees?)?\s*(C|F)\b/u', $sentence, $m) !== 1
             && preg_match('/(\d{2,3})\s*(?:°|º|degrees?\b)/u', $sentence, $m) !== 1
         ) {
-            return [0.0, false];
+            return null;
         }
         $degrees = (float) $m[1];
         // Nobody melts at 150 °C: a figure beyond that without its letter is of the other scale.
         $m[2] ??= $degrees > 130.0 ? 'F' : 'C';
 
-        return [($m[2] === 'F' ? Temperature::fahrenheit($degrees) : Temperature::celsius($degrees))->celsius, true];
+        return ($m[2] === 'F' ? Temperature::fahrenheit($degrees) : Temperature::celsius($degrees))->celsius;
     }
 }

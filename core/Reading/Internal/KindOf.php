@@ -149,8 +149,8 @@ final readonly class KindOf
     /** Grams, or per cents, or parts: a recipe seldom mixes them. */
     private static function much(ReadLine $line): float
     {
-        if ($line->grams !== []) {
-            return $line->grams[0]->band->best;
+        if ($line->grams !== null) {
+            return $line->grams->band->best;
         }
         try {
             $read = AmountReader::read($line->amount);

@@ -43,10 +43,11 @@ final readonly class Marking
         $kept = [];
         foreach ($lines as $line) {
             $said = $this->as->about($line->place, $line->name, $line->writtenAmount);
-            if ($said !== null && $said->out) {
-                $this->spans->words($line->row, $line->name, Fate::Remark, 0, self::YOU_SAID)
-                    || $this->spans->row($line->row, Fate::Remark, 0, self::YOU_SAID);
-
+            if ($said !== null && $said->out && $line->row !== null) {
+                $this->spans->words($line->row, $line->name, Fate::Remark, null, self::YOU_SAID)
+                    || $this->spans->row($line->row, Fate::Remark, null, self::YOU_SAID);
+            }
+            if ($said?->out === true) {
                 continue;
             }
             $kept[] = $said === null ? $line : $this->entries->corrected($line, $said);
@@ -89,7 +90,7 @@ final readonly class Marking
         }
         $numbers = [];
         foreach ($lines as $n => $line) {
-            $this->spans->line($line->row, $line, $n + 1);
+            $line->row === null || $this->spans->line($line->row, $line, $n + 1);
             $numbers[$line->ingredient()] = $n + 1;
         }
         foreach ($figures as $n => $of) {
@@ -99,7 +100,7 @@ final readonly class Marking
         }
         foreach ($again as $said) {
             // Said again in the method: its words belong to the line of the list.
-            if (isset($numbers[$said->ingredient()])) {
+            if ($said->row !== null && isset($numbers[$said->ingredient()])) {
                 $this->spans->again($said->row, $said, $numbers[$said->ingredient()]);
             }
         }
@@ -125,7 +126,7 @@ final readonly class Marking
     /** Whether a figure of a row is one of what the recipe says of itself: how much it makes, how long it keeps. */
     private function isClaimed(string $figure, int $n): bool
     {
-        foreach ([$this->claims->yield, $this->claims->life] as $words) {
+        foreach ($this->claims->words() as $words) {
             if (str_contains($words, $figure) && str_contains($this->told[$n]->plain, $words)) {
                 return true;
             }

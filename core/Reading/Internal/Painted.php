@@ -96,13 +96,13 @@ final readonly class Painted
             $of = $row->of;
             foreach ([...mb_str_split($row->text), ''] as $n => $letter) {
                 $at = $row->start + $n;
-                $owner = $owners[$at] ?? -1;
-                if ($owner < 0 && $letter !== '') {
+                $owner = $owners[$at] ?? null;
+                if ($owner === null && $letter !== '') {
                     $run .= $letter;
 
                     continue;
                 }
-                $of = $owner < 0 || $this->spans[$owner]->of === 0 ? $of : $this->spans[$owner]->of;
+                $of = $owner === null ? $of : $this->spans[$owner]->of ?? $of;
                 $left[] = $run === '' ? null : $this->rest($at - mb_strlen($run), $run, $of);
                 $run = '';
             }
@@ -111,7 +111,7 @@ final readonly class Painted
         return array_values(array_filter($left));
     }
 
-    private function rest(int $start, string $words, int $of): ?Span
+    private function rest(int $start, string $words, ?int $of): ?Span
     {
         $figure = preg_match(self::FIGURE, $words) === 1;
         $told = array_diff(preg_split('/[^\p{L}\']+/u', mb_strtolower($words)) ?: [], $this->linking, ['']);

@@ -102,7 +102,7 @@ final class Spans
     }
 
     /** A whole row. */
-    public function row(int $row, Fate $fate, int $of = 0, string $why = ''): true
+    public function row(int $row, Fate $fate, ?int $of = null, string $why = ''): true
     {
         $this->add($row, 0, $this->shown[$row] ?? '', $fate, $of, $why);
 
@@ -130,7 +130,7 @@ final class Spans
     }
 
     /** A name; the words that it has in the text, where "oil" is said only once for two. */
-    private function named(int $row, string $name, Fate $fate, int $of, string $why): bool
+    private function named(int $row, string $name, Fate $fate, ?int $of, string $why): bool
     {
         return $this->words($row, $name, $fate, $of, $why)
             || $this->words($row, preg_replace('/\s+\S+$/u', '', $name) ?? '', $fate, $of, $why);
@@ -161,14 +161,14 @@ final class Spans
     public function anywhere(string $words, Fate $fate, string $why = ''): void
     {
         foreach (array_keys($this->shown) as $row) {
-            if ($words !== '' && $this->words($row, $words, $fate, 0, $why)) {
+            if ($words !== '' && $this->words($row, $words, $fate, null, $why)) {
                 return;
             }
         }
     }
 
     /** Words of a row that come after those that are taken; earlier ones when there are none. */
-    public function words(int $row, string $words, Fate $fate, int $of = 0, string $why = ''): bool
+    public function words(int $row, string $words, Fate $fate, ?int $of = null, string $why = ''): bool
     {
         $shown = $this->shown[$row] ?? '';
         if ($words === '' || $shown === '') {
@@ -202,12 +202,12 @@ final class Spans
         foreach ($m[0] as [$found, $bytes]) {
             $at = mb_strlen(substr($shown, 0, $bytes));
             if (! $this->isAmount(($this->starts[$row] ?? 0) + $at)) {
-                $this->add($row, $at, $found, $fate, 0, $why);
+                $this->add($row, $at, $found, $fate, null, $why);
 
                 return;
             }
         }
-        $this->row($row, $fate, 0, $why);
+        $this->row($row, $fate, null, $why);
     }
 
     private function isAmount(int $place): bool
@@ -222,7 +222,7 @@ final class Spans
     }
 
     /** What a pattern finds in words of a row. */
-    private function within(int $row, string $pattern, string $words, Fate $fate, int $of, string $why = ''): void
+    private function within(int $row, string $pattern, string $words, Fate $fate, ?int $of, string $why = ''): void
     {
         $shown = $this->shown[$row] ?? '';
         $at = $words === '' ? false : mb_stripos($shown, $words);
@@ -236,7 +236,7 @@ final class Spans
         }
     }
 
-    private function add(int $row, int $at, string $text, Fate $fate, int $of, string $why): void
+    private function add(int $row, int $at, string $text, Fate $fate, ?int $of, string $why): void
     {
         $start = ($this->starts[$row] ?? 0) + $at;
         if ($text !== '') {

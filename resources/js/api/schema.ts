@@ -2435,7 +2435,8 @@ export interface components {
             water_label: string;
             life_months: components["schemas"]["Band"];
             life_reasons: string[];
-            weight_index: number;
+            /** @description 1 to 5; null where it cannot be told. */
+            weight_index: number | null;
             density_20c: number;
             findings: components["schemas"]["Finding"][];
             melts_at_c: number;
@@ -3471,10 +3472,12 @@ export interface components {
         };
         Fit: {
             name: string;
-            weight_index: number;
+            /** @description 1 to 5; null where it cannot be told. */
+            weight_index: number | null;
             weight_target: components["schemas"]["Band"];
             stays: boolean;
-            suits: boolean;
+            /** @description Whether its weight is that which suits the head; null where it cannot be told. */
+            suits: boolean | null;
             services: {
                 /** @enum {string} */
                 need: "dry-lengths" | "dry-scalp" | "flaking" | "itch" | "oily-scalp" | "breakage" | "thin-edges" | "shedding" | "length-retention" | "dullness" | "frizz" | "slip" | "over-processed" | "sealing" | "protective-styles" | "first-grey" | "child-gentle";
@@ -3890,7 +3893,8 @@ export interface components {
             water_label: string;
             life_months: components["schemas"]["Band"];
             life_reasons: string[];
-            weight_index: number;
+            /** @description 1 to 5; null where it cannot be told. */
+            weight_index: number | null;
             density_20c: number;
             findings: components["schemas"]["KeptFinding"][];
         };

@@ -426,13 +426,13 @@ final class Further
         $formula = $n % 2 === 0 ? self::onEdges($n, $draw->catalogue) : $draw->formula();
         $steps = array_map(static fn (array $of): Step => new Step(...$of), $draw->one([
             [],
-            [['Melt the butters and waxes.', 'melt', 10.0, 75.0, true], ['Chill for 30 minutes.', 'chill', 30.0, 20.0]],
+            [['Melt the butters and waxes.', 'melt', 10.0, 75.0], ['Chill for 30 minutes.', 'chill', 30.0]],
             [
-                ['Stir everything together.', 'mix', 0.0, 20.0],
-                ['Whip until it is fluffy.', 'whip', 8.0, 20.0],
-                ['Fill the jars.', 'fill', 0.0, 20.0],
+                ['Stir everything together.', 'mix'],
+                ['Whip until it is fluffy.', 'whip', 8.0],
+                ['Fill the jars.', 'fill'],
             ],
-            [['Heat the oils.', 'heat', 0.0, 60.0, true], ['Add the rest below 40 C.', 'add', 0.0, 40.0, true]],
+            [['Heat the oils.', 'heat', null, 60.0], ['Add the rest below 40 C.', 'add', null, 40.0]],
         ]));
         $assessment = Assessor::standard()->assess(self::with($formula, array_values($steps)), $context);
         $asked = (new MakeSheet($assessment))->weighings();

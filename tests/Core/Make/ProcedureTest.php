@@ -275,7 +275,7 @@ final class ProcedureTest extends CoreTestCase
 
     public function test_steps_that_name_no_time_keep_none(): void
     {
-        $step = new Step('Whip', 'whip', 0.0, 0.0);
+        $step = new Step('Whip', 'whip');
         $of = self::assess(self::formula(
             ['shea-butter' => '140 g', 'olive-oil' => '60 g'],
             ProductKind::WhippedButter,

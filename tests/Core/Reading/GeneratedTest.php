@@ -70,7 +70,7 @@ final class GeneratedTest extends CoreTestCase
                     self::assertSame($span->text, mb_substr($text, $span->start, $span->end - $span->start));
                 }
                 foreach ($read->lines as $line) {
-                    $mass = $line->grams === [] ? 0.0 : $line->grams[0]->band->best;
+                    $mass = $line->grams->band->best ?? 0.0;
                     self::assertTrue($mass === 0.0 || $line->amount !== '', $text);
                 }
             } catch (ReadingError $e) {

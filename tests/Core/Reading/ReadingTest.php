@@ -179,7 +179,7 @@ final class ReadingTest extends CoreTestCase
         $line = self::read("Blend\n".$row)->lines[0];
 
         self::assertSame(
-            [$id, $amount, Understood::Doubtful, []],
+            [$id, $amount, Understood::Doubtful, null],
             [$line->ingredient(), $line->amount, $line->understood, $line->grams],
         );
         self::assertStringContainsString('cannot be told', $line->doubt());

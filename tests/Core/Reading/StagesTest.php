@@ -208,7 +208,7 @@ final class StagesTest extends CoreTestCase
         $read = (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
 
         self::assertSame($spans, array_map(
-            static fn (Span $s): string => trim("{$s->fate->value} $s->of: ")
+            static fn (Span $s): string => trim($s->fate->value.' '.($s->of ?? 0).': ')
                 .' '.mb_substr($text, $s->start, $s->end - $s->start),
             $read->spans,
         ));

@@ -55,7 +55,7 @@ final class ToldTest extends CoreTestCase
     private static function step(Step $step): string
     {
         return $step->act
-            .($step->minutes > 0.0 ? ' '.round($step->minutes).' min' : '')
-            .($step->saysTemperature() ? ' '.round($step->celsius).' C' : '');
+            .($step->minutes === null ? '' : ' '.round($step->minutes).' min')
+            .($step->celsius === null ? '' : ' '.round($step->celsius).' C');
     }
 }

@@ -76,9 +76,9 @@ final class WholeTest extends CoreTestCase
         SteepMethod $way,
         array $herbs,
         array $oils,
-        int $days = 0,
-        float $celsius = 0.0,
-        float $minutes = 0.0,
+        ?int $days = null,
+        ?float $celsius = null,
+        ?float $minutes = null,
     ): void {
         $steep = self::read(self::STEEP."\nMethod\n".$method)->steep;
 
@@ -107,15 +107,15 @@ final class WholeTest extends CoreTestCase
             SteepMethod::WaterBath,
             $both,
             [2, 3],
-            0,
+            null,
             60.0,
             120.0,
         ];
         yield 'in a pan' => ['Heat gently for 45 minutes. Cool for 2 hours. Strain.', SteepMethod::DirectHeat, $both,
-            [2, 3], 0, 0.0, 45.0];
+            [2, 3], null, null, 45.0];
         yield 'warmed for a moment' => ['Heat for 5 minutes. Strain.', SteepMethod::DirectHeat, $both, [2, 3]];
         yield 'blended' => ['Blend the herbs with the oil. Heat for 1 hour. Strain.', SteepMethod::BlendHeat, $both,
-            [2, 3], 0, 0.0, 60.0];
+            [2, 3], null, null, 60.0];
     }
 
     public function test_what_is_not_drawn_is_no_steep(): void
@@ -179,7 +179,7 @@ final class WholeTest extends CoreTestCase
         self::assertSame([], $times('Melt in a double boiler.'));
     }
 
-    /** @param  list<array{string, float, float}>  $steps text, minutes, °C */
+    /** @param  list<array{string, string, float|null, float|null}>  $steps text, act, minutes, °C */
     #[DataProvider('foreign')]
     public function test_steps_keep_the_words_in_which_they_were_written(string $text, array $steps): void
     {
@@ -189,29 +189,29 @@ final class WholeTest extends CoreTestCase
         ));
     }
 
-    /** @return iterable<string, array{string, list<array{string, string, float, float}>}> */
+    /** @return iterable<string, array{string, list<array{string, string, float|null, float|null}>}> */
     public static function foreign(): iterable
     {
         yield 'French' => [
             "Baume\n60 g de beurre de karité\nFaire fondre à 75 degrés pendant 10 minutes. Verser dans un pot.",
             [
                 ['Faire fondre à 75 degrés pendant 10 minutes.', 'melt', 10.0, 75.0],
-                ['Verser dans un pot.', 'pour', 0.0, 0.0],
+                ['Verser dans un pot.', 'pour', null, null],
             ],
         ];
         yield 'German' => [
             "Balsam\n60 g Sheabutter\n1. Bei 70 Grad schmelzen, dann 2 Stunden ruhen lassen",
             [
-                ['Bei 70 Grad schmelzen', 'melt', 0.0, 70.0],
-                ['dann 2 Stunden ruhen lassen', 'wait', 120.0, 0.0],
+                ['Bei 70 Grad schmelzen', 'melt', null, 70.0],
+                ['dann 2 Stunden ruhen lassen', 'wait', 120.0, null],
             ],
         ];
         yield 'English' => [
             "Balm\n60 g shea butter\nMelt at 70 C, then chill for 1 hour. Shake once a week.",
             [
-                ['Melt at 70 C', 'melt', 0.0, 70.0],
-                ['chill for 1 hour.', 'chill', 60.0, 0.0],
-                ['Shake once a week.', 'shake', 0.0, 0.0],
+                ['Melt at 70 C', 'melt', null, 70.0],
+                ['chill for 1 hour.', 'chill', 60.0, null],
+                ['Shake once a week.', 'shake', null, null],
             ],
         ];
     }

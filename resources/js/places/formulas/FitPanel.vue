@@ -17,9 +17,10 @@ const emit = defineEmits<{ light: [id: string] }>();
         </h2>
         <p class="mt-1">
             Weight
-            <span class="fig fig-estimated">{{ fit.weight_index > 0 ? num(fit.weight_index, 1) : 'cannot tell' }}</span>
+            <span class="fig fig-estimated">{{ fit.weight_index === null ? 'cannot tell' : num(fit.weight_index, 1) }}</span>
             <template v-if="fit.stays">
-                <span :class="fit.suits ? 'text-good font-semibold' : 'said-caution font-semibold'">
+                <template v-if="fit.suits === null">; what suits is</template>
+                <span v-else :class="fit.suits ? 'text-good font-semibold' : 'said-caution font-semibold'">
                     {{ fit.suits ? ' suits' : ' lies outside' }}
                 </span>
                 {{ num(fit.weight_target.low, 1) }} to {{ num(fit.weight_target.high, 1) }}.

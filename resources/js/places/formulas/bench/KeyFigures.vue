@@ -19,7 +19,7 @@ defineProps<{ assessment: Schemas['Assessment'] }>();
         <dt class="quiet">Weight</dt>
         <dd>
             <span class="fig fig-estimated">
-                {{ assessment.weight_index > 0 ? num(assessment.weight_index, 1) : 'cannot tell' }}
+                {{ assessment.weight_index === null ? 'cannot tell' : num(assessment.weight_index, 1) }}
             </span>
             <span class="unit">of 5</span>
         </dd>
