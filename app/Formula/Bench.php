@@ -90,9 +90,7 @@ final class Bench
         return [
             'assessment' => $assessment,
             'fit' => $profile === null ? null : Fit::of($profile, $assessment->subject),
-            'keeps' => $assessment->subject->life->months->best > 0.0
-                    ? Keeping::of($assessment->subject, new DateTimeImmutable($this->day->date()))
-                    : null,
+            'keeps' => Keeping::of($assessment->subject, new DateTimeImmutable($this->day->date())),
         ];
     }
 
@@ -110,13 +108,15 @@ final class Bench
             ),
         );
 
+        $months = $assessment->subject->life->months;
+
         return [
             'lines' => count($assessment->subject->composition->portions),
             'stops' => $count(Severity::Stop),
             'cautions' => $count(Severity::Caution),
             'texture' => $assessment->subject->texture->class()->label(),
             'water_class' => $assessment->subject->water->class->value,
-            'life_months' => round($assessment->subject->life->months->best, 2),
+            'life_months' => $months === null ? null : round($months->best, 2),
             'bands' => $assessment->bands(),
         ];
     }

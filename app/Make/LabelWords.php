@@ -18,9 +18,11 @@ final class LabelWords
      */
     public static function of(Label $label, Carbon $made, ?Lot $first = null, string $what = ''): array
     {
-        $best = $label->keeping()->bestBefore->format('Y-m-d');
+        $keeping = $label->keeping();
+        $best = $keeping?->bestBefore->format('Y-m-d');
+        $bottle = $first?->useBy();
         // What is in it keeps no longer in the jar than it did in its bottle.
-        $decides = $first !== null && $first->useBy() !== null && $first->useBy() < $best;
+        $decides = $bottle !== null && ($best === null || $bottle < $best);
 
         return [
             'name' => $label->name(),
@@ -30,11 +32,11 @@ final class LabelWords
             'net' => $label->net(),
             'lot' => $label->lot,
             'made_on' => $made->toDateString(),
-            'best_before' => $decides ? max($made->toDateString(), (string) $first->useBy()) : $best,
+            'best_before' => $decides ? max($made->toDateString(), $bottle) : $best,
             'kept_by' => $decides ? $what : '',
-            'opened_months' => $label->keeping()->openedMonths,
-            'opened' => $label->keeping()->opened,
-            'store' => $label->keeping()->store->words(),
+            'opened_months' => $keeping?->openedMonths,
+            'opened' => $keeping?->opened,
+            'store' => $keeping?->store->words() ?? '',
             'directions' => $label->directions(),
             'cautions' => $label->cautions(),
             'maker' => $label->maker,

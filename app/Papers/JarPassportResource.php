@@ -39,8 +39,8 @@ final class JarPassportResource extends JsonResource
             'questions' => new Passport(
                 $formula->kind,
                 $formula->audience,
-                $words->text('best_before'),
-                $words->text('opened'),
+                $words->text('best_before') ?: null,
+                $words->text('opened') ?: null,
                 $words->text('store'),
                 $words->texts('cautions'),
             ),

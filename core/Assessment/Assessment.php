@@ -81,13 +81,12 @@ final readonly class Assessment implements JsonSerializable
             'solids_band' => (object) $bands,
             'texture' => $texture->class()->value,
             'texture_label' => $texture->class()->label(),
-            'texture_known' => $texture->unknown === [] && $composition->counted() !== [],
+            'texture_known' => $texture->isKnown(),
             'pours_from_c' => $texture->poursFrom(),
             'melts_at_c' => round($texture->meltsAt(), 1),
             'moments' => $texture->moments(),
             'whipping' => $composition->formula->kind === ProductKind::WhippedButter
-                && $composition->counted() !== []
-                && $texture->unknown === []
+                && $texture->isKnown()
                     ? $this->subject->whipping()
                     : null,
             'essential_oil_percent' => $this->subject->load->percent(),

@@ -34,11 +34,16 @@ final readonly class Keeping implements JsonSerializable
     ) {
     }
 
-    /** By the cautious end of its predicted life, counted in days from the day it was made. */
-    public static function of(Examined $subject, DateTimeImmutable $made): self
+    /**
+     * By the cautious end of its predicted life, counted in days from the day it was made; null where that life cannot
+     * be told.
+     */
+    public static function of(Examined $subject, DateTimeImmutable $made): ?self
     {
-        $months = $subject->life->months->low;
-
+        $months = $subject->life->months?->low;
+        if ($months === null) {
+            return null;
+        }
         $opened = self::opened($subject, $months);
 
         return new self(

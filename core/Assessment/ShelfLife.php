@@ -29,12 +29,13 @@ final readonly class ShelfLife
     private const WORTH_SAYING = 1.1;
 
     /**
+     * @param  Band|null  $months null where nothing tells
      * @param  list<string>  $reasons whole sentences, in the order in which they were applied
      * @param  list<array{words: string, months: Band}>  $longer single changes that would lengthen it, the most first
      * @param  Store  $store where it must stand for that
      */
     private function __construct(
-        public Band $months,
+        public ?Band $months,
         public array $reasons,
         public bool $capped,
         public array $longer,
@@ -116,7 +117,7 @@ final readonly class ShelfLife
     {
         return is_finite($limit->months) && $composition->counted() !== []
             ? new self(Band::exact($limit->months), [$limit->why], true, [], $limit->store)
-            : new self(Band::exact(0.0), ['Cannot tell: no line has a known life.'], true, [], Store::Anywhere);
+            : new self(null, ['Cannot tell: no line has a known life.'], false, [], Store::Anywhere);
     }
 
     /** @return list<array{Portion, Band}> what can go rancid, with its months; what water does is the cap's business */

@@ -21,6 +21,9 @@ final readonly class Texture
     /** Where the curves end, °C. */
     private const LAST = 40.0;
 
+    /** Share of powder and plant from which it is a paste. Source: estimate of ours. */
+    private const PASTE = 0.5;
+
     /** Relative half-width of a solid-fat curve read from a handbook for another harvest. */
     private const SPREAD = 0.12;
 
@@ -80,6 +83,20 @@ final readonly class Texture
             ),
             $learned ?? Shift::none(),
         );
+    }
+
+    /**
+     * Whether anything can be said of it: every curve is known, and it is fats and oils that hold it. From half of it
+     * on powder and plant make a paste, of which no curve speaks.
+     */
+    public function isKnown(): bool
+    {
+        $powder = 0.0;
+        foreach ($this->composition->counted() as $portion) {
+            $powder += $portion->ingredient->kind->makesPaste() ? $portion->share->best : 0.0;
+        }
+
+        return $this->unknown === [] && $this->composition->counted() !== [] && $powder < self::PASTE;
     }
 
     /** Effective solids in per cent at a temperature, with the band of the shares and of the curves. */

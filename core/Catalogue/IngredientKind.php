@@ -92,6 +92,12 @@ enum IngredientKind: string
         return $this === self::FreshPlant || $this === self::DriedHerb || $this === self::Powder;
     }
 
+    /** Powder and plant, of which much makes a paste. */
+    public function makesPaste(): bool
+    {
+        return $this->isPlant() || $this === self::Starch;
+    }
+
     /** How the jar draws it: liquid, soft fat, hard fat, wax, plant, water or active. */
     public function matter(): string
     {

@@ -88,13 +88,16 @@ final class FormulaText
         $months = $subject->life->months;
 
         return sprintf(
-            "Keeps %s months (%s to %s), estimated, at %g °C. %s.\n%s",
-            number_format($months->best, 1),
-            number_format($months->low, 1),
-            number_format($months->high, 1),
-            $subject->formula()->storageCelsius,
+            "%s %s.\n%s",
+            $months === null ? 'How long it keeps: cannot tell.' : sprintf(
+                'Keeps %s months (%s to %s), estimated, at %g °C.',
+                number_format($months->best, 1),
+                number_format($months->low, 1),
+                number_format($months->high, 1),
+                $subject->formula()->storageCelsius,
+            ),
             ucfirst($subject->water->class->label()),
-            $subject->texture->unknown === []
+            $subject->texture->isKnown()
                 ? sprintf(
                     'At 25 °C %s, effective solids %.0f %%, estimated.',
                     $subject->texture->class()->label(),

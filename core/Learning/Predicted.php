@@ -27,7 +27,7 @@ final readonly class Predicted
 
         return new self(
             TextureFamily::of($assessment->subject->composition),
-            $life->capped ? null : ($life->months->best ?: null),
+            $life->capped ? null : $life->months?->best,
         );
     }
 }

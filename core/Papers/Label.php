@@ -34,6 +34,8 @@ final readonly class Label
     /** Where the bench stops at it, whoever holds the jar is told so. */
     private const AGAINST_CHECKS = 'Made against its own checks: for its maker alone, not to be given away or sold.';
 
+    private const NO_DATE = 'How long it keeps is not known: use it up soon, throw it away if look or smell changes.';
+
     /** Share in the finished product above which a fragrance allergen is named, per cent: left on, rinsed off. */
     private const NAMED_LEAVE_ON = 0.001;
 
@@ -91,8 +93,8 @@ final readonly class Label
         return array_values(array_unique($groups));
     }
 
-    /** Its dates, and where it must stand for them to hold. */
-    public function keeping(): Keeping
+    /** Its dates, and where it must stand for them to hold; null where nobody can tell. */
+    public function keeping(): ?Keeping
     {
         return Keeping::of($this->assessment->subject, $this->made);
     }
@@ -131,7 +133,10 @@ final readonly class Label
         foreach ($this->scentsNotKnown() as $name) {
             $cautions[] = sprintf('Scent allergens of %s: not known.', Name::inSentence($name));
         }
-        $store = $this->keeping()->store;
+        $store = $this->keeping()->store ?? Store::Anywhere;
+        if ($this->keeping() === null) {
+            $cautions[] = self::NO_DATE;
+        }
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {
             $cautions[] = ($store->words() ?: 'Keep it cool.').' Throw it away if look or smell changes.';
         }

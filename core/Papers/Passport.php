@@ -17,16 +17,16 @@ use JsonSerializable;
 final readonly class Passport implements JsonSerializable
 {
     /**
-     * @param  string  $bestBefore Y-m-d
-     * @param  string  $opened once opened, as on the label: "6 M", "7 days"
+     * @param  string|null  $bestBefore Y-m-d; null where nobody can tell
+     * @param  string|null  $opened once opened, as on the label: "6 M", "7 days"; null where nobody can tell
      * @param  string  $store where it must stand for its date to hold; "" where anywhere will do
      * @param  list<string>  $cautions of its label
      */
     public function __construct(
         private ProductKind $kind,
         private Audience $audience,
-        private string $bestBefore,
-        private string $opened,
+        private ?string $bestBefore,
+        private ?string $opened,
         private string $store,
         private array $cautions,
     ) {
@@ -35,13 +35,8 @@ final readonly class Passport implements JsonSerializable
     /** @return list<array{question: string, answer: string}> */
     public function questions(): array
     {
-        $opened = (string) preg_replace('/^(\d+) M$/', '$1 months', $this->opened);
         $answers = [
-            'How long does it keep?' => sprintf(
-                'Until %s; once opened, %s. Throw it away sooner when look or smell changes.',
-                $this->bestBefore,
-                $opened,
-            ),
+            'How long does it keep?' => $this->howLong(),
             'Where do I keep it?' => trim(
                 $this->store.' Dark, dry and closed, away from the shower. Dry fingers only.',
             ),
@@ -59,6 +54,20 @@ final readonly class Passport implements JsonSerializable
             array_keys($answers),
             $answers,
         );
+    }
+
+    private function howLong(): string
+    {
+        $opened = $this->opened === null ? null : preg_replace('/^(\d+) M$/', '$1 months', $this->opened);
+
+        return match (true) {
+            $this->bestBefore === null => 'Nobody can tell. Throw it away when look or smell changes.',
+            default => sprintf(
+                'Until %s%s. Throw it away sooner when look or smell changes.',
+                $this->bestBefore,
+                $opened === null ? '' : '; once opened, '.$opened,
+            ),
+        };
     }
 
     private function howOften(): string

@@ -47,7 +47,7 @@ final readonly class ClaimedLife
     {
         $life = $assessment->subject->life->months;
 
-        return $this->months <= 1.1 * $life->high ? null : sprintf(
+        return $life === null || $this->months <= 1.1 * $life->high ? null : sprintf(
             'It says "%s". As it was read it keeps %s.',
             $this->words,
             $life->best < 2.0

@@ -77,12 +77,13 @@ final readonly class Swap
         if (abs($a - $b) >= 1.0) {
             $said[] = sprintf('Effective solids at 25 °C %.0f %% instead of %.0f.', $b, $a);
         }
-        [$heavy, $heavier] = [$was->heaviness() ?? 0.0, $is->heaviness() ?? 0.0];
-        if (abs($heavy - $heavier) >= 0.1) {
+        [$heavy, $heavier] = [$was->heaviness(), $is->heaviness()];
+        if ($heavy !== null && $heavier !== null && abs($heavy - $heavier) >= 0.1) {
             $said[] = sprintf('Weight on the hair %.1f instead of %.1f.', $heavier, $heavy);
         }
-        if (abs($was->life->months->best - $is->life->months->best) >= 1.0) {
-            $said[] = sprintf('Keeps %.0f months instead of %.0f.', $is->life->months->best, $was->life->months->best);
+        [$long, $longer] = [$was->life->months?->best, $is->life->months?->best];
+        if ($long !== null && $longer !== null && abs($long - $longer) >= 1.0) {
+            $said[] = sprintf('Keeps %.0f months instead of %.0f.', $longer, $long);
         }
         [$lost, $won] = [self::allergens($was), self::allergens($is)];
         foreach (array_diff($won, $lost) as $allergen) {

@@ -19,8 +19,10 @@
     <table><tr>
         <td><b>{{ $label['net'] ?? rtrim(rtrim(number_format($label['net_grams'], 1), '0'), '.').' g net' }}</b></td>
         <td>Lot <b>{{ $label['lot'] }}</b></td>
-        <td>Best before <b>{{ $label['best_before'] }}</b></td>
-        <td>Once opened <b>{{ $label['opened'] ?? $label['opened_months'].' M' }}</b></td>
+        <td>Best before <b>{{ $label['best_before'] ?? 'not known' }}</b></td>
+        @if (isset($label['opened']) || isset($label['opened_months']))
+            <td>Once opened <b>{{ $label['opened'] ?? $label['opened_months'].' M' }}</b></td>
+        @endif
     </tr></table>
     @if (($label['store'] ?? '') !== '')
         <p><b>{{ $label['store'] }}</b></p>

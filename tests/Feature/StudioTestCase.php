@@ -289,9 +289,9 @@ abstract class StudioTestCase extends TestCase
     }
 
     /** @return array<string, mixed> a finished batch */
-    protected function batch(float $off = 0.0): array
+    protected function batch(float $off = 0.0, ?int $formula = null): array
     {
-        $begun = $this->got('Batch', 'POST', 'batches', ['formula_id' => $this->formula()['id']]);
+        $begun = $this->got('Batch', 'POST', 'batches', ['formula_id' => $formula ?? $this->formula()['id']]);
         $batch = $this->weighed($begun, $off);
 
         return $this->got('Batch', 'POST', 'batches/'.$batch['id'].'/finish', [

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Demo\Recipes;
 use App\Make\Batch;
+use App\Pantry\Lot;
 use App\Studio\Studio;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -210,6 +211,28 @@ final class WorkTest extends StudioTestCase
             self::assertStringContainsString($words, $text);
         }
         self::assertStringNotContainsString('http', $pdf === '' ? 'http' : $text);
+    }
+
+    public function test_a_jar_whose_life_nobody_can_tell_has_no_date_wherever_it_stands(): void
+    {
+        $powder = $this->formula("Powder mask\n90 g rosemary powder");
+        self::assertNull($powder['assessment']['life_months']);
+        self::assertNull($powder['keeps']);
+        self::assertNull($this->got('FormulaList', 'GET', 'formulas')['items'][0]['life_months']);
+
+        $batch = $this->batch(0.0, $powder['id']);
+        self::assertSame(
+            [null, null, null],
+            [$batch['label']['best_before'], $batch['label']['opened'], $batch['label']['opened_months']],
+        );
+        self::assertNull($this->got('BatchList', 'GET', 'batches?state=done')['items'][0]['best_before']);
+        self::assertNull(Lot::query()->where('batch_id', $batch['id'])->firstOrFail()->useBy());
+        $pdf = (string) $this->ask('GET', '/papers/batches/'.$batch['id'].'/label.pdf')->assertOk()->getContent();
+        $text = (new Process(['pdftotext', '-layout', '-', '-'], null, null, $pdf))->mustRun()->getOutput();
+        self::assertMatchesRegularExpression('/Best before\s+not known/', $text);
+        self::assertStringNotContainsString('Once opened', $text);
+        $this->got('ShelfList', 'GET', 'pantry/shelf');
+        $this->got('Today', 'GET', 'today');
     }
 
     public function test_a_steep_is_shaken_strained_and_becomes_an_ingredient(): void

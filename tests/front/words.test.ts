@@ -8,6 +8,7 @@ import {
     num,
     sayDate,
     sayDay,
+    sayBestBefore,
     sayMonths,
     sayUntil,
     shortDate,
@@ -87,6 +88,8 @@ describe('today is the date where the studio is', () => {
 describe('how long it keeps', () => {
     it.each([
         [0, 'cannot tell'],
+        [null, 'cannot tell'],
+        [undefined, 'cannot tell'],
         [0.3, '9 days'],
         [1.4, '43 days'],
         [1.5, '1.5 months'],
@@ -95,6 +98,13 @@ describe('how long it keeps', () => {
         [24, '2 years'],
         [30, '2.5 years'],
     ])('%d months is %s', (months, words) => expect(sayMonths(months)).toBe(words));
+});
+
+describe('the day of a jar', () => {
+    it('is said, or said not to be known', () => {
+        expect(sayBestBefore(null)).toBe('best before: cannot tell');
+        expect(sayBestBefore('2031-03-09')).toBe('best before 9 March 2031');
+    });
 });
 
 describe('a jar in words and bands', () => {

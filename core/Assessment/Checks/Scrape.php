@@ -24,7 +24,7 @@ final readonly class Scrape implements Check
             [ProductKind::Balm, ProductKind::WhippedButter, ProductKind::StirredButter, ProductKind::RinseOutBalm],
             true,
         );
-        if (! $scooped || $subject->texture->unknown !== []) {
+        if (! $scooped || ! $subject->texture->isKnown()) {
             return [];
         }
         $cold = $subject->texture->solids(Texture::COLD_ROOM);

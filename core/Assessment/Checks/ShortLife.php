@@ -25,8 +25,11 @@ final readonly class ShortLife implements Check
     public function examine(Examined $subject): array
     {
         $months = $subject->life->months;
-        if ($subject->composition->counted() === [] || $months->best >= self::SHORT) {
+        if ($subject->composition->counted() === [] || ($months !== null && $months->best >= self::SHORT)) {
             return [];
+        }
+        if ($months === null) {
+            return [new Finding('life.short', Severity::Caution, [], [], 'life', said: new Said(['not known']))];
         }
         $reasons = $subject->life->reasons;
         $antioxidants = array_filter(

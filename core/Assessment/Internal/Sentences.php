@@ -178,11 +178,13 @@ final readonly class Sentences implements FindingWords
             ),
             'sale.challenge-test' => 'It holds water, so its preservation must pass a challenge test in a laboratory '
                 .'before it is sold.',
-            'life.short' => sprintf(
-                'It keeps about %s. %s',
-                self::time($f->figure(FigureName::Life)->best),
-                $f->term('reason'),
-            ),
+            'life.short' => $f->about[0] === 'not known'
+                ? 'How long it keeps cannot be told: no line has a known life. Make little, and look at it each time.'
+                : sprintf(
+                    'It keeps about %s. %s',
+                    self::time($f->figure(FigureName::Life)->best),
+                    $f->term('reason'),
+                ),
             default => null,
         };
     }

@@ -2433,7 +2433,8 @@ export interface components {
             /** @enum {string} */
             water_class: "A" | "B" | "C" | "D" | "E" | "F";
             water_label: string;
-            life_months: components["schemas"]["Band"];
+            /** @description Null where nothing tells. */
+            life_months: components["schemas"]["Band"] | null;
             life_reasons: string[];
             /** @description 1 to 5; null where it cannot be told. */
             weight_index: number | null;
@@ -2589,7 +2590,7 @@ export interface components {
             cautions: number;
             texture: string;
             water_class: string;
-            life_months: number;
+            life_months: number | null;
             updated_at: string;
             bands: {
                 /** @enum {string} */
@@ -2910,12 +2911,14 @@ export interface components {
             net_grams: number;
             lot: string;
             made_on: string;
-            best_before: string;
-            opened_months: number;
+            /** @description Y-m-d; null where nobody can tell. */
+            best_before: string | null;
+            opened_months: number | null;
             directions: string;
             cautions: string[];
             maker: string;
-            opened?: string;
+            /** @description Once opened, as it stands on the label: "6 M", "7 days"; null where nobody can tell. */
+            opened?: string | null;
             store?: string;
             /** @description Net contents as they are written where it is labelled; not there on labels of before. */
             net?: string;
@@ -3891,7 +3894,8 @@ export interface components {
             /** @enum {string} */
             water_class: "A" | "B" | "C" | "D" | "E" | "F";
             water_label: string;
-            life_months: components["schemas"]["Band"];
+            /** @description Null where nothing tells. */
+            life_months: components["schemas"]["Band"] | null;
             life_reasons: string[];
             /** @description 1 to 5; null where it cannot be told. */
             weight_index: number | null;

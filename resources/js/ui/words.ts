@@ -103,8 +103,13 @@ export function sayUntil(date: string, today = todayDate()): string {
 }
 
 /** "9 days", "2.5 months", "2 years". */
-export function sayMonths(months: number): string {
-    if (months <= 0) return 'cannot tell';
+/** Of a jar, whose day may be one that nobody can tell. */
+export function sayBestBefore(date: string | null | undefined): string {
+    return date ? `best before ${sayDate(date)}` : 'best before: cannot tell';
+}
+
+export function sayMonths(months: number | null | undefined): string {
+    if (!months) return 'cannot tell';
     if (months < 1.5) return `${Math.round(months * 30.44)} days`;
     if (months < 24) return `${num(months, months < 6 ? 1 : 0)} months`;
     return `${num(months / 12, 1)} years`;

@@ -118,7 +118,7 @@ final class PropertiesTest extends CoreTestCase
                 );
             }
             self::assertLessThanOrEqual(100.0 + 1e-9, $subject->water->percent->high);
-            self::assertGreaterThanOrEqual(0.0, $subject->life->months->low);
+            self::assertGreaterThan(0.0, $subject->life->months->low ?? INF);
             self::assertIsString(json_encode($assessment, JSON_THROW_ON_ERROR));
         }
     }

@@ -33,6 +33,10 @@ final class PassportTest extends CoreTestCase
         $short = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, '2027-05-01', '7 days', '', []);
         self::assertStringContainsString('once opened, 7 days.', $short->questions()[0]['answer']);
         self::assertStringStartsWith('Dark', $short->questions()[1]['answer']);
+        $sealed = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, '2027-05-01', null, '', []);
+        self::assertStringStartsWith('Until 2027-05-01. Throw', $sealed->questions()[0]['answer']);
+        $never = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, null, null, '', []);
+        self::assertStringStartsWith('Nobody can tell. Throw', $never->questions()[0]['answer']);
     }
 
     public function test_nothing_is_promised_before_it_can_be_told(): void

@@ -32,7 +32,9 @@ const learned = computed(() => {
                 Where it is met
                 <HowLink of="texture" what="texture" />
             </h2>
-            <p v-if="!assessment.texture_known" class="quiet mt-2">Cannot tell yet: the solid-fat curve of a line is not known.</p>
+            <p v-if="!assessment.texture_known" class="quiet mt-2">
+                Cannot tell: the solid-fat curve of a line is not known, or most of it is powder.
+            </p>
             <table v-else class="mt-2 w-full">
                 <caption class="sr-only">Texture where it is met, estimated</caption>
                 <tbody>

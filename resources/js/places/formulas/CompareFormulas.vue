@@ -62,7 +62,7 @@ const ROWS: [string, (s: Side) => string][] = [
         (s) => (s.assessment.texture_known ? `${s.assessment.texture_label}, ${num(s.assessment.solids['25'], 0)} % solid` : 'cannot tell'),
     ],
     ['On a hot day', (s) => (s.assessment.texture_known ? (s.assessment.moments[2]?.label ?? '') : 'cannot tell')],
-    ['Keeps', (s) => sayMonths(s.assessment.life_months.best)],
+    ['Keeps', (s) => sayMonths(s.assessment.life_months?.best)],
     ['Water', (s) => `${s.assessment.water_label} (${s.assessment.water_class})`],
     ['Scent, at worst', (s) => `${num(s.assessment.essential_oil_percent.high)} of ${num(s.assessment.essential_oil_ceiling)} %`],
     ['100 g cost', (s) => (s.assessment.cost.unpriced.length > 0 ? 'cannot tell' : fixed(s.assessment.cost.per_100g, 2))],

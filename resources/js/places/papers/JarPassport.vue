@@ -22,7 +22,8 @@ const { data, isPending, error, refetch } = useQuery(jarQuery(props.token));
                 </div>
                 <template v-else>
                     <p class="mt-3 text-[18px]">
-                        <strong>Best before {{ longDate(data.label.best_before) }}.</strong>
+                        <strong v-if="data.label.best_before">Best before {{ longDate(data.label.best_before) }}.</strong>
+                        <strong v-else>Best before: not known.</strong>
                         {{ data.label.store }}
                     </p>
                     <h2 class="mt-5">How to use it</h2>

@@ -17,9 +17,9 @@ defineProps<{ label: Schemas['LabelWords'] }>();
             </span>
             <span>
                 Best before
-                <b>{{ label.best_before }}</b>
+                <b>{{ label.best_before ?? 'not known' }}</b>
             </span>
-            <span>
+            <span v-if="label.opened ?? label.opened_months">
                 Once opened
                 <b>{{ label.opened ?? `${label.opened_months} M` }}</b>
             </span>

@@ -14,21 +14,25 @@ defineProps<{ assessment: Schemas['Assessment'] }>();
         </dd>
         <dt class="quiet">Keeps</dt>
         <dd :title="assessment.life_reasons.join(' ')">
-            <span class="fig fig-estimated">{{ sayMonths(assessment.life_months.best) }}</span>
+            <span class="fig fig-estimated">{{ sayMonths(assessment.life_months?.best) }}</span>
         </dd>
         <dt class="quiet">Weight</dt>
         <dd>
-            <span class="fig fig-estimated">
-                {{ assessment.weight_index === null ? 'cannot tell' : num(assessment.weight_index, 1) }}
-            </span>
-            <span class="unit">of 5</span>
+            <span v-if="assessment.weight_index === null" class="fig fig-estimated">cannot tell</span>
+            <template v-else>
+                <span class="fig fig-estimated">{{ num(assessment.weight_index, 1) }}</span>
+                <span class="unit">of 5</span>
+            </template>
         </dd>
         <dt class="quiet">Scent</dt>
         <dd>
-            <span class="fig fig-estimated">{{ num(assessment.essential_oil_percent.best) }}</span>
-            <span class="unit">
-                %, may be {{ num(assessment.essential_oil_percent.high) }} of {{ num(assessment.essential_oil_ceiling) }}
-            </span>
+            <template v-if="assessment.essential_oil_percent.high > 0">
+                <span class="fig fig-estimated">{{ num(assessment.essential_oil_percent.best) }}</span>
+                <span class="unit">
+                    %, may be {{ num(assessment.essential_oil_percent.high) }} of {{ num(assessment.essential_oil_ceiling) }}
+                </span>
+            </template>
+            <template v-else>none</template>
         </dd>
     </dl>
 </template>
