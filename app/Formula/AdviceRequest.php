@@ -26,4 +26,10 @@ final class AdviceRequest extends FormRequest
     {
         return $this->enum('need', Need::class);
     }
+
+    /** Null for all kinds. */
+    public function kind(): ?IngredientKind
+    {
+        return $this->enum('kind', IngredientKind::class);
+    }
 }

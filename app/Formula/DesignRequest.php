@@ -46,7 +46,7 @@ final class DesignRequest extends FormRequest
     {
         $wishes = [];
         foreach ($this->rows('wishes') as $row) {
-            $wishes[] = new Wished(Wish::from(self::text($row, 'kind')), self::text($row, 'of'));
+            $wishes[] = new Wished(Wish::from(self::text($row, 'kind')), self::text($row, 'of') ?: null);
         }
 
         return $wishes;

@@ -51,7 +51,7 @@ final class HeadAdviceController
                 static fn (Need $need): array => [
                     'need' => $need->value,
                     'label' => $need->label(),
-                    ...$shortlist->for($need, [], $request->string('kind')->value(), self::MOST)->jsonSerialize(),
+                    ...$shortlist->for($need, [], $request->kind(), self::MOST)->jsonSerialize(),
                 ],
                 $needs,
             ),

@@ -75,7 +75,7 @@ final class BatchPlan
     {
         $jars = Lot::query()->where('batch_id', $batch->id)->where('withdrawn', '!=', '')->get();
 
-        return array_values($jars->map(static fn (Lot $lot): string => $lot->withdrawnWords())->all());
+        return array_values($jars->map(static fn (Lot $lot): string => (string) $lot->withdrawnWords())->all());
     }
 
     /**

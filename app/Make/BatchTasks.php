@@ -57,7 +57,7 @@ final class BatchTasks
                 ->where('task', $step->task)
                 ->filter(static fn (BatchReading $r): bool => $r->read_at <= $step->created_at->copy()->addSecond())
                 ->last();
-            $done[$step->task] = new TaskDone($step->skipped, $last?->celsius);
+            $done[$step->task] = new TaskDone($step->skipped ?: null, $last?->celsius);
         }
 
         return $done;
@@ -73,7 +73,7 @@ final class BatchTasks
             'kind' => $task->kind->value,
             'act' => $task->act,
             'gate' => $task->gate,
-            'caution' => $task->caution,
+            'caution' => $task->caution ?? '',
             'lines' => $task->lines,
             'hers' => $task->hers->words ?? '',
             'doubt' => $task->hers->doubt ?? '',

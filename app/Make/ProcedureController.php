@@ -36,7 +36,7 @@ final class ProcedureController
                 'kind' => $t->kind->value,
                 'act' => $t->act,
                 'gate' => $t->gate,
-                'caution' => $t->caution,
+                'caution' => $t->caution ?? '',
                 'lines' => $t->lines,
                 'hers' => $t->hers->words ?? '',
                 'doubt' => $t->hers->doubt ?? '',

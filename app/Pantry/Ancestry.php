@@ -93,7 +93,7 @@ final class Ancestry
         $found = [];
         if ($lots !== []) {
             foreach (Lot::query()->whereIn('id', $lots)->where('withdrawn', '!=', '')->get() as $lot) {
-                $found[$lot->id] = $lot->withdrawnWords();
+                $found[$lot->id] = (string) $lot->withdrawnWords();
             }
         }
 

@@ -91,7 +91,7 @@ final class FindRequest extends FormRequest
                 min($suits->high, $number('heaviest', 5.0)),
             ),
             $actions,
-            new Shunned(Commas::split($text('without')), $this->boolean('vegan'), $text('pregnancy')),
+            new Shunned(Commas::split($text('without')), $this->boolean('vegan'), $text('pregnancy') ?: null),
             $this->boolean('at_hand') ? $atHand : null,
             $text('by') === '' ? Wanted::BY_NAME : $text('by'),
         );

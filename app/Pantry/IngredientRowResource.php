@@ -50,11 +50,11 @@ final class IngredientRowResource extends JsonResource
                 ? $i->facts->get(Property::LifeMonths)->band->best
                 : null,
             'action' => $i->onHair->action->value,
-            'feel' => $i->onHair->feel,
+            'feel' => $i->onHair->feel ?? '',
             'allergens' => $i->precautions->allergens,
             'vegan' => $i->vegan,
             'pregnancy' => $i->precautions->pregnancy->value,
-            'pregnancy_reason' => $i->precautions->pregnancyReason,
+            'pregnancy_reason' => $i->precautions->pregnancyReason ?? '',
             'origin' => $i->provenance->origin->value,
             'corrected' => $i->provenance->corrections !== [],
             'at_hand' => $this->atHand,

@@ -96,7 +96,7 @@ class Lot extends Model
     }
 
     /** Why it must not be used any more, and since when; "" while it may. */
-    public function withdrawnWords(): string
+    public function withdrawnWords(): ?string
     {
         return Withdrawal::words($this->withdrawn, $this->withdrawn_on);
     }

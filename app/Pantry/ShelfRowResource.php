@@ -45,7 +45,7 @@ final class ShelfRowResource extends JsonResource
             'days_left' => $daysLeft,
             'soon' => LotLife::isSoon($daysLeft),
             'opened_on' => $lot->opened_on?->toDateString(),
-            'withdrawn' => $lot->withdrawnWords(),
+            'withdrawn' => $lot->withdrawnWords() ?? '',
             'cost' => $lot->cost,
             'currency' => $lot->currency,
             'rate' => $lot->rate,

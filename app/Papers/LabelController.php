@@ -75,7 +75,7 @@ final class LabelController
             [
                 ...LabelWords::of($label, $row->made_on),
                 'best_before' => $yield->bestBefore($made)->format('Y-m-d'),
-                'store' => $yield->store()->words(),
+                'store' => $yield->store()->words() ?? '',
             ],
             $row->code(),
         );

@@ -38,11 +38,11 @@ final class LotResource extends JsonResource
             'made_on' => $lot->made_on->toDateString(),
             // Of what it is known to be by now, not of what was thought on its day.
             'best_before' => $yield->bestBefore($lot->made_on->toDateTimeImmutable())->format('Y-m-d'),
-            'store' => $yield->store()->words(),
+            'store' => $yield->store()->words() ?? '',
             'steep_id' => $lot->steep_id,
             'code' => $lot->code(),
             'drawn' => $lot->event_id !== null,
-            'withdrawn' => $lot->withdrawnWords(),
+            'withdrawn' => $lot->withdrawnWords() ?? '',
             'withdrawn_on' => $lot->withdrawn_on?->toDateString(),
         ];
     }

@@ -56,7 +56,7 @@ final class SteepRowResource extends JsonResource
             'state' => $standing->state === JarState::Running && $today >= $days->strainDay()
                 ? 'due'
                 : $standing->state->value,
-            'reason' => Withdrawal::words($this->steep->reason, $this->steep->spoiled_on),
+            'reason' => Withdrawal::words($this->steep->reason, $this->steep->spoiled_on) ?? '',
             'plan' => self::figures($this->plan, $standing->state === JarState::Running),
             'day' => min(max(0, (int) $stood), $days->standsDays()),
             'days' => $days->standsDays(),

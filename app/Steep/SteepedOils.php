@@ -45,7 +45,7 @@ final class SteepedOils implements BringsOils, KnowsStock
             $oils[] = new Making(
                 Steep::OIL.$steep,
                 // What was strained goes by its own name.
-                $strained === '' ? $name : '',
+                $strained === '' ? $name : null,
                 static fn (Catalogue $all): Ingredient => $strained === ''
                     ? self::awaited($steep, $all)
                     : $all->get($strained),
@@ -117,7 +117,8 @@ final class SteepedOils implements BringsOils, KnowsStock
     {
         $steep = Steep::query()->withTrashed()->with('events')->findOrFail($number);
 
-        return SteepYield::awaited($steep->plan($all), $steep->reason)->ingredient(Steep::OIL.$number, $steep->name);
+        return SteepYield::awaited($steep->plan($all), $steep->reason ?: null)
+            ->ingredient(Steep::OIL.$number, $steep->name);
     }
 
     /** @param  list<Correction>  $corrections */

@@ -114,7 +114,7 @@ final readonly class Assessment implements JsonSerializable
         return [
             ...$finding->jsonSerialize(),
             'acceptable' => $decision->acceptable,
-            'accepted' => $decision->reason,
+            'accepted' => $decision->reason ?? '',
             'accepted_by' => $decision->by,
             'key' => $finding->key(),
         ];
@@ -187,7 +187,7 @@ final readonly class Assessment implements JsonSerializable
                 'share' => $portion->share->scaled(100),
                 'shown_percent' => $shown[$i],
                 'basis' => $portion->grams->basis->value,
-                'problem' => $portion->problem,
+                'problem' => $portion->problem ?? '',
             ];
         }
 

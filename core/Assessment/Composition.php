@@ -335,7 +335,7 @@ final readonly class Composition
      * @param  array<int, Ingredient>  $ingredients
      * @param  array<int, Amount>  $amounts
      * @param  array<int, Figure>  $masses
-     * @param  array<int, string>  $problems
+     * @param  array<int, string|null>  $problems
      * @param  float  $placedHalf what weighing has added to the proportions as they are written, g
      * @param  float|null  $air that will be in the jars; null where a line "to fill" has taken up the size already
      */
@@ -351,7 +351,7 @@ final readonly class Composition
         ?float $air,
     ): self {
         ksort($masses);
-        $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === '', ARRAY_FILTER_USE_KEY);
+        $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === null, ARRAY_FILTER_USE_KEY);
         $written = self::built($formula, $ingredients, $amounts, $masses, $problems, $sharesPercent);
         $target = $air === null ? null : $formula->size->target($written->density(), $air);
         if ($target === null || $written->totalGrams->best <= 0.0) {
@@ -412,7 +412,7 @@ final readonly class Composition
      * @param  array<int, Ingredient>  $ingredients
      * @param  array<int, Amount>  $amounts
      * @param  array<int, Figure>  $masses
-     * @param  array<int, string>  $problems
+     * @param  array<int, string|null>  $problems
      */
     private static function built(
         Formula $formula,
@@ -435,7 +435,7 @@ final readonly class Composition
             $portions[] = new Portion(
                 $line,
                 $ingredients[$i],
-                isset($amounts[$i]) ? [$amounts[$i]] : [],
+                $amounts[$i] ?? null,
                 $masses[$i] ?? $nothing,
                 $shares[$i] ?? Band::exact(0.0),
                 $problems[$i],

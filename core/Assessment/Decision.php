@@ -14,10 +14,10 @@ final readonly class Decision
 
     /**
      * @param  bool  $acceptable whether a reason of the maker's can outweigh it
-     * @param  string  $reason the maker's reason for living with it; "" when it is open
+     * @param  string|null  $reason the maker's reason for living with it; null when it is open
      * @param  int|null  $by place among the formula's acceptances of the one that is of it; null when it is open
      */
-    public function __construct(public bool $acceptable, public string $reason = '', public ?int $by = null)
+    public function __construct(public bool $acceptable, public ?string $reason = null, public ?int $by = null)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class Decision
 
     public function isOpen(): bool
     {
-        return $this->reason === '';
+        return $this->reason === null;
     }
 
     /** Where it stands: worst first, before all else that a clinician is asked, and what was accepted last. */

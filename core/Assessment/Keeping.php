@@ -81,7 +81,7 @@ final readonly class Keeping implements JsonSerializable
             'best_before' => $this->bestBefore->format('Y-m-d'),
             'opened_months' => $this->openedMonths,
             'opened' => $this->opened,
-            'store' => $this->store->words(),
+            'store' => $this->store->words() ?? '',
         ];
     }
 }

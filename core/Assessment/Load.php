@@ -120,7 +120,7 @@ final readonly class Load
      */
     private function fewer(Portion $portion, float $factor): string
     {
-        $amount = $portion->amount[0];
+        $amount = $portion->read();
         if ($amount->unit === Unit::Drop && $amount->also === []) {
             $drops = (int) floor($amount->count->high * $factor + 1e-9);
 

@@ -37,15 +37,15 @@ final readonly class LoadPlan implements JsonSerializable
     {
         foreach ($portion->whole()->parts() as $part) {
             $never = $this->subject->formula()->audience->excludes($part->ingredient);
-            if ($never !== '') {
+            if ($never !== null) {
                 return new MostDrops(0, $never);
             }
         }
         [$in, $out] = [0, 1];
-        while (($broken = $this->broken($portion, $out)) === '') {
+        while (($broken = $this->broken($portion, $out)) === null) {
             $in = $out;
             if ($in >= self::COUNTED_TO) {
-                return new MostDrops(null, '');
+                return new MostDrops(null, null);
             }
             $out = min(self::COUNTED_TO, 2 * $out);
         }
@@ -56,14 +56,14 @@ final readonly class LoadPlan implements JsonSerializable
         while ($out - $in > 1) {
             $middle = intdiv($in + $out, 2);
             $broken = $this->broken($portion, $middle);
-            [$in, $out, $held] = $broken === '' ? [$middle, $out, $held] : [$in, $middle, $broken];
+            [$in, $out, $held] = $broken === null ? [$middle, $out, $held] : [$in, $middle, $broken];
         }
 
         return new MostDrops($in, $held);
     }
 
-    /** What so many drops of a line would break first, as a clause; "" when nothing. */
-    private function broken(Portion $portion, int $drops): string
+    /** What so many drops of a line would break first, as a clause; null when nothing. */
+    private function broken(Portion $portion, int $drops): ?string
     {
         $context = $this->subject->context;
         $with = Composition::of(
@@ -84,7 +84,7 @@ final readonly class LoadPlan implements JsonSerializable
         }
         foreach ($mine as $one) {
             $over = $this->ownOver($one);
-            if ($over !== '') {
+            if ($over !== null) {
                 return $over;
             }
         }
@@ -92,7 +92,7 @@ final readonly class LoadPlan implements JsonSerializable
         return $this->constituentOver($load, $portion->line->id);
     }
 
-    private function ownOver(Portion $oil): string
+    private function ownOver(Portion $oil): ?string
     {
         $percent = $oil->share->high * 100;
         $burns = ! $this->subject->formula()->audience->isRinsedOff()
@@ -102,11 +102,11 @@ final readonly class LoadPlan implements JsonSerializable
         return match (true) {
             $burns => 'sunlight may burn the skin',
             $percent > Load::dermalMax($oil) => 'its own maximum is over',
-            default => '',
+            default => null,
         };
     }
 
-    private function constituentOver(Load $load, string $line): string
+    private function constituentOver(Load $load, string $line): ?string
     {
         foreach ($this->subject->context->catalogue->limits() as $limit) {
             $sum = $load->constituent(
@@ -121,13 +121,13 @@ final readonly class LoadPlan implements JsonSerializable
             }
         }
 
-        return '';
+        return null;
     }
 
     /** Drops as they are written now; null when it is not written in drops. */
     private static function drops(Portion $portion): ?float
     {
-        $amount = $portion->amount[0] ?? null;
+        $amount = $portion->amount;
 
         return $amount instanceof Amount && $amount->unit === Unit::Drop && $amount->also === []
             ? $amount->count->high
@@ -147,10 +147,10 @@ final readonly class LoadPlan implements JsonSerializable
                 'name' => $portion->name(),
                 'percent' => $portion->share->scaled(100),
                 'limit_percent' => $limit < 100.0 ? $limit : null,
-                'limit_reason' => $limit < 100.0 ? $portion->ingredient->precautions->dermalReason : '',
+                'limit_reason' => $limit < 100.0 ? $portion->ingredient->precautions->dermalReason ?? '' : '',
                 'drops' => self::drops($portion),
                 'most_drops' => $most->drops,
-                'held_by' => $most->held,
+                'held_by' => $most->held ?? '',
             ];
         }
         $constituents = [];

@@ -9,9 +9,9 @@ final readonly class MostDrops
 {
     /**
      * @param  int|null  $drops null when there may be more than anybody counts, or it cannot be told
-     * @param  string  $held what one drop more would break, or why it cannot be told; "" for neither
+     * @param  string|null  $held what one drop more would break, or why it cannot be told; null for neither
      */
-    public function __construct(public ?int $drops, public string $held)
+    public function __construct(public ?int $drops, public ?string $held)
     {
     }
 }

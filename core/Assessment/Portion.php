@@ -11,6 +11,7 @@ use Crown\Formula\Line;
 use Crown\Measure\Amount;
 use Crown\Measure\Band;
 use Crown\Measure\Figure;
+use LogicException;
 
 /**
  * A line with what was computed of it: its ingredient, its amount, its grams in the batch and its share of the whole.
@@ -18,19 +19,19 @@ use Crown\Measure\Figure;
 final readonly class Portion
 {
     /**
-     * @param  list<Amount>  $amount the amount when it could be read, else empty
+     * @param  Amount|null  $amount null when it could not be read
      * @param  Figure  $grams zero when it cannot be told
      * @param  Band  $share fraction of the whole, 0 to 1
-     * @param  string  $problem why the mass cannot be told; "" when it can
+     * @param  string|null  $problem why the mass cannot be told; null when it can
      * @param  self|null  $of the whole line, of what is one part of a ready blend
      */
     public function __construct(
         public Line $line,
         public Ingredient $ingredient,
-        public array $amount,
+        public ?Amount $amount,
         public Figure $grams,
         public Band $share,
-        public string $problem,
+        public ?string $problem,
         public ?self $of = null,
     ) {
     }
@@ -106,7 +107,13 @@ final readonly class Portion
 
     public function counts(): bool
     {
-        return $this->problem === '';
+        return $this->problem === null;
+    }
+
+    /** The amount of a line that counts: what cannot be read has no mass. */
+    public function read(): Amount
+    {
+        return $this->amount ?? throw new LogicException('A line whose amount cannot be read does not count.');
     }
 
     /** The form written, or the usual one for this ingredient. */

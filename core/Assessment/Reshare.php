@@ -106,7 +106,7 @@ final class Reshare
 
     private static function amountText(Portion $portion, float $percent, float $total): string
     {
-        $amount = $portion->amount[0];
+        $amount = $portion->read();
         $unit = $amount->also === [] ? $amount->unit : Unit::Gram;
         if ($unit === Unit::Fill) {
             return $portion->line->amount->text;

@@ -62,7 +62,7 @@ final readonly class ShelfLife
         [$months, $kept] = self::stored($blend, $antioxidant, $celsius, $clear, $learned);
         [$cap, $why, $dry] = [$limit->months, $limit->why, $limit->cure];
         $capped = $months->best > $cap;
-        $reasons = [...$reasons, ...$kept, ...$capped ? [$why] : []];
+        $reasons = [...$reasons, ...$kept, ...$capped && $why !== null ? [$why] : []];
         $months = $months->atMost(min($cap, 1e6));
         if (! $capped && ! $clear) {
             $reasons[] = 'In clear glass in the light it would be half of that.';
@@ -75,14 +75,17 @@ final readonly class ShelfLife
             $lit,
             $learned,
         )[0];
-        $longer = $capped && $dry !== '' ? [['words' => $dry, 'months' => $then($blend, false, $celsius, $clear)]] : [];
+        $longer = [];
+        if ($capped && $dry !== null) {
+            $longer[] = ['words' => $dry, 'months' => $then($blend, false, $celsius, $clear)];
+        }
         if ($clear) {
             $longer[] = [
                 'words' => 'In dark glass, or in a cupboard',
                 'months' => $then($blend, false, $celsius, false)->atMost(min($cap, 1e6)),
             ];
         }
-        if ($antioxidant === '') {
+        if ($antioxidant === null) {
             $longer[] = [
                 'words' => '0.5 % of vitamin E',
                 'months' => $then($blend, true, $celsius, $clear)->atMost(min($cap, 1e6)),
@@ -116,7 +119,7 @@ final readonly class ShelfLife
     private static function withoutOils(Composition $composition, WaterCap $limit): self
     {
         return is_finite($limit->months) && $composition->counted() !== []
-            ? new self(Band::exact($limit->months), [$limit->why], true, [], $limit->store)
+            ? new self(Band::exact($limit->months), array_filter([$limit->why]), true, [], $limit->store)
             : new self(null, ['Cannot tell: no line has a known life.'], false, [], Store::Anywhere);
     }
 
@@ -162,8 +165,8 @@ final readonly class ShelfLife
         return [$least->best < $blend->best ? $least : $blend, $reasons, $weakest];
     }
 
-    /** What of the antioxidant there is, in words; "" when there is not enough. */
-    private static function antioxidant(Composition $composition): string
+    /** What of the antioxidant there is, in words; null when there is not enough. */
+    private static function antioxidant(Composition $composition): ?string
     {
         foreach ($composition->counted() as $portion) {
             if (
@@ -174,7 +177,7 @@ final readonly class ShelfLife
             }
         }
 
-        return '';
+        return null;
     }
 
     /** How much longer or shorter than at 20 °C it keeps where it stands: half as long for every 10 K. */
@@ -186,17 +189,17 @@ final readonly class ShelfLife
     /** @return array{Band, list<string>} */
     private static function stored(
         Band $months,
-        string $antioxidant,
+        ?string $antioxidant,
         float $celsius,
         bool $clear,
         Shift $learned,
     ): array {
         $reasons = [
-            $antioxidant === ''
+            $antioxidant === null
                 ? 'No antioxidant of 0.1 % or more.'
                 : $antioxidant.': times 1.2 to 1.5. More than 1 % adds no life.',
         ];
-        if ($antioxidant !== '') {
+        if ($antioxidant !== null) {
             $months = $months->times(Band::of(1.2, 1.35, 1.5));
         }
         if (abs($celsius - 20.0) > 0.01) {

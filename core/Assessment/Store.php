@@ -11,11 +11,11 @@ enum Store: string
     case Cool = 'cool';
     case Fridge = 'fridge';
 
-    /** As it stands beside every date that rests on it; "" where none does. */
-    public function words(): string
+    /** As it stands beside every date that rests on it; null where none does. */
+    public function words(): ?string
     {
         return match ($this) {
-            self::Anywhere => '',
+            self::Anywhere => null,
             self::Cool => 'Keep it cool.',
             self::Fridge => sprintf('Keep it in the fridge, or frozen for up to %d days.', WaterCap::FROZEN_DAYS),
         };

@@ -26,10 +26,10 @@ final readonly class WaterCap
 
     /**
      * @param  float  $months at most; INF where water sets no end
-     * @param  string  $why a sentence; "" where water sets no end
-     * @param  string  $cure what would lift it, in words; "" when nothing is known to
+     * @param  string|null  $why a sentence; null where water sets no end
+     * @param  string|null  $cure what would lift it, in words; null when nothing is known to
      */
-    private function __construct(public float $months, public Store $store, public string $why, public string $cure)
+    private function __construct(public float $months, public Store $store, public ?string $why, public ?string $cure)
     {
     }
 
@@ -57,16 +57,16 @@ final readonly class WaterCap
                 self::SPIRIT_MONTHS,
                 Store::Anywhere,
                 sprintf('Water held by alcohol: %g months at most, tightly closed.', self::SPIRIT_MONTHS),
-                '',
+                null,
             ),
             // What testing an emulsion would give cannot be told beforehand.
             $class === WaterClass::Emulsion => new self(
                 self::TRACES_MONTHS,
                 Store::Anywhere,
                 sprintf('A preserved emulsion that has not been tested: %g months at most.', self::TRACES_MONTHS),
-                '',
+                null,
             ),
-            default => new self(INF, Store::Anywhere, '', ''),
+            default => new self(INF, Store::Anywhere, null, null),
         };
     }
 }

@@ -11,13 +11,13 @@ enum Advice: string
     case Caution = 'caution';
     case Avoid = 'avoid';
 
-    /** In a sentence; "" when there is nothing to advise. */
-    public function words(): string
+    /** In a sentence; null when there is nothing to advise. */
+    public function words(): ?string
     {
         return match ($this) {
             self::Avoid => 'Not in pregnancy or while nursing.',
             self::Caution => 'In pregnancy or while nursing ask first.',
-            self::Ok => '',
+            self::Ok => null,
         };
     }
 }

@@ -82,7 +82,9 @@ final readonly class Catalogue
                 /** @var self $whole */
                 return ($one->make)($whole);
             };
-            $names[$one->id] = $one->name;
+            if ($one->name !== null) {
+                $names[$one->id] = $one->name;
+            }
         }
 
         return $whole = $this->before(new Shelf($makers), $this->names->named($names));

@@ -34,8 +34,8 @@ enum CautionKind: string
         return in_array($this, [self::Poison, self::Burns, self::Alkaloids, self::Sunlight], true);
     }
 
-    /** The few words that a label has room for; "" where the label says it by other ways: ages, allergens, dates. */
-    public function onLabel(): string
+    /** The few words that a label has room for; null where the label says it by other ways: ages, allergens, dates. */
+    public function onLabel(): ?string
     {
         return match ($this) {
             self::Burns => 'Can sting or irritate: not on sore skin; wash it off if it burns.',
@@ -43,7 +43,7 @@ enum CautionKind: string
             self::Sunlight => 'Keep skin that it was on out of the sun for a day.',
             self::Stains => 'Colours light hair, skin and cloth.',
             self::AskFirst => 'Not with blood thinners or an allergy to aspirin.',
-            default => '',
+            default => null,
         };
     }
 }

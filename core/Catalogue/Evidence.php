@@ -15,7 +15,7 @@ final readonly class Evidence
      * @param  int  $grade 4 established, 3 trials on people, 2 laboratory or animal, 1 traditional use, 0 no basis
      *     found
      * @param  string  $found one sentence: what was found
-     * @param  string  $on whom or what it was found on; "" for tradition
+     * @param  string|null  $on whom or what it was found on; null for tradition
      * @param  string  $source id in data/sources.json, or "tradition" or "estimate"
      * @param  bool  $elsewhere whether the trial was on skin that bears no hair: an arm, a leg
      */
@@ -23,7 +23,7 @@ final readonly class Evidence
         public Need $need,
         public int $grade,
         public string $found,
-        public string $on,
+        public ?string $on,
         public Route $route,
         public string $source,
         public bool $elsewhere = false,

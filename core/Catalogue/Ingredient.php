@@ -25,7 +25,7 @@ final readonly class Ingredient
      * @param  list<string>  $synonyms
      * @param  array<string, Form>  $forms keyed by name
      * @param  list<Evidence>  $evidence
-     * @param  string  $storage how it is kept; "" when nothing is said
+     * @param  string|null  $storage how it is kept; null when nothing is said
      * @param  int  $common 3 in every kitchen, 2 in shops for makers, 1 to be sought
      * @param  array<string, float>  $parts of a mixture, the share of each by INCI name, 0 to 1; empty for one thing
      * @param  list<Part>  $blend what a ready blend is made of, each judged by itself; empty for all else
@@ -44,7 +44,7 @@ final readonly class Ingredient
         public Precautions $precautions = new Precautions(),
         public OnHair $onHair = new OnHair(),
         public array $evidence = [],
-        public string $storage = '',
+        public ?string $storage = null,
         public Provenance $provenance = new Provenance(),
         public int $common = self::SOUGHT,
         public array $parts = [],

@@ -10,10 +10,10 @@ use Closure;
 final readonly class Making
 {
     /**
-     * @param  string  $name "" where it is found by its id alone
+     * @param  string|null  $name null where it is found by its id alone
      * @param  Closure(Catalogue): Ingredient  $make from the whole catalogue, those that were made before it among it
      */
-    public function __construct(public string $id, public string $name, public Closure $make)
+    public function __construct(public string $id, public ?string $name, public Closure $make)
     {
     }
 }

@@ -118,7 +118,9 @@ final readonly class Mixture
     public static function precautions(array $all): Precautions
     {
         $advice = array_map(static fn (Ingredient $i): Advice => $i->precautions->pregnancy, $all);
-        $reasons = array_filter(array_map(static fn (Ingredient $i): string => $i->precautions->pregnancyReason, $all));
+        $reasons = array_filter(
+            array_map(static fn (Ingredient $i): ?string => $i->precautions->pregnancyReason, $all),
+        );
         $cautions = $allergens = $conditions = [];
         foreach ($all as $ingredient) {
             foreach ($ingredient->precautions->cautions as $caution) {
@@ -138,7 +140,7 @@ final readonly class Mixture
                 in_array(Advice::Caution, $advice, true) => Advice::Caution,
                 default => Advice::Ok,
             },
-            implode(' ', array_unique($reasons)),
+            implode(' ', array_unique($reasons)) ?: null,
             array_values($allergens),
             askFirst: array_values($conditions),
             cautions: array_values($cautions),

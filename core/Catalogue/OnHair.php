@@ -11,12 +11,12 @@ final readonly class OnHair
 {
     /**
      * @param  string  $source of the action: id in data/sources.json, or "estimate"
-     * @param  string  $feel a few words; "" when it is not known
+     * @param  string|null  $feel a few words; null when it is not known
      */
     public function __construct(
         public HairAction $action = HairAction::None,
         public string $source = Fact::ESTIMATE,
-        public string $feel = '',
+        public ?string $feel = null,
     ) {
     }
 }

@@ -8,19 +8,19 @@ namespace Crown\Catalogue;
 final readonly class Precautions
 {
     /**
-     * @param  string  $pregnancyReason the basis of the advice; "" when there is nothing to advise
+     * @param  string|null  $pregnancyReason the basis of the advice; null when there is nothing to advise
      * @param  list<string>  $allergens groups, as "tree nut"
-     * @param  string  $dermalReason the basis of its greatest use on skin; "" when there is none
-     * @param  string  $ageReason the basis of the minimum age; "" when there is none
+     * @param  string|null  $dermalReason the basis of its greatest use on skin; null when there is none
+     * @param  string|null  $ageReason the basis of the minimum age; null when there is none
      * @param  list<Condition>  $askFirst with these the clinician is asked first
      * @param  list<Caution>  $cautions
      */
     public function __construct(
         public Advice $pregnancy = Advice::Ok,
-        public string $pregnancyReason = '',
+        public ?string $pregnancyReason = null,
         public array $allergens = [],
-        public string $dermalReason = '',
-        public string $ageReason = '',
+        public ?string $dermalReason = null,
+        public ?string $ageReason = null,
         public array $askFirst = [],
         public array $cautions = [],
     ) {

@@ -11,7 +11,7 @@ final readonly class Provenance
 {
     /**
      * @param  list<Correction>  $corrections
-     * @param  string  $withdrawn why it must not be used any more; "" while it may
+     * @param  string|null  $withdrawn why it must not be used any more; null while it may
      * @param  list<string>  $parents ids of what a steeped oil was made from
      * @param  list<string>  $sources ids of the sources its figures cite
      * @param  DateTimeImmutable|null  $awaited the day on which a steep can be strained whose oil this will be
@@ -19,7 +19,7 @@ final readonly class Provenance
     public function __construct(
         public Origin $origin = Origin::Reference,
         public array $corrections = [],
-        public string $withdrawn = '',
+        public ?string $withdrawn = null,
         public array $parents = [],
         public array $sources = [],
         public ?DateTimeImmutable $awaited = null,

@@ -195,10 +195,10 @@ final readonly class ReadyBlend
      */
     private function provenance(array $all): Provenance
     {
-        $withdrawn = '';
+        $withdrawn = null;
         $awaited = [];
         foreach ($all as $part) {
-            if ($withdrawn === '' && $part->provenance->withdrawn !== '') {
+            if ($withdrawn === null && $part->provenance->withdrawn !== null) {
                 $withdrawn = sprintf('Made from %s. %s', $part->name, $part->provenance->withdrawn);
             }
             $awaited[] = $part->provenance->awaited;

@@ -10,13 +10,13 @@ final readonly class Shunned
     /**
      * @param  list<string>  $words allergens or names
      * @param  bool  $animalProducts whether those are shunned: it has to be vegan
-     * @param  string  $pregnancy "" for any; "ok" or "caution" for the worst advice allowed; "advised-against" for what
-     *     calls for advice or is to be avoided
+     * @param  string|null  $pregnancy null for any; "ok" or "caution" for the worst advice allowed; "advised-against"
+     *     for what calls for advice or is to be avoided
      */
     public function __construct(
         public array $words = [],
         public bool $animalProducts = false,
-        public string $pregnancy = '',
+        public ?string $pregnancy = null,
     ) {
     }
 

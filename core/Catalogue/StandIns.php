@@ -56,7 +56,7 @@ final readonly class StandIns
                 $other->id === $ingredient->id
                 // A blend is made for its own purpose: nobody asks for one in the place of one thing.
                 || $other->isBlend()
-                || $other->provenance->withdrawn !== ''
+                || $other->provenance->withdrawn !== null
                 || ! self::related($ingredient, $other)
                 || self::bringsHarm($ingredient, $other)
                 || array_filter($without, $other->answersTo(...)) !== []

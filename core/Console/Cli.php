@@ -178,7 +178,8 @@ final readonly class Cli
             = Scalp::tryFrom($arguments->text('scalp', 'calm'))
             ?? throw UsageError::option('scalp', implode(', ', array_column(Scalp::cases(), 'value')));
         $kind = $arguments->text('kind', '');
-        if ($kind !== '' && IngredientKind::tryFrom($kind) === null) {
+        $only = IngredientKind::tryFrom($kind);
+        if ($kind !== '' && $only === null) {
             throw UsageError::option('kind', implode(', ', array_column(IngredientKind::cases(), 'value')));
         }
         $avoid = array_values(array_filter(array_map(trim(...), explode(',', $arguments->text('avoid', '')))));
@@ -186,7 +187,7 @@ final readonly class Cli
         $result = (new Shortlist($this->catalogue, $head))->for(
             $need,
             $avoid,
-            $kind,
+            $only,
             max(1, (int) $arguments->number('limit', 20)),
         );
         $text = implode(

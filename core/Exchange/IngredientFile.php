@@ -59,14 +59,14 @@ final class IngredientFile
                 $i->forms,
             ),
             'dermal_max' => $best(Property::DermalMax),
-            'dermal_max_reason' => $i->precautions->dermalReason === '' ? null : $i->precautions->dermalReason,
+            'dermal_max_reason' => $i->precautions->dermalReason,
             'phototoxic' => $i->isPhototoxic(),
             'pregnancy' => $i->precautions->pregnancy->value,
-            'pregnancy_reason' => $i->precautions->pregnancyReason,
-            'age_reason' => $i->precautions->ageReason,
+            'pregnancy_reason' => $i->precautions->pregnancyReason ?? '',
+            'age_reason' => $i->precautions->ageReason ?? '',
             'ask_first' => array_map(static fn (Condition $c): string => $c->label(), $i->precautions->askFirst),
             'action' => $i->onHair->action->value,
-            'feel' => $i->onHair->feel,
+            'feel' => $i->onHair->feel ?? '',
             'blend' => self::blend($i),
             'origin' => $i->provenance->origin->value,
             'corrected' => array_map(
@@ -99,7 +99,7 @@ final class IngredientFile
             ),
             'figures' => self::figures($i, $catalogue),
             'cautions' => array_map(static fn (Caution $c): string => $c->says, $i->precautions->cautions),
-            'storage' => $i->storage,
+            'storage' => $i->storage ?? '',
             'sources' => array_map($catalogue->source(...), $i->provenance->sources),
         ];
     }
@@ -114,7 +114,7 @@ final class IngredientFile
             'label' => $e->need->label(),
             'grade' => $e->grade,
             'found' => $e->found,
-            'on' => $e->on,
+            'on' => $e->on ?? '',
             'route' => $e->route->value,
             'source' => $e->source,
         ];

@@ -48,8 +48,8 @@ enum Audience: string
         return $this->youngestYears() < 18.0;
     }
 
-    /** Why an ingredient is not for them at all, in words; "" when it may be. */
-    public function excludes(Ingredient $ingredient): string
+    /** Why an ingredient is not for them at all, in words; null when it may be. */
+    public function excludes(Ingredient $ingredient): ?string
     {
         $age = $ingredient->facts->best(Property::MinimumAge, 0.0);
 
@@ -58,7 +58,7 @@ enum Audience: string
             $age > $this->youngestYears() => sprintf('not for children under %g', $age),
             $this === self::Pregnancy
                 && $ingredient->precautions->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
-            default => '',
+            default => null,
         };
     }
 

@@ -65,7 +65,7 @@ final class Guide implements JsonSerializable
                 'porosity-treated',
                 'porosity',
                 'Is it bleached, permanently coloured, relaxed or often straightened hot?',
-                [new Answer('yes', 'yes', 'high'), new Answer('no', 'no', '')],
+                [new Answer('yes', 'yes', 'high'), new Answer('no', 'no', null)],
                 'A hair floating in a glass is not asked for: bubbles, oil and the water\'s surface decide that, not '
                     .'the hair.',
             ),
@@ -95,7 +95,7 @@ final class Guide implements JsonSerializable
                 'scalp-itch',
                 'scalp',
                 'Does it itch most days?',
-                [new Answer('yes', 'yes', 'itchy'), new Answer('no', 'no', '')],
+                [new Answer('yes', 'yes', 'itchy'), new Answer('no', 'no', null)],
                 'Itch has many causes. If it stays for two weeks or keeps someone awake, a clinician should look.',
             ),
         ];
@@ -114,7 +114,7 @@ final class Guide implements JsonSerializable
             foreach ($question->answers as $answer) {
                 if (($given[$question->id] ?? '') === $answer->id) {
                     $asked[$question->trait] = true;
-                    if ($answer->speaksFor !== '') {
+                    if ($answer->speaksFor !== null) {
                         $votes[$question->trait][$answer->speaksFor]
                             = ($votes[$question->trait][$answer->speaksFor] ?? 0) + 1;
                     }
@@ -144,12 +144,12 @@ final class Guide implements JsonSerializable
         }
         arsort($votes);
         $counts = array_values($votes);
-        $best = array_key_first($votes) ?? '';
-        if ($best === '' || ($counts[1] ?? 0) === $counts[0]) {
+        $best = array_key_first($votes);
+        if ($best === null || ($counts[1] ?? 0) === $counts[0]) {
             return new Suggestion(
                 $trait,
-                '',
-                $best === ''
+                null,
+                $best === null
                     ? 'Cannot tell from this alone.'
                     : 'Cannot tell: the answers point different ways. It may be in between.',
             );

@@ -77,7 +77,7 @@ final readonly class HeadCheck implements Check
         }
         // Younger than what is in it is for, and not already stopped by whom the whole is for.
         $age = $portion->ingredient->facts->best(Property::MinimumAge, 0.0);
-        if ($age > $this->head->age->youngestYears() && $formula->audience->excludes($portion->ingredient) === '') {
+        if ($age > $this->head->age->youngestYears() && $formula->audience->excludes($portion->ingredient) === null) {
             $findings[] = new Finding(
                 'head.age',
                 Severity::Stop,

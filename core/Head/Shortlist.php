@@ -38,16 +38,16 @@ final readonly class Shortlist
 
     /**
      * @param  list<string>  $avoid allergens or ingredient names to leave out besides the head's own
-     * @param  string  $kind only this kind; "" for all
+     * @param  IngredientKind|null  $kind only this kind; null for all
      */
-    public function for(Need $need, array $avoid, string $kind, int $limit): ShortlistResult
+    public function for(Need $need, array $avoid, ?IngredientKind $kind, int $limit): ShortlistResult
     {
         $ranked = $leftOut = $order = [];
         $target = $this->head->weightTarget($need->isOfScalp());
         $suitability = new Suitability($this->head, $this->season);
         foreach ($this->catalogue->all() as $ingredient) {
             $evidence = $ingredient->evidenceFor($need);
-            if ($evidence === [] || ($kind !== '' && $ingredient->kind->value !== $kind)) {
+            if ($evidence === [] || ($kind !== null && $ingredient->kind !== $kind)) {
                 continue;
             }
             $against = $this->against($ingredient, $evidence[0], $avoid, $suitability);
@@ -97,7 +97,7 @@ final readonly class Shortlist
             $ingredient->kind === IngredientKind::EssentialOil && $this->ways?->is(School::Scents, 'none') === true => [
                 'You use no essential oils (Studio, Ways).',
             ],
-            $ingredient->provenance->withdrawn !== '' => ['Must not be used: '.$ingredient->provenance->withdrawn],
+            $ingredient->provenance->withdrawn !== null => ['Must not be used: '.$ingredient->provenance->withdrawn],
             $refused !== [] => [sprintf('Bears %s.', $refused[0])],
             $evidence->grade === 0 => ['No basis was found. '.$evidence->found],
             default => $suitability->against($ingredient),
@@ -161,7 +161,7 @@ final readonly class Shortlist
 
     private static function sentence(Evidence $evidence): string
     {
-        $on = $evidence->on === '' ? '' : sprintf(' Tried on: %s.', lcfirst($evidence->on));
+        $on = $evidence->on === null ? '' : sprintf(' Tried on: %s.', lcfirst($evidence->on));
 
         return match (true) {
             $evidence->route === Route::Eaten => sprintf(

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
-/** What the answers propose for one trait; value "" is "cannot tell". */
+/** What the answers propose for one trait; a value of null is "cannot tell". */
 final readonly class Suggestion
 {
-    public function __construct(public string $trait, public string $value, public string $why)
+    public function __construct(public string $trait, public ?string $value, public string $why)
     {
     }
 }

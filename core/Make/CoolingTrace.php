@@ -27,7 +27,7 @@ final readonly class CoolingTrace implements JsonSerializable
      * @param  list<ProbeReading>  $readings in order, the first at 0 minutes
      * @param  float  $around °C there
      * @param  Cooling|null  $cooling null while it cannot be told
-     * @param  string  $problem why not; "" where it can, or nothing was read yet
+     * @param  string|null  $problem why not; null where it can, or nothing was read yet
      */
     private function __construct(
         public array $readings,
@@ -35,7 +35,7 @@ final readonly class CoolingTrace implements JsonSerializable
         private Surroundings $where,
         private float $around,
         private ?Cooling $cooling,
-        private string $problem,
+        private ?string $problem,
         private Examined $of,
     ) {
     }
@@ -54,7 +54,7 @@ final readonly class CoolingTrace implements JsonSerializable
     ): self {
         $step = $of->context->kitchen->tools->thermometer?->stepCelsius;
         $cooling = null;
-        $problem = '';
+        $problem = null;
         try {
             $last = end($readings);
             $cooling = match (count($readings)) {
@@ -123,7 +123,7 @@ final readonly class CoolingTrace implements JsonSerializable
             'to_gate_minutes' => $this->minutesToGate(),
             'to_set_minutes' => $this->minutesToSet(),
             'curve' => array_map(static fn (Point $p): array => [$p->across, $p->up], $this->curve()),
-            'problem' => $this->problem,
+            'problem' => $this->problem ?? '',
         ];
     }
 }

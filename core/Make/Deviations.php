@@ -53,7 +53,7 @@ final class Deviations
     {
         return match (true) {
             $done === null => null,
-            $done->skipped !== '' => new Deviation('passed-over', rtrim($task->act, '.'), note: $done->skipped),
+            $done->skipped !== null => new Deviation('passed-over', rtrim($task->act, '.'), note: $done->skipped),
             self::isTooWarm($task, $done) => new Deviation(
                 'too-warm',
                 rtrim($task->act, '.'),

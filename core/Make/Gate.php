@@ -18,13 +18,13 @@ final readonly class Gate implements JsonSerializable
      * @param  string  $sign to be seen or felt
      * @param  Band|null  $celsius °C between which it is done; null where no temperature tells
      * @param  Band|null  $minutes that it takes; null where no time is known
-     * @param  string  $reason "" where it goes without saying
+     * @param  string|null  $reason null where it goes without saying
      */
     public function __construct(
         public string $sign,
         public ?Band $celsius = null,
         public ?Band $minutes = null,
-        public string $reason = '',
+        public ?string $reason = null,
     ) {
     }
 
@@ -47,7 +47,7 @@ final readonly class Gate implements JsonSerializable
             'sign' => $this->sign,
             'celsius' => $this->celsius,
             'minutes' => $this->minutes,
-            'reason' => $this->reason,
+            'reason' => $this->reason ?? '',
         ];
     }
 }

@@ -9,9 +9,9 @@ final readonly class Hers
 {
     /**
      * @param  string  $words as she wrote them
-     * @param  string  $doubt "" where it is done as she wrote it
+     * @param  string|null  $doubt null where it is done as she wrote it
      */
-    public function __construct(public string $words, public string $doubt = '')
+    public function __construct(public string $words, public ?string $doubt = null)
     {
     }
 }

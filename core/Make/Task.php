@@ -9,7 +9,7 @@ final readonly class Task
 {
     /**
      * @param  list<string>  $lines that go in here, by id
-     * @param  string  $caution what can hurt; "" where nothing does more than usual
+     * @param  string|null  $caution what can hurt; null where nothing does more than usual
      * @param  Hers|null  $hers what the maker wrote of it; null where it is ours alone
      * @param  int  $round which of its kind it is, from 1
      */
@@ -18,7 +18,7 @@ final readonly class Task
         public string $act,
         public Gate $gate,
         public array $lines = [],
-        public string $caution = '',
+        public ?string $caution = null,
         public ?Hers $hers = null,
         public int $round = 1,
     ) {

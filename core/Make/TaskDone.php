@@ -8,10 +8,10 @@ namespace Crown\Make;
 final readonly class TaskDone
 {
     /**
-     * @param  string  $skipped "" where it was done
+     * @param  string|null  $skipped why it was passed over; null where it was done
      * @param  float|null  $celsius °C; null where nothing was read for it
      */
-    public function __construct(public string $skipped = '', public ?float $celsius = null)
+    public function __construct(public ?string $skipped = null, public ?float $celsius = null)
     {
     }
 }

@@ -30,7 +30,7 @@ final readonly class Tools
         $vessels = static fn (KitKind $kind): array => array_map(static fn (KitItem $i): Vessel => new Vessel(
             $i->name,
             $i->said('millilitres'),
-            $i->choice('material'),
+            $i->choice('material') ?: null,
             $i->said('tare_grams'),
         ), $kit->of($kind));
 

@@ -12,13 +12,13 @@ final readonly class Vessel
 
     /**
      * @param  float|null  $millilitres to the rim, above 0; null when it is not known
-     * @param  string  $material glass, steel, plastic or ceramic; "" when it is not said
+     * @param  string|null  $material glass, steel, plastic or ceramic; null when it is not said
      * @param  float|null  $tareGrams empty, above 0; null when it is not known
      */
     public function __construct(
         public string $name,
         public ?float $millilitres,
-        public string $material = '',
+        public ?string $material = null,
         public ?float $tareGrams = null,
     ) {
     }

@@ -15,13 +15,13 @@ final readonly class WrittenAmount implements JsonSerializable
     /** Null when it cannot be read. */
     public ?Amount $read;
 
-    /** Why it cannot be read, and what could be; "" when it can. */
-    public string $problem;
+    /** Why it cannot be read, and what could be; null when it can. */
+    public ?string $problem;
 
     public function __construct(public string $text)
     {
         $read = null;
-        $problem = $text === '' ? 'No amount is given yet.' : '';
+        $problem = $text === '' ? 'No amount is given yet.' : null;
         try {
             $read = $text === '' ? null : AmountReader::read($text);
         } catch (MeasureError $e) {

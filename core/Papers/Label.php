@@ -138,7 +138,7 @@ final readonly class Label
             $cautions[] = self::NO_DATE;
         }
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {
-            $cautions[] = ($store->words() ?: 'Keep it cool.').' Throw it away if look or smell changes.';
+            $cautions[] = ($store->words() ?? 'Keep it cool.').' Throw it away if look or smell changes.';
         }
         if (! $formula->kind->isRinsed()) {
             $cautions[] = $store === Store::Fridge
@@ -165,8 +165,10 @@ final readonly class Label
         return [
             ...$scented ? ['Holds essential oils.'] : [],
             ...$years > 0.0 ? [sprintf('Not for children under %g.', $years)] : [],
-            ...array_filter([$this->inPregnancy($scented)->words()]),
-            ...$burns ? [CautionKind::Sunlight->onLabel()] : [],
+            ...array_filter([
+                $this->inPregnancy($scented)->words(),
+                $burns ? CautionKind::Sunlight->onLabel() : null,
+            ]),
             ...$this->warned(),
         ];
     }

@@ -119,7 +119,7 @@ final readonly class Design
         $byShare
             = array_filter(
                 $this->subject->composition->weighed(),
-                static fn (Portion $p): bool => $p->amount[0]->unit->isRelative(),
+                static fn (Portion $p): bool => $p->read()->unit->isRelative(),
             ) !== [];
         $lines = $written->lines;
         foreach (array_diff_key($answer->shares, $now) as $id => $share) {

@@ -33,10 +33,10 @@ abstract readonly class Requirement implements JsonSerializable
 
     abstract public function words(): string;
 
-    /** What it is asked of (a constituent, a need, ingredients); "" when it is asked of the whole. */
-    public function of(): string
+    /** What it is asked of (a constituent, a need, ingredients); null when it is asked of the whole. */
+    public function of(): ?string
     {
-        return '';
+        return null;
     }
 
     /** @return array{kind: string, min: float|null, max: float|null, of: string, at: float, words: string} */
@@ -46,7 +46,7 @@ abstract readonly class Requirement implements JsonSerializable
             'kind' => $this->kind(),
             'min' => $this->between->least,
             'max' => $this->between->most,
-            'of' => $this->of(),
+            'of' => $this->of() ?? '',
             'at' => $this instanceof Requirement\EffectiveSolids
                 ? $this->celsius
                 : Requirement\EffectiveSolids::USUAL_CELSIUS,

@@ -39,9 +39,10 @@ final class Requirements
      * @param  string  $kind one of KINDS
      * @param  float|null  $least in the kind's own unit: % of effective solids, heaviness 1 to 5, % of the mass,
      *     months, money for 100 g, points; null for an open end
-     * @param  string  $of a constituent for "constituent"; a need for "need"; ingredient ids with + between for "share"
+     * @param  string|null  $of a constituent for "constituent"; a need for "need"; ids of ingredients with + between
+     *     for "share"
      * @param  float  $at °C for "solids"
-     * @param  string  $called what its ingredients are called, where their ids are not to be shown
+     * @param  string|null  $called what its ingredients are called, where their ids are not to be shown
      *
      * @throws SolveError about "kind", "min" or "of"
      */
@@ -49,12 +50,19 @@ final class Requirements
         string $kind,
         ?float $least = null,
         ?float $most = null,
-        string $of = '',
+        ?string $of = null,
         float $at = EffectiveSolids::USUAL_CELSIUS,
-        string $called = '',
+        ?string $called = null,
     ): Requirement {
         $between = new Between($least, $most);
 
+        return self::ofWhole($kind, $between, $at)
+            ?? self::ofPart($kind, $between, $of ?? '', $called)
+            ?? throw SolveError::field('kind', implode(', ', self::KINDS));
+    }
+
+    private static function ofWhole(string $kind, Between $between, float $at): ?Requirement
+    {
         return match ($kind) {
             'solids' => new EffectiveSolids($between, $at),
             'weight' => new Heaviness($between),
@@ -63,10 +71,17 @@ final class Requirements
             'cost' => new CostOfHundredGrams($between),
             'load' => new EssentialOilLoad($between),
             'dermal' => new DermalMaxima($between),
+            default => null,
+        };
+    }
+
+    private static function ofPart(string $kind, Between $between, string $of, ?string $called): ?Requirement
+    {
+        return match ($kind) {
             'constituent' => new ConstituentShare($between, $of),
             'need' => new PointsForNeed($between, self::need($of)),
             'share' => new ShareOf($between, explode('+', $of), $called),
-            default => throw SolveError::field('kind', implode(', ', self::KINDS)),
+            default => null,
         };
     }
 

@@ -185,7 +185,7 @@ final readonly class SteepAdvice implements JsonSerializable
             );
         }
         foreach ($plan->charge->pours as $pour) {
-            if ($pour->oil->provenance->withdrawn !== '') {
+            if ($pour->oil->provenance->withdrawn !== null) {
                 $advice[] = new self(
                     'steep.withdrawn',
                     Severity::Stop,

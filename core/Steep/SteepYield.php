@@ -37,7 +37,7 @@ final readonly class SteepYield
     /**
      * @param  float  $grams of oil that were had, measured
      * @param  float  $lossGrams more water driven off than the plan's own weighings say; 0 when there is none
-     * @param  string  $withdrawn why it must not be used any more; "" while it may
+     * @param  string|null  $withdrawn why it must not be used any more; null while it may
      * @param  bool  $drawn whether it was taken out while the rest went on, so that more is still to come
      * @param  DateTimeImmutable|null  $awaited the day on which it can be strained, of what is still in the jar
      *
@@ -48,7 +48,7 @@ final readonly class SteepYield
         private float $grams,
         private float $lossGrams = 0.0,
         private WaterChoice $choice = WaterChoice::Kept,
-        private string $withdrawn = '',
+        private ?string $withdrawn = null,
         private bool $drawn = false,
         private ?DateTimeImmutable $awaited = null,
     ) {
@@ -71,13 +71,13 @@ final readonly class SteepYield
      *
      * @throws SteepError
      */
-    public static function awaited(SteepPlan $plan, string $withdrawn = ''): self
+    public static function awaited(SteepPlan $plan, ?string $withdrawn = null): self
     {
         return new self(
             $plan,
             max(1.0, $plan->recovery->yieldGrams()->best),
             withdrawn: $withdrawn,
-            awaited: $withdrawn === '' ? $plan->timeline->strainDay() : null,
+            awaited: $withdrawn === null ? $plan->timeline->strainDay() : null,
         );
     }
 
@@ -171,7 +171,7 @@ final readonly class SteepYield
         $facts = $this->price($facts);
         $withdrawn = $this->withdrawn;
         foreach ($all as $parent) {
-            if ($withdrawn === '' && $parent->provenance->withdrawn !== '') {
+            if ($withdrawn === null && $parent->provenance->withdrawn !== null) {
                 $withdrawn = sprintf('Made from %s. %s', $parent->name, $parent->provenance->withdrawn);
             }
         }

@@ -126,7 +126,7 @@ final class HeadTest extends StudioTestCase
             'trait',
         );
         self::assertSame(['strand' => 'fine'], $said(['strand-feel' => 'hardly', 'strand-thread' => 'thinner']));
-        self::assertSame(['strand' => ''], $said(['strand-feel' => 'hardly', 'strand-thread' => 'thicker']));
+        self::assertSame(['strand' => null], $said(['strand-feel' => 'hardly', 'strand-thread' => 'thicker']));
         self::assertSame([], $said(['made-up' => 'x']));
     }
 

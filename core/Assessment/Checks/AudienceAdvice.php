@@ -32,7 +32,7 @@ final readonly class AudienceAdvice implements Check
             // That no essential oil is for an infant is said of all of them at once (EssentialOilTotal).
             $said = $audience === Audience::Infant && $portion->ingredient->kind === IngredientKind::EssentialOil;
             $pregnant = $audience === Audience::Pregnancy;
-            if ($why !== '' && ! $said) {
+            if ($why !== null && ! $said) {
                 $findings[] = new Finding(
                     $pregnant ? 'pregnancy.avoid' : 'child.avoid',
                     Severity::Stop,

@@ -27,17 +27,17 @@ final readonly class Purpose implements Check
                 IngredientKind::Conditioning,
             ) === []
                 ? 'conditioner'
-                : '',
-            ProductKind::Emulsion => $subject->water->percent->best < 10.0 ? 'water' : '',
+                : null,
+            ProductKind::Emulsion => $subject->water->percent->best < 10.0 ? 'water' : null,
             ProductKind::ScalpOil, ProductKind::HairOil, ProductKind::SealingOil, ProductKind::HotOil => array_filter(
                 $composition->counted(),
                 static fn (Portion $p): bool => $p->ingredient->kind->isFat(),
             ) === []
                 ? 'oil'
-                : '',
-            default => '',
+                : null,
+            default => null,
         };
-        if ($missing === '') {
+        if ($missing === null) {
             return [];
         }
 

@@ -21,7 +21,7 @@ final readonly class ScaleResolution implements Check
         $kitchen = $subject->context->kitchen;
         $findings = [];
         foreach ($subject->composition->weighed() as $portion) {
-            $unit = $portion->amount[0]->unit;
+            $unit = $portion->read()->unit;
             $weighed = $unit->isMass() || $unit === Unit::Percent || $unit === Unit::Part;
             $grams = $portion->grams->band->best;
             $scale = $kitchen->stepFor($grams);

@@ -21,7 +21,7 @@ final readonly class Withdrawn implements Check
     {
         $findings = [];
         foreach ($subject->composition->parts() as $portion) {
-            if ($portion->ingredient->provenance->withdrawn !== '') {
+            if ($portion->ingredient->provenance->withdrawn !== null) {
                 $findings[] = new Finding(
                     'lot.withdrawn',
                     Severity::Stop,

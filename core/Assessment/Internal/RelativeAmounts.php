@@ -51,7 +51,7 @@ final class RelativeAmounts
     /**
      * @param  array<int, Amount>  $amounts by line, as far as they could be read
      * @param  array<int, Figure>  $masses those weighed or measured out
-     * @param  array<int, string>  $problems "" for a line that has none
+     * @param  array<int, string|null>  $problems null for a line that has none
      * @param  array<int, Ingredient>  $ingredients
      * @param  float  $air that is beaten into it before jars are filled, as a fraction of its volume
      * @param  float  $scale its resolution, g
@@ -87,7 +87,7 @@ final class RelativeAmounts
     /**
      * @param  array<int, Amount>  $amounts by line, as far as they could be read
      * @param  array<int, Figure>  $masses those weighed or measured out
-     * @param  array<int, string>  $problems "" for a line that has none
+     * @param  array<int, string|null>  $problems null for a line that has none
      * @param  array<int, Ingredient>  $ingredients
      * @param  float  $air that is beaten into it before jars are filled, as a fraction of its volume
      * @param  float  $scale its resolution, g

@@ -110,7 +110,7 @@ final readonly class EntryReader
             $this->precautions($entry),
             $this->onHair($entry),
             $this->evidence($entry),
-            $entry->text('storage', ''),
+            $entry->text('storage', '') ?: null,
             new Provenance(sources: array_values(array_unique($sources))),
             (int) $entry->number('common', 1.0),
             $this->parts($entry),
@@ -165,7 +165,7 @@ final readonly class EntryReader
                     implode(', ', array_column(HairAction::cases(), 'value')),
                 ),
             $action->isEmpty() ? Fact::ESTIMATE : $this->source($action, 'source'),
-            $entry->text('feel', ''),
+            $entry->text('feel', '') ?: null,
         );
     }
 
@@ -174,10 +174,10 @@ final readonly class EntryReader
         return new Precautions(
             Advice::tryFrom($entry->text('pregnancy', 'ok'))
                 ?? throw CatalogueError::wrong($entry->file, 'pregnancy', 'ok, caution, avoid'),
-            $entry->text('pregnancy_reason', ''),
+            $entry->text('pregnancy_reason', '') ?: null,
             $entry->texts('allergens'),
-            $entry->text('dermal_max_reason', ''),
-            $entry->text('age_reason', ''),
+            $entry->text('dermal_max_reason', '') ?: null,
+            $entry->text('age_reason', '') ?: null,
             array_map(
                 static fn (string $c): Condition => Condition::tryFrom($c)
                     ?? throw CatalogueError::wrong(
@@ -222,7 +222,7 @@ final readonly class EntryReader
                     ),
                 $this->grade($row),
                 $row->text('found'),
-                $row->text('on', ''),
+                $row->text('on', '') ?: null,
                 Route::tryFrom($row->text('route', 'applied'))
                     ?? throw CatalogueError::wrong(
                         $entry->file,

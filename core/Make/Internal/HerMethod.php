@@ -358,7 +358,7 @@ final class HerMethod
             $doubts === [] || $ours === null ? $step->text : $this->safe($ours, $lines),
             $gate,
             $lines,
-            $ours->caution ?? '',
+            $ours?->caution,
             new Hers($step->text, implode(' ', $doubts)),
         );
     }

@@ -180,7 +180,7 @@ final readonly class Pool
     /** Share of one drop of what is counted in drops, per cent; null for what is not. */
     private function drop(Portion $portion, float $share): ?float
     {
-        $amount = $portion->amount[0];
+        $amount = $portion->read();
         $counted = $amount->unit === Unit::Drop
             && $amount->also === []
             && abs($portion->percent() - $share) < 1e-9;

@@ -66,34 +66,41 @@ final readonly class Wishes
 
     public function has(Wish $wish): bool
     {
-        return $this->of($wish) !== [];
+        return $this->made($wish) !== [];
     }
 
     /** @return list<string> what each wish of this kind is of */
     public function of(Wish $wish): array
     {
-        $found = array_filter($this->wishes, static fn (Wished $w): bool => $w->wish === $wish);
+        return array_values(array_filter(
+            array_map(static fn (Wished $w): ?string => $w->of, $this->made($wish)),
+            static fn (?string $of): bool => $of !== null,
+        ));
+    }
 
-        return array_values(array_map(static fn (Wished $w): string => $w->of, $found));
+    /** @return array<int, Wished> those of this kind */
+    private function made(Wish $wish): array
+    {
+        return array_filter($this->wishes, static fn (Wished $w): bool => $w->wish === $wish);
     }
 
     /** @return list<string> allergens and ingredients that it is to be without */
     public function shunned(): array
     {
-        return array_values(array_filter($this->of(Wish::Without), static fn (string $of): bool => $of !== ''));
+        return $this->of(Wish::Without);
     }
 
     /** Whether an ingredient may not be in it: it went bad, is shunned, or is not for those it is to be safe for. */
     public function refuse(Ingredient $ingredient): bool
     {
         if (
-            $ingredient->provenance->withdrawn !== ''
+            $ingredient->provenance->withdrawn !== null
             || array_filter($this->shunned(), $ingredient->answersTo(...)) !== []
         ) {
             return true;
         }
         foreach ($this->of(Wish::SafeFor) as $audience) {
-            if (self::audience($audience)->excludes($ingredient) !== '') {
+            if (self::audience($audience)->excludes($ingredient) !== null) {
                 return true;
             }
         }
@@ -150,9 +157,9 @@ final readonly class Wishes
             Wish::Cheaper => [
                 new CostOfHundredGrams(new Between(most: round($this->costNow() * self::CHEAPER, 2))),
             ],
-            Wish::UseUp => [$this->usedUp($wished->of)],
+            Wish::UseUp => [$this->usedUp($wished->of ?? '')],
             Wish::SafeFor => [
-                new EssentialOilLoad(new Between(most: self::audience($wished->of)->essentialOilCeiling())),
+                new EssentialOilLoad(new Between(most: self::audience($wished->of ?? '')->essentialOilCeiling())),
                 new DermalMaxima(new Between()),
             ],
             Wish::Without, Wish::Fewer, Wish::AtHand => [],

@@ -12,9 +12,9 @@ final readonly class ShareOf extends Sum
 {
     /**
      * @param  list<string>  $ids of ingredients
-     * @param  string  $called what they are called where their ids are not to be shown; "" for the ids
+     * @param  string|null  $called what they are called where their ids are not to be shown; null for the ids
      */
-    public function __construct(Between $between, private array $ids, private string $called = '')
+    public function __construct(Between $between, private array $ids, private ?string $called = null)
     {
         parent::__construct($between);
     }
@@ -38,7 +38,7 @@ final readonly class ShareOf extends Sum
     {
         return sprintf(
             '%s %s %%',
-            $this->called !== '' ? $this->called : implode(' and ', $this->ids),
+            $this->called ?? implode(' and ', $this->ids),
             $this->between->words(),
         );
     }

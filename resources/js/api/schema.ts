@@ -3435,7 +3435,8 @@ export interface components {
             suggestions: {
                 /** @enum {string} */
                 trait: "strand" | "porosity" | "scalp";
-                value: string;
+                /** @description Null where the answers do not tell. */
+                value: string | null;
                 why: string;
             }[];
         };

@@ -51,7 +51,7 @@ final class AcceptanceTest extends CoreTestCase
         )->subject->formula();
         $more = self::assess($formula->replacing($formula->lines[1]->withAmount(new WrittenAmount('90 drops'))));
 
-        self::assertSame('', self::decided($more, 'load.total')->reason);
+        self::assertNull(self::decided($more, 'load.total')->reason);
         self::assertTrue($more->hasStop());
     }
 
@@ -87,7 +87,7 @@ final class AcceptanceTest extends CoreTestCase
         self::assertSame('Rinsed out at once.', self::decided(self::assess($carried), 'load.total')->reason);
         // Of another finding, or of what it no longer says, it is not.
         $other = new Acceptance(new FindingKey('load.total'), 'Rinsed out.', 'It said something else.');
-        self::assertSame('', self::decided(self::assess($formula->accepting($other)), 'load.total')->reason);
+        self::assertNull(self::decided(self::assess($formula->accepting($other)), 'load.total')->reason);
     }
 
     public function test_no_reason_outweighs_a_stop_for_a_child(): void

@@ -70,13 +70,13 @@ final class EdgesTest extends CoreTestCase
 
     public function test_the_worst_comes_first_and_what_was_accepted_last(): void
     {
-        $rank = static fn (Severity $severity, string $accepted): int => (new Decision(true, $accepted))->rank(
+        $rank = static fn (Severity $severity, ?string $accepted): int => (new Decision(true, $accepted))->rank(
             new Finding('x', $severity, [], [], ''),
         );
         $order = [
-            $rank(Severity::Stop, ''),
-            $rank(Severity::Caution, ''),
-            $rank(Severity::Note, ''),
+            $rank(Severity::Stop, null),
+            $rank(Severity::Caution, null),
+            $rank(Severity::Note, null),
             $rank(Severity::Stop, 'So be it.'),
             $rank(Severity::Caution, 'So be it.'),
             $rank(Severity::Note, 'So be it.'),

@@ -103,7 +103,7 @@ final class PropertiesTest extends CoreTestCase
                 $high += $portion->share->high;
                 self::assertGreaterThanOrEqual(0.0, $portion->share->low);
                 self::assertLessThanOrEqual(1.0 + 1e-12, $portion->share->high);
-                self::assertSame($portion->problem === '', $portion->counts());
+                self::assertSame($portion->problem === null, $portion->counts());
             }
             if ($subject->composition->counted() !== []) {
                 self::assertEqualsWithDelta(1.0, $sum, 1e-9, $formula->title);
@@ -149,7 +149,7 @@ final class PropertiesTest extends CoreTestCase
             );
             $relative = array_filter(
                 $assessment->subject->composition->counted(),
-                static fn ($p): bool => ($p->amount[0] ?? null)?->unit->isRelative() ?? false,
+                static fn ($p): bool => $p->amount?->unit->isRelative() ?? false,
             );
             // Where nothing else is weighed, or shares follow one another, taking less of one changes the whole.
             if (
@@ -290,7 +290,7 @@ final class PropertiesTest extends CoreTestCase
             foreach (Composition::of($without->formula, self::context())->portions as $portion) {
                 if ($without->measures[$portion->line->id] !== '') {
                     self::assertSame(
-                        '',
+                        null,
                         $portion->problem,
                         $portion->line->amount->text.' of '.$portion->ingredient->name,
                     );
@@ -369,7 +369,7 @@ final class PropertiesTest extends CoreTestCase
             // Shares, parts and fills follow the size by themselves.
             $relative = array_filter(
                 $plain->portions,
-                static fn ($p): bool => $p->amount !== [] && $p->amount[0]->unit->isRelative(),
+                static fn ($p): bool => $p->amount?->unit->isRelative() ?? false,
             );
             if ($plain->counted() === [] || $relative !== []) {
                 continue;

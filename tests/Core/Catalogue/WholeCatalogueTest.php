@@ -246,8 +246,8 @@ final class WholeCatalogueTest extends CoreTestCase
                 $i->id.': constituents are parts of a whole',
             );
             self::assertTrue($i->facts->has(Property::DermalMax), $i->id.': dermal maximum');
-            self::assertNotSame('', $i->precautions->dermalReason, $i->id.': reason of the maximum');
-            self::assertNotSame('', $i->precautions->ageReason, $i->id.': basis of the minimum age');
+            self::assertNotNull($i->precautions->dermalReason, $i->id.': reason of the maximum');
+            self::assertNotNull($i->precautions->ageReason, $i->id.': basis of the minimum age');
             if ($i->isPhototoxic()) {
                 self::assertLessThanOrEqual(
                     $i->facts->best(Property::PhototoxicMax, 0),
@@ -275,11 +275,11 @@ final class WholeCatalogueTest extends CoreTestCase
         foreach (self::catalogue()->all() as $i) {
             self::assertSame(
                 $i->precautions->pregnancy === Advice::Ok,
-                $i->precautions->pregnancyReason === '',
+                $i->precautions->pregnancyReason === null,
                 $i->id.': the pregnancy advice states its basis',
             );
             if ($i->facts->has(Property::MinimumAge)) {
-                self::assertNotSame('', $i->precautions->ageReason, $i->id.': the minimum age states its basis');
+                self::assertNotNull($i->precautions->ageReason, $i->id.': the minimum age states its basis');
             }
             foreach ($i->evidence as $e) {
                 self::assertStringEndsWith('.', $e->found, $i->id);

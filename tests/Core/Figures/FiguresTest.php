@@ -286,7 +286,7 @@ final class FiguresTest extends CoreTestCase
             'shortlist' => array_map(
                 static fn (Need $n): array => array_map(
                     static fn (array $row): array => [$row['id'], $row['score'], $row['evidence']],
-                    $shortlist->for($n, [], '', 8)->ranked,
+                    $shortlist->for($n, [], null, 8)->ranked,
                 ),
                 $needs,
             ),

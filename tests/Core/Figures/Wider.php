@@ -212,7 +212,7 @@ final class Wider
                 $first->reasons,
                 $head->redFlags(),
                 Fit::of($head, $assessment->subject),
-                (new Shortlist($draw->catalogue, $head))->for($draw->one(Need::cases()), [], '', 6),
+                (new Shortlist($draw->catalogue, $head))->for($draw->one(Need::cases()), [], null, 6),
             ]),
             'ticked' => self::ticked($draw),
         ];

@@ -115,7 +115,7 @@ final class AdviceTest extends CoreTestCase
         $list = (new Shortlist(self::catalogue(), new Profile('Zuri', Strand::Fine, Porosity::Low)))->for(
             Need::Shedding,
             [],
-            '',
+            null,
             300,
         );
         $rank = array_flip(array_column($list->ranked, 'id'));
@@ -130,7 +130,7 @@ final class AdviceTest extends CoreTestCase
         $flaking = (new Shortlist(self::catalogue(), new Profile('Zuri', Strand::Fine, Porosity::Low)))->for(
             Need::Flaking,
             [],
-            '',
+            null,
             20,
         );
         self::assertSame('salicylic-acid', $flaking->ranked[0]['id']);
@@ -177,8 +177,8 @@ final class AdviceTest extends CoreTestCase
             ['porosity-spray' => 'stay', 'porosity-dry' => 'long', 'porosity-treated' => 'yes'],
             ['porosity' => 'low'],
         ];
-        yield 'a tie' => [['porosity-spray' => 'stay', 'porosity-dry' => 'short'], ['porosity' => '']];
-        yield 'an answer that speaks for nothing' => [['porosity-treated' => 'no'], ['porosity' => '']];
+        yield 'a tie' => [['porosity-spray' => 'stay', 'porosity-dry' => 'short'], ['porosity' => null]];
+        yield 'an answer that speaks for nothing' => [['porosity-treated' => 'no'], ['porosity' => null]];
         yield 'itch is found, not outvoted' => [
             ['scalp-tissue' => 'faint', 'scalp-scratch' => 'nothing', 'scalp-itch' => 'yes'],
             ['scalp' => 'itchy'],
@@ -259,7 +259,7 @@ final class AdviceTest extends CoreTestCase
         self::assertEqualsWithDelta(100.0, $assessment->subject->composition->totalGrams->best, 1e-6);
         self::assertSame(
             [],
-            array_filter($assessment->subject->composition->portions, static fn ($p): bool => $p->problem !== ''),
+            array_filter($assessment->subject->composition->portions, static fn ($p): bool => $p->problem !== null),
         );
         self::assertCount(count($first->formula->lines), $first->reasons);
         self::assertStringContainsString('steep it', implode(' ', $first->remarks), 'a plant is steeped first');

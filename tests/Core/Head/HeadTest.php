@@ -7,6 +7,7 @@ namespace Tests\Core\Head;
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Severity;
+use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\Provenance;
 use Crown\Formula\Audience;
@@ -122,7 +123,7 @@ final class HeadTest extends CoreTestCase
         $result = (new Shortlist(self::catalogue()->with($spoiled), self::head()))->for(
             Need::Breakage,
             [],
-            'carrier-oil',
+            IngredientKind::CarrierOil,
             300,
         );
 
@@ -133,7 +134,7 @@ final class HeadTest extends CoreTestCase
 
     public function test_shortlist_puts_evidence_first_and_leaves_out_with_a_reason(): void
     {
-        $result = (new Shortlist(self::catalogue(), self::head()))->for(Need::Sealing, ['bee product'], '', 5);
+        $result = (new Shortlist(self::catalogue(), self::head()))->for(Need::Sealing, ['bee product'], null, 5);
 
         self::assertLessThanOrEqual(5, count($result->ranked));
         self::assertContains(
@@ -141,11 +142,15 @@ final class HeadTest extends CoreTestCase
             $result->leftOut,
         );
         self::assertNotContains('beeswax', array_column($result->ranked, 'id'));
+        $first = (new Shortlist(self::catalogue(), self::head()))->for(
+            Need::Breakage,
+            [],
+            IngredientKind::CarrierOil,
+            5,
+        );
         self::assertSame(
             'coconut-oil',
-            (new Shortlist(self::catalogue(), self::head()))->for(Need::Breakage, [], 'carrier-oil', 5)->ranked[0][
-                'id'
-            ],
+            $first->ranked[0]['id'],
         );
     }
 }

@@ -29,7 +29,7 @@ final class RankingTest extends CoreTestCase
      */
     private static function places(Need $need, Profile $head, array $atHand = []): array
     {
-        $result = (new Shortlist(self::catalogue(), $head, Season::Warm, $atHand))->for($need, [], '', 400);
+        $result = (new Shortlist(self::catalogue(), $head, Season::Warm, $atHand))->for($need, [], null, 400);
 
         return array_flip(array_column($result->ranked, 'id'));
     }
@@ -45,7 +45,7 @@ final class RankingTest extends CoreTestCase
     #[DataProvider('needsOfLengths')]
     public function test_no_wax_stands_before_an_oil_that_is_known_as_well(Need $need): void
     {
-        $result = (new Shortlist(self::catalogue(), new Profile('Ada')))->for($need, [], '', 400);
+        $result = (new Shortlist(self::catalogue(), new Profile('Ada')))->for($need, [], null, 400);
         $seen = [];
         foreach ($result->ranked as $row) {
             if ($row['kind'] === IngredientKind::Wax->value) {

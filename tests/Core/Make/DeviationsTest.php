@@ -81,11 +81,11 @@ final class DeviationsTest extends CoreTestCase
                 'Passed over: Chill to 13 to 27 °C (It was firm already).',
             ],
             preg_replace('/Chill to \d+ to \d+/', 'Chill to 13 to 27', $this->found([], [
-                'cool' => new TaskDone('', 52.0),
+                'cool' => new TaskDone(null, 52.0),
                 'chill' => new TaskDone('It was firm already.'),
-                'melt' => new TaskDone('', 99.0),
+                'melt' => new TaskDone(null, 99.0),
             ])),
         );
-        self::assertSame([], $this->found([], ['cool' => new TaskDone('', 40.0)]), 'as warm as it may be');
+        self::assertSame([], $this->found([], ['cool' => new TaskDone(null, 40.0)]), 'as warm as it may be');
     }
 }

@@ -9,6 +9,7 @@ use Crown\Assessment\Assessor;
 use Crown\Assessment\Context;
 use Crown\Assessment\WaterPlan;
 use Crown\Assessment\Whipping;
+use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
@@ -183,7 +184,7 @@ final class OwnKitchenTest extends CoreTestCase
             self::catalogue(),
             new Profile('Ada'),
             ways: Ways::of(['scents' => $side]),
-        ))->for(Need::Shedding, [], 'essential-oil', 40)->jsonSerialize();
+        ))->for(Need::Shedding, [], IngredientKind::EssentialOil, 40)->jsonSerialize();
 
         self::assertNotSame([], $for('some')['ranked']);
         self::assertSame([], $for('none')['ranked']);

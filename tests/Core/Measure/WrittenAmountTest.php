@@ -16,7 +16,7 @@ final class WrittenAmountTest extends TestCase
         $amount = new WrittenAmount('2 tbsp');
 
         self::assertSame(
-            [2.0, Unit::Tablespoon, ''],
+            [2.0, Unit::Tablespoon, null],
             [$amount->read?->count->best, $amount->read?->unit, $amount->problem],
         );
         self::assertSame('"2 tbsp"', json_encode($amount));

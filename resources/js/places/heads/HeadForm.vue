@@ -58,7 +58,7 @@ const alarming = computed(() => {
 });
 
 function take(suggestions: Schemas['GuideAnswer']['suggestions']): void {
-    for (const s of suggestions) if (s.value !== '') Object.assign(draft, { [s.trait]: s.value });
+    for (const s of suggestions) if (s.value !== null) Object.assign(draft, { [s.trait]: s.value });
     guiding.value = false;
 }
 function submit(): void {
