@@ -335,8 +335,8 @@ final readonly class Sentences implements FindingWords
             WaterClass::Traces => 'It holds traces of water and no broad-spectrum preservative: at most 3 months, '
                 .'kept cool.',
             default => sprintf(
-                'An emulsion with %.0f %% of water and no broad-spectrum preservative grows microbes within days.',
-                $f->figure(FigureName::Water)->best,
+                'An emulsion with %s %% of water and no broad-spectrum preservative grows microbes within days.',
+                self::rough($f->figure(FigureName::Water)->best),
             ),
         };
     }
