@@ -45,7 +45,7 @@ final class BatchCosts
             if ($weighing === null || $put->grams <= 0.0) {
                 continue;
             }
-            $bottles = $taken[$weighing->ingredient] ?? null;
+            $bottles = $taken[(string) $weighing->ingredient] ?? null;
             $price = isset($own[$line]) && $weighing->targetGrams > 0.0
                 ? $own[$line]->best / $weighing->targetGrams
                 : null;

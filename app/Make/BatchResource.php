@@ -35,7 +35,7 @@ final class BatchResource extends JsonResource
         $tasks = new BatchTasks($batch, $this->plan);
         // What a record took stands in its movements.
         $bottles = NextBottles::of($batch->state === 'open'
-            ? array_map(static fn (Weighing $w): string => $w->ingredient, $sheet->weighings())
+            ? array_map(static fn (Weighing $w): ?string => $w->ingredient, $sheet->weighings())
             : []);
         $withdrawn = $this->plan->withdrawn($batch);
         $found = BatchFinding::query()
@@ -161,7 +161,7 @@ final class BatchResource extends JsonResource
 
         return [
             'line' => $asked->line,
-            'ingredient' => $asked->ingredient,
+            'ingredient' => $asked->ingredient ?? '',
             'name' => $asked->name,
             'phase' => $asked->phase->value,
             'phase_label' => $asked->phase->label(),

@@ -26,11 +26,11 @@ final class BeginBatch
     /**
      * A batch of the very same that is begun and not finished is the one that is meant: pressing twice makes no two.
      *
-     * @param  string  $although why it is made although the bench stops at it; "" where it does not
+     * @param  string|null  $although why it is made although the bench stops at it; null where it does not
      *
      * @throws Refused|MakeError
      */
-    public function __invoke(Formula $formula, string $by, string $although): Batch
+    public function __invoke(Formula $formula, string $by, ?string $although): Batch
     {
         $on = Day::today();
         $this->holdStudio();
@@ -46,7 +46,7 @@ final class BeginBatch
             'made_on' => $on,
             'by_name' => $by,
             'document' => $formula->document,
-            'although' => trim($although),
+            'although' => trim($although ?? ''),
         ]);
         if ($this->plan->of($batch)->subject->composition->counted() === []) {
             throw Refused::because('formula_id', self::NOTHING);

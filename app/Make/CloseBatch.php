@@ -98,7 +98,7 @@ final class CloseBatch
         $of = ['by_name' => $batch->by_name, 'batch_id' => $batch->id];
         foreach ($this->plan->sheet($batch)->weighings() as $weighing) {
             $grams = ($batch->put()[$weighing->line] ?? null)->grams ?? 0.0;
-            if ($weighing->ingredient !== '' && $grams > 0.0) {
+            if ($weighing->ingredient !== null && $grams > 0.0) {
                 $taking = $this->move->take(
                     $weighing->ingredient,
                     $grams,

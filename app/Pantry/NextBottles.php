@@ -22,10 +22,11 @@ final class NextBottles
     /**
      * Asks once for all of them.
      *
-     * @param  list<string>  $ingredients ids as formulas name them
+     * @param  list<string|null>  $ingredients ids as formulas name them; null for what nobody placed
      */
     public static function of(array $ingredients): self
     {
+        $ingredients = array_values(array_filter($ingredients, is_string(...)));
         $ids = self::numbered($ingredients, Lot::OF_LOT);
         $steeps = self::numbered($ingredients, Lot::OF_STEEP);
         $lots = $ingredients === [] ? new Collection() : Lot::query()
@@ -43,11 +44,12 @@ final class NextBottles
     }
 
     /**
+     * @param  string|null  $ingredient null for what nobody placed: there is no bottle of it
      * @param  float  $grams that are to be taken, more than 0
      * @param  int|null  $chosen the bottle that the maker takes first
      * @return list<array<string, mixed>> in the order in which they are taken from: $defs/NextBottle
      */
-    public function for(string $ingredient, float $grams, ?int $chosen = null): array
+    public function for(?string $ingredient, float $grams, ?int $chosen = null): array
     {
         $lots = $this->standing($ingredient);
         $held = $lots->map(static fn (Lot $l): Held => new Held($l->id, $l->left_grams, $l->useBy()))->values()->all();
@@ -66,7 +68,7 @@ final class NextBottles
      * @param  list<array<string, mixed>>  $taken as they are taken from
      * @return list<array<string, mixed>> those that it could be taken from as well, the soonest to expire first
      */
-    public function others(string $ingredient, array $taken): array
+    public function others(?string $ingredient, array $taken): array
     {
         $rest = $this->standing($ingredient)->except(array_column($taken, 'lot'));
 
@@ -76,15 +78,17 @@ final class NextBottles
             ->all());
     }
 
-    public function has(string $ingredient, int $lot): bool
+    public function has(?string $ingredient, int $lot): bool
     {
         return $this->standing($ingredient)->has($lot);
     }
 
     /** @return Collection<int, Lot> by id */
-    private function standing(string $ingredient): Collection
+    private function standing(?string $ingredient): Collection
     {
-        return $this->lots->filter(static fn (Lot $l): bool => self::isOf($l, $ingredient))->keyBy('id');
+        return $this->lots
+            ->filter(static fn (Lot $l): bool => $ingredient !== null && self::isOf($l, $ingredient))
+            ->keyBy('id');
     }
 
     /** @return array<string, mixed> */

@@ -41,7 +41,7 @@ final class JarPassportResource extends JsonResource
                 $formula->audience,
                 $words->text('best_before') ?: null,
                 $words->text('opened') ?: null,
-                $words->text('store'),
+                $words->text('store') ?: null,
                 $words->texts('cautions'),
             ),
         ];

@@ -35,7 +35,7 @@ final readonly class WithoutScale
 
     /**
      * @param  Formula  $formula the same with kitchen measures in the place of its amounts, in the batch's size
-     * @param  array<string, string>  $measures by line: the measure as a maker writes it, "" when none can be told
+     * @param  array<string, string|null>  $measures by line, as a maker writes it; null when it cannot be told
      */
     private function __construct(public Composition $composition, public Formula $formula, public array $measures)
     {
@@ -46,12 +46,12 @@ final readonly class WithoutScale
         $converter = new Converter($kitchen);
         $lines = $measures = [];
         foreach ($composition->portions as $portion) {
-            [$measure, $form] = $portion->counts() ? self::nearest($portion, $converter) : ['', $portion->line->form];
+            [$measure, $form] = $portion->counts() ? self::nearest($portion, $converter) : [null, $portion->line->form];
             $measures[$portion->line->id] = $measure;
             $grams = $portion->grams->band->best;
             // What no spoon can say stays weighed, at the batch's size, so that the others keep their proportion to it.
             $lines[]
-                = $measure !== ''
+                = $measure !== null
                     ? $portion->line->withAmount(new WrittenAmount($measure))->withForm($form)
                     : ($grams > 0.0
                         ? $portion->line->withAmount(new WrittenAmount(Amount::grams($grams)->written))
@@ -84,7 +84,7 @@ final readonly class WithoutScale
                 'name' => $portion->ingredient->name,
                 'grams' => round($grams, 3),
                 'ounces' => round($grams / Unit::Ounce->grams(), 4),
-                'measure' => $this->measures[$portion->line->id],
+                'measure' => $this->measures[$portion->line->id] ?? '',
                 'percent_now' => $before[$i],
                 'percent_then' => $after[$i],
             ];
@@ -134,7 +134,7 @@ final readonly class WithoutScale
         return $strip;
     }
 
-    /** @return array{string, string} the measure and the form it is measured in; "" when none can be told */
+    /** @return array{string|null, string} the measure, null when none can be told, and the form it is measured in */
     private static function nearest(Portion $portion, Converter $converter): array
     {
         $target = $portion->grams->band->best;
@@ -145,7 +145,7 @@ final readonly class WithoutScale
                 : $portion->form();
         $substance = $portion->ingredient->substance($form);
         $scent = $portion->ingredient->kind === IngredientKind::EssentialOil;
-        $best = '';
+        $best = null;
         $off = INF;
         foreach ($scent ? self::drops() : [...$substance->liquid ? self::drops() : [], ...self::spoons()] as $written) {
             try {
@@ -154,13 +154,13 @@ final readonly class WithoutScale
                 continue;
             }
             // A strong oil is never rounded up, unless there would be none.
-            $miss = $scent && $grams > $target * 1.0001 && $best !== '' ? INF : abs(log($grams / max($target, 1e-9)));
+            $miss = $scent && $grams > $target * 1.0001 && $best !== null ? INF : abs(log($grams / max($target, 1e-9)));
             if ($miss < $off - 1e-9) {
                 [$best, $off] = [$written, $miss];
             }
         }
 
-        return [$best, $best === '' ? $portion->line->form : $form];
+        return [$best, $best === null ? $portion->line->form : $form];
     }
 
     /** @return list<string> */

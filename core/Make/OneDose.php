@@ -27,12 +27,15 @@ final class OneDose
         return $formula->withSize(Size::mass($formula->kind->usualUse()));
     }
 
-    /** The reason for which the bench's stops are outweighed; "" where they are about more than keeping. */
-    public static function although(Assessment $assessment): string
+    /**
+     * The reason for which the bench's stops are outweighed; null where there are none, or they are about more than
+     * keeping.
+     */
+    public static function although(Assessment $assessment): ?string
     {
         $stops = Stops::open($assessment);
         $other = array_filter($stops, static fn (Finding $f): bool => ! in_array($f->code, self::KEEPING, true));
 
-        return $stops === [] || $other !== [] ? '' : self::WHY;
+        return $stops === [] || $other !== [] ? null : self::WHY;
     }
 }

@@ -39,18 +39,18 @@ final class Stops
     /**
      * @param  Assessment  $of what is decided about
      * @param  list<Finding>  $stops of it
-     * @param  string  $although the maker's reason for going on all the same; "" without one
+     * @param  string|null  $although the maker's reason for going on all the same; null without one
      *
      * @throws MakeError about "although" when there is none, or none that could outweigh them
      */
-    public static function decide(Assessment $of, array $stops, string $although): void
+    public static function decide(Assessment $of, array $stops, ?string $although): void
     {
         $said = array_map(static fn (Finding $f): string => $f->message(), $stops);
         $never = array_filter($stops, static fn (Finding $f): bool => ! $of->decision($f)->acceptable);
         if ($never !== []) {
             throw MakeError::neverMade(array_values($said));
         }
-        if ($stops !== [] && trim($although) === '') {
+        if ($stops !== [] && trim($although ?? '') === '') {
             throw MakeError::stopped($said);
         }
     }

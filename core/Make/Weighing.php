@@ -17,8 +17,8 @@ final readonly class Weighing
     /** Id of its line. */
     public string $line;
 
-    /** Id of its ingredient; "" where nobody placed it. */
-    public string $ingredient;
+    /** Id of its ingredient; null where nobody placed it. */
+    public ?string $ingredient;
 
     public string $name;
 
@@ -41,7 +41,7 @@ final readonly class Weighing
         public ?float $dropGrams = null,
     ) {
         $this->line = $of->line->id;
-        $this->ingredient = $of->ingredient->id;
+        $this->ingredient = $of->ingredient->isPlaced() ? $of->ingredient->id : null;
         $this->name = $of->ingredient->name;
         $this->phase = $of->line->phase;
         $this->drops = $dropGrams === null ? null : max(1, (int) round($targetGrams / $dropGrams));

@@ -19,7 +19,7 @@ final readonly class Passport implements JsonSerializable
     /**
      * @param  string|null  $bestBefore Y-m-d; null where nobody can tell
      * @param  string|null  $opened once opened, as on the label: "6 M", "7 days"; null where nobody can tell
-     * @param  string  $store where it must stand for its date to hold; "" where anywhere will do
+     * @param  string|null  $store where it must stand for its date to hold; null where anywhere will do
      * @param  list<string>  $cautions of its label
      */
     public function __construct(
@@ -27,7 +27,7 @@ final readonly class Passport implements JsonSerializable
         private Audience $audience,
         private ?string $bestBefore,
         private ?string $opened,
-        private string $store,
+        private ?string $store,
         private array $cautions,
     ) {
     }
@@ -37,7 +37,7 @@ final readonly class Passport implements JsonSerializable
     {
         $answers = [
             'How long does it keep?' => $this->howLong(),
-            'Where do I keep it?' => trim(
+            'Where do I keep it?' => ltrim(
                 $this->store.' Dark, dry and closed, away from the shower. Dry fingers only.',
             ),
             'How often?' => $this->howOften(),

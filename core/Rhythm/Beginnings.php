@@ -51,13 +51,13 @@ final readonly class Beginnings implements JsonSerializable
         return $this->ways->is(School::Cold, 'fridge') ? ShelfLife::FRIDGE : 20.0;
     }
 
-    /** How a product of a kind is used, in words; "" for scalp and lengths. */
-    public function way(ProductKind $kind): string
+    /** How a product of a kind is used, in words; null for scalp and lengths. */
+    public function way(ProductKind $kind): ?string
     {
         return match (true) {
             $kind === ProductKind::SealingOil => self::LAYERS[$this->ways->chosen(School::Order)],
             $this->ways->is(School::Place, 'lengths') => self::LENGTHS,
-            default => '',
+            default => null,
         };
     }
 
@@ -67,7 +67,7 @@ final readonly class Beginnings implements JsonSerializable
         $daily = $this->ways->is(School::Rhythm, 'daily');
         $ways = [];
         foreach (ProductKind::cases() as $kind) {
-            $ways[$kind->value] = $this->way($kind);
+            $ways[$kind->value] = $this->way($kind) ?? '';
         }
 
         return [

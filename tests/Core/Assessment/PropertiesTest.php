@@ -288,7 +288,7 @@ final class PropertiesTest extends CoreTestCase
             $without = WithoutScale::of($composition, new Kitchen());
             self::assertCount(count($formula->lines), $without->formula->lines);
             foreach (Composition::of($without->formula, self::context())->portions as $portion) {
-                if ($without->measures[$portion->line->id] !== '') {
+                if ($without->measures[$portion->line->id] !== null) {
                     self::assertSame(
                         null,
                         $portion->problem,

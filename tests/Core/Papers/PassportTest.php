@@ -30,12 +30,12 @@ final class PassportTest extends CoreTestCase
         $keeps = self::answer('How long does it keep?');
         self::assertStringContainsString('Until 2027-05-01; once opened, 6 months.', $keeps);
         self::assertStringStartsWith('Keep it cool. Dark', self::answer('Where do I keep it?'));
-        $short = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, '2027-05-01', '7 days', '', []);
+        $short = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, '2027-05-01', '7 days', null, []);
         self::assertStringContainsString('once opened, 7 days.', $short->questions()[0]['answer']);
         self::assertStringStartsWith('Dark', $short->questions()[1]['answer']);
-        $sealed = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, '2027-05-01', null, '', []);
+        $sealed = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, '2027-05-01', null, null, []);
         self::assertStringStartsWith('Until 2027-05-01. Throw', $sealed->questions()[0]['answer']);
-        $never = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, null, null, '', []);
+        $never = new Passport(ProductKind::HairOil, Audience::AdultLeaveOn, null, null, null, []);
         self::assertStringStartsWith('Nobody can tell. Throw', $never->questions()[0]['answer']);
     }
 

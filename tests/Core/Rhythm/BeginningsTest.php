@@ -59,7 +59,7 @@ final class BeginningsTest extends TestCase
         self::assertSame('Lengths only', $lengths->way(ProductKind::HairOil));
         self::assertSame('After water, and a cream over it', $lengths->way(ProductKind::SealingOil));
         $usual = Beginnings::of(Ways::safer());
-        self::assertSame(['', 'After water and a cream, as the last'], [
+        self::assertSame([null, 'After water and a cream, as the last'], [
             $usual->way(ProductKind::HairOil),
             $usual->way(ProductKind::SealingOil),
         ]);
