@@ -58,7 +58,7 @@ final readonly class Composition
         $converter = new Converter($context->kitchen);
         foreach ($formula->lines as $i => $line) {
             $ingredients[$i]
-                = $line->ingredient !== '' && $context->catalogue->has($line->ingredient)
+                = $line->ingredient !== null && $context->catalogue->has($line->ingredient)
                     ? $context->catalogue->get($line->ingredient)
                     : Ingredient::unplaced($line->name);
             $problems[$i] = $line->amount->problem;

@@ -67,9 +67,9 @@ final class Reshare
         }
         $lines = [];
         foreach ($plain->lines as $line) {
-            $was = $now[$line->ingredient] ?? 0.0;
-            $share = $shares[$line->ingredient] ?? 0.0;
-            if ($line->ingredient === '' || $was <= 0.0 || abs($share - $was) <= min(self::MOVED, $was / 100)) {
+            $was = $now[(string) $line->ingredient] ?? 0.0;
+            $share = $shares[(string) $line->ingredient] ?? 0.0;
+            if ($line->ingredient === null || $was <= 0.0 || abs($share - $was) <= min(self::MOVED, $was / 100)) {
                 $lines[] = $line;
             } elseif ($share > self::NOTHING) {
                 $portion = $portions[$line->id];

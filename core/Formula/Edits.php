@@ -43,7 +43,7 @@ final class Edits
     /** @return list<string> */
     private static function ofLine(Line $from, Line $to): array
     {
-        if ($from->ingredient !== $to->ingredient || ($from->ingredient === '' && $from->name !== $to->name)) {
+        if ($from->ingredient !== $to->ingredient || ($from->ingredient === null && $from->name !== $to->name)) {
             return [
                 sprintf(
                     '%s in the place of %s, %s.',

@@ -80,7 +80,8 @@ final class FormulaDocument
     {
         return [
             'id' => $line->id,
-            'ingredient' => $line->ingredient,
+            // In the document "" stands for what was not placed.
+            'ingredient' => $line->ingredient ?? '',
             'name' => $line->name,
             'amount' => $line->amount->text,
             'form' => $line->form,
@@ -138,7 +139,7 @@ final class FormulaDocument
             $ingredient = $row->text('ingredient', '', 80);
             $lines[$id] = new Line(
                 $id,
-                $ingredient,
+                $ingredient ?: null,
                 $row->text('name', $ingredient, Line::LONGEST_NAME),
                 new WrittenAmount($row->text('amount', '', Line::LONGEST_AMOUNT)),
                 $row->text('form', '', 20),

@@ -16,13 +16,13 @@ final readonly class Line
 
     /**
      * @param  string  $id stays with the line through every edit
-     * @param  string  $ingredient id in the catalogue, or "" when the name was not placed
+     * @param  string|null  $ingredient id in the catalogue; null when the name was not placed
      * @param  string  $name as written
      * @param  string  $form fresh, dried, powder, seed, melted, or ""
      */
     public function __construct(
         public string $id,
-        public string $ingredient,
+        public ?string $ingredient,
         public string $name,
         public WrittenAmount $amount,
         public string $form,

@@ -59,7 +59,7 @@ final readonly class Recipe implements JsonSerializable
             $known = $read->ingredient() !== '';
             $lines[] = new Line(
                 'l'.($i + 1),
-                $read->ingredient(),
+                $read->ingredient() ?: null,
                 $known ? $read->matches[0]->ingredient->name : $read->name,
                 new WrittenAmount($read->amount),
                 $read->form,

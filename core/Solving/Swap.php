@@ -55,7 +55,7 @@ final readonly class Swap
     ): array {
         $subject = $now->subject;
         $old = $subject->formula()->line($line);
-        if ($old->ingredient === '' || ! $catalogue->has($old->ingredient)) {
+        if ($old->ingredient === null || ! $catalogue->has($old->ingredient)) {
             throw SolveError::field('line', 'a line whose ingredient is in the catalogue');
         }
         $swaps = [];

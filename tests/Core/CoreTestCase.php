@@ -53,7 +53,7 @@ abstract class CoreTestCase extends TestCase
             $phase = self::catalogue()->has($id) ? Phase::usualFor(self::catalogue()->get($id)) : Phase::Warm;
             $built[] = new Line(
                 'l'.(count($built) + 1),
-                self::catalogue()->has($id) ? $id : '',
+                self::catalogue()->has($id) ? $id : null,
                 $id,
                 new WrittenAmount($amount),
                 $form,

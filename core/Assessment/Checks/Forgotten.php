@@ -49,7 +49,7 @@ final readonly class Forgotten implements Check
             if (isset($ids[$line->id]) || isset($ingredients[self::matter($line)]) || $line->name === '') {
                 continue;
             }
-            $back = $line->ingredient !== '' && $subject->context->catalogue->has($line->ingredient);
+            $back = $line->ingredient !== null && $subject->context->catalogue->has($line->ingredient);
             $findings[] = new Finding(
                 'forgotten',
                 Severity::Note,
@@ -110,6 +110,6 @@ final readonly class Forgotten implements Check
 
     private static function matter(Line $line): string
     {
-        return $line->ingredient === '' ? 'named '.mb_strtolower($line->name) : $line->ingredient;
+        return $line->ingredient ?? 'named '.mb_strtolower($line->name);
     }
 }

@@ -69,7 +69,7 @@ final class PropertiesTest extends CoreTestCase
                 $forms = $id === '' ? [''] : ['', 'melted', ...array_keys(self::catalogue()->get($id)->forms)];
                 $lines[] = new Line(
                     'l'.$i,
-                    $id,
+                    $id ?: null,
                     $id === '' ? 'stranger' : $id,
                     new WrittenAmount(self::AMOUNTS[mt_rand(0, count(self::AMOUNTS) - 1)]),
                     $forms[mt_rand(0, count($forms) - 1)],

@@ -139,7 +139,7 @@ final class Draw
         $lines[] = $this->one([
             $this->line('x', $this->of(IngredientKind::CarrierOil), 'to fill 200 g'),
             $this->line('x', $this->of(IngredientKind::CarrierOil), '50 g'),
-            new Line('x', '', 'moon dust', new WrittenAmount('5 g'), '', Phase::Warm),
+            new Line('x', null, 'moon dust', new WrittenAmount('5 g'), '', Phase::Warm),
         ]);
 
         return $this->written($lines);
