@@ -347,7 +347,9 @@ describe('how it behaves', () => {
     });
 
     it('says "cannot tell" rather than a table of noughts', async () =>
-        expect(await panel({ texture_known: false })).toContain('Cannot tell yet: the solid-fat curve of a line is not known.'));
+        expect(await panel({ texture_known: false })).toContain(
+            'Cannot tell: the solid-fat curve of a line is not known, or most of it is powder.',
+        ));
 });
 
 describe('cost', () => {
