@@ -95,7 +95,7 @@ class Lot extends Model
         return $drawn ? sprintf('%s, drawn %s', $name, Carbon::parse($on)->format('j M')) : $name;
     }
 
-    /** Why it must not be used any more, and since when; "" while it may. */
+    /** Why it must not be used any more, and since when; null while it may. */
     public function withdrawnWords(): ?string
     {
         return Withdrawal::words($this->withdrawn, $this->withdrawn_on);

@@ -14,7 +14,7 @@ final readonly class KitItem implements JsonSerializable
 
     /**
      * @param  int  $id by which other rooms name it; never given twice in one kit
-     * @param  string  $ingredient id of what it was calibrated with; "" for what is not
+     * @param  string|null  $ingredient id of what it was calibrated with; null for what is not
      * @param  string  $substance what that is called
      * @param  array<string, float>  $figures by field; what is not known is not there
      * @param  array<string, string>  $choices by field
@@ -23,7 +23,7 @@ final readonly class KitItem implements JsonSerializable
         public int $id,
         public KitKind $kind,
         public string $name,
-        public string $ingredient,
+        public ?string $ingredient,
         public string $substance,
         public array $figures,
         public array $choices,
@@ -38,9 +38,9 @@ final readonly class KitItem implements JsonSerializable
         if ($name === '' || mb_strlen($name) > self::LONGEST_NAME) {
             throw MeasureError::kit('name', sprintf('A name of 1 to %d letters.', self::LONGEST_NAME));
         }
-        $ingredient = $kind->wantsIngredient() ? $said->text('ingredient') : '';
-        $substance = $ingredient === '' ? '' : $said->text('substance');
-        if ($kind->wantsIngredient() && $ingredient === '') {
+        $ingredient = $kind->wantsIngredient() ? $said->text('ingredient') ?: null : null;
+        $substance = $ingredient === null ? '' : $said->text('substance');
+        if ($kind->wantsIngredient() && $ingredient === null) {
             throw MeasureError::kit('ingredient', 'Say with what it was weighed.');
         }
         $figures = $choices = [];
@@ -86,7 +86,7 @@ final readonly class KitItem implements JsonSerializable
             (int) $kept->whole('id'),
             $kind,
             $kept->text('name'),
-            $kept->text('ingredient'),
+            $kept->text('ingredient') ?: null,
             $kept->text('substance'),
             array_filter($figures, static fn (?float $f): bool => $f !== null),
             $choices,
@@ -123,7 +123,7 @@ final readonly class KitItem implements JsonSerializable
             'id' => $this->id,
             'kind' => $this->kind->value,
             'name' => $this->name,
-            'ingredient' => $this->ingredient,
+            'ingredient' => $this->ingredient ?? '',
             'substance' => $this->substance,
             ...$this->figures,
             ...$this->choices,
