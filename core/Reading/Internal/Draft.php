@@ -379,11 +379,15 @@ final class Draft
         if (! $method) {
             return false;
         }
-        // What says only what is left out is nothing to be done.
+        $steps = Instructions::steps($bare);
+        // What says only what is left out, or what is in it, is nothing to be done.
+        $told = $several !== [] || count($steps) > 1;
         $this->does(array_values(array_filter(
-            Instructions::steps($bare),
+            $steps,
             static fn (Step $s): bool => $s->act !== 'other'
-                || (! Rows::isNoise($s->text) && ($s->minutes !== null || ! Rows::isRefused($s->text))),
+                || (! Rows::isNoise($s->text)
+                    && ! ($told && Instructions::tells($s->text))
+                    && ($s->minutes !== null || ! Rows::isRefused($s->text))),
         )), $n);
         foreach (count($several) > 1 ? $this->whole($bare, $several) : $several as $item) {
             $said = $this->entries->placed($row, $item->name, $item->amount);
@@ -657,8 +661,17 @@ final class Draft
         $noAmount = $amount === '' || preg_match('/^(?:no\.?|nr\.?|#)?\s*\d+(?:[.,]\d+)?$/iu', $amount) === 1;
 
         return $noAmount
-            && (Rows::isMixture($row) || ! ($this->entries->score($name) >= 0.95))
+            && (Rows::isMixture($row) || $this->isMadeBelow($row) || ! ($this->entries->score($name) >= 0.95))
             && (! Instructions::begins($row) || Rows::isProduct($row));
+    }
+
+    /** "Rosemary oil", and rosemary goes into it further down: it is what is made, and not the essential oil. */
+    private function isMadeBelow(string $row): bool
+    {
+        $below = implode("\n", array_slice($this->rows, 1));
+
+        return preg_match('/^(\p{L}{4,})\s+oil$/iu', trim($row), $m) === 1
+            && preg_match('/\b'.preg_quote($m[1], '/').'\b(?!\s+(?:essential|oil|eo\b))/iu', $below) === 1;
     }
 
     private function looksLikeIngredient(string $row): bool

@@ -24,6 +24,7 @@ use Crown\Reading\ReadAs;
 use Crown\Reading\ReadLine;
 use Crown\Reading\SettledBy;
 use Crown\Reading\Understood;
+use Crown\Steep\Quantity;
 
 /**
  * A row of a list as ingredient lines: taken apart into name and amount, the name looked up, the amount weighed, and
@@ -561,6 +562,9 @@ final readonly class Entries
     {
         if ($amount === '') {
             return [null, 'No amount is given.'];
+        }
+        if (Quantity::covers($amount)) {
+            return [null, 'How much covers it, its jar tells: start the steep, or write how much it was.'];
         }
         try {
             $read = AmountReader::read($amount);

@@ -129,6 +129,10 @@ final class Instructions
             ^(?:(?:so|ok|okay|then|and|well|for\ this|to\ make\ it),?\s+)*
             (?:(?:i|we|you|she)\s+(?:\w+ly\s+)?)?(?:use[ds]?|needs?|take|takes|took|have|had|get|like)\b
         /xiu', $row) === 1
+            && preg_match('/
+                # "take 100 g of shea and 20 g of castor, melt, whip"
+                [,;]\s*(?:(?:and|then)\s+)*(?:melt|mix|stir|heat|warm|blend|whip|whisk|beat|shake)\b[^\d]*$
+            /xiu', $row) !== 1
             && self::timed($row) === [];
     }
 
@@ -236,7 +240,16 @@ final class Instructions
 
     private static function verb(string $sentence): string
     {
-        foreach (preg_split('/[^a-z]+/', mb_strtolower($sentence)) ?: [] as $word) {
+        // "Take 100 g of shea, melt it": what is taken is not taken off the heat.
+        $plain = preg_replace(
+            '/
+                \b(?:take|takes|taking)\b
+                (?!\s+(?:(?:it|them|this|that|the\s+\w+|\w+)\s+)?(?:off|out|away|from)\b)
+            /xu',
+            '',
+            mb_strtolower($sentence),
+        ) ?? mb_strtolower($sentence);
+        foreach (preg_split('/[^a-z]+/', $plain) ?: [] as $word) {
             $stem = preg_replace('/(?:ing|ed|s)$/', '', $word) ?? $word;
             foreach ([$word, $stem, $stem.'e'] as $try) {
                 if (isset(self::VERBS[$try])) {

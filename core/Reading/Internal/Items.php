@@ -41,8 +41,13 @@ final class Items
         .'|gousses? d\'ail|dientes? de ajo|spicchi(?:o)? d\'aglio|tenen? knoflook|dentes? de alho'
         .'|lemons?|cinnamon sticks?|bay leaves|curry leaves|vanilla pods?)\b)';
 
+    /** "Enough olive oil to cover", "olive oil to cover": a steep works out how much that is from its jar. */
+    private const COVERS = '\benough(?=(?:\s+of)?(?:\s+[\p{L}\'-]+){1,5}\s+to cover\b)'
+        .'|(?<=\s)to cover(?=\s*(?:it|them|everything|(?:the|all|your) \p{L}+)?\s*(?:[.,;)]|$))';
+
     /** What is counted in words, as it is reckoned with. */
     private const IN_WORDS = [
+        'enough' => 'to cover',
         'few drops' => 'a few drops', 'a' => '1', 'an' => '1', 'one' => '1', 'two' => '2', 'three' => '3',
         'four' => '4', 'five' => '5', 'six' => '6', 'half a' => '1/2', 'half an' => '1/2',
     ];
@@ -140,6 +145,10 @@ final class Items
     {
         $text = $this->eachApart($text);
         $quantities = $this->quantities($text);
+        $bracketed = $this->bracketed($text, $quantities);
+        if ($bracketed !== []) {
+            return $bracketed;
+        }
         $after = $this->taken($text, $quantities, true);
         $before = $this->taken($text, $quantities, false);
         $apart = $this->segments($text, $quantities);
@@ -152,6 +161,58 @@ final class Items
         return self::rank($before) > self::rank($after)
             ? $this->turned($text, $quantities, $before)
             : $this->taken($text, $quantities, true, true);
+    }
+
+    /**
+     * "Melt shea butter (100 g), coconut oil (50 ml) and castor oil (2 tbsp)": where all amounts stand in brackets, the
+     * name of each is the last before its bracket.
+     *
+     * @param  list<array{string, int, int}>  $quantities
+     * @return list<Item> empty where it is told in another way
+     */
+    private function bracketed(string $text, array $quantities): array
+    {
+        $items = [];
+        $from = 0;
+        foreach ($quantities as [$amount, $start, $end]) {
+            if (preg_match('/\d/', $amount) !== 1) {
+                // "A little lavender (10 drops)".
+                continue;
+            }
+            $lead = substr($text, $from, $start - $from);
+            if (
+                preg_match('/\(\s*$/u', $lead) !== 1
+                || preg_match('/^\s*\)/u', substr($text, $end), $close) !== 1
+                || preg_match(self::NEGATES, rtrim($lead, '( ')) === 1
+            ) {
+                return [];
+            }
+            $found = $this->last($amount, rtrim($lead, '( '));
+            if ($found === null) {
+                return [];
+            }
+            $items[] = $found;
+            $from = $end + strlen($close[0]);
+        }
+
+        return $items;
+    }
+
+    /** The last name of the catalogue in a text, by the letter before by likeness; null when there is none. */
+    private function last(string $amount, string $lead): ?Item
+    {
+        $plain = preg_replace('/\([^()]*\)/u', ' ', $lead) ?? $lead;
+        $words = preg_split('/[\s,;:]+/u', $plain, flags: PREG_SPLIT_NO_EMPTY) ?: [];
+        foreach ([$this->isName(...), $this->isOne(...)] as $is) {
+            for ($length = min(self::LONGEST_NAME, count($words)); $length > 0; $length--) {
+                $name = implode(' ', array_slice($words, -$length));
+                if ($is($name)) {
+                    return new Item($amount, $name, true);
+                }
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -354,7 +415,7 @@ final class Items
             .'|a (?:(?:big|small|heaped|large|generous|good) )?(?:spoon(?:ful)?|squirt|scoop|pump)\b'
             .'|a (?:bit|little)(?=\s+of\b|\s+\p{L})(?!\s+(?:i|we|you|it|and|then|so|to|more|less|longer|before|after'
             .'|until|while|at|by|in|on|with|cooler|warmer|softer|too)\b))';
-        $vague .= '|'.self::COUNTED;
+        $vague .= '|'.self::COUNTED.'|'.self::COVERS;
         $flags = PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL;
         if (preg_match_all("/$times(?<one>$one)$also|(?<vague>$vague)/iu", $text, $m, $flags) < 1) {
             return [];
@@ -363,7 +424,7 @@ final class Items
         foreach ($m as $match) {
             [$whole, $start] = $match[0];
             $end = (int) $start + strlen((string) $whole);
-            if (preg_match(self::NO_AMOUNT, substr($text, $end)) === 1) {
+            if (preg_match(self::NO_AMOUNT, substr($text, $end)) === 1 || self::isSaid($found, (string) $whole)) {
                 continue;
             }
             $times = (float) ($match['times'][0] ?? 1);
@@ -377,6 +438,16 @@ final class Items
         }
 
         return $found;
+    }
+
+    /**
+     * "Enough oil to cover" says it once.
+     *
+     * @param  list<array{string, int, int}>  $before
+     */
+    private static function isSaid(array $before, string $amount): bool
+    {
+        return strtolower($amount) === 'to cover' && ($before[count($before) - 1][0] ?? '') === 'to cover';
     }
 
     private static function multiplied(string $one, float $times): string
