@@ -38,7 +38,7 @@ final class LabelWords
             'opened' => $keeping?->opened,
             'store' => $keeping?->store->words() ?? '',
             'directions' => $label->directions(),
-            'cautions' => $label->cautions(),
+            'cautions' => $label->cautions($decides),
             'maker' => $label->maker,
         ];
     }

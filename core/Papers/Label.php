@@ -118,8 +118,11 @@ final readonly class Label
         };
     }
 
-    /** @return list<string> */
-    public function cautions(): array
+    /**
+     * @param  bool  $isDated whether a day stands on it although nobody can tell its life: that of a bottle in it
+     * @return list<string>
+     */
+    public function cautions(bool $isDated = false): array
     {
         $formula = $this->assessment->subject->formula();
         $cautions = [
@@ -134,7 +137,7 @@ final readonly class Label
             $cautions[] = sprintf('Scent allergens of %s: not known.', Name::inSentence($name));
         }
         $store = $this->keeping()->store ?? Store::Anywhere;
-        if ($this->keeping() === null) {
+        if ($this->keeping() === null && ! $isDated) {
             $cautions[] = self::NO_DATE;
         }
         if ($this->assessment->subject->water->class !== WaterClass::Dry) {

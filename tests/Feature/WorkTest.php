@@ -233,6 +233,16 @@ final class WorkTest extends StudioTestCase
         self::assertStringNotContainsString('Once opened', $text);
         $this->got('ShelfList', 'GET', 'pantry/shelf');
         $this->got('Today', 'GET', 'today');
+        self::assertStringContainsString('not known', implode(' ', $batch['label']['cautions']));
+
+        // A bottle in it has its day, and so has the jar.
+        $soon = today()->addDays(50)->toDateString();
+        $this->got('ShelfList', 'POST', 'pantry/lots', ['lots' => [
+            ['ingredient' => 'rosemary', 'grams' => 500, 'printed_on' => $soon],
+        ]]);
+        $dated = $this->batch(0.0, $powder['id']);
+        self::assertSame($soon, $dated['label']['best_before']);
+        self::assertStringNotContainsString('not known', implode(' ', $dated['label']['cautions']));
     }
 
     public function test_a_steep_is_shaken_strained_and_becomes_an_ingredient(): void

@@ -66,6 +66,7 @@ final class CannotTellTest extends CoreTestCase
 
         self::assertNull($label(self::POWDER)->keeping());
         self::assertContains($caution, $label(self::POWDER)->cautions());
+        self::assertNotContains($caution, $label(self::POWDER)->cautions(true), 'a bottle has its day');
         self::assertNotNull($label(['olive-oil' => '30 g'])->keeping());
         self::assertNotContains($caution, $label(['olive-oil' => '30 g'])->cautions());
     }
