@@ -397,7 +397,7 @@ final class AmountReader
         return [$unit, substr($rest, strlen($t[0]))];
     }
 
-    /** @return array{float|null, string} what a capsule holds, null when that is not said, and what is left of the text */
+    /** @return array{float|null, string} what one holds, null when that is not said, and what is left of the text */
     private static function milligrams(string $rest): array
     {
         return preg_match('/^\s*(?:of|x|@|at|\()?\s*(\d+(?:[.,]\d+)?)\s*mg\)?/iu', $rest, $m) === 1

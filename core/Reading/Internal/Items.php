@@ -174,8 +174,9 @@ final class Items
     {
         $items = [];
         $from = 0;
-        foreach ($quantities as [$amount, $start, $end]) {
-            if (preg_match('/\d/', $amount) !== 1) {
+        foreach ($quantities as $n => [$amount, $start, $end]) {
+            $between = substr($text, $end, ($quantities[$n + 1][1] ?? $end) - $end);
+            if (preg_match('/\d/', $amount) !== 1 && preg_match('/^[^,;.]*\($/u', $between) === 1) {
                 // "A little lavender (10 drops)".
                 continue;
             }
