@@ -44,7 +44,7 @@ watch(answers, async (given) => {
             </p>
         </div>
         <div class="mt-4 flex gap-3">
-            <button type="button" class="act" :disabled="!said.some((s) => s.value !== '')" @click="emit('take', said)">
+            <button type="button" class="act" :disabled="!said.some((s) => s.value !== null)" @click="emit('take', said)">
                 Take these over
             </button>
             <button type="button" class="act-quiet" @click="emit('close')">Close</button>
