@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Crown\Catalogue;
 
 use Closure;
+use Crown\Catalogue\Internal\Derived;
 use Crown\Catalogue\Internal\Later;
 use Crown\Catalogue\Internal\NameIndex;
-use Crown\Catalogue\Internal\Nature;
+use Crown\Catalogue\Internal\NatureOfName;
 use Crown\Catalogue\Internal\Shelf;
 
 /**
@@ -17,6 +18,11 @@ final readonly class Catalogue
 {
     /** So many more likenesses are looked at as may fall away. */
     private const OF_ANOTHER_NATURE = 6;
+
+    /** From here a plant is meant, and from here a thing that has an entry of its own. */
+    private const LIKELY = 0.75;
+
+    private const NEAR = 0.85;
 
     /**
      * @param  Shelf  $own the studio's own and corrected entries and its steeped oils, which stand before those on the
@@ -133,7 +139,8 @@ final readonly class Catalogue
     {
         return $this->own->has($id)
             || $this->shelf->has($id)
-            || ($id !== '' && $this->later !== null && $this->whole()->has($id));
+            || ($id !== '' && $this->later !== null && $this->whole()->has($id))
+            || (Derived::mayHold($id) && $this->derives($id));
     }
 
     /** @throws CatalogueError when there is none */
@@ -141,9 +148,22 @@ final readonly class Catalogue
     {
         return match (true) {
             $this->own->has($id) => $this->own->get($id),
-            $this->later === null || $this->shelf->has($id) => $this->shelf->get($id),
-            default => $this->whole()->get($id),
+            $this->shelf->has($id) => $this->shelf->get($id),
+            $this->later !== null => $this->whole()->get($id),
+            default => (new Derived($this->get(...)))->get($id),
         };
+    }
+
+    /** Whether an id is built of those of things that are here: "tea.nettle", "infused.comfrey-leaf.olive-oil". */
+    private function derives(string $id): bool
+    {
+        try {
+            $this->get($id);
+
+            return true;
+        } catch (CatalogueError) {
+            return false;
+        }
     }
 
     /** The reference entry, whatever the studio has put over it. @throws CatalogueError when there is none */
@@ -194,11 +214,46 @@ final readonly class Catalogue
         }
         $matches = [];
         foreach ($this->names->search($name, $limit + self::OF_ANOTHER_NATURE) as $id => [$score, $matched]) {
-            if (Nature::fits($name, $this->get($id), $matched)) {
+            if (NatureOfName::fits($name, $this->get($id), $matched)) {
                 $matches[] = new NameMatch($this->get($id), $score, $matched);
             }
         }
+        if (($matches[0]->score ?? 0.0) < self::NEAR) {
+            $matches = [...$this->watery($name), ...$matches];
+            usort($matches, static fn (NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
+        }
 
         return array_slice($matches, 0, $limit);
+    }
+
+    /**
+     * The tea, juice or gel of a plant that the catalogue knows and that has no entry of its own.
+     *
+     * @return list<NameMatch> one, or none
+     */
+    private function watery(string $name): array
+    {
+        $made = NatureOfName::madeOf($name);
+        foreach ($made === null ? [] : $this->names->search($made['of'], self::OF_ANOTHER_NATURE) as $id => $found) {
+            if ($found[0] >= self::LIKELY && $this->get($id)->kind->isPlant()) {
+                return [
+                    new NameMatch($this->get(Derived::teaOf($id, $made['said'])), $found[0], $name),
+                ];
+            }
+        }
+
+        return [];
+    }
+
+    /** What a plant is when it is poured: its tea, or what the words say. @throws CatalogueError for what is no plant */
+    public function poured(string $plant, string $words): Ingredient
+    {
+        return $this->get(Derived::teaOf($plant, $words));
+    }
+
+    /** An oil in which a plant was steeped elsewhere, nobody knows how strongly. @throws CatalogueError */
+    public function infused(string $plant, string $oil): Ingredient
+    {
+        return $this->get(Derived::infusedId($plant, $oil));
     }
 }

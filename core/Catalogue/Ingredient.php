@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-use Crown\Catalogue\Internal\Nature;
+use Crown\Catalogue\Internal\NatureOfName;
+use Crown\Measure\Band;
+use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 use Crown\Measure\Substance;
+use DateTimeImmutable;
 
 /** One ingredient of the craft, from the reference catalogue or made in the studio. */
 final readonly class Ingredient
 {
     /** Water in what calls itself a water, a juice or a tea and is not known, as a share of its mass. */
     private const WET = 0.95;
+
+    /** Of a watery thing that is not known, g/ml. */
+    private const WATERY_DENSITY = [0.98, 1.0, 1.06];
 
     /** How easily it is had. */
     private const SOUGHT = 1;
@@ -55,17 +61,40 @@ final readonly class Ingredient
     /** Stands for a name that was written but not found, so that its line is kept and asked about. */
     public static function unplaced(string $name): self
     {
-        $wet = Nature::isWet($name) ? self::WET : 0.0;
+        $wet = NatureOfName::of($name) === Nature::Watery;
 
         return new self(
             '',
             $name,
             '',
             IngredientKind::Unknown,
-            new FactSheet($name, []),
-            new Composition(new FattyAcids([], ''), SolidFat::liquid(), waterShare: $wet),
+            new FactSheet($name, $wet ? [
+                Property::Density20->value => new Fact(Band::of(...self::WATERY_DENSITY), Fact::ESTIMATE),
+            ] : []),
+            new Composition(new FattyAcids([], ''), SolidFat::liquid(), waterShare: $wet ? self::WET : 0.0),
             vegan: false,
         );
+    }
+
+    /**
+     * What is known of its nature though nobody placed it: what its name says; null when that says nothing, so that it
+     * may be anything, also water.
+     */
+    public function nature(): ?Nature
+    {
+        return $this->isPlaced() ? null : NatureOfName::of($this->name);
+    }
+
+    /** Whether water may be in it though nobody knows: what was not placed, and whose name does not say what it is. */
+    public function mayBeWet(): bool
+    {
+        return ! $this->isPlaced() && $this->nature() === null;
+    }
+
+    /** The same, called as the maker wrote it. */
+    public function called(string $name): self
+    {
+        return $this->but(name: $name);
     }
 
     /** The same ingredient with a studio's figures laid over its own, marked as such. */
@@ -85,14 +114,34 @@ final readonly class Ingredient
             }
         }
 
+        return $this->but(
+            facts: $facts,
+            forms: $forms,
+            provenance: $this->provenance->corrected(array_values($corrections)),
+        );
+    }
+
+    /** The same out of a bottle with a day printed on it, which ends what is made of it; null where none is. */
+    public function printed(?DateTimeImmutable $useBy): self
+    {
+        return $useBy === null ? $this : $this->but(provenance: $this->provenance->printed($useBy));
+    }
+
+    /** @param  array<string, Form>|null  $forms */
+    private function but(
+        ?string $name = null,
+        ?FactSheet $facts = null,
+        ?array $forms = null,
+        ?Provenance $provenance = null,
+    ): self {
         return new self(
             $this->id,
-            $this->name,
+            $name ?? $this->name,
             $this->inci,
             $this->kind,
-            $facts,
+            $facts ?? $this->facts,
             $this->composition,
-            $forms,
+            $forms ?? $this->forms,
             $this->synonyms,
             $this->vegan,
             $this->preservation,
@@ -100,7 +149,7 @@ final readonly class Ingredient
             $this->onHair,
             $this->evidence,
             $this->storage,
-            $this->provenance->corrected(array_values($corrections)),
+            $provenance ?? $this->provenance,
             $this->common,
             $this->parts,
             $this->blend,
@@ -128,18 +177,25 @@ final readonly class Ingredient
     }
 
     /**
-     * Whether a written allergy, dislike or exclusion means this ingredient: by allergen, or by whole words of its
-     * names.
+     * Whether a written allergy, dislike or exclusion means this ingredient or something in it: by allergen, or by
+     * whole words of a name.
      */
     public function answersTo(string $word): bool
     {
-        foreach ([...$this->precautions->allergens, $this->name, $this->inci, $this->id, ...$this->synonyms] as $name) {
+        $names = [...$this->precautions->allergens, ...$this->names(), ...$this->provenance->inherited->names];
+        foreach ($names as $name) {
             if (Name::mentions($name, $word)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** @return list<string> all that it is called */
+    public function names(): array
+    {
+        return array_values(array_filter([$this->name, $this->inci, $this->id, ...$this->synonyms]));
     }
 
     /** Whether it is a ready blend, of which every rule looks at the parts. */

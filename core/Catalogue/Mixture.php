@@ -9,7 +9,7 @@ use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 
-/** What follows for a whole from the things that are mixed in it: means by mass, and the strictest of each caution. */
+/** What follows for a whole from the things that are mixed in it by their masses. What they carry is Carried's. */
 final readonly class Mixture
 {
     private float $grams;
@@ -108,43 +108,6 @@ final readonly class Mixture
         }
 
         return $shares;
-    }
-
-    /**
-     * Those of everything in it together; of the advice for pregnancy, the strictest.
-     *
-     * @param  list<Ingredient>  $all
-     */
-    public static function precautions(array $all): Precautions
-    {
-        $advice = array_map(static fn (Ingredient $i): Advice => $i->precautions->pregnancy, $all);
-        $reasons = array_filter(
-            array_map(static fn (Ingredient $i): ?string => $i->precautions->pregnancyReason, $all),
-        );
-        $cautions = $allergens = $conditions = [];
-        foreach ($all as $ingredient) {
-            foreach ($ingredient->precautions->cautions as $caution) {
-                $cautions[$caution->says] = $caution;
-            }
-            foreach ($ingredient->precautions->allergens as $allergen) {
-                $allergens[$allergen] = $allergen;
-            }
-            foreach ($ingredient->precautions->askFirst as $condition) {
-                $conditions[$condition->value] = $condition;
-            }
-        }
-
-        return new Precautions(
-            match (true) {
-                in_array(Advice::Avoid, $advice, true) => Advice::Avoid,
-                in_array(Advice::Caution, $advice, true) => Advice::Caution,
-                default => Advice::Ok,
-            },
-            implode(' ', array_unique($reasons)) ?: null,
-            array_values($allergens),
-            askFirst: array_values($conditions),
-            cautions: array_values($cautions),
-        );
     }
 
     private static function facts(Ingredient $ingredient): FactSheet

@@ -15,6 +15,7 @@ final readonly class Provenance
      * @param  list<string>  $parents ids of what a steeped oil was made from
      * @param  list<string>  $sources ids of the sources its figures cite
      * @param  DateTimeImmutable|null  $awaited the day on which a steep can be strained whose oil this will be
+     * @param  Inherited  $inherited what it has from the things that it was made of
      */
     public function __construct(
         public Origin $origin = Origin::Reference,
@@ -23,6 +24,7 @@ final readonly class Provenance
         public array $parents = [],
         public array $sources = [],
         public ?DateTimeImmutable $awaited = null,
+        public Inherited $inherited = new Inherited(),
     ) {
     }
 
@@ -36,6 +38,27 @@ final readonly class Provenance
             $this->parents,
             $this->sources,
             $this->awaited,
+            $this->inherited,
+        );
+    }
+
+    /** The same of what came out of a bottle with a day printed on it: the earlier one counts. */
+    public function printed(?DateTimeImmutable $useBy): self
+    {
+        $had = $this->inherited->useBy;
+
+        return new self(
+            $this->origin,
+            $this->corrections,
+            $this->withdrawn,
+            $this->parents,
+            $this->sources,
+            $this->awaited,
+            new Inherited(
+                $this->inherited->names,
+                $had === null || ($useBy !== null && $useBy < $had) ? $useBy : $had,
+                $this->inherited->grown,
+            ),
         );
     }
 }

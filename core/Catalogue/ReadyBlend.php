@@ -119,7 +119,8 @@ final readonly class ReadyBlend
             static fn (Part $p): MixturePart => new MixturePart($p->ingredient, $p->share->best),
             $this->parts,
         ));
-        $precautions = Mixture::precautions($all);
+        $carried = Carried::of(...$all);
+        $precautions = $carried->precautions();
         $weakest = $this->weakest();
 
         return new Ingredient(
@@ -133,17 +134,17 @@ final readonly class ReadyBlend
                 $mixture->solidFat(),
                 $this->constituents(),
                 $this->largest()->composition->solubility,
-                drying: array_filter($all, static fn (Ingredient $i): bool => $i->composition->drying) !== [],
+                drying: $carried->isDrying(),
                 emulsifies: array_filter($all, static fn (Ingredient $i): bool => $i->composition->emulsifies) !== [],
             ),
             synonyms: $synonyms,
-            vegan: array_filter($all, static fn (Ingredient $i): bool => ! $i->vegan) === [],
+            vegan: $carried->isVegan(),
             precautions: $precautions->withAllergens(
                 array_values(array_unique([...$precautions->allergens, ...$allergens])),
             ),
             onHair: $this->largest()->onHair,
             storage: $weakest->storage,
-            provenance: $this->provenance($all),
+            provenance: $carried->provenance(Origin::Own),
             parts: $mixture->inciShares(),
             blend: $this->parts,
         );
@@ -186,32 +187,6 @@ final readonly class ReadyBlend
         }
 
         return $found;
-    }
-
-    /**
-     * What may not be used of its parts may not be used of it.
-     *
-     * @param  list<Ingredient>  $all
-     */
-    private function provenance(array $all): Provenance
-    {
-        $withdrawn = null;
-        $awaited = [];
-        foreach ($all as $part) {
-            if ($withdrawn === null && $part->provenance->withdrawn !== null) {
-                $withdrawn = sprintf('Made from %s. %s', $part->name, $part->provenance->withdrawn);
-            }
-            $awaited[] = $part->provenance->awaited;
-        }
-        $awaited = array_filter($awaited);
-
-        return new Provenance(
-            Origin::Own,
-            [],
-            $withdrawn,
-            array_map(static fn (Ingredient $i): string => $i->id, $all),
-            awaited: $awaited === [] ? null : max($awaited),
-        );
     }
 
     private function largest(): Ingredient

@@ -7,6 +7,7 @@ namespace Crown\Steep;
 use Crown\Assessment\Store;
 use Crown\Assessment\WaterCap;
 use Crown\Assessment\WaterClass;
+use Crown\Catalogue\Carried;
 use Crown\Catalogue\Composition;
 use Crown\Catalogue\Evidence;
 use Crown\Catalogue\FattyAcids;
@@ -17,7 +18,6 @@ use Crown\Catalogue\Mixture;
 use Crown\Catalogue\MixturePart;
 use Crown\Catalogue\OnHair;
 use Crown\Catalogue\Origin;
-use Crown\Catalogue\Provenance;
 use Crown\Measure\Band;
 use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
@@ -157,8 +157,8 @@ final readonly class SteepYield
         $oil = $this->plan->charge->oil();
         $plants = array_map(static fn (Herb $h): Ingredient => $h->plant, $this->plan->charge->herbs);
         $oils = array_map(static fn (Pour $p): Ingredient => $p->oil, $pours);
-        $all = [...$oils, ...$plants];
-        $facts = $oil->facts;
+        $carried = Carried::of(...$oils, ...$plants);
+        $facts = $carried->over($oil->facts);
         foreach (self::MEANS as $property) {
             $facts = $this->mean($facts, $property);
         }
@@ -169,13 +169,6 @@ final readonly class SteepYield
             );
         }
         $facts = $this->price($facts);
-        $withdrawn = $this->withdrawn;
-        foreach ($all as $parent) {
-            if ($withdrawn === null && $parent->provenance->withdrawn !== null) {
-                $withdrawn = sprintf('Made from %s. %s', $parent->name, $parent->provenance->withdrawn);
-            }
-        }
-
         return new Ingredient(
             $id,
             $name,
@@ -188,10 +181,10 @@ final readonly class SteepYield
                 $this->oils()->solidFat(),
                 $this->constituents(),
                 waterShare: $this->waterShare(),
-                drying: array_filter($oils, static fn (Ingredient $i): bool => $i->composition->drying) !== [],
+                drying: $carried->isDrying(),
             ),
-            vegan: array_filter($all, static fn (Ingredient $i): bool => ! $i->vegan) === [],
-            precautions: Mixture::precautions($all),
+            vegan: $carried->isVegan(),
+            precautions: $carried->precautions(),
             onHair: new OnHair(
                 $oil->onHair->action === HairAction::None ? HairAction::Sealing : $oil->onHair->action,
                 $oil->onHair->source,
@@ -199,13 +192,7 @@ final readonly class SteepYield
             ),
             evidence: $this->evidence($plants),
             storage: $oil->storage,
-            provenance: new Provenance(
-                Origin::Steeped,
-                [],
-                $withdrawn,
-                array_map(static fn (Ingredient $i): string => $i->id, $all),
-                awaited: $this->awaited,
-            ),
+            provenance: $carried->provenance(Origin::Steeped, $this->withdrawn, $this->awaited),
             parts: $parts,
         );
     }

@@ -8,6 +8,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Name;
 use Crown\Catalogue\NameMatch;
+use Crown\Catalogue\Nature;
 use Crown\Catalogue\Origin;
 use Crown\Formula\Line;
 use Crown\Measure\Amount;
@@ -51,9 +52,12 @@ final readonly class Entries
     private const HARDLY_PERCENT = 10.0;
 
     private const INFUSED = '/
-        # "rosemary infused in olive oil"
-        ^(?<plant>\p{L}[\p{L} ]{2,40}?)[\s-]+(?:infused|steeped|macerated)\s+(?:in\s+)?
-        (?<oil>\p{L}[\p{L} -]{2,40})$
+        # "rosemary infused in olive oil", "peppermint infused oil", "clove oil, home made", "infused clove oil"
+        ^(?:
+            (?<plant>\p{L}[\p{L}\' ]{2,40}?)[\s-]+(?:infused|steeped|macerated)\s+(?:in\s+)?(?<oil>\p{L}[\p{L} -]{2,40})
+            |(?:infused|steeped|macerated|home[\s-]?made)\s+(?<of>\p{L}[\p{L}\' ]{2,40}?)\s+oil
+            |(?<its>\p{L}[\p{L}\' ]{2,40}?)\s+oil,?\s+\(?(?:home[\s-]?made|infused|steeped|macerated|infusion|macerate)\)?
+        )$
     /xiu';
 
     /** Words that say how it was bought, not what it is. */
@@ -348,11 +352,13 @@ final readonly class Entries
             return $steeped;
         }
         $form = self::form($name);
-        $matches = $this->measuredAs(
-            trim(preg_replace('/^(?:\s*(?:ripe|mashed|small|large|medium|big|fresh|whole)\b)+/iu', '', $name) ?? $name),
-            $amount,
-            $this->matches($name),
+        $plain = trim(
+            preg_replace('/^(?:\s*(?:ripe|mashed|small|large|medium|big|fresh|whole)\b)+/iu', '', $name) ?? $name,
         );
+        $measured = $this->measuredAs($plain, $amount, $this->matches($name));
+        $matches = $this->names->settled($name) === null
+            ? $this->names->poured()->first($plain, $amount, $form, $measured)
+            : $measured;
         $best = $matches[0] ?? false;
         if ($matches === [] || $best === false || $best->score < self::NEAR) {
             $why = sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60));
@@ -373,21 +379,26 @@ final readonly class Entries
     }
 
     /**
-     * "Peppermint-infused olive oil" that was not steeped here: it counts as its oil, and is asked about.
+     * "Peppermint-infused olive oil" that was not steeped here: an oil with all that its plant warns of, at a strength
+     * that nobody knows. Where the plant is not known, it is not known either.
      */
     private function steeped(string $row, string $name, string $amount): ?ReadLine
     {
-        $infused = preg_match(self::INFUSED, $name, $m) === 1;
-        if (! $infused || ($this->matches($name)[0]->score ?? 0.0) >= self::EXACT) {
+        $infused = preg_match(self::INFUSED, $name, $m, PREG_UNMATCHED_AS_NULL) === 1;
+        if (! $infused || ($this->names->matching($name)[0]->score ?? 0.0) >= self::EXACT) {
             return null;
         }
-        $oils = $this->matches($m['oil']);
-        if ($oils === [] || $oils[0]->score < self::SURE) {
-            return null;
-        }
-        $asks = sprintf('Steeped with %s: how much of it, and how? Until then it counts as the oil.', $m['plant']);
+        $plant = (string) ($m['plant'] ?? $m['of'] ?? $m['its'] ?? '');
+        $oil = preg_match('/^(?:oils?|it)$/iu', $m['oil'] ?? 'oil') === 1 ? null : $m['oil'];
+        $meant = $this->names->infused($plant, $oil);
+        if ($meant === null) {
+            $why = sprintf('What "%s" was steeped with is not known.', mb_substr($name, 0, 60));
 
-        return $this->weighed($row, $name, $amount, '', $oils, $asks);
+            return self::unknown($row, $name, $amount, '', $this->names->matching($name), $why);
+        }
+        $asks = sprintf('Steeped elsewhere with %s: nobody knows how strongly. What it warns of counts.', $plant);
+
+        return $this->weighed($row, $name, $amount, '', [new NameMatch($meant, 1.0, $name)], $asks);
     }
 
     /**
@@ -403,7 +414,8 @@ final readonly class Entries
         $as = match (true) {
             $best === null => '',
             $best->isPlant() && preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1 => ' essential oil',
-            $best->isPlant() && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
+            $best->isPlant() && isset($matches[0]->ingredient->forms['seed'])
+                && Nature::ofName($name) !== Nature::Watery && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
             $best === IngredientKind::EssentialOil
                 && preg_match('/squeeze|^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' juice',
             $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' fruit',

@@ -7,6 +7,7 @@ namespace Crown\Reading\Internal;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\NameMatch;
+use Crown\Catalogue\Nature;
 use Crown\Reading\Knowledge;
 use Crown\Reading\ReadingError;
 use Crown\Reading\Settled;
@@ -57,6 +58,34 @@ final class Names
         private readonly Knowledge $knowledge = new Knowledge(),
     ) {
         $this->own = new Own($catalogue, $knowledge);
+    }
+
+    /** What is poured, or sounds wet, before the rest. */
+    public function poured(): Poured
+    {
+        return new Poured($this->catalogue);
+    }
+
+    /**
+     * An oil that was steeped elsewhere with a plant; null where the plant or the oil is not known.
+     *
+     * @param  string|null  $oil null where it is not said which
+     */
+    public function infused(string $plant, ?string $oil): ?Ingredient
+    {
+        $in = $oil === null ? null : ($this->matching($oil)[0] ?? null);
+        if ($in !== null && ($in->score < self::HALF_SURE || ! $in->ingredient->kind->isFat())) {
+            return null;
+        }
+        foreach ([$plant, "$plant leaf", "$plant flower", "$plant bud", "$plant root"] as $called) {
+            foreach ($this->matching($called) as $match) {
+                if ($match->score >= self::HALF_SURE && $match->ingredient->kind->isPlant()) {
+                    return $this->catalogue->infused($match->ingredient->id, $in->ingredient->id ?? Nature::Oil->id());
+                }
+            }
+        }
+
+        return null;
     }
 
     /** Before another text. */
