@@ -114,8 +114,11 @@ final class Bench
             'lines' => count($assessment->subject->composition->portions),
             'stops' => $count(Severity::Stop),
             'cautions' => $count(Severity::Caution),
-            'texture' => $assessment->subject->texture->class()->label(),
-            'water_class' => $assessment->subject->water->class->value,
+            'texture' => $assessment->subject->texture->isKnown()
+                ? $assessment->subject->texture->class()->label()
+                : 'cannot tell',
+            'water_class' => $assessment->subject->water->class?->value,
+            'settled' => $assessment->subject->composition->unknown->none(),
             'life_months' => $months === null ? null : round($months->best, 2),
             'bands' => $assessment->bands(),
         ];

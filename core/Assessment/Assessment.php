@@ -79,11 +79,14 @@ final readonly class Assessment implements JsonSerializable
             'lines' => $this->lines(),
             'solids' => (object) array_map(static fn (float $s): float => round($s, 3), $texture->curve()),
             'solids_band' => (object) $bands,
-            'texture' => $texture->class()->value,
-            'texture_label' => $texture->class()->label(),
+            'audience' => $composition->formula->audience->value,
+            'open' => $composition->unknown->open(),
+            'settled' => $composition->unknown->none(),
+            'texture' => $texture->isKnown() ? $texture->class()->value : null,
+            'texture_label' => $texture->isKnown() ? $texture->class()->label() : 'Cannot tell',
             'texture_known' => $texture->isKnown(),
-            'pours_from_c' => $texture->poursFrom(),
-            'melts_at_c' => round($texture->meltsAt(), 1),
+            'pours_from_c' => self::celsius($texture, $texture->poursFrom()),
+            'melts_at_c' => self::celsius($texture, $texture->meltsAt()),
             'moments' => $texture->moments(),
             'whipping' => $composition->formula->kind === ProductKind::WhippedButter
                 && $texture->isKnown()
@@ -92,8 +95,8 @@ final readonly class Assessment implements JsonSerializable
             'essential_oil_percent' => $this->subject->load->percent(),
             'essential_oil_ceiling' => $composition->formula->audience->essentialOilCeiling(),
             'water_percent' => $this->subject->water->percent,
-            'water_class' => $this->subject->water->class->value,
-            'water_label' => $this->subject->water->class->label(),
+            'water_class' => $this->subject->water->class?->value,
+            'water_label' => $this->subject->water->label(),
             'life_months' => $this->subject->life->months,
             'life_reasons' => $this->subject->life->reasons,
             'longer' => $this->subject->life->longer,
@@ -183,8 +186,9 @@ final readonly class Assessment implements JsonSerializable
                 'forms' => array_keys($portion->ingredient->forms),
                 'phase' => $portion->line->phase->value,
                 'turn' => $portion->line->phase->turn(),
-                'grams' => $portion->grams->band,
-                'share' => $portion->share->scaled(100),
+                'understood' => self::understood($portion),
+                'grams' => $portion->counts() ? $portion->grams->band : null,
+                'share' => $portion->counts() ? $portion->share->scaled(100) : null,
                 'shown_percent' => $shown[$i],
                 'basis' => $portion->grams->basis->value,
                 'problem' => $portion->problem ?? '',
@@ -192,6 +196,22 @@ final readonly class Assessment implements JsonSerializable
         }
 
         return $lines;
+    }
+
+    /** A temperature of a texture that is known; null where it lies beyond the end of the curves. */
+    private static function celsius(Texture $texture, float $celsius): ?float
+    {
+        return $texture->isKnown() && $celsius < Texture::LAST ? round($celsius, 1) : null;
+    }
+
+    /** Whether it is known what stands in a line and how much of it: yes, doubtful or no. */
+    private static function understood(Portion $portion): string
+    {
+        return match (true) {
+            ! $portion->ingredient->isPlaced() => 'no',
+            ! $portion->counts() || $portion->line->doubt() !== null => 'doubtful',
+            default => 'yes',
+        };
     }
 
     /** Butters that are hard at room temperature are drawn as hard fat. */

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Assessment\Internal\RelativeAmounts;
+use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Nature;
 use Crown\Catalogue\Part;
 use Crown\Catalogue\SolidFat;
 use Crown\Formula\Formula;
 use Crown\Formula\FormulaError;
+use Crown\Formula\Line;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Measure\Amount;
@@ -35,6 +38,11 @@ final readonly class Composition
     /** @var list<Portion> */
     private array $weighed;
 
+    /** @var list<Portion> */
+    private array $present;
+
+    public Unknowns $unknown;
+
     /**
      * @param  list<Portion>  $portions in the formula's order, also those whose mass cannot be told
      * @param  float|null  $sharesPercent what the shares written come to, per cent, where that is not the whole; null
@@ -45,11 +53,15 @@ final readonly class Composition
         public array $portions,
         public Band $totalGrams,
         public ?float $sharesPercent,
+        Catalogue $catalogue,
     ) {
         $this->weighed = array_values(
             array_filter($portions, static fn (Portion $p): bool => $p->counts() && $p->grams->band->best > 0.0),
         );
         $this->counted = self::spelled($this->weighed);
+        $written = array_values(array_filter($portions, static fn (Portion $p): bool => ! $p->isBlank()));
+        $this->present = self::spelled($written);
+        $this->unknown = Unknowns::in($written, $this->present, $catalogue);
     }
 
     public static function of(Formula $formula, Context $context): self
@@ -57,10 +69,7 @@ final readonly class Composition
         $amounts = $masses = $problems = $ingredients = [];
         $converter = new Converter($context->kitchen);
         foreach ($formula->lines as $i => $line) {
-            $ingredients[$i]
-                = $line->ingredient !== null && $context->catalogue->has($line->ingredient)
-                    ? $context->catalogue->get($line->ingredient)
-                    : Ingredient::unplaced($line->name);
+            $ingredients[$i] = self::meant($line, $context->catalogue);
             $problems[$i] = $line->amount->problem;
             $amount = $line->amount->read;
             if ($amount === null) {
@@ -100,6 +109,19 @@ final readonly class Composition
         );
     }
 
+    /** What stands in a line; a thing of which only the nature is known is called as it was written. */
+    private static function meant(Line $line, Catalogue $catalogue): Ingredient
+    {
+        if ($line->ingredient === null || ! $catalogue->has($line->ingredient)) {
+            return Ingredient::unplaced($line->name);
+        }
+        $ingredient = $catalogue->get($line->ingredient);
+
+        return $line->name !== '' && Nature::ofId($line->ingredient) !== null
+            ? $ingredient->called($line->name)
+            : $ingredient;
+    }
+
     /** Air that will be in the jars: that of the same formula as it is written. */
     private static function airFor(Formula $formula, Context $context): float
     {
@@ -130,16 +152,38 @@ final readonly class Composition
         throw FormulaError::noSuchLine($line);
     }
 
+    /** Whether anything says how large it is: a mass, a measure or a batch; shares alone do not. */
+    public function isSized(): bool
+    {
+        foreach ($this->weighed as $portion) {
+            $amount = $portion->read();
+            $says = $amount->unit === Unit::Fill
+                ? $amount->millilitres !== null || $amount->count->best > 0.0
+                : ! $amount->unit->isRelative();
+            if ($says) {
+                return true;
+            }
+        }
+
+        return ! $this->formula->size->isAsWritten();
+    }
+
     /** @return list<Portion> the lines whose mass is known, each as it comes out of its bottle */
     public function weighed(): array
     {
         return $this->weighed;
     }
 
-    /** @return list<Portion> what it is made of, also where its mass cannot be told */
-    public function parts(): array
+    /** @return list<Portion> what is in it, also where its mass cannot be told: what is judged by being there */
+    public function present(): array
     {
-        return self::spelled($this->portions);
+        return $this->present;
+    }
+
+    /** @return list<Portion> the same, and what a doubtful line may mean instead */
+    public function possible(): array
+    {
+        return [...$this->present, ...$this->unknown->meanings];
     }
 
     /**
@@ -268,7 +312,7 @@ final readonly class Composition
      */
     public function shareOf(array $group): Band
     {
-        if (count($group) === 1 && $group[0]->of === null && $group[0]->counts()) {
+        if (count($group) === 1 && $group[0]->of === null) {
             return $group[0]->share;
         }
         $in = [];
@@ -287,7 +331,26 @@ final readonly class Composition
             }
         }
 
-        return Shares::ofGroup($these, $others);
+        return $this->opened(Shares::ofGroup($these, $others), ! self::allCount($group));
+    }
+
+    /** @param  list<Portion>  $group */
+    private static function allCount(array $group): bool
+    {
+        return array_filter($group, static fn (Portion $p): bool => ! $p->counts()) === [];
+    }
+
+    /**
+     * A share where the whole is open: beside a line of unknown mass it is at most this, and may be next to nothing; of
+     * such a line itself it may be all.
+     */
+    private function opened(Band $share, bool $itself): Band
+    {
+        return match (true) {
+            $itself => Band::of($share->low, $share->best, 1.0),
+            $this->unknown->open() => Band::of(0.0, $share->best, $share->high),
+            default => $share,
+        };
     }
 
     /**
@@ -352,7 +415,8 @@ final readonly class Composition
     ): self {
         ksort($masses);
         $masses = array_filter($masses, static fn (int $i): bool => $problems[$i] === null, ARRAY_FILTER_USE_KEY);
-        $written = self::built($formula, $ingredients, $amounts, $masses, $problems, $sharesPercent);
+        $catalogue = $context->catalogue;
+        $written = self::built($formula, $catalogue, $ingredients, $amounts, $masses, $problems, $sharesPercent);
         $target = $air === null ? null : $formula->size->target($written->density(), $air);
         if ($target === null || $written->totalGrams->best <= 0.0) {
             return $written;
@@ -372,7 +436,15 @@ final readonly class Composition
             );
         }
 
-        return self::built($formula, $ingredients, $amounts, $batch, $problems, $sharesPercent);
+        return self::built(
+            $formula,
+            $context->catalogue,
+            $ingredients,
+            $amounts,
+            $batch,
+            $problems,
+            $sharesPercent,
+        );
     }
 
     /**
@@ -416,6 +488,7 @@ final readonly class Composition
      */
     private static function built(
         Formula $formula,
+        Catalogue $catalogue,
         array $ingredients,
         array $amounts,
         array $masses,
@@ -430,14 +503,23 @@ final readonly class Composition
         );
         $bands = array_map(static fn (Figure $f): Band => $f->band, $masses);
         $shares = array_combine(array_keys($bands), Shares::of(array_values($bands)));
+        $open = false;
+        foreach ($formula->lines as $i => $line) {
+            $open = $open || ($problems[$i] !== null && ($line->ingredient !== null || $line->name !== ''));
+        }
         $portions = [];
         foreach ($formula->lines as $i => $line) {
+            $share = $shares[$i] ?? Band::exact(0.0);
             $portions[] = new Portion(
                 $line,
                 $ingredients[$i],
                 $amounts[$i] ?? null,
                 $masses[$i] ?? $nothing,
-                $shares[$i] ?? Band::exact(0.0),
+                match (true) {
+                    $problems[$i] !== null => Band::of(0.0, 0.0, 1.0),
+                    $open => Band::of(0.0, $share->best, $share->high),
+                    default => $share,
+                },
                 $problems[$i],
             );
         }
@@ -447,6 +529,7 @@ final readonly class Composition
             $portions,
             array_reduce($bands, static fn (Band $sum, Band $b): Band => $sum->plus($b), Band::exact(0.0)),
             $sharesPercent,
+            $catalogue,
         );
     }
 }

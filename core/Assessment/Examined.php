@@ -49,10 +49,10 @@ final readonly class Examined
         );
     }
 
-    /** How heavy the lines that stay on the hair lie on it, 1 to 5; null when none is known. */
+    /** How heavy the lines that stay on the hair lie on it, 1 to 5; null when it cannot be told. */
     public function heaviness(): ?float
     {
-        return $this->composition->blend()->heaviness();
+        return $this->composition->unknown->leavesFigures() ? $this->composition->blend()->heaviness() : null;
     }
 
     public function formula(): Formula

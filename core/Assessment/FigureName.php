@@ -49,6 +49,8 @@ enum FigureName: string
     case Uncertain = 'uncertain';
     case StepOfScale = 'step-of-scale';
     case TimesAsMuch = 'times-as-much';
+    case HighestPh = 'highest-ph';
+    case PoursFrom = 'pours-from';
 
     /** Where its name alone does not say it. */
     private const WORDS = [
@@ -66,6 +68,7 @@ enum FigureName: string
         'weight-target' => 'what suits the hair',
         'warmth-of-phase' => 'when it is added',
         'highest-addition' => 'add it at most at',
+        'highest-ph' => 'works up to pH',
         'step-of-scale' => 'smallest step of the scale',
     ];
 
@@ -93,10 +96,10 @@ enum FigureName: string
         return match ($this) {
             self::Grams, self::StepOfScale => 'g',
             self::Volume, self::BowlNeeded, self::LargestBowl => 'ml',
-            self::WarmthOfPhase, self::HighestAddition => '°C',
+            self::WarmthOfPhase, self::HighestAddition, self::PoursFrom => '°C',
             self::Life => 'months',
             self::LeastAge => 'years',
-            self::WeightIndex, self::WeightTarget, self::TimesAsMuch => '',
+            self::WeightIndex, self::WeightTarget, self::TimesAsMuch, self::HighestPh => '',
             default => '%',
         };
     }

@@ -6,6 +6,7 @@ namespace Crown\Assessment;
 
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Nature;
 use Crown\Formula\Change;
 use Crown\Measure\Amount;
 use Crown\Measure\Band;
@@ -15,9 +16,6 @@ use Crown\Measure\Unit;
 /** The essential oils of a composition against what an audience may bear. Method page: docs/methods/load.md. */
 final readonly class Load
 {
-    /** What calls itself so counts in the total, also when nothing else is known of it. */
-    private const CALLED = '/\b(?:essential\s+oils?|e\.?o\.?|fragrances?|perfume|parfum|absolute|attar)\b/iu';
-
     /** @param  list<Portion>  $oils */
     private function __construct(private Composition $composition, public array $oils, private float $scaleGrams)
     {
@@ -27,9 +25,9 @@ final readonly class Load
     public static function of(Composition $composition, float $scaleGrams): self
     {
         $oils = array_filter(
-            $composition->counted(),
+            $composition->present(),
             static fn (Portion $p): bool => $p->ingredient->kind === IngredientKind::EssentialOil
-                || (! $p->ingredient->isPlaced() && preg_match(self::CALLED, $p->ingredient->name) === 1),
+                || $p->ingredient->nature() === Nature::Scent,
         );
 
         return new self($composition, array_values($oils), $scaleGrams);
@@ -116,10 +114,13 @@ final readonly class Load
 
     /**
      * The amount times a factor of at most 1, rounded down to what can be measured: whole drops, hundredths of a gram
-     * or per cent.
+     * or per cent; none where nobody knows how much it is.
      */
     private function fewer(Portion $portion, float $factor): string
     {
+        if (! $portion->counts()) {
+            return '';
+        }
         $amount = $portion->read();
         if ($amount->unit === Unit::Drop && $amount->also === []) {
             $drops = (int) floor($amount->count->high * $factor + 1e-9);
@@ -141,6 +142,12 @@ final readonly class Load
         return $grams <= 0.0 ? '' : Amount::grams($grams)->written;
     }
 
+    /** Whether a share is over a limit as both are shown, to the hundredth of a per cent: 3.00 is not over 3. */
+    public static function isOver(float $percent, float $limit): bool
+    {
+        return round($percent, 2) > round($limit, 2) || ($limit < 0.01 && $percent > $limit);
+    }
+
     /** The dermal maximum of a line's oil in per cent, or 100 where none is given. */
     public static function dermalMax(Portion $portion): float
     {
@@ -157,10 +164,7 @@ final readonly class Load
         // Asked of every line for every constituent: what brings none is passed over at once.
         $bearers = [];
         foreach ($this->composition->counted() as $portion) {
-            if (
-                isset($portion->ingredient->composition->constituents[$name])
-                && ! $portion->ingredient->kind->isPlant()
-            ) {
+            if (isset($portion->ingredient->composition->constituents[$name])) {
                 $bearers[] = $portion;
             }
         }
@@ -171,11 +175,9 @@ final readonly class Load
         return new ConstituentSum($most / $limit, $bearers);
     }
 
-    /** Per cent of a constituent that something brings into the product at worst: the plant itself is strained off. */
+    /** Per cent of a constituent that something brings into the product at worst: a plant all that is in it. */
     public static function brings(Ingredient $what, string $constituent): float
     {
-        return $what->kind->isPlant()
-            ? 0.0
-            : $what->composition->constituents[$constituent]->band->high ?? 0.0;
+        return $what->composition->constituents[$constituent]->band->high ?? 0.0;
     }
 }

@@ -79,7 +79,7 @@ final readonly class LoadPlan implements JsonSerializable
         if ($mine === []) {
             return self::UNTOLD;
         }
-        if ($load->percent()->high > $this->subject->formula()->audience->essentialOilCeiling()) {
+        if (Load::isOver($load->percent()->high, $this->subject->formula()->audience->essentialOilCeiling())) {
             return 'all scents together are over';
         }
         foreach ($mine as $one) {
@@ -97,11 +97,11 @@ final readonly class LoadPlan implements JsonSerializable
         $percent = $oil->share->high * 100;
         $burns = ! $this->subject->formula()->audience->isRinsedOff()
             && $oil->ingredient->isPhototoxic()
-            && $percent > $oil->ingredient->facts->best(Property::PhototoxicMax, 100.0);
+            && Load::isOver($percent, $oil->ingredient->facts->best(Property::PhototoxicMax, 100.0));
 
         return match (true) {
             $burns => 'sunlight may burn the skin',
-            $percent > Load::dermalMax($oil) => 'its own maximum is over',
+            Load::isOver($percent, Load::dermalMax($oil)) => 'its own maximum is over',
             default => null,
         };
     }

@@ -36,6 +36,18 @@ final readonly class Portion
     ) {
     }
 
+    /** The same line, if its name meant something else. */
+    public function meaning(Ingredient $other): self
+    {
+        return new self($this->line, $other, $this->amount, $this->grams, $this->share, $this->problem);
+    }
+
+    /** Whether nothing is written in it yet. */
+    public function isBlank(): bool
+    {
+        return $this->line->ingredient === null && $this->line->name === '' && $this->line->amount->isBlank();
+    }
+
     /** @return list<self> itself; of a ready blend each of its parts, with its share of the mass */
     public function parts(): array
     {

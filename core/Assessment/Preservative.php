@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Microbes;
 use Crown\Catalogue\PreservationKind;
 use Crown\Catalogue\Solubility;
@@ -14,9 +15,20 @@ use Crown\Measure\Property;
 /** The preservatives of a composition, and whether one of them fits the class of water it meets. */
 final readonly class Preservative
 {
-    /** @param  list<Portion>  $lines */
-    private function __construct(public array $lines, private bool $rinsedOff)
-    {
+    /** From here on water is alkaline, pH. */
+    private const ALKALINE = 7.5;
+
+    /**
+     * @param  list<Portion>  $lines
+     * @param  list<Portion>  $alkalis what makes water alkaline
+     * @param  bool  $open whether there is a line of which nobody knows how much there is
+     */
+    private function __construct(
+        public array $lines,
+        private array $alkalis,
+        private bool $rinsedOff,
+        private bool $open,
+    ) {
     }
 
     public static function of(Composition $composition): self
@@ -32,19 +44,23 @@ final readonly class Preservative
                     ),
                 ),
             ),
+            array_values(array_filter($composition->present(), self::isAlkali(...))),
             $composition->formula->audience->isRinsedOff(),
+            $composition->unknown->open(),
         );
     }
 
     /**
      * Whether what is there in its range of use, and goes where the water is, holds down all that can grow: one
-     * broad-spectrum preservative, or partial ones that make a whole at a pH at which all of them work.
+     * broad-spectrum preservative, or partial ones that make a whole at a pH at which all of them work. Beside a line of
+     * which nobody knows how much there is, no dose can be told, so that none is relied on.
      */
-    public function fits(WaterClass $class): bool
+    public function fits(?WaterClass $class): bool
     {
-        return $this->isWhole(
+        return $class !== null && ! $this->open && $this->isWhole(
             fn (Portion $line): bool => self::dissolves($line->ingredient->preservation->solubility, $class)
-                && $this->inRange($line),
+                && $this->isEnough($line)
+                && $this->alkalisFor($line) === [],
         );
     }
 
@@ -82,10 +98,10 @@ final readonly class Preservative
     /**
      * It must go where microbes could live: into the oil of a product without free water, into the water of the others.
      */
-    public static function dissolves(Solubility $solubility, WaterClass $class): bool
+    public static function dissolves(Solubility $solubility, ?WaterClass $class): bool
     {
         return match ($class) {
-            WaterClass::Dry, WaterClass::WetInUse, WaterClass::Traces => $solubility === Solubility::Oil
+            null, WaterClass::Dry, WaterClass::WetInUse, WaterClass::Traces => $solubility === Solubility::Oil
                 || $solubility === Solubility::Dispersible,
             default => $solubility !== Solubility::Oil,
         };
@@ -111,10 +127,37 @@ final readonly class Preservative
         return Band::of(min($use->low, $most), min($use->best, $most), $most);
     }
 
+    /** Whether it is no preservative and makes water alkaline: soap, bicarbonate. */
+    private static function isAlkali(Portion $portion): bool
+    {
+        $facts = $portion->ingredient->facts;
+
+        return $portion->ingredient->kind !== IngredientKind::Preservative
+            && $facts->has(Property::Ph)
+            && $facts->get(Property::Ph)->band->low >= self::ALKALINE;
+    }
+
+    /** @return list<Portion> what lifts the water out of the range in which one of the lines works */
+    public function alkalisFor(Portion $line): array
+    {
+        return $line->ingredient->facts->has(Property::Ph)
+            && $line->ingredient->facts->get(Property::Ph)->band->high < self::ALKALINE
+                ? $this->alkalis
+                : [];
+    }
+
     /** The range of one of the lines in this product. */
     public function rangeOf(Portion $line): ?Band
     {
         return self::range($line->ingredient, $this->rinsedOff);
+    }
+
+    /** Whether there is no less of it than works; too much of it spoils nothing. */
+    private function isEnough(Portion $line): bool
+    {
+        $use = $this->rangeOf($line);
+
+        return $use === null || $line->percent() >= $use->low * 0.9;
     }
 
     public function inRange(Portion $line): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Catalogue\Name;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Band;
 use Crown\Measure\Months;
@@ -60,10 +61,25 @@ final readonly class ShelfLife
         $antioxidant = self::antioxidant($composition);
         [$blend, $reasons, $weakest] = self::blended($oils);
         [$months, $kept] = self::stored($blend, $antioxidant, $celsius, $clear, $learned);
+        [$months, $open] = self::shortened($composition, $months, static fn (Band $life): Band => self::stored(
+            $life,
+            null,
+            $celsius,
+            $clear,
+            $learned,
+        )[0]);
         [$cap, $why, $dry] = [$limit->months, $limit->why, $limit->cure];
-        $capped = $months->best > $cap;
-        $reasons = [...$reasons, ...$kept, ...$capped && $why !== null ? [$why] : []];
+        $unplaced = $composition->unknown->names;
+        if ($unplaced !== [] && $cap > Months::ofDays(WaterCap::FREE_DAYS)) {
+            return self::untold($unplaced);
+        }
+        // What is not known may spoil sooner than all the rest: beside it the water alone sets a day.
+        $capped = $months->best > $cap || $unplaced !== [];
+        $reasons = [...$reasons, ...$kept, ...$open, ...$capped && $why !== null ? [$why] : []];
         $months = $months->atMost(min($cap, 1e6));
+        if (! $composition->unknown->none()) {
+            return new self($months, $reasons, $capped, [], $capped ? $limit->store : Store::Anywhere);
+        }
         if (! $capped && ! $clear) {
             $reasons[] = 'In clear glass in the light it would be half of that.';
         }
@@ -115,10 +131,62 @@ final readonly class ShelfLife
         return new self($months, $reasons, $capped, $longer, $capped ? $limit->store : Store::Anywhere);
     }
 
+    /**
+     * A life that is no longer than that of anything of which there may be much: lines of unknown mass, and what a
+     * doubtful name may mean instead.
+     *
+     * @param  callable(Band): Band  $kept what becomes of a life where it stands
+     * @return array{Band, list<string>} months, and why they are fewer
+     */
+    private static function shortened(Composition $composition, Band $months, callable $kept): array
+    {
+        $reasons = [];
+        foreach ([...$composition->unknown->amounts, ...$composition->unknown->meanings] as $open) {
+            foreach ($open->parts() as $part) {
+                if (! $part->ingredient->facts->has(Property::LifeMonths)) {
+                    continue;
+                }
+                $life = $kept($part->ingredient->facts->get(Property::LifeMonths)->band);
+                if ($part->ingredient->oxidises() && $life->low < $months->low) {
+                    $months = Band::of(
+                        $life->low,
+                        min($months->best, max($life->low, $life->best)),
+                        min($months->high, max($life->low, $life->high)),
+                    );
+                    $reasons[] = sprintf(
+                        'How much %s is in it is open, so it counts as all: %s months.',
+                        Name::inSentence($part->name()),
+                        self::words($life),
+                    );
+                }
+            }
+        }
+
+        return [$months, $reasons];
+    }
+
+    /** @param  non-empty-list<Portion>  $unplaced */
+    private static function untold(array $unplaced): self
+    {
+        $names = array_map(static fn (Portion $p): string => sprintf('"%s"', mb_substr($p->name(), 0, 60)), $unplaced);
+        $why = sprintf(
+            'Cannot tell: %s %s not known.',
+            implode(' and ', $names),
+            count($names) === 1 ? 'is' : 'are',
+        );
+
+        return new self(null, [$why], false, [], Store::Anywhere);
+    }
+
     /** What holds nothing that goes rancid keeps as long as its water lets it; without water nothing can be told. */
     private static function withoutOils(Composition $composition, WaterCap $limit): self
     {
-        return is_finite($limit->months) && $composition->counted() !== []
+        $unplaced = $composition->unknown->names;
+        if ($unplaced !== [] && $limit->months > Months::ofDays(WaterCap::FREE_DAYS)) {
+            return self::untold($unplaced);
+        }
+
+        return is_finite($limit->months)
             ? new self(Band::exact($limit->months), array_filter([$limit->why]), true, [], $limit->store)
             : new self(null, ['Cannot tell: no line has a known life.'], false, [], Store::Anywhere);
     }
@@ -168,6 +236,10 @@ final readonly class ShelfLife
     /** What of the antioxidant there is, in words; null when there is not enough. */
     private static function antioxidant(Composition $composition): ?string
     {
+        // Beside a line of unknown mass no share is sure to be enough.
+        if ($composition->unknown->open()) {
+            return null;
+        }
         foreach ($composition->counted() as $portion) {
             if (
                 $portion->ingredient->preservation->kind === PreservationKind::Antioxidant

@@ -16,10 +16,10 @@ use Crown\Measure\Property;
 final readonly class Texture
 {
     /** Effective solids at which it just pours, per cent. */
-    private const POURS = 8.0;
+    public const POURS = 8.0;
 
     /** Where the curves end, °C. */
-    private const LAST = 40.0;
+    public const LAST = 40.0;
 
     /** Share of powder and plant from which it is a paste. Source: estimate of ours. */
     private const PASTE = 0.5;
@@ -86,17 +86,25 @@ final readonly class Texture
     }
 
     /**
-     * Whether anything can be said of it: every curve is known, and it is fats and oils that hold it. From half of it
-     * on powder and plant make a paste, of which no curve speaks.
+     * Whether anything can be said of what is counted: every curve is known, and it is fats and oils that hold it. From
+     * half of it on powder and plant make a paste, of which no curve speaks.
      */
-    public function isKnown(): bool
+    public function hasCurves(): bool
     {
         $powder = 0.0;
         foreach ($this->composition->counted() as $portion) {
             $powder += $portion->ingredient->kind->makesPaste() ? $portion->share->best : 0.0;
         }
 
-        return $this->unknown === [] && $this->composition->counted() !== [] && $powder < self::PASTE;
+        return $this->unknown === []
+            && $this->composition->counted() !== []
+            && $powder < self::PASTE;
+    }
+
+    /** Whether it is that of the whole: nothing is in it of which nobody knows what it is, or how much there is. */
+    public function isKnown(): bool
+    {
+        return $this->hasCurves() && $this->composition->unknown->leavesFigures();
     }
 
     /** Effective solids in per cent at a temperature, with the band of the shares and of the curves. */

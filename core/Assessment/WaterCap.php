@@ -33,8 +33,11 @@ final readonly class WaterCap
     {
     }
 
-    /** @param  bool  $preserved by something that fits the class */
-    public static function of(WaterClass $class, bool $preserved): self
+    /**
+     * @param  WaterClass|null  $class null where it cannot be told, though nothing in it may be wet
+     * @param  bool  $preserved by something that fits the class
+     */
+    public static function of(?WaterClass $class, bool $preserved): self
     {
         return match (true) {
             $class === WaterClass::Free || ($class === WaterClass::Emulsion && ! $preserved) => new self(

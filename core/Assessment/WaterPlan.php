@@ -28,6 +28,7 @@ final readonly class WaterPlan implements JsonSerializable
     public function next(): array
     {
         return match ($this->subject->water->class) {
+            null => ['Settle what is not known first: until then nobody can say that it is dry.'],
             WaterClass::Dry => [
                 'Nothing more. Keep water out of it: dry hands, dry jars, no shower shelf. An antioxidant is advised.',
             ],
@@ -166,8 +167,8 @@ final readonly class WaterPlan implements JsonSerializable
         $water = $this->subject->water;
 
         return [
-            'class' => $water->class->value,
-            'label' => $water->class->label(),
+            'class' => $water->class?->value,
+            'label' => $water->label(),
             'percent' => $water->percent,
             'bearers' => array_map(
                 static fn (Portion $p): array => [

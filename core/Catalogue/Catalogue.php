@@ -234,7 +234,10 @@ final readonly class Catalogue
     private function watery(string $name): array
     {
         $made = NatureOfName::madeOf($name);
-        foreach ($made === null ? [] : $this->names->search($made['of'], self::OF_ANOTHER_NATURE) as $id => $found) {
+        if ($made === null) {
+            return [];
+        }
+        foreach ($this->names->search($made['of'], self::OF_ANOTHER_NATURE) as $id => $found) {
             if ($found[0] >= self::LIKELY && $this->get($id)->kind->isPlant()) {
                 return [
                     new NameMatch($this->get(Derived::teaOf($id, $made['said'])), $found[0], $name),

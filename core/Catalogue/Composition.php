@@ -14,6 +14,7 @@ final readonly class Composition
      * @param  float  $waterShare fraction of its mass that a steep left in it, 0 to 1
      * @param  bool  $drying whether it hardens in air, as linseed does
      * @param  bool  $emulsifies whether it binds water into oil or oil into water
+     * @param  bool  $solubilises whether it takes a little scent up into water
      */
     public function __construct(
         public FattyAcids $fattyAcids,
@@ -23,6 +24,7 @@ final readonly class Composition
         public float $waterShare = 0.0,
         public bool $drying = false,
         public bool $emulsifies = false,
+        public bool $solubilises = false,
     ) {
     }
 }

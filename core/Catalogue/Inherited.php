@@ -12,7 +12,7 @@ final readonly class Inherited
     /**
      * @param  list<string>  $names of everything in it, by which an allergy or a dislike may mean it
      * @param  DateTimeImmutable|null  $useBy the earliest day printed on a bottle that went in; null where none was
-     * @param  string|null  $grown why microbes may have grown in it, which nothing takes away again; null where none can
+     * @param  string|null  $grown why microbes may have grown in it, which nothing takes away; null where none can
      */
     public function __construct(
         public array $names = [],

@@ -96,7 +96,7 @@ final class FormulaText
                 number_format($months->high, 1),
                 $subject->formula()->storageCelsius,
             ),
-            ucfirst($subject->water->class->label()),
+            ucfirst($subject->water->label()),
             $subject->texture->isKnown()
                 ? sprintf(
                     'At 25 °C %s, effective solids %.0f %%, estimated.',

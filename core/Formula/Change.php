@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 use Crown\Catalogue\Catalogue;
+use Crown\Catalogue\Nature;
 use Crown\Measure\Amount;
 use Crown\Measure\Unit;
 use Crown\Measure\WrittenAmount;
@@ -45,6 +46,12 @@ final readonly class Change implements JsonSerializable
     public static function ingredient(string $line, string $ingredient): self
     {
         return new self(ChangeKind::SetIngredient, [$line => $ingredient]);
+    }
+
+    /** What was in doubt of these lines is as it was read. */
+    public static function confirm(string ...$lines): self
+    {
+        return new self(ChangeKind::ConfirmLines, array_fill_keys($lines, ''));
     }
 
     public static function remove(string ...$lines): self
@@ -133,11 +140,13 @@ final readonly class Change implements JsonSerializable
                     ?? throw FormulaError::field('phase', implode(', ', array_column(Phase::cases(), 'value'))),
             ),
             ChangeKind::SetForm => $line->withForm($value),
+            ChangeKind::ConfirmLines => $line->confirmed(),
+            // A thing of which only the nature is known keeps the name that it was given.
             ChangeKind::SetIngredient => $line->withIngredient(
                 $value,
-                $catalogue->get($value)->name,
+                Nature::ofId($value) === null ? $catalogue->get($value)->name : $line->name,
                 Phase::usualFor($catalogue->get($value)),
-            ),
+            )->confirmed(),
             default => null,
         };
     }

@@ -11,6 +11,7 @@ enum ChangeKind: string
     case SetPhase = 'set-phase';
     case SetForm = 'set-form';
     case SetIngredient = 'set-ingredient';
+    case ConfirmLines = 'confirm-lines';
     case RemoveLines = 'remove-lines';
     case AddLine = 'add-line';
     case SetWetUse = 'set-wet-use';

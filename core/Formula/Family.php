@@ -76,15 +76,7 @@ final class Family
         $lines = [];
         foreach ($variant->lines as $line) {
             if (! isset($old[$line->id]) && isset($new[$line->id])) {
-                $line = new Line(
-                    Line::freeId(array_map(strval(...), array_keys($taken))),
-                    $line->ingredient,
-                    $line->name,
-                    $line->amount,
-                    $line->form,
-                    $line->phase,
-                    $line->locked,
-                );
+                $line = $line->under(Line::freeId(array_map(strval(...), array_keys($taken))));
                 $taken[$line->id] = $line;
             }
             $lines[] = $line;

@@ -87,6 +87,7 @@ final class FormulaDocument
             'form' => $line->form,
             'phase' => $line->phase->value,
             'locked' => $line->locked,
+            ...$line->doubt() === null ? [] : ['doubt' => $line->doubt()->toArray()],
         ];
     }
 
@@ -145,10 +146,22 @@ final class FormulaDocument
                 $row->text('form', '', 20),
                 $row->one('phase', Phase::class, Phase::Warm),
                 $row->flag('locked'),
+                self::doubt($row->object('doubt')),
             );
         }
 
         return array_values($lines);
+    }
+
+    private static function doubt(?Node $doubt): ?Doubt
+    {
+        return $doubt === null
+            ? null
+            : new Doubt(
+                $doubt->text('written', '', Line::LONGEST_NAME),
+                $doubt->text('ingredient', '', 80) ?: null,
+                $doubt->text('amount', '', Line::LONGEST_AMOUNT) ?: null,
+            );
     }
 
     /** @return list<Step> */

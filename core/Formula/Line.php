@@ -19,6 +19,7 @@ final readonly class Line
      * @param  string|null  $ingredient id in the catalogue; null when the name was not placed
      * @param  string  $name as written
      * @param  string  $form fresh, dried, powder, seed, melted, or ""
+     * @param  Doubt|null  $read what was not sure when its text was read, see doubt()
      */
     public function __construct(
         public string $id,
@@ -28,7 +29,14 @@ final readonly class Line
         public string $form,
         public Phase $phase,
         public bool $locked = false,
+        private ?Doubt $read = null,
     ) {
+    }
+
+    /** What is not sure of it since its text was read; null when nothing is any more. */
+    public function doubt(): ?Doubt
+    {
+        return $this->read?->isOpen($this) === true ? $this->read : null;
     }
 
     /**
@@ -46,23 +54,71 @@ final readonly class Line
         return 'l'.$n;
     }
 
+    /** The same under another id. */
+    public function under(string $id): self
+    {
+        return new self(
+            $id,
+            $this->ingredient,
+            $this->name,
+            $this->amount,
+            $this->form,
+            $this->phase,
+            $this->locked,
+            $this->read,
+        );
+    }
+
     public function withAmount(WrittenAmount $amount): self
     {
-        return new self($this->id, $this->ingredient, $this->name, $amount, $this->form, $this->phase, $this->locked);
+        return $this->but(amount: $amount);
     }
 
     public function withPhase(Phase $phase): self
     {
-        return new self($this->id, $this->ingredient, $this->name, $this->amount, $this->form, $phase, $this->locked);
+        return $this->but(phase: $phase);
     }
 
     public function withForm(string $form): self
     {
-        return new self($this->id, $this->ingredient, $this->name, $this->amount, $form, $this->phase, $this->locked);
+        return $this->but(form: $form);
     }
 
     public function withIngredient(string $id, string $name, Phase $phase): self
     {
-        return new self($this->id, $id, $name, $this->amount, $this->form, $phase, $this->locked);
+        return $this->but(ingredient: $id, name: $name, phase: $phase);
+    }
+
+    /** The same with nothing in doubt: the maker has said that it is so. */
+    public function confirmed(): self
+    {
+        return new self(
+            $this->id,
+            $this->ingredient,
+            $this->name,
+            $this->amount,
+            $this->form,
+            $this->phase,
+            $this->locked,
+        );
+    }
+
+    private function but(
+        ?string $ingredient = null,
+        ?string $name = null,
+        ?WrittenAmount $amount = null,
+        ?string $form = null,
+        ?Phase $phase = null,
+    ): self {
+        return new self(
+            $this->id,
+            $ingredient ?? $this->ingredient,
+            $name ?? $this->name,
+            $amount ?? $this->amount,
+            $form ?? $this->form,
+            $phase ?? $this->phase,
+            $this->locked,
+            $this->read,
+        );
     }
 }

@@ -39,7 +39,7 @@ final readonly class HeadCheck implements Check
                 said: $this->said($flags),
             );
         }
-        foreach ($subject->composition->parts() as $portion) {
+        foreach ($subject->composition->possible() as $portion) {
             array_push($findings, ...$this->refused($portion, $subject->formula()));
         }
 

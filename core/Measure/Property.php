@@ -49,7 +49,9 @@ enum Property: string
     case MaximumAddition = 'maximum_addition_c';
     /** Per cent of the finished product: usual use. */
     case Use = 'use';
-    /** pH range in which it works. */
+    /** Per cent of a solid bar or a balm that is rinsed out: there some are used in far larger shares. */
+    case UseInBar = 'use_in_bar';
+    /** pH range in which it works; of what is no preservative, the pH that it has or brings. */
     case Ph = 'ph';
     /** Money for a kilogram, in whatever the maker pays with. */
     case Price = 'price_per_kg';
@@ -77,6 +79,7 @@ enum Property: string
         'minimum_age_years' => 'minimum age',
         'maximum_addition_c' => 'highest addition temperature',
         'use' => 'range of use',
+        'use_in_bar' => 'range of use in a solid bar',
         'ph' => 'pH range',
         'price_per_kg' => 'price of a kilogram',
     ];
@@ -97,7 +100,7 @@ enum Property: string
             self::LifeMonths, self::OpenedMonths => 'months',
             self::Retention, self::RetentionPressed => 'g/g',
             self::Weight => 'of 5',
-            self::DermalMax, self::PhototoxicMax, self::Use => '%',
+            self::DermalMax, self::PhototoxicMax, self::Use, self::UseInBar => '%',
             self::MinimumAge => 'years',
             self::IodineValue => 'g/100 g',
             self::Moisture, self::Ethanol, self::Release, self::Reuse, self::Ph, self::Price => '',

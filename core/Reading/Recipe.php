@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Reading;
 
 use Crown\Formula\Audience;
+use Crown\Formula\Doubt;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
@@ -64,6 +65,7 @@ final readonly class Recipe implements JsonSerializable
                 new WrittenAmount($read->amount),
                 $read->form,
                 $read->phase ?? ($known ? $this->phaseOf($read) : Phase::Warm),
+                read: self::doubtOf($read),
             );
         }
         $kind = (new KindOf($this->title, $this->lines, $this->plainSteps, implode(' ', $this->notes)))->kind();
@@ -78,6 +80,18 @@ final readonly class Recipe implements JsonSerializable
             wetUse: $kind === ProductKind::ConditionerBar,
             notes: implode("\n", $this->notes),
         );
+    }
+
+    /** What is left open of a line whose ingredient is known; null when nothing is, or when nobody placed it. */
+    private static function doubtOf(ReadLine $read): ?Doubt
+    {
+        return $read->understood === Understood::Doubtful && $read->ingredient() !== ''
+            ? new Doubt(
+                $read->name,
+                isset($read->doubts[Asked::Ingredient->value]) ? $read->ingredient() : null,
+                isset($read->doubts[Asked::Amount->value]) ? $read->amount : null,
+            )
+            : null;
     }
 
     /** @return array<string, mixed> */

@@ -169,6 +169,7 @@ final readonly class SteepYield
             );
         }
         $facts = $this->price($facts);
+
         return new Ingredient(
             $id,
             $name,

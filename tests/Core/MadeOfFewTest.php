@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Crown\Catalogue\Composition;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\OwnEntry;
 use Crown\Formula\Formula;
+use Crown\Formula\Line;
 use Crown\Head\Profile;
 use Crown\Measure\Amount;
 use Crown\Measure\Kitchen;
@@ -27,8 +29,8 @@ final class MadeOfFewTest extends TestCase
 
     /** These are read out of a file, a kept document or a text, whose parts are as many as they are. */
     private const READ = [
-        Ingredient::class, OwnEntry::class, Formula::class, Profile::class, Amount::class, Kitchen::class,
-        LotDraft::class, Lexicon::class, ReadLine::class, Recipe::class,
+        Composition::class, Ingredient::class, OwnEntry::class, Formula::class, Line::class, Profile::class,
+        Amount::class, Kitchen::class, LotDraft::class, Lexicon::class, ReadLine::class, Recipe::class,
     ];
 
     public function test_nothing_is_made_of_more_than_seven(): void

@@ -18,7 +18,7 @@ final readonly class Allergens implements Check
     {
         $bearers = [];
         // Also of a line whose mass cannot be told: it is in it.
-        foreach ($subject->composition->parts() as $portion) {
+        foreach ($subject->composition->present() as $portion) {
             foreach ($portion->ingredient->precautions->allergens as $allergen) {
                 $bearers[$allergen][] = $portion;
             }

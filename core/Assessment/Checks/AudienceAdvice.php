@@ -25,7 +25,7 @@ final readonly class AudienceAdvice implements Check
     {
         $audience = $subject->formula()->audience;
         $findings = [];
-        foreach ($subject->composition->counted() as $portion) {
+        foreach ($subject->composition->possible() as $portion) {
             $name = $portion->whole()->ingredient->name;
             $out = [new Cure(sprintf('Take out %s', Name::inSentence($name)), Change::remove($portion->line->id))];
             $why = $audience->excludes($portion->ingredient);

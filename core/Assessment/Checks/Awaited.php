@@ -17,7 +17,7 @@ final readonly class Awaited implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
-        foreach ($subject->composition->parts() as $portion) {
+        foreach ($subject->composition->present() as $portion) {
             $day = $portion->ingredient->provenance->awaited;
             if ($day !== null) {
                 $findings[] = new Finding(

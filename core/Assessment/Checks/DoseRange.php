@@ -10,10 +10,14 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Formula\Change;
+use Crown\Formula\ProductKind;
 use Crown\Measure\Amount;
+use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /** Is there more of a line than its range of use? Preservatives have a check of their own. */
@@ -26,19 +30,19 @@ final readonly class DoseRange implements Check
     {
         $findings = [];
         foreach (Portion::byIngredient($subject->composition->counted()) as $portions) {
-            $facts = $portions[0]->ingredient->facts;
-            if ($portions[0]->ingredient->kind === IngredientKind::Preservative || ! $facts->has(Property::Use)) {
+            $range = self::range($portions[0]->ingredient, $subject->formula()->kind);
+            if ($range === null) {
                 continue;
             }
+            // What is kept from children is strong: more of it is no matter of taste, and its worst case counts.
+            $strong = $portions[0]->ingredient->facts->has(Property::MinimumAge);
             $share = $subject->composition->shareOf($portions)->scaled(100);
-            $range = $facts->get(Property::Use)->band;
-            if ($share->best <= $range->high * self::OVER) {
+            if (($strong ? $share->high : $share->best) <= $range->high * self::OVER) {
                 continue;
             }
             $findings[] = new Finding(
                 'dose.over',
-                // What is kept from children is strong: more of it is no matter of taste.
-                $facts->has(Property::MinimumAge) ? Severity::Stop : Severity::Caution,
+                $strong ? Severity::Stop : Severity::Caution,
                 $portions,
                 [FigureName::Share->is($share), FigureName::Range->is($range)],
                 'load',
@@ -48,10 +52,22 @@ final readonly class DoseRange implements Check
                         self::doses($portions, $range->best),
                     ),
                 ],
+                said: new Said($share->best <= $range->high * self::OVER ? ['at worst'] : []),
             );
         }
 
         return $findings;
+    }
+
+    /** Its range in this kind of product, per cent; null where none is known. Preservatives have a check of their own. */
+    private static function range(Ingredient $ingredient, ProductKind $kind): ?Band
+    {
+        $solid = $kind === ProductKind::ConditionerBar || $kind === ProductKind::RinseOutBalm;
+        $property = $solid && $ingredient->facts->has(Property::UseInBar) ? Property::UseInBar : Property::Use;
+
+        return $ingredient->kind === IngredientKind::Preservative || ! $ingredient->facts->has($property)
+            ? null
+            : $ingredient->facts->get($property)->band;
     }
 
     /**

@@ -18,7 +18,7 @@ final readonly class DryingOil implements Check
     {
         $drying = array_values(
             array_filter(
-                $subject->composition->counted(),
+                $subject->composition->present(),
                 static fn (Portion $p): bool => $p->ingredient->composition->drying && $p->share->best >= 0.01,
             ),
         );

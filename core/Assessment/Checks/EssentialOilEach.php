@@ -23,7 +23,8 @@ final readonly class EssentialOilEach implements Check
         foreach (Portion::byIngredient($subject->load->oils) as $portions) {
             $limit = Load::dermalMax($portions[0]);
             $percent = $subject->composition->shareOf($portions)->scaled(100);
-            if ($percent->high <= $limit) {
+            // Of what is there nobody knows how much, the total says it.
+            if (! self::isCounted($portions) || ! Load::isOver($percent->high, $limit)) {
                 continue;
             }
             $findings[] = new Finding(
@@ -45,5 +46,11 @@ final readonly class EssentialOilEach implements Check
         }
 
         return $findings;
+    }
+
+    /** @param  list<Portion>  $portions */
+    private static function isCounted(array $portions): bool
+    {
+        return array_filter($portions, static fn (Portion $p): bool => $p->counts()) !== [];
     }
 }

@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Load;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
@@ -43,8 +44,42 @@ final readonly class EssentialOilTotal implements Check
             ];
         }
         $ceiling = $audience->essentialOilCeiling();
-        $percent = $subject->load->percent();
-        if ($percent->high <= $ceiling) {
+        $open = array_values(array_filter($oils, static fn (Portion $p): bool => ! $p->counts()));
+        if ($open !== []) {
+            return [
+                new Finding(
+                    'load.open',
+                    Severity::Stop,
+                    $open,
+                    [FigureName::Ceiling->exactly($ceiling)],
+                    'load',
+                    [
+                        new Cure(
+                            'Take them out',
+                            Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $open)),
+                        ),
+                    ],
+                    said: new Said([$audience->value]),
+                ),
+                ...self::total($subject, $audience, array_values(array_filter(
+                    $oils,
+                    static fn (Portion $p): bool => $p->counts(),
+                ))),
+            ];
+        }
+
+        return self::total($subject, $audience, $oils);
+    }
+
+    /**
+     * @param  list<Portion>  $oils of which it is known how much there is
+     * @return list<Finding>
+     */
+    private static function total(Examined $subject, Audience $audience, array $oils): array
+    {
+        $ceiling = $audience->essentialOilCeiling();
+        $percent = $subject->composition->shareOf($oils)->scaled(100);
+        if ($oils === [] || ! Load::isOver($percent->high, $ceiling)) {
             return [];
         }
 

@@ -10,10 +10,12 @@ use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
+use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Name;
 use Crown\Formula\Change;
+use Crown\Formula\ProductKind;
 
 /** Does water come in, and can the product hold it? */
 final readonly class FreeWater implements Check
@@ -46,20 +48,47 @@ final readonly class FreeWater implements Check
         if ($water->class !== WaterClass::Free) {
             return [];
         }
-        $figures = [FigureName::Water->is($water->percent)];
-        $cures = $this->cures($water->bearers);
-        $findings = [new Finding('water.free', Severity::Stop, $water->bearers, $figures, 'water', $cures)];
-        if ($subject->composition->formula->kind->value === 'emulsion' || $water->emulsifierPercent > 0.0) {
-            $findings[] = new Finding(
-                'emulsifier.missing',
-                Severity::Stop,
-                $water->bearers,
-                [...$figures, FigureName::Emulsifier->exactly($water->emulsifierPercent)],
-                'water',
-            );
+        if (! $water->isSurelyWet()) {
+            return [new Finding('water.unknown', Severity::Caution, $water->may, [], 'water')];
         }
 
-        return $findings;
+        return [
+            new Finding(
+                'water.free',
+                Severity::Stop,
+                $water->bearers,
+                [FigureName::Water->is($water->percent)],
+                'water',
+                $this->cures($water->bearers),
+                said: new Said([
+                    match (true) {
+                        $water->isOpen() => 'open',
+                        $water->isOnePhase => 'one phase',
+                        default => 'separates',
+                    },
+                ]),
+            ),
+            ...$this->emulsifier($subject),
+        ];
+    }
+
+    /** @return list<Finding> */
+    private function emulsifier(Examined $subject): array
+    {
+        $water = $subject->water;
+        $meant = $subject->formula()->kind === ProductKind::Emulsion || $water->emulsifierPercent > 0.0;
+
+        return $meant && ! $water->isOnePhase
+            ? [
+                new Finding(
+                    'emulsifier.missing',
+                    Severity::Stop,
+                    $water->bearers,
+                    [FigureName::Water->is($water->percent), FigureName::Emulsifier->exactly($water->emulsifierPercent)],
+                    'water',
+                ),
+            ]
+            : [];
     }
 
     /**

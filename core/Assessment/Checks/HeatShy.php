@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Formula\Phase;
@@ -20,13 +21,19 @@ final readonly class HeatShy implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
+        $melts = array_filter(
+            $subject->composition->present(),
+            static fn (Portion $p): bool => $p->line->phase === Phase::Melt,
+        ) !== [];
         foreach ($subject->composition->portions as $portion) {
             if (! $portion->ingredient->facts->has(Property::MaximumAddition)) {
                 continue;
             }
             $limit = $portion->ingredient->facts->get(Property::MaximumAddition)->band;
             $phase = $portion->line->phase;
-            if ($phase->celsius() <= $limit->best) {
+            // Water is warmed to meet a melt; by itself it is stirred cool.
+            $cool = $phase === Phase::Water && ! $melts;
+            if ($cool || $phase->celsius() <= $limit->best) {
                 continue;
             }
             $findings[] = new Finding(

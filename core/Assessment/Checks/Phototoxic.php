@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Load;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Ingredient;
@@ -24,13 +25,13 @@ final readonly class Phototoxic implements Check
         if ($subject->formula()->audience->isRinsedOff()) {
             return [];
         }
-        foreach ($subject->composition->counted() as $portion) {
+        foreach ($subject->composition->present() as $portion) {
             if (! $portion->ingredient->isPhototoxic()) {
                 continue;
             }
             $limit = $portion->ingredient->facts->get(Property::PhototoxicMax)->band;
             $percent = $portion->share->scaled(100);
-            $over = $percent->high > $limit->best;
+            $over = Load::isOver($percent->high, $limit->best);
             $findings[] = new Finding(
                 'phototoxic',
                 $over ? Severity::Stop : Severity::Note,

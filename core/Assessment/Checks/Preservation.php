@@ -32,15 +32,19 @@ final readonly class Preservation implements Check
     {
         $preservative = Preservative::of($subject->composition);
 
-        return [...$this->missing($subject, $preservative), ...$this->unfit($subject, $preservative)];
+        return [
+            ...$this->missing($subject, $preservative),
+            ...$this->unfit($subject, $preservative),
+            ...self::unsure($subject, $preservative),
+        ];
     }
 
     /** @return list<Finding> */
     private function missing(Examined $subject, Preservative $preservative): array
     {
         $class = $subject->water->class;
-        $needsNone = in_array($class, [WaterClass::Dry, WaterClass::Free, WaterClass::Spirit], true);
-        if ($needsNone || $preservative->isBroad()) {
+        $needsNone = in_array($class, [null, WaterClass::Dry, WaterClass::Free, WaterClass::Spirit], true);
+        if ($class === null || $needsNone || $preservative->isBroad()) {
             return [];
         }
         $add = fn (string $id): array => $subject->context->catalogue->has($id)
@@ -68,9 +72,36 @@ final readonly class Preservation implements Check
                 [FigureName::Water->is($subject->water->percent)],
                 'preservation',
                 $cures,
-                said: new Said([$class->value]),
+                said: new Said([$class->value, ...$subject->water->isOnePhase ? ['one phase'] : []]),
             ),
         ];
+    }
+
+    /**
+     * Beside a line of which nobody knows how much there is, nobody can say what share a preservative has.
+     *
+     * @return list<Finding>
+     */
+    private static function unsure(Examined $subject, Preservative $preservative): array
+    {
+        $open = $subject->composition->unknown->amounts;
+        $wet = $subject->water->class !== null && $subject->water->class !== WaterClass::Dry;
+
+        return $open === [] || $preservative->lines === [] || ! $wet
+            ? []
+            : [
+                new Finding(
+                    'preservative.unsure',
+                    Severity::Caution,
+                    $preservative->lines,
+                    [],
+                    'preservation',
+                    said: new Said([], ['open' => implode(
+                        ' and ',
+                        array_map(static fn (Portion $p): string => Name::inSentence($p->name()), $open),
+                    )]),
+                ),
+            ];
     }
 
     /** @return list<Finding> */

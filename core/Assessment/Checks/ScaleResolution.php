@@ -19,10 +19,13 @@ final readonly class ScaleResolution implements Check
     public function examine(Examined $subject): array
     {
         $kitchen = $subject->context->kitchen;
+        $sized = $subject->composition->isSized();
         $findings = [];
         foreach ($subject->composition->weighed() as $portion) {
             $unit = $portion->read()->unit;
-            $weighed = $unit->isMass() || $unit === Unit::Percent || $unit === Unit::Part;
+            // Nobody weighs a share of nothing: what is a proportion is weighed once the batch has a size.
+            $proportion = $unit === Unit::Percent || $unit === Unit::Part;
+            $weighed = $unit->isMass() || ($proportion && $sized);
             $grams = $portion->grams->band->best;
             $scale = $kitchen->stepFor($grams);
             $uncertain = $scale / 2 / $grams;

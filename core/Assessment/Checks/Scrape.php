@@ -24,7 +24,7 @@ final readonly class Scrape implements Check
             [ProductKind::Balm, ProductKind::WhippedButter, ProductKind::StirredButter, ProductKind::RinseOutBalm],
             true,
         );
-        if (! $scooped || ! $subject->texture->isKnown()) {
+        if (! $scooped || ! $subject->texture->hasCurves()) {
             return [];
         }
         $cold = $subject->texture->solids(Texture::COLD_ROOM);

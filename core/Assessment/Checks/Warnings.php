@@ -21,7 +21,7 @@ final readonly class Warnings implements Check
     {
         $findings = [];
         $rinsed = $subject->formula()->audience->isRinsedOff();
-        foreach (Portion::byIngredient($subject->composition->counted()) as $portions) {
+        foreach (Portion::byIngredient($subject->composition->present()) as $portions) {
             $cautions = self::toSay($portions[0], $rinsed);
             if ($cautions === []) {
                 continue;
@@ -40,7 +40,7 @@ final readonly class Warnings implements Check
             );
         }
 
-        return [...$findings, ...self::askFirst($subject->composition->counted())];
+        return [...$findings, ...self::askFirst($subject->composition->present())];
     }
 
     /**

@@ -20,7 +20,7 @@ final readonly class Whip implements Check
         $composition = $subject->composition;
         if (
             $subject->formula()->kind !== ProductKind::WhippedButter
-            || ! $subject->texture->isKnown()
+            || ! $subject->texture->hasCurves()
             || $composition->counted() === []
         ) {
             return [];

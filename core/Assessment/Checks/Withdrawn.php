@@ -20,7 +20,7 @@ final readonly class Withdrawn implements Check
     public function examine(Examined $subject): array
     {
         $findings = [];
-        foreach ($subject->composition->parts() as $portion) {
+        foreach ($subject->composition->present() as $portion) {
             if ($portion->ingredient->provenance->withdrawn !== null) {
                 $findings[] = new Finding(
                     'lot.withdrawn',

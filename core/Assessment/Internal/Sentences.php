@@ -44,9 +44,14 @@ final readonly class Sentences implements FindingWords
     private function ofWhat(Finding $f): ?string
     {
         return match ($f->code) {
-            'ingredient.unknown' => sprintf(
-                '"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.',
-                mb_substr($f->portions[0]->name(), 0, 60),
+            'ingredient.unknown' => $this->unplaced($f),
+            'line.doubtful' => sprintf(
+                $f->about[0] === 'what'
+                    ? '"%s" was read as %s, and may mean something else. Until it is settled it counts at its worst.'
+                    : 'How much of "%s" is meant is not sure: it was read as %3$s. Say yes, or write the amount.',
+                mb_substr($f->about[1], 0, 60),
+                Name::inSentence($f->portions[0]->name()),
+                $f->portions[0]->line->amount->text,
             ),
             'amount.unknown' => sprintf('%s is not counted. %s', self::orNameless($f), $f->portions[0]->problem),
             'shares.sum' => $this->sharesSum($f),
@@ -67,6 +72,11 @@ final readonly class Sentences implements FindingWords
                 'Holds %s (%s): name it on the label and ask before giving it away.',
                 $f->about[0],
                 self::lower($f, ', '),
+            ),
+            'claim.illness' => sprintf(
+                'It names %s. That is for a clinician to look at first, and no oil or butter may be given or sold as a '
+                    .'remedy for it.',
+                $f->about[0],
             ),
             'sale.law' => 'For sale: cosmetics law, a product-safety assessment, notification and labelling are yours '
                 .'to check with the authorities and qualified people where you sell.',
@@ -107,6 +117,12 @@ final readonly class Sentences implements FindingWords
     {
         return match ($f->code) {
             'load.audience' => 'Essential oils are not for children under 2.',
+            'load.open' => sprintf(
+                'How much %s there is nobody can tell, so it may be more than the %g %% that "%s" bears. Count the drops.',
+                self::lower($f),
+                $f->figure(FigureName::Ceiling)->best,
+                Audience::from($f->about[0])->label(),
+            ),
             'load.oil' => self::oilOverMaximum($f),
             'load.total' => sprintf(
                 'Essential oils come to %.2f %%, and may be %.2f %% at worst; the ceiling for "%s" is %g %%.',
@@ -130,9 +146,10 @@ final readonly class Sentences implements FindingWords
                 $f->figure(FigureName::PartOfPhototoxicMaximum)->best,
             ),
             'dose.over' => sprintf(
-                '%s is %.1f %%; its range of use is %g to %g %%. More of it does no more good, and may irritate.',
+                ($f->about === [] ? '%s is %.1f %%' : '%s may be %.1f %% at worst')
+                    .'; its range of use is %g to %g %%. More of it does no more good, and may irritate.',
                 self::names($f),
-                $f->figure(FigureName::Share)->best,
+                $f->about === [] ? $f->figure(FigureName::Share)->best : $f->figure(FigureName::Share)->high,
                 $f->figure(FigureName::Range)->low,
                 $f->figure(FigureName::Range)->high,
             ),
@@ -154,15 +171,17 @@ final readonly class Sentences implements FindingWords
     {
         return match ($f->code) {
             'water.trace' => sprintf(
-                'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: %.2f %%. '
-                    .'Weigh, settle or dry it, or preserve and keep it short.',
-                self::lower($f),
+                self::isSteep($f->portions)
+                    ? 'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: '
+                        .'%.2f %%. Weigh, settle or dry it, or preserve and keep it short.'
+                    : '%s brings %.1f %% of water that stays bound in it. Preserve it, or keep it cool and use it within '
+                        .'three months.',
+                self::isSteep($f->portions) ? self::lower($f) : self::names($f),
                 $f->figure(FigureName::Water)->best,
             ),
-            'water.free' => sprintf(
-                'There is about %.1f %% of free water, from %s, and nothing that holds it: it separates and spoils. '
-                    .'Redesign it, or make it for yourself only, frozen in portions for up to 30 days.',
-                $f->figure(FigureName::Water)->best,
+            'water.free' => $this->freeWater($f),
+            'water.unknown' => sprintf(
+                'Whether %s brings water nobody can tell. Until it is settled the jar counts as wet: 7 days in the fridge.',
                 self::lower($f),
             ),
             'water.spirit' => sprintf(
@@ -211,6 +230,26 @@ final readonly class Sentences implements FindingWords
                 $f->figure(FigureName::Range)->low,
                 $f->figure(FigureName::Range)->high,
             ),
+            'preservative.ph' => sprintf(
+                '%s works up to a pH of %g only. Measure it with a strip, and bring it down with a little citric or lactic '
+                    .'acid.',
+                self::names($f),
+                $f->figure(FigureName::HighestPh)->best,
+            ),
+            'preservative.alkali' => sprintf(
+                '%s works up to a pH of %g only, and %s makes the water alkaline: it preserves nothing there.',
+                $f->portions[0]->name(),
+                $f->figure(FigureName::HighestPh)->best,
+                implode(' and ', array_map(
+                    static fn (Portion $p): string => Name::inSentence($p->name()),
+                    array_slice($f->portions, 1),
+                )),
+            ),
+            'preservative.unsure' => sprintf(
+                'Whether %s is enough cannot be told while nobody knows how much %s there is.',
+                self::lower($f),
+                $f->term('open'),
+            ),
             'antioxidant.not-preservative' => sprintf(
                 '%s slows oils going rancid; it does nothing against microbes and is not a preservative.',
                 self::names($f),
@@ -229,6 +268,11 @@ final readonly class Sentences implements FindingWords
                 $f->figure(FigureName::SolidsAt12)->best,
             ),
             'texture.slump' => $this->slump($f),
+            'texture.sets' => sprintf(
+                'It sets in a cool room and pours only from about %g °C. Warm the bottle in the hand, or take less of what '
+                    .'is firm.',
+                $f->figure(FigureName::PoursFrom)->best,
+            ),
             'texture.whip' => $f->about[0] === 'soft'
                 ? 'It does not hold air: even at 10 °C its effective solids are under 15 %. It needs more butter.'
                 : 'It does not take air: even at 40 °C its effective solids are over 35 %. It needs more oil or less '
@@ -259,7 +303,7 @@ final readonly class Sentences implements FindingWords
                 $f->figure(FigureName::WarmthOfPhase)->best,
                 $f->figure(FigureName::HighestAddition)->best,
             ),
-            'insoluble.powder' => $this->insolublePowder($f->portions[0]),
+            'insoluble.powder' => $this->insolublePowder($f->portions[0], $f->about[0]),
             'bowl.small' => sprintf(
                 'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d '
                     .'goes, or make less.',
@@ -335,10 +379,56 @@ final readonly class Sentences implements FindingWords
             WaterClass::Traces => 'It holds traces of water and no broad-spectrum preservative: at most 3 months, '
                 .'kept cool.',
             default => sprintf(
-                'An emulsion with %s %% of water and no broad-spectrum preservative grows microbes within days.',
+                in_array('one phase', $f->about, true)
+                    ? 'Water of %s %% without a broad-spectrum preservative grows microbes within days.'
+                    : 'An emulsion with %s %% of water and no broad-spectrum preservative grows microbes within days.',
                 self::rough($f->figure(FigureName::Water)->best),
             ),
         };
+    }
+
+    private function unplaced(Finding $f): string
+    {
+        $audience = Audience::from($f->about[0]);
+        $name = mb_substr($f->portions[0]->name(), 0, 60);
+
+        return $f->severity === Severity::Stop
+            ? sprintf(
+                '"%s" is not in the catalogue: whether it is for "%s" nobody can tell.',
+                $name,
+                $audience->label(),
+            )
+            : sprintf('"%s" is not in the catalogue, so nothing can be said of its safety, texture or life.', $name);
+    }
+
+    private function freeWater(Finding $f): string
+    {
+        $then = 'Redesign it, or make it for yourself only, frozen in portions for up to 30 days.';
+
+        return match ($f->about[0]) {
+            'open' => sprintf('Water comes in with %s, nobody can tell how much: it spoils. %s', self::lower($f), $then),
+            'one phase' => sprintf(
+                'It is %.0f %% of water, from %s, without a preservative that fits: it spoils within days. Preserve it, or '
+                    .'keep it in the fridge and use it within a week.',
+                $f->figure(FigureName::Water)->best,
+                self::lower($f),
+            ),
+            default => sprintf(
+                'There is about %.1f %% of free water, from %s, and nothing that holds it: it separates and spoils. %s',
+                $f->figure(FigureName::Water)->best,
+                self::lower($f),
+                $then,
+            ),
+        };
+    }
+
+    /** @param  list<Portion>  $portions */
+    private static function isSteep(array $portions): bool
+    {
+        return array_filter(
+            $portions,
+            static fn (Portion $p): bool => $p->ingredient->kind !== IngredientKind::ReadySteep,
+        ) === [];
     }
 
     private function slump(Finding $f): string
@@ -358,12 +448,15 @@ final readonly class Sentences implements FindingWords
             : sprintf('At 25 °C its effective solids are %.0f %%: it pours instead of standing in the jar.', $room);
     }
 
-    private function insolublePowder(Portion $portion): string
+    private function insolublePowder(Portion $portion, string $how): string
     {
         $kind = $portion->ingredient->kind;
 
         return sprintf(
             match (true) {
+                $how === 'paste' => '%s makes a paste with the water: stir it fresh, use it at once, rinse it out.',
+                $how === 'strained' => '%s does not dissolve in oil. It is strained off again: begin its steep, and what '
+                    .'comes out of it goes in here.',
                 $kind->isPlant() => '%s does not dissolve in oil. Steep it first and strain it; the steep is what '
                     .'goes in.',
                 $kind === IngredientKind::Starch => '%s does not dissolve; it stays as a fine powder. Sift it and '

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Catalogue\Internal;
 
 use Closure;
+use Crown\Catalogue\Advice;
 use Crown\Catalogue\Carried;
 use Crown\Catalogue\CatalogueError;
 use Crown\Catalogue\Caution;
@@ -49,6 +50,8 @@ final readonly class Derived
         'gel' => '/gel|jelly|slime|mucilage|schleim/u',
         'mash' => '/puree|purée|puré|purea|pulp|pulpa|polpa|mash|mus$|moes|brei|paste/u',
     ];
+
+    private const PART_OF_PLANT = '/,.*$|\s+(?:leaf|flower|seed|root|herb|bark|petals?|pod|pad)$/iu';
 
     /** Months that what was brewed or pressed keeps in the fridge: a week. */
     private const BREWED = [0.1, 0.23, 0.23];
@@ -113,7 +116,7 @@ final readonly class Derived
         }
         [$called, $inci, $density, $water, $as] = self::WATERY[$kind];
         $carried = Carried::of($plant);
-        $name = sprintf($called, preg_replace('/,.*$|\s+(?:leaf|flower|seed|root|herb|bark|petals?|pod|pad)$/iu', '', $plant->name));
+        $name = sprintf($called, preg_replace(self::PART_OF_PLANT, '', $plant->name));
         $facts = $carried->over(new FactSheet($name, [
             Property::Density20->value => self::estimate($density),
             Property::Weight->value => self::estimate([1.0, 1.0, 1.0]),
@@ -198,7 +201,7 @@ final readonly class Derived
             Nature::Scent => [
                 Property::Density20->value => self::estimate([0.84, 0.9, 1.05]),
                 Property::LifeMonths->value => self::estimate(self::UNKNOWN_LIFE),
-                Property::MinimumAge->value => self::estimate([self::AGE_OF_SCENT, self::AGE_OF_SCENT, self::AGE_OF_SCENT]),
+                Property::MinimumAge->value => self::estimate(array_fill(0, 3, self::AGE_OF_SCENT)),
                 Property::MaximumAddition->value => self::estimate([35.0, 40.0, 45.0]),
             ],
             Nature::Dry => [],
@@ -228,7 +231,7 @@ final readonly class Derived
     private static function scent(): Precautions
     {
         return new Precautions(
-            \Crown\Catalogue\Advice::Avoid,
+            Advice::Avoid,
             'Which scent it is, nobody said.',
             ageReason: 'Which scent it is, nobody said.',
             cautions: [new Caution(

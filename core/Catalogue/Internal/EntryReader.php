@@ -85,6 +85,7 @@ final readonly class EntryReader
                 ?? throw CatalogueError::wrong($file, 'oil_soluble', 'yes, no, dispersible, insoluble'),
             drying: $entry->flag('drying', false),
             emulsifies: $entry->flag('emulsifies', false),
+            solubilises: $entry->flag('solubilises', false),
         );
         $preserving = new Preservation(
             PreservationKind::tryFrom($preservation->text('kind', 'none'))

@@ -155,7 +155,8 @@ final class NatureOfName
         static $patterns = [];
         $key = $nature->value.' '.$place;
         if (! isset($patterns[$key])) {
-            $words = array_map(static fn (string $w): string => preg_quote($w, '/'), self::words($nature->value, $place));
+            $quoted = static fn (string $word): string => preg_quote($word, '/');
+            $words = array_map($quoted, self::words($nature->value, $place));
             $any = $words === [] ? '(?!)' : implode('|', $words);
             $patterns[$key] = match ($place) {
                 'last', 'product' => "/(?:^|[\\s-])(?<word>$any)(?:s|es|n|en)?$/u",

@@ -54,7 +54,9 @@ final readonly class Poured
             return $this->fruit($name, $matches);
         }
 
-        return $best !== null && $best->kind->isPlant() ? $this->ofPlant($name, $amount, $best, $matches) : $matches;
+        return $matches !== [] && $matches[0]->ingredient->kind->isPlant()
+            ? $this->ofPlant($name, $amount, $matches)
+            : $matches;
     }
 
     /**
@@ -87,8 +89,9 @@ final readonly class Poured
      * @param  non-empty-list<NameMatch>  $matches
      * @return non-empty-list<NameMatch>
      */
-    private function ofPlant(string $name, string $amount, Ingredient $plant, array $matches): array
+    private function ofPlant(string $name, string $amount, array $matches): array
     {
+        $plant = $matches[0]->ingredient;
         $liquid = preg_match(self::LIQUID, $amount) === 1;
         $sounds = Nature::ofName($name) === Nature::Watery && ! Nature::isFruit($name);
         $surely = ($liquid && ! $this->isSeed($plant))

@@ -218,7 +218,7 @@ final class PropertiesTest extends CoreTestCase
     public function test_what_is_said_to_lengthen_a_life_does(): void
     {
         $ways = 0;
-        foreach (self::drawn(200, 23) as $formula) {
+        foreach (self::drawn(900, 23) as $formula) {
             $life = self::assess($formula)->subject->life;
             $last = INF;
             foreach ($life->longer as $way) {
@@ -238,7 +238,7 @@ final class PropertiesTest extends CoreTestCase
     public function test_a_fridge_lengthens_by_as_much_as_was_said(): void
     {
         $tried = 0;
-        foreach (self::drawn(200, 29) as $formula) {
+        foreach (self::drawn(1500, 29) as $formula) {
             $said
                 = array_column(self::assess($formula)->subject->life->longer, 'months', 'words')[
                     'Kept in the fridge, 5 °C'
