@@ -34,7 +34,7 @@ final class LotResource extends JsonResource
             'name' => $lot->title(),
             'grams' => $lot->grams,
             'dry' => $yield->isDry(),
-            'water_percent' => round($yield->waterShare() * 100, 3),
+            'water_percent' => round($yield->water()->high * 100, 3),
             'made_on' => $lot->made_on->toDateString(),
             // Of what it is known to be by now, not of what was thought on its day.
             'best_before' => $yield->bestBefore($lot->made_on->toDateTimeImmutable())->format('Y-m-d'),

@@ -57,7 +57,7 @@ final class SteepRowResource extends JsonResource
                 ? 'due'
                 : $standing->state->value,
             'reason' => Withdrawal::words($this->steep->reason, $this->steep->spoiled_on) ?? '',
-            'plan' => self::figures($this->plan, $standing->state === JarState::Running),
+            'plan' => self::figures($this->plan, $this->catalogue, $standing->state === JarState::Running),
             'day' => min(max(0, (int) $stood), $days->standsDays()),
             'days' => $days->standsDays(),
             'drawn_now_percent' => $this->plan->extraction->on(min($today, $days->strainDay())),
@@ -82,13 +82,15 @@ final class SteepRowResource extends JsonResource
     }
 
     /** @return array<string, mixed> as $defs/SteepPlan */
-    public static function figures(SteepPlan $plan, bool $running = true): array
+    public static function figures(SteepPlan $plan, Catalogue $catalogue, bool $running = true): array
     {
         return [
             ...$plan->figures(),
             'straining' => Straining::inShort($plan),
             'signs' => Signs::of($plan),
-            'findings' => $running ? SteepAdvice::on($plan) : SteepAdvice::after($plan),
+            'findings' => $running
+                ? SteepAdvice::on($plan, $catalogue->limits())
+                : SteepAdvice::after($plan, $catalogue->limits()),
         ];
     }
 

@@ -33,6 +33,7 @@ final readonly class Assessor
             new Checks\Understood(),
             new Checks\Withdrawn(),
             new Checks\Awaited(),
+            new Checks\Grown(),
             new Checks\EssentialOilTotal(),
             new Checks\EssentialOilEach(),
             new Checks\Constituents(),

@@ -22,12 +22,14 @@ final readonly class Keeping implements JsonSerializable
     private const COUNTS = 0.05;
 
     /**
+     * @param  float  $openedFor months it keeps once opened
      * @param  int  $openedMonths whole ones, at least 1
      * @param  string  $opened as it stands on a label: "6 M", "7 days"
      * @param  Store  $store where it must stand for its dates to hold
      */
     private function __construct(
         public DateTimeImmutable $bestBefore,
+        private float $openedFor,
         public int $openedMonths,
         public string $opened,
         public Store $store,
@@ -44,19 +46,59 @@ final readonly class Keeping implements JsonSerializable
         if ($months === null) {
             return null;
         }
-        $opened = self::opened($subject, $months);
+        $day = $made->modify(sprintf('+%d days', Months::inDays($months)));
+        $printed = self::printed($subject);
+        if ($printed !== null && $printed < $day) {
+            $day = max($made, $printed);
+            $months = min($months, Months::ofDays((int) $made->diff($day)->format('%a')));
+        }
 
+        return self::until($day, self::opened($subject, $months), $subject->life->store);
+    }
+
+    /** @param  float  $opened months it keeps once opened */
+    private static function until(DateTimeImmutable $day, float $opened, Store $store): self
+    {
         return new self(
-            $made->modify(sprintf('+%d days', Months::inDays($months))),
+            $day,
+            $opened,
             max(1, (int) floor($opened)),
             $opened < 1.0 ? sprintf('%d days', Months::inDays($opened)) : sprintf('%d M', (int) floor($opened)),
-            $subject->life->store,
+            $store,
         );
+    }
+
+    /**
+     * The same where the day printed on a bottle that goes in comes sooner: it ends the whole, and what is opened.
+     *
+     * @param  DateTimeImmutable  $made the day it is made
+     */
+    public function endingBy(DateTimeImmutable $printed, DateTimeImmutable $made): self
+    {
+        $days = (int) $made->diff(max($made, $printed))->format('%a');
+
+        return $printed < $this->bestBefore
+            ? self::until(max($made, $printed), min($this->openedFor, Months::ofDays($days)), $this->store)
+            : $this;
+    }
+
+    /** The earliest day printed on a bottle that is in it already; null where none is. */
+    private static function printed(Examined $subject): ?DateTimeImmutable
+    {
+        $days = array_filter(array_map(
+            static fn (Portion $p): ?DateTimeImmutable => $p->ingredient->provenance->inherited->useBy,
+            $subject->composition->present(),
+        ));
+
+        return $days === [] ? null : min($days);
     }
 
     /** Months it keeps once opened: the shortest of its main lines, at most its whole life. */
     private static function opened(Examined $subject, float $months): float
     {
+        if ($subject->life->store === Store::Frozen && $subject->life->capped) {
+            $months = min($months, Months::ofDays(WaterCap::FREE_DAYS));
+        }
         foreach ($subject->composition->counted() as $portion) {
             // A preserved water phase keeps as the whole does, not as the bottle of water it came from.
             $watery

@@ -137,7 +137,7 @@ final readonly class Portion
     /** Fraction of the product that this line brings as free water. */
     public function freeWater(): Band
     {
-        return $this->share->scaled($this->ingredient->freeWater($this->form()));
+        return $this->share->times($this->ingredient->freeWater($this->form()));
     }
 
     /** Per cent of the finished mass, best. */

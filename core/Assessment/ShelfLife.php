@@ -54,7 +54,11 @@ final readonly class ShelfLife
         $clear = $composition->formula->clearGlass;
         $celsius = $composition->formula->storageCelsius;
         $oils = self::perishing($composition);
-        $limit = WaterCap::of($water->class, Preservative::of($composition)->fits($water->class));
+        $limit = WaterCap::of(
+            $water->class,
+            Preservative::of($composition)->fits($water->class),
+            $composition->formula->storageCelsius,
+        );
         if ($oils === []) {
             return self::withoutOils($composition, $limit);
         }
@@ -78,7 +82,7 @@ final readonly class ShelfLife
         $reasons = [...$reasons, ...$kept, ...$open, ...$capped && $why !== null ? [$why] : []];
         $months = $months->atMost(min($cap, 1e6));
         if (! $composition->unknown->none()) {
-            return new self($months, $reasons, $capped, [], $capped ? $limit->store : Store::Anywhere);
+            return new self($months, $reasons, $capped, [], $capped ? $limit->store : Store::at($celsius));
         }
         if (! $capped && ! $clear) {
             $reasons[] = 'In clear glass in the light it would be half of that.';
@@ -128,7 +132,7 @@ final readonly class ShelfLife
         );
         usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
 
-        return new self($months, $reasons, $capped, $longer, $capped ? $limit->store : Store::Anywhere);
+        return new self($months, $reasons, $capped, $longer, $capped ? $limit->store : Store::at($celsius));
     }
 
     /**

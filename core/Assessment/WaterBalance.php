@@ -146,6 +146,7 @@ final readonly class WaterBalance
             ) === [];
 
         return match (true) {
+            self::hasGrown($composition) => WaterClass::Free,
             // What it holds at worst decides; what may be wet is never dry.
             $percent->high < self::DRY && $may === [] => self::dry($composition),
             $spirit > 0.0 && $spirit >= self::KEEPS * ($spirit + $percent->high / 100) => WaterClass::Spirit,
@@ -162,13 +163,25 @@ final readonly class WaterBalance
         };
     }
 
-    /** Nothing wet is in it: dry, as far as all that is in it is known. */
+    /** Whether something wet stood in an oil of it for days: what grew there is not held by any emulsifier. */
+    private static function hasGrown(Composition $composition): bool
+    {
+        foreach ($composition->present() as $portion) {
+            if ($portion->ingredient->provenance->inherited->grown !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Nothing wet is in it: dry where all that is in it has a name; how much there is of it changes nothing. */
     private static function dry(Composition $composition): ?WaterClass
     {
         return match (true) {
             $composition->counted() === [] => null,
             $composition->formula->wetUse => WaterClass::WetInUse,
-            ! $composition->unknown->none() => null,
+            $composition->unknown->names !== [] => null,
             default => WaterClass::Dry,
         };
     }

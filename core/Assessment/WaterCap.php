@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Measure\Months;
+use Crown\Measure\Place;
 
 /**
  * How long water lets a thing keep, whatever its oils would: the one rule for formula, jar, lot, pantry, batch, label
@@ -14,6 +15,9 @@ final readonly class WaterCap
 {
     /** Free water without a fitting preservative, in the fridge: days at most. */
     public const FREE_DAYS = 7;
+
+    /** °C of a fridge at the warmest. */
+    private const FRIDGE_AT_MOST = 8.0;
 
     /** The same frozen. */
     public const FROZEN_DAYS = 30;
@@ -36,11 +40,24 @@ final readonly class WaterCap
     /**
      * @param  WaterClass|null  $class null where it cannot be told, though nothing in it may be wet
      * @param  bool  $preserved by something that fits the class
+     * @param  float  $celsius where it stands
      */
-    public static function of(?WaterClass $class, bool $preserved): self
+    public static function of(?WaterClass $class, bool $preserved, float $celsius = 20.0): self
     {
+        $spoils = $class === WaterClass::Free || ($class === WaterClass::Emulsion && ! $preserved);
+
         return match (true) {
-            $class === WaterClass::Free || ($class === WaterClass::Emulsion && ! $preserved) => new self(
+            $spoils && $celsius <= Place::FROZEN => new self(
+                Months::ofDays(self::FROZEN_DAYS),
+                Store::Frozen,
+                sprintf(
+                    'Free water without a fitting preservative, frozen: %d days, and %d in the fridge once thawed.',
+                    self::FROZEN_DAYS,
+                    self::FREE_DAYS,
+                ),
+                'Without the water: the plant dried first, or an oil extract in its place',
+            ),
+            $spoils => new self(
                 Months::ofDays(self::FREE_DAYS),
                 Store::Fridge,
                 sprintf(
@@ -71,5 +88,18 @@ final readonly class WaterCap
             ),
             default => new self(INF, Store::Anywhere, null, null),
         };
+    }
+
+    /** The same where it stands too warm for it: free water keeps for no day there. */
+    public function atRoomTemperature(float $celsius): self
+    {
+        return $this->store === Store::Fridge && $celsius > self::FRIDGE_AT_MOST
+            ? new self(
+                0.0,
+                Store::Fridge,
+                sprintf('It holds water and nothing keeps it: at %g °C not for a day. Fridge or freezer.', $celsius),
+                $this->cure,
+            )
+            : $this;
     }
 }

@@ -16,7 +16,7 @@ use DateTimeImmutable;
 final readonly class Ingredient
 {
     /** Water in what calls itself a water, a juice or a tea and is not known, as a share of its mass. */
-    private const WET = 0.95;
+    private const WET = [0.9, 0.95, 1.0];
 
     /** Of a watery thing that is not known, g/ml. */
     private const WATERY_DENSITY = [0.98, 1.0, 1.06];
@@ -71,7 +71,7 @@ final readonly class Ingredient
             new FactSheet($name, $wet ? [
                 Property::Density20->value => new Fact(Band::of(...self::WATERY_DENSITY), Fact::ESTIMATE),
             ] : []),
-            new Composition(new FattyAcids([], ''), SolidFat::liquid(), waterShare: $wet ? self::WET : 0.0),
+            new Composition(new FattyAcids([], ''), SolidFat::liquid(), water: $wet ? Band::of(...self::WET) : null),
             vegan: false,
         );
     }
@@ -268,25 +268,27 @@ final readonly class Ingredient
      * Fraction of its mass that is free water in the given form. Only what is wet counts: the bound moisture of a dried
      * herb or of a butter does not feed microbes while it stays in oil.
      */
-    public function freeWater(string $form): float
+    public function freeWater(string $form): Band
     {
         if ($this->isBlend()) {
-            return Part::most($this->blend, static fn (self $i): float => $i->freeWater(''));
+            return Band::exact(Part::most($this->blend, static fn (self $i): float => $i->freeWater('')->high));
         }
         if ($this->kind->isPlant()) {
-            return ($form === '' ? $this->usualForm() : $form) === 'fresh'
-                ? $this->factsIn('fresh')->best(Property::Moisture, 0.85)
-                : 0.0;
+            return Band::exact(
+                ($form === '' ? $this->usualForm() : $form) === 'fresh'
+                    ? $this->factsIn('fresh')->best(Property::Moisture, 0.85)
+                    : 0.0,
+            );
         }
 
         return match ($this->kind) {
-            IngredientKind::Water, IngredientKind::Gel => $this->facts->best(Property::Moisture, 1.0),
-            IngredientKind::WaterActive, IngredientKind::Humectant, IngredientKind::Preservative => $this->facts->best(
-                Property::Moisture,
-                0.0,
-            ),
-            IngredientKind::ReadySteep, IngredientKind::Unknown => $this->composition->waterShare,
-            default => 0.0,
+            IngredientKind::Water, IngredientKind::Gel => Band::exact($this->facts->best(Property::Moisture, 1.0)),
+            IngredientKind::WaterActive,
+            IngredientKind::Humectant,
+            IngredientKind::Preservative => Band::exact($this->facts->best(Property::Moisture, 0.0)),
+            IngredientKind::ReadySteep,
+            IngredientKind::Unknown => $this->composition->water ?? Band::exact(0.0),
+            default => Band::exact(0.0),
         };
     }
 }

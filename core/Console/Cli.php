@@ -270,7 +270,7 @@ final readonly class Cli
 
     private function steep(Arguments $arguments): Outcome
     {
-        $plant = $this->find($arguments->required('plant'));
+        $plant = $this->plant($arguments->required('plant'));
         $oil = $this->find($arguments->required('oil'));
         $method
             = SteepMethod::tryFrom($arguments->text('method', 'cold-dark'))
@@ -286,18 +286,18 @@ final readonly class Cli
                 new Pour($oil, $arguments->number('oil-ml', 0.0) * $oil->density20(), $start),
             ),
             $method,
-            new Way(
+            (new Way(
                 $arguments->text('shaken', 'daily') !== 'never',
                 $arguments->flag('pressed'),
                 $arguments->number('celsius', 0.0) ?: null,
                 $arguments->number('minutes', 0.0) ?: null,
-            ),
+            ))->fitting($method),
             Vessel::written($arguments->number('jar-ml', 0.0), $arguments->number('diameter-cm', 0.0), 0.0),
         );
         if ($arguments->text('wanted', '') !== '') {
             $steep = $steep->readyOn($start);
         }
-        $advice = SteepAdvice::on($steep);
+        $advice = SteepAdvice::on($steep, $this->catalogue->limits());
         $stop = array_filter($advice, static fn (SteepAdvice $a): bool => $a->severity === Severity::Stop) !== [];
 
         return $this->done(
@@ -310,12 +310,16 @@ final readonly class Cli
                 'findings' => $advice,
             ],
             sprintf(
-                "Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n",
+                "Start %s, strain %s, ready %s. Yield about %.0f g.\n%s\n%s",
                 $steep->timeline->start->format('Y-m-d'),
                 $steep->timeline->strainDay()->format('Y-m-d'),
                 $steep->timeline->readyDay()->format('Y-m-d'),
                 $steep->recovery->yieldGrams()->best,
                 Straining::inShort($steep),
+                implode('', array_map(
+                    static fn (SteepAdvice $a): string => sprintf("%s: %s\n", $a->severity->value, $a->message),
+                    $advice,
+                )),
             ),
             $stop ? 1 : 0,
         );
@@ -429,6 +433,18 @@ final readonly class Cli
         }
 
         return (new RecipeReader($this->catalogue, $kitchen))->read($text)->toFormula();
+    }
+
+    /** The nearest that is a plant: a peel is not the oil that is pressed from it. */
+    private function plant(string $name): Ingredient
+    {
+        foreach ($this->catalogue->search($name) as $match) {
+            if ($match->ingredient->kind->isPlant()) {
+                return $match->ingredient;
+            }
+        }
+
+        throw UsageError::nothingNear($name);
     }
 
     private function find(string $name): Ingredient

@@ -15,6 +15,8 @@ enum Audience: string
     case AdultLeaveOn = 'adult-leave-on';
     case AdultRinseOff = 'adult-rinse-off';
     case Face = 'face';
+    /** Hair and body: left on much of the skin. */
+    case Body = 'body';
     case Pregnancy = 'pregnancy';
     case Child6To12 = 'child-6-12';
     case Child2To6 = 'child-2-6';
@@ -24,7 +26,7 @@ enum Audience: string
     public function essentialOilCeiling(): float
     {
         return match ($this) {
-            self::AdultLeaveOn => 2.0,
+            self::AdultLeaveOn, self::Body => 2.0,
             self::AdultRinseOff => 3.0,
             self::Face, self::Pregnancy, self::Child6To12 => 1.0,
             self::Child2To6 => 0.5,
@@ -73,6 +75,7 @@ enum Audience: string
             self::AdultLeaveOn => 'Adult, left on',
             self::AdultRinseOff => 'Adult, rinsed off',
             self::Face => 'Hairline and face',
+            self::Body => 'Hair and body',
             self::Pregnancy => 'Pregnancy or nursing',
             self::Child6To12 => 'Child of 6 to 12',
             self::Child2To6 => 'Child of 2 to 6',

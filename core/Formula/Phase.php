@@ -17,6 +17,11 @@ enum Phase: string
     case WhipIn = 'whip-in';
     case Water = 'water';
 
+    /** Per cent solid in a warm room, °C, from which a fat does not pour. */
+    private const SET = 10.0;
+
+    private const ROOM = 25.0;
+
     /**
      * The temperature at which lines of this phase go in, °C: a melt is held at 75, warm oils join it, cool-down waits
      * for 40.
@@ -64,6 +69,13 @@ enum Phase: string
         );
         if ($delicate !== []) {
             return self::CoolDown;
+        }
+
+        // An oil that was steeped in butter is set, and is melted as butter is.
+        $set = $ingredient->kind === IngredientKind::ReadySteep
+            && $ingredient->composition->solidFat->at(self::ROOM) >= self::SET;
+        if ($set) {
+            return self::Melt;
         }
 
         return match ($ingredient->kind) {

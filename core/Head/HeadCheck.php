@@ -60,6 +60,17 @@ final readonly class HeadCheck implements Check
     {
         $findings = [];
         $name = Name::inSentence($portion->whole()->ingredient->name);
+        if (! $portion->ingredient->isPlaced() && $this->head->allergies !== []) {
+            $findings[] = new Finding(
+                'head.unknown',
+                Severity::Stop,
+                [$portion],
+                [],
+                'unknown',
+                [new Cure('Take it out', Change::remove($portion->line->id))],
+                said: $this->said($this->head->allergies),
+            );
+        }
         $cure = [new Cure(sprintf('Take out %s', $name), Change::remove($portion->line->id))];
         $figures = [FigureName::Share->is($portion->share->scaled(100))];
         foreach ($this->head->allergies as $allergy) {

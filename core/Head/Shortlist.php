@@ -192,7 +192,7 @@ final readonly class Shortlist
                 [IngredientKind::CarrierOil, IngredientKind::LiquidWaxEster, IngredientKind::ReadySteep],
                 true,
             );
-            if ($plain && $ingredient->precautions->warnings() === [] && $ingredient->composition->waterShare <= 0.0) {
+            if ($plain && $ingredient->precautions->warnings() === [] && $ingredient->composition->water === null) {
                 return sprintf(
                     'Try %s alone first, for two weeks: one new thing at a time tells what it does.',
                     Name::inSentence($ingredient->name),

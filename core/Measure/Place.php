@@ -16,6 +16,9 @@ final readonly class Place implements JsonSerializable
     /** A fridge, °C. */
     public const FRIDGE = 5.0;
 
+    /** From here on downwards it is frozen, °C. */
+    public const FROZEN = -10.0;
+
     /** What stands in most homes; °C in summer and in winter, and whether the air is wet. */
     private const USUAL = [
         'Room' => [20.0, 20.0, false],

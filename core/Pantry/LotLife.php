@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Crown\Pantry;
 
 use Crown\Assessment\ShelfLife;
+use Crown\Assessment\WaterBalance;
+use Crown\Assessment\WaterCap;
+use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Ingredient;
 use Crown\Measure\Months;
 use Crown\Measure\Property;
@@ -60,11 +63,15 @@ final readonly class LotLife implements JsonSerializable
             : null);
         if ($opened !== null && $keepsOpen !== null) {
             $why = sprintf('Once opened it keeps %s.', self::words($keepsOpen));
-            $ends[] = [LimitedBy::Opened, self::after($opened, $keepsOpen), $why];
+            // A warm room shortens what is opened as it does what is closed; a cold one is what it is said for.
+            $months = $keepsOpen * min(1.0, ShelfLife::byStorage($celsius));
+            $ends[] = [LimitedBy::Opened, self::after($opened, $months), $why];
         }
         if ($came !== null && $what?->facts->has(Property::LifeMonths) === true) {
             $months = $what->facts->get(Property::LifeMonths)->band->low * ShelfLife::byStorage($celsius);
-            $ends[] = [LimitedBy::Kept, self::after($came, $months), sprintf(
+            $spoils = self::spoils($what, $celsius);
+            $months = $spoils === null ? $months : $spoils->months;
+            $ends[] = [LimitedBy::Kept, self::after($came, $months), $spoils->why ?? sprintf(
                 'Its kind keeps %s at %g °C, by the cautious end, from the day it came.',
                 self::words($months),
                 $celsius,
@@ -145,5 +152,17 @@ final readonly class LotLife implements JsonSerializable
             ),
             'reasons' => $this->reasons,
         ];
+    }
+
+    /**
+     * What was brewed or pressed and holds nothing against microbes: the rule of every jar, and nothing at room
+     * temperature. Null for what is bought ready to keep, and for what is dry.
+     */
+    private static function spoils(Ingredient $what, float $celsius): ?WaterCap
+    {
+        $brewed = $what->freeWater('')->high > WaterBalance::MOST_TRACES / 100
+            && $what->facts->best(Property::LifeMonths, 1.0) < 1.0;
+
+        return $brewed ? WaterCap::of(WaterClass::Free, false, $celsius)->atRoomTemperature($celsius) : null;
     }
 }

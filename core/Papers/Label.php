@@ -86,7 +86,7 @@ final readonly class Label
     public function contains(): array
     {
         $groups = [];
-        foreach ($this->assessment->subject->composition->counted() as $portion) {
+        foreach ($this->assessment->subject->composition->present() as $portion) {
             array_push($groups, ...$portion->ingredient->precautions->allergens);
         }
 
@@ -101,9 +101,14 @@ final readonly class Label
 
     public function directions(): string
     {
-        return match ($this->assessment->subject->formula()->kind) {
-            ProductKind::ScalpOil => 'Part the hair, a few drops along each part, massage with the fingertips. One to '
-                .'three times a week.',
+        $formula = $this->assessment->subject->formula();
+        if ($formula->audience === Audience::Face && ! $formula->kind->isRinsed()) {
+            return 'A few drops, or a fingertip of it, warmed between the fingers and smoothed over hairline and face.';
+        }
+
+        return match ($formula->kind) {
+            ProductKind::ScalpOil => 'Part the hair, a few drops along each part, massage with the fingertips. Wash it '
+                .'out after half an hour to an hour, or overnight. One to three times a week.',
             ProductKind::HotOil => 'Stand the bottle in hot water 5 to 10 minutes, test on the wrist: lukewarm, not '
                 .'hot. Leave 20 to 60 minutes before washing.',
             ProductKind::SealingOil => 'A few drops over damp lengths and ends, after water or a leave-in.',
@@ -127,9 +132,13 @@ final readonly class Label
         $formula = $this->assessment->subject->formula();
         $cautions = [
             ...$this->isStopped() ? [self::AGAINST_CHECKS] : [],
-            $formula->audience === Audience::Face
-                ? 'For hairline and face. Keep out of eyes and from children.'
-                : 'For use on hair and scalp only. Keep out of eyes and from children.',
+            sprintf('%s Keep out of eyes and from children.', match ($formula->audience) {
+                Audience::Face => 'For hairline and face.',
+                Audience::Body => 'For hair and body.',
+                default => 'For use on hair and scalp only.',
+            }),
+            ...$this->notKnown(),
+            ...$this->hasSediment() ? ['Stir or shake it before use: what is in it sinks.'] : [],
             'Patch test first: inner arm, 48 hours.',
             ...array_unique($this->forWhomNot()),
         ];
@@ -140,11 +149,12 @@ final readonly class Label
         if ($this->keeping() === null && ! $isDated) {
             $cautions[] = self::NO_DATE;
         }
-        if ($this->assessment->subject->water->class !== WaterClass::Dry) {
+        $dry = [WaterClass::Dry, null];
+        if (! in_array($this->assessment->subject->water->class, $dry, true) || $store !== Store::Anywhere) {
             $cautions[] = ($store->words() ?? 'Keep it cool.').' Throw it away if look or smell changes.';
         }
         if (! $formula->kind->isRinsed()) {
-            $cautions[] = $store === Store::Fridge
+            $cautions[] = in_array($store, [Store::Fridge, Store::Chilled, Store::Frozen], true)
                 ? 'Dark and dry. Dry fingers only.'
                 : 'Cool, dark and dry. Dry fingers only.';
         }
@@ -158,34 +168,81 @@ final readonly class Label
     {
         $scented = $this->assessment->subject->load->oils !== [];
         $years = $scented ? self::SCENTED_YEARS : 0.0;
-        $burns = false;
-        foreach ($this->assessment->subject->composition->counted() as $portion) {
+        foreach ($this->assessment->subject->composition->possible() as $portion) {
             $years = max($years, $portion->ingredient->facts->best(Property::MinimumAge, 0.0));
-            $burns = $burns || $portion->ingredient->isPhototoxic();
         }
-        $burns = $burns && ! $this->assessment->subject->formula()->audience->isRinsedOff();
 
         return [
             ...$scented ? ['Holds essential oils.'] : [],
             ...$years > 0.0 ? [sprintf('Not for children under %g.', $years)] : [],
             ...array_filter([
                 $this->inPregnancy($scented)->words(),
-                $burns ? CautionKind::Sunlight->onLabel() : null,
+                $this->burnsInSun() ? CautionKind::Sunlight->onLabel() : null,
             ]),
             ...$this->warned(),
         ];
+    }
+
+    /**
+     * Whether skin that it was on must stay out of the sun, as the bench says it: not where all that burns stays under
+     * its limit, and not of what is rinsed off. What has no limit that is known burns at any share.
+     */
+    private function burnsInSun(): bool
+    {
+        if ($this->assessment->subject->formula()->audience->isRinsedOff()) {
+            return false;
+        }
+        foreach ($this->assessment->findings as $finding) {
+            if (str_starts_with($finding->code, 'phototoxic') && $finding->severity === Severity::Stop) {
+                return true;
+            }
+        }
+        foreach ($this->assessment->subject->composition->present() as $portion) {
+            $warns = $portion->ingredient->precautions->hasCaution(CautionKind::Sunlight);
+            if ($warns && ! $portion->ingredient->isPhototoxic()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> that not all of it is known, of whom and of what nobody can say more */
+    private function notKnown(): array
+    {
+        $names = array_map(
+            static fn (Portion $p): string => mb_substr($p->name(), 0, 40),
+            $this->assessment->subject->composition->unknown->names,
+        );
+
+        return $names === []
+            ? []
+            : [sprintf(
+                'What %s is, is not known: not for children, in pregnancy, or with an allergy.',
+                implode(' and ', $names),
+            )];
+    }
+
+    /** Whether something in it sinks to the ground. */
+    private function hasSediment(): bool
+    {
+        foreach ($this->assessment->findings as $finding) {
+            if ($finding->code === 'insoluble.powder' && ! $this->assessment->subject->formula()->kind->isSolid()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> what its ingredients warn of, each kind once, and with what a clinician is asked first */
     private function warned(): array
     {
         $words = $conditions = [];
-        $rinsed = $this->assessment->subject->formula()->audience->isRinsedOff();
-        foreach ($this->assessment->subject->composition->counted() as $portion) {
+        foreach ($this->assessment->subject->composition->present() as $portion) {
             foreach ($portion->ingredient->precautions->warnings() as $caution) {
-                if ($caution->kind !== CautionKind::Sunlight || ! $rinsed) {
-                    $words[] = $caution->kind->onLabel();
-                }
+                // Sunlight has its own rule.
+                $words[] = $caution->kind === CautionKind::Sunlight ? null : $caution->kind->onLabel();
             }
             foreach ($portion->ingredient->precautions->askFirst as $condition) {
                 $conditions[] = $condition->label();
@@ -205,7 +262,7 @@ final readonly class Label
     {
         $of = array_map(
             static fn (Portion $portion): Advice => $portion->ingredient->precautions->pregnancy,
-            $this->assessment->subject->composition->counted(),
+            $this->assessment->subject->composition->possible(),
         );
 
         return match (true) {

@@ -8,6 +8,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\Name;
 use Crown\Measure\Band;
 use Crown\Measure\Number;
+use DateTimeImmutable;
 
 /** What is in a jar: plants, oils, and water that was added on purpose. */
 final readonly class Charge
@@ -90,6 +91,18 @@ final readonly class Charge
         return array_filter($this->herbs, static fn (Herb $h): bool => $h->form === 'fresh') !== [];
     }
 
+    /** @return list<Pour> oils that bring water, or in which something may have grown */
+    public function wetPours(): array
+    {
+        return array_values(
+            array_filter(
+                $this->pours,
+                static fn (Pour $p): bool => $p->oil->freeWater('')->high >= WaterBalance::DRY
+                    || $p->oil->provenance->inherited->grown !== null,
+            ),
+        );
+    }
+
     public function hasFines(): bool
     {
         return array_filter($this->herbs, static fn (Herb $h): bool => $h->preparation->leavesFines($h->form)) !== [];
@@ -142,8 +155,21 @@ final readonly class Charge
         return sprintf('%s in %s', implode(', ', $herbs), implode(', ', $oils));
     }
 
+    /** The earliest day printed on a bottle of its oils; null where none is. */
+    public function printedUseBy(): ?DateTimeImmutable
+    {
+        $days = array_filter(
+            array_map(
+                static fn (Pour $p): ?DateTimeImmutable => $p->oil->provenance->inherited->useBy,
+                $this->pours,
+            ),
+        );
+
+        return $days === [] ? null : min($days);
+    }
+
     /** The same, begun on another day. */
-    public function from(\DateTimeImmutable $day): self
+    public function from(DateTimeImmutable $day): self
     {
         return new self(
             array_map(static fn (Herb $h): Herb => $h->from($day), $this->herbs),

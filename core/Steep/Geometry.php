@@ -48,6 +48,12 @@ final readonly class Geometry
             ?->minus($this->height($this->fillMillilitres()) ?? Band::exact(0.0));
     }
 
+    /** Whether the oil fills the gaps between the plants and stands over them, whatever the jar. */
+    public function covers(): bool
+    {
+        return $this->fillMillilitres()->best >= $this->plantMillilitres()->best;
+    }
+
     /** cm of air that this charge wants. */
     public function wantedAirCm(): float
     {

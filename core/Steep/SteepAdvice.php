@@ -7,6 +7,7 @@ namespace Crown\Steep;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Advice;
 use Crown\Catalogue\Caution;
+use Crown\Catalogue\ConstituentLimit;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\Name;
 use Crown\Measure\Amount;
@@ -16,6 +17,9 @@ use JsonSerializable;
 /** One thing to know of a planned or running steep. */
 final readonly class SteepAdvice implements JsonSerializable
 {
+    /** Months left from which an oil hardly outlives its steep. */
+    private const SHORT = 3.0;
+
     /** Per cent solid from which a fat at rest hardly draws. */
     private const SETS = 10.0;
 
@@ -26,24 +30,28 @@ final readonly class SteepAdvice implements JsonSerializable
     /**
      * What is still to be known of a jar that was strained or given up: what is in its oil, not how it should stand.
      *
+     * @param  array<string, ConstituentLimit>  $limits of the catalogue
      * @return list<self> worst first
      */
-    public static function after(SteepPlan $plan): array
+    public static function after(SteepPlan $plan, array $limits): array
     {
         return array_values(
             array_filter(
-                self::on($plan),
+                self::on($plan, $limits),
                 static fn (self $a): bool => in_array(
                     $a->code,
-                    ['steep.caution', 'steep.withdrawn', 'steep.rags'],
+                    ['steep.caution', 'steep.withdrawn', 'steep.rags', 'steep.wet-oil', 'steep.constituent'],
                     true,
                 ),
             ),
         );
     }
 
-    /** @return list<self> worst first */
-    public static function on(SteepPlan $plan): array
+    /**
+     * @param  array<string, ConstituentLimit>  $limits of the catalogue
+     * @return list<self> worst first
+     */
+    public static function on(SteepPlan $plan, array $limits): array
     {
         $advice = [
             ...self::ofWater($plan),
@@ -53,6 +61,7 @@ final readonly class SteepAdvice implements JsonSerializable
             ...self::ofHands($plan),
             ...self::ofSolidFat($plan),
             ...self::ofWhatIsKnown($plan),
+            ...self::ofConstituents($plan, $limits),
         ];
         usort($advice, static fn (self $a, self $b): int => $a->severity->rank() <=> $b->severity->rank());
 
@@ -62,7 +71,20 @@ final readonly class SteepAdvice implements JsonSerializable
     /** @return list<self> */
     private static function ofWater(SteepPlan $plan): array
     {
-        $advice = [];
+        $advice = array_map(
+            static fn (Pour $pour): self => new self(
+                'steep.wet-oil',
+                Severity::Stop,
+                sprintf(
+                    '%s bears water%s A wet oil steeped again stays wet, and nothing keeps in it: take a dry one.',
+                    $pour->oil->name,
+                    $pour->oil->provenance->inherited->grown === null
+                        ? '.'
+                        : ': '.lcfirst($pour->oil->provenance->inherited->grown),
+                ),
+            ),
+            $plan->charge->wetPours(),
+        );
         if ($plan->charge->hasFresh()) {
             $advice[] = new self(
                 'steep.fresh',
@@ -108,9 +130,10 @@ final readonly class SteepAdvice implements JsonSerializable
                 'steep.water-left',
                 Severity::Caution,
                 sprintf(
-                    'By the weighing about %s g of water are still in it. Heat on and weigh again, or settle it and '
-                        .'leave the last centimetre, or freeze it and pour the oil off.',
+                    'By the weighing about %s g of water are still in it, %s at worst. Heat on for ten minutes and weigh '
+                        .'again: no further loss shows it dry, and so does a scale of 0.1 g. Or treat it as wet.',
                     Amount::number(round($plan->water->leftGrams()->best, 1)),
+                    Amount::number(round($plan->water->leftGrams()->high, 1)),
                 ),
             );
         }
@@ -126,7 +149,8 @@ final readonly class SteepAdvice implements JsonSerializable
         $words = static fn (float $x): string => Amount::number(round($x, 1));
         $cover = $plan->geometry->oilAbovePlantCm()?->best;
         // Where it is known how high the oil stands, that says whether it covers.
-        if ($plan->ratio() < $usual->low && ($cover === null || ! $plan->vessel->isKnown())) {
+        $known = $cover !== null && $plan->vessel->isKnown();
+        if ($plan->ratio() < $usual->low && ! $known && ! $plan->geometry->covers()) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Caution,
@@ -136,7 +160,7 @@ final readonly class SteepAdvice implements JsonSerializable
                     $words($usual->low),
                 ),
             );
-        } elseif ($plan->ratio() > $usual->high) {
+        } elseif ($plan->ratio() > $usual->high && ! self::isStrong($plan)) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Note,
@@ -172,15 +196,16 @@ final readonly class SteepAdvice implements JsonSerializable
             }
         }
         $left = $plan->ageing->lifeLeftMonths();
-        if ($left->best < 3.0) {
+        if ($left->low < self::SHORT) {
             $advice[] = new self(
                 'steep.outlived',
                 Severity::Caution,
                 sprintf(
-                    '%s will hardly outlive this steep: about %s months are left of it. A shorter way, or an oil that '
+                    '%s will hardly outlive this steep: %s to %s months are left of it. A shorter way, or an oil that '
                         .'keeps longer, is better.',
                     $plan->charge->oil()->name,
-                    $words($left->best),
+                    $words($left->low),
+                    $words($left->high),
                 ),
             );
         }
@@ -323,6 +348,9 @@ final readonly class SteepAdvice implements JsonSerializable
             if ($precautions->pregnancy !== Advice::Ok) {
                 $says[] = rtrim($precautions->pregnancy->words().' '.$precautions->pregnancyReason);
             }
+            if ($precautions->allergens !== []) {
+                $says[] = sprintf('It holds %s: ask before giving it away.', implode(', ', $precautions->allergens));
+            }
             $age = $part->facts->best(Property::MinimumAge, 0.0);
             if ($age > 0.0) {
                 $says[] = rtrim(sprintf('Not for children under %g. %s', $age, $precautions->ageReason));
@@ -338,6 +366,55 @@ final readonly class SteepAdvice implements JsonSerializable
         }
 
         return array_values($advice);
+    }
+
+    /**
+     * What law or sense holds to a share on skin, if all of it went over into the oil: and how far that is to be thinned.
+     *
+     * @param  array<string, ConstituentLimit>  $limits
+     * @return list<self>
+     */
+    private static function ofConstituents(SteepPlan $plan, array $limits): array
+    {
+        $advice = [];
+        foreach ($limits as $name => $limit) {
+            $percent = 0.0;
+            foreach ($plan->charge->herbs as $herb) {
+                $fact = $herb->plant->composition->constituents[$name] ?? null;
+                $held = $fact === null ? 0.0 : $fact->band->high;
+                $percent += $held * $herb->grams * $herb->reach() / $plan->charge->oilGrams();
+            }
+            $allowed = $limit->allowedFor(false);
+            if ($percent <= $allowed) {
+                continue;
+            }
+            $advice[] = new self(
+                'steep.constituent',
+                Severity::Caution,
+                sprintf(
+                    'It may hold %s %% of %s at worst; on skin its limit is %s %%. Let it be at most %s %% of what it goes '
+                        .'into.',
+                    Amount::number(round($percent, 2)),
+                    $name,
+                    Amount::number($allowed),
+                    Amount::number(max(0.1, floor(1000.0 * $allowed / $percent) / 10.0)),
+                ),
+            );
+        }
+
+        return $advice;
+    }
+
+    /** Whether what its plants bear is held to a limit on skin: then a thin charge is no fault. */
+    private static function isStrong(SteepPlan $plan): bool
+    {
+        foreach ($plan->charge->herbs as $herb) {
+            if ($herb->plant->composition->constituents !== []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<self> */

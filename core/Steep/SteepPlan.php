@@ -21,6 +21,9 @@ final readonly class SteepPlan
     /** A product that is made today is good for a week, days. */
     private const LEAST_LIFE = 7;
 
+    /** Days for which something wet may stand unheated. */
+    private const STANDS_WET = 1.0;
+
     public Timeline $timeline;
 
     public Extraction $extraction;
@@ -76,8 +79,8 @@ final readonly class SteepPlan
     }
 
     /**
-     * Best before, if it is ready on its day: the oils' life less the age that the steep costs. None where water comes
-     * in: that it is gone is only shown by what came out.
+     * Best before, if it is ready on its day: the oils' life less the age that the steep costs, and no later than the
+     * day printed on any of their bottles. None where water comes in: that it is gone is only shown by what came out.
      */
     public function bestBefore(): ?DateTimeImmutable
     {
@@ -85,8 +88,48 @@ final readonly class SteepPlan
             return null;
         }
         $days = max(self::LEAST_LIFE, Months::inDays($this->ageing->lifeLeftMonths()->low));
+        $day = $this->timeline->readyDay()->modify(sprintf('+%d days', $days));
+        $printed = $this->charge->printedUseBy();
 
-        return $this->timeline->readyDay()->modify(sprintf('+%d days', $days));
+        return $printed === null ? $day : min($day, $printed);
+    }
+
+    /**
+     * Why microbes may have grown in it: something wet stood in it unheated for more than a day. What was drawn off or
+     * settled since takes nothing of that away; null where nothing stood so.
+     */
+    public function grown(): ?string
+    {
+        foreach ($this->charge->pours as $pour) {
+            if ($pour->oil->provenance->inherited->grown !== null) {
+                return $pour->oil->provenance->inherited->grown;
+            }
+        }
+        foreach ($this->charge->herbs as $herb) {
+            $days = $herb->form === 'fresh' ? $this->daysUnheated($herb->since) : 0.0;
+            if ($days > self::STANDS_WET) {
+                return sprintf(
+                    '%s stood fresh under oil for %.0f days: microbes may have grown.',
+                    $herb->plant->name,
+                    $days,
+                );
+            }
+        }
+        $days = $this->charge->waterGrams > 0.0 ? $this->daysUnheated($this->timeline->start) : 0.0;
+
+        return $days > self::STANDS_WET
+            ? sprintf('Water stood in the oil for %.0f days: microbes may have grown.', $days)
+            : null;
+    }
+
+    private function daysUnheated(DateTimeImmutable $since): float
+    {
+        $days = 0.0;
+        foreach ($this->timeline->spans($since, $this->timeline->strainDay()) as $span) {
+            $days += $span->method->isHeated() ? 0.0 : $span->days;
+        }
+
+        return $days;
     }
 
     /** @return array<string, mixed> what is to be known of it at a glance: the figures of $defs/SteepPlan */
@@ -95,9 +138,9 @@ final readonly class SteepPlan
         return [
             'oil_grams' => Band::exact($this->charge->oilGrams()),
             'ratio' => round($this->ratio(), 3),
-            // Of a jar that is not known nothing is said; the document wants a figure.
-            'oil_above_plant_cm' => $this->geometry->oilAbovePlantCm() ?? Band::exact(0.0),
-            'headspace_cm' => $this->geometry->headspaceCm() ?? Band::exact(0.0),
+            // Of a jar that is not known nothing is said.
+            'oil_above_plant_cm' => $this->vessel->isKnown() ? $this->geometry->oilAbovePlantCm() : null,
+            'headspace_cm' => $this->vessel->isKnown() ? $this->geometry->headspaceCm() : null,
             'extraction_percent' => $this->extraction->atStraining(),
             'yield_grams' => $this->recovery->yieldGrams(),
             'water_in_grams' => $this->water->inGrams(),

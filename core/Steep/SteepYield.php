@@ -31,6 +31,11 @@ final readonly class SteepYield
     /** Share of the oil that counts as its plants, all together. */
     private const PLANTS = 0.009;
 
+    /** Of what came out so much may be water at most, and so much at best where it was drawn off. */
+    private const MOST_WATER = 0.9;
+
+    private const TRACES = 0.01;
+
     /** Facts of a blend of oils that are the mean of its parts, by mass. */
     private const MEANS = [Property::Density20, Property::Density60, Property::Weight];
 
@@ -94,24 +99,30 @@ final readonly class SteepYield
     }
 
     /**
-     * Share of the oil that may be water at worst, 0 to 1. Without the weighing all the water that may have come in
-     * still counts; with it, what may be left must be under 0.1 % of the oil to count as dry. Free water that was drawn
-     * or frozen off leaves traces: it was not shown dry.
+     * Share of the oil that may be water, 0 to 1. Without the weighing all the water that may have come in still counts;
+     * with it, what may be left must be under 0.1 % of the oil to count as dry. Free water that was drawn or frozen off
+     * leaves traces at best: it was not shown dry; and where something wet stood for days, nothing is taken away.
      */
-    public function waterShare(): float
+    public function water(): Band
     {
-        $share = $this->waterLeftGrams()->high / $this->grams;
+        $share = $this->waterLeftGrams()->scaled(1 / $this->grams)->atMost(self::MOST_WATER);
 
         return match (true) {
-            $share < WaterBalance::DRY => 0.0,
-            $this->choice !== WaterChoice::Kept => WaterBalance::DRY,
-            default => min(0.9, $share),
+            $share->high < WaterBalance::DRY => Band::exact(0.0),
+            $this->choice !== WaterChoice::Kept && $this->plan->grown() === null => $share->atMost(self::TRACES),
+            default => $share,
         };
     }
 
     public function isDry(): bool
     {
-        return $this->waterShare() === 0.0;
+        return $this->water()->high === 0.0;
+    }
+
+    /** Why microbes may have grown in it; null where they cannot, or where the bowl has shown it dry. */
+    public function grown(): ?string
+    {
+        return $this->isDry() && $this->plan->charge->wetPours() === [] ? null : $this->plan->grown();
     }
 
     /** Where it must stand for its date to hold. */
@@ -121,8 +132,8 @@ final readonly class SteepYield
     }
 
     /**
-     * Best before, of what came out on a day: the low end of what its oil still has, and no longer than its water lets
-     * it.
+     * Best before, of what came out on a day: the low end of what its oil still has, no longer than its water lets it,
+     * and no later than the day printed on a bottle that went in.
      */
     public function bestBefore(DateTimeImmutable $on): DateTimeImmutable
     {
@@ -130,12 +141,17 @@ final readonly class SteepYield
             ? $this->plan->ageing->lifeLeftMonths()->low
             : WaterCap::TRACES_MONTHS;
 
-        return $on->modify(sprintf('+%d days', Months::inDays(min($months, $this->waterCap()->months))));
+        $day = $on->modify(sprintf('+%d days', Months::inDays(min($months, $this->waterCap()->months))));
+        $printed = $this->plan->charge->printedUseBy();
+
+        return $printed === null ? $day : min($day, $printed);
     }
 
     private function waterCap(): WaterCap
     {
-        return WaterCap::of(WaterClass::ofSteep($this->waterShare() * 100), false);
+        $class = $this->grown() === null ? WaterClass::ofSteep($this->water()->high * 100) : WaterClass::Free;
+
+        return WaterCap::of($class, false);
     }
 
     /** What was had against what was foretold, per cent of the oil that could come. */
@@ -181,7 +197,7 @@ final readonly class SteepYield
                 // An oil that sets in the cold still does so with a herb in it.
                 $this->oils()->solidFat(),
                 $this->constituents(),
-                waterShare: $this->waterShare(),
+                water: $this->isDry() ? null : $this->water(),
                 drying: $carried->isDrying(),
             ),
             vegan: $carried->isVegan(),
@@ -193,13 +209,14 @@ final readonly class SteepYield
             ),
             evidence: $this->evidence($plants),
             storage: $oil->storage,
-            provenance: $carried->provenance(Origin::Steeped, $this->withdrawn, $this->awaited),
+            provenance: $carried->provenance(Origin::Steeped, $this->withdrawn, $this->awaited, $this->grown()),
             parts: $parts,
         );
     }
 
     /**
-     * The oils by their shares; the plants after them, all together under 1 %: the little of them that oil draws.
+     * The oils by their shares, and the water that is in them; the plants after them, all together under 1 %: the little
+     * of them that oil draws.
      *
      * @return array<string, float> by INCI name
      */
@@ -213,6 +230,11 @@ final readonly class SteepYield
         }
 
         unset($parts['']);
+        if (! $this->isDry()) {
+            $water = $this->water()->best;
+            $parts = array_map(static fn (float $share): float => $share * (1.0 - $water), $parts);
+            $parts['Aqua'] = ($parts['Aqua'] ?? 0.0) + $water;
+        }
 
         return $parts;
     }

@@ -13,14 +13,28 @@ use Crown\Measure\Weave;
  */
 final class Straining
 {
+    /** Per cent solid at room temperature, °C, from which an oil is strained warm. */
+    private const SET = 10.0;
+
+    private const ROOM = 21.0;
+
     /**
      * @param  Tools|null  $own what the maker strains with, as far as it is known
      * @return list<StrainStep> in their order
      */
     public static function steps(SteepPlan $plan, ?Tools $own = null): array
     {
-        $steps = [self::settling($plan)];
-        if ($plan->charge->hasFines()) {
+        $steps = [
+            new StrainStep(
+                'bowl',
+                $plan->vessel->isNarrow()
+                    ? 'Set out a wide bowl or jug: the jar\'s mouth is too narrow to strain into.'
+                    : 'Set out a wide bowl or jug to strain into.',
+                'A narrow bottle is filled through a funnel afterwards, and nothing runs down its side.',
+            ),
+            self::settling($plan),
+        ];
+        if ($plan->charge->hasFines() && self::settles($plan)) {
             $steps[] = new StrainStep(
                 'pour',
                 'Pour the clear oil off the top, slowly, and stop when the first cloud comes.',
@@ -28,13 +42,6 @@ final class Straining
             );
         }
         $steps[] = self::withOwn(self::cloth($plan), $plan, $own ?? new Tools());
-        $steps[] = new StrainStep(
-            'bowl',
-            $plan->vessel->isNarrow()
-                ? 'Strain into a wide bowl or jug: the jar\'s mouth is too narrow to strain into.'
-                : 'Strain into a wide bowl or jug first.',
-            'A narrow bottle is filled through a funnel afterwards, and nothing runs down its side.',
-        );
         $steps[] = self::pressing($plan);
         $steps[] = new StrainStep(
             'weigh',
@@ -84,6 +91,27 @@ final class Straining
     private static function settling(SteepPlan $plan): StrainStep
     {
         return match (true) {
+            $plan->charge->hasFresh() && $plan->timeline->method->isHeated() => new StrainStep(
+                'settle',
+                'Strain it warm, the same day. It does not stand at room temperature.',
+                'A fresh plant gives water for as long as it lies in the oil, and things grow in it.',
+                0,
+                0,
+            ),
+            $plan->charge->hasFresh() => new StrainStep(
+                'settle',
+                'Lift the plant out at once, and let the oil stand in the fridge for half a day.',
+                'Water sinks; the last centimetre is left behind.',
+                12,
+                24,
+            ),
+            self::isSet($plan) => new StrainStep(
+                'settle',
+                'Warm it until it is liquid, and strain it warm.',
+                'This fat is set at room temperature; nothing runs through a cloth then.',
+                0,
+                0,
+            ),
             $plan->charge->hasFines() => new StrainStep(
                 'settle',
                 'Let it settle untouched for 36 to 48 hours.',
@@ -91,12 +119,12 @@ final class Straining
                 36,
                 48,
             ),
-            $plan->charge->hasFresh() => new StrainStep(
+            $plan->timeline->method->isHeated() => new StrainStep(
                 'settle',
-                'Lift the plant out and let the oil stand for a day.',
-                'Water sinks; the last centimetre is left behind.',
-                12,
-                24,
+                'Let it cool until it is lukewarm, then strain it.',
+                'Warm oil runs through a cloth more easily, and burns nobody.',
+                0,
+                0,
             ),
             default => new StrainStep(
                 'settle',
@@ -106,6 +134,17 @@ final class Straining
                 0,
             ),
         };
+    }
+
+    /** Whether it is left to settle: what is fresh or set at room temperature is not. */
+    private static function settles(SteepPlan $plan): bool
+    {
+        return ! $plan->charge->hasFresh() && ! self::isSet($plan);
+    }
+
+    private static function isSet(SteepPlan $plan): bool
+    {
+        return $plan->charge->solidPercent(self::ROOM) >= self::SET;
     }
 
     private static function cloth(SteepPlan $plan): StrainStep

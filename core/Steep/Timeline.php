@@ -46,14 +46,18 @@ final readonly class Timeline
     }
 
     /**
-     * From where it was moved with a length, counted from that day; heated, on the day after. Moved without a length it
-     * still stands as long as was planned from the start.
+     * From where it was moved with a length, counted from that day; heated, on the day after, and on the same day where
+     * a fresh plant is in it, which must not stand. Moved without a length it still stands as long as was planned from
+     * the start.
      */
     public function strainDay(): DateTimeImmutable
     {
         $last = $this->last();
         $first = $this->stays[0];
         $days = $last->days ?? $this->method->days();
+        if ($this->method->isHeated() && $this->charge->hasFresh()) {
+            return $last->from;
+        }
         if (count($this->stays) === 1 || $last->days !== null || $this->method->isHeated()) {
             return $last->from->modify(sprintf('+%d days', $days));
         }

@@ -32,10 +32,13 @@ final readonly class WaterBalance
     {
     }
 
-    /** Grams brought in: fresh mass x moisture x release, and what was added on purpose. */
+    /** Grams brought in: fresh mass x moisture x release, what was added on purpose, and what the oils bring. */
     public function inGrams(): Band
     {
         $water = Band::exact($this->charge->waterGrams);
+        foreach ($this->charge->pours as $pour) {
+            $water = $water->plus($pour->oil->freeWater('')->scaled($pour->grams));
+        }
         foreach ($this->charge->herbs as $herb) {
             $water = $water->plus($this->of($herb));
         }
@@ -76,11 +79,14 @@ final readonly class WaterBalance
 
     /**
      * The most the bowl can lose, g: all the water that is in its plants, in the dried ones too, what was added, and
-     * what a kitchen scale misses.
+     * and in the oils, and what a kitchen scale misses.
      */
     public function mostLossGrams(): float
     {
         $most = $this->charge->waterGrams + self::SCALE_MISSES * count($this->journal->weighings);
+        foreach ($this->charge->pours as $pour) {
+            $most += $pour->grams * $pour->oil->freeWater('')->high;
+        }
         foreach ($this->charge->herbs as $herb) {
             $most += $herb->grams * ($herb->form === 'fresh' ? self::moisture($herb)->high : self::MOST_IN_DRIED);
         }

@@ -158,7 +158,7 @@ final class MethodPagesTest extends CoreTestCase
                     new DateTimeImmutable('2027-03-10'),
                     $preparation,
                 ),
-                new Pour(self::catalogue()->get('coconut-oil'), 300, new DateTimeImmutable('2027-03-10')),
+                new Pour(self::catalogue()->get('olive-oil'), 300, new DateTimeImmutable('2027-03-10')),
             ),
             SteepMethod::ColdDark,
             vessel: new Vessel(500, 8, 7),
@@ -171,8 +171,8 @@ final class MethodPagesTest extends CoreTestCase
         self::assertSame(
             [36, 48],
             [
-                Straining::steps($plan(Preparation::None))[0]->fewestHours,
-                Straining::steps($plan(Preparation::None))[0]->mostHours,
+                Straining::steps($plan(Preparation::None))[1]->fewestHours,
+                Straining::steps($plan(Preparation::None))[1]->mostHours,
             ],
         );
         self::assertStringContainsStringIgnoringCase('paper', $does(Preparation::None));

@@ -94,6 +94,12 @@ final readonly class Sentences implements FindingWords
                 self::names($f),
                 (new DateTimeImmutable($f->about[0]))->format('j F Y'),
             ),
+            'lot.grown' => sprintf(
+                '%s: %s Settling takes nothing of that away. At most 7 days in the fridge or 30 frozen, for yourself alone; '
+                    .'better throw it away.',
+                self::names($f),
+                lcfirst($f->term('why')),
+            ),
             'lot.withdrawn' => sprintf('%s must not be used: %s', self::names($f), $f->about[0]),
             default => null,
         };

@@ -26,6 +26,12 @@ final readonly class HeadSentences implements FindingWords
                 implode(', ', array_slice($f->about, 1)),
             ),
             'head.allergy' => sprintf('%s is allergic to %s; %s bears it.', $who, $f->about[1], self::line($f)),
+            'head.unknown' => sprintf(
+                '%s is allergic to %s: whether "%s" bears it nobody can tell.',
+                $who,
+                implode(' and ', array_slice($f->about, 1)),
+                mb_substr($f->portions[0]->name(), 0, 60),
+            ),
             'head.age' => sprintf(
                 '%s is younger than %g: %s is not for children under that.',
                 $who,

@@ -170,7 +170,7 @@ final readonly class Pool
         $vegan = array_filter($present, static fn (Ingredient $i): bool => ! $i->vegan) === [];
 
         return ($vegan && ! $ingredient->vegan)
-            || ($this->subject->water->percent->best <= 0.0 && $ingredient->freeWater('') > 0.0)
+            || ($this->subject->water->percent->best <= 0.0 && $ingredient->freeWater('')->high > 0.0)
             || array_diff(
                 $ingredient->precautions->allergens,
                 ...array_map(static fn (Ingredient $i): array => $i->precautions->allergens, $present),

@@ -156,13 +156,17 @@ final class AcceptanceTest extends CoreTestCase
                 )->withNotes('Rosa likes it.'),
             ),
         );
+        $known = FormulaText::write(
+            self::assess(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g'], ProductKind::Balm)),
+        );
 
         self::assertStringContainsString("Test\nPomade or balm, adult, left on.", $text);
         self::assertStringContainsString('    60.0 g   60.0 %  Shea butter (melt, weighed)', $text);
         self::assertStringContainsString('   100.0 g  100.0 %', $text);
         self::assertStringContainsString('cannot tell        who knows', $text);
         self::assertMatchesRegularExpression('/Method\n1\. Wash hands/', $text);
-        self::assertStringContainsString('effective solids', $text);
+        self::assertStringContainsString('Texture: cannot tell.', $text);
+        self::assertStringContainsString('effective solids', $known);
         self::assertStringEndsWith("Rosa likes it.\n", $text);
     }
 }

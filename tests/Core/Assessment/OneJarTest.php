@@ -188,7 +188,7 @@ final class OneJarTest extends CoreTestCase
                 $water->class === WaterClass::Dry,
                 "$plant->id $form $method->value",
             );
-            self::assertEqualsWithDelta(100 * $yield->waterShare(), $water->percent->high, 1e-9);
+            self::assertEqualsWithDelta(100 * $yield->water()->high, $water->percent->high, 1e-9);
             $shelf = (int) $day->diff($yield->bestBefore($day))->format('%a');
             $bench = (int) $day->diff(self::label($assessment)->keeping()->bestBefore)->format('%a');
             self::assertEqualsWithDelta($shelf, $bench, 1.0, "$plant->id $form $method->value");

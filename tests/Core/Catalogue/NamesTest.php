@@ -217,7 +217,7 @@ final class NamesTest extends CoreTestCase
 
     public function test_what_calls_itself_a_water_and_is_not_known_counts_as_water(): void
     {
-        $water = static fn (string $name): float => Ingredient::unplaced($name)->freeWater('');
+        $water = static fn (string $name): float => Ingredient::unplaced($name)->freeWater('')->best;
 
         self::assertSame([0.95, 0.95, 0.95], [$water('Fenugreek water'), $water('pear juice'), $water('black tea')]);
         self::assertSame([0.0, 0.0], [$water('moon dust'), $water('water lily oil')]);

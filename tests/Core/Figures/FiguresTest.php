@@ -238,7 +238,7 @@ final class FiguresTest extends CoreTestCase
             ],
             'advice' => array_map(
                 static fn (SteepAdvice $a): array => [$a->code, $a->severity->value, self::numbersIn($a->message)],
-                SteepAdvice::on($plan),
+                SteepAdvice::on($plan, []),
             ),
             'strain' => array_map(
                 static fn (StrainStep $s): array => [$s->id, $s->fewestHours, $s->mostHours],

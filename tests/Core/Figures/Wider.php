@@ -159,7 +159,7 @@ final class Wider
                 60,
             ]),
             'said' => self::marked([
-                array_map(static fn (SteepAdvice $a): string => $a->message, SteepAdvice::on($plan)),
+                array_map(static fn (SteepAdvice $a): string => $a->message, SteepAdvice::on($plan, [])),
                 Straining::steps($plan),
                 Straining::inShort($plan),
                 array_map(

@@ -33,7 +33,6 @@ use Crown\Steep\Straining;
 use Crown\Steep\StrainStep;
 use Crown\Steep\Timing;
 use Crown\Steep\Vessel;
-use Crown\Steep\WaterBalance;
 use Crown\Steep\WaterChoice;
 use Crown\Steep\Way;
 use Crown\Steep\Weighing;
@@ -99,7 +98,7 @@ final class JarTest extends CoreTestCase
     /** @return list<string> */
     private static function codesOf(SteepPlan $plan): array
     {
-        return array_map(static fn (SteepAdvice $a): string => $a->code, SteepAdvice::on($plan));
+        return array_map(static fn (SteepAdvice $a): string => $a->code, SteepAdvice::on($plan, []));
     }
 
     public function test_a_herb_added_later_has_drawn_for_its_own_days(): void
@@ -281,9 +280,14 @@ final class JarTest extends CoreTestCase
             [self::herb('rosemary', 'fresh', 50, 0, Preparation::Chopped)],
             stays: [new Stay(SteepMethod::WaterBath, self::day())],
         );
-        self::assertSame(WaterBalance::DRY, (new SteepYield($jar, 330, 0.0, WaterChoice::FrozenPoured))->waterShare());
+        self::assertSame(0.01, (new SteepYield($jar, 330, 0.0, WaterChoice::FrozenPoured))->water()->high, 'traces at best');
         self::assertFalse((new SteepYield($jar, 330, 0.0, WaterChoice::DrawnOff))->isDry());
-        self::assertGreaterThan(0.03, (new SteepYield($jar, 330))->waterShare());
+        self::assertGreaterThan(0.03, (new SteepYield($jar, 330))->water()->high);
+        $stood = self::jar([self::herb('rosemary', 'fresh', 50, 0, Preparation::Chopped)]);
+        $drawn = new SteepYield($stood, 330, 0.0, WaterChoice::DrawnOff);
+        self::assertGreaterThan(0.03, $drawn->water()->high, 'what stood wet for weeks is not mended by settling');
+        self::assertStringContainsString('28 days', (string) $drawn->grown());
+        self::assertSame(7, (int) self::day(28)->diff($drawn->bestBefore(self::day(28)))->format('%a'));
     }
 
     public function test_as_much_as_covers_the_herb(): void
@@ -398,7 +402,8 @@ final class JarTest extends CoreTestCase
         )[0]->does;
         $powder = self::jar([self::herb('rosemary', 'powder')]);
         self::assertContains('pour', $ids($powder));
-        self::assertSame(36, Straining::steps($powder)[0]->fewestHours);
+        self::assertSame(36, Straining::steps($powder)[1]->fewestHours);
+        self::assertSame('bowl', Straining::steps($powder)[0]->id, 'it is set out before anything is poured');
         self::assertStringContainsString('Never a stocking', $does($powder, 'filter'));
         self::assertStringContainsString(
             'bag',
@@ -458,7 +463,7 @@ final class JarTest extends CoreTestCase
             self::codesOf(self::jar([self::herb('rosemary', 'powder')], pressed: true)),
         );
         self::assertContains('steep.mouth', self::codesOf(self::jar(vessel: new Vessel(900, 9, 3))));
-        $fresh = SteepAdvice::on(self::jar([self::herb('rosemary', 'fresh')]));
+        $fresh = SteepAdvice::on(self::jar([self::herb('rosemary', 'fresh')]), []);
         self::assertSame([Severity::Stop, 'steep.fresh-cold'], [$fresh[0]->severity, $fresh[0]->code]);
         self::assertStringContainsString('heat drives it off', SteepError::scent('Lavender')->getMessage());
     }
@@ -472,7 +477,7 @@ final class JarTest extends CoreTestCase
                 stays: [new Stay(SteepMethod::WaterBath, self::day())],
             ),
         );
-        self::assertStringContainsString('bubbling has stopped', $signs[0]);
+        self::assertStringContainsString('weighs no less', $signs[0], 'under 100 °C nothing bubbles of itself');
     }
 
     public function test_a_blend_of_oils_carries_all_its_parents(): void

@@ -99,7 +99,7 @@ final class MethodsTest extends CoreTestCase
             [],
             ['steep.ratio', 'steep.heat', 'steep.fresh', 'steep.light', 'steep.rags', 'steep.press'],
         ];
-        yield 'too little oil' => [self::plan(SteepMethod::ColdDark, oilGrams: 150), ['steep.ratio'], []];
+        yield 'too little oil' => [self::plan(SteepMethod::ColdDark, oilGrams: 60), ['steep.ratio'], []];
         yield 'too much oil' => [self::plan(SteepMethod::ColdDark, oilGrams: 900), ['steep.ratio'], []];
         yield 'heat' => [self::plan(SteepMethod::DirectHeat), ['steep.heat'], ['steep.fresh']];
         yield 'sun' => [self::plan(SteepMethod::SunnySill), ['steep.light'], []];
@@ -129,7 +129,7 @@ final class MethodsTest extends CoreTestCase
     #[DataProvider('warned')]
     public function test_warnings_stand_where_they_must(SteepPlan $plan, array $must, array $mustNot): void
     {
-        $codes = array_map(static fn (SteepAdvice $a): string => $a->code, SteepAdvice::on($plan));
+        $codes = array_map(static fn (SteepAdvice $a): string => $a->code, SteepAdvice::on($plan, []));
 
         self::assertSame([], array_diff($must, $codes));
         self::assertSame([], array_intersect($mustNot, $codes));
@@ -139,7 +139,7 @@ final class MethodsTest extends CoreTestCase
     {
         $severity = static fn (string $oil): string => array_values(
             array_filter(
-                SteepAdvice::on(self::plan(SteepMethod::SunnySill, oil: $oil)),
+                SteepAdvice::on(self::plan(SteepMethod::SunnySill, oil: $oil), []),
                 static fn (SteepAdvice $a): bool => $a->code === 'steep.light',
             ),
         )[0]->severity->value;

@@ -53,9 +53,11 @@ final class NoticedTest extends CoreTestCase
             $of('rosemary', 'dried', SteepMethod::WaterBath),
         );
         $fresh = $of('rosemary', 'fresh', SteepMethod::WaterBath);
-        self::assertCount(3, $fresh);
-        self::assertStringContainsString('bubbling has stopped', $fresh[0]);
-        self::assertStringContainsString('crisp', $fresh[2]);
+        self::assertCount(2, $fresh);
+        self::assertStringContainsString('weighs no less', $fresh[0]);
+        self::assertStringContainsString('crisp', $fresh[1]);
+        self::assertStringContainsString('nothing to be seen', $of('rosemary', 'fresh', SteepMethod::HotJar)[0]);
+        self::assertStringNotContainsString('crisp', implode(' ', $of('garlic', 'fresh', SteepMethod::WaterBath)));
     }
 
     public function test_a_method_is_held_at_its_own_edges_and_not_beyond(): void

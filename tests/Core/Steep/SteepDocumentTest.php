@@ -146,7 +146,7 @@ final class SteepDocumentTest extends CoreTestCase
         self::assertFalse(EntryKind::Drawn->isForAfterwards());
     }
 
-    public function test_what_came_out_keeps_as_long_as_the_low_end_of_its_oil_and_three_months_with_water(): void
+    public function test_what_came_out_keeps_as_long_as_the_low_end_of_its_oil_and_a_week_where_water_stood_in_it(): void
     {
         $plan = self::kept()->plan(self::catalogue());
         $dry = new SteepYield($plan, 280);
@@ -162,7 +162,7 @@ final class SteepDocumentTest extends CoreTestCase
             choice: WaterChoice::FrozenPoured,
         );
         self::assertSame(
-            self::day(28)->modify('+91 days')->format('Y-m-d'),
+            self::day(28)->modify('+7 days')->format('Y-m-d'),
             $wet->bestBefore(self::day(28))->format('Y-m-d'),
         );
     }

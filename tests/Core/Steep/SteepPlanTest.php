@@ -109,8 +109,8 @@ final class SteepPlanTest extends CoreTestCase
         $plan = self::plan(jar: 700, wide: 9);
         self::assertEqualsWithDelta(1.09, $plan->geometry->oilAbovePlantCm()->best, 0.01);
         self::assertEqualsWithDelta(4.2, $plan->geometry->headspaceCm()->best, 0.01);
-        self::assertContains('steep.cover', array_map(static fn ($a): string => $a->code, SteepAdvice::on($plan)));
-        self::assertSame(Severity::Stop, SteepAdvice::on(self::plan(jar: 300, wide: 9))[0]->severity);
+        self::assertContains('steep.cover', array_map(static fn ($a): string => $a->code, SteepAdvice::on($plan, [])));
+        self::assertSame(Severity::Stop, SteepAdvice::on(self::plan(jar: 300, wide: 9), [])[0]->severity);
     }
 
     public function test_fresh_plants_bring_water_until_it_is_weighed_out(): void
@@ -121,12 +121,13 @@ final class SteepPlanTest extends CoreTestCase
 
         $wet = new SteepYield($plan, 130);
         // At worst 50 g x 0.72 x 0.8 = 28.8 g: that decides.
-        self::assertEqualsWithDelta(28.8 / 130, $wet->waterShare(), 1e-9);
+        self::assertEqualsWithDelta(28.8 / 130, $wet->water()->high, 1e-9);
+        self::assertEqualsWithDelta(11.9 / 130, $wet->water()->best, 1e-9);
         self::assertFalse($wet->isDry());
         self::assertFalse((new SteepYield($plan, 130, 12))->isDry(), 'the best case shows nothing');
         self::assertTrue((new SteepYield($plan, 130, 28.8))->isDry(), 'the weighing test shows it dry');
         self::assertSame(0.0, self::plan()->water->inGrams()->high, 'a dried herb brings none');
-        self::assertSame(Severity::Stop, SteepAdvice::on(self::plan('rosemary', 'fresh', 50, 150))[0]->severity);
+        self::assertSame(Severity::Stop, SteepAdvice::on(self::plan('rosemary', 'fresh', 50, 150), [])[0]->severity);
     }
 
     /** @param  list<Weighing>  $weighings */
@@ -194,20 +195,21 @@ final class SteepPlanTest extends CoreTestCase
     {
         $codes = static fn (SteepPlan $plan): array => array_map(
             static fn (SteepAdvice $a): string => $a->code,
-            SteepAdvice::on($plan),
+            SteepAdvice::on($plan, []),
         );
         // 120 ml of cloves in 300 ml of oil, in a narrow jar: well covered, though little oil for its mass.
         $covered = self::plan('clove-bud', 'dried', 60, 280, jar: 700, wide: 7);
         self::assertGreaterThan(2.5, $covered->geometry->oilAbovePlantCm()?->best);
         self::assertNotContains('steep.cover', $codes($covered));
         self::assertNotContains('steep.ratio', $codes($covered));
-        self::assertContains('steep.ratio', $codes(self::plan('clove-bud', 'dried', 60, 180)), 'no jar is known');
+        self::assertNotContains('steep.ratio', $codes(self::plan('clove-bud', 'dried', 60, 180)), 'bulk density tells it');
+        self::assertContains('steep.ratio', $codes(self::plan('clove-bud', 'dried', 60, 60)), 'it stands dry');
     }
 
     public function test_a_cure_never_fills_the_jar_past_its_air(): void
     {
         $cover = static function (SteepPlan $plan): string {
-            foreach (SteepAdvice::on($plan) as $advice) {
+            foreach (SteepAdvice::on($plan, []) as $advice) {
                 if ($advice->code === 'steep.cover') {
                     return $advice->message;
                 }
@@ -246,6 +248,7 @@ final class SteepPlanTest extends CoreTestCase
                         new Charge($cold->charge->herbs, $cold->charge->pours, 5.0),
                         new Journal([new Stay($method, $cold->timeline->start)]),
                     ),
+                    [],
                 ),
             ),
             1,

@@ -201,6 +201,6 @@ final class WaysTest extends CoreTestCase
     /** @return list<string> */
     private static function codesOf(SteepPlan $plan): array
     {
-        return array_map(static fn (SteepAdvice $a): string => $a->code, SteepAdvice::on($plan));
+        return array_map(static fn (SteepAdvice $a): string => $a->code, SteepAdvice::on($plan, []));
     }
 }
