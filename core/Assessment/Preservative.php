@@ -52,8 +52,8 @@ final readonly class Preservative
 
     /**
      * Whether what is there in its range of use, and goes where the water is, holds down all that can grow: one
-     * broad-spectrum preservative, or partial ones that make a whole at a pH at which all of them work. Beside a line of
-     * which nobody knows how much there is, no dose can be told, so that none is relied on.
+     * broad-spectrum preservative, or partial ones that make a whole at a pH at which all of them work. Beside a line
+     * of which nobody knows how much there is, no dose can be told, so that none is relied on.
      */
     public function fits(?WaterClass $class): bool
     {

@@ -95,34 +95,12 @@ final readonly class ShelfLife
             $lit,
             $learned,
         )[0];
-        $longer = [];
+        $longer = array_map(
+            static fn (array $way): array => [...$way, 'months' => $way['months']->atMost(min($cap, 1e6))],
+            self::ways($composition, $oils, $weakest, $blend, $then),
+        );
         if ($capped && $dry !== null) {
             $longer[] = ['words' => $dry, 'months' => $then($blend, false, $celsius, $clear)];
-        }
-        if ($clear) {
-            $longer[] = [
-                'words' => 'In dark glass, or in a cupboard',
-                'months' => $then($blend, false, $celsius, false)->atMost(min($cap, 1e6)),
-            ];
-        }
-        if ($antioxidant === null) {
-            $longer[] = [
-                'words' => '0.5 % of vitamin E',
-                'months' => $then($blend, true, $celsius, $clear)->atMost(min($cap, 1e6)),
-            ];
-        }
-        if ($celsius > self::FRIDGE) {
-            $longer[] = [
-                'words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE),
-                'months' => $then($blend, false, self::FRIDGE, $clear)->atMost(min($cap, 1e6)),
-            ];
-        }
-        $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
-        if ($weakest instanceof Portion && $others !== []) {
-            $longer[] = [
-                'words' => sprintf('Without %s, the other lines in its place', $weakest->name()),
-                'months' => $then(self::blended($others)[0], false, $celsius, $clear)->atMost(min($cap, 1e6)),
-            ];
         }
         $longer = array_values(
             array_filter(
@@ -133,6 +111,50 @@ final readonly class ShelfLife
         usort($longer, static fn (array $a, array $b): int => $b['months']->best <=> $a['months']->best);
 
         return new self($months, $reasons, $capped, $longer, $capped ? $limit->store : Store::at($celsius));
+    }
+
+    /**
+     * Single changes that may lengthen the life, as far as water lets it.
+     *
+     * @param  non-empty-list<array{Portion, Band}>  $oils
+     * @param  Portion|null  $weakest the line that ends it; null where none does by itself
+     * @param  Band  $blend months of all of them together, at 20 °C in the dark
+     * @param  callable(Band, bool, float, bool): Band  $then months with an antioxidant, at °C, in light or not
+     * @return list<array{words: string, months: Band}>
+     */
+    private static function ways(
+        Composition $composition,
+        array $oils,
+        ?Portion $weakest,
+        Band $blend,
+        callable $then,
+    ): array {
+        [$celsius, $clear] = [$composition->formula->storageCelsius, $composition->formula->clearGlass];
+        $ways = [];
+        if ($clear) {
+            $ways[] = [
+                'words' => 'In dark glass, or in a cupboard',
+                'months' => $then($blend, false, $celsius, false),
+            ];
+        }
+        if (self::antioxidant($composition) === null) {
+            $ways[] = ['words' => '0.5 % of vitamin E', 'months' => $then($blend, true, $celsius, $clear)];
+        }
+        if ($celsius > self::FRIDGE) {
+            $ways[] = [
+                'words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE),
+                'months' => $then($blend, false, self::FRIDGE, $clear),
+            ];
+        }
+        $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
+        if ($weakest !== null && $others !== []) {
+            $ways[] = [
+                'words' => sprintf('Without %s, the other lines in its place', $weakest->name()),
+                'months' => $then(self::blended($others)[0], false, $celsius, $clear),
+            ];
+        }
+
+        return $ways;
     }
 
     /**

@@ -150,7 +150,9 @@ final readonly class WaterBalance
             // What it holds at worst decides; what may be wet is never dry.
             $percent->high < self::DRY && $may === [] => self::dry($composition),
             $spirit > 0.0 && $spirit >= self::KEEPS * ($spirit + $percent->high / 100) => WaterClass::Spirit,
-            $may === [] && $percent->high < self::MOST_BOUND && self::isBound($composition, $bearers) => WaterClass::Traces,
+            $may === []
+                && $percent->high < self::MOST_BOUND
+                && self::isBound($composition, $bearers) => WaterClass::Traces,
             // Water with what dissolves in it does not separate: a preservative that fits makes it keep.
             $may === []
                 && self::isOnePhase($composition, $percent)

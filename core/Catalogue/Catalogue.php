@@ -248,7 +248,11 @@ final readonly class Catalogue
         return [];
     }
 
-    /** What a plant is when it is poured: its tea, or what the words say. @throws CatalogueError for what is no plant */
+    /**
+     * What a plant is when it is poured: its tea, or what the words say.
+     *
+     * @throws CatalogueError for what is no plant
+     */
     public function poured(string $plant, string $words): Ingredient
     {
         return $this->get(Derived::teaOf($plant, $words));

@@ -31,13 +31,16 @@ final readonly class ScentAllergens
         'alpha-pinene' => 'Pinene',
         'beta-pinene' => 'Pinene',
         'alpha-terpineol' => 'Terpineol',
+        'beta-caryophyllene' => 'Beta-Caryophyllene',
+        'terpinolene' => 'Terpinolene',
+        'anethole' => 'Anethole',
         'alpha-santalol' => 'Santalol',
         'beta-santalol' => 'Santalol',
     ];
 
     /** What lists of bought products name besides: the same things as they are called there. */
     private const ALSO = ['hexyl cinnamal', 'amyl cinnamal', 'hydroxycitronellal', 'benzyl cinnamate', 'benzyl alcohol'
-        .' (from natural oils)', 'anise alcohol', 'cinnamyl alcohol', 'alpha-isomethyl ionone', 'beta-caryophyllene'];
+        .' (from natural oils)', 'anise alcohol', 'cinnamyl alcohol', 'alpha-isomethyl ionone'];
 
     /** Whether a name is that of such a constituent, as it ends the list of a bought product. */
     public static function has(string $name): bool

@@ -145,20 +145,27 @@ final readonly class Label
         foreach ($this->scentsNotKnown() as $name) {
             $cautions[] = sprintf('Scent allergens of %s: not known.', Name::inSentence($name));
         }
-        $store = $this->keeping()->store ?? Store::Anywhere;
         if ($this->keeping() === null && ! $isDated) {
             $cautions[] = self::NO_DATE;
         }
+
+        return [...$cautions, ...$this->where(), 'Sudden or patchy hair loss, sores or a rash: see a clinician.'];
+    }
+
+    /** @return list<string> where and how it stands */
+    private function where(): array
+    {
+        $cautions = [];
+        $store = $this->keeping()->store ?? Store::Anywhere;
         $dry = [WaterClass::Dry, null];
         if (! in_array($this->assessment->subject->water->class, $dry, true) || $store !== Store::Anywhere) {
             $cautions[] = ($store->words() ?? 'Keep it cool.').' Throw it away if look or smell changes.';
         }
-        if (! $formula->kind->isRinsed()) {
+        if (! $this->assessment->subject->formula()->kind->isRinsed()) {
             $cautions[] = in_array($store, [Store::Fridge, Store::Chilled, Store::Frozen], true)
                 ? 'Dark and dry. Dry fingers only.'
                 : 'Cool, dark and dry. Dry fingers only.';
         }
-        $cautions[] = 'Sudden or patchy hair loss, sores or a rash: see a clinician.';
 
         return $cautions;
     }

@@ -36,6 +36,7 @@ final readonly class Recipe implements JsonSerializable
      * @param  Claims  $claims how much it says it makes, and how long it keeps
      * @param  list<Step>  $plainSteps the steps in plain English words, in their order
      * @param  list<Span>  $unplaced figures that stand in no line and no step
+     * @param  bool  $wet whether it is kept in a bathroom, or met by wet hands
      */
     public function __construct(
         public string $title,
@@ -47,6 +48,7 @@ final readonly class Recipe implements JsonSerializable
         public Claims $claims,
         private array $plainSteps,
         private array $unplaced,
+        private bool $wet = false,
     ) {
         $this->steep = FoundSteep::in($lines, $plainSteps);
         $this->order = FallingOrder::of($lines);
@@ -73,13 +75,19 @@ final readonly class Recipe implements JsonSerializable
         return new Formula(
             $this->title === '' ? 'Untitled recipe' : mb_substr($this->title, 0, 120),
             $kind,
-            $this->for->audience ?? Audience::AdultLeaveOn,
+            $this->for->audience ?? (self::isRinsed($kind) ? Audience::AdultRinseOff : Audience::AdultLeaveOn),
             $lines,
             $this->steps,
             Size::asWritten(),
-            wetUse: $kind === ProductKind::ConditionerBar,
+            wetUse: $kind === ProductKind::ConditionerBar || $this->wet,
             notes: implode("\n", $this->notes),
         );
+    }
+
+    /** What is rinsed out at once; a hot oil stays long enough to count as left on. */
+    private static function isRinsed(ProductKind $kind): bool
+    {
+        return $kind === ProductKind::ConditionerBar || $kind === ProductKind::RinseOutBalm;
     }
 
     /** What is left open of a line whose ingredient is known; null when nothing is, or when nobody placed it. */

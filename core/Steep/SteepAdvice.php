@@ -130,8 +130,8 @@ final readonly class SteepAdvice implements JsonSerializable
                 'steep.water-left',
                 Severity::Caution,
                 sprintf(
-                    'By the weighing about %s g of water are still in it, %s at worst. Heat on for ten minutes and weigh '
-                        .'again: no further loss shows it dry, and so does a scale of 0.1 g. Or treat it as wet.',
+                    'By the weighing about %s g of water are still in it, %s at worst. Heat on for ten minutes and '
+                        .'weigh again: no further loss shows it dry, and so does a scale of 0.1 g. Or treat it as wet.',
                     Amount::number(round($plan->water->leftGrams()->best, 1)),
                     Amount::number(round($plan->water->leftGrams()->high, 1)),
                 ),
@@ -369,7 +369,8 @@ final readonly class SteepAdvice implements JsonSerializable
     }
 
     /**
-     * What law or sense holds to a share on skin, if all of it went over into the oil: and how far that is to be thinned.
+     * What law or sense holds to a share on skin, if all of it went over into the oil, and how far that is to be
+     * thinned.
      *
      * @param  array<string, ConstituentLimit>  $limits
      * @return list<self>
@@ -392,8 +393,8 @@ final readonly class SteepAdvice implements JsonSerializable
                 'steep.constituent',
                 Severity::Caution,
                 sprintf(
-                    'It may hold %s %% of %s at worst; on skin its limit is %s %%. Let it be at most %s %% of what it goes '
-                        .'into.',
+                    'It may hold %s %% of %s at worst; on skin its limit is %s %%. Let it be at most %s %% of what it '
+                        .'goes into.',
                     Amount::number(round($percent, 2)),
                     $name,
                     Amount::number($allowed),

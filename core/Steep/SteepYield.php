@@ -99,9 +99,10 @@ final readonly class SteepYield
     }
 
     /**
-     * Share of the oil that may be water, 0 to 1. Without the weighing all the water that may have come in still counts;
-     * with it, what may be left must be under 0.1 % of the oil to count as dry. Free water that was drawn or frozen off
-     * leaves traces at best: it was not shown dry; and where something wet stood for days, nothing is taken away.
+     * Share of the oil that may be water, 0 to 1. Without the weighing all the water that may have come in still
+     * counts; with it, what may be left must be under 0.1 % of the oil to count as dry. Free water that was drawn or
+     * frozen off leaves traces at best: it was not shown dry; and where something wet stood for days, nothing is taken
+     * away.
      */
     public function water(): Band
     {
@@ -215,8 +216,8 @@ final readonly class SteepYield
     }
 
     /**
-     * The oils by their shares, and the water that is in them; the plants after them, all together under 1 %: the little
-     * of them that oil draws.
+     * The oils by their shares, and the water that is in them; the plants after them, all together under 1 %: the
+     * little of them that oil draws.
      *
      * @return array<string, float> by INCI name
      */

@@ -26,6 +26,9 @@ final readonly class DoseRange implements Check
     /** What is over by less is a matter of rounding. */
     private const OVER = 1.05;
 
+    /** The least share that is written, per cent. */
+    private const LEAST = 0.001;
+
     public function examine(Examined $subject): array
     {
         $findings = [];
@@ -59,7 +62,7 @@ final readonly class DoseRange implements Check
         return $findings;
     }
 
-    /** Its range in this kind of product, per cent; null where none is known. Preservatives have a check of their own. */
+    /** Its range in this kind of product, per cent; null where none is known. Preservatives have their own check. */
     private static function range(Ingredient $ingredient, ProductKind $kind): ?Band
     {
         $solid = $kind === ProductKind::ConditionerBar || $kind === ProductKind::RinseOutBalm;
@@ -81,7 +84,7 @@ final readonly class DoseRange implements Check
         $amounts = [];
         foreach ($portions as $portion) {
             $of = $portion->percentOfLineFor($percent * $portion->percent() / $sum);
-            $amounts[$portion->line->id] = Amount::percent(round($of, 3))->written;
+            $amounts[$portion->line->id] = Amount::percent(max(self::LEAST, round($of, 3)))->written;
         }
 
         return Change::amounts($amounts);

@@ -84,7 +84,10 @@ final readonly class FreeWater implements Check
                     'emulsifier.missing',
                     Severity::Stop,
                     $water->bearers,
-                    [FigureName::Water->is($water->percent), FigureName::Emulsifier->exactly($water->emulsifierPercent)],
+                    [
+                        FigureName::Water->is($water->percent),
+                        FigureName::Emulsifier->exactly($water->emulsifierPercent),
+                    ],
                     'water',
                 ),
             ]

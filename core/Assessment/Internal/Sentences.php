@@ -73,6 +73,14 @@ final readonly class Sentences implements FindingWords
                 $f->about[0],
                 self::lower($f, ', '),
             ),
+            default => $this->ofWhom($f),
+        };
+    }
+
+    /** Who gets it, and what may be said to them. */
+    private function ofWhom(Finding $f): ?string
+    {
+        return match ($f->code) {
             'claim.illness' => sprintf(
                 'It names %s. That is for a clinician to look at first, and no oil or butter may be given or sold as a '
                     .'remedy for it.',
@@ -95,8 +103,8 @@ final readonly class Sentences implements FindingWords
                 (new DateTimeImmutable($f->about[0]))->format('j F Y'),
             ),
             'lot.grown' => sprintf(
-                '%s: %s Settling takes nothing of that away. At most 7 days in the fridge or 30 frozen, for yourself alone; '
-                    .'better throw it away.',
+                '%s: %s Settling takes nothing of that away. At most 7 days in the fridge or 30 frozen, for '
+                    .'yourself alone; better throw it away.',
                 self::names($f),
                 lcfirst($f->term('why')),
             ),
@@ -124,7 +132,8 @@ final readonly class Sentences implements FindingWords
         return match ($f->code) {
             'load.audience' => 'Essential oils are not for children under 2.',
             'load.open' => sprintf(
-                'How much %s there is nobody can tell, so it may be more than the %g %% that "%s" bears. Count the drops.',
+                'How much %s there is nobody can tell, so it may be more than the %g %% that "%s" bears. Count the '
+                    .'drops.',
                 self::lower($f),
                 $f->figure(FigureName::Ceiling)->best,
                 Audience::from($f->about[0])->label(),
@@ -151,6 +160,14 @@ final readonly class Sentences implements FindingWords
                 self::names($f),
                 $f->figure(FigureName::PartOfPhototoxicMaximum)->best,
             ),
+            default => $this->ofDoses($f),
+        };
+    }
+
+    /** How much of one thing, and for whom none. */
+    private function ofDoses(Finding $f): ?string
+    {
+        return match ($f->code) {
             'dose.over' => sprintf(
                 ($f->about === [] ? '%s is %.1f %%' : '%s may be %.1f %% at worst')
                     .'; its range of use is %g to %g %%. More of it does no more good, and may irritate.',
@@ -180,14 +197,15 @@ final readonly class Sentences implements FindingWords
                 self::isSteep($f->portions)
                     ? 'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: '
                         .'%.2f %%. Weigh, settle or dry it, or preserve and keep it short.'
-                    : '%s brings %.1f %% of water that stays bound in it. Preserve it, or keep it cool and use it within '
-                        .'three months.',
+                    : '%s brings %.1f %% of water that stays bound in it. Preserve it, or keep it cool and use it '
+                        .'within three months.',
                 self::isSteep($f->portions) ? self::lower($f) : self::names($f),
                 $f->figure(FigureName::Water)->best,
             ),
             'water.free' => $this->freeWater($f),
             'water.unknown' => sprintf(
-                'Whether %s brings water nobody can tell. Until it is settled the jar counts as wet: 7 days in the fridge.',
+                'Whether %s brings water nobody can tell. Until it is settled the jar counts as wet: 7 days in the '
+                    .'fridge.',
                 self::lower($f),
             ),
             'water.spirit' => sprintf(
@@ -236,9 +254,17 @@ final readonly class Sentences implements FindingWords
                 $f->figure(FigureName::Range)->low,
                 $f->figure(FigureName::Range)->high,
             ),
+            default => self::ofAcidity($f),
+        };
+    }
+
+    /** What the water is to a preservative. */
+    private static function ofAcidity(Finding $f): ?string
+    {
+        return match ($f->code) {
             'preservative.ph' => sprintf(
-                '%s works up to a pH of %g only. Measure it with a strip, and bring it down with a little citric or lactic '
-                    .'acid.',
+                '%s works up to a pH of %g only. Measure it with a strip, and bring it down with a little citric or '
+                    .'lactic acid.',
                 self::names($f),
                 $f->figure(FigureName::HighestPh)->best,
             ),
@@ -275,8 +301,8 @@ final readonly class Sentences implements FindingWords
             ),
             'texture.slump' => $this->slump($f),
             'texture.sets' => sprintf(
-                'It sets in a cool room and pours only from about %g °C. Warm the bottle in the hand, or take less of what '
-                    .'is firm.',
+                'It sets in a cool room and pours only from about %g °C. Warm the bottle in the hand, or take less '
+                    .'of what is firm.',
                 $f->figure(FigureName::PoursFrom)->best,
             ),
             'texture.whip' => $f->about[0] === 'soft'
@@ -412,10 +438,14 @@ final readonly class Sentences implements FindingWords
         $then = 'Redesign it, or make it for yourself only, frozen in portions for up to 30 days.';
 
         return match ($f->about[0]) {
-            'open' => sprintf('Water comes in with %s, nobody can tell how much: it spoils. %s', self::lower($f), $then),
+            'open' => sprintf(
+                'Water comes in with %s, nobody can tell how much: it spoils. %s',
+                self::lower($f),
+                $then,
+            ),
             'one phase' => sprintf(
-                'It is %.0f %% of water, from %s, without a preservative that fits: it spoils within days. Preserve it, or '
-                    .'keep it in the fridge and use it within a week.',
+                'It is %.0f %% of water, from %s, without a preservative that fits: it spoils within days. Preserve '
+                    .'it, or keep it in the fridge and use it within a week.',
                 $f->figure(FigureName::Water)->best,
                 self::lower($f),
             ),
@@ -461,8 +491,8 @@ final readonly class Sentences implements FindingWords
         return sprintf(
             match (true) {
                 $how === 'paste' => '%s makes a paste with the water: stir it fresh, use it at once, rinse it out.',
-                $how === 'strained' => '%s does not dissolve in oil. It is strained off again: begin its steep, and what '
-                    .'comes out of it goes in here.',
+                $how === 'strained' => '%s does not dissolve in oil. It is strained off again: begin its steep, and '
+                    .'what comes out of it goes in here.',
                 $kind->isPlant() => '%s does not dissolve in oil. Steep it first and strain it; the steep is what '
                     .'goes in.',
                 $kind === IngredientKind::Starch => '%s does not dissolve; it stays as a fine powder. Sift it and '

@@ -42,6 +42,9 @@ final class NameIndex
 
     private const LONG = 7;
 
+    /** What is left of a likeness where each name has a word that the other has not. */
+    private const ANOTHER = 0.85;
+
     /** What a word that says only the kind counts for each of its letters. */
     private const GENERIC_COUNTS = 0.33;
 
@@ -306,6 +309,7 @@ final class NameIndex
         }
         $known = explode(' ', $key);
         $matched = $total = 0.0;
+        $alone = false;
         $left = $known;
         foreach ($known as $other) {
             $total += self::weight($other);
@@ -323,9 +327,15 @@ final class NameIndex
             if ($best >= self::PARTNERS) {
                 $matched += $best * (self::weight($word) + self::weight($left[$bestAt]));
                 unset($left[$bestAt]);
+            } elseif (! isset(self::GENERIC[$word])) {
+                $alone = true;
             }
         }
         $byWord = $total > 0 ? $matched / $total : 0.0;
+        // Each names something that the other does not: "white tea" is no white camphor.
+        if ($alone && array_filter($left, static fn (string $w): bool => ! isset(self::GENERIC[$w])) !== []) {
+            $byWord *= self::ANOTHER;
+        }
         // Words run together or torn apart: "sheabutter", "jo joba".
         $joined = self::likeness(str_replace(' ', '', $wanted), str_replace(' ', '', $key), self::JOINED);
 

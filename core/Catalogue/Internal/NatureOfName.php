@@ -34,6 +34,14 @@ final class NatureOfName
     /** What a watery name may mean. */
     private const WATERY = [IngredientKind::Water, IngredientKind::Gel, IngredientKind::Humectant];
 
+    /** What is a part of a plant is no oil and no water of it. */
+    private const PARTS = ['leaf', 'leave', 'leaves', 'flower', 'root', 'bark', 'petal', 'peel', 'herb', 'bud'];
+
+    /** How it was pressed or cleaned: one excludes the other. */
+    private const RAW = ['unrefined', 'raw', 'virgin'];
+
+    private const CLEANED = ['refined', 'deodorised', 'deodorized'];
+
     /** Some of a name's words, and what they say; the first that is true counts. */
     private const ORDER = [
         [Nature::Scent, ['last', 'first', 'anywhere']],
@@ -107,19 +115,38 @@ final class NatureOfName
         $last = $words[count($words) - 1];
         $known = explode(' ', Name::normalised($matched));
         if (in_array($last, $known, true)) {
-            return self::sameLetters($words, $known);
+            return self::sameLetters($words, $known) && self::sameGrade($words, $known);
         }
         $kind = $ingredient->kind;
 
         return self::sameLetters($words, $known)
+            && self::sameGrade($words, $known)
             && match (true) {
-                $last === 'powder' => ! $kind->isFat() && $kind !== IngredientKind::EssentialOil,
+                in_array($last, self::PARTS, true) => $kind->isPlant() || ! $kind->isLiquid(),
+                $last === 'powder' => ! $kind->isFat()
+                    && $kind !== IngredientKind::EssentialOil
+                    && ! in_array($kind, self::WATERY, true),
                 $last === 'wax' => $kind === IngredientKind::Wax || $kind === IngredientKind::LiquidWaxEster,
                 $last === 'butter' => $kind === IngredientKind::Butter,
                 $last === 'oil' => ! $kind->isPlant() && ! in_array($kind, self::NO_OIL, true),
                 self::said($name) === Nature::Watery => in_array($kind, self::WATERY, true),
                 default => true,
             };
+    }
+
+    /**
+     * What is called raw is not the refined, and the other way round.
+     *
+     * @param  list<string>  $words
+     * @param  list<string>  $known
+     */
+    private static function sameGrade(array $words, array $known): bool
+    {
+        $raw = array_intersect(self::RAW, $words) !== [];
+        $cleaned = array_intersect(self::CLEANED, $words) !== [];
+
+        return ! ($raw && array_intersect(self::CLEANED, $known) !== [])
+            && ! ($cleaned && array_intersect(self::RAW, $known) !== []);
     }
 
     /**

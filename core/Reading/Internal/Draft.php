@@ -111,12 +111,16 @@ final class Draft
             $this->lines,
             static fn (ReadLine $l): bool => $l->ingredient() === '' && $l->amount === '',
         );
+        $people = $this->plain->people();
+        $lists = array_fill_keys(array_map(static fn (ReadLine $l): string => $l->text, $this->lines), true);
+        $told = array_filter($this->written, static fn (string $row): bool => ! isset($lists[$row]));
         $for = ForWhom::in(implode("\n", [
             $this->title,
             ...array_map(static fn (Step $s): string => $s->text, $this->steps),
             ...$this->notes,
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
-        ]))[0] ?? null;
+            ...$people->areAbroad() ? $told : [],
+        ]), $people)[0] ?? ForWhom::place($this->title, $people);
         $lines = Passing::settled($this->lines, $this->passing);
         $lines = $this->marking->corrected([...$lines, ...$this->onlyInSteps($lines)]);
         $this->marking->mark($lines, $this->writtenSteps, $this->passing, $this->figures);
@@ -135,6 +139,7 @@ final class Draft
             $this->claims,
             $this->steps,
             $this->spans->unplaced(),
+            $people->names('wet', implode("\n", [$this->title, ...$told])) !== null,
         );
     }
 
@@ -221,13 +226,7 @@ final class Draft
 
             return $this->note($n, Fate::Size);
         }
-        if (
-            $first
-            && ! $lists
-            && ! $this->items->explains($bare)
-            && ForWhom::in($bare) === []
-            && $this->looksLikeTitle($bare, count($this->rows))
-        ) {
+        if ($first && ! $lists && ! $this->items->explains($bare) && $this->isTitle($bare)) {
             $title = $this->told[$n]->written($bare) ?: $bare;
             $this->title = preg_replace('/[\s:–—-]+$/u', '', Rows::withoutMarks($title)) ?? '';
 
@@ -235,6 +234,14 @@ final class Draft
         }
 
         return $this->isAside($bare, $n) && $this->note($n);
+    }
+
+    /** What looks like one; and "Baby oil" over a list, which says whom it is for and is no mineral oil. */
+    private function isTitle(string $row): bool
+    {
+        return ForWhom::in($row) === []
+            ? $this->looksLikeTitle($row, count($this->rows))
+            : preg_match('/\d/u', $row) !== 1 && count($this->rows) > 1 && str_word_count($row) < 7;
     }
 
     private function note(int $n, Fate $fate = Fate::Remark): bool

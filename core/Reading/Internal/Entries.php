@@ -56,7 +56,9 @@ final readonly class Entries
         ^(?:
             (?<plant>\p{L}[\p{L}\' ]{2,40}?)[\s-]+(?:infused|steeped|macerated)\s+(?:in\s+)?(?<oil>\p{L}[\p{L} -]{2,40})
             |(?:infused|steeped|macerated|home[\s-]?made)\s+(?<of>\p{L}[\p{L}\' ]{2,40}?)\s+oil
-            |(?<its>\p{L}[\p{L}\' ]{2,40}?)\s+oil,?\s+\(?(?:home[\s-]?made|infused|steeped|macerated|infusion|macerate)\)?
+            |(?<its>\p{L}[\p{L}\' ]{2,40}?)\s+oil,?\s+\(?(?:
+                home[\s-]?made|infused|steeped|macerated|infusion|macerate
+            )\)?
         )$
     /xiu';
 
@@ -67,7 +69,8 @@ final readonly class Entries
             |cold[- ]pressed|grass[- ]?fed|free[- ]range|home[- ]?made|shop[- ]bought|store[- ]bought
             |coldpressed|good\ quality|high\ quality|food\ grade|cosmetic\ grade|optional|to\ taste
             |of\ your\ choice|your\ favou?rite|more\ or\ less|approximately|level|full|large|small|medium
-            |big|chopped|sliced|grated|softened|crushed|boiling|filtered|lukewarm|whole|loose|packed|natural
+            |big|chopped|sliced|peeled|minced|diced|grated|softened|crushed|boiling|filtered|lukewarm|whole
+            |loose|packed|natural
             |vegan|hot|warm
         )\b
     /xiu';
@@ -360,7 +363,13 @@ final readonly class Entries
             ? $this->names->poured()->first($plain, $amount, $form, $measured)
             : $measured;
         $best = $matches[0] ?? false;
-        if ($matches === [] || $best === false || $best->score < self::NEAR) {
+        $steep = preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1 ? null : $this->ofItsPlant($plain, $best);
+        if ($steep !== null) {
+            $asks = sprintf('No such oil is in the catalogue. Is "%s" an oil that was steeped with it?', $name);
+
+            return $this->weighed($row, $name, $amount, '', [$steep, ...$matches], $asks);
+        }
+        if ($matches === [] || $best === false || $best->score < self::NEAR || self::contradicts($form, $best)) {
             $why = sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60));
 
             return self::unknown($row, $name, $amount, $form, $matches, $why);
@@ -401,6 +410,26 @@ final readonly class Entries
         return $this->weighed($row, $name, $amount, '', [new NameMatch($meant, 1.0, $name)], $asks);
     }
 
+    /** "Onion oil", where nothing is called so: of a plant that is known it can only be steeped. */
+    private function ofItsPlant(string $name, NameMatch|false $best): ?NameMatch
+    {
+        $isSure = $best !== false && $best->score >= self::SURE;
+        if ($isSure || preg_match('/^(\p{L}[\p{L} ]{2,40})\s+oil$/iu', $name, $m) !== 1) {
+            return null;
+        }
+        $plant = $this->names->matching($m[1])[0] ?? null;
+        $is = $plant !== null && $plant->score >= self::EXACT && $plant->ingredient->kind->isPlant();
+        $steeped = $is ? $this->names->infused($m[1], null) : null;
+
+        return $steeped === null ? null : new NameMatch($steeped, self::SURE, $name);
+    }
+
+    /** What is dried is no oil, however like it is called. */
+    private static function contradicts(string $form, NameMatch $match): bool
+    {
+        return $form === 'dried' && $match->score < self::EXACT && $match->ingredient->kind->isLiquidFat();
+    }
+
     /**
      * What the amount says of the name: 10 drops of rosemary are its essential oil, 60 ml of black seed the oil of it,
      * one avocado is a fruit.
@@ -415,7 +444,8 @@ final readonly class Entries
             $best === null => '',
             $best->isPlant() && preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1 => ' essential oil',
             $best->isPlant() && isset($matches[0]->ingredient->forms['seed'])
-                && Nature::ofName($name) !== Nature::Watery && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
+                && Nature::ofName($name) !== Nature::Watery
+                && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
             $best === IngredientKind::EssentialOil
                 && preg_match('/squeeze|^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' juice',
             $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' fruit',

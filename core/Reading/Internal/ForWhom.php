@@ -16,16 +16,16 @@ final readonly class ForWhom implements JsonSerializable
     private const NUMBER = '(\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
 
     private const INFANT = '/\b(?: newborns? | infants? | toddlers? | cradle[\s-]?cap
-        | bab(?:y|ies) (?! \s+ (?: hairs? | shampoo | fine | powder | bottle | edges ) )
+        | bab(?:y|ies) (?! \s+ (?: hairs | hair \s (?: edges | & | and ) | shampoo | fine | powder | bottle | edges ) )
         )\b/ixu';
 
     /** In months or weeks: of somebody, not of a jar. */
     private const YOUNG = '/\b'.self::NUMBER.' [\s-]* (?: months? | mos? | m | weeks? | wks? )
         [\s-]* (?: olds? | o )? \b
-        (?! [\s-]* (?: old\s+ )? (?: locs? | hair | jar | bottle | batch | oil | steep | infusion ) )/ixu';
+        (?! [\s-]* (?: old\s+ )? (?: locs? | jar | bottle | batch | oil | steep | infusion ) )/ixu';
 
     private const AGE = '/\b'.self::NUMBER.' [\s-]* (?: years? | yrs? | y\.? \/? o\.? ) (?: [\s-]* olds? )?+ \b
-        (?! \s+ (?: locs? | locks | dreads? | hair | braids? | scars? | recipe | oil | jar | bottle | batch ) )/ixu';
+        (?! \s+ (?: locs? | locks | dreads? | braids? | scars? | recipe | oil | jar | bottle | batch ) )/ixu';
 
     /** "Aged 4", "age 4", "a girl of 4". */
     private const AGED = '/\b (?: aged? | (?: girl | boy | child | son | daughter ) \s+ of ) \s+
@@ -62,14 +62,18 @@ final readonly class ForWhom implements JsonSerializable
         ) \b/ixu';
 
     /** "Not for children", "avoid in pregnancy": said of whom it is not for. "No nuts" says nothing of anybody. */
-    private const NOT_FOR = '/\b(?:not|never|avoid|don\'?t|unsafe|unless|skip|keep (?:away|out))\b/iu';
+    private const NOT_FOR = '/\b (?: not | never | nicht | kein\w* | niet | geen | avoid | don\'?t | unsafe | unless
+        | skip | keep \s (?: away | out ) ) \b/ixu';
 
     private function __construct(public Audience $audience, public string $words)
     {
     }
 
-    /** @return list<self> one, the most careful; empty when nobody in particular is named */
-    public static function in(string $text): array
+    /**
+     * @param  People|null  $people the words of the text's other languages
+     * @return list<self> one, the most careful; empty when nobody in particular is named
+     */
+    public static function in(string $text, ?People $people = null): array
     {
         $found = $unsaid = [];
         // Each clause by itself: what is denied in one is not denied in the next. Rather once too often than once too
@@ -78,7 +82,8 @@ final readonly class ForWhom implements JsonSerializable
             if (preg_match(self::NOT_FOR, $sentence) === 1) {
                 continue;
             }
-            foreach (self::named($sentence) as [$audience, $words, $guessed]) {
+            $named = [...self::named($sentence), ...$people?->named($sentence) ?? []];
+            foreach ($named as [$audience, $words, $guessed]) {
                 $guessed ? $unsaid[] = new self($audience, $words) : $found[] = new self($audience, $words);
             }
         }
@@ -92,6 +97,21 @@ final readonly class ForWhom implements JsonSerializable
         );
 
         return array_slice($found, 0, 1);
+    }
+
+    /**
+     * Where it goes, by its title: on the face, or on the body as well; null where it names neither.
+     */
+    public static function place(string $title, People $people): ?self
+    {
+        foreach (['face' => Audience::Face, 'body' => Audience::Body] as $what => $audience) {
+            $words = $people->names($what, $title);
+            if ($words !== null) {
+                return new self($audience, $words);
+            }
+        }
+
+        return null;
     }
 
     /** @return list<array{Audience, string, bool}> whom, in which words, and whether the age is only supposed */

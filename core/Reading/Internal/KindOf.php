@@ -56,6 +56,7 @@ final readonly class KindOf
         return match (true) {
             $this->isCalled('conditioner bar|bar\b') => ProductKind::ConditionerBar,
             $this->isBound() => ProductKind::Emulsion,
+            $this->isCalled('conditioner\b') && $this->isDone('rinse') => ProductKind::RinseOutBalm,
             $this->isCalled('whip') || ($butter > 0.0 && $this->isDone('whip')) => ProductKind::WhippedButter,
             $butter + $wax > 0.0 && $this->isCalled('rinse[ -]out|wash[ -]out') => ProductKind::RinseOutBalm,
             $this->isCalled('balm|pomade|salve|grease|wax') => ProductKind::Balm,

@@ -61,6 +61,12 @@ final readonly class Plain
     {
     }
 
+    /** Whom and what it may be for, in the languages of the text. */
+    public function people(): People
+    {
+        return new People($this->lexicons);
+    }
+
     /** Whether a row holds a verb of another language than English: it says what is done. */
     public function acts(string $row): bool
     {

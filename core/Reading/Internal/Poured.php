@@ -18,7 +18,8 @@ use Crown\Catalogue\Nature;
 final readonly class Poured
 {
     /** What only liquids are measured in. */
-    private const LIQUID = '/\d\s*(?:ml|mls|millilit\w*|cl|dl|l|lit(?:er|re)s?|fl\.?\s?oz|fluid\s\w+|pints?|quarts?)\b/iu';
+    private const LIQUID = '/\d \s* (?: mls? | millilit\w* | cl | dl | l | lit(?:er|re)s? | fl\.?\s?oz | fluid\s\w+
+        | pints? | quarts? ) \b/ixu';
 
     /** What powders are measured in as well. */
     private const VOLUME = '/\b(?:cups?|tbsps?|tablespoons?|tsps?|teaspoons?|spoons?|spoonfuls?)\b/iu';

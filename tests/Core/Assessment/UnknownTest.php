@@ -41,7 +41,8 @@ final class UnknownTest extends CoreTestCase
         foreach ([
             '250 ml green tea', '2 cups black tea', '300 ml rooibos', '100 g sea moss gel', '50 g Irish moss gel',
             '100 ml slippery elm gel', '50 ml marshmallow gel', '50 g okra gel', '1 cup coffee', '1 cup brewed coffee',
-            '250 ml strong coffee', '100 ml aloe', '50 ml hibiscus gel', '100 ml cucumber', '100 g avocado', '20 g mango',
+            '250 ml strong coffee', '100 ml aloe', '50 ml hibiscus gel', '100 ml cucumber', '100 g avocado',
+            '20 g mango',
             '1 cup yarrow decoction', '200 ml horsetail decoction', '100 ml carrot juice', '100 ml potato juice',
             '200 ml burdock tea', '1 cup ginger tea', '½ cup marshmallow root tea', '200 ml spinach water',
             'a splash of rose water', 'a handful of fresh rosemary', '100 g soaked fenugreek', '1 tsp aloe vera',
@@ -75,7 +76,8 @@ final class UnknownTest extends CoreTestCase
         $json = json_decode((string) json_encode($said), true);
 
         self::assertTrue($json['open']);
-        self::assertSame([0.0, 100.0], [(float) $json['lines'][0]['share']['low'], (float) $json['lines'][0]['share']['high']]);
+        $share = $json['lines'][0]['share'];
+        self::assertSame([0.0, 100.0], [(float) $share['low'], (float) $share['high']]);
         self::assertSame(
             [null, null, 'doubtful', null, null, 'A', null],
             [
@@ -166,7 +168,8 @@ final class UnknownTest extends CoreTestCase
             read: new Doubt('cucumber', 'cucumber-seed-oil', null),
         );
         $doubtful = $formula->withLines([...$formula->lines, $line]);
-        $kept = FormulaDocument::read((array) json_decode((string) json_encode(FormulaDocument::write($doubtful)), true));
+        $written = (string) json_encode(FormulaDocument::write($doubtful));
+        $kept = FormulaDocument::read((array) json_decode($written, true));
         $said = self::assess($kept);
 
         self::assertSame(WaterClass::Free, $said->subject->water->class, 'it may be the fruit');
@@ -174,7 +177,8 @@ final class UnknownTest extends CoreTestCase
         $yes = self::finding($said, 'line.doubtful')->cures[0]->change->applyTo($kept, self::catalogue());
         self::assertSame(WaterClass::Dry, self::assess($yes)->subject->water->class);
         self::assertNull($kept->lines[1]->withIngredient('olive-oil', 'Olive oil', Phase::Warm)->doubt());
-        self::assertNotNull($kept->lines[1]->withAmount(new WrittenAmount('20 g'))->doubt(), 'it is what, not how much');
+        $more = $kept->lines[1]->withAmount(new WrittenAmount('20 g'));
+        self::assertNotNull($more->doubt(), 'it is what, not how much');
     }
 
     /** Whatever is added without being known: it removes nothing that was found, and nothing keeps longer for it. */
@@ -193,7 +197,10 @@ final class UnknownTest extends CoreTestCase
         self::assertGreaterThan(1000, $added);
     }
 
-    /** No jar with something unknown is dry (but for what is dry by its kind), in order, or keeps longer than the shortest thing it may be. */
+    /**
+     * No jar with something unknown is dry (but for what is dry by its kind), in order, or keeps longer than the
+     * shortest thing it may be.
+     */
     public function test_no_jar_with_something_unknown_is_in_order(): void
     {
         foreach (self::drawn(160, 2802) as $formula) {

@@ -88,7 +88,8 @@ final class CarriedTest extends CoreTestCase
             self::assertContains($code, self::codes($head), $code);
         }
         $against = implode(' ', (new Suitability(self::head()))->against($thing));
-        foreach (['allergic to zabaglione', 'Not under 16', 'ask the clinician', 'does not like zabaglione'] as $reason) {
+        $reasons = ['allergic to zabaglione', 'Not under 16', 'ask the clinician', 'does not like zabaglione'];
+        foreach ($reasons as $reason) {
             self::assertStringContainsString($reason, $against);
         }
 
@@ -96,7 +97,8 @@ final class CarriedTest extends CoreTestCase
         $label = new Label($says, '1', 30.0, new DateTimeImmutable('2026-12-01'), 'Made here');
         self::assertContains('tree nut', $label->contains());
         $cautions = implode(' ', $label->cautions());
-        foreach (['Not for children under 16', 'Not in pregnancy', 'Ask a clinician first', 'Colours light hair'] as $word) {
+        $words = ['Not for children under 16', 'Not in pregnancy', 'Ask a clinician first', 'Colours light hair'];
+        foreach ($words as $word) {
             self::assertStringContainsString($word, $cautions);
         }
     }

@@ -264,7 +264,7 @@ final class FiguresTest extends CoreTestCase
                     : [
                         self::factsOf($oil),
                         $oil->composition->constituents,
-                        $oil->composition->waterShare,
+                        $oil->composition->water?->high,
                         $oil->precautions->pregnancy->value,
                         $oil->precautions->allergens,
                     ],

@@ -264,7 +264,7 @@ final class Further
             $subject->context->kitchen,
             $first->ingredient,
             ...$subject->composition->portions,
-            ...$subject->composition->parts(),
+            ...$subject->composition->present(),
             ...$assessment->findings,
             ...array_map($assessment->decision(...), $assessment->findings),
         );

@@ -489,12 +489,12 @@ final class Wider
 
         return [
             $yield->waterLeftGrams(),
-            $yield->waterShare(),
+            $yield->water()->high,
             $yield->isDry(),
             $yield->bestBefore($on)->format('Y-m-d'),
             $yield->recovered(),
             $yield->keptPerGram(),
-            $oil->composition->waterShare,
+            $oil->composition->water?->high,
             $oil->freeWater($oil->usualForm()),
         ];
     }

@@ -87,7 +87,7 @@ final class MakeAndLabelTest extends CoreTestCase
         $label = new Label($assessment, 'T-1', 95.0, new DateTimeImmutable('2027-01-04'), 'Two Sisters');
 
         self::assertStringStartsWith('Olea Europaea Fruit Oil, Prunus Amygdalus Dulcis Oil, ', $label->ingredients());
-        self::assertStringEndsWith('Limonene, Citral', $label->ingredients());
+        self::assertStringEndsWith('Limonene, Linalool, Citral, Pinene, Terpineol', $label->ingredients());
         self::assertSame(['tree nut'], $label->contains());
         self::assertStringContainsString('essential oils', implode(' ', $label->cautions()));
         // Almond, 9 months at least x 1.2 with the antioxidant: 10.8 months of 30.44 days.

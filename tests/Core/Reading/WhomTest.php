@@ -22,6 +22,9 @@ final class WhomTest extends CoreTestCase
             'my lo is 9m',
             'cradle cap',
             'Baby oil for curls',
+            'Baby hair oil',
+            'Oil for baby hair',
+            'Baby hair growth oil',
             'for my toddler',
             'an eight month old',
         ],
@@ -30,6 +33,7 @@ final class WhomTest extends CoreTestCase
             'a girl aged 4',
             'four year old',
             'two-year-old',
+            'Two-year-old hair butter',
             'for girls',
             'for my preschooler',
             'Kinderöl',
@@ -75,5 +79,91 @@ final class WhomTest extends CoreTestCase
         );
 
         self::assertSame(Audience::from($audience), $recipe->toFormula()->audience);
+    }
+
+    /** @return iterable<string, array{string, string, string}> language, title, audience */
+    public static function abroad(): iterable
+    {
+        $said = [
+            'de' => [
+                'Öl für mein 4-jähriges Kind' => 'child-2-6',
+                'Babyöl für die Haare' => 'infant',
+                'Haaröl für mein Baby, 8 Monate' => 'infant',
+                'Schwangerschaftsöl' => 'pregnancy',
+                'Haaröl für stillende Mütter' => 'pregnancy',
+                'Kopfhautöl für meinen sechsjährigen Sohn' => 'child-6-12',
+                'Öl für Schwangere' => 'pregnancy',
+                'Gesichtsöl' => 'face',
+                'Haaröl nicht für Kinder' => 'adult-leave-on',
+            ],
+            'es' => [
+                'Aceite para mi niña de 3 años' => 'child-2-6',
+                'Aceite para bebés' => 'infant',
+                'Aceite para embarazadas' => 'pregnancy',
+                'Aceite durante la lactancia' => 'pregnancy',
+                'Aceite para cabello y cuerpo' => 'body',
+            ],
+            'fr' => [
+                'Huile pour bébé' => 'infant',
+                'Huile pour femme enceinte' => 'pregnancy',
+                'Huile pour ma fille de 5 ans' => 'child-2-6',
+                "Huile pour l'allaitement" => 'pregnancy',
+                'Huile pour enfants' => 'child-2-6',
+            ],
+            'it' => [
+                'Olio per bambini' => 'child-2-6',
+                'Olio per neonati' => 'infant',
+                'Olio in gravidanza' => 'pregnancy',
+                'Olio per mia figlia di 4 anni' => 'child-2-6',
+            ],
+            'nl' => [
+                'Olie voor mijn dochter van 4' => 'child-2-6',
+                'Babyolie voor het haar' => 'infant',
+                'Olie voor zwangere vrouwen' => 'pregnancy',
+            ],
+            'pt' => [
+                'Óleo para bebê' => 'infant',
+                'Óleo para grávidas' => 'pregnancy',
+                'Óleo para minha filha de 6 anos' => 'child-6-12',
+            ],
+        ];
+        foreach ($said as $language => $titles) {
+            foreach ($titles as $title => $audience) {
+                yield $title => [$language, $title, $audience];
+            }
+        }
+    }
+
+    #[DataProvider('abroad')]
+    public function test_it_is_read_in_every_language(string $language, string $title, string $audience): void
+    {
+        $lists = [
+            'de' => "50 g Jojobaöl\n20 g Mandelöl\n10 Tropfen Lavendelöl\nAlles gut mischen.\n",
+            'es' => "50 ml aceite de oliva\n20 ml aceite de almendras\n10 gotas de lavanda\nMezclar todo bien.\n",
+            'fr' => "50 ml huile d'olive\n20 ml huile de jojoba\n10 gouttes de lavande\nBien mélanger le tout.\n",
+            'it' => "50 ml olio di oliva\n20 ml olio di jojoba\n10 gocce di lavanda\nMescolare bene il tutto.\n",
+            'nl' => "50 ml olijfolie\n20 ml jojobaolie\n10 druppels lavendel\nAlles goed mengen.\n",
+            'pt' => "50 ml óleo de oliva\n20 ml óleo de jojoba\n10 gotas de lavanda\nMisturar tudo bem.\n",
+        ];
+        $recipe = (new RecipeReader(self::catalogue(), new Kitchen()))->read("$title\n\n".$lists[$language]);
+
+        self::assertSame($audience, $recipe->toFormula()->audience->value);
+        self::assertCount(3, $recipe->lines);
+    }
+
+    public function test_where_it_goes_and_what_it_meets(): void
+    {
+        $read = static fn (string $text): \Crown\Formula\Formula => (new RecipeReader(self::catalogue(), new Kitchen()))
+            ->read($text)
+            ->toFormula();
+        $list = "\n50 g olive oil\n20 g jojoba oil\n";
+
+        self::assertSame(Audience::Face, $read('Face and hair oil'.$list)->audience);
+        self::assertSame(Audience::Body, $read('Hair and body butter'.$list)->audience);
+        $bar = $read("Conditioner bar\n60 g btms-50\n40 g cocoa butter\n");
+        self::assertSame(Audience::AdultRinseOff, $bar->audience);
+        self::assertTrue($read('Scalp oil'.$list.'Keep it in the shower.')->wetUse);
+        self::assertFalse($read('Scalp oil'.$list.'Keep it in a cupboard.')->wetUse);
+        self::assertCount(2, $read('Baby oil'.$list)->lines, 'a title is no mineral oil');
     }
 }

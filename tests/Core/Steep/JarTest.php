@@ -280,7 +280,8 @@ final class JarTest extends CoreTestCase
             [self::herb('rosemary', 'fresh', 50, 0, Preparation::Chopped)],
             stays: [new Stay(SteepMethod::WaterBath, self::day())],
         );
-        self::assertSame(0.01, (new SteepYield($jar, 330, 0.0, WaterChoice::FrozenPoured))->water()->high, 'traces at best');
+        $frozen = new SteepYield($jar, 330, 0.0, WaterChoice::FrozenPoured);
+        self::assertSame(0.01, $frozen->water()->high, 'traces at best');
         self::assertFalse((new SteepYield($jar, 330, 0.0, WaterChoice::DrawnOff))->isDry());
         self::assertGreaterThan(0.03, (new SteepYield($jar, 330))->water()->high);
         $stood = self::jar([self::herb('rosemary', 'fresh', 50, 0, Preparation::Chopped)]);

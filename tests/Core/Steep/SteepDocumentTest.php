@@ -146,7 +146,7 @@ final class SteepDocumentTest extends CoreTestCase
         self::assertFalse(EntryKind::Drawn->isForAfterwards());
     }
 
-    public function test_what_came_out_keeps_as_long_as_the_low_end_of_its_oil_and_a_week_where_water_stood_in_it(): void
+    public function test_what_came_out_keeps_as_long_as_its_oil_and_a_week_where_water_stood_in_it(): void
     {
         $plan = self::kept()->plan(self::catalogue());
         $dry = new SteepYield($plan, 280);

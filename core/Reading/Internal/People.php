@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Internal;
+
+use Crown\Formula\Audience;
+use JsonException;
+use RuntimeException;
+
+/**
+ * Whom and what a text is for, in the words of its languages (data/names/people.json): infants, children and their age,
+ * who is with child or nursing, face and body, and whether it meets water.
+ */
+final readonly class People
+{
+    private const FILE = '/data/names/people.json';
+
+    /** Years up to which an age is a child's. */
+    private const OLDEST = 12;
+
+    /** @param  list<Lexicon>  $languages that the text is written in */
+    public function __construct(private array $languages)
+    {
+    }
+
+    /** Whether the text has another language than English. */
+    public function areAbroad(): bool
+    {
+        return count($this->languages) > 1;
+    }
+
+    /** @return list<array{Audience, string, bool}> whom, in which words, and whether the age is only supposed */
+    public function named(string $sentence): array
+    {
+        $found = [];
+        foreach ($this->languages as $lexicon) {
+            if ($lexicon->language !== 'en' && ! self::isDenied($sentence, $lexicon)) {
+                array_push($found, ...$this->said($sentence, $lexicon));
+            }
+        }
+
+        return $found;
+    }
+
+    /** Whether a text names a place or a use: face, body, wet. The words that do; null where none does. */
+    public function names(string $what, string $text): ?string
+    {
+        foreach ($this->languages as $lexicon) {
+            $words = self::words($lexicon->language, $what);
+            if ($words !== null && preg_match("/(?<!\\p{L})$words/iu", $text, $m) === 1) {
+                return trim($m[0]);
+            }
+        }
+
+        return null;
+    }
+
+    private static function isDenied(string $sentence, Lexicon $lexicon): bool
+    {
+        $not = self::words($lexicon->language, 'not');
+
+        return $not !== null && preg_match("/(?<!\\p{L})$not/iu", $sentence) === 1;
+    }
+
+    /** @return list<array{Audience, string, bool}> */
+    private function said(string $sentence, Lexicon $lexicon): array
+    {
+        $language = $lexicon->language;
+        $found = [];
+        foreach (['infant' => Audience::Infant, 'expecting' => Audience::Pregnancy] as $kind => $audience) {
+            $words = self::words($language, $kind);
+            if ($words !== null && preg_match("/(?<!\\p{L})$words/iu", $sentence, $m) === 1) {
+                $found[] = [$audience, trim($m[0]), false];
+            }
+        }
+        $child = self::words($language, 'child');
+        $kin = [];
+        $isChild = $child !== null && preg_match("/(?<!\\p{L})$child/iu", $sentence, $kin) === 1;
+        $age = $this->age($sentence, $lexicon, $isChild);
+        if ($age !== null) {
+            $found[] = [$age[0], $age[1], false];
+        } elseif ($isChild) {
+            $found[] = [Audience::Child2To6, trim($kin[0] ?? ''), true];
+        }
+
+        return $found;
+    }
+
+    /**
+     * The age that a sentence names: of a child that it names, or of somebody "so many months old".
+     *
+     * @return array{Audience, string}|null
+     */
+    private function age(string $sentence, Lexicon $lexicon, bool $isChild): ?array
+    {
+        $numbers = array_filter($lexicon->numbers, static fn (float $n): bool => $n >= 1 && $n <= 36);
+        $spelt = implode('|', array_map(
+            static fn (string|int $word): string => preg_quote((string) $word, '/'),
+            array_keys($numbers),
+        ));
+        $number = "(?<n>\\d{1,2}|$spelt)";
+        $months = self::words($lexicon->language, 'months');
+        $years = self::words($lexicon->language, 'years');
+        $aged = self::words($lexicon->language, 'aged');
+        if ($months !== null && preg_match("/(?<!\\p{L})$number [\\s-]*$months/iux", $sentence, $m) === 1 && $isChild) {
+            return [Audience::Infant, trim($m[0])];
+        }
+        if (! $isChild) {
+            return null;
+        }
+        $is = ($years !== null && preg_match("/(?<!\\p{L})$number [\\s-]*$years/iux", $sentence, $m) === 1)
+            || ($aged !== null
+                && preg_match("/(?<!\\p{L})$aged\\s+$number(?!\\p{L}|\\s*(?:g|ml|%))/iux", $sentence, $m) === 1);
+        if (! $is || ! isset($m['n'])) {
+            return null;
+        }
+        $age = $numbers[mb_strtolower($m['n'])] ?? (float) $m['n'];
+
+        return match (true) {
+            $age > self::OLDEST => null,
+            $age < 2 => [Audience::Infant, trim($m[0])],
+            $age < 6 => [Audience::Child2To6, trim($m[0])],
+            default => [Audience::Child6To12, trim($m[0])],
+        };
+    }
+
+    /** The words of a language as a part of a pattern; null where there are none. */
+    private static function words(string $language, string $kind): ?string
+    {
+        /** @var array<string, array<string, list<string>>> $all */
+        static $all = [];
+        /** @var array<string, string> $patterns */
+        static $patterns = [];
+        $all = $all === [] ? self::read(dirname(__DIR__, 3).self::FILE) : $all;
+        $words = $all[$language][$kind] ?? [];
+
+        return $words === []
+            ? null
+            : $patterns["$language $kind"] ??= '(?:'.implode('|', array_map(
+                static fn (string $word): string => str_ends_with($word, '.')
+                    ? preg_quote(rtrim($word, '.'), '/').'(?!\p{L})'
+                    : preg_quote($word, '/').'\p{L}*',
+                $words,
+            )).')';
+    }
+
+    /** @return array<string, array<string, list<string>>> */
+    private static function read(string $file): array
+    {
+        try {
+            $json = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
+        } catch (JsonException $e) {
+            throw new RuntimeException("$file: ".$e->getMessage());
+        }
+        $all = [];
+        foreach (is_array($json) ? $json : [] as $language => $kinds) {
+            foreach (is_array($kinds) ? $kinds : [] as $kind => $words) {
+                $all[(string) $language][(string) $kind]
+                    = array_values(array_filter(is_array($words) ? $words : [], is_string(...)));
+            }
+        }
+
+        return $all;
+    }
+}
