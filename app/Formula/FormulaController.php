@@ -31,6 +31,7 @@ final class FormulaController
                 'id' => $f->id,
                 'title' => $f->title,
                 'kind' => $f->kind,
+                'settled' => true,
                 ...$f->summary,
                 'updated_at' => $f->updated_at->toIso8601String(),
             ],

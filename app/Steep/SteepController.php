@@ -51,7 +51,13 @@ final class SteepController
         $retention = PastSteeps::retention($steep, $all);
         $plan = $steep->plan($all, null, $retention);
 
-        return new JsonResponse((new SteepPlannedResource($steep, $plan, $retention, $request->wanted()))->toArray());
+        return new JsonResponse((new SteepPlannedResource(
+            $steep,
+            $plan,
+            $all,
+            $retention,
+            $request->wanted(),
+        ))->toArray());
     }
 
     #[Speaks('Steep', 'SteepDraft', 201, 'Start a steep')]

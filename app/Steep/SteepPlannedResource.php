@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Studio\Day;
+use Crown\Catalogue\Catalogue;
 use Crown\Measure\Band;
 use Crown\Steep\MethodTable;
 use Crown\Steep\SteepPlan;
@@ -20,6 +21,7 @@ final class SteepPlannedResource extends JsonResource
     public function __construct(
         private readonly Steep $steep,
         private readonly SteepPlan $plan,
+        private readonly Catalogue $catalogue,
         private readonly ?Band $retention,
         private readonly ?DateTimeImmutable $wanted,
     ) {
@@ -34,7 +36,7 @@ final class SteepPlannedResource extends JsonResource
         $days = $method->standsBetween();
 
         return [
-            'plan' => SteepRowResource::figures($this->plan),
+            'plan' => SteepRowResource::figures($this->plan, $this->catalogue),
             'methods' => MethodTable::for($this->plan, $today, $this->wanted),
             'usual_ratio' => $this->plan->charge->usualRatio(),
             'herb_grams' => self::grams($this->steep->document['herbs']),

@@ -93,13 +93,12 @@ final readonly class Recipe implements JsonSerializable
     /** What is left open of a line whose ingredient is known; null when nothing is, or when nobody placed it. */
     private static function doubtOf(ReadLine $read): ?Doubt
     {
-        return $read->understood === Understood::Doubtful && $read->ingredient() !== ''
-            ? new Doubt(
-                $read->name,
-                isset($read->doubts[Asked::Ingredient->value]) ? $read->ingredient() : null,
-                isset($read->doubts[Asked::Amount->value]) ? $read->amount : null,
-            )
-            : null;
+        $what = isset($read->doubts[Asked::Ingredient->value]) ? $read->ingredient() : null;
+        // An amount that is not there at all is said by its own finding.
+        $much = isset($read->doubts[Asked::Amount->value]) ? $read->amount ?: null : null;
+        $open = $read->understood === Understood::Doubtful && $read->ingredient() !== '';
+
+        return $open && ($what !== null || $much !== null) ? new Doubt($read->name, $what, $much) : null;
     }
 
     /** @return array<string, mixed> */

@@ -359,7 +359,7 @@ final class FormulaTest extends StudioTestCase
         self::assertSame(9, $page['keeps']['opened_months'], 'olive oil, once opened');
 
         $unknown = $this->got('Evaluation', 'POST', 'evaluate', [
-            'formula' => $this->read("Riddle\n10 g unicorn dust"),
+            'formula' => $this->read("Riddle\n10 g unicorn powder"),
             'head_id' => null,
         ]);
         self::assertNull($unknown['keeps'], 'cannot tell');

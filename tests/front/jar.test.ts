@@ -200,7 +200,7 @@ describe('how it stands from 10 to 40 °C', () => {
 
     it.each([
         [38, 'Pours from about 38 °C.'],
-        [40, 'Still stands at 40 °C.'],
+        [null, 'Still stands at 40 °C.'],
     ])('pours from %d: %s', (pours, words) =>
         expect(mount(TextureRibbon, { props: { assessment: anAssessment({ pours_from_c: pours }) } }).text()).toContain(words),
     );

@@ -36,7 +36,10 @@ describe('the lines of a formula', () => {
         await table(
             aPage({
                 assessment: anAssessment({
-                    lines: [aJudgedLine('l1', 'Shea butter', 30, { problem: 'A dollop is no measure.' }), aJudgedLine('l2', 'Jojoba', 70)],
+                    lines: [
+                        aJudgedLine('l1', 'Shea butter', 30, { problem: 'A dollop is no measure.', grams: null, share: null }),
+                        aJudgedLine('l2', 'Jojoba', 70),
+                    ],
                 }),
             }),
         );

@@ -49,6 +49,7 @@ export function aJudgedLine(
         shown_percent: percent,
         basis: 'measured',
         problem: '',
+        understood: 'yes',
         ...more,
     };
 }
@@ -91,6 +92,9 @@ export function anAssessment(more: Partial<Schemas['Assessment']> = {}): Schemas
             35: band(10, 8, 12),
             40: band(6, 5, 7),
         },
+        audience: 'adult-leave-on',
+        open: false,
+        settled: true,
         texture: 'butter',
         texture_label: 'butter',
         texture_known: true,

@@ -2352,7 +2352,7 @@ export interface components {
         };
         Change: {
             /** @enum {string} */
-            op: "set-amounts" | "set-phase" | "set-form" | "set-ingredient" | "remove-lines" | "add-line" | "set-wet-use" | "set-mass";
+            op: "set-amounts" | "set-phase" | "set-form" | "confirm-lines" | "set-ingredient" | "remove-lines" | "add-line" | "set-wet-use" | "set-mass";
             lines?: {
                 [key: string]: string;
             };
@@ -2395,12 +2395,16 @@ export interface components {
             phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
             /** @description Its turn at the counter, the first being 1. */
             turn: number;
-            grams: components["schemas"]["Band"];
-            share: components["schemas"]["Band"];
+            /** @description Null where it cannot be told. */
+            grams: components["schemas"]["Band"] | null;
+            /** @description Per cent; null where it cannot be told. */
+            share: components["schemas"]["Band"] | null;
             shown_percent: number;
             /** @enum {string} */
             basis: "measured" | "converted" | "estimated";
             problem: string;
+            /** @enum {string} */
+            understood: "yes" | "doubtful" | "no";
         };
         Assessment: {
             title: string;
@@ -2422,16 +2426,23 @@ export interface components {
                 35: components["schemas"]["Band"];
                 40: components["schemas"]["Band"];
             };
-            /** @enum {string} */
-            texture: "liquid" | "pourable" | "soft-salve" | "butter" | "firm-balm" | "stick" | "bar";
+            /**
+             * @description Null where it cannot be told.
+             * @enum {string|null}
+             */
+            texture: "liquid" | "pourable" | "soft-salve" | "butter" | "firm-balm" | "stick" | "bar" | null;
             texture_label: string;
             texture_known: boolean;
-            pours_from_c: number;
+            /** @description Null where it cannot be told, or lies beyond the end of the curves. */
+            pours_from_c: number | null;
             essential_oil_percent: components["schemas"]["Band"];
             essential_oil_ceiling: number;
             water_percent: components["schemas"]["Band"];
-            /** @enum {string} */
-            water_class: "A" | "B" | "C" | "D" | "E" | "F";
+            /**
+             * @description Null where nothing is counted, or where something that is not known may be no water and may be anything else; what may be wet is never A.
+             * @enum {string|null}
+             */
+            water_class: "A" | "B" | "C" | "D" | "E" | "F" | null;
             water_label: string;
             /** @description Null where nothing tells. */
             life_months: components["schemas"]["Band"] | null;
@@ -2440,7 +2451,8 @@ export interface components {
             weight_index: number | null;
             density_20c: number;
             findings: components["schemas"]["Finding"][];
-            melts_at_c: number;
+            /** @description Null where it cannot be told, or lies beyond the end of the curves. */
+            melts_at_c: number | null;
             moments: {
                 place: string;
                 celsius: number;
@@ -2455,6 +2467,11 @@ export interface components {
             density_60c: number;
             cost: components["schemas"]["Cost"];
             learned: components["schemas"]["Learned"];
+            audience: string;
+            /** @description Whether there is a line of which nobody knows how much there is: shares are then at most what they say. */
+            open: boolean;
+            /** @description Whether nothing in it is unknown or in doubt. */
+            settled: boolean;
         };
         FormulaLine: {
             id: string;
@@ -2465,6 +2482,12 @@ export interface components {
             /** @enum {string} */
             phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
             locked: boolean;
+            /** @description What was not sure when its text was read; absent where nothing is. */
+            doubt?: {
+                written: string;
+                ingredient: string | null;
+                amount: string | null;
+            } | null;
         };
         Size: {
             /** @enum {string} */
@@ -2491,7 +2514,7 @@ export interface components {
             /** @enum {string} */
             kind: "scalp-oil" | "hair-oil" | "sealing-oil" | "hot-oil" | "balm" | "whipped-butter" | "stirred-butter" | "conditioner-bar" | "rinse-out-balm" | "emulsion";
             /** @enum {string} */
-            audience: "adult-leave-on" | "adult-rinse-off" | "face" | "pregnancy" | "child-6-12" | "child-2-6" | "infant";
+            audience: "adult-leave-on" | "adult-rinse-off" | "face" | "body" | "pregnancy" | "child-6-12" | "child-2-6" | "infant";
             wet_use: boolean;
             for_sale: boolean;
             storage_c: number;
@@ -2523,8 +2546,10 @@ export interface components {
         SteepPlan: {
             oil_grams: components["schemas"]["Band"];
             ratio: number;
-            oil_above_plant_cm: components["schemas"]["Band"];
-            headspace_cm: components["schemas"]["Band"];
+            /** @description Null where the jar is not known. */
+            oil_above_plant_cm: components["schemas"]["Band"] | null;
+            /** @description Null where the jar is not known. */
+            headspace_cm: components["schemas"]["Band"] | null;
             extraction_percent: components["schemas"]["Band"];
             yield_grams: components["schemas"]["Band"];
             water_in_grams: components["schemas"]["Band"];
@@ -2589,7 +2614,8 @@ export interface components {
             stops: number;
             cautions: number;
             texture: string;
-            water_class: string;
+            /** @description Null where it cannot be told. */
+            water_class: string | null;
             life_months: number | null;
             updated_at: string;
             bands: {
@@ -2597,6 +2623,8 @@ export interface components {
                 matter: "liquid" | "soft-fat" | "hard-fat" | "wax" | "plant" | "water" | "active" | "unknown";
                 percent: number;
             }[];
+            /** @description Whether nothing in it is unknown or in doubt. */
+            settled: boolean;
         };
         FormulaList: {
             items: components["schemas"]["FormulaRow"][];
@@ -2728,7 +2756,7 @@ export interface components {
             weight_lengths: components["schemas"]["Band"];
             weight_scalp: components["schemas"]["Band"];
             /** @enum {string} */
-            audience: "adult-leave-on" | "adult-rinse-off" | "face" | "pregnancy" | "child-6-12" | "child-2-6" | "infant";
+            audience: "adult-leave-on" | "adult-rinse-off" | "face" | "body" | "pregnancy" | "child-6-12" | "child-2-6" | "infant";
             red_flags: string[];
             needs: {
                 /** @enum {string} */
@@ -3817,8 +3845,11 @@ export interface components {
             text: string;
         };
         WaterPlan: {
-            /** @enum {string} */
-            class: "A" | "B" | "C" | "D" | "E" | "F";
+            /**
+             * @description Null where it cannot be told.
+             * @enum {string|null}
+             */
+            class: "A" | "B" | "C" | "D" | "E" | "F" | null;
             label: string;
             percent: components["schemas"]["Band"];
             bearers: {
@@ -3884,16 +3915,23 @@ export interface components {
                 35: components["schemas"]["Band"];
                 40: components["schemas"]["Band"];
             };
-            /** @enum {string} */
-            texture: "liquid" | "pourable" | "soft-salve" | "butter" | "firm-balm" | "stick" | "bar";
+            /**
+             * @description Null where it cannot be told.
+             * @enum {string|null}
+             */
+            texture: "liquid" | "pourable" | "soft-salve" | "butter" | "firm-balm" | "stick" | "bar" | null;
             texture_label: string;
             texture_known: boolean;
-            pours_from_c: number;
+            /** @description Null where it cannot be told, or lies beyond the end of the curves. */
+            pours_from_c: number | null;
             essential_oil_percent: components["schemas"]["Band"];
             essential_oil_ceiling: number;
             water_percent: components["schemas"]["Band"];
-            /** @enum {string} */
-            water_class: "A" | "B" | "C" | "D" | "E" | "F";
+            /**
+             * @description Null where nothing is counted, or where something that is not known may be no water and may be anything else; what may be wet is never A.
+             * @enum {string|null}
+             */
+            water_class: "A" | "B" | "C" | "D" | "E" | "F" | null;
             water_label: string;
             /** @description Null where nothing tells. */
             life_months: components["schemas"]["Band"] | null;
@@ -3902,6 +3940,13 @@ export interface components {
             weight_index: number | null;
             density_20c: number;
             findings: components["schemas"]["KeptFinding"][];
+            /** @description Null where it cannot be told, or lies beyond the end of the curves. */
+            melts_at_c?: number | null;
+            audience?: string;
+            /** @description Whether there is a line of which nobody knows how much there is: shares are then at most what they say. */
+            open?: boolean;
+            /** @description Whether nothing in it is unknown or in doubt. */
+            settled?: boolean;
         };
         KeptLine: {
             id: string;
@@ -3915,13 +3960,17 @@ export interface components {
             forms: string[];
             /** @enum {string} */
             phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
-            grams: components["schemas"]["Band"];
-            share: components["schemas"]["Band"];
+            /** @description Null where it cannot be told. */
+            grams: components["schemas"]["Band"] | null;
+            /** @description Per cent; null where it cannot be told. */
+            share: components["schemas"]["Band"] | null;
             shown_percent: number;
             /** @enum {string} */
             basis: "measured" | "converted" | "estimated";
             working: components["schemas"]["Working"];
             problem: string;
+            /** @enum {string} */
+            understood?: "yes" | "doubtful" | "no";
         };
         KeptFinding: {
             code: string;

@@ -60,7 +60,7 @@ const words = computed(() =>
             <h2>Texture</h2>
             <span>{{ words }}</span>
             <span v-if="assessment.texture_known && assessment.solids['10'] >= 8" class="quiet">
-                {{ assessment.pours_from_c >= 40 ? 'Still stands at 40 °C.' : `Pours from about ${num(assessment.pours_from_c)} °C.` }}
+                {{ assessment.pours_from_c === null ? 'Still stands at 40 °C.' : `Pours from about ${num(assessment.pours_from_c)} °C.` }}
             </span>
         </figcaption>
         <svg v-if="assessment.texture_known" :viewBox="`0 0 ${W} ${H}`" class="w-full" role="img" :aria-label="words">

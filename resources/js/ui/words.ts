@@ -132,6 +132,7 @@ export const AUDIENCES: Record<Schemas['Formula']['audience'], string> = {
     'adult-leave-on': 'Adult, left on',
     'adult-rinse-off': 'Adult, rinsed off',
     face: 'Hairline and face',
+    body: 'Hair and body',
     pregnancy: 'Pregnancy or nursing',
     'child-6-12': 'Child of 6 to 12',
     'child-2-6': 'Child of 2 to 6',
@@ -160,6 +161,8 @@ export const ABOUT: Record<string, string> = {
     preservation: 'Preservation',
     reading: 'Not understood',
     steeps: 'Its steeped oils',
+    unknown: 'Not known yet',
+    cautions: 'To beware of',
     texture: 'Texture',
     water: 'Water',
 };

@@ -52,8 +52,8 @@ const learned = computed(() => {
                     <tr class="row-line">
                         <th scope="row" class="py-1 text-left font-normal">melted through</th>
                         <td colspan="2" class="text-right">
-                            <template v-if="assessment.melts_at_c <= 10">liquid in the cold</template>
-                            <template v-else-if="assessment.melts_at_c >= 40">not by 40 °C</template>
+                            <template v-if="assessment.melts_at_c === null">not by 40 °C</template>
+                            <template v-else-if="assessment.melts_at_c <= 10">liquid in the cold</template>
                             <template v-else>
                                 about
                                 <span class="fig fig-estimated">{{ num(assessment.melts_at_c, 0) }}</span>

@@ -11,6 +11,8 @@ const props = defineProps<{
     decides?: boolean;
     /** Lines that may be another thing, or another amount: what is said of them may be otherwise too. */
     doubtful?: string[];
+    /** Whether nothing is counted: then there is no verdict. */
+    empty?: boolean;
 }>();
 const emit = defineEmits<{
     cure: [label: string, change: Schemas['Change']];
@@ -75,7 +77,8 @@ function leave(): void {
 
 <template>
     <div>
-        <p v-if="findings.length === 0" class="text-good font-semibold">Nothing speaks against it.</p>
+        <p v-if="findings.length === 0 && empty" class="quiet">Nothing is in it yet, so nothing can be said of it.</p>
+        <p v-else-if="findings.length === 0" class="text-good font-semibold">Nothing speaks against it.</p>
         <section v-for="[about, some] in groups" :key="about" class="mb-4" :aria-label="about">
             <h3 class="quiet mb-1 text-[13px] font-semibold">{{ about }}</h3>
             <ol class="space-y-3">

@@ -50,6 +50,7 @@ const { query, rows, none } = useList(FORMULAS, () => ({ q: wanted.value }));
                         <span class="hidden text-right sm:block">
                             <span v-if="row.stops > 0" class="said-stop font-semibold">{{ row.stops }} to stop for</span>
                             <span v-else-if="row.cautions > 0" class="said-caution font-semibold">{{ row.cautions }} to decide</span>
+                            <span v-else-if="!row.settled || row.water_class === null" class="quiet">cannot tell yet</span>
                             <span v-else class="text-good font-semibold">in order</span>
                         </span>
                     </RouterLink>

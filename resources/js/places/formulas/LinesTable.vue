@@ -56,6 +56,7 @@ defineExpose({ add });
                     :key="line.id"
                     :line="line"
                     :judged="judged.get(line.id)"
+                    :at-most="bench.assessment.value.open"
                     :worst="worst.get(line.id)"
                     :lit="lit === line.id"
                     @light="emit('light', $event ? line.id : '')"

@@ -127,7 +127,12 @@ const isSettled = computed(() => {
             </div>
             <section v-if="judged" class="min-w-0">
                 <h2 class="mb-2">What it truly is</h2>
-                <FindingsList :findings="judged.findings" :doubtful="answer?.doubtful ?? []" @cure="cure" />
+                <FindingsList
+                    :findings="judged.findings"
+                    :empty="judged.lines.every((l) => l.grams === null)"
+                    :doubtful="answer?.doubtful ?? []"
+                    @cure="cure"
+                />
             </section>
         </div>
     </div>

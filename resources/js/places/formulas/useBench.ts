@@ -2,7 +2,15 @@ import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { Problem, type Schemas } from '../../api/client';
 import { inTurn } from '../../api/inTurn';
 import { useLatest } from '../../api/latest';
-import { cure as cured, evaluate, isFormulaPage, reshare as reshared, saveFormula, useKeepVersion } from '../../queries/formulas';
+import {
+    cure as cured,
+    evaluate,
+    isFormulaPage,
+    reshare as reshared,
+    saveFormula,
+    settleName,
+    useKeepVersion,
+} from '../../queries/formulas';
 import { tell, tellProblem } from '../../ui/notice';
 import { useHistory } from './bench/useHistory';
 
@@ -156,9 +164,20 @@ export function useBench(page: Page) {
         }
     }
 
+    /** What she says a name is, that nobody placed, is kept for the studio: it is not asked again. */
+    async function settled(change: Schemas['Change']): Promise<void> {
+        if (change.op !== 'set-ingredient') return;
+        for (const [id, ingredient] of Object.entries(change.lines ?? {})) {
+            const line = formula.value.lines.find((l) => l.id === id);
+            const written = line?.doubt?.written ?? (line?.ingredient === '' ? line.name : '');
+            if (written !== '') await settleName({ written, ingredient, form: line?.form ?? '' }).catch(tellProblem);
+        }
+    }
+
     async function cure(label: string, change: Schemas['Change']): Promise<void> {
         const answer = await preview(change);
         if (!answer) return;
+        void settled(change);
         replace(answer.formula, `cure ${label}`);
         show(answer);
         tell(`${label}: done.`, { undo });

@@ -8,18 +8,20 @@ const props = defineProps<{ plan: Schemas['SteepPlan']; jarMl: number; diameterC
 
 const W = computed(() => (props.small ? 46 : 170));
 const H = computed(() => (props.small ? 64 : 300));
-const known = computed(() => props.jarMl > 0 && props.diameterCm > 0);
+const airCm = computed(() => props.plan.headspace_cm?.best ?? 0);
+const overCm = computed(() => props.plan.oil_above_plant_cm?.best ?? 0);
+const known = computed(() => props.jarMl > 0 && props.diameterCm > 0 && props.plan.headspace_cm !== null);
 const heightCm = computed(() => (4 * props.jarMl) / (Math.PI * props.diameterCm ** 2));
 const inner = computed(() => ({ top: props.small ? 10 : 34, bottom: H.value - (props.small ? 2 : 6) }));
 const perCm = computed(() => (inner.value.bottom - inner.value.top) / heightCm.value);
-const oilCm = computed(() => Math.max(0, Math.min(heightCm.value, heightCm.value - props.plan.headspace_cm.best)));
-const plantCm = computed(() => Math.max(0, oilCm.value - props.plan.oil_above_plant_cm.best));
+const oilCm = computed(() => Math.max(0, Math.min(heightCm.value, heightCm.value - airCm.value)));
+const plantCm = computed(() => Math.max(0, oilCm.value - overCm.value));
 const oilY = computed(() => inner.value.bottom - oilCm.value * perCm.value);
 const plantY = computed(() => inner.value.bottom - plantCm.value * perCm.value);
 const clip = computed(() => (props.small ? 'steep-small' : 'steep-large'));
 const words = computed(() =>
     known.value
-        ? `${props.name}: plant to ${num(plantCm.value, 1)} cm, oil ${num(props.plan.oil_above_plant_cm.best, 1)} cm above it, ${num(props.plan.headspace_cm.best, 1)} cm of air.`
+        ? `${props.name}: plant to ${num(plantCm.value, 1)} cm, oil ${num(overCm.value, 1)} cm above it, ${num(airCm.value, 1)} cm of air.`
         : `${props.name}: the jar's measures are not known.`,
 );
 </script>
@@ -80,10 +82,8 @@ const words = computed(() =>
             stroke-width="2.5"
             paint-order="stroke"
         >
-            <text x="12" :y="Math.max(inner.top + 14, oilY - 6)" fill="var(--ink)" stroke="none">
-                air {{ num(plan.headspace_cm.best, 1) }} cm
-            </text>
-            <text x="12" :y="oilY + 16">oil {{ num(plan.oil_above_plant_cm.best, 1) }} cm over</text>
+            <text x="12" :y="Math.max(inner.top + 14, oilY - 6)" fill="var(--ink)" stroke="none">air {{ num(airCm, 1) }} cm</text>
+            <text x="12" :y="oilY + 16">oil {{ num(overCm, 1) }} cm over</text>
             <text x="12" :y="inner.bottom - 12">plant {{ num(plantCm, 1) }} cm</text>
         </g>
     </svg>

@@ -38,6 +38,7 @@ function reopen(finding: Schemas['Finding']): void {
         <div class="xl:max-h-[calc(100vh-19rem)] xl:overflow-y-auto xl:pr-2" tabindex="0" role="group" aria-label="Findings, worst first">
             <FindingsList
                 :findings="assessment.findings"
+                :empty="assessment.lines.every((l) => l.grams === null)"
                 :preview="bench.preview"
                 decides
                 @cure="bench.cure"

@@ -10,7 +10,7 @@ defineProps<{ assessment: Schemas['Assessment'] }>();
     <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-[14px]">
         <dt class="quiet">Water</dt>
         <dd :class="assessment.water_class === 'D' ? 'said-stop font-semibold' : ''">
-            {{ assessment.water_label }} ({{ assessment.water_class }})
+            {{ assessment.water_class === null ? assessment.water_label : `${assessment.water_label} (${assessment.water_class})` }}
         </dd>
         <dt class="quiet">Keeps</dt>
         <dd :title="assessment.life_reasons.join(' ')">

@@ -11,6 +11,8 @@ import type { LineField } from './useLines';
 defineProps<{
     line: Schemas['Formula']['lines'][number];
     judged: Schemas['Assessment']['lines'][number] | undefined;
+    /** Whether there is a line of which nobody knows how much there is: no share is more than at most. */
+    atMost: boolean;
     /** How grave the worst is that is found of it. */
     worst: Schemas['Finding']['severity'] | undefined;
     lit: boolean;
@@ -105,7 +107,7 @@ const emit = defineEmits<{
         </td>
         <td role="cell" class="pr-1 text-right whitespace-nowrap max-sm:col-start-3 max-sm:row-start-2">
             <HonestFigure
-                v-if="judged && judged.problem === ''"
+                v-if="judged?.grams"
                 :band="judged.grams"
                 unit="g"
                 :basis="judged.basis"
@@ -119,13 +121,14 @@ const emit = defineEmits<{
         <td
             role="cell"
             class="text-right whitespace-nowrap max-sm:col-start-3 max-sm:row-start-1"
-            :title="judged?.problem || `${num(judged?.share.low ?? 0)} to ${num(judged?.share.high ?? 0)} % at worst`"
+            :title="judged?.problem || (judged?.share ? `${num(judged.share.low)} to ${num(judged.share.high)} % at worst` : '')"
         >
             <span v-if="line.locked" class="quiet mr-1 text-[12px]" title="Its share is locked: the solver and the jar's edges leave it">
                 locked
             </span>
-            <template v-if="judged?.problem === ''">
-                {{ fixed(judged?.shown_percent ?? 0, 1) }}
+            <template v-if="judged?.share">
+                <span v-if="atMost" class="quiet text-[12px]">at most</span>
+                {{ fixed(judged.shown_percent, 1) }}
                 <span class="unit">%</span>
             </template>
         </td>

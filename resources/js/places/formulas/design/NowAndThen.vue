@@ -20,7 +20,7 @@ const changes = computed(() => {
     if (!after) return [];
     const names = new Set([...assessment.value.lines, ...after.lines].map((l) => l.name));
     const share = (a: Schemas['Assessment'], name: string): number =>
-        a.lines.filter((l) => l.name === name).reduce((sum, l) => sum + l.share.best, 0);
+        a.lines.filter((l) => l.name === name).reduce((sum, l) => sum + (l.share?.best ?? 0), 0);
     return [...names]
         .map((name) => ({ name, before: share(assessment.value, name), after: share(after, name) }))
         .filter((c) => Math.abs(c.after - c.before) >= SEEN)
