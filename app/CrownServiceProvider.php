@@ -32,6 +32,8 @@ use Carbon\FactoryImmutable;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Translation\Translator;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
@@ -92,6 +94,9 @@ final class CrownServiceProvider extends ServiceProvider
             PersonCommand::class,
             PasswordCommand::class,
         ]);
+        $proxies = config('crown.proxies');
+        TrustProxies::at(is_array($proxies) ? array_values($proxies) : []);
+        TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
         foreach (Role::RIGHTS as $right) {
             Gate::define($right, static fn (User $user): bool => $user->role->may($right));
         }

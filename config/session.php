@@ -10,7 +10,7 @@ return [
     'expire_on_close' => false,
     'encrypt' => false,
     'lottery' => [2, 100],
-    'cookie' => 'honest_crown_session',
+    'cookie' => env('SESSION_COOKIE', 'honest_crown_session'),
     'path' => '/',
     'domain' => null,
     // Behind TLS the web server sets this; on loopback there is none.

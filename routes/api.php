@@ -90,10 +90,8 @@ Route::controller(JoinController::class)->middleware('throttle:30,1,join')->grou
 });
 
 Route::get('look/{token}', [RoutineLinkController::class, 'show'])
-    ->middleware('throttle:60,1,look')
     ->name('links.look');
 Route::get('jar/{token}', [PassportController::class, 'show'])
-    ->middleware('throttle:60,1,look')
     ->name('links.jar');
 
 // Whoever is in a studio: she herself.

@@ -11,23 +11,23 @@ use Illuminate\Support\Facades\Route;
 // Papers are opened from the address line too, where no page of ours is the referrer: they go by the session alone.
 Route::get('/papers/batches/{batch}/label.pdf', [LabelController::class, 'pdf'])
     ->middleware(['auth:web', 'can:help'])
-    ->whereNumber('batch')
+    ->where('batch', '[0-9]{1,18}')
     ->name('batches.label');
 Route::get('/papers/batches/{batch}/make.pdf', MakeSheetController::class)
     ->middleware(['auth:web', 'can:help'])
-    ->whereNumber('batch')
+    ->where('batch', '[0-9]{1,18}')
     ->name('batches.sheet');
 Route::get('/papers/lots/{lot}/label.pdf', [LabelController::class, 'lot'])
     ->middleware(['auth:web', 'can:help'])
-    ->whereNumber('lot')
+    ->where('lot', '[0-9]{1,18}')
     ->name('lots.label');
 Route::get('/papers/formulas/{formula}/sheet.pdf', SheetController::class)
     ->middleware(['auth:web', 'can:make'])
-    ->whereNumber('formula')
+    ->where('formula', '[0-9]{1,18}')
     ->name('formulas.sheet');
 Route::get('/photos/{photo}', [PictureController::class, 'show'])
     ->middleware(['auth:web', 'can:help'])
-    ->whereNumber('photo')
+    ->where('photo', '[0-9]{1,18}')
     ->name('photos.show');
 
 // Every place has its own address; the one page behind them all finds its place itself.

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
 
 /** A batch at the counter, or the record of it: $defs/Batch. */
 final class BatchResource extends JsonResource
@@ -78,8 +79,8 @@ final class BatchResource extends JsonResource
             'inspected' => $batch->inspected,
             'sample_kept' => $batch->sample_kept,
             'written_on' => $batch->created_at?->toDateString(),
-            'planned' => $this->plan->of($batch),
-            'actual' => $batch->actualAsKept(),
+            'planned' => self::seen($this->plan->of($batch)->jsonSerialize()),
+            'actual' => self::seen($batch->actualAsKept()),
             'label' => $batch->label,
             'air_percent' => $this->air(),
             'withdrawn' => $withdrawn,
@@ -93,6 +94,12 @@ final class BatchResource extends JsonResource
             'findings' => $found->map(static fn (BatchFinding $f): array => (new BatchFindingResource($f))->toArray())
                 ->all(),
         ];
+    }
+
+    /** An assessment as JSON, without its prices for whom they are not. */
+    private static function seen(mixed $assessment): mixed
+    {
+        return $assessment === null || Gate::allows('make') ? $assessment : [...(array) $assessment, 'cost' => null];
     }
 
     /** @return list<array<string, mixed>> clocks that run or ring */

@@ -49,8 +49,11 @@ final class PictureController
         return new BinaryFileResponse(
             $path,
             200,
-            ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'],
+            // Asked for again each time: whoever has signed out sees none from the browser's own store.
+            ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache'],
             false,
+            null,
+            true,
         );
     }
 }

@@ -39,7 +39,6 @@ final class PassportController
     {
         $row = Batch::query()->findOrFail($links->open(LinkKind::Jar, $token));
 
-        return (new JsonResponse((new JarPassportResource($row, $plan, $studio->get()))->toArray()))
-            ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
+        return new JsonResponse((new JarPassportResource($row, $plan, $studio->get()))->toArray());
     }
 }

@@ -36,7 +36,6 @@ final class RoutineLinkController
         $id = $this->links->open(LinkKind::Routine, $token);
         $row = Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days'])->findOrFail($id);
 
-        return (new JsonResponse((new RoutineCardResource($row, $studio->get()))->toArray()))
-            ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow']);
+        return new JsonResponse((new RoutineCardResource($row, $studio->get()))->toArray());
     }
 }

@@ -26,6 +26,7 @@ final class DeviceController
     public function destroy(string $device, Request $request): JsonResponse
     {
         $user = User::in($request);
+        self::ownAlone($user);
         $ended = 0;
         foreach (self::rows($user->id) as $row) {
             if (hash_equals(Token::hash($row->text('id')), $device)) {
@@ -44,6 +45,7 @@ final class DeviceController
     public function others(Request $request): JsonResponse
     {
         $user = User::in($request);
+        self::ownAlone($user);
         Entering::endOthers($user->id, $request);
         SecurityLog::write($user->studio_id, $user->name, SecurityKind::SessionEnded, 'all others');
 
@@ -60,10 +62,33 @@ final class DeviceController
             'on' => self::named($row->text('user_agent')),
             'address' => $row->text('ip_address'),
             'last' => Carbon::createFromTimestamp((int) $row->whole('last_activity'))->toIso8601String(),
-        ], self::rows(User::in($request)->id));
+        ], self::seen($request, $here));
         usort($devices, static fn (array $a, array $b): int => [$b['here'], $b['last']] <=> [$a['here'], $a['last']]);
 
         return $devices;
+    }
+
+    /**
+     * In the demo studio everybody is one person: there each sees the session that asks, and no other's.
+     *
+     * @return list<Node>
+     */
+    private static function seen(Request $request, string $here): array
+    {
+        $user = User::in($request);
+
+        return array_values(array_filter(
+            self::rows($user->id),
+            static fn (Node $row): bool => ! $user->studio->demo || $row->text('id') === $here,
+        ));
+    }
+
+    /** @throws Refused in the demo studio, where other sessions are other people's */
+    private static function ownAlone(User $user): void
+    {
+        if ($user->studio->demo) {
+            throw Refused::because('device', 'The demo studio is everybody\'s: only your own session is yours to end.');
+        }
     }
 
     /** @return list<Node> */

@@ -12,6 +12,7 @@ use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Symfony\Component\HttpFoundation\StreamedJsonResponse;
 
 /** Taking everything away, and leaving: thirty days to think it over, then nothing is left. */
 final class LeaveController
@@ -21,14 +22,17 @@ final class LeaveController
     }
 
     #[Speaks('StudioExport', does: 'All that is this studio\'s, as JSON')]
-    public function export(Request $request): JsonResponse
+    public function export(Request $request): StreamedJsonResponse
     {
         $user = User::in($request);
         SecurityLog::write($user->studio_id, $user->name, SecurityKind::Exported);
 
-        return (new JsonResponse(StudioExport::of($this->studio->get())))
-            ->setEncodingOptions(JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)
-            ->withHeaders(['Content-Disposition' => 'attachment; filename="honest-crown-studio.json"']);
+        return new StreamedJsonResponse(
+            StudioExport::of($this->studio->get()),
+            200,
+            ['Content-Disposition' => 'attachment; filename="honest-crown-studio.json"'],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     #[Speaks('Session', 'LeaveAsk', does: 'Leave: the studio and all in it is taken away in thirty days')]
@@ -39,6 +43,7 @@ final class LeaveController
         if (trim($request->string('name')->value()) !== $studio->name) {
             throw Refused::because('name', sprintf('Type the studio\'s name just as it is: %s', $studio->name));
         }
+        $request->confirms($user);
         $days = config('crown.leaving_days');
         $studio->update(['leaving_on' => Carbon::today()->addDays(is_int($days) ? $days : 30)]);
         SecurityLog::write($user->studio_id, $user->name, SecurityKind::Leaving);

@@ -8,11 +8,15 @@ use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
 use App\Support\Refused;
+use Closure;
 use Crown\Measure\Habits;
+use Illuminate\Support\Facades\DB;
 
 /** Opens a studio for somebody who is to be its owner. */
 final class OpenStudio
 {
+    private const LOCK = 'crown opens a studio';
+
     /** Whether a visitor may, as this installation is set. */
     public static function isAllowed(): bool
     {
@@ -21,6 +25,33 @@ final class OpenStudio
             'first' => ! Studio::query()->where('demo', false)->exists(),
             default => false,
         };
+    }
+
+    /**
+     * Whatever opens a studio, one after another: whether a visitor may is asked and answered under one lock.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $open
+     * @return T
+     *
+     * @throws Refused where nobody may
+     */
+    public static function alone(Closure $open): mixed
+    {
+        DB::select('select get_lock(?, 5)', [self::LOCK]);
+        try {
+            if (! self::isAllowed()) {
+                throw Refused::now(
+                    'studio',
+                    'Nobody can open a further studio here. Ask whoever runs this installation.',
+                );
+            }
+
+            return DB::transaction($open);
+        } finally {
+            DB::select('select release_lock(?)', [self::LOCK]);
+        }
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Session;
 
 use App\Studio\CurrentStudio;
 use App\Studio\Role;
+use App\Studio\Studio;
 use App\Studio\User;
 use App\Support\Refused;
 use App\Support\Speaks;
@@ -46,7 +47,14 @@ final class PeopleController
         $me = User::in($request);
         $one = $this->other($person, $me);
         $role = $request->role();
+        $request->confirms($me);
         DB::transaction(static function () use ($one, $me, $role): void {
+            // Held, so that of two that pass it on at once one finds that it is not hers any more.
+            Studio::query()->whereKey($me->studio_id)->lockForUpdate()->firstOrFail();
+            if ($me->refresh()->role !== Role::Owner) {
+                throw Refused::now('person', 'You are not the owner any more.');
+            }
+            $one->refresh();
             if ($role === Role::Owner) {
                 // There is one owner: whoever passes it on makes with the others.
                 $me->update(['role' => Role::Maker]);
@@ -107,9 +115,11 @@ final class PeopleController
     }
 
     #[Speaks('SecurityEvents', does: 'What concerned the safety of this studio, the latest first')]
-    public function log(): JsonResponse
+    public function log(LogRequest $request): JsonResponse
     {
-        return new JsonResponse(['items' => SecurityLog::of($this->studio->get()->id)]);
+        $items = SecurityLog::of($this->studio->get()->id, $request->before());
+
+        return new JsonResponse(['items' => $items, 'more' => count($items) === SecurityLog::SHOWN]);
     }
 
     /** @throws Refused for oneself, and for nobody of this studio */

@@ -11,6 +11,7 @@ use App\Support\Refused;
 use Crown\Json\Node;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\RateLimiter;
 
 /**
  * Links by which somebody without an account sees one thing: 128 bits of chance, of which only the hash is kept. All of
@@ -18,6 +19,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class PrivateLinks
 {
+    /** Links that are none, in a minute, from one address. */
+    private const GUESSES = 60;
+
     public function __construct(private readonly CurrentStudio $studio)
     {
     }
@@ -54,6 +58,12 @@ final class PrivateLinks
             ->where('hash', Token::hash($token))
             ->first(['id', 'studio_id', 'subject_id']);
         if ($row === null) {
+            // What fits is never counted: whoever guesses keeps nobody's link shut.
+            $key = 'look:'.request()->ip();
+            if (RateLimiter::tooManyAttempts($key, self::GUESSES)) {
+                throw new TooManyTries(RateLimiter::availableIn($key));
+            }
+            RateLimiter::hit($key, 60);
             throw Refused::missing('token', 'This link was ended. Ask whoever gave it to you.');
         }
         $of = Node::of((array) $row);

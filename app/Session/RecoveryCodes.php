@@ -51,9 +51,6 @@ final class RecoveryCodes
     public function open(string $written, string $code, string $new, string $from): User
     {
         $key = 'recover-from:'.$from;
-        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw new TooManyTries(RateLimiter::availableIn($key));
-        }
         $user = User::query()->where('email', Login::spelt($written))->first();
         $fits = $user === null ? null : DB::table('recovery_codes')
             ->where('user_id', $user->id)
@@ -61,7 +58,12 @@ final class RecoveryCodes
             ->whereNull('used_at')
             ->first(['id']);
         if ($user === null || $fits === null) {
+            // Only what fails is counted, so that nobody's failures keep a right code out.
+            if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
+                throw new TooManyTries(RateLimiter::availableIn($key));
+            }
             RateLimiter::hit($key, 3600);
+            SecurityLog::write($user?->studio_id, $user->name ?? '', SecurityKind::Failed, 'with a recovery code');
             throw Refused::because(
                 'code',
                 'This address and code do not belong together, or the code was used already.',
@@ -69,7 +71,14 @@ final class RecoveryCodes
         }
         Strength::demand($new, [$user->name, $user->studio->name, $user->email], 'new');
         DB::transaction(static function () use ($user, $fits, $new): void {
-            DB::table('recovery_codes')->where('id', $fits->id)->update(['used_at' => Carbon::now()]);
+            // Looked at and used up in one: of two that come at once, one finds it used.
+            $used = DB::table('recovery_codes')
+                ->where('id', $fits->id)
+                ->whereNull('used_at')
+                ->update(['used_at' => Carbon::now()]);
+            if ($used !== 1) {
+                throw Refused::because('code', 'This code was used already, in this very moment. Take another.');
+            }
             $user->update(['password' => $new]);
             Entering::endOthers($user->id, null);
             SecurityLog::write($user->studio_id, $user->name, SecurityKind::Recovered);

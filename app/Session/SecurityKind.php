@@ -9,6 +9,7 @@ enum SecurityKind: string
 {
     case Opened = 'opened';
     case SignedIn = 'signed-in';
+    case SignedOut = 'signed-out';
     case Failed = 'failed';
     case Password = 'password';
     case Recovered = 'recovered';
@@ -24,4 +25,16 @@ enum SecurityKind: string
     case Exported = 'exported';
     case Leaving = 'leaving';
     case Staying = 'staying';
+
+    /** Whether whoever tries doors makes many of them at once; failures to come in are few, since they are counted. */
+    public function comesInHundreds(): bool
+    {
+        return $this === self::Denied;
+    }
+
+    /** Whether it tells of something that was not let through. */
+    public function isRefusal(): bool
+    {
+        return $this === self::Denied || $this === self::Failed;
+    }
 }

@@ -18,20 +18,43 @@ final class SecurityLog
     /** @param  string  $what in a few words */
     public static function write(?int $studio, string $name, SecurityKind $kind, string $what = ''): void
     {
-        DB::table('security_events')->insert([
+        // Of what comes in hundreds one row a minute is enough: more would hide the rest.
+        if ($kind->comesInHundreds() && self::isJustWritten($studio, $name, $kind)) {
+            return;
+        }
+        $row = [
             'studio_id' => $studio,
             'name' => mb_substr($name, 0, 120),
             'kind' => $kind->value,
             'what' => mb_substr($what, 0, 200),
+            'address' => mb_substr((string) request()->ip(), 0, 45),
             'created_at' => Carbon::now(),
-        ]);
+        ];
+        $insert = static fn () => DB::table('security_events')->insert($row);
+        // What is refused is undone as a whole; that it was tried has to stay, so it is written once that is over.
+        $kind->isRefusal() ? defer($insert)->always() : $insert();
     }
 
-    /** @return list<array<string, string>> the latest first */
-    public static function of(int $studio): array
+    private static function isJustWritten(?int $studio, string $name, SecurityKind $kind): bool
+    {
+        return DB::table('security_events')
+            ->where('studio_id', $studio)
+            ->where('name', mb_substr($name, 0, 120))
+            ->where('kind', $kind->value)
+            ->where('created_at', '>', Carbon::now()->subMinute())
+            ->exists();
+    }
+
+    /**
+     * @param  int|null  $before the id of the last that was shown; null for the latest
+     * @return list<array<string, mixed>> the latest first
+     */
+    public static function of(int $studio, ?int $before = null): array
     {
         return array_values(array_map(
             static fn (Node $row): array => [
+                'id' => (int) $row->whole('id'),
+                'address' => $row->text('address'),
                 'kind' => $row->text('kind'),
                 'name' => $row->text('name'),
                 'what' => $row->text('what'),
@@ -41,6 +64,7 @@ final class SecurityLog
                 static fn (object $row): Node => Node::of((array) $row),
                 DB::table('security_events')
                     ->where('studio_id', $studio)
+                    ->when($before !== null, static fn ($q) => $q->where('id', '<', $before))
                     ->orderByDesc('id')
                     ->limit(self::SHOWN)
                     ->get()

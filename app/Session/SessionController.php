@@ -12,7 +12,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
 /** Opening a studio, signing in and out, the password, and what the studio measures with. */
@@ -32,10 +31,7 @@ final class SessionController
     public function open(OpenStudioRequest $request, OpenStudio $open): JsonResponse
     {
         Entering::needsSession($request);
-        if (! OpenStudio::isAllowed()) {
-            throw Refused::now('studio', 'Nobody can open a further studio here. Ask whoever runs this installation.');
-        }
-        $user = DB::transaction(static fn (): User => $open(
+        $user = OpenStudio::alone(static fn (): User => $open(
             $request->string('name')->value(),
             $request->string('studio')->value(),
             $request->string('email')->value(),
@@ -57,7 +53,7 @@ final class SessionController
         Entering::begin($request, $signIn(
             $request->string('email')->value(),
             $request->string('password')->value(),
-            (string) $request->ip(),
+            $request,
         ));
 
         return $this->show();
@@ -81,6 +77,8 @@ final class SessionController
     #[Speaks('Session', does: 'Sign out')]
     public function signOut(Request $request): JsonResponse
     {
+        $user = User::in($request);
+        SecurityLog::write($user->studio_id, $user->name, SecurityKind::SignedOut);
         Auth::guard('web')->logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
@@ -96,6 +94,7 @@ final class SessionController
             throw Refused::because('current', 'The demo studio keeps its password, so that everyone can enter it.');
         }
         if (! Hash::check($request->string('current')->value(), $user->password)) {
+            SecurityLog::write($user->studio_id, $user->name, SecurityKind::Failed, 'the present password');
             throw Refused::because('current', 'This is not your present password.');
         }
         $new = $request->string('new')->value();

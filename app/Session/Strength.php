@@ -16,11 +16,15 @@ final class Strength
 
     private const COMMON = 'data/common-passwords.txt';
 
+    /** What is written for letters. */
+    private const FIGURES = ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't'];
+
     /** Letters and figures that must differ. */
     private const DIFFERENT = 5;
 
     private const ROWS = [
-        'abcdefghijklmnopqrstuvwxyz', '01234567890', 'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop',
+        'abcdefghijklmnopqrstuvwxyz', '1234567890', '0123456789', '1q2w3e4r5t6y7u8i9o0p', '1qaz2wsx3edc4rfv5tgb',
+        'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop',
     ];
 
     /**
@@ -51,18 +55,26 @@ final class Strength
         }
     }
 
+    /** By the letter, and in every spelling that a guesser tries: signs cut, figures for letters, words said twice. */
     private static function isCommon(string $plain): bool
     {
         /** @var array<string, int>|null $known */
         static $known = null;
         $known ??= array_flip(file(base_path(self::COMMON), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: []);
-        $said = strtr($plain, ['@' => 'a', '$' => 's', '!' => 'i']);
-        $bare = preg_replace('/[^\p{L}\d]+/u', '', $said) ?? $plain;
-        $letters = strtr($bare, ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't']);
-        $stem = preg_replace('/\d+$/', '', $bare) ?? $bare;
-        $both = strtr($stem, ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't']);
+        $spellings = [$plain];
+        foreach ([$plain, strtr($plain, ['@' => 'a', '$' => 's', '!' => 'i'])] as $said) {
+            $bare = preg_replace('/[^\p{L}\d]+/u', '', $said) ?? $said;
+            $stem = preg_replace('/^\d+|\d+$/', '', $bare) ?? $bare;
+            foreach ([$bare, $stem] as $one) {
+                array_push($spellings, $one, strtr($one, self::FIGURES));
+            }
+        }
+        foreach ($spellings as $one) {
+            // One word said twice or three times is the one word.
+            $spellings[] = preg_replace('/^(.{3,}?)\1+$/us', '$1', $one) ?? $one;
+        }
 
-        return array_intersect_key($known, array_flip([$plain, $bare, $letters, $stem, $both])) !== [];
+        return array_intersect_key($known, array_flip($spellings)) !== [];
     }
 
     private static function isMonotonous(string $plain): bool
@@ -87,9 +99,12 @@ final class Strength
     private static function holds(string $plain, array $own): bool
     {
         foreach ($own as $name) {
-            $name = mb_strtolower(strtok($name, '@') ?: '');
-            // More of it than of anything else.
-            if (mb_strlen($name) > 3 && str_contains($plain, $name) && mb_strlen($name) * 2 > mb_strlen($plain)) {
+            $whole = mb_strtolower($name);
+            $first = strtok($whole, '@') ?: '';
+            // The whole of an address anywhere, or more of a name than of anything else.
+            $address = str_contains($whole, '@') && str_contains($plain, $whole);
+            $mostly = mb_strlen($first) > 3 && str_contains($plain, $first) && mb_strlen($first) * 2 > mb_strlen($plain);
+            if ($address || $mostly) {
                 return true;
             }
         }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Session;
 
 use App\Studio\Studio;
+use Crown\Json\Node;
+use Generator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
@@ -14,46 +16,63 @@ final class StudioExport
     /** What is nobody's to take away: hashes of secrets. */
     private const WITHHELD = ['password', 'remember_token', 'hash'];
 
-    /** @return array<string, mixed> */
+    /** Rows that are read at once. */
+    private const AT_ONCE = 1_000;
+
+    /**
+     * Read as it is written out: a studio of many years needs no more memory than a small one.
+     *
+     * @return array<string, mixed> with the rows of each table as they come
+     */
     public static function of(Studio $studio): array
     {
-        $tables = ['studios' => self::rows('studios', 'id', $studio->id)];
+        $documents = self::documents();
+        $tables = ['studios' => self::rows('studios', 'id', $studio->id, $documents['studios'] ?? [])];
         foreach (Schema::getTables() as $table) {
             $name = $table['name'];
             if (Schema::hasColumn($name, 'studio_id')) {
-                $tables[$name] = self::rows($name, 'studio_id', $studio->id);
+                $tables[$name] = self::rows($name, 'studio_id', $studio->id, $documents[$name] ?? []);
             }
         }
 
         return ['format' => 'honest-crown/studio', 'version' => 1, 'tables' => $tables];
     }
 
-    /** @return list<array<string, mixed>> */
-    private static function rows(string $table, string $column, int $studio): array
+    /** @return array<string, array<string, true>> columns that hold documents, by table: their rows are checked to be JSON */
+    private static function documents(): array
     {
-        return array_values(array_map(
-            static fn (object $row): array => self::row((array) $row),
-            DB::table($table)->where($column, $studio)->get()->all(),
-        ));
+        $found = [];
+        $checks = DB::select(
+            'select table_name as t, constraint_name as c from information_schema.check_constraints '
+                ."where constraint_schema = database() and check_clause like 'json_valid%'",
+        );
+        foreach ($checks as $check) {
+            $row = Node::of((array) $check);
+            $found[$row->text('t')][$row->text('c')] = true;
+        }
+
+        return $found;
     }
 
     /**
-     * @param  array<array-key, mixed>  $row
-     * @return array<string, mixed>
+     * @param  array<string, true>  $documents
+     * @return Generator<int, array<string, mixed>>
      */
-    private static function row(array $row): array
+    private static function rows(string $table, string $column, int $studio, array $documents): Generator
     {
-        $told = [];
-        foreach (array_diff_key($row, array_flip(self::WITHHELD)) as $column => $value) {
-            $told[(string) $column] = self::readable($value);
+        $query = DB::table($table)->where($column, $studio);
+        $rows = Schema::hasColumn($table, 'id')
+            ? $query->lazyById(self::AT_ONCE)
+            : $query->orderBy($column)->get();
+        foreach ($rows as $row) {
+            $told = [];
+            foreach (array_diff_key((array) $row, array_flip(self::WITHHELD)) as $name => $value) {
+                // A document as what it says, not as a text of it; a word that only looks like one stays a word.
+                $told[(string) $name] = is_string($value) && isset($documents[(string) $name])
+                    ? json_decode($value, true)
+                    : $value;
+            }
+            yield $told;
         }
-
-        return $told;
-    }
-
-    /** A document as what it says, not as a text of it. */
-    private static function readable(mixed $value): mixed
-    {
-        return is_string($value) && preg_match('/^[{\[]/', $value) === 1 ? json_decode($value, true) ?? $value : $value;
     }
 }

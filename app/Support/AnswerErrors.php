@@ -29,6 +29,8 @@ final class AnswerErrors
         |Too many connections|No space left|Disk full
         |\[?(?:1021|1040|1053|1114|1205|1213|1290|1969|2002|2006|2013)\]?(?!\d)/ix';
 
+    private const FAILED = 'Something went wrong here. It was written down, and nothing was changed.';
+
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport(self::SAID);
@@ -102,19 +104,13 @@ final class AnswerErrors
                 ? self::told(503, $why.' Nothing you typed is lost; try again in a moment.')
                 : new Response(view('away', ['why' => $why])->render(), 503, ['Retry-After' => '2']);
         }
-        if (
-            $e instanceof HttpExceptionInterface
-            || self::isTheFrameworks($e)
-            || ! $request->is('api/*')
-            || config('app.debug')
-        ) {
+        if ($e instanceof HttpExceptionInterface || self::isTheFrameworks($e) || config('app.debug')) {
             return null;
         }
 
-        return self::told(
-            500,
-            'Something went wrong here. It was written down, and nothing was changed. Nothing you typed is lost.',
-        );
+        return $request->is('api/*')
+            ? self::told(500, self::FAILED.' Nothing you typed is lost.')
+            : new Response(view('failed', ['why' => self::FAILED])->render(), 500);
     }
 
     /** Not signed in, or a field that is not allowed: the framework has answers of its own. */

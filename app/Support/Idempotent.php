@@ -7,6 +7,7 @@ namespace App\Support;
 use Closure;
 use Crown\Json\Node;
 use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Encryption\Encrypter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -21,7 +22,9 @@ use Symfony\Component\HttpFoundation\Response;
  * way are tried again.
  *
  * A post that carries an Idempotency-Key is done once: sent again, it gets the first answer. The key is written in the
- * same transaction as what the post does, so that a crash leaves both or neither.
+ * same transaction as what the post does, so that a crash leaves both or neither. Of the key only a hash is kept, and
+ * the answer is sealed with the key itself: whoever reads the database reads no secret and no note in it. What is
+ * deleted takes its answers along.
  */
 final class Idempotent
 {
@@ -42,7 +45,7 @@ final class Idempotent
         $key = $this->key($request);
         try {
             $response = DB::transaction(
-                fn (): Response => $key === null ? $this->done($request, $next) : $this->once($key, $request, $next),
+                fn (): Response => $key === null ? $this->plainly($request, $next) : $this->once($key, $request, $next),
                 self::TRIES,
             );
         } catch (Undone $undone) {
@@ -90,26 +93,65 @@ final class Idempotent
     }
 
     /** @param  Closure(Request): Response  $next */
-    private function once(string $key, Request $request, Closure $next): Response
+    private function plainly(Request $request, Closure $next): Response
     {
-        $row = ['user_id' => $request->user()?->getAuthIdentifier(), 'key' => $key];
-        $asked = ['path' => mb_substr($request->path(), 0, 190), 'asked_hash' => $this->hash($request)];
-        try {
-            // Waits here while the same is being done: it is then known.
-            DB::table('idempotency_keys')->insert([...$row, ...$asked, 'created_at' => Carbon::now()]);
-        } catch (UniqueConstraintViolationException) {
-            return $this->again(DB::table('idempotency_keys')->where($row)->firstOrFail(), $asked);
-        }
         $response = $this->done($request, $next);
-        DB::table('idempotency_keys')
-            ->where($row)
-            ->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
+        if ($request->isMethod('DELETE')) {
+            $path = $this->path($request);
+            // The key stays, so that nothing is done twice; what was answered goes.
+            DB::table('idempotency_keys')
+                ->where('made', $path)
+                ->orWhere('made', 'like', addcslashes($path, '%_\\').'/%')
+                ->update(['body' => '']);
+        }
 
         return $response;
     }
 
+    private function path(Request $request): string
+    {
+        return mb_substr($request->path(), 0, 190);
+    }
+
+    /** @param  Closure(Request): Response  $next */
+    private function once(string $key, Request $request, Closure $next): Response
+    {
+        $row = ['user_id' => $request->user()?->getAuthIdentifier(), 'key' => hash('sha256', $key)];
+        $asked = ['path' => $this->path($request), 'asked_hash' => $this->hash($request)];
+        try {
+            // Waits here while the same is being done: it is then known.
+            DB::table('idempotency_keys')->insert([...$row, ...$asked, 'created_at' => Carbon::now()]);
+        } catch (UniqueConstraintViolationException) {
+            return $this->again($key, DB::table('idempotency_keys')->where($row)->firstOrFail(), $asked);
+        }
+        $response = $this->done($request, $next);
+        DB::table('idempotency_keys')
+            ->where($row)
+            ->update([
+                'status' => $response->getStatusCode(),
+                'body' => self::sealing($key)->encryptString((string) $response->getContent()),
+                'made' => self::made($asked['path'], (string) $response->getContent()),
+            ]);
+
+        return $response;
+    }
+
+    /** The address of what a post has made, so that its answer can go with it; null where it made nothing. */
+    private static function made(string $path, string $answer): ?string
+    {
+        $body = json_decode($answer, true);
+        $id = is_array($body) ? $body['id'] ?? null : null;
+
+        return is_int($id) ? mb_substr("$path/$id", 0, 190) : null;
+    }
+
+    private static function sealing(string $key): Encrypter
+    {
+        return new Encrypter(hash_hkdf('sha256', $key, 32, 'an answer kept for a second try'), 'aes-256-gcm');
+    }
+
     /** @param  array{path: string, asked_hash: string}  $asked */
-    private function again(stdClass $first, array $asked): JsonResponse
+    private function again(string $key, stdClass $first, array $asked): JsonResponse
     {
         // Keys from before bodies were remembered go by their path alone.
         if ($first->path !== $asked['path'] || ! in_array($first->asked_hash, ['', $asked['asked_hash']], true)) {
@@ -121,7 +163,12 @@ final class Idempotent
 
         $row = Node::of((array) $first);
 
-        return JsonResponse::fromJsonString($row->text('body'), $row->whole('status') ?? 200, [
+        if ($row->text('body') === '') {
+            throw Refused::now('Idempotency-Key', 'What came of this was deleted since. Press again to make it anew.');
+        }
+        $body = self::sealing($key)->decryptString($row->text('body'));
+
+        return JsonResponse::fromJsonString($body, $row->whole('status') ?? 200, [
             'Idempotent-Replay' => 'true',
         ]);
     }

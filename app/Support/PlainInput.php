@@ -25,11 +25,22 @@ final class PlainInput
                 throw Refused::because((string) $name, 'Allowed: one value.');
             }
         }
+        $this->isOurs($request);
         $this->plain($request->query->all(), '', 1);
         $body = $request->isJson() ? $this->body($request) : $request->request->all();
         $this->plain($body, '', 1);
 
         return $next($request);
+    }
+
+    /** Bodies are JSON, and the forms of pictures: what any page of the web can send is neither. */
+    private function isOurs(Request $request): void
+    {
+        $body = $request->getContent() !== '' || $request->request->count() > 0;
+        $form = str_starts_with((string) $request->header('Content-Type'), 'multipart/form-data');
+        if (! $request->isMethodSafe() && $body && ! $request->isJson() && ! $form) {
+            throw Refused::notTaken('body', 'Allowed: JSON, and the form of a picture.');
+        }
     }
 
     /** @return array<array-key, mixed> */

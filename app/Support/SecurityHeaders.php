@@ -25,6 +25,11 @@ final class SecurityHeaders
         // Sanctum needs the referrer on our own address to know its own pages.
         $response->headers->set('Referrer-Policy', 'same-origin');
 
+        // Links by which one thing is seen without an account are found by whoever has them, and by nobody else.
+        if ($request->is('look/*', 'jar/*', 'join/*', 'api/look/*', 'api/jar/*', 'api/join/*')) {
+            $response->headers->set('X-Robots-Tag', 'noindex, nofollow');
+        }
+
         // What is a maker's own is kept by nobody on the way, nor on the disk of a browser. Pictures say for
         // themselves.
         if ($request->is('api/*', 'papers/*', 'sanctum/*')) {

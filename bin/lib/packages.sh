@@ -5,13 +5,35 @@ NODE_VERSION=22.23.3
 NPM_VERSION=11.21.2
 [ ! -x "$ROOT/var/node/bin/node" ] || export PATH="$ROOT/var/node/bin:$PATH"
 
+# Which PHP: the one that is here, or else the one of this Debian. What every name of a package and program is made from.
+PHP_KNOWN="8.2 8.3 8.4"
+php_version() {
+    local version
+    if command -v php >/dev/null; then
+        version="$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')"
+    else
+        version="$(apt-cache depends php-cli 2>/dev/null | sed -n 's/.*php\([0-9.]*\)-cli.*/\1/p' | head -n 1)"
+    fi
+    case " $PHP_KNOWN " in
+        *" $version "*) printf '%s' "$version" ;;
+        *) fail "PHP ${version:-(none)} is not one of those this was proven with: $PHP_KNOWN" ;;
+    esac
+}
+
+read_lists() {
+    as_root apt-get update -qq >"$VAR/log/apt.log" 2>&1 || fail "apt-get could not read the packages' lists; see $VAR/log/apt.log"
+}
+
 ensure_packages() {
     local want=() p
-    command -v php >/dev/null || want+=(php8.2-cli)
+    command -v php >/dev/null || apt-cache show php-cli >/dev/null 2>&1 || read_lists
+    PHP="$(php_version)"
+    SERVICES[2]="php$PHP-fpm"
+    command -v php >/dev/null || want+=("php$PHP-cli")
     command -v composer >/dev/null || want+=(composer)
     command -v unzip >/dev/null || want+=(unzip)
     command -v setpriv >/dev/null || want+=(util-linux)
-    for p in bcmath curl fpm gd intl mbstring mysql opcache xml zip; do is_installed "php8.2-$p" || want+=("php8.2-$p"); done
+    for p in bcmath curl fpm gd intl mbstring mysql opcache xml zip; do is_installed "php$PHP-$p" || want+=("php$PHP-$p"); done
     for p in ca-certificates mariadb-server nginx-light procps; do is_installed "$p" || want+=("$p"); done
     node_is_new_enough || { command -v npm >/dev/null || want+=(nodejs npm); }
     if [ "${1:-}" = with-browser ]; then
@@ -32,7 +54,7 @@ is_installed() {
 
 install_from_debian() {
     say "Installing from Debian: $*"
-    as_root apt-get update -qq >"$VAR/log/apt.log" 2>&1 || fail "apt-get could not read the packages' lists; see $VAR/log/apt.log"
+    read_lists
     keep_services_still
     if ! as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" >>"$VAR/log/apt.log" 2>&1; then
         let_services_be
@@ -44,7 +66,7 @@ install_from_debian() {
 # Debian's packages start their services as soon as they are installed, on their usual ports. Ours are private to the checkout, so
 # those are kept from starting, also at the next start of the machine; whatever ran before runs on.
 POLICY=/usr/sbin/policy-rc.d
-SERVICES=(mariadb nginx php8.2-fpm)
+SERVICES=(mariadb nginx php-fpm)
 ran_before=" "
 keep_services_still() {
     local s
@@ -116,6 +138,13 @@ ensure_composer() {
     rm -f bootstrap/cache/packages.php bootstrap/cache/services.php
     unstamp classes
     stamp composer "$sum"
+}
+
+# No lock is kept, since it would hold addresses. So the versions that all was proven with are, and what differs is said.
+say_moved() {
+    local moved
+    moved="$(php "$ROOT/bin/lib/versions.php" | diff "$ROOT/composer.versions" - | sed -n 's/^[<>]/&/p' || true)"
+    [ -z "$moved" ] || say "PHP packages that moved since composer.versions was written (php bin/lib/versions.php writes it anew):"$'\n'"$moved"
 }
 
 # Composer lists all classes once. What came after that list would be searched for in every request, and never preloaded.

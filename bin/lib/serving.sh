@@ -12,7 +12,7 @@ serve() {
     local preload
     preload="$(preload_setting)"
     CROWN_ROOT="$ROOT" PHP_INI_SCAN_DIR=":$ROOT/deploy" \
-        php-fpm8.2 -y "$home/fpm.conf" $(am_root && printf '%s' -R) -d "opcache.preload=$preload" \
+        "php-fpm$(php_version)" -y "$home/fpm.conf" $(am_root && printf '%s' -R) -d "opcache.preload=$preload" \
         -d "opcache.preload_user=$(id -un)" </dev/null >"$VAR/log/$name.log" 2>&1 9>&- \
         || fail "php-fpm did not start; see $VAR/log/$name.log"
     /usr/sbin/nginx -p "$home" -c "$home/nginx.conf" -e "$VAR/log/$name.log" </dev/null >>"$VAR/log/$name.log" 2>&1 9>&- \

@@ -37,6 +37,9 @@ final class FuzzTest extends StudioTestCase
         'session',
     ];
 
+    /** A number that no row can have. */
+    private const FAR = '99999999999999999999';
+
     private const ASKED = [
         'q',
         'state',
@@ -173,7 +176,7 @@ final class FuzzTest extends StudioTestCase
         $path = '/'
             .preg_replace_callback(
                 '/\{(\w+)\??\}/',
-                static fn (array $m): string => (string) ($ids[$m[1]] ?? 1),
+                static fn (array $m): string => mt_rand(0, 24) === 0 ? self::FAR : (string) ($ids[$m[1]] ?? 1),
                 $address->uri(),
             );
         if (mt_rand(0, 3) > 0) {

@@ -46,7 +46,7 @@ final class PictureTest extends StudioTestCase
     {
         $id = $this->asPicture($this->steep()['id'], self::picture())->json('photos.0.id');
         self::assertSame(
-            'max-age=86400, private',
+            'no-cache, private',
             $this->ask('GET', '/photos/'.$id)
                 ->assertOk()
                 ->headers->get('Cache-Control'),

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Studio\Role;
 use App\Studio\Studio;
 use App\Studio\User;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -301,5 +303,39 @@ abstract class StudioTestCase extends TestCase
             'net_grams' => 27,
             'note' => '',
         ]);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    protected function visit(
+        string $path,
+        array $body = [],
+        string $from = '10.0.0.1',
+        string $method = 'POST',
+    ): TestResponse {
+        $this->app?->forgetScopedInstances();
+        Auth::forgetGuards();
+        $this->flushSession();
+
+        return $this->withServerVariables(['REMOTE_ADDR' => $from])
+            ->withHeaders(['Referer' => url('/')])
+            ->json($method, '/api/'.$path, $body);
+    }
+
+    protected function signIn(string $login, string $password, string $from = '10.0.0.1'): TestResponse
+    {
+        return $this->visit('sign-in', ['email' => $login, 'password' => $password], $from);
+    }
+
+    protected function withRole(Role $role, string $login): User
+    {
+        return User::query()
+            ->create([
+                'studio_id' => $this->amara->studio_id,
+                'name' => ucfirst((string) strtok($login, '@')),
+                'email' => $login,
+                'password' => 'quiet river lamp nine',
+                'role' => $role,
+            ])
+            ->load('studio');
     }
 }

@@ -90,7 +90,7 @@ const at = async (step: RegExp): Promise<void> => {
 };
 
 it('what was kept says what the clock of the server says by now', () => {
-    const kept = { id: 5, batch: aBatch({ now: '2026-11-27T10:00:00.000Z' }), at: 1_000_000 };
+    const kept = { id: 5, by: 'ada', batch: aBatch({ now: '2026-11-27T10:00:00.000Z' }), at: 1_000_000 };
     expect(asOfNow(kept, 1_000_000 + 600_000).now).toBe('2026-11-27T10:10:00.000Z');
 });
 

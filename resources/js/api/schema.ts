@@ -2465,7 +2465,8 @@ export interface components {
                 months: components["schemas"]["Band"];
             }[];
             density_60c: number;
-            cost: components["schemas"]["Cost"];
+            /** @description Null for whom prices are not. */
+            cost: components["schemas"]["Cost"] | null;
             learned: components["schemas"]["Learned"];
             audience: string;
             /** @description Whether there is a line of which nobody knows how much there is: shares are then at most what they say. */
@@ -3947,6 +3948,8 @@ export interface components {
             open?: boolean;
             /** @description Whether nothing in it is unknown or in doubt. */
             settled?: boolean;
+            /** @description Null for whom prices are not. */
+            cost?: components["schemas"]["Cost"] | null;
         };
         KeptLine: {
             id: string;
@@ -4261,6 +4264,8 @@ export interface components {
         RoleAsk: {
             /** @enum {string} */
             role: "owner" | "maker" | "helper";
+            /** @description The owner's present one, where she passes the studio on. */
+            password?: string | null;
         };
         Invitation: {
             link: string;
@@ -4283,7 +4288,11 @@ export interface components {
                 name: string;
                 what: string;
                 at: string;
+                id: number;
+                /** @description Of the network, from which it came. */
+                address: string;
             }[];
+            more: boolean;
         };
         StudioExport: {
             format: string;
@@ -4292,6 +4301,7 @@ export interface components {
         };
         LeaveAsk: {
             name: string;
+            password: string;
         };
         Countries: {
             items: {
@@ -10969,7 +10979,9 @@ export interface operations {
     };
     "people.log": {
         parameters: {
-            query?: never;
+            query?: {
+                before?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

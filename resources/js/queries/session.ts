@@ -1,12 +1,14 @@
 import { queryOptions } from '@tanstack/vue-query';
 import { api, got, Problem, type Schemas } from '../api/client';
-import { forgetAll, keptSession } from '../api/kept';
+import { forgetAll, keepOnlyOf, keptSession, unsentOf } from '../api/kept';
 import { useMake, useWrite } from './write';
 
 /** Who is signed in; without a network whoever was when the counter was last open. */
 export async function session(): Promise<Schemas['Session']> {
     try {
-        return await got(api.GET('/api/session'));
+        const answer = await got(api.GET('/api/session'));
+        await keepOnlyOf(answer);
+        return answer;
     } catch (e) {
         const kept = e instanceof Problem && e.passes ? await keptSession() : undefined;
         if (kept) return kept;
@@ -14,16 +16,24 @@ export async function session(): Promise<Schemas['Session']> {
     }
 }
 
-export const useSignIn = () => useWrite((body: Schemas['SignIn']) => got(api.POST('/api/sign-in', { body })));
+/** Whoever comes in: what was kept for another on this device goes. */
+async function entered(answer: Promise<Schemas['Session']>): Promise<Schemas['Session']> {
+    await keepOnlyOf(await answer);
+    return answer;
+}
+export const useSignIn = () => useWrite((body: Schemas['SignIn']) => entered(got(api.POST('/api/sign-in', { body }))));
 
-export const useEnterDemo = () => useWrite(() => got(api.POST('/api/demo')));
+export const useEnterDemo = () => useWrite(() => entered(got(api.POST('/api/demo'))));
 
-export const useOpenStudio = () => useWrite((body: Schemas['StudioOpening']) => got(api.POST('/api/studios', { body })));
+export const useOpenStudio = () => useWrite((body: Schemas['StudioOpening']) => entered(got(api.POST('/api/studios', { body }))));
 
 export const useRecover = () => useWrite((body: Schemas['RecoveryAsk']) => got(api.POST('/api/recover', { body })));
 
 export const useAskMail = () => useWrite((body: Schemas['MailAsk']) => got(api.POST('/api/recover/mail', { body })));
 export const useRecoverByMail = () => useWrite((body: Schemas['RecoveryAsk']) => got(api.PUT('/api/recover/mail', { body })));
+
+/** How much of what was done at the counter waits on this device for whoever is signed in. */
+export const unsent = (session: Schemas['Session'] | null): Promise<number> => unsentOf(session?.user?.email ?? '');
 
 export const useSignOut = () =>
     useWrite(async () => {
@@ -60,12 +70,14 @@ export const useNewCodes = () => useWrite((body: Schemas['CodesAsk']) => got(api
 export const peopleQuery = () => queryOptions({ queryKey: ['people'], queryFn: () => got(api.GET('/api/people')) });
 export const securityQuery = () =>
     queryOptions({ queryKey: ['security-log'], queryFn: () => got(api.GET('/api/security-log')), staleTime: 0 });
+/** What stands in it before a row. */
+export const earlierInLog = (before: number) => got(api.GET('/api/security-log', { params: { query: { before: String(before) } } }));
 
 const keepPeople = { keep: () => ['people'], stale: [['security-log']] };
 export const useChangeRole = () =>
     useWrite(
-        ({ person, role }: { person: number; role: Schemas['RoleAsk']['role'] }) =>
-            got(api.PUT('/api/people/{person}', { params: { path: { person } }, body: { role } })),
+        ({ person, ...body }: { person: number } & Schemas['RoleAsk']) =>
+            got(api.PUT('/api/people/{person}', { params: { path: { person } }, body })),
         keepPeople,
     );
 export const useRemovePerson = () =>
@@ -84,7 +96,7 @@ export const invitationQuery = (token: string) =>
         retry: false,
     });
 export const useJoin = (token: string) =>
-    useWrite((body: Schemas['JoinAsk']) => got(api.POST('/api/join/{token}', { params: { path: { token } }, body })));
+    useWrite((body: Schemas['JoinAsk']) => entered(got(api.POST('/api/join/{token}', { params: { path: { token } }, body }))));
 
 // Taking everything away, and leaving.
 export const studioExport = () => got(api.GET('/api/studio/export'));

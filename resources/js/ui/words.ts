@@ -264,6 +264,7 @@ export const ROLES: Record<string, string> = {
 export const SECURITY: Record<string, string> = {
     opened: 'opened the studio',
     'signed-in': 'signed in',
+    'signed-out': 'signed out',
     failed: 'A sign-in failed, as',
     password: 'has a new password',
     recovered: 'came back in with a code',

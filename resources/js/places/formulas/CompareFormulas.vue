@@ -65,7 +65,10 @@ const ROWS: [string, (s: Side) => string][] = [
     ['Keeps', (s) => sayMonths(s.assessment.life_months?.best)],
     ['Water', (s) => (s.assessment.water_class === null ? 'cannot tell' : `${s.assessment.water_label} (${s.assessment.water_class})`)],
     ['Scent, at worst', (s) => `${num(s.assessment.essential_oil_percent.high)} of ${num(s.assessment.essential_oil_ceiling)} %`],
-    ['100 g cost', (s) => (s.assessment.cost.unpriced.length > 0 ? 'cannot tell' : fixed(s.assessment.cost.per_100g, 2))],
+    [
+        '100 g cost',
+        (s) => (!s.assessment.cost || s.assessment.cost.unpriced.length > 0 ? 'cannot tell' : fixed(s.assessment.cost.per_100g, 2)),
+    ],
     ['Weight on the hair', (s) => (s.assessment.weight_index === null ? 'cannot tell' : `${num(s.assessment.weight_index, 1)} of 5`)],
 ];
 /** What is not as in the first of them stands out. */

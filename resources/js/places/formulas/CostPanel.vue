@@ -39,7 +39,9 @@ async function price(row: Schemas['CostPlan']['rows'][number], typed: string): P
     <section aria-label="Cost">
         <AsideTitle v-model:open="open" title="Cost" how="cost" />
         <p v-if="lines === 0" class="quiet">Nothing is in it yet.</p>
-        <p v-else-if="cost.unpriced.length === lines" class="quiet">Cannot tell: no price is known. Give what you pay for a kilogram.</p>
+        <p v-else-if="!cost || cost.unpriced.length === lines" class="quiet">
+            Cannot tell: no price is known. Give what you pay for a kilogram.
+        </p>
         <p v-else>
             {{ cost.unpriced.length > 0 ? 'At least' : '' }}
             <span class="fig fig-converted">{{ fixed(cost.known.best, 2) }}</span>

@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { Problem } from '../../api/client';
 import { studioExport, useLeaveStudio, useStay } from '../../queries/session';
 import FormField from '../../ui/FormField.vue';
+import HiddenField from './HiddenField.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 import { longDate } from '../../ui/words';
@@ -12,6 +13,7 @@ const session = useSession();
 const leaving = useLeaveStudio();
 const staying = useStay();
 const name = ref('');
+const password = ref('');
 const errors = ref<Record<string, string[]>>({});
 const busy = ref(false);
 
@@ -33,8 +35,8 @@ async function takeAway(): Promise<void> {
 async function leave(): Promise<void> {
     errors.value = {};
     try {
-        session.set(await leaving.mutateAsync({ name: name.value }));
-        name.value = '';
+        session.set(await leaving.mutateAsync({ name: name.value, password: password.value }));
+        name.value = password.value = '';
     } catch (e) {
         if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
@@ -71,7 +73,14 @@ async function stay(): Promise<void> {
                 <FormField v-slot="{ field }" class="max-w-sm" :label="`Type its name: ${session.studio?.name}`" :problem="errors['name']">
                     <input v-bind="field" v-model="name" class="field" maxlength="120" autocomplete="off" />
                 </FormField>
-                <button class="act-quiet act-stop -ml-2.5" :disabled="name.trim() === ''">Leave in thirty days</button>
+                <HiddenField
+                    v-model="password"
+                    class="max-w-sm"
+                    label="Your password"
+                    autocomplete="current-password"
+                    :problem="errors['password']"
+                />
+                <button class="act-quiet act-stop -ml-2.5" :disabled="name.trim() === '' || password === ''">Leave in thirty days</button>
             </form>
         </section>
     </div>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
-import type { Schemas } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
 import { peopleQuery, useChangeRole, useInvite, useRemovePerson, useUninvite } from '../../queries/session';
 import { oneOf, valueIn } from '../../ui/events';
 import { tell, tellProblem } from '../../ui/notice';
 import LinkShown from '../../ui/LinkShown.vue';
 import UiDialog from '../../ui/UiDialog.vue';
 import { useSession } from '../../ui/session';
+import HiddenField from './HiddenField.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { ROLES, sayDate } from '../../ui/words';
 
@@ -25,17 +26,24 @@ const asked = ref<Role>('maker');
 const made = ref<Schemas['Invitation'] | null>(null);
 const leaving = ref<Person | null>(null);
 const passing = ref<Person | null>(null);
+const password = ref('');
+const errors = ref<Record<string, string[]>>({});
 
 async function change(person: Person, role: Role): Promise<void> {
+    errors.value = {};
     try {
-        await changing.mutateAsync({ person: person.id, role });
+        await changing.mutateAsync({ person: person.id, role, password: password.value });
         tell(`${person.name} is ${role} now.`);
         if (role === 'owner') location.assign('/');
+        stayOwner();
     } catch (e) {
-        tellProblem(e);
-    } finally {
-        passing.value = null;
+        if (e instanceof Problem && e.hasFields && passing.value) errors.value = e.errors;
+        else tellProblem(e);
     }
+}
+function stayOwner(): void {
+    passing.value = null;
+    password.value = '';
 }
 function chosen(person: Person, event: Event): void {
     const role = oneOf(PARTS, valueIn(event));
@@ -114,11 +122,20 @@ async function invite(): Promise<void> {
                     <button type="button" class="act-quiet" @click="leaving = null">Keep her</button>
                 </div>
             </UiDialog>
-            <UiDialog :open="passing !== null" :title="`Make ${passing?.name} the owner?`" @close="passing = null">
+            <UiDialog :open="passing !== null" :title="`Make ${passing?.name} the owner?`" @close="stayOwner">
                 <p>There is one owner. You will be a maker, and only {{ passing?.name }} can give it back.</p>
+                <HiddenField
+                    v-model="password"
+                    class="mt-3"
+                    label="Your password"
+                    autocomplete="current-password"
+                    :problem="errors['password']"
+                />
                 <div class="mt-4 flex gap-3">
-                    <button type="button" class="act" @click="passing && change(passing, 'owner')">Pass it on</button>
-                    <button type="button" class="act-quiet" @click="passing = null">Stay the owner</button>
+                    <button type="button" class="act" :disabled="password === ''" @click="passing && change(passing, 'owner')">
+                        Pass it on
+                    </button>
+                    <button type="button" class="act-quiet" @click="stayOwner">Stay the owner</button>
                 </div>
             </UiDialog>
         </div>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { useQueryClient } from '@tanstack/vue-query';
-import { computed, type Component } from 'vue';
+import { computed, ref, type Component } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { useSignOut } from '../../queries/session';
+import { unsent, useSignOut } from '../../queries/session';
 import { tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
+import UiDialog from '../../ui/UiDialog.vue';
 import { longDate } from '../../ui/words';
 import StudioData from './StudioData.vue';
 import StudioKit from './StudioKit.vue';
@@ -39,7 +40,14 @@ const at = computed(() =>
 );
 const turn = (to: number): void => void router.replace({ query: { part: parts.value[to]?.key } });
 
+const waiting = ref(0);
+/** What is not sent yet is told before, since nobody else can send it. */
+async function askToLeave(): Promise<void> {
+    waiting.value = await unsent(session.session);
+    if (waiting.value === 0) await leave();
+}
 async function leave(): Promise<void> {
+    waiting.value = 0;
     try {
         session.set(await signingOut.mutateAsync());
         client.clear();
@@ -54,8 +62,18 @@ async function leave(): Promise<void> {
     <div>
         <div class="no-print mb-4 flex flex-wrap items-baseline justify-between gap-3">
             <h1>{{ session.studio?.name }}</h1>
-            <button type="button" class="act-quiet" @click="leave">Sign out</button>
+            <button type="button" class="act-quiet" @click="askToLeave">Sign out</button>
         </div>
+        <UiDialog :open="waiting > 0" title="Not everything is sent" @close="waiting = 0">
+            <p class="mb-4">
+                {{ waiting === 1 ? 'One entry' : `${waiting} entries` }} of yours from the counter could not be sent yet.
+                {{ waiting === 1 ? 'It stays' : 'They stay' }} in this browser, and can be sent only when you sign in here again.
+            </p>
+            <div class="flex flex-wrap gap-3">
+                <button type="button" class="act" @click="waiting = 0">Stay signed in</button>
+                <button type="button" class="act-quiet" @click="leave">Sign out all the same</button>
+            </div>
+        </UiDialog>
         <p v-if="session.studio?.leaving_on" class="said-stop no-print mb-4 font-semibold">
             This studio is taken away on {{ longDate(session.studio.leaving_on) }}. Under Data you can stay after all.
         </p>

@@ -1,8 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
-import { Problem } from '../../api/client';
-import { devicesQuery, securityQuery, useChangePassword, useEndDevice, useEndOthers, useNewCodes } from '../../queries/session';
+import { Problem, type Schemas } from '../../api/client';
+import {
+    devicesQuery,
+    earlierInLog,
+    securityQuery,
+    useChangePassword,
+    useEndDevice,
+    useEndOthers,
+    useNewCodes,
+} from '../../queries/session';
 import { tell, tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
 import { SECURITY, sayDate, sayTime } from '../../ui/words';
@@ -23,6 +31,21 @@ const forCodes = ref('');
 const codes = ref<string[]>([]);
 const errors = ref<Record<string, string[]>>({});
 const codeErrors = ref<Record<string, string[]>>({});
+
+/** What was asked for beyond the latest of the log. */
+const earlier = ref<Schemas['SecurityEvents']['items']>([]);
+const more = ref<boolean | null>(null);
+async function goBack(): Promise<void> {
+    const last = [...(log.value?.items ?? []), ...earlier.value].at(-1);
+    if (!last) return;
+    try {
+        const page = await earlierInLog(last.id);
+        earlier.value = [...earlier.value, ...page.items];
+        more.value = page.more;
+    } catch (e) {
+        tellProblem(e);
+    }
+}
 
 async function change(): Promise<void> {
     errors.value = {};
@@ -108,7 +131,7 @@ const print = (): void => window.print();
             <h2>What concerned the safety of this studio</h2>
             <p class="quiet text-[13px]">Kept for a year, and seen by its owner alone.</p>
             <ul class="mt-1">
-                <li v-for="(event, i) in log.items" :key="i" class="row-line flex flex-wrap gap-x-4 py-1">
+                <li v-for="event in [...log.items, ...earlier]" :key="event.id" class="row-line flex flex-wrap gap-x-4 py-1">
                     <span class="quiet w-52">{{ sayDate(event.at) }} at {{ sayTime(event.at) }}</span>
                     <span>
                         {{
@@ -117,8 +140,10 @@ const print = (): void => window.print();
                                 : `${event.name} ${SECURITY[event.kind] ?? event.kind}`
                         }}{{ event.what ? `: ${event.what}` : '' }}
                     </span>
+                    <span v-if="event.address" class="quiet text-[13px]">from {{ event.address }}</span>
                 </li>
             </ul>
+            <button v-if="more ?? log.more" type="button" class="act-quiet -ml-2.5" @click="goBack">Show earlier</button>
         </section>
     </div>
 </template>

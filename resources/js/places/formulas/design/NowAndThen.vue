@@ -40,7 +40,7 @@ const facts = computed(() => {
         one('Solids at 25 °C', (a) => `${num(a.solids['25'])} %`),
         one('Weight', (a) => (a.weight_index === null ? 'cannot tell' : num(a.weight_index, 1))),
         one('Keeps', (a) => sayMonths(a.life_months?.best)),
-        one('100 g cost', (a) => (a.cost.unpriced.length > 0 ? 'cannot tell' : num(a.cost.per_100g))),
+        one('100 g cost', (a) => (!a.cost || a.cost.unpriced.length > 0 ? 'cannot tell' : num(a.cost.per_100g))),
         one('Stops', (a) => num(stops(a))),
     ];
 });

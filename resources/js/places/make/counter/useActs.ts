@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { computed, onMounted, onUnmounted, ref, shallowRef, toRaw, type Ref } from 'vue';
-import { dropAct, keepAct, keepBatch, keepSession, keptActs, type KeptAct } from '../../../api/kept';
+import { dropAct, keepAct, keepBatch, keepSession, keptActs, whoseIs, type KeptAct } from '../../../api/kept';
 import { newKey } from '../../../api/newKey';
 import { Problem, type Schemas } from '../../../api/client';
 import { batchQuery, isBatch } from '../../../queries/batches';
@@ -12,6 +12,8 @@ import { shownAs } from './shownAs';
 const AGAIN_AFTER = 2000;
 /** Others may be quicker so many times running. */
 const TRIES = 8;
+/** Answers that are no word on what was entered: signed out, not this person's, gone, too often. */
+const NOT_ITS_FAULT = [401, 403, 404, 419, 429];
 
 /**
  * What is done at one batch's counter: kept in the browser first, sent one after the other, and sent again until the server
@@ -26,6 +28,7 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
     const errors = ref<Record<string, string[]>>({});
     const settled = new Map<string, (well: boolean) => void>();
     const session = useSession();
+    const me = whoseIs(session.session);
     let sending = false;
     let closed = false;
 
@@ -33,7 +36,7 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
 
     /** Done, or kept until there is a network: true. Refused: false, and `errors` say why. */
     async function act(what: Act): Promise<boolean> {
-        const kept = { key: newKey(), batch: id, at: Date.now(), act: structuredClone(toRaw(what)) };
+        const kept = { key: newKey(), batch: id, by: me, at: Date.now(), act: structuredClone(toRaw(what)) };
         waiting.value = [...waiting.value, kept];
         errors.value = {};
         const well = new Promise<boolean>((resolve) => settled.set(kept.key, resolve));
@@ -84,6 +87,7 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
                     settled.get(kept.key)?.(true);
                     return 'away';
                 }
+                if (NOT_ITS_FAULT.includes(e.status) || e.status >= 500) return keptFor(kept, e);
                 if (e.status !== 409 || !isBatch(e.current)) return refused(e);
                 client.setQueryData(key, e.current);
                 if (overtaken(kept.act, e.current)) {
@@ -96,6 +100,14 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
         return refused(new Error('Others are writing to this batch at this moment. Enter it once more.'));
     }
 
+    /** Signed out, not hers, too often, broken: not the weight is wrong. It stays here and is sent when it can be. */
+    function keptFor(kept: KeptAct, e: Problem): 'away' {
+        if (!away.value) tellProblem(new Error(`${e.message} What you entered is kept on this device and sent when that is mended.`));
+        away.value = true;
+        settled.get(kept.key)?.(true);
+        return 'away';
+    }
+
     function refused(e: Error): 'refused' {
         if (e instanceof Problem && e.hasFields) errors.value = e.errors;
         else tellProblem(e);
@@ -103,14 +115,20 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
     }
 
     onMounted(async () => {
-        const before = await keptActs(id);
+        const before = await keptActs(id, me);
         const known = new Set(waiting.value.map((k) => k.key));
         waiting.value = [...before.filter((k) => !known.has(k.key)), ...waiting.value];
         void drain();
     });
     onUnmounted(() => (closed = true));
     // Opened again without a network, it goes on from what was last known.
-    onMounted(() => void (session.session && keepSession(structuredClone(toRaw(session.session)))));
+    onMounted(
+        () =>
+            void (
+                session.session &&
+                keepSession(structuredClone(toRaw(session.session))).then(() => keepBatch(structuredClone(toRaw(batch.value))))
+            ),
+    );
 
     const shown = computed(() =>
         shownAs(
