@@ -13,7 +13,7 @@ final class Shelf
         ['castor-oil', 958, 14.5, 260, 80, 'Stair cupboard', 'herb shop'],
         ['jojoba-oil', 433, 24.9, 520, 60, 'Stair cupboard', 'herb shop'],
         ['sunflower-oil-high-oleic', 2760, 15.4, 300, 95, 'Stair cupboard', 'the mill'],
-        ['grapeseed-oil', null, 6.2, 12, 140, 'Loft shelf', 'the mill'],
+        ['grapeseed-oil', null, 6.2, 12, 60, 'Loft shelf', 'the mill'],
         ['squalane', null, 18.0, 600, null, 'Loft shelf', 'online'],
         ['argan-oil', 182, 16.4, 200, 40, 'Fridge', 'market'],
         ['shea-butter', 3000, 41.0, 350, null, 'Stair cupboard', 'market'],

@@ -12,6 +12,7 @@ use App\Support\Refused;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
 use Crown\Make\Actuals;
+use Crown\Make\OneDose;
 use Crown\Make\Put;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -124,6 +125,12 @@ final class Batch extends Model
             'state',
             'This batch is done. A record is not changed; make it again instead.',
         );
+    }
+
+    /** Whether it was one use, made fresh each time: nothing of it is kept. */
+    public function isOneDose(): bool
+    {
+        return $this->although === OneDose::WHY;
     }
 
     public function holder(): string

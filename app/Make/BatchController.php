@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Make;
 
+use App\Pantry\Ancestry;
 use App\Studio\User;
 use App\Support\ListRequest;
 use App\Support\Pages;
@@ -14,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 /** Batches over HTTP: begun, weighed line by line, ticked task by task, closed. */
 final class BatchController
 {
-    public function __construct(private readonly BatchPlan $plan)
+    public function __construct(private readonly BatchPlan $plan, private readonly Ancestry $ancestry)
     {
     }
 
@@ -35,6 +36,8 @@ final class BatchController
             'updated_at',
         ];
 
+        $bad = $this->ancestry->calledBack()['batches'];
+
         return Pages::answer(
             Batch::query()->select($columns),
             $request,
@@ -49,6 +52,7 @@ final class BatchController
                 'jars' => $b->jars,
                 'net_grams' => $b->net_grams,
                 'best_before' => $b->best_before?->toDateString(),
+                'bad' => in_array($b->id, $bad, true),
             ],
             ['title', 'lot_code'],
             ['open', 'done'],

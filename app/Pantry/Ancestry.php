@@ -45,14 +45,14 @@ final class Ancestry
     }
 
     /**
-     * Everything that a lot went into.
+     * Everything that these lots went into.
      *
-     * @return array{lots: list<int>, steeps: list<int>, batches: list<int>} with itself among the lots
+     * @return array{lots: list<int>, steeps: list<int>, batches: list<int>} with themselves among the lots
      */
-    public function ahead(int $lot): array
+    public function ahead(int ...$of): array
     {
-        $found = ['lots' => [$lot], 'steeps' => [], 'batches' => []];
-        $lots = [$lot];
+        $lots = array_values($of);
+        $found = ['lots' => $lots, 'steeps' => [], 'batches' => []];
         for ($step = 0; $step < self::DEEPEST && $lots !== []; $step++) {
             $rows = $this->rows('select distinct batch_id, steep_id from stock_movements where lot_id in (%s)', $lots);
             $batches = array_values(array_diff(self::ids($rows, 'batch_id'), $found['batches']));
@@ -98,6 +98,22 @@ final class Ancestry
         }
 
         return $found;
+    }
+
+    /**
+     * The jars and batches that must not be used, because they or something in them were withdrawn.
+     *
+     * @return array{lots: list<int>, batches: list<int>}
+     */
+    public function calledBack(): array
+    {
+        $bad = Lot::query()->where('withdrawn', '!=', '')->get(['id', 'studio_id', 'batch_id']);
+        $ahead = $this->ahead(...array_values($bad->map(static fn (Lot $lot): int => $lot->id)->all()));
+
+        return [
+            'lots' => $ahead['lots'],
+            'batches' => [...$ahead['batches'], ...array_values(array_filter($bad->pluck('batch_id')->all(), is_int(...)))],
+        ];
     }
 
     /**

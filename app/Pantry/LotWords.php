@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
@@ -51,6 +52,19 @@ final class LotWords
         }
 
         return $kinds;
+    }
+
+    /** Whether water is in it, or may be: what is past its day then is thrown away, not smelled at. */
+    public static function isWet(Lot $lot, Catalogue $catalogue): bool
+    {
+        if ($lot->batch_id !== null) {
+            $class = DB::table('batches')->where('id', $lot->batch_id)->value('actual->water_class');
+
+            return WaterClass::tryFrom(is_string($class) ? trim($class, '"') : '')?->bearsWater() ?? true;
+        }
+        $id = $lot->source === LotSource::Bought->value ? $lot->ingredient : $lot->ingredientId();
+
+        return ! $catalogue->has($id) || $catalogue->get($id)->freeWater('')->high > 0.0;
     }
 
     /** Until when it is to be used, by what stands on it and by where it stands. */

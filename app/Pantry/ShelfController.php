@@ -25,8 +25,11 @@ final class ShelfController
     /** Containers that one line may put there. */
     private const MOST_OF_ONE = 50;
 
-    public function __construct(private readonly StudioCatalogue $catalogue, private readonly LotPages $pages)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly LotPages $pages,
+        private readonly Ancestry $ancestry,
+    ) {
     }
 
     #[Speaks('ShelfList', does: 'What stands on the shelf, what is to be used first before the rest')]
@@ -51,7 +54,7 @@ final class ShelfController
             ->cursorPaginate(self::SIZE, ['*'], 'cursor', $cursor);
 
         return new JsonResponse([
-            'items' => self::rows(array_values($page->items()), $all),
+            'items' => $this->rows(array_values($page->items()), $all),
             'next' => $page->nextCursor()?->encode(),
         ]);
     }
@@ -83,7 +86,7 @@ final class ShelfController
         $all = $this->catalogue->get();
 
         return new JsonResponse([
-            'items' => self::rows($lots, $all),
+            'items' => $this->rows($lots, $all),
             'next' => null,
         ], 201);
     }
@@ -147,10 +150,16 @@ final class ShelfController
      * @param  list<Lot>  $lots
      * @return list<array<string, mixed>>
      */
-    private static function rows(array $lots, Catalogue $all): array
+    private function rows(array $lots, Catalogue $all): array
     {
         $kinds = LotWords::kinds($lots);
+        $bad = array_fill_keys($this->ancestry->calledBack()['lots'], true);
 
-        return array_map(static fn (Lot $l): array => (new ShelfRowResource($l, $all, $kinds))->toArray(), $lots);
+        return array_map(static fn (Lot $l): array => (new ShelfRowResource(
+            $l,
+            $all,
+            $kinds,
+            isset($bad[$l->id]),
+        ))->toArray(), $lots);
     }
 }

@@ -13,11 +13,17 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** One bottle or jar as it stands on the shelf: $defs/ShelfLot. */
 final class ShelfRowResource extends JsonResource
 {
-    /** @param  array<int, string>  $kinds of finished batches, by their ids */
+    private const CALLED_BACK = 'Must not be used: something in it went bad or was called back.';
+
+    /**
+     * @param  array<int, string>  $kinds of finished batches, by their ids
+     * @param  bool  $calledBack whether it, or something in it, must not be used any more
+     */
     public function __construct(
         private readonly Lot $lot,
         private readonly Catalogue $catalogue,
         private readonly array $kinds,
+        private readonly bool $calledBack = false,
     ) {
         parent::__construct($lot);
     }
@@ -45,7 +51,7 @@ final class ShelfRowResource extends JsonResource
             'days_left' => $daysLeft,
             'soon' => LotLife::isSoon($daysLeft),
             'opened_on' => $lot->opened_on?->toDateString(),
-            'withdrawn' => $lot->withdrawnWords() ?? '',
+            'withdrawn' => $lot->withdrawnWords() ?? ($this->calledBack ? self::CALLED_BACK : ''),
             'cost' => $lot->cost,
             'currency' => $lot->currency,
             'rate' => $lot->rate,

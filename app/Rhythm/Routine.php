@@ -33,10 +33,12 @@ use Illuminate\Support\Carbon;
  * @property int $weeks
  * @property float $grams_per_use
  * @property string $way
+ * @property string $although why it is used although something speaks against it there; "" where nothing does
  * @property Carbon $starts_on
  * @property Head $head
  * @property Batch $batch
  * @property \Illuminate\Database\Eloquent\Collection<int, RoutineDay> $days
+ * @property \Illuminate\Database\Eloquent\Collection<int, self> $sharing
  */
 final class Routine extends Model
 {
@@ -49,10 +51,15 @@ final class Routine extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
+    protected $attributes = ['state' => 'patch', 'weeks' => 8, 'although' => ''];
+
     protected $casts = ['grams_per_use' => 'float', 'starts_on' => 'date'];
 
     /** Of a batch, what a list or a plan needs: its documents are large and are left in the database. */
-    public const BATCH_IN_SHORT = 'batch:id,studio_id,title,net_grams,best_before,label';
+    public const BATCH_IN_SHORT = 'batch:id,studio_id,title,net_grams,jars,although,best_before,label';
+
+    /** All that its plan is made from. */
+    public const FOR_PLAN = [self::BATCH_IN_SHORT, 'sharing'];
 
     /** @return BelongsTo<Head, $this> */
     public function head(): BelongsTo
@@ -72,6 +79,13 @@ final class Routine extends Model
         return $this->hasMany(RoutineDay::class)->orderBy('date')->orderBy('id');
     }
 
+    /** @return HasMany<self, $this> all that use of the same jars at present, this one too unless it was stopped */
+    public function sharing(): HasMany
+    {
+        return $this->hasMany(self::class, 'batch_id', 'batch_id')
+            ->where('state', '!=', RoutineState::Stopped->value);
+    }
+
     public function patchTest(): PatchTest
     {
         return new PatchTest(
@@ -80,14 +94,33 @@ final class Routine extends Model
         );
     }
 
+    /** How it goes, beside all others that use of the same jars. */
     public function plan(): Plan
+    {
+        $others = $this->sharing
+            ->reject(fn (self $other): bool => $other->id === $this->id)
+            ->map(static fn (self $other): Plan => $other->planned(null, null));
+
+        return $this->batch->isOneDose()
+            ? $this->planned(null, null)
+            : $this->planned(
+                $this->batch->net_grams * $this->batch->jars,
+                $this->batch->best_before?->toDateTimeImmutable(),
+                array_values($others->all()),
+            );
+    }
+
+    /** @param  list<Plan>  $others */
+    private function planned(?float $grams, ?DateTimeImmutable $lastDay, array $others = []): Plan
     {
         return new Plan(
             new DateTimeImmutable($this->starts_on->toDateString()),
             $this->per_week,
             $this->weeks,
             $this->grams_per_use,
-            $this->batch->net_grams,
+            $grams,
+            $lastDay,
+            $others,
         );
     }
 }

@@ -23,20 +23,27 @@ final class RoutineCardResource extends JsonResource
         'grams_per_use',
         'strokes',
         'way',
+        'withdrawn',
+        'ends_on',
+        'ends_words',
         'best_before',
         'store',
         'cautions',
     ];
 
-    public function __construct(private readonly Routine $routine, private readonly Studio $studio)
-    {
+    /** @param  list<string>  $withdrawn why it must not be used any more */
+    public function __construct(
+        private readonly Routine $routine,
+        private readonly Studio $studio,
+        private readonly array $withdrawn,
+    ) {
         parent::__construct($routine);
     }
 
     /** @return array<string, mixed> */
     public function toArray(?Request $request = null): array
     {
-        $all = (new RoutineResource($this->routine, null, $this->studio->kitchen()->tools))->toArray();
+        $all = (new RoutineResource($this->routine, $this->withdrawn, null, $this->studio->kitchen()->tools))->toArray();
         $days = is_array($all['days']) ? array_slice($all['days'], 0, self::SHOWN) : [];
 
         return [

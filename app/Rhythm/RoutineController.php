@@ -6,10 +6,15 @@ namespace App\Rhythm;
 
 use App\Catalogue\StudioCatalogue;
 use App\Formula\Bench;
+use App\Make\BatchPlan;
+use App\Pantry\Ancestry;
 use App\Studio\Day;
 use App\Support\ListRequest;
 use App\Support\Pages;
 use App\Support\Speaks;
+use Crown\Rhythm\Act;
+use Crown\Rhythm\DayState;
+use Crown\Rhythm\RoutineError;
 use Illuminate\Http\JsonResponse;
 
 /** Routines over HTTP: planned for a head, and ticked off day by day. */
@@ -18,17 +23,26 @@ final class RoutineController
     /** Each brings all its days along, up to some sixty of them. */
     private const A_PAGE = 20;
 
-    public function __construct(private readonly Bench $bench, private readonly StudioCatalogue $catalogue)
-    {
+    public function __construct(
+        private readonly Bench $bench,
+        private readonly StudioCatalogue $catalogue,
+        private readonly BatchPlan $plan,
+        private readonly Ancestry $ancestry,
+    ) {
     }
 
     #[Speaks('RoutineList', does: 'Who uses what, and how often')]
     public function index(ListRequest $request): JsonResponse
     {
+        $bad = $this->ancestry->calledBack()['batches'];
+
         return Pages::answer(
-            Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days']),
+            Routine::query()->with(['head', ...Routine::FOR_PLAN, 'days']),
             $request,
-            static fn (Routine $r): array => (new RoutineResource($r))->toArray(),
+            static fn (Routine $r): array => (new RoutineResource(
+                $r,
+                in_array($r->batch_id, $bad, true) ? ['Something in it went bad or was called back.'] : [],
+            ))->toArray(),
             size: self::A_PAGE,
         );
     }
@@ -51,6 +65,9 @@ final class RoutineController
         $state = $request->state();
         $row = RoutineDay::query()->lockForUpdate()->findOrFail($day);
         $routine = Routine::query()->lockForUpdate()->findOrFail($row->routine_id);
+        if ($state === DayState::Done) {
+            $this->canBeDone($routine, $row);
+        }
         $then = $routine->patchTest()->ticked($row->planned(), $state, Day::today()->toDateTimeImmutable());
         $row->update(['state' => $state->value]);
         // Who ticked a day touched the routine, also when its state stays.
@@ -75,13 +92,34 @@ final class RoutineController
         return new JsonResponse($this->found($routine));
     }
 
+    /** @throws RoutineError of what must not go on a head */
+    private function canBeDone(Routine $routine, RoutineDay $day): void
+    {
+        if ($day->kind() === Act::PatchReading) {
+            return;
+        }
+        $withdrawn = $this->plan->withdrawn($routine->batch);
+        if ($withdrawn !== []) {
+            throw RoutineError::withdrawn($withdrawn);
+        }
+        $last = $routine->plan()->lastDay;
+        if ($last !== null && $day->planned()->date > $last) {
+            throw RoutineError::over();
+        }
+    }
+
     /** @return array<string, mixed> */
     private function found(int $id): array
     {
         $routine = Routine::query()
-            ->with(['head', 'batch', 'days'])
+            ->with(['head', 'batch', 'sharing', 'days'])
             ->findOrFail($id);
 
-        return (new RoutineResource($routine, $this->bench, $this->catalogue->kitchen()->tools))->toArray();
+        return (new RoutineResource(
+            $routine,
+            $this->plan->withdrawn($routine->batch),
+            $this->bench,
+            $this->catalogue->kitchen()->tools,
+        ))->toArray();
     }
 }

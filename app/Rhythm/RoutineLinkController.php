@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rhythm;
 
+use App\Make\BatchPlan;
 use App\Session\LinkKind;
 use App\Session\PrivateLinks;
 use App\Studio\CurrentStudio;
@@ -15,7 +16,7 @@ use Illuminate\Http\Request;
 /** A routine for the head it is for: seen by a link, without an account, and nothing else of the studio. */
 final class RoutineLinkController
 {
-    public function __construct(private readonly PrivateLinks $links)
+    public function __construct(private readonly PrivateLinks $links, private readonly BatchPlan $plan)
     {
     }
 
@@ -34,8 +35,10 @@ final class RoutineLinkController
     public function show(string $token, CurrentStudio $studio): JsonResponse
     {
         $id = $this->links->open(LinkKind::Routine, $token);
-        $row = Routine::query()->with(['head', Routine::BATCH_IN_SHORT, 'days'])->findOrFail($id);
+        $row = Routine::query()->with(['head', 'batch', 'sharing', 'days'])->findOrFail($id);
 
-        return new JsonResponse((new RoutineCardResource($row, $studio->get()))->toArray());
+        return new JsonResponse(
+            (new RoutineCardResource($row, $studio->get(), $this->plan->withdrawn($row->batch)))->toArray(),
+        );
     }
 }

@@ -20,6 +20,7 @@ final class RoutineRequest extends FormRequest
             'grams_per_use' => 'required|numeric|gt:0|max:500',
             'starts_on' => Day::RULE,
             'way' => 'present|nullable|string|max:200',
+            'although' => 'sometimes|nullable|string|max:500',
         ];
     }
 
@@ -40,6 +41,7 @@ final class RoutineRequest extends FormRequest
             'grams_per_use' => $this->float('grams_per_use'),
             'starts_on' => $this->string('starts_on')->value(),
             'way' => $this->string('way')->value(),
+            'although' => trim($this->string('although')->value()),
         ];
     }
 }

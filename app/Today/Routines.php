@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Pantry\Ancestry;
 use App\Rhythm\Routine;
 use App\Rhythm\RoutineDay;
+use App\Studio\Day;
 use Crown\Rhythm\Act;
 use Crown\Rhythm\PatchTest;
 use Crown\Rhythm\RoutineState;
@@ -21,18 +23,55 @@ final class Routines implements NeedsHands
 
     private const MOST_RUNNING = 50;
 
-    public function on(Carbon $today): Work
+    public function __construct(private readonly Ancestry $ancestry)
     {
-        return new Work($this->items($today), $this->shelf($today));
     }
 
-    /** @return list<TodayItem> */
-    private function items(Carbon $today): array
+    public function on(Carbon $today): Work
+    {
+        $bad = $this->ancestry->calledBack()['batches'];
+
+        return new Work([...$this->stopped($bad), ...$this->items($today, $bad)], $this->shelf($today, $bad));
+    }
+
+    /**
+     * @param  list<int>  $bad batches that must not be used
+     * @return list<TodayItem> a word on what is not gone on with
+     */
+    private function stopped(array $bad): array
+    {
+        if ($bad === []) {
+            return [];
+        }
+        $all = Routine::query()
+            ->with(['head', Routine::BATCH_IN_SHORT])
+            ->whereIn('batch_id', $bad)
+            ->where('state', '!=', RoutineState::Stopped->value)
+            ->orderBy('id')
+            ->limit(self::MOST_RUNNING)
+            ->get();
+
+        return array_values($all->map(static fn (Routine $routine): TodayItem => new TodayItem(
+            'look',
+            $routine->id,
+            Day::today()->toDateString(),
+            true,
+            sprintf('%s: %s must not be used any more.', $routine->head->name, $routine->batch->title),
+            '/rhythm/'.$routine->id,
+        ))->all());
+    }
+
+    /**
+     * @param  list<int>  $bad batches that must not be used
+     * @return list<TodayItem>
+     */
+    private function items(Carbon $today, array $bad): array
     {
         $due = RoutineDay::query()
-            ->with(['routine.head', 'routine.'.Routine::BATCH_IN_SHORT])
+            ->with(['routine.head', ...array_map(static fn (string $of): string => 'routine.'.$of, Routine::FOR_PLAN)])
             ->where('state', 'planned')
             ->whereRelation('routine', 'state', '!=', 'stopped')
+            ->whereDoesntHave('routine', static fn ($of) => $of->whereIn('batch_id', $bad))
             ->whereBetween('date', [$today->copy()->subDays(self::DAYS_BACK)->toDateString(), $today->toDateString()])
             ->orderBy('date')
             ->limit(self::MOST_DAYS)
@@ -40,7 +79,8 @@ final class Routines implements NeedsHands
         $items = [];
         foreach ($due as $day) {
             $test = new PatchTest(RoutineState::from($day->routine->state), true);
-            if ($test->holdsBack($day->kind())) {
+            $last = $day->routine->plan()->lastUse();
+            if ($test->holdsBack($day->kind()) || ($last !== null && $day->day() > $last->format('Y-m-d'))) {
                 continue;
             }
             $items[] = new TodayItem(
@@ -61,18 +101,24 @@ final class Routines implements NeedsHands
         return $items;
     }
 
-    /** @return list<ShelfJar> */
-    private function shelf(Carbon $today): array
+    /**
+     * @param  list<int>  $bad batches that must not be used
+     * @return list<ShelfJar>
+     */
+    private function shelf(Carbon $today, array $bad): array
     {
         $running = Routine::query()
-            ->with(['head', Routine::BATCH_IN_SHORT])
+            ->with(['head', ...Routine::FOR_PLAN])
             ->where('state', 'running')
+            ->whereNotIn('batch_id', $bad)
             ->orderBy('id')
             ->limit(self::MOST_RUNNING)
             ->get();
 
         return array_values($running->map(static function (Routine $routine) use ($today): ShelfJar {
-            $empty = $routine->plan()->emptyOn()->format('Y-m-d');
+            $plan = $routine->plan();
+            $end = $plan->lastUse() ?? $today->toDateTimeImmutable();
+            $empty = $end->format('Y-m-d');
             $span = max(1, (int) $routine->starts_on->diffInDays($empty, false));
 
             return new ShelfJar(
@@ -81,7 +127,11 @@ final class Routines implements NeedsHands
                 $routine->starts_on->toDateString(),
                 $empty,
                 1.0 - min(1.0, max(0.0, $routine->starts_on->diffInDays($today, false) / $span)),
-                sprintf('empty on %s', Carbon::parse($empty)->format('j M')),
+                match (true) {
+                    $plan->gramsInJar === null => 'made fresh each time',
+                    $end < $plan->emptyOn() => sprintf('keeps to %s', $end->format('j M')),
+                    default => sprintf('empty on %s', $end->format('j M')),
+                },
                 'liquid',
             );
         })->all());

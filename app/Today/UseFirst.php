@@ -42,11 +42,17 @@ final class UseFirst implements NeedsHands
             $lot->id,
             $lot->use_by->toDateString(),
             $lot->use_by->isBefore($today),
-            sprintf(
-                $lot->use_by->isBefore($today) ? '%s is past its day: smell it, and use or clear it.' : 'Use %s first.',
-                LotWords::name($lot, $this->catalogue->get()),
-            ),
+            sprintf($this->words($lot, $today), LotWords::name($lot, $this->catalogue->get())),
             '/pantry/lots/'.$lot->id,
         ))->all()));
+    }
+
+    private function words(Lot $lot, Carbon $today): string
+    {
+        return match (true) {
+            ! $lot->use_by->isBefore($today) => 'Use %s first.',
+            LotWords::isWet($lot, $this->catalogue->get()) => '%s is past its day, and water is in it: throw it away.',
+            default => '%s is past its day: smell it, and use or clear it.',
+        };
     }
 }

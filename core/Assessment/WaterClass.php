@@ -33,6 +33,12 @@ enum WaterClass: string
         };
     }
 
+    /** Whether it can spoil as what is wet does. */
+    public function bearsWater(): bool
+    {
+        return ! in_array($this, [self::Dry, self::WetInUse], true);
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -21,6 +21,12 @@ final class OneDose
     /** Stops that are about keeping it, and about nothing else. */
     private const KEEPING = ['water.free', 'water.trace', 'preservative.missing', 'preservative.dose'];
 
+    /** Whether it is about keeping alone, which what is used at once need not do. */
+    public static function settles(Finding $stop): bool
+    {
+        return in_array($stop->code, self::KEEPING, true);
+    }
+
     /** One use of it, by its kind. */
     public static function of(Formula $formula): Formula
     {
@@ -34,7 +40,7 @@ final class OneDose
     public static function although(Assessment $assessment): ?string
     {
         $stops = Stops::open($assessment);
-        $other = array_filter($stops, static fn (Finding $f): bool => ! in_array($f->code, self::KEEPING, true));
+        $other = array_filter($stops, static fn (Finding $f): bool => ! self::settles($f));
 
         return $stops === [] || $other !== [] ? null : self::WHY;
     }

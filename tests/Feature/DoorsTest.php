@@ -34,7 +34,9 @@ final class DoorsTest extends StudioTestCase
             headers: ['Idempotency-Key' => 'door-00000002'],
         )->assertCreated()->json('codes');
         $note = 'asthma, a secret';
-        $head = $this->ask('POST', 'heads', ['name' => 'x', 'note' => $note], headers: ['Idempotency-Key' => 'door-00000003']);
+        $head = $this->ask('POST', 'heads', ['name' => 'x', 'note' => $note], headers: [
+            'Idempotency-Key' => 'door-00000003',
+        ]);
 
         $kept = $this->everythingKept();
         foreach ([$token, ...$codes, 'door-00000001'] as $secret) {
@@ -122,7 +124,8 @@ final class DoorsTest extends StudioTestCase
             static fn ($event): string => (string) $event->command,
             $this->app->make(Schedule::class)->events(),
         );
-        self::assertNotSame([], array_filter($commands, static fn (string $c): bool => str_contains($c, 'crown:sweep')));
+        $sweeps = array_filter($commands, static fn (string $c): bool => str_contains($c, 'crown:sweep'));
+        self::assertNotSame([], $sweeps);
         self::assertFileExists(base_path('deploy/honest-crown-schedule.timer'));
     }
 
@@ -181,8 +184,10 @@ final class DoorsTest extends StudioTestCase
         self::assertNotSame('', $log['items'][0]['address']);
         $before = $this->got('SecurityEvents', 'GET', 'security-log?before='.$log['items'][0]['id']);
         self::assertSame(array_slice($log['items'], 1), $before['items']);
-        $this->ask('PUT', 'password', ['current' => 'guess', 'new' => 'quiet river lamp nine'])->assertJsonValidationErrors('current');
-        self::assertContains('failed', array_column($this->got('SecurityEvents', 'GET', 'security-log')['items'], 'kind'));
+        $this->ask('PUT', 'password', ['current' => 'guess', 'new' => 'quiet river lamp nine'])
+            ->assertJsonValidationErrors('current');
+        $log = $this->got('SecurityEvents', 'GET', 'security-log');
+        self::assertContains('failed', array_column($log['items'], 'kind'));
     }
 
     public function test_a_studio_is_passed_on_once_and_with_a_password(): void
@@ -206,7 +211,8 @@ final class DoorsTest extends StudioTestCase
             'id' => 'another', 'user_id' => $this->amara->id, 'ip_address' => '10.9.9.9', 'user_agent' => 'Firefox',
             'payload' => '', 'last_activity' => 1,
         ]);
-        self::assertStringNotContainsString('10.9.9.9', (string) $this->ask('GET', 'devices')->assertOk()->getContent());
+        $shown = (string) $this->ask('GET', 'devices')->assertOk()->getContent();
+        self::assertStringNotContainsString('10.9.9.9', $shown);
         $this->ask('DELETE', 'devices')->assertStatus(422);
         self::assertTrue(DB::table('sessions')->where('id', 'another')->exists());
     }
@@ -238,7 +244,8 @@ final class DoorsTest extends StudioTestCase
     {
         $all = '';
         foreach (Schema::getTables() as $table) {
-            $all .= json_encode(DB::table($table['name'])->get(), JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE);
+            $rows = DB::table($table['name'])->get();
+            $all .= json_encode($rows, JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE);
         }
 
         return $all;

@@ -3017,6 +3017,8 @@ export interface components {
             jars: number;
             net_grams: number;
             best_before: string | null;
+            /** @description Whether it must not be used, because something in it went bad or was called back. */
+            bad: boolean;
         };
         BatchList: {
             items: components["schemas"]["BatchRow"][];
@@ -3042,12 +3044,13 @@ export interface components {
             state: "patch" | "running" | "stopped";
             per_week: number;
             grams_per_use: number;
-            grams_in_jar: number;
+            /** @description In all its jars; null where it is made fresh each time. */
+            grams_in_jar: number | null;
             starts_on: string;
-            empty_on: string;
+            empty_on: string | null;
             best_before: string;
-            worth_making_grams: number;
-            uses_in_jar: number;
+            worth_making_grams: number | null;
+            uses_in_jar: number | null;
             way: string;
             days: components["schemas"]["RoutineDay"][];
             cautions: string[];
@@ -3056,6 +3059,15 @@ export interface components {
             touched: components["schemas"]["Touched"];
             /** @description What it is in strokes of the pump of the kit; empty without one. */
             strokes: string;
+            jars: number;
+            /** @description How many routines use of the same jars, this one too. */
+            shared_by: number;
+            /** @description The last day on which there can be an application: empty then, or past its day. */
+            ends_on: string | null;
+            ends_words: string;
+            /** @description Why it must not be used any more. */
+            withdrawn: string[];
+            although: string;
         };
         RoutineList: {
             items: components["schemas"]["Routine"][];
@@ -3303,6 +3315,7 @@ export interface components {
             grams_per_use: number;
             starts_on: string;
             way: string;
+            although?: string | null;
         };
         RoutineTick: {
             /** @enum {string} */
@@ -4393,6 +4406,11 @@ export interface components {
             }[];
             cautions: string[];
             strokes?: string;
+            /** @description Why it must not be used any more. */
+            withdrawn: string[];
+            /** @description The last day on which there can be an application: empty then, or past its day. */
+            ends_on: string | null;
+            ends_words: string;
         };
         Schools: {
             items: {

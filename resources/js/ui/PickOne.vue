@@ -16,6 +16,8 @@ const props = defineProps<{
     /** Offered before what the list brings: those that belong to what is looked at. */
     before?: { token: string; name: string }[];
     without?: string[];
+    /** Which of them may be chosen; all where it is not said. */
+    may?: (row: Row) => boolean;
 }>();
 const chosen = defineModel<{ token: string; name: string } | null>({ required: true });
 
@@ -53,7 +55,10 @@ async function look(text: string): Promise<void> {
             // One answer looks through so many rows and no more.
         } while (page.items.length === 0 && cursor && mine === turn);
         for (const row of page.items) rows.set(String(row.id), row);
-        if (mine === turn) found.value = page.items.map((row) => ({ token: String(row.id), name: props.say(row) }));
+        if (mine === turn)
+            found.value = page.items
+                .filter((row) => props.may?.(row) ?? true)
+                .map((row) => ({ token: String(row.id), name: props.say(row) }));
     } catch (e) {
         tellProblem(e);
     } finally {

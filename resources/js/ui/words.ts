@@ -281,3 +281,6 @@ export const SECURITY: Record<string, string> = {
     leaving: 'asked to leave',
     staying: 'stays after all',
 };
+
+/** Of a jar in which something went bad or was called back. */
+export const BAD = 'must not be used';

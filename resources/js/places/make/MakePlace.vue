@@ -4,7 +4,7 @@ import MoreRows from '../../ui/MoreRows.vue';
 import { BATCHES } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { KINDS, num, sayBestBefore, sayDate } from '../../ui/words';
+import { BAD, KINDS, num, sayBestBefore, sayDate } from '../../ui/words';
 
 const wanted = ref('');
 const state = ref('');
@@ -73,15 +73,18 @@ const STATES = { '': 'All', open: 'Being made', done: 'Done' };
                                 {{
                                     batch.state === 'open'
                                         ? 'being made: go on with it'
-                                        : `${batch.jars} × ${num(batch.net_grams)} g, ${sayBestBefore(batch.best_before)}`
+                                        : `${batch.jars} × ${num(batch.net_grams)} g, ${batch.bad ? BAD : sayBestBefore(batch.best_before)}`
                                 }}
                             </span>
                         </span>
                         <span class="hidden lg:block">
                             {{ batch.state === 'done' ? `${batch.jars} × ${num(batch.net_grams)} g` : 'being made' }}
                         </span>
-                        <span class="hidden text-right lg:block" :class="batch.state === 'open' ? 'said-caution font-semibold' : 'quiet'">
-                            {{ batch.state === 'open' ? 'go on with it' : sayBestBefore(batch.best_before) }}
+                        <span
+                            class="hidden text-right lg:block"
+                            :class="batch.bad ? 'said-stop font-semibold' : batch.state === 'open' ? 'said-caution font-semibold' : 'quiet'"
+                        >
+                            {{ batch.bad ? BAD : batch.state === 'open' ? 'go on with it' : sayBestBefore(batch.best_before) }}
                         </span>
                     </RouterLink>
                 </li>

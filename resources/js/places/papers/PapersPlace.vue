@@ -4,7 +4,7 @@ import { BATCHES } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
 import { useSession } from '../../ui/session';
-import { num, sayBestBefore } from '../../ui/words';
+import { BAD, num, sayBestBefore } from '../../ui/words';
 
 /** The label and the record of every finished batch. */
 
@@ -32,8 +32,9 @@ const { query, rows: done, none } = useList(BATCHES, () => ({ state: 'done' }));
                             lot {{ batch.lot_code }}, {{ batch.jars }} × {{ num(batch.net_grams) }} g
                         </span>
                     </span>
-                    <span class="quiet text-[14px]">{{ sayBestBefore(batch.best_before) }}</span>
-                    <a :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act-quiet">Label as PDF</a>
+                    <span v-if="batch.bad" class="said-stop text-[14px] font-semibold">{{ BAD }}</span>
+                    <span v-else class="quiet text-[14px]">{{ sayBestBefore(batch.best_before) }}</span>
+                    <a v-if="!batch.bad" :href="`/papers/batches/${batch.id}/label.pdf`" target="_blank" class="act-quiet">Label as PDF</a>
                     <RouterLink :to="`/make/${batch.id}`" class="act-quiet">Batch record</RouterLink>
                 </li>
             </ul>

@@ -21,6 +21,9 @@ const STATES: Record<string, string> = { done: 'done', skipped: 'left out', reac
                     {{ num(data.grams_per_use) }} g each time{{ data.strokes ? `, ${data.strokes}` : ''
                     }}{{ data.way ? `. ${data.way}` : '' }}.
                 </p>
+                <p v-if="data.withdrawn.length > 0" class="said-stop mt-2 font-semibold">
+                    Do not use it any more. {{ data.withdrawn.join(' ') }}
+                </p>
                 <p v-if="data.state === 'stopped'" class="said-stop mt-2 font-semibold">This routine was stopped. Do not use it on.</p>
                 <p v-if="data.best_before" class="quiet mt-1">
                     Best before {{ longDate(data.best_before) }}{{ data.store ? `, ${data.store}` : '' }}.
@@ -35,6 +38,7 @@ const STATES: Record<string, string> = { done: 'done', skipped: 'left out', reac
                         <span class="quiet">{{ STATES[day.state] ?? '' }}</span>
                     </li>
                 </ol>
+                <p v-if="data.ends_words && data.withdrawn.length === 0" class="mt-3 font-semibold">{{ data.ends_words }}</p>
             </div>
         </WaitOrProblem>
     </main>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { Problem } from '../../api/client';
 import { BATCHES, HEADS, ROUTINES } from '../../queries/lists';
@@ -12,7 +12,7 @@ import PickOne from '../../ui/PickOne.vue';
 import { useSession } from '../../ui/session';
 import { useEvery, useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { sayDate, todayDate } from '../../ui/words';
+import { BAD, sayDate, todayDate } from '../../ui/words';
 
 /** All routines of the studio, and the start of a new one. */
 
@@ -29,7 +29,10 @@ const draft = reactive({
     grams_per_use: begins?.grams_per_use ?? 3,
     starts_on: todayDate(),
     way: '',
+    although: '',
 });
+/** What speaks against it on that head, until there is a reason. */
+const speaksAgainst = computed(() => errors.value['although'] ?? []);
 /** Filled in by what is used, as long as nobody has written another. */
 let offered = '';
 function used(kind: string): void {
@@ -38,6 +41,12 @@ function used(kind: string): void {
     draft.way = offered;
 }
 const STATES = { patch: 'waits for its patch test', running: 'running', stopped: 'stopped: the patch test reacted' };
+
+// A reason is one for this, on this head.
+watch([() => draft.head_id, batch], () => {
+    draft.although = '';
+    errors.value = {};
+});
 
 const planning = usePlanRoutine();
 async function plan(): Promise<void> {
@@ -96,7 +105,9 @@ async function plan(): Promise<void> {
                                 </span>
                             </span>
                             <span class="sm:text-right">
+                                <span v-if="routine.withdrawn.length > 0" class="said-stop font-semibold">{{ BAD }}</span>
                                 <span
+                                    v-else
                                     :class="
                                         routine.state === 'stopped'
                                             ? 'said-stop font-semibold'
@@ -107,7 +118,9 @@ async function plan(): Promise<void> {
                                 >
                                     {{ STATES[routine.state] }}
                                 </span>
-                                <span class="quiet block text-[13px]">jar empty {{ sayDate(routine.empty_on) }}</span>
+                                <span class="quiet block text-[13px]">
+                                    {{ routine.ends_on ? `to ${sayDate(routine.ends_on)}` : 'made fresh each time' }}
+                                </span>
                             </span>
                         </RouterLink>
                     </li>
@@ -134,6 +147,7 @@ async function plan(): Promise<void> {
                     labelled
                     placeholder="a finished batch"
                     :say="(row) => `${row.title}, lot ${row.lot_code}`"
+                    :may="(row) => !row.bad"
                     @taken="used($event.kind)"
                 />
                 <FormProblem :errors="errors" field="batch_id" />
@@ -150,6 +164,14 @@ async function plan(): Promise<void> {
                 </FormField>
                 <FormField v-slot="{ field }" label="Way of using it (optional)" :problem="errors['way']">
                     <input v-bind="field" v-model="draft.way" class="field" maxlength="200" />
+                </FormField>
+                <FormField
+                    v-if="speaksAgainst.length > 0 || draft.although"
+                    v-slot="{ field }"
+                    label="Why it is used all the same; this stays with the routine"
+                    :problem="speaksAgainst"
+                >
+                    <textarea v-bind="field" v-model="draft.although" class="field" rows="2" maxlength="500" />
                 </FormField>
                 <button class="act" :disabled="planning.isPending.value">Plan it, patch test first</button>
             </form>

@@ -23,7 +23,9 @@ const putAway = usePutAway('/rhythm', usePutAwayRoutine().mutateAsync, useBringB
 const used = computed(
     () => (data.value?.days ?? []).filter((d) => d.act === 'application' && d.state === 'done').length * (data.value?.grams_per_use ?? 0),
 );
-const left = computed(() => Math.max(0, 1 - used.value / Math.max(0.1, data.value?.grams_in_jar ?? 1)));
+/** What there was to use up for this head alone; null where each is made fresh or the jars are shared. */
+const whole = computed(() => (data.value && data.value.shared_by === 1 ? data.value.grams_in_jar : null));
+const left = computed(() => (whole.value ? Math.max(0, 1 - used.value / whole.value) : 1));
 
 const session = useSession();
 const linking = useLinkRoutine();
@@ -56,12 +58,20 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                     :height="260"
                     :bands="[{ id: 'rest', name: '', percent: 100, matter: 'liquid' }]"
                     :fill="left"
-                    :label="`About ${num(left * 100, 0)} % of the jar is left`"
+                    :label="whole ? `About ${num(left * 100, 0)} % of it is left` : data.product"
                 />
-                <p class="mt-2 text-[14px]">
+                <p v-if="whole" class="mt-2 text-[14px]">
                     about
-                    <span class="fig fig-estimated">{{ num(Math.max(0, data.grams_in_jar - used), 0) }}</span>
-                    <span class="unit">g of {{ num(data.grams_in_jar) }} left</span>
+                    <span class="fig fig-estimated">{{ num(Math.max(0, whole - used), 0) }}</span>
+                    <span class="unit">g of {{ num(whole) }} left</span>
+                    <template v-if="data.jars > 1">in {{ data.jars }} jars</template>
+                </p>
+                <p v-else-if="data.grams_in_jar === null" class="mt-2 text-[14px]">
+                    Made fresh each time; what is left over is thrown away.
+                </p>
+                <p v-else class="mt-2 text-[14px]">
+                    {{ num(data.grams_in_jar) }} g{{ data.jars > 1 ? ` in ${data.jars} jars` : '' }}, shared by
+                    {{ data.shared_by }} routines
                 </p>
             </div>
             <div>
@@ -78,6 +88,13 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                     <button v-if="session.may('make')" type="button" class="act-quiet" @click="share">Give {{ data.head }} a link</button>
                 </p>
                 <LinkShown v-if="link" class="mt-3" :link="link" :says="`${data.head} sees this routine by it, and nothing else.`" />
+                <div v-if="data.withdrawn.length > 0" class="bg-stop-wash said-stop mt-3 rounded p-3 font-semibold">
+                    It must not be used any more. {{ data.withdrawn.join(' ') }}
+                </div>
+                <p v-if="data.although" class="mt-2">
+                    <strong>Used all the same:</strong>
+                    {{ data.although }}
+                </p>
                 <p v-if="data.state === 'stopped'" class="bg-stop-wash said-stop mt-3 rounded p-3 font-semibold">
                     Stopped: the patch test showed a reaction. Wash it off; if it does not calm down, see a clinician.
                 </p>
@@ -119,20 +136,26 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                         </span>
                     </li>
                 </ol>
+                <p v-if="data.ends_words && data.withdrawn.length === 0" class="mt-3 font-semibold">{{ data.ends_words }}</p>
             </div>
             <div>
                 <dl class="grid grid-cols-[8rem_1fr] gap-x-3 gap-y-1.5">
-                    <dt class="quiet">Jar is empty</dt>
-                    <dd>{{ sayDate(data.empty_on) }}</dd>
-                    <dt class="quiet">Best before</dt>
-                    <dd>
+                    <template v-if="data.empty_on">
+                        <dt class="quiet">Jar is empty</dt>
+                        <dd>{{ sayDate(data.empty_on) }}</dd>
+                    </template>
+                    <dt v-if="data.grams_in_jar !== null" class="quiet">Best before</dt>
+                    <dd v-if="data.grams_in_jar !== null">
                         {{ data.best_before ? sayDate(data.best_before) : 'cannot tell' }}
                         <span v-if="data.store" class="said-caution block font-semibold">{{ data.store }}</span>
                     </dd>
                     <dt class="quiet">Worth making</dt>
                     <dd>
-                        <span class="fig fig-estimated">{{ num(data.worth_making_grams, 0) }}</span>
-                        <span class="unit">g at this rhythm</span>
+                        <template v-if="data.worth_making_grams !== null">
+                            <span class="fig fig-estimated">{{ num(data.worth_making_grams, data.worth_making_grams < 100 ? 1 : 0) }}</span>
+                            <span class="unit">{{ data.grams_in_jar === null ? 'g, for one use' : 'g at this rhythm' }}</span>
+                        </template>
+                        <template v-else>cannot tell</template>
                     </dd>
                 </dl>
                 <ul class="mt-5 space-y-2">
