@@ -7,6 +7,7 @@ namespace App;
 use App\Catalogue\BringsOils;
 use App\Catalogue\CatalogueCommand;
 use App\Catalogue\CatalogueStore;
+use App\Catalogue\KnowsBottles;
 use App\Catalogue\KnowsExperience;
 use App\Catalogue\KnowsPrices;
 use App\Catalogue\StudioStock;
@@ -16,6 +17,7 @@ use App\Make\OpenWork;
 use App\Make\PastBatches;
 use App\Pantry\Cupboard;
 use App\Pantry\KnowsPlans;
+use App\Pantry\LotBottles;
 use App\Pantry\LotPrices;
 use App\Pantry\PictureFiles;
 use App\Session\PasswordCommand;
@@ -53,6 +55,7 @@ final class CrownServiceProvider extends ServiceProvider
         $this->app->bind(BringsOils::class, SteepedOils::class);
         $this->app->bind(KnowsExperience::class, PastBatches::class);
         $this->app->bind(KnowsPrices::class, LotPrices::class);
+        $this->app->bind(KnowsBottles::class, LotBottles::class);
         $this->app->bind(KnowsProcessLoss::class, PastBatches::class);
         $this->app->bind(KnowsPlans::class, OpenWork::class);
         $this->app

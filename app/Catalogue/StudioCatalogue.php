@@ -6,6 +6,7 @@ namespace App\Catalogue;
 
 use App\Studio\CurrentStudio;
 use Crown\Assessment\Context;
+use Crown\Catalogue\Bottle;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Correction;
 use Crown\Measure\Kitchen;
@@ -23,6 +24,7 @@ final class StudioCatalogue
         private readonly BringsOils $oils,
         private readonly KnowsExperience $experience,
         private readonly KnowsPrices $prices,
+        private readonly KnowsBottles $bottles,
     ) {
     }
 
@@ -41,7 +43,8 @@ final class StudioCatalogue
                     ->with(...$own->single)
                     ->corrected(...$corrections)
                     ->making(...$this->oils->oils($corrections), ...$own->blends);
-            });
+            })
+            ->outOf($this->bottles->bottles());
     }
 
     /** @return list<Correction> what was truly paid stands in the place of a price that somebody wrote down */
@@ -64,8 +67,11 @@ final class StudioCatalogue
         return $this->studio->get()->kitchen();
     }
 
-    public function context(): Context
+    /** @param  array<string, Bottle>  $bottles out of which things truly came, where that is known */
+    public function context(array $bottles = []): Context
     {
-        return new Context($this->get(), $this->kitchen(), $this->experience->experience());
+        $all = $bottles === [] ? $this->get() : $this->get()->outOf($bottles);
+
+        return new Context($all, $this->kitchen(), $this->experience->experience());
     }
 }

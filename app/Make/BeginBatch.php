@@ -7,12 +7,9 @@ namespace App\Make;
 use App\Formula\Formula;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
-use App\Studio\Studio;
 use App\Support\Refused;
-use Crown\Make\LotCode;
 use Crown\Make\MakeError;
 use Crown\Make\Stops;
-use Illuminate\Support\Carbon;
 
 /** Begins to make a formula: it is kept as it is today, under a lot code of its own. */
 final class BeginBatch
@@ -33,14 +30,14 @@ final class BeginBatch
     public function __invoke(Formula $formula, string $by, ?string $although): Batch
     {
         $on = Day::today();
-        $this->holdStudio();
+        $this->studio->hold();
         $begun = $this->begun($formula);
         if ($begun !== null) {
             return $begun;
         }
         $batch = new Batch([
             'formula_id' => $formula->id,
-            'lot_code' => $this->nextLotCode($on),
+            'lot_code' => LotCodes::next($on),
             'title' => $formula->title,
             'kind' => $formula->kind,
             'made_on' => $on,
@@ -58,15 +55,6 @@ final class BeginBatch
         return $batch->refresh();
     }
 
-    /** Two who begin at once take turns: the studio is held until the transaction ends. */
-    private function holdStudio(): void
-    {
-        Studio::query()
-            ->whereKey($this->studio->get()->id)
-            ->lockForUpdate()
-            ->value('id');
-    }
-
     private function begun(Formula $formula): ?Batch
     {
         return Batch::query()
@@ -75,22 +63,5 @@ final class BeginBatch
             ->orderByDesc('id')
             ->get()
             ->first(static fn (Batch $b): bool => $b->document === $formula->document);
-    }
-
-    private function nextLotCode(Carbon $on): string
-    {
-        $day = $on->toDateTimeImmutable();
-
-        return LotCode::next(
-            $day,
-            array_values(
-                Batch::query()
-                    ->withTrashed()
-                    ->where('lot_code', 'like', LotCode::beginning($day).'%')
-                    ->get(['lot_code'])
-                    ->map(static fn (Batch $b): string => $b->lot_code)
-                    ->all(),
-            ),
-        );
     }
 }

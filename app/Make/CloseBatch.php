@@ -6,11 +6,14 @@ namespace App\Make;
 
 use App\Catalogue\StudioCatalogue;
 use App\Pantry\Lot;
+use App\Pantry\LotBottles;
 use App\Pantry\LotWords;
 use App\Pantry\MoveStock;
+use App\Pantry\NextBottles;
 use App\Studio\CurrentStudio;
 use App\Support\StaleWrite;
 use Closure;
+use Crown\Catalogue\Bottle;
 use Crown\Make\BatchClosing;
 use Crown\Make\MakeError;
 use Crown\Make\Stops;
@@ -18,6 +21,7 @@ use Crown\Pantry\LotSource;
 use Crown\Pantry\MovementKind;
 use Crown\Pantry\Take;
 use Crown\Papers\Label;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 
 /** Closes a batch: what was weighed is judged anew, its label worked out, its jars stand on the shelf. */
@@ -44,6 +48,11 @@ final class CloseBatch
         $begun = $batch->made_on;
         $batch->made_on = $asked->madeOn($begun);
         $stood = $batch->made_on < $begun ? $batch->made_on : null;
+        if (! $batch->made_on->isSameDay($begun) && ! $batch->rehearsal) {
+            $this->studio->hold();
+            $batch->lot_code = LotCodes::next($batch->made_on);
+        }
+        $taken = $this->taken($batch, $stood);
         $actual = BatchClosing::actual(
             $batch->composed(),
             $this->plan->sheet($batch)->weighings(),
@@ -51,7 +60,7 @@ final class CloseBatch
             $asked->integer('jars'),
             $net,
             $asked->float('remainder_grams'),
-            $this->catalogue->context(),
+            $this->catalogue->context($this->bottles($batch, $taken)),
         );
         $although = trim($asked->string('although')->value());
         Stops::decide($actual, Stops::anew($actual, $this->plan->of($batch)), $although);
@@ -63,13 +72,14 @@ final class CloseBatch
             $this->studio->get()->maker,
             $this->studio->get()->region(),
         );
-        $first = $this->taken($batch, $stood);
+        $first = $taken->sortBy([['use_by', 'asc'], ['id', 'asc']])->first();
         $words = LabelWords::of($label, $batch->made_on, $first, $this->name($first));
         $batch->revise(
             $asked->integer('revision'),
             [
                 'state' => 'done',
                 ...$asked->columns(),
+                'lot_code' => $batch->lot_code,
                 'net_grams' => $net,
                 'made_on' => $batch->made_on,
                 'although' => trim($batch->although.' '.$although),
@@ -88,11 +98,12 @@ final class CloseBatch
     }
 
     /**
-     * What went in is not in its bottles any more. Answers the bottle of them that is to be used first.
+     * What went in is not in its bottles any more.
      *
      * @param  Carbon|null  $stood the day it was made, where that was before it was begun here
+     * @return Collection<int, Lot> the bottles it came out of
      */
-    private function taken(Batch $batch, ?Carbon $stood): ?Lot
+    private function taken(Batch $batch, ?Carbon $stood): Collection
     {
         $lots = [];
         $of = ['by_name' => $batch->by_name, 'batch_id' => $batch->id];
@@ -112,7 +123,30 @@ final class CloseBatch
             }
         }
 
-        return Lot::query()->whereIn('id', $lots)->orderBy('use_by')->orderBy('id')->first();
+        return Lot::query()->whereIn('id', $lots)->get();
+    }
+
+    /**
+     * @param  Collection<int, Lot>  $taken
+     * @return array<string, Bottle> of all that was weighed; without a day what came out of no bottle that is known
+     */
+    private function bottles(Batch $batch, Collection $taken): array
+    {
+        $bottles = [];
+        foreach ($this->plan->sheet($batch)->weighings() as $weighing) {
+            if ($weighing->ingredient === null) {
+                continue;
+            }
+            $first = $taken
+                ->filter(static fn (Lot $lot): bool => NextBottles::isOf($lot, $weighing->ingredient))
+                ->sortBy('use_by')
+                ->first();
+            $bottles[$weighing->ingredient] = $first === null
+                ? new Bottle(null)
+                : LotBottles::bottle($first->use_by->toDateString(), $first->use_by < $batch->made_on);
+        }
+
+        return $bottles;
     }
 
     /** The jars that were filled stand on the shelf from now on. */

@@ -22,7 +22,7 @@ final class LabelWords
         $best = $keeping?->bestBefore->format('Y-m-d');
         $bottle = $first?->useBy();
         // What is in it keeps no longer in the jar than it did in its bottle.
-        $decides = $bottle !== null && ($best === null || $bottle < $best);
+        $decides = $bottle !== null && ($best === null || $bottle <= $best);
 
         return [
             'name' => $label->name(),

@@ -112,7 +112,10 @@ final class Ancestry
 
         return [
             'lots' => $ahead['lots'],
-            'batches' => [...$ahead['batches'], ...array_values(array_filter($bad->pluck('batch_id')->all(), is_int(...)))],
+            'batches' => [
+                ...$ahead['batches'],
+                ...array_values(array_filter($bad->pluck('batch_id')->all(), is_int(...))),
+            ],
         ];
     }
 

@@ -84,7 +84,7 @@ final class MoveStock
             $l->id === $chosen && $l->emptied_on !== null ? null : $l->left_grams,
             $l->useBy(),
         ))->values()->all();
-        $taking = Taking::of(array_values($held), $grams, $chosen);
+        $taking = Taking::of(array_values($held), $grams, $chosen, $on->toDateString());
         foreach ($taking->takes as $take) {
             $lot = $lots->get($take->lot);
             if ($lot !== null) {

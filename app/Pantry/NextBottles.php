@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Studio\Day;
 use Crown\Pantry\Held;
 use Crown\Pantry\LotSource;
 use Crown\Pantry\Take;
@@ -54,7 +55,7 @@ final class NextBottles
         $lots = $this->standing($ingredient);
         $held = $lots->map(static fn (Lot $l): Held => new Held($l->id, $l->left_grams, $l->useBy()))->values()->all();
         $bottles = [];
-        foreach (Taking::of(array_values($held), $grams, $chosen)->takes as $take) {
+        foreach (Taking::of(array_values($held), $grams, $chosen, Day::today()->toDateString())->takes as $take) {
             $lot = $lots->get($take->lot);
             if ($lot !== null) {
                 $bottles[] = self::bottle($lot, $take);
@@ -102,10 +103,11 @@ final class NextBottles
             'grams' => round($take->grams, 2),
             'left_grams' => $lot->left_grams === null ? null : round($lot->left_grams, 2),
             'use_by' => $lot->useBy(),
+            'past' => $lot->use_by->isBefore(Day::today()),
         ];
     }
 
-    private static function isOf(Lot $lot, string $ingredient): bool
+    public static function isOf(Lot $lot, string $ingredient): bool
     {
         return match (true) {
             $lot->source === LotSource::Bought->value => $lot->ingredient === $ingredient,

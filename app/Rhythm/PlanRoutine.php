@@ -68,7 +68,7 @@ final class PlanRoutine
         $onHead = $this->bench->assess($batch->made(), $head->profile());
         OnHead::decide(
             $onHead,
-            OnHead::stops($onHead, $this->bench->assess($batch->made(), null), $batch->although),
+            OnHead::stops($onHead, $this->bench->assess($batch->made(), null), $batch->although ?: null),
             NewThings::tooNear(new DateTimeImmutable($routine->starts_on->toDateString()), self::newOn($head, $batch)),
             $routine->although,
         );

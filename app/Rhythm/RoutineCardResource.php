@@ -43,7 +43,8 @@ final class RoutineCardResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(?Request $request = null): array
     {
-        $all = (new RoutineResource($this->routine, $this->withdrawn, null, $this->studio->kitchen()->tools))->toArray();
+        $tools = $this->studio->kitchen()->tools;
+        $all = (new RoutineResource($this->routine, $this->withdrawn, null, $tools))->toArray();
         $days = is_array($all['days']) ? array_slice($all['days'], 0, self::SHOWN) : [];
 
         return [

@@ -55,7 +55,7 @@ final class RoutineResource extends JsonResource
             'starts_on' => $routine->starts_on->toDateString(),
             'empty_on' => $plan->emptyOn()?->format('Y-m-d'),
             'ends_on' => $plan->lastUse()?->format('Y-m-d'),
-            'ends_words' => $plan->endsWords(),
+            'ends_words' => $plan->endsWords() ?? '',
             'withdrawn' => $this->withdrawn,
             'although' => $routine->although,
             'best_before' => $best?->toDateString() ?? '',
@@ -87,7 +87,8 @@ final class RoutineResource extends JsonResource
     }
 
     /**
-     * What was done, and what is still to be: nothing is once it must not be used, or the jars are empty or past their day.
+     * What was done, and what is still to be: nothing is once it must not be used, or the jars are empty or past their
+     * day.
      *
      * @param  list<string>  $withdrawn
      * @return Collection<int, RoutineDay>

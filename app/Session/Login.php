@@ -26,7 +26,8 @@ final class Login
     public static function free(string $written): string
     {
         $login = self::spelt($written);
-        if (preg_match('/^(?:[^\s@]{2,60}|[^\s@]{1,64}@[^\s@]+\.[^\s@]+)$/u', $login) !== 1 || mb_strlen($login) > self::LONGEST) {
+        $isOne = preg_match('/^(?:[^\s@]{2,60}|[^\s@]{1,64}@[^\s@]+\.[^\s@]+)$/u', $login) === 1;
+        if (! $isOne || mb_strlen($login) > self::LONGEST) {
             throw Refused::because(
                 'email',
                 'An e-mail address, or a name of 2 to 60 letters and figures without a space.',

@@ -11,10 +11,10 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
 
 /**
- * Who somebody is, by her name and password. Failures are counted by account and address together, and by address alone,
- * so that nobody can go through many accounts. A browser in which she was signed in before has a count of its own, so
- * that nobody who shares her network can lock her out of it. Both are answered in the same
- * time, whether the account exists or not.
+ * Who somebody is, by her name and password. Failures are counted by account and address together, and by address
+ * alone, so that nobody can go through many accounts. A browser in which she was signed in before has a count of its
+ * own, so that nobody who shares her network can lock her out of it. Both are answered in the same time, whether the
+ * account exists or not.
  */
 final class SignIn
 {

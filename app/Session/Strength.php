@@ -103,7 +103,9 @@ final class Strength
             $first = strtok($whole, '@') ?: '';
             // The whole of an address anywhere, or more of a name than of anything else.
             $address = str_contains($whole, '@') && str_contains($plain, $whole);
-            $mostly = mb_strlen($first) > 3 && str_contains($plain, $first) && mb_strlen($first) * 2 > mb_strlen($plain);
+            $mostly = mb_strlen($first) > 3
+                && str_contains($plain, $first)
+                && mb_strlen($first) * 2 > mb_strlen($plain);
             if ($address || $mostly) {
                 return true;
             }

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Steep;
 
 use App\Pantry\Lot;
+use App\Pantry\LotBottles;
 use App\Pantry\Picture;
 use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
 use App\Studio\Revised;
 use App\Studio\Touched;
+use Crown\Catalogue\Bottle;
 use Crown\Catalogue\Catalogue;
+use Crown\Json\Node;
 use Crown\Measure\Band;
 use Crown\Steep\Entry;
 use Crown\Steep\EntryKind;
@@ -120,12 +123,29 @@ final class Steep extends Model
     public function plan(Catalogue $catalogue, ?Carbon $until = null, ?Band $retention = null): SteepPlan
     {
         return $this->kept()->plan(
-            $catalogue,
+            $this->exists ? $catalogue->outOf($this->bottles()) : $catalogue,
             $this->journal(),
             $until?->toDateTimeImmutable(),
             $this->strained_on?->toDateTimeImmutable(),
             $retention,
         );
+    }
+
+    /** @return array<string, Bottle> out of which it was filled, whatever stands on the shelf by now */
+    private function bottles(): array
+    {
+        $named = [];
+        foreach ($this->naming() as $document) {
+            $node = Node::of($document);
+            foreach ([$node, ...$node->objects('herbs'), ...$node->objects('oils')] as $part) {
+                $named[] = $part->text('ingredient');
+            }
+        }
+        $bought = array_filter($named, static fn (string $id): bool => $id !== ''
+            && ! str_starts_with($id, Lot::OF_LOT)
+            && ! str_starts_with($id, Lot::OF_STEEP));
+
+        return LotBottles::ofSteep($this->id, array_values(array_unique($bought)));
     }
 
     public function kept(): SteepDocument

@@ -70,6 +70,15 @@ final class CurrentStudio
         $this->entered = $studio;
     }
 
+    /** Two who number something at once take turns: the studio is held until the transaction ends. */
+    public function hold(): void
+    {
+        Studio::query()
+            ->whereKey($this->get()->id)
+            ->lockForUpdate()
+            ->value('id');
+    }
+
     public function leave(): void
     {
         $this->entered = null;

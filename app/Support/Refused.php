@@ -9,7 +9,13 @@ use Crown\Problem;
 /** A request that is understood but not allowed, or not allowed in the present state. Says what is allowed. */
 final class Refused extends Problem
 {
-    private const STATUS = ['unreadable' => 400, 'not-taken' => 415, 'missing' => 404, 'not-now' => 409, 'unable' => 503];
+    private const STATUS = [
+        'unreadable' => 400,
+        'not-taken' => 415,
+        'missing' => 404,
+        'not-now' => 409,
+        'unable' => 503,
+    ];
 
     /** What was given is not allowed. */
     public static function because(string $path, string $sentence): self

@@ -14,7 +14,7 @@ final class Acceptability
     private const NEVER = ['head.age', 'head.allergy', 'head.clinician', 'lot.withdrawn', 'lot.awaited'];
 
     /** Likewise, of a product meant for sale. */
-    private const NEVER_FOR_SALE = ['water.', 'preservative.', 'lot.grown'];
+    private const NEVER_FOR_SALE = ['water.', 'preservative.', 'lot.grown', 'lot.past'];
 
     /**
      * Never a stop for a child, in pregnancy, for an allergy, for an oil that went bad, for an oil that no skin should

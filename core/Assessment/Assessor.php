@@ -32,6 +32,7 @@ final readonly class Assessor
         return new self([
             new Checks\Understood(),
             new Checks\Withdrawn(),
+            new Checks\PastBottle(),
             new Checks\Awaited(),
             new Checks\Grown(),
             new Checks\EssentialOilTotal(),

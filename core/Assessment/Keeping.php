@@ -86,7 +86,7 @@ final readonly class Keeping implements JsonSerializable
     private static function printed(Examined $subject): ?DateTimeImmutable
     {
         $days = array_filter(array_map(
-            static fn (Portion $p): ?DateTimeImmutable => $p->ingredient->provenance->inherited->useBy,
+            static fn (Portion $p): ?DateTimeImmutable => $p->ingredient->provenance->useBy(),
             $subject->composition->present(),
         ));
 

@@ -126,7 +126,7 @@ final readonly class Carried
     private function useBy(): ?DateTimeImmutable
     {
         $days = array_filter(
-            array_map(static fn (Ingredient $i): ?DateTimeImmutable => $i->provenance->inherited->useBy, $this->all),
+            array_map(static fn (Ingredient $i): ?DateTimeImmutable => $i->provenance->useBy(), $this->all),
         );
 
         return $days === [] ? null : min($days);

@@ -124,6 +124,31 @@ final readonly class Catalogue
         return $makers === [] ? $this : $this->before(new Shelf($makers), $this->names);
     }
 
+    /**
+     * The same catalogue with everything out of the bottle from which it is taken. A bottle of what is not there is
+     * left aside.
+     *
+     * @param  array<string, Bottle>  $bottles by ingredient id
+     */
+    public function outOf(array $bottles): self
+    {
+        $makers = [];
+        foreach ($bottles as $id => $bottle) {
+            if ($this->own->has($id) || $this->shelf->has($id)) {
+                $makers[$id] = fn (): Ingredient => $this->get($id)->outOf($bottle);
+            }
+        }
+
+        return new self(
+            $this->shelf,
+            $makers === [] ? $this->own : $this->own->under(new Shelf($makers)),
+            $this->limits,
+            $this->sources,
+            $this->names,
+            $this->later?->then(static fn (self $all): self => $all->outOf($bottles)),
+        );
+    }
+
     /** This catalogue, or the larger one where there is one. */
     private function whole(): self
     {

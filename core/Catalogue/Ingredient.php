@@ -10,7 +10,6 @@ use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 use Crown\Measure\Substance;
-use DateTimeImmutable;
 
 /** One ingredient of the craft, from the reference catalogue or made in the studio. */
 final readonly class Ingredient
@@ -121,10 +120,10 @@ final readonly class Ingredient
         );
     }
 
-    /** The same out of a bottle with a day printed on it, which ends what is made of it; null where none is. */
-    public function printed(?DateTimeImmutable $useBy): self
+    /** The same out of a bottle, whose day ends what is made of it; null where none is known. */
+    public function outOf(?Bottle $bottle): self
     {
-        return $useBy === null ? $this : $this->but(provenance: $this->provenance->printed($useBy));
+        return $this->but(provenance: $this->provenance->outOf($bottle));
     }
 
     /** @param  array<string, Form>|null  $forms */

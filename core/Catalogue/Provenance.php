@@ -42,11 +42,9 @@ final readonly class Provenance
         );
     }
 
-    /** The same of what came out of a bottle with a day printed on it: the earlier one counts. */
-    public function printed(?DateTimeImmutable $useBy): self
+    /** The same out of another bottle. */
+    public function outOf(?Bottle $bottle): self
     {
-        $had = $this->inherited->useBy;
-
         return new self(
             $this->origin,
             $this->corrections,
@@ -54,11 +52,15 @@ final readonly class Provenance
             $this->parents,
             $this->sources,
             $this->awaited,
-            new Inherited(
-                $this->inherited->names,
-                $had === null || ($useBy !== null && $useBy < $had) ? $useBy : $had,
-                $this->inherited->grown,
-            ),
+            $this->inherited->outOf($bottle),
         );
+    }
+
+    /** The day that ends whatever is made of it: of its bottle, or of one that went into it; null where nothing tells. */
+    public function useBy(): ?DateTimeImmutable
+    {
+        $days = array_filter([$this->inherited->useBy, $this->inherited->bottle?->useBy]);
+
+        return $days === [] ? null : min($days);
     }
 }

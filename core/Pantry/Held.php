@@ -15,19 +15,30 @@ final readonly class Held
     {
     }
 
+    /** @param  string  $on a day as 2026-11-27 */
+    public function isPast(string $on): bool
+    {
+        return $this->useBy !== null && $this->useBy < $on;
+    }
+
     /**
-     * In the order in which they are to be used: first to expire first; what has no date after it, the elder first.
+     * In the order in which they are to be used: first to expire first; what has no date after it, the elder first; and
+     * what is past its day last of all.
      *
      * @param  list<self>  $lots
      * @param  int|null  $chosen the lot that comes before all others
+     * @param  string|null  $on the day on which it is taken, as 2026-11-27; null where that does not matter
      * @return list<self>
      */
-    public static function inOrder(array $lots, ?int $chosen = null): array
+    public static function inOrder(array $lots, ?int $chosen = null, ?string $on = null): array
     {
-        usort($lots, static fn (self $a, self $b): int => [
-            $a->lot === $chosen ? '' : $a->useBy ?? '9999-12-31',
-            $a->lot,
-        ] <=> [$b->lot === $chosen ? '' : $b->useBy ?? '9999-12-31', $b->lot]);
+        $rank = static fn (self $held): array => [
+            $held->lot !== $chosen,
+            $on !== null && $held->isPast($on),
+            $held->useBy ?? '9999-12-31',
+            $held->lot,
+        ];
+        usort($lots, static fn (self $a, self $b): int => $rank($a) <=> $rank($b));
 
         return $lots;
     }

@@ -26,12 +26,13 @@ final readonly class Taking
      * @param  list<Held>  $lots of this ingredient that may be used, in any order
      * @param  float  $grams as it was weighed, at least 0
      * @param  int|null  $chosen the lot that the maker took first, whichever expires first
+     * @param  string|null  $on the day on which it is taken, as 2026-11-27: what is past its day is taken last
      */
-    public static function of(array $lots, float $grams, ?int $chosen = null): self
+    public static function of(array $lots, float $grams, ?int $chosen = null, ?string $on = null): self
     {
         $takes = [];
         $rest = $grams;
-        foreach (Held::inOrder($lots, $chosen) as $lot) {
+        foreach (Held::inOrder($lots, $chosen, $on) as $lot) {
             if ($rest < self::NOTHING) {
                 return new self($takes, 0.0);
             }

@@ -28,7 +28,8 @@ final readonly class NewThings
 
         return array_values(array_map(
             static fn (string $name, DateTimeImmutable $on): string => sprintf(
-                '%s is new on this head too, from %s: two weeks between two new things, or nobody can tell which it was.',
+                '%s is new on this head too, from %s: leave two weeks between two new things, or nobody can tell which '
+                    .'it was.',
                 $name,
                 $on->format('j F Y'),
             ),

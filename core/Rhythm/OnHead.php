@@ -18,13 +18,13 @@ final class OnHead
     /**
      * @param  Assessment  $onHead of what was made, for that head
      * @param  Assessment  $made the same for nobody in particular
-     * @param  string  $madeAlthough the reason that stands on its record; "" where there is none
+     * @param  string|null  $madeAlthough the reason that stands on its record; null where there is none
      * @return list<Finding> the stops that nobody has decided about
      */
-    public static function stops(Assessment $onHead, Assessment $made, string $madeAlthough): array
+    public static function stops(Assessment $onHead, Assessment $made, ?string $madeAlthough): array
     {
         return match ($madeAlthough) {
-            '' => Stops::open($onHead),
+            null => Stops::open($onHead),
             OneDose::WHY => array_values(array_filter(
                 Stops::anew($onHead, $made),
                 static fn (Finding $f): bool => ! OneDose::settles($f),

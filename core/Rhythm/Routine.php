@@ -73,8 +73,9 @@ final readonly class Routine
     }
 
     /**
-     * All days with something to do, to the last on which there is some left that still keeps. Applications begin the day after the reading and are spread evenly over each week;
-     * they are calendar dates, so that no change of clocks moves them.
+     * All days with something to do, to the last on which there is some left that still keeps. Applications begin the
+     * day after the reading and are spread evenly over each week; they are calendar dates, so that no change of clocks
+     * moves them.
      *
      * @return list<RoutineDay>
      */
@@ -164,18 +165,17 @@ final readonly class Routine
         return $empty !== null && $this->lastDay !== null ? min($empty, $this->lastDay) : $empty;
     }
 
-    /** What ends it, in a sentence; "" where it is made fresh each time. */
-    public function endsWords(): string
+    /** What ends it, in a sentence; null where it is made fresh each time. */
+    public function endsWords(): ?string
     {
         $last = $this->lastUse();
         if ($last === null) {
-            return '';
+            return null;
         }
 
-        return sprintf(
-            $last < $this->emptyOn() ? 'It keeps to %s: make it again.' : 'The last of it is used on %s: make it again.',
-            $last->format('j F Y'),
-        );
+        $words = $last < $this->emptyOn() ? 'It keeps to %s' : 'The last of it is used on %s';
+
+        return sprintf($words.': make it again.', $last->format('j F Y'));
     }
 
     /** Grams that can be used up until the day to which it keeps: what is worth making; one use where made fresh. */

@@ -160,7 +160,7 @@ final readonly class Charge
     {
         $days = array_filter(
             array_map(
-                static fn (Pour $p): ?DateTimeImmutable => $p->oil->provenance->inherited->useBy,
+                static fn (Pour $p): ?DateTimeImmutable => $p->oil->provenance->useBy(),
                 $this->pours,
             ),
         );

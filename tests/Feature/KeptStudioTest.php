@@ -50,6 +50,8 @@ final class KeptStudioTest extends TestCase
         .' (assessment|plan|planned|fit|keeps|learned|measured|bands|cost\w*|next|strain_steps|signs|zones|weight_\w+'
         .'|stops|cautions|life_months|texture|water_class|water_percent|best_before|dry|water_left_grams|usual_ratio'
         .'|drawn_now_percent'
+        // A routine counted one jar of a batch where it has all of them.
+        .'|grams_in_jar|uses_in_jar|shelf \d+ fill'
         .'|worth_making_grams|target_grams|tolerance_grams|within)( |$)~';
 
     public function createApplication(): Application

@@ -345,7 +345,18 @@ final class ShelfTest extends StudioTestCase
         self::assertNotSame('', $batch['label']['kept_by']);
         self::assertSame($soon, Lot::query()->where('batch_id', $batch['id'])->firstOrFail()->useBy());
         $this->travel(40)->days();
-        $late = $this->batch();
+        $over = $this->got('Batch', 'POST', 'batches', [
+            'formula_id' => $formula['id'],
+            'although' => 'It smells fresh, and is for ourselves.',
+        ]);
+        $over = $this->weighed($over);
+        $late = $this->got('Batch', 'POST', 'batches/'.$over['id'].'/finish', [
+            'revision' => $over['revision'],
+            'jars' => 3,
+            'jar_ml' => 30,
+            'net_grams' => 27,
+            'note' => '',
+        ]);
         self::assertSame(today()->toDateString(), $late['label']['best_before'], 'past its day, it promises nothing');
         $this->travelBack();
         // Where it stands warmer than its label says, it is to be used sooner.

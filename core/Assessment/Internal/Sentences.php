@@ -108,6 +108,11 @@ final readonly class Sentences implements FindingWords
                 self::names($f),
                 lcfirst($f->term('why')),
             ),
+            'lot.past' => sprintf(
+                '%s on the shelf was to be used by %s. Buy it fresh: what goes in past its day ends the whole.',
+                self::names($f),
+                (new DateTimeImmutable($f->about[0]))->format('j F Y'),
+            ),
             'lot.withdrawn' => sprintf('%s must not be used: %s', self::names($f), $f->about[0]),
             default => null,
         };

@@ -17,6 +17,12 @@ final class Later
     {
     }
 
+    /** @param  Closure(Catalogue): Catalogue  $do with it, once it is fetched */
+    public function then(Closure $do): self
+    {
+        return new self(fn (): Catalogue => $do($this->whole()));
+    }
+
     public function whole(): Catalogue
     {
         return $this->whole ??= ($this->fetch)();

@@ -4925,6 +4925,8 @@ export interface components {
             grams: number;
             left_grams: number | null;
             use_by: string | null;
+            /** @description Whether its day has gone. */
+            past: boolean;
         };
         Picture: {
             id: number;

@@ -9,6 +9,7 @@ use Crown\Assessment\Assessor;
 use Crown\Assessment\Context;
 use Crown\Assessment\Keeping;
 use Crown\Catalogue\Advice;
+use Crown\Catalogue\Bottle;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Caution;
 use Crown\Catalogue\CautionKind;
@@ -142,7 +143,9 @@ final class CarriedTest extends CoreTestCase
         $day = new DateTimeImmutable('2027-03-01');
         $catalogue = self::catalogue();
         $plant = $parent === 'plant' ? self::marked('calendula', $withdrawn) : $catalogue->get('calendula');
-        $oil = $parent === 'oil' ? self::marked('olive-oil', $withdrawn)->printed($day) : $catalogue->get('olive-oil');
+        $oil = $parent === 'oil'
+            ? self::marked('olive-oil', $withdrawn)->outOf(new Bottle($day))
+            : $catalogue->get('olive-oil');
         $catalogue = $catalogue->with($plant, $oil);
         $steep = self::steeped($plant, $oil, 'a-steep');
         $catalogue = $catalogue->with($steep);
@@ -159,7 +162,7 @@ final class CarriedTest extends CoreTestCase
     private static function blend(Catalogue $catalogue, string $with, DateTimeImmutable $day): Ingredient
     {
         $rows = [['ingredient' => $with, 'percent' => 40], ['ingredient' => 'jojoba-oil', 'percent' => 60]];
-        $catalogue = $catalogue->with($catalogue->get($with)->printed($day));
+        $catalogue = $catalogue->with($catalogue->get($with)->outOf(new Bottle($day)));
 
         return ReadyBlend::read(array_map(Node::of(...), $rows), $catalogue)
             ->ingredient(self::ID, 'A blend', '', [], []);

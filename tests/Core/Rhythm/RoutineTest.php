@@ -78,7 +78,7 @@ final class RoutineTest extends TestCase
         $fresh = new Routine(new DateTimeImmutable('2026-12-01'), 1, 8, 22.5, null);
         self::assertNull($fresh->emptyOn());
         self::assertNull($fresh->usesInJar());
-        self::assertSame('', $fresh->endsWords());
+        self::assertNull($fresh->endsWords());
         self::assertSame(22.5, $fresh->worthMaking());
         self::assertCount(10, $fresh->days());
     }

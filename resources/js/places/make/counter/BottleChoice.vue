@@ -28,7 +28,7 @@ function sayBottle(b: Schemas['NextBottle']): string {
         b.supplier ? `from ${b.supplier}` : '',
         b.batch_number ? `number ${b.batch_number}` : '',
         b.place ? `in ${b.place}` : '',
-        b.use_by ? `to be used by ${sayDate(b.use_by)}` : '',
+        b.use_by ? (b.past ? `past its day since ${sayDate(b.use_by)}` : `to be used by ${sayDate(b.use_by)}`) : '',
     ];
     return `${where.filter(Boolean).join(', ')}${b.left_grams === null ? '' : `; ${num(b.left_grams)} g in it`}`;
 }
@@ -37,7 +37,7 @@ function sayBottle(b: Schemas['NextBottle']): string {
 <template>
     <div>
         <ul v-if="bottles.length > 0" class="text-[15px]" aria-label="From which bottle">
-            <li v-for="(bottle, n) in bottles" :key="bottle.lot">
+            <li v-for="(bottle, n) in bottles" :key="bottle.lot" :class="bottle.past ? 'said-stop font-semibold' : ''">
                 {{ n === 0 ? 'From the bottle' : `then ${num(bottle.grams)} g from the one` }}
                 {{ sayBottle(bottle) }}
             </li>
