@@ -652,6 +652,7 @@ final class Scenario
             400,
             8,
             14,
+            ['although' => 'To see for ourselves what comes of it; nobody uses it.'],
         );
         $this->daysAgo(9);
         $this->noor->post('steeps/'.$onion['id'].'/spoil', [

@@ -29,6 +29,7 @@ final class ReadRequest extends FormRequest
             'corrections.*.out' => 'sometimes|boolean',
             'ounces' => ['sometimes', 'nullable', Rule::in(['weight', 'volume'])],
             'audience' => ['sometimes', 'nullable', Rule::enum(Audience::class)],
+            'although' => 'sometimes|nullable|string|max:500',
             'times' => 'sometimes|nullable|numeric|between:0.1,100',
         ];
     }

@@ -25,6 +25,7 @@ final class LotPageResource extends JsonResource
         private readonly Catalogue $catalogue,
         private readonly Trace $trace,
         private readonly ?Planned $planned,
+        private readonly bool $calledBack,
     ) {
         parent::__construct($lot);
     }
@@ -35,7 +36,7 @@ final class LotPageResource extends JsonResource
         $lot = $this->lot;
 
         return [
-            ...(new ShelfRowResource($lot, $this->catalogue, LotWords::kinds([$lot])))->toArray(),
+            ...(new ShelfRowResource($lot, $this->catalogue, LotWords::kinds([$lot]), $this->calledBack))->toArray(),
             'batch_number' => $lot->batch_number,
             'bought_on' => $lot->bought_on?->toDateString(),
             'printed_on' => $lot->printed_on?->toDateString(),

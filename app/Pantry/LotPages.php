@@ -16,6 +16,7 @@ final class LotPages
         private readonly StudioCatalogue $catalogue,
         private readonly TraceOf $trace,
         private readonly KnowsPlans $plans,
+        private readonly Ancestry $ancestry,
     ) {
     }
 
@@ -26,6 +27,7 @@ final class LotPages
             $this->catalogue->get(),
             $this->trace->lot($lot),
             $this->planned($lot),
+            in_array($lot->id, $this->ancestry->calledBack()['lots'], true),
         ))->toArray(), $status);
     }
 

@@ -49,6 +49,10 @@ final class ShelfRowResource extends JsonResource
             'fill' => $lot->left_grams === null || $came <= 0.0 ? null : round(min(1.0, $lot->left_grams / $came), 4),
             'use_by' => $useBy,
             'days_left' => $daysLeft,
+            'steepable' => ! $this->calledBack
+                && $lot->withdrawn === ''
+                && LotLife::outlivesSteep($daysLeft)
+                && ! LotWords::isWet($lot, $this->catalogue),
             'soon' => LotLife::isSoon($daysLeft),
             'opened_on' => $lot->opened_on?->toDateString(),
             'withdrawn' => $lot->withdrawnWords() ?? ($this->calledBack ? self::CALLED_BACK : ''),

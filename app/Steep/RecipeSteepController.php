@@ -6,6 +6,7 @@ namespace App\Steep;
 
 use App\Formula\ReadRequest;
 use App\Formula\ReadText;
+use App\Studio\User;
 use App\Support\Speaks;
 use Illuminate\Http\JsonResponse;
 
@@ -20,7 +21,7 @@ final class RecipeSteepController
     )]
     public function __invoke(ReadRequest $request, ReadText $read, SteepFromRecipe $begin): JsonResponse
     {
-        $begun = $begin($read($request));
+        $begun = $begin($read($request), User::nameIn($request), $request->string('although')->value());
 
         return new JsonResponse([
             'steep_id' => $begun->steep->id,

@@ -12,6 +12,8 @@ use Crown\Problem;
 use Crown\Steep\EntryKind;
 use Crown\Steep\Quantity;
 use Crown\Steep\SteepError;
+use Crown\Steep\SteepPlan;
+use Crown\Steep\SteepStart;
 
 /** Records what happened to a jar, and works everything out anew. */
 final class RecordEvent
@@ -33,6 +35,7 @@ final class RecordEvent
         if ($steep->state !== 'running' && ! $kind->isForAfterwards()) {
             throw Refused::now('kind', 'This jar is not running any more.');
         }
+        $before = $steep->plan($this->catalogue->get());
         $event = SteepEvent::query()->create([
             'steep_id' => $steep->id,
             'kind' => $kind->value,
@@ -49,6 +52,9 @@ final class RecordEvent
         if ($water->lostGrams() > $water->mostLossGrams()) {
             throw SteepError::moreLostThanThereWas($water->mostLossGrams());
         }
+        if ($kind->adds()) {
+            $this->mayStand($steep, $before, $asked->string('note')->value());
+        }
         if ($kind === EntryKind::Drawn && $asked->boolean('keep', true)) {
             KeepOil::drawn($steep, $steep->plan($this->catalogue->get(), $event->on_date), $event);
         }
@@ -56,6 +62,21 @@ final class RecordEvent
         KeepOil::refresh($steep, $this->catalogue->get());
         $steep->keepUses();
         $steep->touch();
+    }
+
+    /**
+     * @param  string  $note the reason for which it stands all the same, which stays with the entry
+     *
+     * @throws SteepError about "note"
+     */
+    private function mayStand(Steep $steep, SteepPlan $before, string $note): void
+    {
+        $all = $this->catalogue->get();
+        try {
+            SteepStart::decide($steep->plan($all), $all->limits(), $note, $before);
+        } catch (SteepError $stopped) {
+            throw $stopped->of('note');
+        }
     }
 
     private function grams(EventRequest $asked): float

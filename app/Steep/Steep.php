@@ -51,6 +51,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $strained_on
  * @property string $state running, strained or spoiled
  * @property string $reason why it was given up; "" while it was not
+ * @property string $although why it was begun although something of it is stopped at; "" where nothing is
  * @property Carbon|null $spoiled_on
  * @property Collection<int, SteepedLot> $lots
  * @property Collection<int, SteepShake> $shakes
@@ -72,7 +73,7 @@ final class Steep extends Model
 
     protected $guarded = ['id', 'studio_id'];
 
-    protected $attributes = ['state' => 'running', 'name' => '', 'reason' => ''];
+    protected $attributes = ['state' => 'running', 'name' => '', 'reason' => '', 'although' => ''];
 
     protected $casts = ['document' => 'array', 'started_on' => 'date', 'strained_on' => 'date', 'spoiled_on' => 'date'];
 

@@ -61,12 +61,13 @@ final class SteepController
     }
 
     #[Speaks('Steep', 'SteepDraft', 201, 'Start a steep')]
-    public function store(SteepDraftRequest $request): JsonResponse
+    public function store(SteepDraftRequest $request, BeginSteep $begin): JsonResponse
     {
-        $steep = $request->steep($this->catalogue, $this->studio);
-        $steep->name = $steep->name !== '' ? $steep->name : $steep->plan($this->catalogue->get())->charge->name();
-        $steep->save();
-        $this->stock->taken($steep, User::nameIn($request));
+        $steep = $begin(
+            $request->steep($this->catalogue, $this->studio),
+            User::nameIn($request),
+            $request->string('although')->value(),
+        );
 
         return new JsonResponse($this->page($steep->id), 201);
     }

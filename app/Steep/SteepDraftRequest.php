@@ -46,6 +46,7 @@ final class SteepDraftRequest extends FormRequest
             'shaken_daily' => 'required|boolean',
             'pressed' => 'required|boolean',
             'started_on' => Day::RULE,
+            'although' => 'sometimes|nullable|string|max:500',
             'wanted' => 'bail|nullable|'.Day::WRITTEN,
         ];
     }
@@ -76,7 +77,7 @@ final class SteepDraftRequest extends FormRequest
         return new Steep([
             'name' => $this->string('name')->value(),
             'started_on' => $started,
-            'document' => $draft->resolved($this->safe()->except(['name', 'started_on', 'wanted'])),
+            'document' => $draft->resolved($this->safe()->except(['name', 'started_on', 'wanted', 'although'])),
         ]);
     }
 

@@ -23,12 +23,12 @@ final class SteepFromRecipe
         private readonly Bench $bench,
         private readonly StudioCatalogue $catalogue,
         private readonly CurrentStudio $studio,
-        private readonly SteepStock $stock,
+        private readonly BeginSteep $begin,
     ) {
     }
 
     /** @throws Problem about "text", or about the plants and oils as "steep.herbs.0.amount" */
-    public function __invoke(ReadBack $read): BegunSteep
+    public function __invoke(ReadBack $read, string $by, ?string $although): BegunSteep
     {
         $found = $read->recipe->steep ?? throw Refused::because('text', 'No plant is steeped in this recipe.');
         $today = Day::today()->toDateTimeImmutable();
@@ -37,15 +37,16 @@ final class SteepFromRecipe
             'steep',
             static fn (): array => $draft->resolved($found->draft($read->recipe->lines, $today)),
         );
-        $steep = new Steep(['started_on' => $today->format('Y-m-d'), 'document' => $kept]);
-        $plan = $steep->plan($this->catalogue->get());
-        $steep->fill(['name' => $plan->charge->name()])->save();
-        $this->stock->taken($steep, '');
+        $steep = ($this->begin)(
+            new Steep(['started_on' => $today->format('Y-m-d'), 'document' => $kept]),
+            $by,
+            $although,
+        );
         $formula = $found->strained(
             $read->formula,
             Steep::OIL.$steep->id,
             $steep->name,
-            SteepYield::awaited($plan)->grams(),
+            SteepYield::awaited($steep->plan($this->catalogue->get()))->grams(),
         );
 
         return new BegunSteep(

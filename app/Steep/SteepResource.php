@@ -46,6 +46,7 @@ final class SteepResource extends JsonResource
 
         return [
             ...(new SteepRowResource($this->steep, $this->plan, $this->catalogue))->toArray(),
+            'although' => $this->steep->although,
             'usual_ratio' => $this->plan->charge->usualRatio(),
             'charge' => $this->plan->charge->words(),
             'learned' => $this->retention,

@@ -25,6 +25,8 @@ final readonly class LotLife implements JsonSerializable
     /** Days before its day from which a thing is used before the rest. */
     private const SOON_DAYS = 30;
 
+    private const STEEP_DAYS = 14;
+
     /**
      * @param  DateTimeImmutable|null  $useBy null where nothing tells
      * @param  array<string, DateTimeImmutable>  $dates what each would allow, by LimitedBy
@@ -114,6 +116,16 @@ final readonly class LotLife implements JsonSerializable
         return new self($until, LimitedBy::Kept, [LimitedBy::Kept->value => $until], $factor < 1.0
             ? [sprintf('It stands at %g °C, and so keeps %s as long.', $celsius, number_format($factor, 2)), $kept]
             : [$kept]);
+    }
+
+    /**
+     * Whether so much of its life is left that it is worth steeping in: a warm steep, and time to use what comes of it.
+     *
+     * @param  int|null  $daysLeft null where nothing tells
+     */
+    public static function outlivesSteep(?int $daysLeft): bool
+    {
+        return $daysLeft === null || $daysLeft > self::STEEP_DAYS;
     }
 
     /** Whether so many days are few enough to use it before the rest; what has no day is never pressed. */

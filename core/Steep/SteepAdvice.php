@@ -210,6 +210,18 @@ final readonly class SteepAdvice implements JsonSerializable
             );
         }
         foreach ($plan->charge->pours as $pour) {
+            $bottle = $pour->oil->provenance->inherited->bottle;
+            if ($bottle?->past === true && $bottle->useBy !== null) {
+                $advice[] = new self(
+                    'steep.past',
+                    Severity::Stop,
+                    sprintf(
+                        '%s on the shelf was to be used by %s: take a fresh one.',
+                        $pour->oil->name,
+                        $bottle->useBy->format('j F Y'),
+                    ),
+                );
+            }
             if ($pour->oil->provenance->withdrawn !== null) {
                 $advice[] = new self(
                     'steep.withdrawn',

@@ -23,6 +23,18 @@ final class SteepError extends Problem
         );
     }
 
+    /** @param  list<string>  $stops what is said of each */
+    public static function stopped(array $stops): self
+    {
+        return new self('although', 'stopped', implode(' ', $stops).' Say why it is done all the same, or change it.');
+    }
+
+    /** @param  list<string>  $stops what is said of each */
+    public static function neverBegun(array $stops): self
+    {
+        return new self('although', 'never-begun', implode(' ', $stops).' No reason outweighs this.');
+    }
+
     public static function notAPlant(string $name): self
     {
         return new self('ingredient', 'not-a-plant', sprintf('%s is not a plant, so it cannot be steeped.', $name), [

@@ -198,7 +198,9 @@ abstract class StudioTestCase extends TestCase
         string $start = '',
         string $method = 'cold-dark',
     ): array {
-        return $this->got('Steep', 'POST', 'steeps', self::steepDraft($plant, $form, $start, $method));
+        $why = ['although' => $form === 'fresh' ? 'To see what comes of it.' : ''];
+
+        return $this->got('Steep', 'POST', 'steeps', [...self::steepDraft($plant, $form, $start, $method), ...$why]);
     }
 
     /** A small PNG. */

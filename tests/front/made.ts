@@ -306,6 +306,7 @@ export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
         id: 1,
         revision: 5,
         touched: { by: '', at: '2026-11-20T10:00:00Z' },
+        although: '',
         name: 'Calendula in olive oil',
         plant: 'Calendula',
         oil: 'Olive oil',

@@ -110,7 +110,7 @@ describe('gathering', () => {
 describe('weighing', () => {
     it('takes from the bottle that she says, and not from the one to be used first', async () => {
         const bottle = (lot: number, supplier: string, grams: number): Schemas['NextBottle'] => ({
-            ...{ lot, supplier, grams, batch_number: '', place: '', left_grams: 400, use_by: null },
+            ...{ lot, supplier, grams, batch_number: '', place: '', left_grams: 400, use_by: null, past: false },
         });
         const batch = aBatch();
         const [first, ...rest] = batch.weighings;

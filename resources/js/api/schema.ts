@@ -2850,6 +2850,7 @@ export interface components {
             used_in: components["schemas"]["UsedIn"][];
             draft: components["schemas"]["SteepDraft"];
             touched: components["schemas"]["Touched"];
+            although: string;
         };
         Lot: {
             id: number;
@@ -3170,6 +3171,8 @@ export interface components {
             audience?: string | null;
             /** @description How many times of what is written is made. */
             times?: number | null;
+            /** @description Why it is done although something is stopped at. */
+            although?: string | null;
         };
         VersionDraft: {
             note: string;
@@ -3254,6 +3257,8 @@ export interface components {
             shaken_daily: boolean;
             pressed: boolean;
             started_on: string;
+            /** @description Why it is done although something is stopped at. */
+            although?: string | null;
         };
         ShakeAsk: {
             date: string;
@@ -3601,6 +3606,8 @@ export interface components {
             pressed: boolean;
             started_on: string;
             wanted?: string | null;
+            /** @description Why it is done although something is stopped at. */
+            although?: string | null;
         };
         Timing: {
             fits: boolean;
@@ -4497,6 +4504,8 @@ export interface components {
             tare_grams: number | null;
             /** @description Whether it is to be used before the rest. */
             soon: boolean;
+            /** @description Whether something may be steeped in it: it is dry, may be used, and outlives a steep. */
+            steepable: boolean;
         };
         /** @description What stands there, what is to be used first before the rest. */
         ShelfList: {
@@ -4589,6 +4598,8 @@ export interface components {
             planned: string;
             /** @description whether it was paid for in the money of another country */
             foreign: boolean;
+            /** @description Whether something may be steeped in it: it is dry, may be used, and outlives a steep. */
+            steepable: boolean;
         };
         /** @description What one line says of something that was bought. */
         LotRead: {

@@ -8,6 +8,7 @@ import PastedHead from './paste/PastedHead.vue';
 import PastedSteps from './paste/PastedSteps.vue';
 import UnplacedFigures from './paste/UnplacedFigures.vue';
 import { useGoOn } from './paste/useGoOn';
+import ReasonDialog from '../../ui/ReasonDialog.vue';
 import { useLooking } from './paste/useLooking';
 import PastedLines from './PastedLines.vue';
 import PastedWhole from './PastedWhole.vue';
@@ -28,7 +29,7 @@ const pasted = usePasted();
 const { text, settled, answer, problem, lines } = pasted;
 const box = useTemplateRef<InstanceType<typeof LitText>>('box');
 const { pressed, asked, looking, toSettle, doubtful, unweighed, asks, next, say, look, show } = useLooking(pasted, () => box.value);
-const { busy, toBench, toSteep, toDose, cure } = useGoOn(pasted);
+const { busy, stopped, toBench, toSteep, toDose, cure } = useGoOn(pasted);
 const judged = computed(() => answer.value?.assessment ?? null);
 const unplaced = computed(() => pasted.shown.value.filter((l) => l.fate === 'unplaced'));
 
@@ -110,7 +111,7 @@ const isSettled = computed(() => {
                         :busy="busy"
                         @take-back="takeAllBack"
                         @bench="toBench"
-                        @steep="toSteep"
+                        @steep="toSteep()"
                         @dose="toDose"
                     />
                     <PastedWhole :answer="answer" :settled="settled" @settle="pasted.settle" />
@@ -135,5 +136,16 @@ const isSettled = computed(() => {
                 />
             </section>
         </div>
+        <ReasonDialog
+            :open="stopped.length > 0"
+            title="This jar is stopped at"
+            :stops="stopped"
+            asks="Why it is begun all the same; this stays with the jar"
+            does="Begin it all the same"
+            back="Leave it"
+            :busy="busy"
+            @close="stopped = []"
+            @go="toSteep"
+        />
     </div>
 </template>

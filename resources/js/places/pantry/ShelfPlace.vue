@@ -17,7 +17,7 @@ const counting = ref(false);
 const first = computed(() => rows.value.filter((lot) => !lot.withdrawn && lot.soon).slice(0, 3));
 /** Oils among them of which it is known how much there is. */
 const leftOvers = computed(() =>
-    first.value.filter((lot) => lot.matter === 'liquid' && lot.batch_id === null && (lot.left_grams ?? 0) > 0),
+    first.value.filter((lot) => lot.matter === 'liquid' && lot.steepable && lot.batch_id === null && (lot.left_grams ?? 0) > 0),
 );
 const boards = computed(() => {
     const of = new Map<string, typeof rows.value>();

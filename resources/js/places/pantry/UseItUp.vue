@@ -36,7 +36,11 @@ const { data } = useQuery(useUpQuery(props.lot.id));
             <RouterLink :to="{ path: '/formulas/new', query: { with: lot.ingredient, called: lot.name } }" class="act-quiet">
                 Begin a formula around it
             </RouterLink>
-            <RouterLink v-if="lot.matter === 'liquid'" :to="`/steeps/start?oils=${lot.ingredient}:${lot.left_grams}`" class="act-quiet">
+            <RouterLink
+                v-if="lot.matter === 'liquid' && lot.steepable"
+                :to="`/steeps/start?oils=${lot.ingredient}:${lot.left_grams}`"
+                class="act-quiet"
+            >
                 Steep something in it
             </RouterLink>
         </div>

@@ -98,6 +98,14 @@ async function begin(): Promise<void> {
                         <input v-bind="field" v-model="draft.name" class="field" maxlength="200" :placeholder="planned?.name ?? ''" />
                     </FormField>
                     <FormProblem v-for="field in ['form', 'started_on']" :key="field" :errors="errors" :field="field" />
+                    <FormField
+                        v-if="errors['although'] || draft.although"
+                        v-slot="{ field }"
+                        label="Why it is begun all the same; this stays with the jar"
+                        :problem="errors['although']"
+                    >
+                        <textarea v-bind="field" v-model="draft.although" class="field" rows="2" maxlength="500" />
+                    </FormField>
                     <button class="act" :disabled="busy">Start it</button>
                 </div>
                 <SteepJar v-if="planned" :plan="planned.plan" :jar-ml="draft.jar_ml" :diameter-cm="draft.diameter_cm" :name="jarName" />

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Schemas } from '../../../api/client';
+import { Problem, type Schemas } from '../../../api/client';
 import { cure as cured, useBeginSteep, useMakeDose, useStartFormula } from '../../../queries/formulas';
 import { tell, tellProblem } from '../../../ui/notice';
 import type { Pasted } from '../usePasted';
@@ -30,12 +30,20 @@ export function useGoOn(pasted: Pasted) {
         further(() =>
             pasted.answer.value?.formula ? bench(pasted.answer.value?.formula) : Promise.reject(new Error('Nothing was read yet.')),
         );
-    const toSteep = (): Promise<void> =>
-        further(async () => {
-            const begun = await steeping.mutateAsync(pasted.asked.value);
+    /** What its jar is stopped at, until there is a reason or it is left. */
+    const stopped = ref<string[]>([]);
+    async function toSteep(although = ''): Promise<void> {
+        stopped.value = [];
+        try {
+            const begun = await steeping.mutateAsync({ ...pasted.asked.value, although });
             tell(`${begun.name} is begun. It stands under Steeps, and its oil in this formula.`);
-            return `/formulas/${begun.formula_id}`;
-        });
+            pasted.clear();
+            await router.push(`/formulas/${begun.formula_id}`);
+        } catch (e) {
+            if (e instanceof Problem && e.errors['although']) stopped.value = e.errors['although'];
+            else tellProblem(e);
+        }
+    }
     const toDose = (): Promise<void> => further(async () => `/make/${(await dosing.mutateAsync(pasted.asked.value)).id}`);
     const cure = (_label: string, change: Schemas['Change']): Promise<void> =>
         further(async () => {
@@ -48,5 +56,5 @@ export function useGoOn(pasted: Pasted) {
             }
         });
 
-    return { busy, toBench, toSteep, toDose, cure };
+    return { busy, stopped, toBench, toSteep, toDose, cure };
 }

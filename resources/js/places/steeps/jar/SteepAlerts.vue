@@ -10,6 +10,10 @@ const emit = defineEmits<{ mistaken: [] }>();
     <p v-if="steep.state === 'spoiled'" class="bg-stop-wash said-stop mb-4 rounded p-3 font-semibold" role="alert">
         Given up: {{ steep.reason }} Throw oil and herb away, and wash the jar hot.
     </p>
+    <p v-if="steep.although" class="mb-4">
+        <strong>Begun all the same:</strong>
+        {{ steep.although }}
+    </p>
     <div v-for="lot in steep.lots.filter((l) => l.withdrawn)" :key="lot.id" class="bg-stop-wash said-stop mb-4 rounded p-3" role="alert">
         <p class="font-semibold">{{ lot.name }} must not be used: {{ lot.withdrawn }}</p>
         <p v-if="steep.used_in.length > 0">

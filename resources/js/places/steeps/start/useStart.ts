@@ -49,6 +49,7 @@ export function useStart() {
         shaken_daily: true,
         pressed: begins?.pressed ?? false,
         started_on: todayDate(),
+        although: '',
     });
     const planned = shallowRef<Schemas['SteepPlanned'] | null>(null);
     const errors = ref<Record<string, string[]>>({});
