@@ -150,6 +150,12 @@ final class BatchPlan
         return new Putting($batch->composed(), $this->sheet($batch)->weighings(), $batch->put());
     }
 
+    /** What it will be if all of it goes in as it is asked for, what is counted in whole drops. */
+    public function asAsked(Batch $batch): Assessment
+    {
+        return $this->putting($batch)->judged($this->catalogue->context());
+    }
+
     /**
      * What the bench stops at in what was weighed so far, with the rest as it is asked for, and did not when it was
      * planned.

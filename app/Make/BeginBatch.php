@@ -8,7 +8,9 @@ use App\Formula\Formula;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use App\Support\Refused;
+use Crown\Assessment\Assessment;
 use Crown\Make\MakeError;
+use Crown\Make\OneDose;
 use Crown\Make\Stops;
 
 /** Begins to make a formula: it is kept as it is today, under a lot code of its own. */
@@ -50,9 +52,25 @@ final class BeginBatch
         }
         $planned = $this->plan->of($batch);
         Stops::decide($planned, Stops::open($planned), $although);
+        $this->inWholeDrops($batch, $planned, $although);
         $batch->save();
 
         return $batch->refresh();
+    }
+
+    /**
+     * What is counted goes in as whole drops, which may be more than is written: that is judged before one falls.
+     *
+     * @throws MakeError
+     */
+    private function inWholeDrops(Batch $batch, Assessment $planned, ?string $although): void
+    {
+        $asked = $this->plan->asAsked($batch);
+        $stops = Stops::anew($asked, $planned);
+        $settled = array_filter($stops, OneDose::settles(...));
+        // That it is used at once says nothing of how strong it is.
+        $reason = $although === OneDose::WHY && count($settled) < count($stops) ? null : $although;
+        Stops::decide($asked, $stops, $reason);
     }
 
     private function begun(Formula $formula): ?Batch

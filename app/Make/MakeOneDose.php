@@ -8,6 +8,7 @@ use App\Formula\Bench;
 use App\Formula\Formula;
 use App\Formula\Given;
 use App\Formula\ReadBack;
+use Crown\Make\MakeSheet;
 use Crown\Make\OneDose;
 use Crown\Problem;
 
@@ -21,7 +22,8 @@ final class MakeOneDose
     /** @throws Problem where the bench stops at more than that it would not keep */
     public function __invoke(ReadBack $read, string $by): Batch
     {
-        $formula = OneDose::of($read->formula);
+        $whole = new MakeSheet($this->bench->assess($read->formula, null));
+        $formula = OneDose::of($read->formula, $whole);
         $row = Formula::query()
             ->create($this->bench->row(new Given($formula, null, null)))
             ->refresh();

@@ -47,6 +47,7 @@ final readonly class Assessor
             new Checks\Acidity(),
             new Checks\AntioxidantMistaken(),
             new Checks\HeatShy(),
+            new Checks\ScentsInHeat(),
             new Checks\InsolublePowder(),
             new Checks\ScaleResolution(),
             new Checks\BowlSize(),

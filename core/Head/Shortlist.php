@@ -21,7 +21,10 @@ use Crown\Measure\Ways;
 final readonly class Shortlist
 {
     /** What a step of weight outside the target costs, in steps of evidence. */
-    private const WEIGHT_COST = 0.5;
+    private const WEIGHT_COST = 1.0;
+
+    /** Years from which what is strong is not kept for last. */
+    private const GROWN = 12.0;
 
     /**
      * @param  list<string>  $atHand ids of what stands in the cupboard
@@ -62,7 +65,7 @@ final readonly class Shortlist
             if ($off > 0.0) {
                 $score -= self::WEIGHT_COST * $off;
                 $reasons[] = sprintf(
-                    'Its weight %g lies outside %.1f to %.1f, which suits this hair.',
+                    'Its weight %.1f lies outside %.1f to %.1f, which suits this hair.',
                     $ingredient->facts->best(Property::Weight, 0.0),
                     $target->low,
                     $target->high,
@@ -78,7 +81,11 @@ final readonly class Shortlist
                 'route' => $evidence[0]->route->value,
                 'reasons' => $reasons,
             ];
-            $order[$ingredient->id] = [-$score, ...$this->between($ingredient, $need)];
+            $order[$ingredient->id] = [
+                $this->isForLast($ingredient, $need) ? 1 : 0,
+                -$score,
+                ...$this->between($ingredient, $need),
+            ];
         }
         usort($ranked, static fn (array $a, array $b): int => $order[$a['id']] <=> $order[$b['id']]);
 
@@ -99,6 +106,9 @@ final readonly class Shortlist
             ],
             $ingredient->provenance->withdrawn !== null => ['Must not be used: '.$ingredient->provenance->withdrawn],
             $refused !== [] => [sprintf('Bears %s.', $refused[0])],
+            $ingredient->provenance->inherited->grown !== null => [$ingredient->provenance->inherited->grown],
+            $ingredient->provenance->inherited->bottle?->past === true => ['What stands on the shelf is past its day.'],
+            self::bearsWater($ingredient) => ['It bears water, or may: it keeps for days, not for months.'],
             $evidence->grade === 0 => ['No basis was found. '.$evidence->found],
             default => $suitability->against($ingredient),
         };
@@ -128,6 +138,19 @@ final readonly class Shortlist
             -$ingredient->common,
             $ingredient->id,
         ];
+    }
+
+    /** Of an oil that came out of a steep; a hydrosol or a gel is meant to. */
+    private static function bearsWater(Ingredient $ingredient): bool
+    {
+        return $ingredient->kind === IngredientKind::ReadySteep && $ingredient->freeWater('')->high > 0.0;
+    }
+
+    /** What is strong by the drop is the last thing for a child, however well it is known. */
+    private function isForLast(Ingredient $ingredient, Need $need): bool
+    {
+        return $ingredient->kind === IngredientKind::EssentialOil
+            && ($need === Need::ChildGentle || $this->head->age->youngestYears() < self::GROWN);
     }
 
     /** A wax only thickens an oil, and a plant has to be steeped before it reaches the lengths. */
@@ -212,6 +235,11 @@ final readonly class Shortlist
                     Name::inSentence($ingredient->name),
                 );
             }
+        }
+
+        if ($ranked === []) {
+            return 'Nothing in the catalogue is known to serve this need on this head. What is left out and why stands '
+                .'below.';
         }
 
         return 'Nothing here can be tried plainly by itself: begin with one light oil and add one thing at a time, two '

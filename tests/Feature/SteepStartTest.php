@@ -25,7 +25,8 @@ final class SteepStartTest extends StudioTestCase
         $fresh = ['herbs' => self::steepDraft('rosemary', 'fresh')['herbs']];
         $this->start($fresh)->assertStatus(422)->assertJsonValidationErrors('although');
         self::assertSame([], $this->got('SteepList', 'GET', 'steeps')['items']);
-        self::assertSame(self::WHY, $this->start([...$fresh, 'although' => self::WHY])->assertCreated()->json('although'));
+        $begun = $this->start([...$fresh, 'although' => self::WHY])->assertCreated();
+        self::assertSame(self::WHY, $begun->json('although'));
         $this->start([])->assertCreated();
     }
 
@@ -37,8 +38,8 @@ final class SteepStartTest extends StudioTestCase
 
     public function test_no_reason_outweighs_a_spoiled_or_a_wet_oil(): void
     {
-        $wet = $this->start(['herbs' => self::steepDraft('rosemary', 'fresh')['herbs'], 'although' => self::WHY])->json();
-        $wet = (array) $wet;
+        $fresh = ['herbs' => self::steepDraft('rosemary', 'fresh')['herbs'], 'although' => self::WHY];
+        $wet = (array) $this->start($fresh)->json();
         $drawn = (array) $this->ask('POST', 'steeps/'.$wet['id'].'/events', [
             'kind' => 'drawn',
             'on' => today()->toDateString(),

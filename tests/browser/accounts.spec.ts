@@ -163,6 +163,8 @@ test('a lost password is replaced by a code, and a studio that is left can be ke
 
     await page.goto('/studio?part=data');
     await page.getByLabel(/^Type its name/).fill("Sade's kitchen");
+    await expect(page.getByRole('button', { name: 'Leave in thirty days' })).toBeDisabled();
+    await page.getByLabel('Your password', { exact: true }).fill('four quiet herons on ice');
     await page.getByRole('button', { name: 'Leave in thirty days' }).click();
     await expect(page.getByText(/is taken away on/)).toBeVisible();
     await page.getByRole('button', { name: 'Stay after all' }).click();

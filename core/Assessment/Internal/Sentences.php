@@ -340,6 +340,12 @@ final readonly class Sentences implements FindingWords
                 $f->figure(FigureName::WarmthOfPhase)->best,
                 $f->figure(FigureName::HighestAddition)->best,
             ),
+            'scent.heated' => sprintf(
+                '"%s" heats %s with the rest: they boil off, and the steam stings eyes and breath. Stir them in at the '
+                    .'end, at or under 40 °C.',
+                rtrim($f->about[0], '. '),
+                self::names($f),
+            ),
             'insoluble.powder' => $this->insolublePowder($f->portions[0], $f->about[0]),
             'bowl.small' => sprintf(
                 'It comes to about %.0f ml, and %s needs a bowl of %.0f ml; your largest holds %.0f. Make it in %d '

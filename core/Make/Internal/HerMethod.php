@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Make\Internal;
 
 use Crown\Assessment\Assessment;
+use Crown\Assessment\Named;
 use Crown\Assessment\Portion;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;

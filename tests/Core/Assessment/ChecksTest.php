@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Assessment;
 
 use Crown\Assessment\FigureName;
+use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Assessment\TextureClass;
 use Crown\Assessment\WaterClass;
@@ -12,6 +13,7 @@ use Crown\Formula\Audience;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
+use Crown\Formula\Step;
 use Crown\Measure\WrittenAmount;
 use Tests\Core\CoreTestCase;
 
@@ -26,6 +28,31 @@ final class ChecksTest extends CoreTestCase
         self::assertEqualsWithDelta(1.71, $load->best, 0.01);
         self::assertEqualsWithDelta(2.47, $load->high, 0.02);
         self::assertSame(Severity::Stop, self::finding($assessment, 'load.total')->severity);
+    }
+
+    public function test_scents_that_the_method_heats_are_told_and_no_others(): void
+    {
+        $formula = self::formula(['olive-oil' => '90 g', 'peppermint-eo' => '4 drops', 'rosemary-eo' => '4 drops']);
+        foreach ([
+            ['add', 'Combine everything and boil in a water bath for an hour.', 2],
+            ['heat', 'Heat the oil with the essential oils.', 2],
+            ['add', 'Take it off the heat and add the essential oils.', 0],
+            ['heat', 'Simmer the rosemary in the oil.', 0],
+            ['add', 'Stir everything together.', 0],
+        ] as [$act, $text, $scents]) {
+            $said = array_values(array_filter(
+                self::assess($formula->withSteps([new Step($text, $act)]))->findings,
+                static fn (Finding $f): bool => $f->code === 'scent.heated',
+            ));
+            self::assertSame($scents === 0 ? [] : [$scents], array_map(
+                static fn (Finding $f): int => count($f->portions),
+                $said,
+            ), $text);
+        }
+        // What goes in by its own name later is not meant by "everything".
+        $later = [new Step('Boil everything.', 'heat'), new Step('Cool it and add the peppermint.', 'cool')];
+        $said = self::finding(self::assess($formula->withSteps($later)), 'scent.heated');
+        self::assertSame(['rosemary-eo'], array_map(static fn ($p): string => $p->ingredient->id, $said->portions));
     }
 
     public function test_the_cure_is_the_largest_whole_number_of_drops(): void

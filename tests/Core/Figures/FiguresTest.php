@@ -316,8 +316,8 @@ final class FiguresTest extends CoreTestCase
                 $routine->days(),
             ),
             'uses' => $routine->usesInJar(),
-            'empty' => $routine->emptyOn()->format('Y-m-d'),
-            'grams' => $routine->gramsUntil($routine->start->modify('+60 days')),
+            'empty' => $routine->emptyOn()?->format('Y-m-d'),
+            'grams' => $routine->worthMaking(),
         ];
     }
 

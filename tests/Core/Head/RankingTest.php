@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Head;
 
 use Crown\Assessment\Assessor;
+use Crown\Catalogue\Bottle;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Need;
 use Crown\Head\AgeBand;
@@ -17,6 +18,7 @@ use Crown\Head\Shortlist;
 use Crown\Head\Sign;
 use Crown\Head\Strand;
 use Crown\Head\Suitability;
+use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
@@ -65,6 +67,48 @@ final class RankingTest extends CoreTestCase
 
         $with = self::places(Need::Sealing, $head, ['illipe-butter']);
         self::assertLessThan($with['cocoa-butter'], $with['illipe-butter'], 'at hand before common');
+    }
+
+    public function test_for_a_child_what_is_strong_by_the_drop_comes_last(): void
+    {
+        $child = new Profile('Nia', age: AgeBand::From6To12);
+        $asked = [[Need::ChildGentle, new Profile('Ada')], [Need::Itch, $child], [Need::Flaking, $child]];
+        foreach ($asked as [$need, $head]) {
+            $kinds = array_column((new Shortlist(self::catalogue(), $head))->for($need, [], null, 400)->ranked, 'kind');
+            $oils = array_keys($kinds, IngredientKind::EssentialOil->value, true);
+            self::assertSame($oils === [] ? [] : range(count($kinds) - count($oils), count($kinds) - 1), $oils);
+        }
+    }
+
+    public function test_weight_counts_as_much_as_a_step_of_evidence(): void
+    {
+        $fine = self::places(Need::DryLengths, new Profile('Ada', Strand::Fine, Porosity::Low));
+        $coarse = self::places(Need::DryLengths, new Profile('Ada', Strand::Coarse, Porosity::Low));
+        self::assertLessThan($fine['olive-oil'], $fine['canola-oil'], 'a light one for fine hair');
+        self::assertLessThan($coarse['canola-oil'], $coarse['olive-oil']);
+    }
+
+    public function test_what_is_past_its_day_is_left_out_with_the_reason(): void
+    {
+        $all = self::catalogue();
+        $id = 'canola-oil';
+        $past = new Bottle(new DateTimeImmutable('2026-01-01'), true);
+        foreach ([[[], false], [[$id => $past], true]] as [$bottles, $out]) {
+            $with = $all->outOf($bottles);
+            $result = (new Shortlist($with, new Profile('Ada')))->for(Need::DryLengths, [], null, 400);
+            self::assertSame($out, in_array($id, array_column($result->leftOut, 'id'), true));
+            self::assertSame(! $out, in_array($id, array_column($result->ranked, 'id'), true));
+        }
+    }
+
+    public function test_a_need_that_nothing_serves_is_said(): void
+    {
+        foreach (Need::cases() as $need) {
+            $result = (new Shortlist(self::catalogue(), new Profile('Ada')))->for($need, [], null, 400);
+            if ($result->ranked === []) {
+                self::assertStringContainsString('Nothing in the catalogue is known', $result->first, $need->value);
+            }
+        }
     }
 
     public function test_what_is_disliked_in_another_season_comes_later(): void

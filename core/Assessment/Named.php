@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Crown\Make\Internal;
+namespace Crown\Assessment;
 
-use Crown\Assessment\Portion;
 use Crown\Catalogue\IngredientKind;
 
 /** Which lines of a formula a sentence of its method means. */
