@@ -175,7 +175,7 @@ final readonly class Routine
 
         $words = $last < $this->emptyOn() ? 'It keeps to %s' : 'The last of it is used on %s';
 
-        return sprintf($words.': make it again.', $last->format('j F Y'));
+        return sprintf($words.'. Make it again then.', $last->format('j F Y'));
     }
 
     /** Grams that can be used up until the day to which it keeps: what is worth making; one use where made fresh. */

@@ -35,7 +35,7 @@ final class RhythmTest extends StudioTestCase
             ->assertJsonValidationErrors('starts_on');
         $routine = (array) $this->plan($head, $batch)->assertCreated()->json();
         self::assertSame(today()->addDays(7)->toDateString(), $routine['ends_on']);
-        self::assertStringContainsString('make it again', (string) $routine['ends_words']);
+        self::assertStringContainsString('Make it again', (string) $routine['ends_words']);
         foreach ((array) $routine['days'] as $day) {
             self::assertLessThanOrEqual(today()->addDays(7)->toDateString(), $day['date']);
         }

@@ -138,7 +138,7 @@ const isSettled = computed(() => {
         </div>
         <ReasonDialog
             :open="stopped.length > 0"
-            title="This jar is stopped at"
+            title="Stop: before this jar begins"
             :stops="stopped"
             asks="Why it is begun all the same; this stays with the jar"
             does="Begin it all the same"

@@ -43,7 +43,8 @@ const unweighed = (n: number): string => props.judged?.lines[n]?.problem ?? '';
                 />
                 <span v-if="order" class="quiet text-right text-[13px]">up to {{ num(order.most_percent[i] ?? 100) }} %</span>
                 <span v-else-if="unweighed(i)" class="quiet text-right text-[13px]">cannot tell</span>
-                <span v-else class="text-right">
+                <span v-else class="text-right whitespace-nowrap">
+                    <span v-if="judged?.open" class="quiet block text-[12px] leading-none">at most</span>
                     {{ fixed(judged?.lines[i]?.shown_percent ?? 0, 1) }}
                     <span class="unit">%{{ asks(i) === 'ingredient' ? ' ?' : '' }}</span>
                 </span>

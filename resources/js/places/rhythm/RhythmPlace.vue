@@ -12,7 +12,7 @@ import PickOne from '../../ui/PickOne.vue';
 import { useSession } from '../../ui/session';
 import { useEvery, useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { BAD, sayDate, todayDate } from '../../ui/words';
+import { BAD, longDate, todayDate } from '../../ui/words';
 
 /** All routines of the studio, and the start of a new one. */
 
@@ -119,7 +119,7 @@ async function plan(): Promise<void> {
                                     {{ STATES[routine.state] }}
                                 </span>
                                 <span class="quiet block text-[13px]">
-                                    {{ routine.ends_on ? `to ${sayDate(routine.ends_on)}` : 'made fresh each time' }}
+                                    {{ routine.ends_on ? `to ${longDate(routine.ends_on)}` : 'made fresh each time' }}
                                 </span>
                             </span>
                         </RouterLink>

@@ -11,7 +11,7 @@ import { useSession } from '../../ui/session';
 import { usePutAway } from '../../ui/usePutAway';
 import TouchedBy from '../../ui/TouchedBy.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { daysFromToday, num, sayDate } from '../../ui/words';
+import { daysFromToday, longDate, num, sayDate } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
 
 /** One routine: its patch test, its days, and what was done. */
@@ -63,8 +63,7 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
                 <p v-if="whole" class="mt-2 text-[14px]">
                     about
                     <span class="fig fig-estimated">{{ num(Math.max(0, whole - used), 0) }}</span>
-                    <span class="unit">g of {{ num(whole) }} left</span>
-                    <template v-if="data.jars > 1">in {{ data.jars }} jars</template>
+                    <span class="unit">g of {{ num(whole) }} left{{ data.jars > 1 ? ` in ${data.jars} jars` : '' }}</span>
                 </p>
                 <p v-else-if="data.grams_in_jar === null" class="mt-2 text-[14px]">
                     Made fresh each time; what is left over is thrown away.
@@ -140,13 +139,13 @@ async function tick(day: Schemas['RoutineDay'], state: Schemas['RoutineTick']['s
             </div>
             <div>
                 <dl class="grid grid-cols-[8rem_1fr] gap-x-3 gap-y-1.5">
-                    <template v-if="data.empty_on">
-                        <dt class="quiet">Jar is empty</dt>
-                        <dd>{{ sayDate(data.empty_on) }}</dd>
+                    <template v-if="data.ends_on">
+                        <dt class="quiet">Last use</dt>
+                        <dd>{{ longDate(data.ends_on) }}</dd>
                     </template>
                     <dt v-if="data.grams_in_jar !== null" class="quiet">Best before</dt>
                     <dd v-if="data.grams_in_jar !== null">
-                        {{ data.best_before ? sayDate(data.best_before) : 'cannot tell' }}
+                        {{ data.best_before ? longDate(data.best_before) : 'cannot tell' }}
                         <span v-if="data.store" class="said-caution block font-semibold">{{ data.store }}</span>
                     </dd>
                     <dt class="quiet">Worth making</dt>
