@@ -677,6 +677,8 @@ final class Scenario
             foreach ($formula['lines'] as $i => $line) {
                 $steeped = $recipe['steeped'][$line['name']] ?? false;
                 if ($steeped !== false) {
+                    // They know which jar they mean.
+                    unset($line['doubt']);
                     $formula['lines'][$i] = [...$line, 'ingredient' => $oils[$steeped], 'phase' => 'warm'];
                 }
             }

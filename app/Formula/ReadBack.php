@@ -7,6 +7,8 @@ namespace App\Formula;
 use Crown\Assessment\Assessment;
 use Crown\Formula\Formula as Composed;
 use Crown\Formula\FormulaDocument;
+use Crown\Make\MakeSheet;
+use Crown\Make\OneDose;
 use Crown\Reading\Ounces;
 use Crown\Reading\Recipe;
 use Crown\Reading\Understood;
@@ -37,7 +39,7 @@ final readonly class ReadBack
             'disagreements' => $this->recipe->claims->against($this->assessment),
             'doubtful' => $this->doubtful(),
             'ounces' => $this->ounces(),
-            'dose_grams' => $this->formula->kind->usualUse(),
+            'dose_grams' => OneDose::of($this->formula, new MakeSheet($this->assessment))->size->grams,
         ];
     }
 

@@ -22,8 +22,7 @@ final class MakeOneDose
     /** @throws Problem where the bench stops at more than that it would not keep */
     public function __invoke(ReadBack $read, string $by): Batch
     {
-        $whole = new MakeSheet($this->bench->assess($read->formula, null));
-        $formula = OneDose::of($read->formula, $whole);
+        $formula = OneDose::of($read->formula, new MakeSheet($read->assessment));
         $row = Formula::query()
             ->create($this->bench->row(new Given($formula, null, null)))
             ->refresh();

@@ -367,7 +367,7 @@ final readonly class Cli
             $material = explode('-', $arguments->text('vessel', 'glass-bowl'))[0];
 
             return $grams > 0.0
-                ? Cooling::estimated($grams, new Bowl('', 0.0, $material), $where, $around, $from)
+                ? Cooling::estimated($grams, new Bowl('', null, $material), $where, $around, $from)
                 : throw UsageError::option('grams', 'a mass over 0');
         }
 

@@ -46,6 +46,9 @@ final readonly class HouseMethod
     /** What is as good as cold where it stands, K over it. */
     private const COLD = 3.0;
 
+    /** How far above where it still pours oils and melt come together, °C. */
+    private const TO_SPARE = 5.0;
+
     private Kitchen $kitchen;
 
     public function __construct(private Assessment $assessment)
@@ -251,14 +254,48 @@ final readonly class HouseMethod
             );
     }
 
+    /** Oils as cold as the room would set a melt in lumps where together they come below what still pours. */
     private function combine(bool $melted): Task
     {
+        $mixed = $melted ? $this->mixedCelsius() : null;
+        $warm = $this->coolest() + self::TO_SPARE;
+        $cold = $mixed !== null && $mixed < $warm;
+
         return new Task(
             TaskKind::Combine,
-            $melted ? 'Take it off the heat and stir the warm oils in.' : 'Stir the oils together.',
-            new Gate('One clear liquid.'),
+            match (true) {
+                $cold => sprintf(
+                    'Warm the oils to %.0f °C too, then take both off the heat and stir them together.',
+                    $warm,
+                ),
+                $melted => 'Take it off the heat and stir the oils in.',
+                default => 'Stir the oils together.',
+            },
+            new Gate('One clear liquid.', reason: $cold ? sprintf(
+                'Oils at %.0f °C would bring the melt to about %.0f °C, where it sets in lumps.',
+                self::ROOM,
+                $mixed,
+            ) : null),
             $this->lines(Phase::Warm),
         );
+    }
+
+    /**
+     * What the melt and oils as cold as the room come to together, °C: T = sum of m c T over sum of m c, with the same
+     * c for all fats. Null where nothing of them has a mass.
+     */
+    private function mixedCelsius(): ?float
+    {
+        $melt = $oils = 0.0;
+        foreach ($this->assessment->subject->composition->weighed() as $portion) {
+            $phase = $this->phaseOf($portion);
+            $melt += $phase === Phase::Melt ? $portion->grams->band->best : 0.0;
+            $oils += $phase === Phase::Warm ? $portion->grams->band->best : 0.0;
+        }
+
+        return $melt + $oils > 0.0
+            ? ($melt * $this->meltCelsius() + $oils * self::ROOM) / ($melt + $oils)
+            : null;
     }
 
     /** @return list<Task> where it would set before 40 °C it is let cool to just above that, and poured at once */

@@ -348,4 +348,27 @@ final class ProcedureTest extends CoreTestCase
 
         self::assertSame($act, self::task($of, 'whip')->act);
     }
+
+    public function test_cold_oil_is_not_stirred_into_molten_wax(): void
+    {
+        // 30 g at 75 °C and 70 g at 21: (30 x 75 + 70 x 21) / 100 = 37 °C, and this sets far above.
+        $of = self::read("Balm\n70 g olive oil\n15 g beeswax\n15 g shea butter\nMelt over hot water.");
+        $combine = self::task($of, 'combine');
+        self::assertMatchesRegularExpression('/^Warm the oils to \d+ °C too/', $combine->act);
+        self::assertStringContainsString('to about 37 °C', (string) $combine->gate->reason);
+        // A little oil in much soft butter stays far above where it sets.
+        $soft = self::read("Butter\n95 g coconut oil\n5 g argan oil\nMelt the coconut oil. Add the argan oil.");
+        self::assertStringNotContainsString('Warm the oils', self::task($soft, self::withOils($soft))->act);
+    }
+
+    /** The id of the task in which the oils go in. */
+    private static function withOils(Assessment $of): string
+    {
+        foreach (Procedure::of($of)->tasks as $task) {
+            if (in_array('argan-oil', self::in($of, $task->id()), true)) {
+                return $task->id();
+            }
+        }
+        self::fail('The oil goes in nowhere.');
+    }
 }
