@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving\Internal;
 
 use Crown\Solving\Requirement;
+use Crown\Solving\SolveError;
 
 /** Why nothing meets all requirements: a smallest set that contradicts itself, and what would give way least. */
 final readonly class Conflict
@@ -48,7 +49,7 @@ final readonly class Conflict
 
     /**
      * The least change that would make it possible: every requirement may give way, each against its own size; the sum
-     * of what gives is made least.
+     * of what gives is made least. The number of ingredients and the whole drops do not give way.
      *
      * @return list<array{demand: string, by: float, to: float}>
      */
@@ -73,7 +74,13 @@ final readonly class Conflict
             }
             $rows[] = new Row($coefficients, $row->least, $row->most);
         }
-        $solution = Simplex::least($cost, $lower, $upper, $rows);
+        try {
+            // With as few ingredients, and as whole drops, as it has to be afterwards.
+            $solution = $this->search->least($cost, $lower, $upper, $rows);
+        } catch (SolveError) {
+            // It cannot be told in time: a change that might not be enough is no help.
+            return [];
+        }
         $found = [];
         foreach ($solution->feasible ? $gives : [] as $variable => $requirement) {
             if ($solution->x[$variable] > 1e-6) {

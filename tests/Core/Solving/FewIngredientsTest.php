@@ -100,6 +100,42 @@ final class FewIngredientsTest extends CoreTestCase
         self::assertSame('optimal', Solver::solve($candidates, $asked($to - 1e-3), [Goal::Nearest])->status);
     }
 
+    public function test_the_least_change_is_enough_with_so_few_ingredients(): void
+    {
+        $random = new Randomizer(new Mt19937(85));
+        $changed = 0;
+        for ($case = 0; $case < 300; $case++) {
+            [$candidates, $requirements, $fewest] = self::drawn($random);
+            $answer = Solver::solve($candidates, $requirements, [Goal::Nearest], $fewest);
+            if ($answer->status !== 'impossible' || $answer->relax === []) {
+                continue;
+            }
+            $changed++;
+            $to = array_column($answer->relax, 'to', 'demand');
+            $given = array_map(
+                static function (Requirement $r) use ($to): Requirement {
+                    $reached = $to[$r->words()] ?? null;
+                    if ($reached === null) {
+                        return $r;
+                    }
+                    $wider = new Between(
+                        min($r->between->low(), $reached - 0.01),
+                        max($r->between->high(), $reached + 0.01),
+                    );
+
+                    return $r instanceof EffectiveSolids ? new EffectiveSolids($wider, 25.0) : new Heaviness($wider);
+                },
+                $requirements,
+            );
+            self::assertNotSame(
+                'impossible',
+                Solver::solve($candidates, $given, [Goal::Nearest], $fewest)->status,
+                "case $case",
+            );
+        }
+        self::assertGreaterThan(50, $changed);
+    }
+
     /** @return array{list<Candidate>, list<Requirement>, int} */
     private static function drawn(Randomizer $random): array
     {

@@ -11,8 +11,15 @@ import type { Bench } from '../useBench';
 const props = defineProps<{ bench: Bench }>();
 const emit = defineEmits<{ light: [line: string]; then: [bands: JarBand[] | null] }>();
 const { assessment } = props.bench;
+const SEVERITIES: Schemas['Finding']['severity'][] = ['stop', 'caution', 'note'];
 const open = computed(() => assessment.value.findings.filter((f) => f.accepted === ''));
-const count = (severity: Schemas['Finding']['severity']): number => open.value.filter((f) => f.severity === severity).length;
+/** "1 stop, 6 cautions": what there is none of is not counted. */
+const counts = computed(() =>
+    SEVERITIES.map((severity) => ({ severity, n: open.value.filter((f) => f.severity === severity).length }))
+        .filter(({ n }) => n > 0)
+        .map(({ severity, n }) => `${n} ${severity}${n === 1 ? '' : 's'}`)
+        .join(', '),
+);
 
 function accept(finding: Schemas['Finding'], reason: string): void {
     props.bench.edit(`accept ${finding.code}`, (draft) => {
@@ -31,9 +38,7 @@ function reopen(finding: Schemas['Finding']): void {
     <section aria-label="Findings">
         <h2 class="mb-2">
             Findings
-            <span class="quiet text-[14px] font-normal">
-                {{ count('stop') }} stop, {{ count('caution') }} caution, {{ count('note') }} note
-            </span>
+            <span class="quiet text-[14px] font-normal">{{ counts }}</span>
         </h2>
         <div class="xl:max-h-[calc(100vh-19rem)] xl:overflow-y-auto xl:pr-2" tabindex="0" role="group" aria-label="Findings, worst first">
             <FindingsList
