@@ -265,14 +265,14 @@ final readonly class HouseMethod
             TaskKind::Combine,
             match (true) {
                 $cold => sprintf(
-                    'Warm the oils to %.0f °C too, then take both off the heat and stir them together.',
+                    'Warm the oils to %.0f °C too, and stir them in off the heat.',
                     $warm,
                 ),
                 $melted => 'Take it off the heat and stir the oils in.',
                 default => 'Stir the oils together.',
             },
             new Gate('One clear liquid.', reason: $cold ? sprintf(
-                'Oils at %.0f °C would bring the melt to about %.0f °C, where it sets in lumps.',
+                'Oils at %.0f °C would set it in lumps, at about %.0f °C.',
                 self::ROOM,
                 $mixed,
             ) : null),

@@ -355,7 +355,7 @@ final class ProcedureTest extends CoreTestCase
         $of = self::read("Balm\n70 g olive oil\n15 g beeswax\n15 g shea butter\nMelt over hot water.");
         $combine = self::task($of, 'combine');
         self::assertMatchesRegularExpression('/^Warm the oils to \d+ °C too/', $combine->act);
-        self::assertStringContainsString('to about 37 °C', (string) $combine->gate->reason);
+        self::assertStringContainsString('at about 37 °C', (string) $combine->gate->reason);
         // A little oil in much soft butter stays far above where it sets.
         $soft = self::read("Butter\n95 g coconut oil\n5 g argan oil\nMelt the coconut oil. Add the argan oil.");
         self::assertStringNotContainsString('Warm the oils', self::task($soft, self::withOils($soft))->act);
