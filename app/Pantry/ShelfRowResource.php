@@ -49,7 +49,9 @@ final class ShelfRowResource extends JsonResource
             'fill' => $lot->left_grams === null || $came <= 0.0 ? null : round(min(1.0, $lot->left_grams / $came), 4),
             'use_by' => $useBy,
             'days_left' => $daysLeft,
-            'steepable' => ! $this->calledBack
+            // A finished product is used, and nothing is steeped in it.
+            'steepable' => $lot->batch_id === null
+                && ! $this->calledBack
                 && $lot->withdrawn === ''
                 && LotLife::outlivesSteep($daysLeft)
                 && ! LotWords::isWet($lot, $this->catalogue),

@@ -36,13 +36,17 @@ final readonly class ScentsInHeat implements Check
     public function examine(Examined $subject): array
     {
         $formula = $subject->composition->formula;
+        $hot = array_filter($formula->steps, self::heats(...));
+        if ($hot === []) {
+            return [];
+        }
         $named = new Named(
             $subject->composition->present(),
             array_map(static fn (Step $s): string => $s->text, $formula->steps),
         );
         $findings = [];
-        foreach ($formula->steps as $step) {
-            $scents = self::heats($step) ? self::harmed($named->in($step->text), $step->celsius ?? self::USUAL) : [];
+        foreach ($hot as $step) {
+            $scents = self::harmed($named->in($step->text), $step->celsius ?? self::USUAL);
             if ($scents !== []) {
                 $findings[] = new Finding(
                     'scent.heated',
