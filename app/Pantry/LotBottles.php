@@ -7,6 +7,7 @@ namespace App\Pantry;
 use App\Catalogue\KnowsBottles;
 use App\Studio\Day;
 use Crown\Catalogue\Bottle;
+use Crown\Json\Node;
 use Crown\Pantry\LotSource;
 use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -48,13 +49,17 @@ final class LotBottles implements KnowsBottles
     private function steeped(): array
     {
         $today = Day::today()->toDateString();
+        $rows = $this->standing()
+            ->where('source', LotSource::Steeped->value)
+            ->toBase()
+            ->get(['id', 'steep_id', 'event_id', 'use_by']);
         $bottles = [];
-        foreach ($this->standing()->where('source', LotSource::Steeped->value)->get() as $lot) {
-            $day = $lot->use_by->toDateString();
+        foreach (array_map(static fn (object $row): Node => Node::of((array) $row), $rows->all()) as $row) {
+            $day = substr($row->text('use_by'), 0, 10);
             $bottle = self::bottle($day, $day < $today);
-            $bottles[$lot->ingredientId()] = $bottle;
-            if ($lot->event_id === null) {
-                $bottles[Lot::OF_STEEP.$lot->steep_id] = $bottle;
+            $bottles[Lot::OF_LOT.$row->whole('id')] = $bottle;
+            if (! $row->has('event_id')) {
+                $bottles[Lot::OF_STEEP.$row->whole('steep_id')] = $bottle;
             }
         }
 
