@@ -74,7 +74,11 @@ final class PlanRoutine
         );
     }
 
-    /** @return array<string, DateTimeImmutable> what else began on that head, by its name; the same made again is not new */
+    /**
+     * What else began on that head: the same made again is not new.
+     *
+     * @return array<string, DateTimeImmutable> by its name
+     */
     private static function newOn(Head $head, Batch $batch): array
     {
         $others = Routine::query()

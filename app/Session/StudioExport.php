@@ -38,7 +38,7 @@ final class StudioExport
         return ['format' => 'honest-crown/studio', 'version' => 1, 'tables' => $tables];
     }
 
-    /** @return array<string, array<string, true>> columns that hold documents, by table: their rows are checked to be JSON */
+    /** @return array<string, array<string, true>> columns that hold documents, by table: their rows are JSON */
     private static function documents(): array
     {
         $found = [];

@@ -6,7 +6,10 @@ namespace Crown\Catalogue;
 
 use DateTimeImmutable;
 
-/** What a thing has from the things that it was made of and from the bottle it comes out of, and passes on to whatever is made with it. */
+/**
+ * What a thing has from the things that it was made of and from the bottle it comes out of, and passes on to whatever
+ * is made with it.
+ */
 final readonly class Inherited
 {
     /**

@@ -126,7 +126,7 @@ final readonly class Routine
         return $this->gramsInJar === null ? null : $this->usesUntil($this->lastFit($this->gramsInJar));
     }
 
-    /** The day on which the jars run out, at this rhythm from the first application on; null where each is made fresh. */
+    /** The day on which the jars run out, at this rhythm from the first use on; null where each is made fresh. */
     public function emptyOn(): ?DateTimeImmutable
     {
         $uses = $this->usesInJar();

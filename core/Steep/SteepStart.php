@@ -7,7 +7,9 @@ namespace Crown\Steep;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\ConstituentLimit;
 
-/** Whether a jar may stand as it is: nothing begins under a stop without a reason. Method page: docs/methods/steeps.md. */
+/**
+ * Whether a jar may stand as it is: nothing begins under a stop without a reason. Method page: docs/methods/steeps.md.
+ */
 final class SteepStart
 {
     /** What no reason outweighs. */
