@@ -56,7 +56,7 @@ final readonly class Provenance
         );
     }
 
-    /** The day that ends whatever is made of it, of its bottle or of one that went into it; null where nothing tells. */
+    /** The day that ends whatever is made of it, of its bottle or of one inside it; null where nothing tells. */
     public function useBy(): ?DateTimeImmutable
     {
         $days = array_filter([$this->inherited->useBy, $this->inherited->bottle?->useBy]);

@@ -8,8 +8,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Name;
 use Crown\Catalogue\Nature;
-use JsonException;
-use RuntimeException;
+use Crown\Json\WordFile;
 
 /**
  * What the words of a name say a thing is: a water is no oil, an oil no powder. However like the rest of the names are,
@@ -201,27 +200,8 @@ final class NatureOfName
     {
         /** @var array<string, array<string, list<string>>> $all */
         static $all = [];
-        $all = $all === [] ? self::read(dirname(__DIR__, 3).self::FILE) : $all;
+        $all = $all === [] ? WordFile::read(dirname(__DIR__, 3).self::FILE) : $all;
 
         return $all[$nature][$place] ?? [];
-    }
-
-    /** @return array<string, array<string, list<string>>> */
-    private static function read(string $file): array
-    {
-        try {
-            $json = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
-        } catch (JsonException $e) {
-            throw new RuntimeException("$file: ".$e->getMessage());
-        }
-        $all = [];
-        foreach (is_array($json) ? $json : [] as $nature => $places) {
-            foreach (is_array($places) ? $places : [] as $place => $words) {
-                $all[(string) $nature][(string) $place]
-                    = array_values(array_filter(is_array($words) ? $words : [], is_string(...)));
-            }
-        }
-
-        return $all;
     }
 }

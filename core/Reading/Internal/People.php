@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Crown\Reading\Internal;
 
 use Crown\Formula\Audience;
-use JsonException;
-use RuntimeException;
+use Crown\Json\WordFile;
 
 /**
  * Whom and what a text is for, in the words of its languages (data/names/people.json): infants, children and their age,
@@ -132,7 +131,7 @@ final readonly class People
         static $all = [];
         /** @var array<string, string> $patterns */
         static $patterns = [];
-        $all = $all === [] ? self::read(dirname(__DIR__, 3).self::FILE) : $all;
+        $all = $all === [] ? WordFile::read(dirname(__DIR__, 3).self::FILE) : $all;
         $words = $all[$language][$kind] ?? [];
 
         return $words === []
@@ -143,24 +142,5 @@ final readonly class People
                     : preg_quote($word, '/').'\p{L}*',
                 $words,
             )).')';
-    }
-
-    /** @return array<string, array<string, list<string>>> */
-    private static function read(string $file): array
-    {
-        try {
-            $json = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
-        } catch (JsonException $e) {
-            throw new RuntimeException("$file: ".$e->getMessage());
-        }
-        $all = [];
-        foreach (is_array($json) ? $json : [] as $language => $kinds) {
-            foreach (is_array($kinds) ? $kinds : [] as $kind => $words) {
-                $all[(string) $language][(string) $kind]
-                    = array_values(array_filter(is_array($words) ? $words : [], is_string(...)));
-            }
-        }
-
-        return $all;
     }
 }
