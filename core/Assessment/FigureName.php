@@ -38,6 +38,7 @@ enum FigureName: string
     case SolidsAt40 = 'solids-at-40';
     case SolidsLost = 'solids-lost';
     case GrainyButters = 'grainy-butters';
+    case BloomingButters = 'blooming-butters';
     case WeightIndex = 'weight-index';
     case WeightTarget = 'weight-target';
     case WarmthOfPhase = 'warmth-of-phase';
@@ -64,7 +65,8 @@ enum FigureName: string
         'solids-at-25' => 'effective solids at 25 °C',
         'solids-at-32' => 'effective solids at 32 °C',
         'solids-at-40' => 'effective solids at 40 °C',
-        'grainy-butters' => 'butters that turn grainy',
+        'grainy-butters' => 'what turns grainy',
+        'blooming-butters' => 'butters that can bloom',
         'weight-target' => 'what suits the hair',
         'warmth-of-phase' => 'when it is added',
         'highest-addition' => 'add it at most at',

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\MixturePart;
 use Crown\Catalogue\SolidFat;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
 
 /**
- * Effective solids against temperature: S(T) = sum of share x SFC(T) x structure factor. Method page:
- * docs/methods/texture.md. An estimate: solid-fat curves of blends add only nearly, and some soften each other.
+ * Effective solids against temperature: S(T) = sum of share x SFC(T) x structure factor, each fat as much softer as the
+ * oil round it dissolves of it (BlendedFats). Method page: docs/methods/texture.md. An estimate.
  */
 final readonly class Texture
 {
@@ -20,6 +21,9 @@ final readonly class Texture
 
     /** Where the curves end, °C. */
     public const LAST = 40.0;
+
+    /** Where S is worked out, °C; between them it is drawn in straight lines. */
+    private const GRID = [10, 12.5, 15, 17.5, 20, 22.5, 25, 27.5, 30, 32, 33.5, 35, 37.5, 40];
 
     /** Share of powder and plant from which it is a paste. Source: estimate of ours. */
     private const PASTE = 0.5;
@@ -43,29 +47,27 @@ final readonly class Texture
     /** @param  list<Portion>  $unknown melted lines whose solid-fat curve is not known */
     private function __construct(private Composition $composition, public array $unknown, public Shift $learned)
     {
-        $this->eutectic = Eutectic::of(
+        $blended = BlendedFats::of(
             array_map(
                 static fn (Portion $p): MixturePart => new MixturePart($p->ingredient, $p->share->best),
                 $composition->counted(),
             ),
         );
-        $solid = $ends = [];
-        foreach ($composition->counted() as $portion) {
-            $fat = $portion->ingredient->composition->solidFat;
-            if (! $fat->isLiquid()) {
-                $softens = $this->eutectic->softens() && Eutectic::concerns($portion->ingredient);
-                $solid[] = [$portion->share, $fat, $softens];
-                $ends[] = $fat->end();
-            }
-        }
-        $at = array_unique([...array_map(floatval(...), SolidFat::TEMPERATURES), ...array_filter($ends)]);
+        $this->eutectic = $blended->eutectic;
+        $solid = array_values(
+            array_filter(
+                $composition->counted(),
+                static fn (Portion $p): bool => ! $p->ingredient->composition->solidFat->isLiquid(),
+            ),
+        );
+        $ends = array_map(static fn (Portion $p): ?float => $blended->end($p->ingredient), $solid);
+        $at = $solid === []
+            ? [SolidFat::TEMPERATURES[0]]
+            : array_unique([...self::GRID, ...array_filter($ends, static fn (?float $c): bool => $c > self::GRID[0])]);
         sort($at);
         $this->points = array_map(
-            fn (float $celsius): array => [
-                $celsius,
-                $solid === [] ? Band::exact(0.0) : $this->worked($celsius, $solid),
-            ],
-            $at,
+            fn (float $celsius): array => [$celsius, $this->worked($celsius, $solid, $blended)],
+            array_map(floatval(...), $at),
         );
     }
 
@@ -123,22 +125,20 @@ final readonly class Texture
         return $firm;
     }
 
-    /** @param  list<array{Band, SolidFat, bool}>  $solid shares of what is not liquid, its curve, whether it softens */
-    private function worked(float $celsius, array $solid): Band
+    /** @param  list<Portion>  $solid what is not liquid */
+    private function worked(float $celsius, array $solid, BlendedFats $blended): Band
     {
         $low = $best = $high = 0.0;
-        $softer = $this->eutectic->factor($celsius);
-        $alone = Band::exact(1.0);
-        foreach ($solid as [$share, $fat, $softens]) {
-            $percent = $fat->at($celsius) * $fat->structure * $this->learned->factor;
-            $factor = $softens ? $softer : $alone;
-            $low += $share->low * $percent * (1 - self::SPREAD) * $factor->low;
-            $best += $share->best * $percent * $factor->best;
-            $high += $share->high * $percent * (1 + self::SPREAD) * $factor->high;
+        $given = $blended->given(array_map(static fn (Portion $p): Ingredient => $p->ingredient, $solid), $celsius);
+        foreach ($given as $i => $percent) {
+            $share = $solid[$i]->share;
+            $low += $share->low * $percent->low * (1 - self::SPREAD);
+            $best += $share->best * $percent->best;
+            $high += $share->high * $percent->high * (1 + self::SPREAD);
         }
 
         // No more than all of it can be solid.
-        return Band::of($low, $best, $high)->atMost(100.0);
+        return Band::of($low, $best, $high)->scaled($this->learned->factor)->atMost(100.0);
     }
 
     /** @return array<int, float> best, per cent, keyed by °C */

@@ -34,7 +34,7 @@ final readonly class Answer implements JsonSerializable
         public array $binding = [],
         public array $parts = [],
         public ?self $simple = null,
-        private Contradiction $against = new Contradiction(),
+        public Contradiction $against = new Contradiction(),
     ) {
         $this->conflict = $against->demands;
         $this->relax = $against->relax;

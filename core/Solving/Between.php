@@ -40,6 +40,12 @@ final readonly class Between
         return $ends === [] ? null : min(array_map(static fn (float $end): float => abs($figure - $end), $ends));
     }
 
+    /** How far a figure lies outside; 0 between the two ends. */
+    public function missedBy(float $figure): float
+    {
+        return max(0.0, $this->low() - $figure, $figure - $this->high());
+    }
+
     public function words(): string
     {
         return match (true) {

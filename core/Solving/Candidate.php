@@ -35,4 +35,10 @@ final readonly class Candidate
             throw SolveError::field('max', 'shares from 0 to 100 %, the least no more than the most');
         }
     }
+
+    /** The same at one share, per cent. */
+    public function exactly(float $share): self
+    {
+        return new self($this->ingredient, $share, $share, $this->now, $this->supply, $this->firmness, $this->step);
+    }
 }

@@ -85,7 +85,7 @@ final readonly class Solver
             $parts,
         );
 
-        return (new Softening($candidates, $requirements, $solver->asked(...)))->answer();
+        return (new Softening($candidates, $requirements, $solver->goals[0], $solver->asked(...)))->answer();
     }
 
     /**
@@ -149,9 +149,9 @@ final readonly class Solver
     {
         $best = $this->best($this->costs[0], $this->programme->rows);
         if (! $best->feasible) {
-            $conflict = new Conflict($this->programme, $this->search, $this->fewest);
-
-            return Answer::impossible(new Contradiction($conflict->words(), $conflict->relaxed()));
+            return Answer::impossible(
+                (new Conflict($this->programme, $this->search, $this->fewest))->contradiction(),
+            );
         }
         $status = $this->search->wasCutShort() ? 'found' : 'optimal';
         $figure = Objective::figure($this->goals[0], $best->cost);

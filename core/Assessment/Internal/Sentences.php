@@ -320,6 +320,11 @@ final readonly class Sentences implements FindingWords
                 self::names($f),
                 $f->figure(FigureName::SolidsLost)->best,
             ),
+            'texture.bloom' => sprintf(
+                '%s can turn grey or streaky when it cools slowly or gets warm and cool by turns: its fat sets anew in '
+                    .'coarser crystals. It is still good. Cool it evenly at 15 to 18 °C and keep it from the heat.',
+                self::names($f),
+            ),
             'texture.grainy' => sprintf(
                 '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the fridge or '
                     .'a cold bath, and keep them from melting again.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Solving\Internal;
 
+use Crown\Solving\Contradiction;
 use Crown\Solving\Requirement;
 use Crown\Solving\SolveError;
 
@@ -20,7 +21,7 @@ final readonly class Conflict
      *
      * @return list<string> in words
      */
-    public function words(): array
+    private function words(): array
     {
         $left = array_fill_keys(array_keys($this->programme->requirements), true);
         if (! $this->isPossible([])) {
@@ -50,10 +51,8 @@ final readonly class Conflict
     /**
      * The least change that would make it possible: every requirement may give way, each against its own size; the sum
      * of what gives is made least. The number of ingredients and the whole drops do not give way.
-     *
-     * @return list<array{demand: string, by: float, to: float}>
      */
-    public function relaxed(): array
+    public function contradiction(): Contradiction
     {
         [$lower, $upper, $cost] = [$this->programme->lower, $this->programme->upper, $this->programme->zeros()];
         $rows = $gives = [];
@@ -79,16 +78,24 @@ final readonly class Conflict
             $solution = $this->search->least($cost, $lower, $upper, $rows);
         } catch (SolveError) {
             // It cannot be told in time: a change that might not be enough is no help.
-            return [];
+            return new Contradiction($this->words());
         }
-        $found = [];
+        $found = $nearest = [];
+        foreach ($solution->feasible ? $this->programme->candidates : [] as $j => $candidate) {
+            $nearest[$candidate->ingredient->id] = $solution->x[$j];
+        }
         foreach ($solution->feasible ? $gives : [] as $variable => $requirement) {
-            if ($solution->x[$variable] > 1e-6) {
-                $found[$requirement->words()] = $this->given($requirement, $solution, $solution->x[$variable]);
+            // What is not a sum may be missed where its row is kept.
+            $given = max(
+                $solution->x[$variable],
+                $requirement->between->missedBy($requirement->reached($this->programme, $solution->x)),
+            );
+            if ($given > 1e-6) {
+                $found[$requirement->words()] = $this->given($requirement, $solution, $given);
             }
         }
 
-        return array_values($found);
+        return new Contradiction($this->words(), array_values($found), $nearest);
     }
 
     /** @return array{demand: string, by: float, to: float} */

@@ -22,6 +22,9 @@ final class Programme
      */
     private const CHORDS = [[0.0, 0.25], [0.25, 1.0], [1.0, 4.0], [4.0, 16.0], [16.0, 40.0], [40.0, 100.0]];
 
+    /** Figures this near to a bound are at it. */
+    private const NOISE = 1e-6;
+
     /** @var list<float> lower bounds of the variables */
     public array $lower = [];
 
@@ -106,6 +109,27 @@ final class Programme
                 array_keys($this->candidates),
             ),
         );
+    }
+
+    /**
+     * Whether shares keep to the bounds of the ingredients and to what is asked of the blend.
+     *
+     * @param  list<float>  $x shares, per cent
+     */
+    public function allows(array $x): bool
+    {
+        foreach (array_keys($this->candidates) as $j) {
+            if ($x[$j] < $this->lower[$j] - self::NOISE || $x[$j] > $this->upper[$j] + self::NOISE) {
+                return false;
+            }
+        }
+        foreach ($this->requirements as $requirement) {
+            if ($requirement->between->missedBy($requirement->reached($this, $x)) > self::NOISE) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<float> as many as there are variables */

@@ -13,6 +13,8 @@ use Crown\Formula\Size;
 use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Core\CoreTestCase;
 
 /** How it stands, takes air, keeps, and is measured without a scale. Worked examples of the method pages. */
@@ -22,14 +24,19 @@ final class BehaviourTest extends CoreTestCase
 
     public function test_where_it_melts_and_pours_is_read_off_the_straight_lines(): void
     {
-        // 70 % shea: S(20) 32.2, S(25) 25.2, S(30) 15.4, S(35) 4.2, S(40) 0.
+        // 70 % shea is 3 x log2(1 / 0.7) = 1.544 K softer: S(27.5) 11.05, S(30) 5.75, S(32) 3.23, S(33.5) 1.39.
         $texture = self::assess(self::formula(self::WHIP))->subject->texture;
+        $warmer = 3 * log(1 / 0.7, 2);
+        $at30 = 0.7 * (11 - 1.8 * $warmer);
+        $at27 = 0.7 * (36 - 5 * (2.5 + $warmer));
 
-        self::assertEqualsWithDelta(30 + (5 * (15.4 - 8)) / (15.4 - 4.2), $texture->fallsTo(8.0), 1e-9);
-        self::assertEqualsWithDelta(35 + (5 * (4.2 - 2)) / 4.2, $texture->meltsAt(), 1e-9);
-        self::assertSame(33.5, $texture->poursFrom());
+        self::assertEqualsWithDelta(1.544, $warmer, 1e-3);
+        self::assertEqualsWithDelta($at30, $texture->solids(30)->best, 1e-9);
+        self::assertEqualsWithDelta(27.5 + (2.5 * ($at27 - 8)) / ($at27 - $at30), $texture->fallsTo(8.0), 1e-9);
+        self::assertEqualsWithDelta(33.0, $texture->meltsAt(), 0.01);
+        self::assertSame(29.0, $texture->poursFrom());
         self::assertSame(['cold room', 'room', 'hot day', 'skin'], array_column($texture->moments(), 'place'));
-        self::assertSame('soft salve', $texture->moments()[2]['label'], 'at 32 °C: 15.4 - 0.4 x 11.2 = 10.9');
+        self::assertSame('thick but pourable', $texture->moments()[2]['label'], 'at 32 °C: 3.2');
     }
 
     /** @param  array<string, string>  $lines */
@@ -76,9 +83,9 @@ final class BehaviourTest extends CoreTestCase
         $texture = self::assess(self::formula(self::WHIP))->subject->texture;
         $whipping = Whipping::of($texture, Band::exact(92.0), 0.92);
 
-        // S is 35 between 10 (43.4) and 20 (32.2), and 15 between 30 (15.4) and 35 (4.2).
-        self::assertEqualsWithDelta(10 + (10 * (43.4 - 35)) / 11.2, $whipping->coldest, 1e-9);
-        self::assertEqualsWithDelta(30 + (5 * 0.4) / 11.2, $whipping->warmest, 1e-9);
+        // By 1.544 K softer: S is 35 between 15 (36.07) and 17.5 (33.27), 15 between 25 (19.80) and 27.5 (11.05).
+        self::assertEqualsWithDelta(15.96, $whipping->coldest, 0.01);
+        self::assertEqualsWithDelta(26.37, $whipping->warmest, 0.01);
         self::assertEqualsWithDelta(180.0, $whipping->volume(10)->best, 1e-9, '100 ml and 80 % of air');
         self::assertNotContains(
             'texture.whip',
@@ -127,6 +134,78 @@ final class BehaviourTest extends CoreTestCase
             ),
             'a bar is meant to be hard',
         );
+    }
+
+    /**
+     * @param  array<string, string>  $lines
+     * @param  array<int, array{float, float}>  $solids least and most effective solids known of it, by °C
+     */
+    #[DataProvider('blendsAsKnown')]
+    public function test_oil_dissolves_fat_and_wax_builds_its_lattice_once(array $lines, array $solids): void
+    {
+        $texture = self::assess(self::formula($lines, ProductKind::Balm))->subject->texture;
+        foreach ($solids as $celsius => [$least, $most]) {
+            $found = $texture->solids((float) $celsius);
+            self::assertGreaterThanOrEqual($least, $found->best, "at $celsius °C");
+            self::assertLessThanOrEqual($most, $found->best, "at $celsius °C");
+            self::assertGreaterThanOrEqual(0.0, $found->low);
+            self::assertLessThanOrEqual(100.0, $found->high);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, string>, array<int, array{float, float}>}> */
+    public static function blendsAsKnown(): iterable
+    {
+        // Half of it dissolved: 3 K. At 30 °C 0.5 x 48 x (35 - 33) / 5 = 9.6, at 32 °C nothing: it runs.
+        yield 'cocoa and as much olive' => [
+            ['cocoa-butter' => '50 g', 'olive-oil' => '50 g'],
+            [30 => [8, 12], 32 => [0, 2]],
+        ];
+        // A quarter of it: 6 K. At 25 °C 0.25 x SFC(31), which is 48 x (35 - 31) / 5.
+        yield 'a quarter of cocoa' => [['cocoa-butter' => '25 g', 'olive-oil' => '75 g'], [25 => [9.59, 9.61]]];
+        yield 'shea by itself slumps' => [['shea-butter' => '100 g'], [25 => [36, 36], 32 => [0, 8]]];
+        yield 'two of shea, one of olive' => [['shea-butter' => '66.7 g', 'olive-oil' => '33.3 g'], [32 => [0, 8]]];
+        yield 'wax, shea and coconut alike' => [
+            ['beeswax' => '50 g', 'shea-butter' => '50 g', 'coconut-oil' => '50 g'],
+            [25 => [50, 70]],
+        ];
+        yield 'a third of wax in oil is as it was known' => [
+            ['beeswax' => '30 g', 'olive-oil' => '70 g'],
+            [25 => [57.59, 57.61]],
+        ];
+        yield 'wax by itself' => [['beeswax' => '100 g'], [25 => [100, 100]]];
+    }
+
+    public function test_more_oil_never_makes_it_firmer(): void
+    {
+        $random = new Randomizer(new Mt19937(48));
+        $fats = ['shea-butter', 'cocoa-butter', 'coconut-oil', 'mango-butter', 'beeswax', 'candelilla-wax', 'lanolin'];
+        for ($case = 0; $case < 60; $case++) {
+            $lines = [];
+            foreach ($random->pickArrayKeys($fats, $random->getInt(1, 4)) as $i) {
+                $lines[$fats[$i]] = $random->getInt(1, 60).' g';
+            }
+            $before = null;
+            foreach ([0, 10, 30, 90] as $oil) {
+                $texture = self::assess(self::formula([...$lines, 'olive-oil' => "$oil g"]))->subject->texture;
+                foreach ([12.0, 21.0, 25.0, 32.0, 37.0] as $celsius) {
+                    $solids = $texture->solids($celsius);
+                    self::assertLessThanOrEqual(($before[(int) $celsius] ?? 100.0) + 1e-9, $solids->best, "case $case");
+                    self::assertGreaterThanOrEqual(0.0, $solids->low);
+                    $before[(int) $celsius] = $solids->best;
+                }
+            }
+        }
+    }
+
+    public function test_what_sets_in_grains_or_blooms_is_said(): void
+    {
+        $of = static fn (array $lines): array => self::codes(self::assess(self::formula($lines, ProductKind::Balm)));
+        self::assertContains('texture.grainy', $of(['olive-oil' => '85 g', 'stearic-acid' => '15 g']));
+        self::assertNotContains('texture.grainy', $of(['olive-oil' => '98 g', 'stearic-acid' => '2 g']));
+        self::assertContains('texture.bloom', $of(['cocoa-butter' => '60 g', 'olive-oil' => '40 g']));
+        self::assertNotContains('texture.bloom', $of(['cocoa-butter' => '10 g', 'olive-oil' => '90 g']));
+        self::assertNotContains('texture.bloom', $of(['shea-butter' => '60 g', 'olive-oil' => '40 g']));
     }
 
     public function test_each_kind_needs_what_it_is_for(): void

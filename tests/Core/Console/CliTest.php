@@ -89,7 +89,7 @@ final class CliTest extends CoreTestCase
         ]);
         $outcome = self::run_(['solve', '-', '--json'], $file);
         self::assertSame(0, $outcome->exit, $outcome->error);
-        self::assertSame('optimal', json_decode($outcome->output)->status);
+        self::assertSame('found', json_decode($outcome->output)->status);
         self::assertStringContainsString('bound by', self::run_(['solve', '-'], $file)->output);
         self::assertSame(2, self::run_(['solve', '-'], 'not json')->exit);
     }

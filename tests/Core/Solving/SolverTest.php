@@ -10,9 +10,12 @@ use Crown\Head\Fit;
 use Crown\Head\Profile;
 use Crown\Problem;
 use Crown\Solving\Answer;
+use Crown\Solving\Between;
 use Crown\Solving\Candidate;
 use Crown\Solving\Goal;
+use Crown\Solving\Internal\Programme;
 use Crown\Solving\Requirement;
+use Crown\Solving\Requirement\EffectiveSolids;
 use Crown\Solving\Requirements;
 use Crown\Solving\Solver;
 use Crown\Solving\Supply;
@@ -44,13 +47,10 @@ final class SolverTest extends CoreTestCase
     /** @param  array<string, float>  $shares */
     private static function solids(array $shares, float $celsius): float
     {
-        $sum = 0.0;
-        foreach ($shares as $id => $share) {
-            $fat = self::catalogue()->get($id)->composition->solidFat;
-            $sum += ($share / 100) * $fat->at($celsius) * $fat->structure;
-        }
+        $candidates = self::candidates($shares);
+        $solids = new EffectiveSolids(new Between(), $celsius);
 
-        return $sum;
+        return $solids->reached(new Programme($candidates, [$solids]), array_values($shares));
     }
 
     public function test_cheapest_against_every_blend_in_steps_of_one_per_cent(): void
@@ -73,8 +73,8 @@ final class SolverTest extends CoreTestCase
                 }
             }
         }
-        self::assertSame('optimal', $answer->status);
-        self::assertLessThanOrEqual($best + 1e-6, $answer->objective);
+        self::assertSame('found', $answer->status, 'how soft it becomes is no sum: good, and not proven best');
+        self::assertLessThanOrEqual($best * 1.01, $answer->objective);
         self::assertGreaterThanOrEqual($best - 3.0, $answer->objective, 'no better than a step of the grid allows');
         self::assertNotSame([], $answer->binding);
     }
@@ -254,14 +254,14 @@ final class SolverTest extends CoreTestCase
         foreach ($free as $i => $one) {
             foreach (array_slice($free, $i + 1) as $other) {
                 $pair = $solve([$one, $other], null);
-                $best = max($best, $pair->status === 'optimal' ? $pair->objective : 0.0);
+                $best = max($best, $pair->status === 'impossible' ? 0.0 : $pair->objective);
             }
         }
 
         $answer = $solve($free, 4);
-        self::assertSame('optimal', $answer->status);
+        self::assertSame('found', $answer->status);
         self::assertCount(4, $answer->shares);
-        self::assertEqualsWithDelta($best, $answer->objective, 1e-6);
+        self::assertEqualsWithDelta($best, $answer->objective, 0.02 * $best);
         self::assertSame('impossible', $solve($free, 2)->status);
     }
 

@@ -159,7 +159,7 @@ final class WholeDropsTest extends CoreTestCase
         $design = new Design(self::assess($formula)->subject, self::catalogue(), [new Wished(Wish::Softer)]);
         $answer = $design->answer($design->requirements());
 
-        self::assertSame('optimal', $answer->status);
+        self::assertSame('found', $answer->status);
         self::assertContains(
             '10-15 drops',
             array_map(static fn (Line $l): string => $l->amount->text, $design->formula($answer)->lines),
