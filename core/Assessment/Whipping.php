@@ -23,6 +23,9 @@ final readonly class Whipping implements JsonSerializable
 
     private const FIRMEST = 35.0;
 
+    /** Those to which it is chilled before it is whipped: firm enough to hold air, soft enough for the whisk. */
+    private const HOLDS = [30.0, 25.0, 20.0];
+
     /** Minutes at medium speed to the most air, and that air as a fraction of the volume before. */
     private const PEAK_MINUTES = 10.0;
 
@@ -56,10 +59,12 @@ final readonly class Whipping implements JsonSerializable
      * @param  float  $coldest °C of the bowl from which it is soft enough
      * @param  float  $warmest °C of the bowl up to which it is firm enough; at or under the coldest when it never is
      *     both
+     * @param  Band  $chilled °C to which it is chilled before, so that it holds the air that is beaten in
      */
     private function __construct(
         public float $coldest,
         public float $warmest,
+        public Band $chilled,
         private Band $millilitresBefore,
         private Shift $learned,
         private ?Mixer $mixer,
@@ -81,6 +86,7 @@ final readonly class Whipping implements JsonSerializable
         return new self(
             $texture->fallsTo(self::FIRMEST),
             $texture->fallsTo(self::SOFTEST),
+            Band::of(...array_map($texture->fallsTo(...), self::HOLDS)),
             $grams->scaled(1 / $density),
             $learned ?? Shift::none(),
             $mixer,

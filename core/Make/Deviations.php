@@ -57,7 +57,8 @@ final class Deviations
             self::isTooWarm($task, $done) => new Deviation(
                 'too-warm',
                 rtrim($task->act, '.'),
-                $task->gate->celsius->high ?? 0.0,
+                // To the degree, as a probe is read: never one more than it bears.
+                floor($task->gate->celsius->high ?? 0.0),
                 $done->celsius,
             ),
             default => null,
@@ -66,7 +67,7 @@ final class Deviations
 
     private static function isTooWarm(Task $task, TaskDone $done): bool
     {
-        return $task->kind->isWaiting()
+        return ($task->kind->isWaiting() || $task->kind === TaskKind::CoolDown)
             && $task->kind !== TaskKind::Hold
             && $done->celsius !== null
             && $task->gate->celsius !== null

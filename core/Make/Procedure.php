@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Make;
 
 use Crown\Assessment\Assessment;
+use Crown\Assessment\Checks\ScentsInHeat;
 use Crown\Make\Internal\HerMethod;
 use Crown\Make\Internal\HouseMethod;
 
@@ -22,9 +23,9 @@ final readonly class Procedure
 
     public static function of(Assessment $assessment): self
     {
-        $house = new HouseMethod($assessment);
-        $ours = $house->tasks();
         $steps = $assessment->subject->formula()->steps;
+        $house = new HouseMethod($assessment, array_filter($steps, ScentsInHeat::heats(...)) !== []);
+        $ours = $house->tasks();
         $hers = $steps === [] ? [] : (new HerMethod($assessment, $house, $ours))->tasks(...$steps);
 
         return new self(self::counted($hers === [] ? $ours : self::merged($hers, $ours)));
@@ -39,7 +40,9 @@ final readonly class Procedure
     {
         $placed = array_merge(...array_map(static fn (Task $t): array => $t->lines, $hers));
         $kinds = array_map(static fn (Task $t): TaskKind => $t->kind, $hers);
-        foreach ($house as $task) {
+        // What goes into the bowl as it is whipped finds its place once the rounds of whipping have theirs.
+        $last = array_filter($house, static fn (Task $t): bool => $t->kind === TaskKind::CoolDown);
+        foreach ([...array_diff_key($house, $last), ...$last] as $task) {
             $open = array_values(array_diff($task->lines, $placed));
             $takesLines = $task->lines !== [];
             if ($takesLines ? $open === [] : in_array($task->kind, $kinds, true)) {
@@ -105,8 +108,18 @@ final readonly class Procedure
     {
         $turn = $new->kind->turn() ?? 0;
         $at = count($tasks);
-        $melts = array_keys(array_filter($tasks, static fn (Task $t): bool => $t->kind === TaskKind::Melt));
+        $melts = array_keys(array_filter(
+            $tasks,
+            static fn (Task $t): bool => $t->kind === TaskKind::Melt || $t->kind === TaskKind::Hold,
+        ));
         $heated = $turn > TaskKind::Melt->turn() && $melts !== [] ? max($melts) : -1;
+        $whips = array_keys(array_filter($tasks, static fn (Task $t): bool => $t->kind === TaskKind::Whip));
+        if ($new->kind === TaskKind::CoolDown && $whips !== [] && max($whips) > $heated) {
+            // Into the bowl as it is whipped for the last time: it is coolest then, and no scent is lost before.
+            array_splice($tasks, max($whips), 0, [$new]);
+
+            return array_values($tasks);
+        }
         // What she adds at a moment of her own goes into what is melted, with clean hands.
         $own = $turn <= TaskKind::Melt->turn() ? PHP_INT_MAX : -1;
         foreach ($tasks as $n => $task) {

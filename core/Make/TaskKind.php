@@ -32,6 +32,8 @@ enum TaskKind: string
     case Sift = 'sift';
     /** Into a container: poured, spooned or piped. */
     case Fill = 'fill';
+    /** With the lid on, in the bottle that it stays in. */
+    case Shake = 'shake';
     case Set = 'set';
     case Unmould = 'unmould';
     case Wrap = 'wrap';
@@ -42,7 +44,7 @@ enum TaskKind: string
     private const TURNS = [
         self::Clean, self::Prepare, self::Toast, self::Crush, self::Blend, self::Steep, self::Melt,
         self::Hold, self::WarmWater, self::Combine, self::Strain, self::Cool, self::CoolDown, self::Chill, self::Whip,
-        self::Sift, self::Fill, self::Set, self::Unmould, self::Wrap, self::Wipe, self::Label,
+        self::Sift, self::Fill, self::Shake, self::Set, self::Unmould, self::Wrap, self::Wipe, self::Label,
     ];
 
     /** Its usual turn; null for what may come anywhere. */

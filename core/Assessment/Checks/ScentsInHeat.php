@@ -36,7 +36,7 @@ final readonly class ScentsInHeat implements Check
     public function examine(Examined $subject): array
     {
         $formula = $subject->composition->formula;
-        $hot = array_filter($formula->steps, self::heats(...));
+        $hot = array_filter($formula->steps, static fn (Step $s): bool => self::heats($s) && self::speaks($s));
         if ($hot === []) {
             return [];
         }
@@ -62,11 +62,16 @@ final readonly class ScentsInHeat implements Check
         return $findings;
     }
 
-    /** Whether it heats, and speaks of the scents or of all there is. */
-    private static function heats(Step $step): bool
+    /** Whether a step heats what it speaks of, whatever its first verb is. */
+    public static function heats(Step $step): bool
     {
-        return (in_array($step->act, self::HEATS, true) || preg_match(self::HEATED, $step->text) === 1)
-            && preg_match(self::SPEAKS, $step->text) === 1;
+        return in_array($step->act, self::HEATS, true) || preg_match(self::HEATED, $step->text) === 1;
+    }
+
+    /** Whether it speaks of the scents or of all there is. */
+    private static function speaks(Step $step): bool
+    {
+        return preg_match(self::SPEAKS, $step->text) === 1;
     }
 
     /**

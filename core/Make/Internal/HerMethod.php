@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Make\Internal;
 
 use Crown\Assessment\Assessment;
+use Crown\Assessment\Checks\ScentsInHeat;
 use Crown\Assessment\Named;
 use Crown\Assessment\Portion;
 use Crown\Formula\Phase;
@@ -30,7 +31,7 @@ final class HerMethod
         'whip' => TaskKind::Whip,
         'pour' => TaskKind::Fill,
         'add' => TaskKind::Add,
-        'shake' => TaskKind::Add,
+        'shake' => TaskKind::Shake,
         'wait' => TaskKind::Wait,
         'label' => TaskKind::Label,
         'prepare' => TaskKind::Prepare,
@@ -63,6 +64,9 @@ final class HerMethod
             |tutto|samen|goed
         )\b
     /xiu';
+
+    /** In the bottle that it stays in. */
+    private const LID_ON = '/\b(?:shake|shaking)\b|\b(?:lid|cap|stopper)\s+on\b/iu';
 
     private const COLD = '/\b(?:fridge|refrigerator|freezer)\b/iu';
 
@@ -142,7 +146,7 @@ final class HerMethod
 
         return match ($kind) {
             TaskKind::Wait => $this->waiting($step),
-            TaskKind::Add => $this->adding($step),
+            TaskKind::Add, TaskKind::Shake => $this->adding($step),
             // "Whip" of what is no whipped butter is stirring.
             TaskKind::Whip => $this->isWhipped() ? $kind : TaskKind::Add,
             default => $kind,
@@ -186,7 +190,10 @@ final class HerMethod
         $plain = $this->plain($step);
 
         return match (true) {
+            // "Combine everything and boil": it is the heat that counts.
+            ScentsInHeat::heats($step) => TaskKind::Hold,
             preg_match(self::COLD, $plain) === 1 => TaskKind::Chill,
+            $this->named->in($step->text) === [] && preg_match(self::LID_ON, $plain) === 1 => TaskKind::Shake,
             $this->isWhipped() && preg_match(self::WHIPS, $plain) === 1 => TaskKind::Whip,
             // "Stir together": what is not named is what has no other place.
             $this->named->in($step->text) === [] && preg_match(self::TOGETHER, $plain) === 1 => TaskKind::Combine,
@@ -216,7 +223,7 @@ final class HerMethod
         $after = [];
         foreach (array_reverse(array_values($steps)) as $step) {
             $after[] = $hottest;
-            if ((self::KINDS[$step->act] ?? null) === TaskKind::Melt) {
+            if (ScentsInHeat::heats($step)) {
                 $hottest = max($hottest, $step->celsius ?? $this->house->meltCelsius());
             }
         }
@@ -227,19 +234,9 @@ final class HerMethod
     /** @return list<Task> */
     private function task(TaskKind $kind, Step $step, float $hottestAfter): array
     {
-        $said = $step->celsius;
-        $doubts = [];
-        $before = [];
         $was = $this->celsius;
-        if ($kind === TaskKind::Melt) {
-            [$this->celsius, $doubts] = $this->heated($said);
-        } elseif ($kind === TaskKind::Cool) {
-            [$this->celsius, $doubts] = $this->cooled($said);
-        } elseif (isset(self::LEAVES[$kind->value])) {
-            $this->celsius = min($this->celsius, $said ?? self::LEAVES[$kind->value]);
-        } elseif ($said !== null) {
-            $this->celsius = min($this->celsius, max($said, self::ROOM));
-        }
+        $doubts = $this->warmth($kind, $step);
+        $before = [];
         $this->filled = $this->filled || $kind === TaskKind::Fill;
         [$lines, $tooHot, $later] = $this->lines($step, $hottestAfter, $kind);
         if ($later !== []) {
@@ -260,10 +257,48 @@ final class HerMethod
             ));
             $this->celsius = $this->house->gate()->high;
         }
-
-        $task = $this->built($kind, $step, $lines, $doubts);
+        $task = $this->built($kind, $step, $lines, [...$doubts, ...$this->cautions($kind, $step, $lines)]);
 
         return [...$before, $kind === TaskKind::Cool && $was <= $this->celsius ? $task->atOnce() : $task];
+    }
+
+    /** @return list<string> what is wrong with the heat that she wrote; how warm it is then is kept */
+    private function warmth(TaskKind $kind, Step $step): array
+    {
+        $said = $step->celsius;
+        $doubts = [];
+        if ($this->isHeat($kind, $step)) {
+            [$this->celsius, $doubts] = $this->heated($said);
+        } elseif ($kind === TaskKind::Cool) {
+            [$this->celsius, $doubts] = $this->cooled($said);
+        } elseif (isset(self::LEAVES[$kind->value])) {
+            $this->celsius = min($this->celsius, $said ?? self::LEAVES[$kind->value]);
+        } elseif ($said !== null) {
+            $this->celsius = min($this->celsius, max($said, self::ROOM));
+        }
+
+        return $doubts;
+    }
+
+    /**
+     * What would go wrong though no heat is: oils that set the melt, jars that cool slowly.
+     *
+     * @param  list<string>  $lines that go in
+     * @return list<string>
+     */
+    private function cautions(TaskKind $kind, Step $step, array $lines): array
+    {
+        $cold = $kind !== TaskKind::Melt && $this->bringsOils($lines) ? $this->house->warmsOils() : null;
+        $slow = $kind === TaskKind::Set
+            && $this->house->turnsGrainy()
+            && preg_match(self::COLD, $this->plain($step)) !== 1;
+
+        return array_values(array_filter([$cold, $slow ? HouseMethod::GRAINS : null]));
+    }
+
+    private function isHeat(TaskKind $kind, Step $step): bool
+    {
+        return $kind === TaskKind::Melt || ($kind === TaskKind::Hold && ScentsInHeat::heats($step));
     }
 
     /**
@@ -274,7 +309,7 @@ final class HerMethod
     private function lines(Step $step, float $hottestAfter, TaskKind $kind): array
     {
         $lines = $tooHot = $later = [];
-        if ($kind === TaskKind::Fill || $kind === TaskKind::Label) {
+        if (in_array($kind, [TaskKind::Fill, TaskKind::Label, TaskKind::Shake], true)) {
             return [[], [], []];
         }
         foreach ($this->named->in($step->text) as $portion) {
@@ -282,7 +317,7 @@ final class HerMethod
             if (isset($this->placed[$portion->line->id])) {
                 continue;
             }
-            if ($hottestAfter > $limit || ($kind === TaskKind::Melt && $this->celsius > $limit)) {
+            if ($hottestAfter > $limit || ($this->isHeat($kind, $step) && $this->celsius > $limit)) {
                 $later[] = $portion;
 
                 continue;
@@ -359,7 +394,7 @@ final class HerMethod
             $doubts === [] || $ours === null ? $step->text : $this->safe($ours, $lines),
             $gate,
             $lines,
-            $ours?->caution,
+            $ours->caution ?? ($this->isHeat($kind, $step) ? HouseMethod::HOT : null),
             new Hers($step->text, implode(' ', $doubts)),
         );
     }
@@ -384,12 +419,25 @@ final class HerMethod
         return $in === [] ? $ours->act : sprintf('%s Then stir in: %s.', $ours->act, self::names($in));
     }
 
+    /**
+     * Whether oils that are to be warm go in, into something that was melted before.
+     *
+     * @param  list<string>  $lines
+     */
+    private function bringsOils(array $lines): bool
+    {
+        return $this->celsius > self::ROOM && array_filter(
+            $this->portions($lines),
+            static fn (Portion $p): bool => $p->line->phase === Phase::Warm,
+        ) !== [];
+    }
+
     /** @param  list<string>  $lines */
     private function isDelicate(array $lines): bool
     {
         return array_filter(
             $this->portions($lines),
-            static fn (Portion $p): bool => is_finite(HouseMethod::limit($p)),
+            fn (Portion $p): bool => HouseMethod::limit($p) < $this->house->meltCelsius(),
         ) !== [];
     }
 

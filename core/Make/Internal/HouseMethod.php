@@ -49,9 +49,14 @@ final readonly class HouseMethod
     /** How far above where it still pours oils and melt come together, °C. */
     private const TO_SPARE = 5.0;
 
+    public const HOT = 'Hot oil and steam burn; never leave it on heat.';
+
+    public const GRAINS = 'Cooled slowly it can set in grains.';
+
     private Kitchen $kitchen;
 
-    public function __construct(private Assessment $assessment)
+    /** @param  bool  $heated whether her own method heats it, whatever is melted */
+    public function __construct(private Assessment $assessment, private bool $heated = false)
     {
         $this->kitchen = $assessment->subject->context->kitchen;
     }
@@ -60,14 +65,16 @@ final readonly class HouseMethod
     public function tasks(): array
     {
         $melts = $this->lines(Phase::Melt) !== [];
-        $hot = $melts || $this->isEmulsion();
+        $hot = $melts || $this->heated || $this->isEmulsion();
+        $whipped = $this->isWhipped();
         $tasks = [
             $this->clean(),
             $melts ? $this->melt() : null,
             $this->lines(Phase::Water) === [] ? null : $this->water(),
             $this->lines(Phase::Warm) === [] ? null : $this->combine($melts),
+            ...$whipped ? [$this->chill()] : [],
             ...$this->coolDown($hot),
-            ...$this->kind() === ProductKind::WhippedButter ? $this->whip() : [],
+            ...$whipped ? [$this->whisk($this->window())] : [],
             $this->lines(Phase::WhipIn) === [] ? null : $this->sift(),
             $this->fill(),
             ...$this->setting($hot),
@@ -129,6 +136,11 @@ final readonly class HouseMethod
     private function kind(): ProductKind
     {
         return $this->assessment->subject->formula()->kind;
+    }
+
+    private function isWhipped(): bool
+    {
+        return $this->kind() === ProductKind::WhippedButter;
     }
 
     private function isEmulsion(): bool
@@ -205,7 +217,7 @@ final readonly class HouseMethod
                 reason: 'What is left as a grain is felt as one for ever; hotter than it needs, a fat ages.',
             ),
             $this->lines(Phase::Melt),
-            'Hot oil and steam burn; never leave it on heat.',
+            self::HOT,
         );
     }
 
@@ -257,9 +269,9 @@ final readonly class HouseMethod
     /** Oils as cold as the room would set a melt in lumps where together they come below what still pours. */
     private function combine(bool $melted): Task
     {
-        $mixed = $melted ? $this->mixedCelsius() : null;
+        $mixed = $melted ? $this->tooCold() : null;
+        $cold = $mixed !== null;
         $warm = $this->coolest() + self::TO_SPARE;
-        $cold = $mixed !== null && $mixed < $warm;
 
         return new Task(
             TaskKind::Combine,
@@ -277,6 +289,35 @@ final readonly class HouseMethod
                 $mixed,
             ) : null),
             $this->lines(Phase::Warm),
+        );
+    }
+
+    /** Where oils as cold as the room would bring the melt, °C, when it would set in lumps there; null when it pours. */
+    private function tooCold(): ?float
+    {
+        $mixed = $this->mixedCelsius();
+
+        return $mixed !== null && $mixed < $this->coolest() + self::TO_SPARE ? $mixed : null;
+    }
+
+    /** How warm oils and melt are together when they are joined as it says, °C. */
+    private function joined(): float
+    {
+        return $this->tooCold() === null
+            ? $this->mixedCelsius() ?? $this->meltCelsius()
+            : $this->coolest() + self::TO_SPARE;
+    }
+
+    /** A word on oils that she adds as cold as the room, when the melt would set of them; null when it pours. */
+    public function warmsOils(): ?string
+    {
+        $mixed = $this->lines(Phase::Melt) === [] ? null : $this->tooCold();
+
+        return $mixed === null ? null : sprintf(
+            'Oils at %.0f °C would set it in lumps, at about %.0f °C: warm them to %.0f °C first.',
+            self::ROOM,
+            $mixed,
+            $this->coolest() + self::TO_SPARE,
         );
     }
 
@@ -305,25 +346,57 @@ final readonly class HouseMethod
         if ($lines === []) {
             return [];
         }
+        $warm = $hot && ! $this->isWhipped();
+        $bears = $warm && $this->bears($lines, max($this->meltCelsius(), Phase::Water->celsius()));
         $act = match (true) {
-            ! $hot => 'Stir in the cool-down phase; nothing here needs heat.',
+            $this->isWhipped() => 'Stir in the cool-down phase, then whip.',
+            ! $warm => 'Stir in the cool-down phase; nothing here needs heat.',
+            $bears => 'Stir in the cool-down phase: all of it bears the heat.',
             $this->isSoft() => 'Stir in the cool-down phase.',
             default => 'Stir in the cool-down phase and pour at once.',
         };
-        $stir = new Task(TaskKind::CoolDown, $act, $this->delicate($hot), $lines);
+        $stir = new Task(
+            TaskKind::CoolDown,
+            $act,
+            $bears ? new Gate('Off the heat, one clear liquid.') : $this->delicate($hot),
+            $lines,
+        );
 
-        return $hot ? [$this->cool(), $stir] : [$stir];
+        return $warm && ! $bears ? [$this->cool(), $stir] : [$stir];
     }
 
-    /** When what bears little heat may go in. */
+    /**
+     * Whether all of some lines may go in as warm as that.
+     *
+     * @param  list<string>  $lines
+     */
+    private function bears(array $lines, float $celsius): bool
+    {
+        foreach ($this->assessment->subject->composition->weighed() as $portion) {
+            if (in_array($portion->line->id, $lines, true) && self::limit($portion) < $celsius) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** When what bears little heat may go in: of what is whipped, at the warmth of its bowl. */
     public function delicate(bool $hot = true): Gate
     {
-        return $this->isSoft() || ! $hot
-            ? new Gate($this->atMost(self::GATE))
-            : new Gate(
+        $window = $this->isWhipped() ? $this->window() : null;
+
+        return match (true) {
+            $window !== null => new Gate(
+                sprintf('At the warmth at which it is whipped, %s.', self::between($window)),
+                $window->atMost(self::GATE),
+            ),
+            $this->isWhipped() || $this->isSoft() || ! $hot => new Gate($this->atMost(self::GATE)),
+            default => new Gate(
                 sprintf('About %d °C on the probe.', (int) $this->coolest()),
                 reason: sprintf('It sets before %d °C; some of the scent is lost.', (int) self::GATE),
-            );
+            ),
+        };
     }
 
     /** Whether it still pours at 40 °C. */
@@ -370,37 +443,66 @@ final readonly class HouseMethod
     }
 
     /**
-     * In the same window as the bench says: by it a butter of much cocoa butter is whipped warm, not chilled.
-     *
-     * @return list<Task>
+     * To where it holds air by what the bench says of it: by that a butter of much cocoa butter is whipped warm, and
+     * not chilled; one that turns grainy is cooled fast all the same.
      */
-    private function whip(): array
+    private function chill(): Task
+    {
+        if ($this->window() === null) {
+            return new Task(
+                TaskKind::Chill,
+                'Chill it.',
+                new Gate('The rim is firm.', reason: 'It is hardly one that takes air.'),
+            );
+        }
+        $chilled = $this->assessment->subject->whipping()->chilled;
+        $fast = $this->turnsGrainy();
+        $where = $chilled->low >= self::ROOM && ! $fast ? Surroundings::Air : Surroundings::Fridge;
+        $from = $this->lines(Phase::Melt) === [] ? self::ROOM : $this->joined();
+
+        return new Task(
+            TaskKind::Chill,
+            sprintf(match (true) {
+                $fast => 'Chill it fast, in the fridge or a cold bath, stirring: to %s.',
+                $where === Surroundings::Air => 'Let it cool to %s, no colder.',
+                default => 'Chill to %s.',
+            }, self::between($chilled)),
+            new Gate(
+                'The rim is firm and the middle gives to a finger.',
+                $chilled,
+                $chilled->high < $from ? $this->cooling($from, $where)->minutesTo($chilled->high) : null,
+                'Warmer it takes no air, colder it breaks'.($fast ? '; cooled slowly it sets in grains.' : '.'),
+            ),
+        );
+    }
+
+    /** °C of the bowl in which it takes air; null where it takes none. */
+    private function window(): ?Band
     {
         $whipping = $this->assessment->subject->whipping();
-        $possible = $whipping->isPossible();
-        $window = $possible ? Band::of(
-            $whipping->coldest,
-            ($whipping->coldest + $whipping->warmest) / 2,
-            $whipping->warmest,
-        ) : null;
-        $written = sprintf('%.0f to %.0f °C', $whipping->coldest, $whipping->warmest);
-        $where = $possible && $whipping->coldest >= self::ROOM ? Surroundings::Air : Surroundings::Fridge;
-        $minutes = $window === null ? null : $this->cooling(self::GATE, $where)->minutesTo($window->high);
 
-        return [
-            new Task(
-                TaskKind::Chill,
-                match (true) {
-                    ! $possible => 'Chill it.',
-                    $where === Surroundings::Air => sprintf('Let it cool to %s, no colder.', $written),
-                    default => sprintf('Chill to %s.', $written),
-                },
-                new Gate('The rim is firm and the middle gives to a finger.', $window, $minutes, $possible
-                    ? 'Warmer it takes no air, colder it breaks.'
-                    : 'It is hardly one that takes air.'),
-            ),
-            $this->whisk($window),
-        ];
+        return $whipping->isPossible()
+            ? Band::of($whipping->coldest, ($whipping->coldest + $whipping->warmest) / 2, $whipping->warmest)
+            : null;
+    }
+
+    private static function between(Band $celsius): string
+    {
+        $ends = [sprintf('%.0f', $celsius->low), sprintf('%.0f', $celsius->high)];
+
+        return $ends[0] === $ends[1] ? "$ends[0] °C" : "$ends[0] to $ends[1] °C";
+    }
+
+    /** Whether the bench says that it sets in grains when it cools slowly. */
+    public function turnsGrainy(): bool
+    {
+        foreach ($this->assessment->findings as $finding) {
+            if ($finding->code === 'texture.grainy') {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function whisk(?Band $window): Task
@@ -500,21 +602,26 @@ final readonly class HouseMethod
     private function setting(bool $hot): array
     {
         $kind = $this->kind();
-        if (! $hot || ! $kind->isSolid() || $kind === ProductKind::WhippedButter) {
+        if (! $hot || ! $kind->isSolid() || $this->isWhipped()) {
             return [];
         }
         $bar = $kind === ProductKind::ConditionerBar;
-        $where = $bar ? Surroundings::Fridge : Surroundings::Air;
+        $fast = ! $bar && $this->turnsGrainy();
+        $where = $bar || $fast ? Surroundings::Fridge : Surroundings::Air;
         $from = max($this->coolest(), $where->celsius() + 2 * self::COLD);
         $minutes = $this->cooling($from, $where, $this->oneOf($bar))->minutesTo($where->celsius() + self::COLD);
         $set = new Task(
             TaskKind::Set,
-            $bar
-                ? 'Let the bars cool in the room until they are firm, then in the fridge.'
-                : 'Leave the jars open and still until they have set.',
-            new Gate('Cold through, no warm middle.', null, $minutes, $bar
-                ? 'A bar that is taken out warm bends, and its skin tears.'
-                : 'A lid on a warm jar gathers drops of water; one that is moved sets with a dent.'),
+            match (true) {
+                $bar => 'Let the bars cool in the room until they are firm, then in the fridge.',
+                $fast => 'Cool the jars fast: open, into the fridge or a cold bath at once, until they have set.',
+                default => 'Leave the jars open and still until they have set.',
+            },
+            new Gate('Cold through, no warm middle.', null, $minutes, match (true) {
+                $bar => 'A bar that is taken out warm bends, and its skin tears.',
+                $fast => self::GRAINS,
+                default => 'A lid on a warm jar gathers drops of water; one that is moved sets with a dent.',
+            }),
         );
 
         return $bar

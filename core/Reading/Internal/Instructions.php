@@ -205,14 +205,18 @@ final class Instructions
                 implode(', ', array_slice($parts, $telling[0])),
             ];
         }
-        if (count($telling) < 2) {
+        // "Freezer, whip, freezer again, whip": each is an act of its own.
+        $turns = array_filter(array_map(self::act(...), $parts), self::isTurn(...));
+        if (count($telling) < 2 && count(array_unique($turns)) < 2) {
             return [$sentence];
         }
         $clauses = [];
         foreach ($parts as $part) {
             $last = count($clauses) - 1;
-            $more = $last >= 0 && (! $says($part) || (self::act($part) === 'other' && ! $says($clauses[$last])));
-            if ($more) {
+            $acts = [self::act($clauses[$last] ?? ''), self::act($part)];
+            $isNext = self::isTurn($acts[0]) && self::isTurn($acts[1]) && $acts[0] !== $acts[1];
+            $adds = ! $says($part) || ($acts[1] === 'other' && ! $says($clauses[$last] ?? ''));
+            if ($last >= 0 && ! $isNext && $adds) {
                 $clauses[$last] .= ', '.$part;
             } elseif (trim($part) !== '') {
                 $clauses[] = $part;
@@ -220,6 +224,12 @@ final class Instructions
         }
 
         return array_values($clauses);
+    }
+
+    /** Chilling and whipping come in turns. */
+    private static function isTurn(string $act): bool
+    {
+        return $act === 'chill' || $act === 'whip';
     }
 
     private static function bareMinutes(string $sentence, string $act): ?float

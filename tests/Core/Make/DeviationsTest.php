@@ -77,11 +77,11 @@ final class DeviationsTest extends CoreTestCase
     {
         self::assertSame(
             [
-                'Ticked too warm: Let it cool, at 52 °C and not at 40 or less.',
                 'Passed over: Chill to 13 to 27 °C (It was firm already).',
+                'Ticked too warm: Stir in the cool-down phase, then whip, at 52 °C and not at 24 or less.',
             ],
-            preg_replace('/Chill to \d+ to \d+/', 'Chill to 13 to 27', $this->found([], [
-                'cool' => new TaskDone(null, 52.0),
+            preg_replace('/Chill it fast.*: to \d+ to \d+/', 'Chill to 13 to 27', $this->found([], [
+                'cool-down' => new TaskDone(null, 52.0),
                 'chill' => new TaskDone('It was firm already.'),
                 'melt' => new TaskDone(null, 99.0),
             ])),

@@ -87,14 +87,15 @@ final class OwnKitchenTest extends CoreTestCase
 
     public function test_a_limit_stands_on_her_thermometer_read_low(): void
     {
+        $oil = self::formula(['olive-oil' => '90 g', 'lavender-eo' => '10 drops']);
         self::assertStringContainsString(
             'At or under 40 °C on the probe.',
-            self::task(self::judged(self::butter()), TaskKind::CoolDown),
+            self::task(self::judged($oil), TaskKind::CoolDown),
         );
         $kit = self::kit(['kind' => 'thermometer', 'name' => 'Jam thermometer', 'step_celsius' => 2]);
         self::assertStringContainsString(
             'At or under 38 °C on the probe (Jam thermometer, in steps of 2).',
-            self::task(self::judged(self::butter(), $kit), TaskKind::CoolDown),
+            self::task(self::judged($oil, $kit), TaskKind::CoolDown),
         );
     }
 

@@ -172,7 +172,7 @@ final class ProcedureTest extends CoreTestCase
         $ids = self::ids($of);
 
         self::assertSame(
-            ['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'fill', 'wipe', 'label'],
+            ['clean', 'melt', 'combine', 'chill', 'cool-down', 'whip', 'fill', 'wipe', 'label'],
             $ids,
         );
         self::assertSame(['shea-butter'], self::in($of, 'melt'), 'all that is melted');
@@ -201,18 +201,19 @@ final class ProcedureTest extends CoreTestCase
 
         self::assertSame(
             [
-                ...['clean', 'melt', 'combine', 'cool', 'cool-down', 'chill', 'whip', 'sift'],
+                ...['clean', 'melt', 'combine', 'chill', 'cool-down', 'whip', 'sift'],
                 ...['fill', 'wipe', 'label'],
             ],
             self::ids($of),
         );
         self::assertStringContainsString('burn', self::task($of, 'melt')->caution);
-        $cool = self::task($of, 'cool')->gate;
-        self::assertSame(40.0, $cool->celsius?->high);
-        self::assertGreaterThan(5.0, $cool->minutes?->best);
+        $texture = $of->subject->texture;
+        $scent = self::task($of, 'cool-down')->gate->celsius;
+        self::assertSame($of->subject->whipping()->warmest, $scent?->high, 'as warm as it is whipped');
+        self::assertLessThan(40.0, $scent->high);
         $chill = self::task($of, 'chill')->gate;
-        $whipping = $of->subject->whipping();
-        self::assertSame($whipping->warmest, $chill->celsius?->high);
+        self::assertEqualsWithDelta(30.0, $texture->solids($chill->celsius->low ?? 0.0)->best, 1e-6);
+        self::assertEqualsWithDelta(20.0, $texture->solids($chill->celsius->high ?? 0.0)->best, 1e-6);
         self::assertNotNull($chill->minutes);
         self::assertSame([8.0, 12.0], [
             self::task($of, 'whip')->gate->minutes?->low,
@@ -244,6 +245,94 @@ final class ProcedureTest extends CoreTestCase
 
         self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'wipe', 'label'], self::ids($of));
         self::assertStringContainsString('nothing here needs heat', self::task($of, 'cool-down')->act);
+    }
+
+    public function test_scents_that_would_be_boiled_go_in_after_it(): void
+    {
+        $of = self::read("Scalp oil\n100 ml olive oil\n20 g dried nettle\n10 drops tea tree\n"
+            .'Combine everything and boil in a water bath 45 minutes to an hour. Strain and bottle.');
+        $ids = self::ids($of);
+
+        self::assertSame(['olive-oil', 'nettle'], self::in($of, 'hold'));
+        self::assertStringContainsString('would be heated', self::task($of, 'hold')->hers->doubt ?? '');
+        self::assertStringContainsString('burn', self::task($of, 'hold')->caution ?? '');
+        self::assertSame(['tea-tree-eo'], self::in($of, 'cool-down'));
+        self::assertSame(
+            ['hold', 'strain', 'cool', 'cool-down', 'fill'],
+            array_values(array_intersect($ids, ['hold', 'strain', 'cool', 'cool-down', 'fill'])),
+        );
+        self::assertEveryLineOnce($of);
+    }
+
+    public function test_turns_of_freezing_and_whipping_in_one_breath_are_acts_of_their_own(): void
+    {
+        $of = self::read(self::BUTTER.'Melt the shea. Freezer 30 minutes, whip, freezer again, whip 20 to 25 minutes.');
+
+        self::assertSame(
+            ['chill', 'whip', 'chill-2', 'cool-down', 'whip-2'],
+            array_values(array_intersect(self::ids($of), ['chill', 'whip', 'chill-2', 'cool-down', 'cool', 'whip-2'])),
+        );
+        self::assertSame(['lavender-eo'], self::in($of, 'cool-down'), 'into the last whip, at the warmth of its bowl');
+        self::assertLessThan(40.0, self::task($of, 'cool-down')->gate->celsius?->high);
+        self::assertSame(30.0, self::task($of, 'chill')->gate->minutes?->best);
+        self::assertSame(22.5, self::task($of, 'whip-2')->gate->minutes?->best);
+    }
+
+    public function test_it_is_stirred_then_filled_then_shaken(): void
+    {
+        foreach (['Pour the oils into a bottle. ', ''] as $first) {
+            $of = self::read("Hair oil\n80 ml olive oil\n20 ml castor oil\n1 tsp vitamin E\n$first"
+                .'Put the lid on and shake well.');
+
+            self::assertSame(['clean', 'combine', 'cool-down', 'fill', 'shake', 'wipe', 'label'], self::ids($of));
+            self::assertEveryLineOnce($of);
+        }
+    }
+
+    public function test_the_oil_and_a_shortened_name_mean_the_one_line_they_can_mean(): void
+    {
+        $balm = self::read("Balm\n20 g beeswax\n60 g olive oil\n"
+            .'Melt the wax. Let it cool a little, then add the oil. Pour into tins.');
+        self::assertSame(['olive-oil'], self::in($balm, 'cool'));
+        self::assertStringContainsString('warm them', self::task($balm, 'cool')->hers->doubt ?? '');
+        self::assertNotContains('combine', self::ids($balm));
+
+        $how = 'Melt the shea. Freeze 20 minutes. Add the castor oil and the lavender. Whip until fluffy.';
+        $one = self::read("Whipped hair butter\n150 g shea butter\n50 g Jamaican black castor oil\n"
+            ."10 drops lavender essential oil\n$how");
+        self::assertSame(['black-castor-oil', 'lavender-eo'], self::in($one, 'add'));
+        $two = self::read("Whipped hair butter\n150 g shea butter\n50 g Jamaican black castor oil\n20 g castor oil\n"
+            ."10 drops lavender essential oil\n$how");
+        self::assertSame(['castor-oil', 'lavender-eo'], self::in($two, 'add'), 'the plain one, where it is there');
+    }
+
+    public function test_vitamin_e_bears_the_melt(): void
+    {
+        $of = self::read(self::BALM.'Melt the wax and the shea with the castor oil. Stir in the vitamin E. '
+            .'Add the rosemary oil. Pour into tins.');
+
+        self::assertSame(['vitamin-e'], self::in($of, 'add'));
+        self::assertSame('', self::task($of, 'add')->hers->doubt ?? '');
+        self::assertSame(['rosemary-eo'], self::in($of, 'add-2'));
+        $ids = self::ids($of);
+        self::assertSame('cool', $ids[(int) array_search('add-2', $ids, true) - 1]);
+        $house = self::assess(self::formula(
+            ['beeswax' => '30 g', 'castor-oil' => '60 g', 'vitamin-e' => '1 g'],
+            ProductKind::Balm,
+        ));
+        self::assertNotContains('cool', self::ids($house), 'nothing is waited for');
+    }
+
+    public function test_what_turns_grainy_is_cooled_fast(): void
+    {
+        $shea = self::assess(self::formula(['shea-butter' => '80 g', 'olive-oil' => '20 g'], ProductKind::Balm));
+        self::assertStringContainsString('fast', self::task($shea, 'set')->act);
+        self::assertStringContainsString('grains', self::task($shea, 'set')->gate->reason ?? '');
+        $hers = self::read("Shea balm\n80 g shea butter\n20 g olive oil\nMelt. Pour into jars. "
+            .'Let it set overnight.');
+        self::assertStringContainsString('grains', self::task($hers, 'set')->hers->doubt ?? '');
+        $cocoa = self::assess(self::formula(['cocoa-butter' => '80 g', 'olive-oil' => '20 g'], ProductKind::Balm));
+        self::assertStringNotContainsString('fast', self::task($cocoa, 'set')->act);
     }
 
     /** Any method in any order: every line goes in once, and nothing delicate is heated. */

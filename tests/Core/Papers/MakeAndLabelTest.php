@@ -54,7 +54,7 @@ final class MakeAndLabelTest extends CoreTestCase
         self::assertTrue($sheet->weighings()[0]->isWithin(141.3));
         self::assertFalse($sheet->weighings()[0]->isWithin(141.6));
         $words = implode(' ', array_map(static fn ($t): string => $t->words(), $sheet->tasks()));
-        foreach (['Melt', 'burn', '40 °C', 'Whip 8 to 12', 'Sift', 'label'] as $word) {
+        foreach (['Melt', 'burn', 'At the warmth at which it is whipped', 'Whip 8 to 12', 'Sift', 'label'] as $word) {
             self::assertStringContainsString($word, $words);
         }
     }
