@@ -153,7 +153,7 @@ final class EvaluationController
         'SwapAsk',
         does: 'What could take one line\'s place, the other shares moved to keep texture and weight',
     )]
-    public function swap(SwapRequest $request): JsonResponse
+    public function swap(SwapRequest $request, StudioStock $stock): JsonResponse
     {
         $line = $request->string('line')->value();
         $given = $request->given();
@@ -163,7 +163,13 @@ final class EvaluationController
             'of' => $line,
             'swaps' => array_map(
                 static fn (Swap $s): array => (new SwapResource($s))->toArray(),
-                Swap::of($now, $line, $this->catalogue->get(), $this->bench->assessor($given->profile())),
+                Swap::of(
+                    $now,
+                    $line,
+                    $this->catalogue->get(),
+                    $this->bench->assessor($given->profile()),
+                    held: $stock->ids(),
+                ),
             ),
         ]);
     }

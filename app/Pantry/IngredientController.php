@@ -62,13 +62,14 @@ final class IngredientController
         'IngredientPage',
         does: 'One ingredient with all its figures and sources, where it is used and what could stand in for it',
     )]
-    public function show(string $ingredient, PageRequest $request): JsonResponse
+    public function show(string $ingredient, PageRequest $request, Cupboard $cupboard): JsonResponse
     {
         return new JsonResponse(
             (new IngredientPageResource(
                 self::find($ingredient, $this->catalogue->get()),
                 $this->catalogue->get(),
                 $request->without(),
+                array_keys($cupboard->grams()),
             ))->toArray(),
         );
     }

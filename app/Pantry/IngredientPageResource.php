@@ -10,6 +10,7 @@ use App\Formula\Formula;
 use App\Studio\IngredientUses;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\Need;
 use Crown\Catalogue\StandIns;
 use Crown\Exchange\IngredientFile;
 use Crown\Measure\Property;
@@ -19,11 +20,15 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** One ingredient with where it is used and what could stand in for it: $defs/IngredientPage. */
 final class IngredientPageResource extends JsonResource
 {
-    /** @param  list<string>  $without what a stand-in must not bear */
+    /**
+     * @param  list<string>  $without what a stand-in must not bear
+     * @param  list<string>  $held ids of what stands in the cupboard
+     */
     public function __construct(
         private readonly Ingredient $found,
         private readonly Catalogue $all,
         private readonly array $without,
+        private readonly array $held,
     ) {
         parent::__construct($found);
     }
@@ -49,7 +54,12 @@ final class IngredientPageResource extends JsonResource
                 ->get(['id', 'title', 'kind'])
                 ->map(static fn (Formula $f): array => ['id' => $f->id, 'title' => $f->title, 'kind' => $f->kind])
                 ->all(),
-            'stand_ins' => (new StandIns($this->all))->for($this->found, $this->without),
+            'stand_ins' => (new StandIns($this->all))->for(
+                $this->found,
+                $this->without,
+                held: $this->held,
+            ),
+            'nothing_known_of' => array_map(static fn (Need $n): string => $n->label(), $this->found->saysNothingOf()),
             'own_figures' => OwnFigure::query()
                 ->where('ingredient', $ingredient)
                 ->orderBy('id')

@@ -33,6 +33,8 @@ final readonly class Difference implements JsonSerializable
             ...self::onTheHair($from, $to),
             ...self::keeping($from, $to),
             ...self::needs($from, $to),
+            ...self::jobs($from, $to),
+            ...self::unknown($from, $to),
         ];
     }
 
@@ -158,6 +160,33 @@ final readonly class Difference implements JsonSerializable
             ...$lost === [] ? [] : [new self('needs', sprintf('Not known to serve: %s.', implode(', ', $lost)))],
             ...$won === [] ? [] : [new self('needs', sprintf('Also serves: %s.', implode(', ', $won)))],
         ];
+    }
+
+    /** @return list<self> */
+    private static function jobs(Ingredient $from, Ingredient $to): array
+    {
+        $lost = array_udiff($from->jobs(), $to->jobs(), static fn (Job $a, Job $b): int => $a->value <=> $b->value);
+
+        return $lost === [] ? [] : [
+            new self(
+                'job',
+                sprintf(
+                    'Does not do: %s.',
+                    implode(', ', array_map(static fn (Job $j): string => $j->label(), array_values($lost))),
+                ),
+            ),
+        ];
+    }
+
+    /** @return list<self> where nobody has written down what both are made of */
+    private static function unknown(Ingredient $from, Ingredient $to): array
+    {
+        $isKnown = static fn (Ingredient $i): bool => $i->composition->constituents !== []
+            || $i->composition->fattyAcids->known();
+
+        return $isKnown($from) && $isKnown($to)
+            ? []
+            : [new self('unknown', 'What is in both is not known: they may do otherwise. Try it small.')];
     }
 
     /** @return list<string> */

@@ -90,6 +90,25 @@ final readonly class Ingredient
         return ! $this->isPlaced() && $this->nature() === null;
     }
 
+    /** @return list<Need> of those that are asked of anything, the ones of which nothing is known for it */
+    public function saysNothingOf(): array
+    {
+        return array_values(array_filter(
+            Need::OFTEN_ASKED,
+            fn (Need $need): bool => $this->evidenceFor($need) === [],
+        ));
+    }
+
+    /** @return list<Job> what it is put in for, beside what the hair needs; the first is what it is there for most */
+    public function jobs(): array
+    {
+        return [
+            ...$this->onHair->jobs,
+            ...$this->composition->emulsifies ? [Job::Emulsifies] : [],
+            ...$this->composition->solubilises ? [Job::Solubilises] : [],
+        ];
+    }
+
     /** The same, called as the maker wrote it. */
     public function called(string $name): self
     {

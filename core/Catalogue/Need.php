@@ -51,6 +51,9 @@ enum Need: string
         return self::LABELS[$this->value];
     }
 
+    /** What is asked of any oil, so that it is said where nothing is known of it. */
+    public const OFTEN_ASKED = [self::FirstGrey, self::Shedding, self::ThinEdges];
+
     /** Served where it lies on the scalp, rather than on the lengths. */
     public function isOfScalp(): bool
     {

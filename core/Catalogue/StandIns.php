@@ -21,7 +21,20 @@ final readonly class StandIns
         'action' => 1.0,
         'life' => 0.5,
         'preservation' => 3.0,
+        'job' => 3.0,
     ];
+
+    /** How far apart two are in what is not known of both. */
+    private const UNKNOWN = 0.5;
+
+    /** What is had more easily is put before what is as near, by so much a step. */
+    private const COMMON = 0.05;
+
+    /** From which nearness on what a maker has is offered first. */
+    private const NEAR = 0.6;
+
+    /** So many of those offered are had in shops, where there are such. */
+    private const IN_SHOPS = 2;
 
     /** Below this it is no stand-in. */
     private const FLOOR = 0.4;
@@ -46,9 +59,10 @@ final readonly class StandIns
 
     /**
      * @param  list<string>  $without allergens or names the stand-in must not bear
-     * @return list<StandIn> nearest first
+     * @param  list<string>  $held ids of what the maker has: offered first, where it is near enough
+     * @return list<StandIn> what she has, then nearest first, what is easily had before what is as near
      */
-    public function for(Ingredient $ingredient, array $without = [], int $limit = 6): array
+    public function for(Ingredient $ingredient, array $without = [], int $limit = 6, array $held = []): array
     {
         $found = [];
         foreach ($this->catalogue->all() as $other) {
@@ -58,6 +72,7 @@ final readonly class StandIns
                 || $other->isBlend()
                 || $other->provenance->withdrawn !== null
                 || ! self::related($ingredient, $other)
+                || ! self::doesTheSame($ingredient, $other)
                 || self::bringsHarm($ingredient, $other)
                 || array_filter($without, $other->answersTo(...)) !== []
             ) {
@@ -68,15 +83,76 @@ final readonly class StandIns
                 $found[] = new StandIn($other, $nearness, Difference::between($ingredient, $other));
             }
         }
+        $first = static fn (StandIn $s): bool => in_array($s->ingredient->id, $held, true)
+            && $s->nearness >= self::NEAR;
+        $rank = static fn (StandIn $s): float => $s->nearness + self::COMMON * ($s->ingredient->common - 1);
         usort(
             $found,
-            static fn (StandIn $a, StandIn $b): int => [$b->nearness, $a->ingredient->id] <=> [
-                $a->nearness,
+            static fn (StandIn $a, StandIn $b): int => [$first($b), $rank($b), $a->ingredient->id] <=> [
+                $first($a),
+                $rank($a),
                 $b->ingredient->id,
             ],
         );
 
-        return array_slice($found, 0, $limit);
+        return self::withShops($found, $limit);
+    }
+
+    /**
+     * The first of them, with some that are had in shops in the place of the last where there would be fewer.
+     *
+     * @param  list<StandIn>  $found in their order
+     * @return list<StandIn>
+     */
+    private static function withShops(array $found, int $limit): array
+    {
+        $isHad = static fn (StandIn $s): bool => $s->ingredient->common > 1;
+        $offered = array_slice($found, 0, $limit);
+        $wanting = min(self::IN_SHOPS, $limit) - count(array_filter($offered, $isHad));
+        $more = array_slice(array_values(array_filter(array_slice($found, $limit), $isHad)), 0, max(0, $wanting));
+
+        return $more === [] ? $offered : [...array_slice($offered, 0, $limit - count($more)), ...$more];
+    }
+
+    /**
+     * Whether it does what the other is there for most: its first job, a need that both serve, the same kind of
+     * preserving, or, of what lies on the hair, lying there as it does. What nothing is known of stands in for nothing.
+     */
+    private static function doesTheSame(Ingredient $a, Ingredient $b): bool
+    {
+        $lies = static fn (Ingredient $i): bool => $i->kind->isFat() || $i->onHair->action !== HairAction::None;
+        if ($lies($a) && $lies($b)) {
+            return true;
+        }
+        if ($a->jobs() !== []) {
+            return in_array($a->jobs()[0], $b->jobs(), true);
+        }
+
+        return self::needsApart($a, $b) < self::UNKNOWN
+            || self::servesSome($a, $b)
+            || ($a->preservation->kind !== PreservationKind::None && $a->preservation->kind === $b->preservation->kind)
+            || ($a->kind === IngredientKind::EssentialOil && $a->composition->constituents !== []);
+    }
+
+    private static function servesSome(Ingredient $a, Ingredient $b): bool
+    {
+        foreach (Need::cases() as $need) {
+            if (self::strength($a, $need) > 0.0 && self::strength($b, $need) > 0.0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** 1 less the part of the jobs of either that both do; 1 where neither has any. */
+    private static function jobsApart(Ingredient $a, Ingredient $b): float
+    {
+        $mine = array_map(static fn (Job $j): string => $j->value, $a->jobs());
+        $theirs = array_map(static fn (Job $j): string => $j->value, $b->jobs());
+        $all = count(array_unique([...$mine, ...$theirs]));
+
+        return $all === 0 ? 1.0 : 1.0 - count(array_intersect($mine, $theirs)) / $all;
     }
 
     /** Whether it dyes, burns or poisons where the other does not: nobody asks for that in its place. */
@@ -137,8 +213,10 @@ final readonly class StandIns
         $theirs = $b->composition->constituents === []
                 ? $b->composition->fattyAcids->percent
                 : array_map(static fn ($f): float => $f->band->best, $b->composition->constituents);
-        if ($mine !== [] && $theirs !== []) {
-            $distances['make-up'] = self::shareApart($mine, $theirs);
+        // What is not known of both is not the same in both.
+        $distances['make-up'] = $mine !== [] && $theirs !== [] ? self::shareApart($mine, $theirs) : self::UNKNOWN;
+        if ($a->jobs() !== [] || $b->jobs() !== []) {
+            $distances['job'] = self::jobsApart($a, $b);
         }
         if ($a->onHair->action !== HairAction::None && $b->onHair->action !== HairAction::None) {
             $distances['action'] = $a->onHair->action->distance($b->onHair->action);
@@ -180,13 +258,18 @@ final readonly class StandIns
     {
         $common = $all = 0.0;
         foreach (Need::cases() as $need) {
-            $mine = $a->evidenceFor($need)[0] ?? false ? $a->evidenceFor($need)[0]->strength() : 0.0;
-            $theirs = $b->evidenceFor($need)[0] ?? false ? $b->evidenceFor($need)[0]->strength() : 0.0;
+            $mine = self::strength($a, $need);
+            $theirs = self::strength($b, $need);
             $common += min($mine, $theirs);
             $all += max($mine, $theirs);
         }
 
-        return $all > 0.0 ? 1.0 - $common / $all : 0.5;
+        return $all > 0.0 ? 1.0 - $common / $all : self::UNKNOWN;
+    }
+
+    private static function strength(Ingredient $of, Need $need): float
+    {
+        return ($of->evidenceFor($need)[0] ?? null)?->strength() ?? 0.0;
     }
 
     private static function related(Ingredient $a, Ingredient $b): bool

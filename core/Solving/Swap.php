@@ -44,7 +44,8 @@ final readonly class Swap
     /**
      * @param  Assessment  $now of the formula as it is
      * @param  string  $line id of a line whose ingredient is in the catalogue
-     * @return list<self> nearest stand-ins first
+     * @param  list<string>  $held ids of what the maker has
+     * @return list<self> stand-ins that she has, then the nearest
      */
     public static function of(
         Assessment $now,
@@ -52,6 +53,7 @@ final readonly class Swap
         Catalogue $catalogue,
         Assessor $assessor,
         int $most = 5,
+        array $held = [],
     ): array {
         $subject = $now->subject;
         $old = $subject->formula()->line($line);
@@ -59,7 +61,7 @@ final readonly class Swap
             throw SolveError::field('line', 'a line whose ingredient is in the catalogue');
         }
         $swaps = [];
-        foreach ((new StandIns($catalogue))->for($catalogue->get($old->ingredient), [], $most) as $standIn) {
+        foreach ((new StandIns($catalogue))->for($catalogue->get($old->ingredient), [], $most, $held) as $standIn) {
             [$formula, $moved] = self::balanced($subject, $old, $standIn->ingredient);
             $swaps[] = new self($standIn, $formula, $assessor->assess($formula, $subject->context), $moved, $now);
         }

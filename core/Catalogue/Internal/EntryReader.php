@@ -17,6 +17,7 @@ use Crown\Catalogue\Form;
 use Crown\Catalogue\HairAction;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Job;
 use Crown\Catalogue\LegalLimit;
 use Crown\Catalogue\Microbes;
 use Crown\Catalogue\Need;
@@ -167,6 +168,14 @@ final readonly class EntryReader
                 ),
             $action->isEmpty() ? Fact::ESTIMATE : $this->source($action, 'source'),
             $entry->text('feel', '') ?: null,
+            array_map(
+                static fn (string $job): Job => Job::tryFrom($job) ?? throw CatalogueError::wrong(
+                    $entry->file,
+                    'jobs',
+                    implode(', ', array_column(Job::cases(), 'value')),
+                ),
+                $entry->texts('jobs'),
+            ),
         );
     }
 

@@ -124,6 +124,7 @@ final readonly class Pool
             $portion->ingredient,
             $this->wishes->shunned(),
             self::STAND_INS,
+            array_keys($this->stock),
         );
 
         return array_map(static fn ($standIn): Ingredient => $standIn->ingredient, $found);

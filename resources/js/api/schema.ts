@@ -2912,7 +2912,7 @@ export interface components {
         Task: {
             id: string;
             /** @enum {string} */
-            kind: "clean" | "prepare" | "toast" | "crush" | "blend" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "scrape" | "sift" | "fill" | "set" | "unmould" | "wrap" | "wipe" | "label";
+            kind: "clean" | "prepare" | "toast" | "crush" | "blend" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "scrape" | "sift" | "fill" | "shake" | "set" | "unmould" | "wrap" | "wipe" | "label";
             act: string;
             gate: components["schemas"]["Gate"];
             caution: string;
@@ -3417,6 +3417,8 @@ export interface components {
             own_figures: components["schemas"]["OwnFigure"][];
             own: components["schemas"]["OwnHeld"] | null;
             stock_grams: number | null;
+            /** @description Needs that are asked of anything, of which nothing is known for it. */
+            nothing_known_of: string[];
         };
         Comparison: {
             ingredients: components["schemas"]["Ingredient"][];
@@ -4899,7 +4901,7 @@ export interface components {
         ProcedureTask: {
             id: string;
             /** @enum {string} */
-            kind: "clean" | "prepare" | "toast" | "crush" | "blend" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "scrape" | "sift" | "fill" | "set" | "unmould" | "wrap" | "wipe" | "label";
+            kind: "clean" | "prepare" | "toast" | "crush" | "blend" | "steep" | "melt" | "hold" | "warm-water" | "combine" | "strain" | "cool" | "cool-down" | "add" | "wait" | "chill" | "whip" | "scrape" | "sift" | "fill" | "shake" | "set" | "unmould" | "wrap" | "wipe" | "label";
             act: string;
             gate: components["schemas"]["Gate"];
             caution: string;

@@ -17,9 +17,11 @@ use Crown\Catalogue\LegalLimit;
 use Crown\Catalogue\Need;
 use Crown\Catalogue\Origin;
 use Crown\Catalogue\OwnEntry;
+use Crown\Catalogue\PreservationKind;
 use Crown\Catalogue\Route;
 use Crown\Catalogue\Shunned;
 use Crown\Catalogue\Sought;
+use Crown\Catalogue\StandIn;
 use Crown\Catalogue\StandIns;
 use Crown\Catalogue\Wanted;
 use Crown\Measure\Band;
@@ -69,10 +71,12 @@ final class ChoosingTest extends CoreTestCase
         $found = (new StandIns(self::catalogue()))->for(self::catalogue()->get('sweet-almond-oil'), ['tree nut'], 8);
 
         self::assertNotSame([], $found);
-        $last = 1.0;
+        $last = 2.0;
         foreach ($found as $standIn) {
-            self::assertLessThanOrEqual($last, $standIn->nearness);
-            $last = $standIn->nearness;
+            // What is had more easily is put before what is as near.
+            $rank = $standIn->nearness + 0.05 * ($standIn->ingredient->common - 1);
+            self::assertLessThanOrEqual($last, $rank);
+            $last = $rank;
             self::assertNotContains('tree nut', $standIn->ingredient->precautions->allergens);
         }
         self::assertSame(
@@ -258,5 +262,82 @@ final class ChoosingTest extends CoreTestCase
                 );
             }
         }
+    }
+
+    /**
+     * @param  list<string>  $held
+     * @return list<string>
+     */
+    private static function standInsOf(string $id, int $limit = 6, array $held = []): array
+    {
+        return array_map(
+            static fn (StandIn $s): string => $s->ingredient->id,
+            (new StandIns(self::catalogue()))->for(self::catalogue()->get($id), [], $limit, $held),
+        );
+    }
+
+    public function test_a_stand_in_does_the_same(): void
+    {
+        self::assertSame([], self::standInsOf('dimethyl-sulfone'), 'nothing is known that does what it does');
+        self::assertContains('bibhitaki', self::standInsOf('amla'));
+        $others = ['basil-leaf', 'parsley', 'rooibos', 'orange-peel'];
+        self::assertSame([], array_intersect($others, self::standInsOf('amla', 40)));
+        self::assertSame(['gluconolactone'], self::standInsOf('citric-acid'));
+        self::assertContains('radish-seed-extract', self::standInsOf('dimethicone'));
+        foreach (self::catalogue()->all() as $ingredient) {
+            $lies = static fn (Ingredient $i): bool => $i->kind->isFat() || $i->onHair->action !== HairAction::None;
+            foreach ((new StandIns(self::catalogue()))->for($ingredient, [], 40) as $standIn) {
+                $other = $standIn->ingredient;
+                $what = "$other->id for $ingredient->id";
+                if (! $lies($ingredient) || ! $lies($other)) {
+                    self::assertTrue(
+                        $ingredient->jobs() === []
+                            ? self::alike($ingredient, $other)
+                            : in_array($ingredient->jobs()[0], $other->jobs(), true),
+                        $what,
+                    );
+                }
+                // What is in both is known, or it is said that it is not, and they are not all alike.
+                $said = array_map(static fn (Difference $d): string => $d->about, $standIn->changes);
+                self::assertTrue($standIn->nearness < 0.9 || ! in_array('unknown', $said, true), $what);
+            }
+        }
+    }
+
+    /** A need, a way of preserving or constituents that both have. */
+    private static function alike(Ingredient $a, Ingredient $b): bool
+    {
+        $needs = static fn (Ingredient $i): array => array_map(
+            static fn (Evidence $e): string => $e->need->value,
+            array_filter($i->evidence, static fn (Evidence $e): bool => $e->strength() > 0.0),
+        );
+
+        return array_intersect($needs($a), $needs($b)) !== []
+            || $a->preservation->kind === $b->preservation->kind && $a->preservation->kind !== PreservationKind::None
+            || $a->kind === IngredientKind::EssentialOil;
+    }
+
+    public function test_what_a_maker_has_or_finds_in_shops_is_offered(): void
+    {
+        self::assertContains('shea-butter', self::standInsOf('cocoa-butter'));
+        self::assertContains('cocoa-butter', self::standInsOf('kokum-butter'));
+        self::assertContains('olive-oil', self::standInsOf('coconut-oil'));
+        self::assertSame('shea-butter', self::standInsOf('cocoa-butter', held: ['shea-butter'])[0]);
+        self::assertNotSame('beeswax', self::standInsOf('cocoa-butter', held: ['beeswax'])[0], 'not near enough');
+        foreach (['cocoa-butter', 'mango-butter', 'kokum-butter', 'argan-oil', 'jojoba-oil', 'rice-bran-oil'] as $id) {
+            $had = array_filter(
+                self::standInsOf($id),
+                static fn (string $other): bool => self::catalogue()->get($other)->common > 1,
+            );
+            self::assertGreaterThanOrEqual(2, count($had), $id);
+        }
+    }
+
+    public function test_what_is_asked_of_anything_is_said_where_nothing_is_known(): void
+    {
+        $clove = self::catalogue()->get('clove-bud');
+
+        self::assertSame(Need::OFTEN_ASKED, $clove->saysNothingOf());
+        self::assertNotContains(Need::FirstGrey, self::catalogue()->get('amla')->saysNothingOf());
     }
 }

@@ -8,6 +8,7 @@ use Crown\Assessment\Assessor;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\ProductKind;
+use Crown\Measure\Property;
 use Crown\Solving\SolveError;
 use Crown\Solving\Swap;
 use Tests\Core\CoreTestCase;
@@ -34,6 +35,7 @@ final class SwapTest extends CoreTestCase
         $swaps = self::swaps(self::butter(), 'l2');
 
         self::assertCount(5, $swaps);
+        $held = 0;
         foreach ($swaps as $swap) {
             $then = $swap->assessment->subject;
             self::assertEqualsWithDelta(
@@ -41,7 +43,11 @@ final class SwapTest extends CoreTestCase
                 $then->texture->solids(25.0)->best,
                 max(1.0, $now->subject->texture->solids(25.0)->best * 0.1) + 0.1,
             );
-            self::assertEqualsWithDelta((float) $now->subject->heaviness(), (float) $then->heaviness(), 0.16);
+            // Among fats that are all richer no lighter blend can be found: then the texture alone is held.
+            if ($swap->standIn->ingredient->facts->best(Property::Weight, 5.0) < (float) $now->subject->heaviness()) {
+                self::assertEqualsWithDelta((float) $now->subject->heaviness(), (float) $then->heaviness(), 0.16);
+                $held++;
+            }
             self::assertNotContains(
                 'sweet-almond-oil',
                 array_map(static fn (Line $l): string => $l->ingredient, $swap->formula->lines),
@@ -51,6 +57,7 @@ final class SwapTest extends CoreTestCase
                 array_map(static fn (Line $l): string => $l->ingredient, $swap->formula->lines),
             );
         }
+        self::assertGreaterThanOrEqual(3, $held);
     }
 
     public function test_a_butter_for_a_butter_moves_the_other_shares(): void
@@ -128,11 +135,15 @@ final class SwapTest extends CoreTestCase
 
     public function test_nearest_first(): void
     {
-        $nearness = array_map(static fn (Swap $s): float => $s->standIn->nearness, self::swaps(self::butter(), 'l1'));
-        $sorted = $nearness;
+        $rank = array_map(
+            // What is had more easily is put before what is as near.
+            static fn (Swap $s): float => $s->standIn->nearness + 0.05 * ($s->standIn->ingredient->common - 1),
+            self::swaps(self::butter(), 'l1'),
+        );
+        $sorted = $rank;
         rsort($sorted);
 
-        self::assertSame($sorted, $nearness);
+        self::assertSame($sorted, $rank);
     }
 
     public function test_a_formula_with_something_unknown_in_it_is_swapped_without_moving_the_rest(): void

@@ -54,7 +54,7 @@ const { data, isPending, error, refetch } = useQuery(
                     <button type="button" class="act" :aria-label="`Take ${swap.name}`" @click="emit('take', swap)">Take it</button>
                 </li>
             </ul>
-            <p v-if="data && data.swaps.length === 0">Nothing in the catalogue is near enough to stand in for it.</p>
+            <p v-if="data && data.swaps.length === 0">Nothing that is known does the same as it.</p>
         </WaitOrProblem>
         <button type="button" class="act-quiet mt-3 -ml-2.5" @click="emit('close')">Close</button>
     </UiDialog>

@@ -65,7 +65,7 @@ async function remove(): Promise<void> {
             <div class="grid gap-x-10 gap-y-7 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
                 <div class="min-w-0 space-y-7">
                     <AtAGlance :it="it" />
-                    <WhatItServes :it="it" />
+                    <WhatItServes :it="it" :nothing="data.nothing_known_of" />
                     <WhatItHolds :it="it" />
                     <KnownFigures :id="id" :page="data" @back="back" />
                 </div>

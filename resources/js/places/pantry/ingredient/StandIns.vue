@@ -38,7 +38,7 @@ const without = defineModel<string>('without', { required: true });
                 </span>
             </li>
         </ol>
-        <p v-if="standIns.length === 0" class="quiet mt-1">Nothing in the catalogue is near enough.</p>
+        <p v-if="standIns.length === 0" class="quiet mt-1">Nothing that is known does the same.</p>
         <RouterLink
             v-else
             class="act-quiet -ml-2.5"

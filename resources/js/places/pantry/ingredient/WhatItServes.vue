@@ -4,16 +4,17 @@ import EvidenceMark from '../../../ui/EvidenceMark.vue';
 import HowLink from '../../../ui/HowLink.vue';
 
 /** What it is used for, and how well that is known. */
-defineProps<{ it: Schemas['Ingredient'] }>();
+defineProps<{ it: Schemas['Ingredient']; nothing: string[] }>();
 </script>
 
 <template>
-    <section v-if="it.needs.length > 0">
+    <section>
         <h2>
             What it is used for, and how well that is known
             <HowLink of="evidence" what="evidence" />
         </h2>
-        <ul class="mt-1">
+        <p v-if="it.needs.length === 0" class="mt-1">Nothing: no use for the hair is written down for it here.</p>
+        <ul v-else class="mt-1">
             <li v-for="need in it.needs" :key="need.need" class="row-line grid gap-x-4 py-2 sm:grid-cols-[10rem_minmax(0,1fr)]">
                 <span>
                     <strong>{{ need.label }}</strong>
@@ -28,5 +29,8 @@ defineProps<{ it: Schemas['Ingredient'] }>();
                 </span>
             </li>
         </ul>
+        <p v-if="nothing.length > 0" class="quiet mt-1 text-[13px]">
+            Nothing is known of it for {{ nothing.join(', ') }}, nor whether it acts on hormones. For these, ask a clinician.
+        </p>
     </section>
 </template>
