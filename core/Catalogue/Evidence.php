@@ -30,6 +30,20 @@ final readonly class Evidence
     ) {
     }
 
+    /** The same where it is told of something that was made of the thing: it was found of that, not of what came out. */
+    public function foundOf(Ingredient $parent): self
+    {
+        return new self(
+            $this->need,
+            $this->grade,
+            sprintf('Of %s itself: %s', Name::inSentence($parent->name), lcfirst($this->found)),
+            $this->on,
+            $this->route,
+            $this->source,
+            $this->elsewhere,
+        );
+    }
+
     /**
      * What the grade is worth for something that is rubbed into a scalp or hair: what was only eaten counts at most as
      * tradition; a trial on other skin, and a finding without a named source, count one grade less.

@@ -204,7 +204,7 @@ final readonly class Cli
             ),
         );
 
-        return $this->done($arguments, $result, $text);
+        return $this->done($arguments, $result, $text.$result->first."\n");
     }
 
     private function readRecipe(Arguments $arguments): Outcome

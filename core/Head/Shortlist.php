@@ -12,6 +12,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Name;
 use Crown\Catalogue\Need;
+use Crown\Catalogue\PreservationKind;
 use Crown\Catalogue\Route;
 use Crown\Measure\Property;
 use Crown\Measure\School;
@@ -22,6 +23,16 @@ final readonly class Shortlist
 {
     /** What a step of weight outside the target costs, in steps of evidence. */
     private const WEIGHT_COST = 1.0;
+
+    /** What comes before anything is put on, by need. */
+    private const BEFORE = [
+        'thin-edges' => 'First loosen the style: pulling is what thins edges. Where it is patchy, sudden or sore, see a '
+            .'clinician. ',
+        'shedding' => 'Where it is sudden, heavy or patchy, see a clinician first. ',
+    ];
+
+    /** Solids at 25 °C from which a butter is too hard to be rubbed in by itself, per cent. */
+    private const HARD = 55.0;
 
     /** Years from which what is strong is not kept for last. */
     private const GROWN = 12.0;
@@ -89,7 +100,60 @@ final readonly class Shortlist
         }
         usort($ranked, static fn (array $a, array $b): int => $order[$a['id']] <=> $order[$b['id']]);
 
-        return new ShortlistResult(array_slice($ranked, 0, $limit), $leftOut, $this->first($ranked, $need));
+        $ranked = $this->oncePerFamily($ranked, $need);
+
+        return new ShortlistResult(
+            array_slice($ranked, 0, $limit),
+            $leftOut,
+            (self::BEFORE[$need->value] ?? '').$this->first($ranked, $need),
+        );
+    }
+
+    /**
+     * Of those that do the same work and of which the same was found only the first; the others are named with it.
+     *
+     * @param  list<array{
+     *     id: string, name: string, kind: string, matter: string, score: float, evidence: int, route: string,
+     *     reasons: list<string>,
+     * }>  $ranked
+     * @return list<array{
+     *     id: string, name: string, kind: string, matter: string, score: float, evidence: int, route: string,
+     *     reasons: list<string>,
+     * }>
+     */
+    private function oncePerFamily(array $ranked, Need $need): array
+    {
+        $kept = $of = [];
+        foreach ($ranked as $row) {
+            $ingredient = $this->catalogue->get($row['id']);
+            $job = $ingredient->kind->isFat() ? null : $ingredient->jobs()[0] ?? null;
+            $family = match (true) {
+                $ingredient->kind === IngredientKind::ReadySteep => "steep: $row[name]",
+                $job !== null => "$job->value: ".self::found($ingredient, $need),
+                default => $row['id'],
+            };
+            $of[$family][] = Name::inSentence($row['name']);
+            $kept[$family] ??= $row;
+        }
+        foreach ($kept as $family => $row) {
+            $others = array_slice($of[$family], 1);
+            if ($others !== [] && $row['kind'] === IngredientKind::ReadySteep->value) {
+                $kept[$family]['reasons'][] = sprintf('Of it there are %d lots; this one goes first.', count($others) + 1);
+            } elseif ($others !== []) {
+                $kept[$family]['reasons'][] = sprintf(
+                    'So %s %s: one of them is enough.',
+                    count($others) > 1 ? 'do' : 'does',
+                    implode(', ', $others),
+                );
+            }
+        }
+
+        return array_values($kept);
+    }
+
+    private static function found(Ingredient $ingredient, Need $need): string
+    {
+        return ($ingredient->evidenceFor($need)[0] ?? null)->found ?? '';
     }
 
     /**
@@ -115,7 +179,8 @@ final readonly class Shortlist
     }
 
     /**
-     * What decides between two that are known as well, the least first: that it cannot be used by itself, that it works
+     * What decides between two that are known as well, the least first: that it cannot be used by itself, that it spoils
+     * in a day, that it works
      * against what this hair's porosity asks, that it is strong, what its owner dislikes in another season, what is at
      * hand, how common it is; and only then, so that the order is always the same, the name.
      *
@@ -130,7 +195,8 @@ final readonly class Shortlist
         );
 
         return [
-            self::needsOthers($ingredient->kind, $need) ? 1 : 0,
+            self::needsOthers($ingredient, $need) ? 1 : 0,
+            self::spoils($ingredient) ? 1 : 0,
             $this->worksAgainst($ingredient, $need) ? 1 : 0,
             count($grave),
             count($dislikes),
@@ -153,10 +219,24 @@ final readonly class Shortlist
             && ($need === Need::ChildGentle || $this->head->age->youngestYears() < self::GROWN);
     }
 
-    /** A wax only thickens an oil, and a plant has to be steeped before it reaches the lengths. */
-    private static function needsOthers(IngredientKind $kind, Need $need): bool
+    /**
+     * A wax or a hard butter only thickens an oil, an essential oil is never used neat, and a plant has to be steeped
+     * before it reaches the lengths, a fresh one before it reaches anything.
+     */
+    private static function needsOthers(Ingredient $of, Need $need): bool
     {
-        return $kind === IngredientKind::Wax || ($kind->isPlant() && ! $need->isOfScalp());
+        return match (true) {
+            $of->kind === IngredientKind::Wax, $of->kind === IngredientKind::EssentialOil => true,
+            $of->kind === IngredientKind::Butter => $of->composition->solidFat->at(25.0) >= self::HARD,
+            $of->kind->isPlant() => $of->kind === IngredientKind::FreshPlant || ! $need->isOfScalp(),
+            default => false,
+        };
+    }
+
+    /** A juice or a brew keeps for a day: it is made anew each time. */
+    private static function spoils(Ingredient $of): bool
+    {
+        return $of->kind === IngredientKind::Water && $of->preservation->kind === PreservationKind::None;
     }
 
     /** Hair that takes little up wants what goes in; hair that takes all up wants what stays on it. */

@@ -341,8 +341,10 @@ final readonly class SteepYield
         $oils = array_map(static fn (Pour $p): Ingredient => $p->oil, $this->plan->charge->pours);
         foreach ([...$plants, ...$oils] as $ingredient) {
             foreach ($ingredient->evidence as $evidence) {
-                $known = $best[$evidence->need->value] ?? $evidence;
-                $best[$evidence->need->value] = $evidence->worth() > $known->worth() ? $evidence : $known;
+                $known = $best[$evidence->need->value] ?? null;
+                if ($known === null || $evidence->worth() > $known->worth()) {
+                    $best[$evidence->need->value] = $evidence->foundOf($ingredient);
+                }
             }
         }
 

@@ -177,4 +177,48 @@ final class RankingTest extends CoreTestCase
 
         self::assertSame('head.clinician', self::codes($assessment)[0]);
     }
+
+    public function test_a_trial_on_patchy_loss_is_no_evidence_for_thin_edges(): void
+    {
+        $result = (new Shortlist(self::catalogue(), new Profile('Ada')))->for(Need::ThinEdges, [], null, 400);
+
+        self::assertSame([], array_intersect(
+            ['rosemary-eo', 'thyme-thymol-eo', 'garlic', 'cedarwood-atlas-eo', 'onion-juice'],
+            array_column($result->ranked, 'id'),
+        ));
+        self::assertContains('garlic', array_column($result->leftOut, 'id'), 'and it is said why');
+        self::assertStringStartsWith('First loosen the style', $result->first);
+        self::assertStringContainsString('see a clinician', $result->first);
+    }
+
+    public function test_a_family_is_offered_once(): void
+    {
+        $result = (new Shortlist(self::catalogue(), new Profile('Ada', Strand::Coarse, Porosity::High)))
+            ->for(Need::Breakage, ['coconut'], null, 400);
+        $ids = array_column($result->ranked, 'id');
+        $proteins = array_filter($ids, static fn (string $id): bool => str_starts_with($id, 'hydrolysed-'));
+
+        self::assertCount(1, $proteins);
+        $row = $result->ranked[(int) array_key_first($proteins)];
+        self::assertStringContainsString('one of them is enough', implode(' ', $row['reasons']));
+        self::assertStringContainsString('hydrolysed silk', implode(' ', $row['reasons']));
+        self::assertNotSame([], array_intersect(['btms-25', 'btms-50'], $ids), 'what lowers the force of combing');
+        $flaking = (new Shortlist(self::catalogue(), new Profile('Ada')))->for(Need::Flaking, [], null, 400);
+        self::assertContains('honey', array_column($flaking->ranked, 'id'), 'another finding is another row');
+    }
+
+    public function test_what_cannot_be_used_by_itself_or_spoils_in_a_day_comes_later(): void
+    {
+        $coarse = new Profile('Ada', Strand::Coarse);
+        self::assertLessThan(
+            self::places(Need::Sealing, $coarse)['cocoa-butter'],
+            self::places(Need::Sealing, $coarse)['shea-butter'],
+        );
+        self::assertLessThan(
+            self::places(Need::Dullness, $coarse)['beer'],
+            self::places(Need::Dullness, $coarse)['argan-oil'],
+        );
+        $flaking = self::places(Need::Flaking, $coarse);
+        self::assertLessThan($flaking['lemongrass-eo'], $flaking['black-seed-oil']);
+    }
 }
