@@ -6,6 +6,7 @@ namespace Crown\Assessment;
 
 use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Months;
+use Crown\Measure\Number;
 use Crown\Measure\Property;
 use DateTimeImmutable;
 use JsonSerializable;
@@ -63,7 +64,7 @@ final readonly class Keeping implements JsonSerializable
             $day,
             $opened,
             max(1, (int) floor($opened)),
-            $opened < 1.0 ? sprintf('%d days', Months::inDays($opened)) : sprintf('%d M', (int) floor($opened)),
+            $opened < 1.0 ? Number::counted(Months::inDays($opened), 'day') : sprintf('%d M', (int) floor($opened)),
             $store,
         );
     }

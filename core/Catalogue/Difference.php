@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Measure\Number;
 use Crown\Measure\Property;
 use JsonSerializable;
 
@@ -128,7 +129,11 @@ final readonly class Difference implements JsonSerializable
         $found = [];
         [$was, $is] = self::both($from, $to, Property::LifeMonths);
         if ($was !== null && $is !== null && abs($is / $was - 1.0) >= self::LIFE) {
-            $found[] = new self('life', sprintf('Keeps %s months instead of %s.', self::shown($is), self::shown($was)));
+            $found[] = new self('life', sprintf(
+                'Keeps %s instead of %s.',
+                Number::counted($is, 'month', 1),
+                self::shown($was),
+            ));
         }
         [$was, $is] = [
             $from->composition->fattyAcids->polyunsaturated(),

@@ -26,8 +26,8 @@ final readonly class Shortlist
 
     /** What comes before anything is put on, by need. */
     private const BEFORE = [
-        'thin-edges' => 'First loosen the style: pulling is what thins edges. Where it is patchy, sudden or sore, see a '
-            .'clinician. ',
+        'thin-edges' => 'First loosen the style: pulling is what thins edges. Where it is patchy, sudden or sore, see '
+            .'a clinician. ',
         'shedding' => 'Where it is sudden, heavy or patchy, see a clinician first. ',
     ];
 
@@ -138,7 +138,10 @@ final readonly class Shortlist
         foreach ($kept as $family => $row) {
             $others = array_slice($of[$family], 1);
             if ($others !== [] && $row['kind'] === IngredientKind::ReadySteep->value) {
-                $kept[$family]['reasons'][] = sprintf('Of it there are %d lots; this one goes first.', count($others) + 1);
+                $kept[$family]['reasons'][] = sprintf(
+                    'Of it there are %d lots; this one goes first.',
+                    count($others) + 1,
+                );
             } elseif ($others !== []) {
                 $kept[$family]['reasons'][] = sprintf(
                     'So %s %s: one of them is enough.',
@@ -179,8 +182,8 @@ final readonly class Shortlist
     }
 
     /**
-     * What decides between two that are known as well, the least first: that it cannot be used by itself, that it spoils
-     * in a day, that it works
+     * What decides between two that are known as well, the least first: that it cannot be used by itself, that it
+     * spoils in a day, that it works
      * against what this hair's porosity asks, that it is strong, what its owner dislikes in another season, what is at
      * hand, how common it is; and only then, so that the order is always the same, the name.
      *

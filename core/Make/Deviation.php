@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Make;
 
 use Crown\Measure\Amount;
+use Crown\Measure\Number;
 
 /** One thing that went otherwise than planned. */
 final readonly class Deviation
@@ -32,7 +33,12 @@ final readonly class Deviation
 
         return match ($this->code) {
             'over', 'under' => sprintf('%s: %s g for %s g.', $this->subject, $found, $planned),
-            'miscounted' => sprintf('%s: %s drops for %s.', $this->subject, $found, $planned),
+            'miscounted' => sprintf(
+                '%s: %s for %s.',
+                $this->subject,
+                Number::counted((float) $found, 'drop'),
+                $planned,
+            ),
             'left-out' => sprintf('%s was left out.', $this->subject),
             'passed-over' => sprintf('Passed over: %s (%s).', $this->subject, rtrim($this->note, '.')),
             default => sprintf(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Make;
 
+use Crown\Measure\Number;
 use Crown\Problem;
 
 /** A batch that cannot be closed, or something that cannot be said of it. */
@@ -52,7 +53,12 @@ final class MakeError extends Problem
         return new self(
             'net_grams',
             'more-than-weighed',
-            sprintf('%d jars of %g g come to more than the %.0f g that were weighed.', $jars, $netGrams, $weighed),
+            sprintf(
+                '%s of %g g come to more than the %.0f g that were weighed.',
+                Number::counted($jars, 'jar'),
+                $netGrams,
+                $weighed,
+            ),
             ['jars' => $jars, 'net_grams' => $netGrams, 'weighed' => $weighed],
         );
     }

@@ -14,4 +14,12 @@ final class Number
 
         return str_contains($written, '.') ? rtrim(rtrim($written, '0'), '.') : $written;
     }
+
+    /** "1 day", "2 days", "1.5 months": a number with what it counts in the fitting form. */
+    public static function counted(float $number, string $one, int $decimals = 0): string
+    {
+        $shown = self::shown($number, $decimals);
+
+        return "$shown $one".($shown === '1' ? '' : 's');
+    }
 }

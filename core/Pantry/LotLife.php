@@ -10,6 +10,7 @@ use Crown\Assessment\WaterCap;
 use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Ingredient;
 use Crown\Measure\Months;
+use Crown\Measure\Number;
 use Crown\Measure\Property;
 use DateTimeImmutable;
 use JsonSerializable;
@@ -148,8 +149,8 @@ final readonly class LotLife implements JsonSerializable
     private static function words(float $months): string
     {
         return $months < 1.5
-            ? sprintf('%d days', Months::inDays($months))
-            : sprintf('%s months', number_format($months, $months < 6.0 ? 1 : 0));
+            ? Number::counted(Months::inDays($months), 'day')
+            : Number::counted($months, 'month', $months < 6.0 ? 1 : 0);
     }
 
     /** @return array<string, mixed> */

@@ -17,6 +17,7 @@ use Crown\Catalogue\StandIns;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
+use Crown\Measure\Number;
 use Crown\Solving\Requirement\EffectiveSolids;
 use Crown\Solving\Requirement\Heaviness;
 
@@ -85,7 +86,7 @@ final readonly class Swap
         }
         [$long, $longer] = [$was->life->months?->best, $is->life->months?->best];
         if ($long !== null && $longer !== null && abs($long - $longer) >= 1.0) {
-            $said[] = sprintf('Keeps %.0f months instead of %.0f.', $longer, $long);
+            $said[] = sprintf('Keeps %s instead of %.0f.', Number::counted($longer, 'month'), $long);
         }
         [$lost, $won] = [self::allergens($was), self::allergens($is)];
         foreach (array_diff($won, $lost) as $allergen) {

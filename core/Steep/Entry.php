@@ -104,7 +104,7 @@ final readonly class Entry
             $how[] = sprintf('%s °C', Number::shown($stay->celsius, 0));
         }
         if ($stay->method->isHeated() && $stay->minutes !== null) {
-            $how[] = sprintf('%s minutes', Number::shown($stay->minutes, 1));
+            $how[] = Number::counted($stay->minutes, 'minute', 1);
         }
         if ($stay->days !== null) {
             $how[] = sprintf('%d %s', $stay->days, $stay->days === 1 ? 'day' : 'days');

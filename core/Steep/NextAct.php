@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Measure\Number;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -132,7 +133,7 @@ final readonly class NextAct implements JsonSerializable
             $missed >= self::MISSED => $is(
                 NextKind::Shake,
                 $since->modify('+1 day'),
-                sprintf('Shake it: not shaken for %d days.', $missed + 1),
+                sprintf('Shake it: not shaken for %s.', Number::counted($missed + 1, 'day')),
             ),
             default => $is(NextKind::Shake, $today, 'Shake it today.'),
         };

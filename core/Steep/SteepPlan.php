@@ -6,6 +6,7 @@ namespace Crown\Steep;
 
 use Crown\Measure\Band;
 use Crown\Measure\Months;
+use Crown\Measure\Number;
 use DateTimeImmutable;
 
 /**
@@ -109,16 +110,16 @@ final readonly class SteepPlan
             $days = $herb->form === 'fresh' ? $this->daysUnheated($herb->since) : 0.0;
             if ($days > self::STANDS_WET) {
                 return sprintf(
-                    '%s stood fresh under oil for %.0f days: microbes may have grown.',
+                    '%s stood fresh under oil for %s: microbes may have grown.',
                     $herb->plant->name,
-                    $days,
+                    Number::counted($days, 'day'),
                 );
             }
         }
         $days = $this->charge->waterGrams > 0.0 ? $this->daysUnheated($this->timeline->start) : 0.0;
 
         return $days > self::STANDS_WET
-            ? sprintf('Water stood in the oil for %.0f days: microbes may have grown.', $days)
+            ? sprintf('Water stood in the oil for %s: microbes may have grown.', Number::counted($days, 'day'))
             : null;
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Measure\Number;
 use DateTimeImmutable;
 
 /** Whether a plan still fits today and the day it is wanted; and if it does not, what still can. */
@@ -31,7 +32,11 @@ final class Timing
             $shorter < $plan->timeline->standsDays()
             && $plan->standing($shorter)->startingOn($today)->timeline->readyDay() <= $wanted
         ) {
-            $still[] = sprintf('let it stand %d days instead of %d', $shorter, $plan->timeline->standsDays());
+            $still[] = sprintf(
+                'let it stand %s instead of %d',
+                Number::counted($shorter, 'day'),
+                $plan->timeline->standsDays(),
+            );
         }
         foreach ([SteepMethod::WaterBath, SteepMethod::HotJar] as $method) {
             if (

@@ -9,10 +9,12 @@ import {
     sayDate,
     sayDay,
     sayBestBefore,
+    counted,
     sayMonths,
     sayUntil,
     shortDate,
     todayDate,
+    withForm,
     writeDates,
 } from '../../resources/js/ui/words';
 import { aJudgedLine, anAssessment } from './made';
@@ -98,6 +100,20 @@ describe('how long it keeps', () => {
         [24, '2 years'],
         [30, '2.5 years'],
     ])('%d months is %s', (months, words) => expect(sayMonths(months)).toBe(words));
+
+    it.each([
+        [1, 'jar', '1 jar'],
+        [2, 'jar', '2 jars'],
+        [0, 'jar', '0 jars'],
+        [1.2, 'hour', '1 hour'],
+    ])('%d of %s is %s', (value, one, words) => expect(counted(value, one)).toBe(words));
+
+    it.each([
+        ['Amla powder', 'powder', 'Amla powder'],
+        ['Amla', 'powder', 'Amla powder'],
+        ['Nettle', '', 'Nettle'],
+        ['Powdered sugar', 'powder', 'Powdered sugar powder'],
+    ])('%s as %s is %s', (name, form, words) => expect(withForm(name, form)).toBe(words));
 });
 
 describe('the day of a jar', () => {

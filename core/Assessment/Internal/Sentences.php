@@ -18,6 +18,7 @@ use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Amount;
 use Crown\Measure\Months;
+use Crown\Measure\Number;
 use DateTimeImmutable;
 use LogicException;
 
@@ -563,7 +564,7 @@ final readonly class Sentences implements FindingWords
     private static function time(float $months): string
     {
         return $months < 1.0
-            ? sprintf('%d days', (int) round($months * Months::DAYS))
-            : sprintf('%.1f months', $months);
+            ? Number::counted(round($months * Months::DAYS), 'day')
+            : Number::counted($months, 'month', 1);
     }
 }

@@ -102,17 +102,28 @@ export function sayUntil(date: string, today = todayDate()): string {
         : asDay(date).toLocaleDateString(dates, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 }
 
-/** "9 days", "2.5 months", "2 years". */
+/** "1 jar", "2 jars": a number with what it counts in the fitting form. */
+export function counted(value: number, one: string, digits = 0): string {
+    const shown = num(value, digits);
+    return `${shown} ${one}${shown === '1' ? '' : 's'}`;
+}
+
+/** "Dried nettle", "Amla powder": a name with its form, where the name does not say it already. */
+export function withForm(name: string, form: string | null | undefined): string {
+    return !form || name.toLowerCase().split(/\s+/u).includes(form.toLowerCase()) ? name : `${name} ${form}`;
+}
+
 /** Of a jar, whose day may be one that nobody can tell. */
 export function sayBestBefore(date: string | null | undefined): string {
     return date ? `best before ${sayDate(date)}` : 'best before: cannot tell';
 }
 
+/** "9 days", "2.5 months", "2 years". */
 export function sayMonths(months: number | null | undefined): string {
     if (!months) return 'cannot tell';
-    if (months < 1.5) return `${Math.round(months * 30.44)} days`;
-    if (months < 24) return `${num(months, months < 6 ? 1 : 0)} months`;
-    return `${num(months / 12, 1)} years`;
+    if (months < 1.5) return counted(months * 30.44, 'day');
+    if (months < 24) return counted(months, 'month', months < 6 ? 1 : 0);
+    return counted(months / 12, 'year', 1);
 }
 
 export const KINDS: Record<string, string> = {

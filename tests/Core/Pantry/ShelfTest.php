@@ -46,7 +46,7 @@ final class ShelfTest extends CoreTestCase
         // Two months of 30.44 days are 60 whole days.
         $life = LotLife::of($oil, self::day('2026-03-01'), $printed, self::day('2026-03-10'), 2.0, 20.0);
         self::assertEquals([self::day('2026-05-09'), LimitedBy::Opened], [$life->useBy, $life->by]);
-        self::assertSame('Once opened it keeps 2.0 months.', $life->reasons[0]);
+        self::assertSame('Once opened it keeps 2 months.', $life->reasons[0]);
         self::assertSame(3, $life->daysLeft(self::day('2026-05-06')));
         self::assertSame(-1, $life->daysLeft(self::day('2026-05-10')));
         self::assertSame([true, true, false, false], array_map(LotLife::isSoon(...), [-1, 30, 31, null]));

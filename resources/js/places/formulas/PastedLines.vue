@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client';
 import { valueIn } from '../../ui/events';
-import { fixed, num } from '../../ui/words';
+import { fixed, num, withForm } from '../../ui/words';
 import type { Asks, ReadLine } from './usePasted';
 
 /** What goes in, line by line: its amount, its true share, and what is doubtful of it. */
@@ -27,7 +27,7 @@ const unweighed = (n: number): string => props.judged?.lines[n]?.problem ?? '';
                 <button type="button" class="cursor-pointer text-left font-semibold break-words" @click="emit('look', i)">
                     {{ line.name }}
                     <span class="quiet font-normal">
-                        {{ line.form ? ` ${line.form}` : '' }}{{ line.optional ? ' (may be left out)' : '' }}
+                        {{ withForm(line.name, line.form).slice(line.name.length) }}{{ line.optional ? ' (may be left out)' : '' }}
                     </span>
                     <span v-for="choice in line.choices" :key="choice.id" class="quiet block text-[13px] font-normal">
                         or {{ choice.name }}{{ choice.amount ? `, ${choice.amount}` : '' }}

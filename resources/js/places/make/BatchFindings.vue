@@ -6,7 +6,7 @@ import { written } from '../../ui/events';
 import FormField from '../../ui/FormField.vue';
 import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
-import { num, sayDate, todayDate } from '../../ui/words';
+import { counted, num, sayDate, todayDate } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
 
 /** What was found on a finished batch. It moves what is said of the next ones; the record itself stays as it is. */
@@ -78,8 +78,12 @@ async function takeBack(id: number): Promise<void> {
 function words(f: Schemas['BatchFinding']): string {
     const said = [
         f.texture_label,
-        f.overrun_percent === null ? '' : `${num(f.overrun_percent)} % of air after ${num(f.whipped_minutes ?? 0)} minutes`,
-        f.state === 'off' ? `gone off at ${num(f.months)} months` : f.state === 'good' ? `still good at ${num(f.months)} months` : '',
+        f.overrun_percent === null ? '' : `${num(f.overrun_percent)} % of air after ${counted(f.whipped_minutes ?? 0, 'minute')}`,
+        f.state === 'off'
+            ? `gone off at ${counted(f.months, 'month', 1)}`
+            : f.state === 'good'
+              ? `still good at ${counted(f.months, 'month', 1)}`
+              : '',
         ...f.signs.map((s) => SIGNS[s].toLowerCase()),
         f.note,
     ].filter((s) => s !== '');

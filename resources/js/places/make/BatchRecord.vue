@@ -6,7 +6,7 @@ import JarView from '../../jar/JarView.vue';
 import LinkShown from '../../ui/LinkShown.vue';
 import { tellProblem } from '../../ui/notice';
 import { useSession } from '../../ui/session';
-import { fixed, KINDS, num, sayDate } from '../../ui/words';
+import { KINDS, counted, fixed, num, sayDate } from '../../ui/words';
 import LabelPreview from '../papers/LabelPreview.vue';
 import BatchStops from './BatchStops.vue';
 import BatchStory from './BatchStory.vue';
@@ -119,7 +119,7 @@ function printIt(): void {
                     </tfoot>
                 </table>
                 <p class="mt-4">
-                    {{ batch.jars }} jars of {{ num(batch.jar_ml) }} ml with
+                    {{ counted(batch.jars, 'jar') }} of {{ num(batch.jar_ml) }} ml with
                     <span class="fig fig-measured">{{ num(batch.net_grams) }}</span>
                     <span class="unit">g</span>
                     each.

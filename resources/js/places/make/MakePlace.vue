@@ -4,7 +4,7 @@ import MoreRows from '../../ui/MoreRows.vue';
 import { BATCHES } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { BAD, KINDS, num, sayBestBefore, sayDate } from '../../ui/words';
+import { BAD, KINDS, counted, num, sayBestBefore, sayDate } from '../../ui/words';
 
 const wanted = ref('');
 const state = ref('');
@@ -45,7 +45,7 @@ const STATES = { '': 'All', open: 'Being made', done: 'Done' };
                             height="40"
                             viewBox="0 0 104 40"
                             role="img"
-                            :aria-label="batch.state === 'done' ? `${batch.jars} jars` : 'not filled yet'"
+                            :aria-label="batch.state === 'done' ? counted(batch.jars ?? 0, 'jar') : 'not filled yet'"
                         >
                             <g v-for="n in Math.min(6, Math.max(1, batch.jars))" :key="n" :transform="`translate(${(n - 1) * 17} 4)`">
                                 <rect x="2" y="0" width="11" height="4" fill="var(--ink)" />

@@ -10,7 +10,7 @@ import FormProblem from '../../ui/FormProblem.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import PickOne from '../../ui/PickOne.vue';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { num, sayUntil } from '../../ui/words';
+import { counted, num, sayUntil } from '../../ui/words';
 import PantryHalves from './PantryHalves.vue';
 
 /** Who wants how many jars of what, by when it has to be made, and the jars that stand there. */
@@ -47,7 +47,7 @@ async function settle(order: Schemas['Order'], state: Schemas['OrderState']['sta
     try {
         await settling.mutateAsync({ order: order.id, state });
         if (state === 'off') tell(`The order of ${order.who} is off.`, { undo: () => void settle(order, 'open') });
-        else if (state === 'given') tell(`${order.jars} jars are with ${order.who}; they are off the shelf.`);
+        else if (state === 'given') tell(`${counted(order.jars, 'jar')} with ${order.who}: off the shelf.`);
     } catch (e) {
         tellProblem(e);
     }

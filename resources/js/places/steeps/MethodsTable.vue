@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client';
 import HonestFigure from '../../ui/HonestFigure.vue';
-import { num, sayDate } from '../../ui/words';
+import { counted, num, sayDate } from '../../ui/words';
 import HowLink from '../../ui/HowLink.vue';
 
 /** All the schools side by side for this charge, with what each costs. */
@@ -54,7 +54,7 @@ const emit = defineEmits<{ choose: [method: Schemas['MethodRow']['method']] }>()
                             </span>
                         </td>
                         <td class="py-1.5 pr-2 whitespace-nowrap">
-                            {{ row.minutes > 0 ? `${num(row.minutes)} min at ${num(row.celsius)} °C` : `${row.days} days` }}
+                            {{ row.minutes > 0 ? `${num(row.minutes)} min at ${num(row.celsius)} °C` : counted(row.days, 'day') }}
                         </td>
                         <td class="py-1.5 pr-4 text-right whitespace-nowrap">
                             <HonestFigure

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Schemas } from '../../../api/client';
-import { KINDS, num, sayMinutes } from '../../../ui/words';
+import { KINDS, counted, num, sayMinutes } from '../../../ui/words';
 
 /** What was read as a whole, and where it can go from here. */
 const props = defineProps<{
@@ -42,7 +42,8 @@ const names = (of: number[]): string => of.map((n) => lines.value[n - 1]?.name).
     </div>
     <p v-if="steep" class="quiet mt-1 text-[13px]">
         {{ names(steep.herbs) }} in {{ names(steep.oils) }} is a steep of its own:
-        {{ steep.minutes ? sayMinutes(steep.minutes) : `${steep.days} days` }}{{ steep.celsius ? ` at ${num(steep.celsius)} °C` : '' }}. Its
-        oil then stands in the formula, and per cents are of what was strained.
+        {{ steep.minutes ? sayMinutes(steep.minutes) : counted(steep.days, 'day')
+        }}{{ steep.celsius ? ` at ${num(steep.celsius)} °C` : '' }}. Its oil then stands in the formula, and per cents are of what was
+        strained.
     </p>
 </template>
