@@ -18,6 +18,8 @@ enum CautionKind: string
     case Breath = 'breath';
     case Stains = 'stains';
     case Oxidises = 'oxidises';
+    /** Grows microbes where it is used otherwise than it is meant. */
+    case Spoils = 'spoils';
     case Law = 'law';
     /** How it is worked with; it warns of no harm. */
     case Handling = 'handling';

@@ -17,6 +17,9 @@ use Crown\Problem;
  */
 final readonly class OwnEntry
 {
+    /** °C */
+    private const ROOM = 20.0;
+
     private const LONGEST = 120;
 
     /**
@@ -52,12 +55,20 @@ final readonly class OwnEntry
                 'a kind of the catalogue; a steeped oil is made by straining a steep',
             );
         }
-        if ($like !== null && $like->kind !== $kind) {
+        if ($like !== null && $like->kind !== $kind && ! self::isAlike($like, $kind)) {
             throw CatalogueError::field(
                 'like',
                 sprintf('an ingredient of the same kind; %s is "%s"', $like->name, $like->kind->value),
             );
         }
+    }
+
+    /** A butter may be made after an oil that is solid in a room, as coconut oil is. */
+    private static function isAlike(Ingredient $like, IngredientKind $kind): bool
+    {
+        return $kind === IngredientKind::Butter
+            && $like->kind === IngredientKind::CarrierOil
+            && $like->composition->solidFat->at(self::ROOM) > 0.0;
     }
 
     public static function format(): Format

@@ -32,6 +32,18 @@ final readonly class Choices
 
     private const LONGEST = 120;
 
+    /** What is named behind an "or", and nobody knows; "" where there is none. */
+    public static function other(string $name): string
+    {
+        return trim(self::unconditional(preg_split(self::OR, $name, 2)[1] ?? ''), ' ,.)(');
+    }
+
+    /** "Mango if you are allergic": why it is taken is no part of its name. */
+    private static function unconditional(string $name): string
+    {
+        return preg_replace('/\s+(?:if|when|where|in case)\b.*$/iu', '', $name) ?? $name;
+    }
+
     public function __construct(private Entries $entries)
     {
     }
@@ -70,9 +82,11 @@ final readonly class Choices
         if (mb_strlen($plain) > self::LONGEST || preg_match(self::OR, $plain) !== 1) {
             return [$name, []];
         }
-        foreach (['/\s*(?:,|'.self::WORDS.')\s*/iu', '/\s*,?\s*'.self::WORDS.'\s*/iu'] as $between) {
+        // What stands behind "or" is another, also where it is not sure which; what stands behind a comma may be a word.
+        $least = ['/\s*(?:,|'.self::WORDS.')\s*/iu' => Entries::SURE, '/\s*,?\s*'.self::WORDS.'\s*/iu' => Entries::NEAR];
+        foreach ($least as $between => $score) {
             $pieces = preg_split($between, $plain, flags: PREG_SPLIT_NO_EMPTY) ?: [];
-            $choices = $this->known(self::ofOneKind($pieces));
+            $choices = $this->known(self::ofOneKind($pieces), $score);
             if (count($choices) > 1 && $choices[0]->amount === '') {
                 return [$choices[0]->written, array_slice($choices, 1)];
             }
@@ -83,15 +97,17 @@ final readonly class Choices
 
     /**
      * @param  list<string>  $pieces
+     * @param  float  $least how well all but the first have to be known
      * @return list<Choice> one for each, or none where one is not known or is named twice
      */
-    private function known(array $pieces): array
+    private function known(array $pieces, float $least): array
     {
         $choices = [];
         foreach ($pieces as $piece) {
-            [$called, $amount] = $this->entries->split($piece);
+            [$called, $amount] = $this->entries->split(self::unconditional($piece));
             $best = $this->entries->matches($called)[0] ?? null;
-            if ($best === null || $best->score < Entries::SURE || isset($choices[$best->ingredient->id])) {
+            $wanted = $choices === [] ? Entries::SURE : $least;
+            if ($best === null || $best->score < $wanted || isset($choices[$best->ingredient->id])) {
                 return [];
             }
             $choices[$best->ingredient->id] = new Choice($best->ingredient, $called, $amount);

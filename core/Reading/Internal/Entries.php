@@ -10,6 +10,7 @@ use Crown\Catalogue\Name;
 use Crown\Catalogue\NameMatch;
 use Crown\Catalogue\Nature;
 use Crown\Catalogue\Origin;
+use Crown\Catalogue\Solubility;
 use Crown\Formula\Line;
 use Crown\Measure\Amount;
 use Crown\Measure\AmountReader;
@@ -50,6 +51,9 @@ final readonly class Entries
     private const HARDLY_GRAMS = 12.0;
 
     private const HARDLY_PERCENT = 10.0;
+
+    /** More of an antioxidant than anybody pours pure. */
+    private const HARDLY_PURE_GRAMS = 15.0;
 
     private const INFUSED = '/
         # "rosemary infused in olive oil", "peppermint infused oil", "clove oil, home made", "infused clove oil"
@@ -189,6 +193,10 @@ final readonly class Entries
         $vague = AmountReader::vague($line);
         if ($vague !== null) {
             return [self::cleaned($vague->rest), $vague->written];
+        }
+        if (preg_match('/\p{L}[ -]?\d+[a-z]?$/iu', $line) === 1 && $this->names->exactly(self::cleaned($line))) {
+            // "BTMS-50", "polysorbate 80": the figure is of its name.
+            return [self::cleaned($line), ''];
         }
         $line = self::capsules($line);
         try {
@@ -369,17 +377,17 @@ final readonly class Entries
 
             return $this->weighed($row, $name, $amount, '', [$steep, ...$matches], $asks);
         }
+        $kind = Names::kind($name);
+        if ($kind !== '' && ($best === false || $best->score < self::EXACT)) {
+            // Whatever is nearest by name would be an ingredient of our own invention: none is taken, those are offered.
+            $which = sprintf('Which %s is meant?', $kind);
+
+            return self::unknown($row, $name, $amount, '', $this->names->ofKind($kind), $which);
+        }
         if ($matches === [] || $best === false || $best->score < self::NEAR || self::contradicts($form, $best)) {
             $why = sprintf('"%s" is not in the catalogue.', mb_substr($name, 0, 60));
 
             return self::unknown($row, $name, $amount, $form, $matches, $why);
-        }
-        $kind = Names::kind($name);
-        if ($kind !== '' && $best->score < self::EXACT) {
-            // Whatever is nearest by name would be an ingredient of our own invention: none is taken, none is offered.
-            $which = sprintf('Which %s is meant?', $kind);
-
-            return self::unknown($row, $name, $amount, '', [], $which);
         }
         $settled = $this->names->settled($name);
         $line = $this->weighed($row, $name, $amount, $settled->form ?? $form, $matches, null);
@@ -551,8 +559,13 @@ final readonly class Entries
         $best = $matches[0];
         $next = $matches[1] ?? null;
         $also = $best->score < self::EXACT ? $this->alsoNamed($name, $best->ingredient) : '';
+        $other = Choices::other($name);
 
         return match (true) {
+            $other !== '' && ! $this->names->exactly($name) => sprintf(
+                'What may take its place, "%s", is not known.',
+                $other,
+            ),
             $also !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
             $best->score < self::SURE => sprintf('Is "%s" %s?', $name, Name::inSentence($best->ingredient->name)),
             $next !== null && $best->score < self::EXACT && self::isOwn($best) => sprintf(
@@ -567,6 +580,10 @@ final readonly class Entries
                 ),
             $this->maybeSteep($best->ingredient, $name, $amount, $grams) => sprintf(
                 'So much "%s" can hardly be an essential oil. Is it a steeped oil?',
+                $name,
+            ),
+            self::isMuchToBePure($best->ingredient, $grams) => sprintf(
+                'So much "%s" is hardly pure. Is it thinned with an oil? Its bottle says so.',
                 $name,
             ),
             Own::says($name) && $best->ingredient->kind === IngredientKind::EssentialOil => sprintf(
@@ -645,6 +662,15 @@ final readonly class Entries
 
         return $read->unit === Unit::Part
             || ($read->unit === Unit::Percent && $read->count->best > self::HARDLY_PERCENT);
+    }
+
+    /** What keeps an oil is used by the drop; by the spoon it is sold thinned. */
+    private static function isMuchToBePure(Ingredient $ingredient, ?Figure $grams): bool
+    {
+        return $ingredient->kind === IngredientKind::Antioxidant
+            && $ingredient->kind->isLiquid()
+            && $ingredient->composition->solubility === Solubility::Oil
+            && ($grams->band->best ?? 0.0) > self::HARDLY_PURE_GRAMS;
     }
 
     private static function form(string $name): string

@@ -6,6 +6,7 @@ namespace Crown\Reading\Internal;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\Ingredient;
+use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\NameMatch;
 use Crown\Catalogue\Nature;
 use Crown\Reading\Knowledge;
@@ -47,6 +48,22 @@ final class Names
             )
         )?$
     /xiu';
+
+    private const OF_KIND = [
+        'carrier oil' => IngredientKind::CarrierOil,
+        'oil' => IngredientKind::CarrierOil,
+        'butter' => IngredientKind::Butter,
+        'wax' => IngredientKind::Wax,
+        'waxe' => IngredientKind::Wax,
+        'preservative' => IngredientKind::Preservative,
+        'emulsifier' => IngredientKind::Emulsifier,
+        'antioxidant' => IngredientKind::Antioxidant,
+        'herb' => IngredientKind::DriedHerb,
+        'starch' => IngredientKind::Starch,
+    ];
+
+    /** So many of a kind. */
+    private const OFFERED = 8;
 
     private readonly Own $own;
 
@@ -115,6 +132,30 @@ final class Names
         $bare = trim(preg_replace('/\([^)]*\)?/u', '', $name) ?? $name);
 
         return preg_match(self::KIND_ALONE, $bare, $m) === 1 ? mb_strtolower($m['kind']) : '';
+    }
+
+    /**
+     * What a kind that was asked for may be, what is had most easily first; none where the kind says too little, and no
+     * strong oil for want of a name.
+     *
+     * @return list<NameMatch>
+     */
+    public function ofKind(string $kind): array
+    {
+        $wanted = self::OF_KIND[rtrim($kind, 's')] ?? null;
+        if ($wanted === null) {
+            return [];
+        }
+        $of = array_filter(
+            $this->catalogue->all(),
+            static fn (Ingredient $i): bool => $i->kind === $wanted && ! $i->isBlend(),
+        );
+        usort($of, static fn (Ingredient $a, Ingredient $b): int => [-$a->common, $a->name] <=> [-$b->common, $b->name]);
+
+        return array_map(
+            static fn (Ingredient $i): NameMatch => new NameMatch($i, 0.0, $i->name),
+            array_slice($of, 0, self::OFFERED),
+        );
     }
 
     /** What a name was settled as before; null when it was not, or what it meant is no more. */

@@ -224,6 +224,16 @@ final class ChoosingTest extends CoreTestCase
         self::assertSame('own-1', self::catalogue()->with($own)->search('market castor')[0]->ingredient->id);
     }
 
+    public function test_a_butter_of_ones_own_may_be_like_an_oil_that_sets(): void
+    {
+        $coconut = self::catalogue()->get('coconut-oil');
+        $entry = new OwnEntry('own-1', 'Aloe butter', '', IngredientKind::Butter, $coconut, [], [], true, []);
+        $own = $entry->ingredient();
+
+        self::assertSame(IngredientKind::Butter, $own->kind);
+        self::assertEquals($coconut->composition->solidFat, $own->composition->solidFat);
+    }
+
     public function test_an_entry_of_another_kind_or_without_a_name_is_refused(): void
     {
         foreach (

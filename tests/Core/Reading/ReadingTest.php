@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Reading;
 
+use Crown\Catalogue\NameMatch;
 use Crown\Formula\Audience;
 use Crown\Formula\Phase;
 use Crown\Formula\ProductKind;
@@ -367,6 +368,66 @@ final class ReadingTest extends CoreTestCase
     }
 
     /** Two hundred rows of a method, each adding six things that are nowhere else. */
+    private static function line(string $row): ReadLine
+    {
+        return self::read("Hair oil\n100 ml olive oil\n$row")->lines[1];
+    }
+
+    /** @return list<string> */
+    private static function offered(ReadLine $line): array
+    {
+        return array_map(static fn (NameMatch $m): string => $m->ingredient->id, $line->matches);
+    }
+
+    public function test_a_figure_in_a_name_is_no_amount(): void
+    {
+        foreach (['BTMS-50' => 'btms-50', 'btms 25' => 'btms-25', 'polysorbate 80' => 'polysorbate-80'] as $row => $is) {
+            self::assertSame($is, self::line($row)->ingredient());
+            self::assertSame('', self::line($row)->amount);
+            self::assertSame($is, self::line("4 oz $row")->ingredient());
+            self::assertSame('4 oz', self::line("4 oz $row")->amount);
+        }
+    }
+
+    public function test_what_stands_behind_or_is_a_choice_though_it_is_not_sure(): void
+    {
+        $line = self::line('1 tsp vitamin E or vitamin C');
+        self::assertSame('vitamin-e', $line->ingredient());
+        $ids = static fn (ReadLine $of): array => array_map(static fn ($c): string => $c->ingredient->id, $of->choices);
+        self::assertSame(['ascorbyl-palmitate'], $ids($line));
+        self::assertSame(['mango-butter'], $ids(self::line('200 g shea butter (or mango if you are allergic)')));
+    }
+
+    public function test_of_a_kind_that_is_asked_for_those_that_are_easily_had_are_offered(): void
+    {
+        $kinds = ['carrier oil' => 'olive-oil', 'butter' => 'shea-butter', 'preservative' => 'phenoxyethanol-ehg'];
+        foreach ($kinds as $kind => $one) {
+            $line = self::line("2 tsp $kind");
+            self::assertSame(Understood::No, $line->understood, 'none is taken');
+            self::assertContains($one, self::offered($line));
+        }
+        self::assertSame([], self::offered(self::line('10 drops essential oil')), 'no strong oil for want of a name');
+    }
+
+    public function test_so_much_of_what_keeps_an_oil_is_hardly_pure(): void
+    {
+        $much = self::line('20 ml vitamin E');
+        self::assertStringContainsString('hardly pure', $much->doubts['ingredient'] ?? '');
+        self::assertContains('tocopherol-in-oil', self::offered($much));
+        self::assertSame(Understood::Yes, self::line('1 tsp vitamin E')->understood);
+    }
+
+    public function test_a_bought_cream_is_a_line_and_is_wet(): void
+    {
+        $formula = self::read("Curl cream\n200 g leave-in cream\n10 drops lavender essential oil")->toFormula();
+        $assessment = self::assess($formula);
+
+        self::assertSame('bought-cream', $formula->lines[0]->ingredient);
+        self::assertGreaterThan(40.0, $assessment->subject->water->percent->best);
+        $words = implode(' ', array_map(static fn ($f): string => $f->message(), $assessment->findings));
+        self::assertStringContainsString('in the palm', $words);
+    }
+
     private static function manyNames(): string
     {
         $rows = [];

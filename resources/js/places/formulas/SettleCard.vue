@@ -54,7 +54,7 @@ const choices = computed<Choice[]>(() => {
         what: { ingredient: c.id, ...(c.amount ? { says: c.amount } : {}) },
     }));
     const near =
-        props.asks === 'ingredient' ? line.alternatives.slice(0, 4).map((a) => ({ label: a.name, what: { ingredient: a.id } })) : [];
+        props.asks === 'ingredient' ? line.alternatives.slice(0, 8).map((a) => ({ label: a.name, what: { ingredient: a.id } })) : [];
     return [...(props.asks === 'ingredient' ? taken : []), ...open, ...near];
 });
 const none = computed(() => props.line !== null);
@@ -76,7 +76,7 @@ function formed(event: Event): void {
     if (form && props.line?.ingredient) emit('say', { ingredient: props.line.ingredient, form }, false);
 }
 // Each answer is one key, as long as nothing is typed anywhere.
-const WHICH = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth'];
+const WHICH = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth'];
 useActs([
     ...WHICH.map((word, i) => ({
         label: `${word} answer to what is asked`,
@@ -153,6 +153,14 @@ useActs([
                 </select>
             </label>
         </div>
+        <p v-if="line && line.understood === 'no'" class="mt-1.5 text-[13px]">
+            Bought, or mixed before?
+            <RouterLink :to="{ path: '/pantry/own/new', query: { name: line.written_name, of: 'several' } }">
+                Write down what it is made of
+            </RouterLink>
+            or
+            <RouterLink :to="{ path: '/pantry/own/new', query: { name: line.written_name } }">what it is like</RouterLink>.
+        </p>
         <label v-if="line && asks === 'ingredient' && line.memorable" class="mt-2 flex items-center gap-2 text-[13px]">
             <input v-model="remember" type="checkbox" />
             Remember “{{ line.written_name }}” for the next recipe

@@ -32,7 +32,7 @@ const { data, isPending, error, refetch } = useQuery(
     <UiDialog open wide :title="`In the place of ${name}`" @close="emit('close')">
         <WaitOrProblem :pending="isPending" :error="error" what="what could take its place" @again="refetch">
             <p class="quiet mb-3">
-                The other shares move as little as keeps its texture and its weight on the hair. The nearest first.
+                The other shares move as little as keeps its texture and its weight on the hair. What you have first, then the nearest.
                 <HowLink of="substitution" what="likeness" />
             </p>
             <ul class="max-h-[60vh] overflow-y-auto" tabindex="0" aria-label="What could take its place">

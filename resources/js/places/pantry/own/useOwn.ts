@@ -50,6 +50,12 @@ export function useOwn(id: string) {
             percent: percent === null ? '' : String(percent),
         }));
     }
+    /** With what the place that led here knows of it. */
+    function begin(): void {
+        draft.like = String(route.query['like'] ?? '');
+        draft.name = String(route.query['name'] ?? '').slice(0, 200);
+        isBlend.value = route.query['of'] === 'several';
+    }
     async function takeOver(other: string): Promise<void> {
         like.value = (await ingredient(other)).ingredient;
         if (id !== 'new') return;
@@ -58,7 +64,7 @@ export function useOwn(id: string) {
     }
     onMounted(async () => {
         try {
-            if (id === 'new') draft.like = String(route.query['like'] ?? '');
+            if (id === 'new') begin();
             else await open();
             if (draft.like !== '') await takeOver(draft.like);
             synonyms.value = draft.synonyms.join(', ');
