@@ -120,14 +120,20 @@ final class Steep extends Model
      *
      * @param  Carbon|null  $until null for now
      * @param  Band|null  $retention what the studio's own past steeps kept
+     * @param  Carbon|null  $standsTo the day up to which it stands though it was to be strained before; null for as
+     *     planned
      */
-    public function plan(Catalogue $catalogue, ?Carbon $until = null, ?Band $retention = null): SteepPlan
-    {
+    public function plan(
+        Catalogue $catalogue,
+        ?Carbon $until = null,
+        ?Band $retention = null,
+        ?Carbon $standsTo = null,
+    ): SteepPlan {
         return $this->kept()->plan(
             $this->exists ? $catalogue->outOf($this->bottles()) : $catalogue,
             $this->journal(),
             $until?->toDateTimeImmutable(),
-            $this->strained_on?->toDateTimeImmutable(),
+            ($this->strained_on ?? $standsTo)?->toDateTimeImmutable(),
             $retention,
         );
     }

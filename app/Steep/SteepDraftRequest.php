@@ -44,6 +44,7 @@ final class SteepDraftRequest extends FormRequest
             'diameter_cm' => 'required|numeric|min:0|max:100',
             'mouth_cm' => 'required|numeric|min:0|max:100',
             'shaken_daily' => 'required|boolean',
+            'shaken_sometimes' => 'sometimes|boolean',
             'pressed' => 'required|boolean',
             'started_on' => Day::RULE,
             'although' => 'sometimes|nullable|string|max:500',

@@ -37,6 +37,9 @@ final class SteepRowResource extends JsonResource
         $today = Day::today()->toDateTimeImmutable();
         $days = $this->plan->timeline;
         $standing = $this->steep->standing();
+        $isLate = $standing->state === JarState::Running && $today > $days->strainDay();
+        // What was forgotten goes on drawing and ageing: it is shown as it stands today.
+        $plan = $isLate ? $this->steep->plan($this->catalogue, standsTo: Day::today()) : $this->plan;
         $stood = $days->start->diff($this->steep->strained_on?->toDateTimeImmutable() ?? $today)->format('%r%a');
 
         return [
@@ -53,14 +56,15 @@ final class SteepRowResource extends JsonResource
             'jar_ml' => $this->plan->vessel->millilitres ?? 0.0,
             'diameter_cm' => $this->plan->vessel->diameterCm ?? 0.0,
             'shaken_daily' => $this->plan->way->shakenDaily,
+            'shaken_sometimes' => $this->plan->way->shakenSometimes,
             'state' => $standing->state === JarState::Running && $today >= $days->strainDay()
                 ? 'due'
                 : $standing->state->value,
             'reason' => Withdrawal::words($this->steep->reason, $this->steep->spoiled_on) ?? '',
-            'plan' => self::figures($this->plan, $this->catalogue, $standing->state === JarState::Running),
-            'day' => min(max(0, (int) $stood), $days->standsDays()),
+            'plan' => self::standing($plan, $this->plan, $this->catalogue, $standing->state === JarState::Running),
+            'day' => $isLate ? (int) $stood : min(max(0, (int) $stood), $days->standsDays()),
             'days' => $days->standsDays(),
-            'drawn_now_percent' => $this->plan->extraction->on(min($today, $days->strainDay())),
+            'drawn_now_percent' => $plan->extraction->on(min($today, $plan->timeline->strainDay())),
             'oil_left_grams' => round($this->plan->oilLeftGrams(), 2),
             'next' => NextAct::of($this->plan, $standing, $today),
             'shakes' => new ShakeStrip($days, $standing, $today),
@@ -79,6 +83,19 @@ final class SteepRowResource extends JsonResource
         return $lot === null
             ? null
             : (new LotResource($lot->setRelation('steep', $this->steep), $this->catalogue, $plan))->toArray();
+    }
+
+    /**
+     * The figures of a jar as it stands, with the days that were planned for it.
+     *
+     * @return array<string, mixed> as $defs/SteepPlan
+     */
+    private static function standing(SteepPlan $as, SteepPlan $planned, Catalogue $catalogue, bool $running): array
+    {
+        $figures = self::figures($as, $catalogue, $running);
+        $dates = $planned->figures()['dates'];
+
+        return [...$figures, 'dates' => [...$dates, 'best_before' => $as->bestBefore()?->format('Y-m-d')]];
     }
 
     /** @return array<string, mixed> as $defs/SteepPlan */

@@ -14,8 +14,10 @@ use Crown\Steep\EntryKind;
 /** Strains a jar: its oil becomes a lot that formulas can use. */
 final class StrainSteep
 {
-    public function __construct(private readonly StudioCatalogue $catalogue)
-    {
+    public function __construct(
+        private readonly StudioCatalogue $catalogue,
+        private readonly FollowTheStrained $follow,
+    ) {
     }
 
     /**
@@ -46,5 +48,6 @@ final class StrainSteep
             ['state' => 'strained', 'strained_on' => $today->toDateString()],
             $present,
         );
+        ($this->follow)($steep, $asked->float('yield_grams'));
     }
 }

@@ -31,6 +31,14 @@ final readonly class FoundSteep implements JsonSerializable
     /** °C. */
     private const WARMEST_ROOM = 30.0;
 
+    /** What came out of the steep, named by a line of the same recipe. */
+    private const ITS_OIL = '/
+        ^(?:of\ )?(?:the\ |your\ |this\ |my\ )?(?:
+            (?:infused|steeped|strained|herbal|herb|macerated)\ (?:oils?|butter|infusion)
+            |(?:oil\ )?infusion|macerate
+        )$
+    /xiu';
+
     private const BATH = '/\b(?:water bath|double boiler|bain|crock|slow cooker|pan of water)\b/u';
 
     /**
@@ -122,7 +130,8 @@ final readonly class FoundSteep implements JsonSerializable
     }
 
     /**
-     * The formula with the strained oil in the place of its plants and oils, and without the steps of the steep.
+     * The formula with the strained oil in the place of its plants and oils, and without the steps of the steep. Where
+     * a line names it ("60 g of the infused oil"), that line is it, and so much of it goes in.
      *
      * @param  string  $oil id of what is strained
      * @param  float  $grams that can be expected of it
@@ -130,17 +139,27 @@ final readonly class FoundSteep implements JsonSerializable
     public function strained(Formula $formula, string $oil, string $name, float $grams): Formula
     {
         $gone = [...$this->herbs, ...$this->oils];
-        $amount = new WrittenAmount(Amount::number(round($grams, 1)).' g');
-        $first = new Line('l0', $oil, mb_substr($name, 0, Line::LONGEST_NAME), $amount, '', Phase::Warm);
         $rest = array_filter(
             $formula->lines,
             static fn (int $n): bool => ! in_array($n, $gone, true),
             ARRAY_FILTER_USE_KEY,
         );
+        $named = array_filter($rest, static fn (Line $l): bool => $l->ingredient === null
+            && $l->amount->read !== null
+            && preg_match(self::ITS_OIL, $l->name) === 1);
+        $amount = $named === [] ? self::expected($grams) : array_values($named)[0]->amount;
+        $first = new Line('l0', $oil, mb_substr($name, 0, Line::LONGEST_NAME), $amount, '', Phase::Warm);
+        $rest = array_diff_key($rest, array_slice($named, 0, 1, true));
 
         return $formula
             ->withLines([$first, ...array_values($rest)])
             ->withSteps(array_slice($formula->steps, $this->last + 1));
+    }
+
+    /** The amount that stands in a formula for all that can be expected of a steep, grams. */
+    public static function expected(float $grams): WrittenAmount
+    {
+        return new WrittenAmount(Amount::number(round($grams, 1)).' g');
     }
 
     /** @return array<string, mixed> with lines numbered from 1 */

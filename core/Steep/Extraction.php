@@ -54,7 +54,11 @@ final readonly class Extraction
     {
         $dose = 0.0;
         foreach ($this->timeline->spans($herb->since, $day) as $span) {
-            $shaking = $this->way->shakenDaily ? self::SHAKEN : self::NOT_SHAKEN;
+            $shaking = match (true) {
+                $this->way->shakenDaily => self::SHAKEN,
+                $this->way->shakenSometimes => 1.0,
+                default => self::NOT_SHAKEN,
+            };
             $dose += $herb->rate()
                 * ($span->method->isHeated() ? 1.0 : $shaking)
                 * Temperature::speed($span->celsius)

@@ -52,6 +52,9 @@ final readonly class Herb
         if ($preparation === Preparation::Bagged && $form !== 'powder') {
             throw SteepError::field('preparation', 'a bag is for powder');
         }
+        if ($preparation === Preparation::Wilted && $form !== 'fresh') {
+            throw SteepError::field('preparation', 'only what is fresh can be wilted');
+        }
     }
 
     /**
@@ -80,7 +83,11 @@ final readonly class Herb
         $form = match ($this->form) {
             'powder' => 4.0,
             // A crushed seed draws as a crushed leaf does: its coat is what held it back.
-            'seed' => $this->preparation === Preparation::Crushed || $this->preparation === Preparation::Blended
+            'seed' => in_array(
+                $this->preparation,
+                [Preparation::Crushed, Preparation::ToastedCrushed, Preparation::Blended],
+                true,
+            )
                 ? 1.0
                 : 0.35,
             default => 1.0,

@@ -150,6 +150,7 @@ final readonly class SteepDocument
             $this->document->number('celsius') ?: null,
             $this->document->number('minutes') ?: null,
             min(Way::MOST_DAYS, $days) ?: null,
+            $this->document->flag('shaken_sometimes'),
         );
     }
 }

@@ -97,8 +97,15 @@ final readonly class WaterBalance
     private static function moisture(Herb $herb): Band
     {
         $facts = $herb->plant->factsIn('fresh');
+        $fresh = $facts->has(Property::Moisture) ? $facts->get(Property::Moisture)->band : Band::of(...self::MOISTURE);
+        $lost = $herb->preparation->lostBefore();
 
-        return $facts->has(Property::Moisture) ? $facts->get(Property::Moisture)->band : Band::of(...self::MOISTURE);
+        // What was lost before it was weighed was water: (m - l) / (1 - l) of what is left is.
+        return Band::of(
+            max(0.0, ($fresh->low - $lost->high) / (1 - $lost->high)),
+            max(0.0, ($fresh->best - $lost->best) / (1 - $lost->best)),
+            max(0.0, ($fresh->high - $lost->low) / (1 - $lost->low)),
+        );
     }
 
     private function of(Herb $herb): Band

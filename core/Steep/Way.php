@@ -15,6 +15,7 @@ final readonly class Way
      * @param  float|null  $celsius at which it is held, at most 150; null for the method's own
      * @param  float|null  $minutes of a heated way, at most a day; null for the method's own
      * @param  int|null  $days it stands, 1 to 400; null for the method's own
+     * @param  bool  $shakenSometimes whether it is shaken now and then, where it is not daily
      *
      * @throws SteepError about "celsius" or "days"
      */
@@ -24,6 +25,7 @@ final readonly class Way
         public ?float $celsius = null,
         public ?float $minutes = null,
         public ?int $days = null,
+        public bool $shakenSometimes = false,
     ) {
         if ($celsius < 0.0 || $celsius > 150.0) {
             throw SteepError::field('celsius', '0 to 150 °C');
@@ -60,12 +62,19 @@ final readonly class Way
     /** The same for so many days. */
     public function standing(int $days): self
     {
-        return new self($this->shakenDaily, $this->pressed, $this->celsius, $this->minutes, $days);
+        return new self(
+            $this->shakenDaily,
+            $this->pressed,
+            $this->celsius,
+            $this->minutes,
+            $days,
+            $this->shakenSometimes,
+        );
     }
 
     /** The same hands, everything else as the method has it. */
     public function asTheMethodHasIt(): self
     {
-        return new self($this->shakenDaily, $this->pressed);
+        return new self($this->shakenDaily, $this->pressed, shakenSometimes: $this->shakenSometimes);
     }
 }

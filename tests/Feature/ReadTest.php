@@ -113,6 +113,41 @@ final class ReadTest extends StudioTestCase
         self::assertSame('infant', $this->answer($text, ['audience' => 'infant'])['formula']['audience']);
     }
 
+    public function test_a_formula_follows_what_was_strained_and_a_line_that_names_the_oil_is_it(): void
+    {
+        $begun = $this->got('SteepBegun', 'POST', 'read/steep', ['text' => self::STEEP]);
+        $formula = $this->got('FormulaPage', 'GET', "formulas/{$begun['formula_id']}");
+        $steep = $this->got('Steep', 'GET', "steeps/{$begun['steep_id']}");
+        $this->got('Steep', 'POST', "steeps/{$begun['steep_id']}/strain", [
+            'revision' => $steep['revision'],
+            'yield_grams' => 151.5,
+            'loss_grams' => 0,
+        ]);
+        $after = $this->got('FormulaPage', 'GET', "formulas/{$begun['formula_id']}");
+        self::assertNotSame('151.5 g', $formula['formula']['lines'][0]['amount']);
+        self::assertSame('151.5 g', $after['formula']['lines'][0]['amount']);
+        self::assertGreaterThan($formula['revision'], $after['revision']);
+
+        $named = $this->got('SteepBegun', 'POST', 'read/steep', [
+            'text' => "Rosemary butter\n200 g olive oil\n20 g dried rosemary\n100 g shea butter\n60 g infused oil\n"
+                .'Cover the rosemary with the olive oil. Leave to steep 4 weeks in a dark cupboard, then strain. '
+                .'Melt the shea and stir in the infused oil.',
+        ]);
+        $butter = $this->got('FormulaPage', 'GET', "formulas/{$named['formula_id']}")['formula']['lines'];
+        self::assertSame(
+            [["steep-{$named['steep_id']}", '60 g'], ['shea-butter', '100 g']],
+            array_map(static fn (array $l): array => [$l['ingredient'], $l['amount']], $butter),
+        );
+        $jar = $this->got('Steep', 'GET', "steeps/{$named['steep_id']}");
+        $this->got('Steep', 'POST', "steeps/{$named['steep_id']}/strain", [
+            'revision' => $jar['revision'],
+            'yield_grams' => 158,
+            'loss_grams' => 0,
+        ]);
+        $kept = $this->got('FormulaPage', 'GET', "formulas/{$named['formula_id']}")['formula']['lines'];
+        self::assertSame('60 g', $kept[0]['amount'], 'what she wrote herself stays');
+    }
+
     public function test_a_steep_in_a_recipe_is_begun_and_its_oil_is_on_the_bench_before_straining_and_after(): void
     {
         self::assertSame(

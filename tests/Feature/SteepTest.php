@@ -363,6 +363,24 @@ final class SteepTest extends StudioTestCase
         self::assertSame([], $kinds());
     }
 
+    public function test_a_forgotten_jar_shows_what_it_stands_at_today(): void
+    {
+        $steep = $this->begun(0);
+        $this->travelTo(today()->addDays(70));
+        $late = $this->got('Steep', 'GET', "steeps/{$steep['id']}");
+
+        self::assertSame([70, 28], [$late['day'], $late['days']]);
+        self::assertEqualsWithDelta(70.0, $late['plan']['age_spent_days']['best'], 0.5);
+        self::assertEqualsWithDelta(28.0, $steep['plan']['age_spent_days']['best'], 0.5);
+        self::assertSame($steep['plan']['dates']['strain'], $late['plan']['dates']['strain'], 'as it was planned');
+        self::assertLessThan($steep['plan']['dates']['best_before'], $late['plan']['dates']['best_before']);
+        self::assertGreaterThan(
+            $steep['plan']['extraction_percent']['best'],
+            $late['drawn_now_percent']['best'],
+            'it went on drawing',
+        );
+    }
+
     private function tick(int $steep, string $kind): void
     {
         $this->got('Steep', 'POST', 'steeps/'.$steep.'/events', [

@@ -319,6 +319,7 @@ export function aSteep(more: Partial<Schemas['Steep']> = {}): Schemas['Steep'] {
         jar_ml: 500,
         diameter_cm: 8,
         shaken_daily: true,
+        shaken_sometimes: false,
         state: 'due',
         reason: '',
         plan: {

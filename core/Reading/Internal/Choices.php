@@ -82,8 +82,11 @@ final readonly class Choices
         if (mb_strlen($plain) > self::LONGEST || preg_match(self::OR, $plain) !== 1) {
             return [$name, []];
         }
-        // What stands behind "or" is another, also where it is not sure which; what stands behind a comma may be a word.
-        $least = ['/\s*(?:,|'.self::WORDS.')\s*/iu' => Entries::SURE, '/\s*,?\s*'.self::WORDS.'\s*/iu' => Entries::NEAR];
+        // What stands behind "or" is another, also where it is not sure which; what stands behind a comma may be none.
+        $least = [
+            '/\s*(?:,|'.self::WORDS.')\s*/iu' => Entries::SURE,
+            '/\s*,?\s*'.self::WORDS.'\s*/iu' => Entries::NEAR,
+        ];
         foreach ($least as $between => $score) {
             $pieces = preg_split($between, $plain, flags: PREG_SPLIT_NO_EMPTY) ?: [];
             $choices = $this->known(self::ofOneKind($pieces), $score);

@@ -379,7 +379,7 @@ final readonly class Entries
         }
         $kind = Names::kind($name);
         if ($kind !== '' && ($best === false || $best->score < self::EXACT)) {
-            // Whatever is nearest by name would be an ingredient of our own invention: none is taken, those are offered.
+            // Whatever is nearest by name would be an ingredient of our own invention: none is taken, some are offered.
             $which = sprintf('Which %s is meant?', $kind);
 
             return self::unknown($row, $name, $amount, '', $this->names->ofKind($kind), $which);

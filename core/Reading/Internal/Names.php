@@ -150,7 +150,10 @@ final class Names
             $this->catalogue->all(),
             static fn (Ingredient $i): bool => $i->kind === $wanted && ! $i->isBlend(),
         );
-        usort($of, static fn (Ingredient $a, Ingredient $b): int => [-$a->common, $a->name] <=> [-$b->common, $b->name]);
+        usort(
+            $of,
+            static fn (Ingredient $a, Ingredient $b): int => [-$a->common, $a->name] <=> [-$b->common, $b->name],
+        );
 
         return array_map(
             static fn (Ingredient $i): NameMatch => new NameMatch($i, 0.0, $i->name),

@@ -2698,7 +2698,7 @@ export interface components {
              * @description What is done to it before it is steeped, where nobody says.
              * @enum {unknown}
              */
-            usual_preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+            usual_preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "toasted-crushed" | "wilted" | "bagged";
             /** @enum {string} */
             usual_phase: "melt" | "warm" | "cool-down" | "whip-in" | "water";
             weight: number | null;
@@ -2792,7 +2792,7 @@ export interface components {
                 name: string;
                 form: string;
                 /** @enum {string} */
-                preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+                preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "toasted-crushed" | "wilted" | "bagged";
                 grams: number;
                 draw: number;
                 since: string;
@@ -2851,6 +2851,7 @@ export interface components {
             draft: components["schemas"]["SteepDraft"];
             touched: components["schemas"]["Touched"];
             although: string;
+            shaken_sometimes: boolean;
         };
         Lot: {
             id: number;
@@ -3259,6 +3260,8 @@ export interface components {
             started_on: string;
             /** @description Why it is done although something is stopped at. */
             although?: string | null;
+            /** @description Now and then, where it is not daily. */
+            shaken_sometimes?: boolean;
         };
         ShakeAsk: {
             date: string;
@@ -3581,7 +3584,7 @@ export interface components {
             ingredient: string;
             form: string;
             /** @enum {string} */
-            preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+            preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "toasted-crushed" | "wilted" | "bagged";
             amount: string;
             draw: number;
             cost: number | null;
@@ -3610,6 +3613,8 @@ export interface components {
             wanted?: string | null;
             /** @description Why it is done although something is stopped at. */
             although?: string | null;
+            /** @description Now and then, where it is not daily. */
+            shaken_sometimes?: boolean;
         };
         Timing: {
             fits: boolean;
@@ -3656,7 +3661,7 @@ export interface components {
                 name: string;
                 form: string;
                 /** @enum {string} */
-                preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+                preparation: "none" | "chopped" | "crushed" | "blended" | "toasted" | "toasted-crushed" | "wilted" | "bagged";
                 grams: number;
                 draw: number;
                 since: string;
@@ -3692,6 +3697,7 @@ export interface components {
             lot: components["schemas"]["Lot"] | null;
             lots: components["schemas"]["Lot"][];
             touched: components["schemas"]["Touched"];
+            shaken_sometimes: boolean;
         };
         SteepEvent: {
             id: number;
@@ -3731,7 +3737,7 @@ export interface components {
             ingredient?: string;
             form?: string;
             /** @enum {string} */
-            preparation?: "none" | "chopped" | "crushed" | "blended" | "toasted" | "bagged";
+            preparation?: "none" | "chopped" | "crushed" | "blended" | "toasted" | "toasted-crushed" | "wilted" | "bagged";
             amount?: string;
             keep?: boolean;
         };

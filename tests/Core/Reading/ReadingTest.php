@@ -381,7 +381,8 @@ final class ReadingTest extends CoreTestCase
 
     public function test_a_figure_in_a_name_is_no_amount(): void
     {
-        foreach (['BTMS-50' => 'btms-50', 'btms 25' => 'btms-25', 'polysorbate 80' => 'polysorbate-80'] as $row => $is) {
+        $names = ['BTMS-50' => 'btms-50', 'btms 25' => 'btms-25', 'polysorbate 80' => 'polysorbate-80'];
+        foreach ($names as $row => $is) {
             self::assertSame($is, self::line($row)->ingredient());
             self::assertSame('', self::line($row)->amount);
             self::assertSame($is, self::line("4 oz $row")->ingredient());

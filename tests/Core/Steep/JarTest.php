@@ -225,6 +225,11 @@ final class JarTest extends CoreTestCase
         yield 'whole seed' => [self::herb('fenugreek', 'seed'), 0.0287];
         yield 'crushed seed' => [self::herb('fenugreek', 'seed', preparation: Preparation::Crushed), 0.164];
         yield 'blended' => [self::herb('rosemary', 'fresh', preparation: Preparation::Blended), 0.328];
+        yield 'toasted and crushed' => [
+            self::herb('fenugreek', 'seed', preparation: Preparation::ToastedCrushed),
+            0.164,
+        ];
+        yield 'wilted' => [self::herb('rosemary', 'fresh', preparation: Preparation::Wilted), 0.082];
     }
 
     #[DataProvider('rates')]
@@ -241,6 +246,8 @@ final class JarTest extends CoreTestCase
         yield 'whole' => [Preparation::None, 3.4];
         yield 'chopped' => [Preparation::Chopped, 11.9];
         yield 'blended' => [Preparation::Blended, 27.2];
+        // A third of it was water that is gone: of what is left (0.68 - 0.33) / 0.67 is water, and 0.35 of that comes.
+        yield 'wilted' => [Preparation::Wilted, 50 * (0.35 / 0.67) * 0.35];
     }
 
     #[DataProvider('waters')]
@@ -251,6 +258,25 @@ final class JarTest extends CoreTestCase
             self::jar([self::herb('rosemary', 'fresh', 50, 0, $preparation)])->water->inGrams()->best,
             1e-9,
         );
+    }
+
+    public function test_only_what_is_fresh_is_wilted(): void
+    {
+        $this->expectException(SteepError::class);
+        self::herb('rosemary', 'dried', 50, 0, Preparation::Wilted);
+    }
+
+    public function test_shaken_now_and_then_draws_as_the_rate_says(): void
+    {
+        $drawn = static fn (bool $daily, bool $sometimes): float => (new SteepPlan(
+            Charge::of(self::herb('rosemary', 'cut'), new Pour(self::catalogue()->get('olive-oil'), 500, self::day())),
+            new Journal([new Stay(SteepMethod::ColdDark, self::day())]),
+            new Way($daily, shakenSometimes: $sometimes),
+        ))->extraction->atStraining()->best;
+
+        self::assertEqualsWithDelta(100 * (1 - exp(-0.082 * 28)), $drawn(false, true), 0.01);
+        self::assertEqualsWithDelta(100 * (1 - exp(-0.082 * 28 * 1.3)), $drawn(true, true), 0.01);
+        self::assertEqualsWithDelta(100 * (1 - exp(-0.082 * 28 * 0.8)), $drawn(false, false), 0.01);
     }
 
     public function test_water_added_counts_until_the_bowl_shows_it_gone(): void

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { Schemas } from '../../../api/client';
 import { valueIn } from '../../../ui/events';
 import FormField from '../../../ui/FormField.vue';
@@ -16,6 +17,10 @@ defineProps<{
 }>();
 const draft = defineModel<Schemas['SteepDraft']>({ required: true });
 const wanted = defineModel<string>('wanted', { required: true });
+const shaken = computed({
+    get: () => (draft.value.shaken_daily ? 'daily' : draft.value.shaken_sometimes ? 'sometimes' : 'never'),
+    set: (how) => Object.assign(draft.value, { shaken_daily: how === 'daily', shaken_sometimes: how === 'sometimes' }),
+});
 </script>
 
 <template>
@@ -30,8 +35,12 @@ const wanted = defineModel<string>('wanted', { required: true });
     </div>
     <div class="flex flex-wrap gap-x-5 gap-y-1">
         <label class="flex min-h-8 items-center gap-2">
-            <input v-model="draft.shaken_daily" type="checkbox" />
-            Shaken daily
+            Shaken
+            <select v-model="shaken" class="bare !w-auto">
+                <option value="daily">daily</option>
+                <option value="sometimes">now and then</option>
+                <option value="never">never</option>
+            </select>
         </label>
         <label class="flex min-h-8 items-center gap-2">
             <input v-model="draft.pressed" type="checkbox" />

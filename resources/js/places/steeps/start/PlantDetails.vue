@@ -10,8 +10,15 @@ const PREPARATIONS: [Herb['preparation'], string][] = [
     ['crushed', 'crushed'],
     ['blended', 'blended with the oil'],
     ['toasted', 'toasted'],
+    ['toasted-crushed', 'toasted and crushed'],
+    ['wilted', 'wilted, and weighed so'],
     ['bagged', 'in a closed bag'],
 ];
+/** A bag is for powder, and only what is fresh wilts. */
+function fits(preparation: Herb['preparation']): boolean {
+    if (preparation === 'bagged') return herb.value.form === 'powder';
+    return preparation !== 'wilted' || herb.value.form === 'fresh';
+}
 </script>
 
 <template>
@@ -19,7 +26,7 @@ const PREPARATIONS: [Herb['preparation'], string][] = [
         <option v-for="form in forms" :key="form" :value="form">{{ form }}</option>
     </select>
     <select v-model="herb.preparation" class="bare !w-auto" :aria-label="`What was done to ${name}`">
-        <option v-for="[value, words] in PREPARATIONS" :key="value" :value="value">{{ words }}</option>
+        <option v-for="[value, words] in PREPARATIONS.filter(([p]) => fits(p))" :key="value" :value="value">{{ words }}</option>
     </select>
     <select v-model.number="herb.draw" class="bare !w-auto" :aria-label="`Which draw of ${name}`">
         <option :value="1">first draw</option>

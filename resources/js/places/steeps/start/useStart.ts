@@ -47,6 +47,7 @@ export function useStart() {
         diameter_cm: 9,
         mouth_cm: 7,
         shaken_daily: true,
+        shaken_sometimes: false,
         pressed: begins?.pressed ?? false,
         started_on: todayDate(),
         although: '',
