@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
+use Crown\Formula\Step;
 use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Mixer;
@@ -47,6 +49,15 @@ final readonly class Whipping implements JsonSerializable
         $way = $kitchen->ways->is(School::Whipping, 'long') ? self::LONG : self::SHORT;
 
         return $kitchen->tools->mixer->minutes ?? self::SCHOOLS[$way] / self::paceOf($kitchen->tools->mixer);
+    }
+
+    /** How long a formula is beaten, minutes: as its own method says, all rounds together, else as its maker does. */
+    public static function minutesFor(Formula $formula, Kitchen $kitchen): float
+    {
+        $rounds = array_filter($formula->steps, static fn (Step $s): bool => $s->act === 'whip');
+        $said = array_sum(array_map(static fn (Step $s): float => $s->minutes ?? 0.0, $rounds));
+
+        return $said > 0.0 ? $said : self::minutes($kitchen);
     }
 
     /** Minutes at medium speed that one of hers is worth. */
@@ -94,8 +105,8 @@ final readonly class Whipping implements JsonSerializable
     }
 
     /**
-     * Air in the jars of a whipped butter, beaten as its maker does, as a fraction of its volume before; none in
-     * anything else, nor where it takes none.
+     * Air in the jars of a whipped butter, beaten as its method or its maker does, as a fraction of its volume before;
+     * none in anything else, nor where it takes none.
      */
     public static function airIn(Composition $composition, Context $context): float
     {
@@ -111,7 +122,9 @@ final readonly class Whipping implements JsonSerializable
             $context->kitchen->tools->mixer,
         );
 
-        return $whipping->isPossible() ? $whipping->air(self::minutes($context->kitchen))->best : 0.0;
+        return $whipping->isPossible()
+            ? $whipping->air(self::minutesFor($composition->formula, $context->kitchen))->best
+            : 0.0;
     }
 
     /**

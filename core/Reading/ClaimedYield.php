@@ -43,7 +43,8 @@ final readonly class ClaimedYield
     /** "Makes 4 jars", "fills two tins": how many, without saying of what size. */
     private const JARS = '/
         \b(?:makes|yields?|fills|enough\ for)\b\s*:?\s*(?:about|approx\.?|around|roughly|~)?\s*
-        (?<jars>NUMBER)\s+(?:(?:small|little|large|big|glass)\s+)?(?:jars?|tins?|bottles?|tubs?|pots?)\b
+        (?<jars>NUMBER)\s+(?:(?:small|little|large|big|glass)\s+)?
+        (?:jars?|tins?|bottles?|tubs?|pots?|bars?|sticks?|pieces?)\b
     /xiu';
 
     /**
@@ -111,6 +112,17 @@ final readonly class ClaimedYield
             Number::shown($sum->best / $of, 0),
             $unit,
         );
+    }
+
+    /** What each of so many comes to, in a sentence; null where it does not say how many, or of what size. */
+    public function each(Assessment $assessment): ?string
+    {
+        $sum = $assessment->subject->composition->totalGrams->best;
+        if ($this->jars === null || $this->grams !== null || $this->millilitres !== null || $sum <= 0.0) {
+            return null;
+        }
+
+        return sprintf('It says "%s": %s g each.', $this->words, Number::shown($sum / $this->jars, 0));
     }
 
     private static function isRelative(string $amount): bool

@@ -44,7 +44,10 @@ final readonly class Claims implements JsonSerializable
 
         return $known
             ? array_values(array_filter(
-                [$this->yield?->against($assessment), $this->life?->against($assessment)],
+                [
+                    $this->yield?->against($assessment) ?? $this->yield?->each($assessment),
+                    $this->life?->against($assessment),
+                ],
                 is_string(...),
             ))
             : [];

@@ -90,9 +90,9 @@ final readonly class SteepAdvice implements JsonSerializable
                 'steep.fresh',
                 Severity::Caution,
                 'A fresh plant under oil brings water and, at room temperature, can grow dangerous microbes. Dry it '
-                    .'first: spread it thinly in the shade for days, until a leaf crumbles and a stem snaps. Or wilt it: '
-                    .'12 to 24 hours, until it is limp and a third lighter, then a water bath, weighing the bowl before '
-                    .'and after. Never eat it.',
+                    .'first: spread it thinly in the shade for days, until a leaf crumbles and a stem snaps. Or wilt '
+                    .'it: 12 to 24 hours, until it is limp and a third lighter, then a water bath, weighing the bowl '
+                    .'before and after. Never eat it.',
             );
             if (! $plan->timeline->method->isHeated() && ! $plan->water->isDry()) {
                 $advice[] = new self(

@@ -30,7 +30,7 @@ final class DesignTest extends StudioTestCase
             'head_id' => null,
         ])['assessment']['solids']['25'];
         $answer = $this->wish([['softer', '']]);
-        self::assertSame('optimal', $answer['answer']['status']);
+        self::assertSame('found', $answer['answer']['status']);
         self::assertEqualsWithDelta($now * 0.75, $answer['assessment']['solids']['25'], 0.2);
         self::assertEqualsWithDelta(
             101.0,
@@ -269,7 +269,7 @@ final class DesignTest extends StudioTestCase
             self::assertLessThanOrEqual(4 + 2, count($answer['answer']['shares']), $wish.' stays in one breath');
         }
         $longer = $this->wish([['keeps-longer', '']], $byBees);
-        self::assertSame('optimal', $longer['answer']['status']);
+        self::assertSame('found', $longer['answer']['status']);
     }
 
     public function test_firmer_and_richer_reach_for_what_makers_reach_for(): void

@@ -76,8 +76,10 @@ final class PictureTest extends StudioTestCase
 
     public function test_one_too_large_to_be_read_is_refused_before_it_is(): void
     {
+        $steep = $this->steep()['id'];
+        $bomb = self::bomb(30_000, 30_000);
         $before = memory_get_peak_usage();
-        $this->asPicture($this->steep()['id'], self::bomb(30_000, 30_000))
+        $this->asPicture($steep, $bomb)
             ->assertStatus(422)
             ->assertJsonPath('errors.photo.0', 'This picture has more than 16 million pixels. Take a smaller one.');
         self::assertLessThan(20_000_000, memory_get_peak_usage() - $before);

@@ -5,17 +5,24 @@ declare(strict_types=1);
 namespace Crown\Assessment\Checks;
 
 use Crown\Assessment\Check;
+use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
 use Crown\Assessment\Portion;
 use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\IngredientKind;
+use Crown\Catalogue\Name;
+use Crown\Formula\Change;
 use Crown\Formula\ProductKind;
+use Crown\Measure\Amount;
+use Crown\Measure\Property;
 
 /** Is there anything in it that does what this kind of product is for? */
 final readonly class Purpose implements Check
 {
+    private const IN_SHOPS = 2;
+
     public function examine(Examined $subject): array
     {
         $composition = $subject->composition;
@@ -48,8 +55,37 @@ final readonly class Purpose implements Check
                 [],
                 [],
                 'phases',
+                $missing === 'conditioner' ? self::conditioner($subject) : [],
                 said: new Said([$subject->formula()->kind->value, $missing]),
             ),
         ];
+    }
+
+    /**
+     * The conditioning agents that shops have, each at the middle of its range for this kind of product.
+     *
+     * @return list<Cure>
+     */
+    private static function conditioner(Examined $subject): array
+    {
+        $bar = $subject->formula()->kind === ProductKind::ConditionerBar;
+        $cures = [];
+        foreach ($subject->context->catalogue->all() as $agent) {
+            $range = $bar && $agent->facts->has(Property::UseInBar) ? Property::UseInBar : Property::Use;
+            if (
+                $agent->kind !== IngredientKind::Conditioning
+                || $agent->common < self::IN_SHOPS
+                || ! $agent->facts->has($range)
+            ) {
+                continue;
+            }
+            $percent = Amount::number(round($agent->facts->get($range)->band->best)).' %';
+            $cures[] = new Cure(
+                sprintf('Put in %s of %s', $percent, Name::inSentence($agent->name)),
+                Change::add($agent->id, $percent),
+            );
+        }
+
+        return $cures;
     }
 }

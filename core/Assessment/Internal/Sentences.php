@@ -19,6 +19,7 @@ use Crown\Formula\ProductKind;
 use Crown\Measure\Amount;
 use Crown\Measure\Months;
 use Crown\Measure\Number;
+use Crown\Measure\Property;
 use DateTimeImmutable;
 use LogicException;
 
@@ -363,12 +364,16 @@ final readonly class Sentences implements FindingWords
                 (int) ceil($f->figure(FigureName::BowlNeeded)->best / $f->figure(FigureName::LargestBowl)->best),
             ),
             'scale.resolution' => sprintf(
-                '%.2g g of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as much.',
+                '%.2g g%s of %s on a %g g scale is uncertain by %.0f %%: %suse a finer scale, or make %d times as '
+                    .'much.',
                 $f->figure(FigureName::Grams)->best,
+                self::millilitres($f->portions[0], $f->figure(FigureName::Grams)->best),
                 Name::inSentence($f->portions[0]->name()),
                 $f->figure(FigureName::StepOfScale)->best,
                 $f->figure(FigureName::Uncertain)->best,
-                $f->portions[0]->ingredient->kind->isLiquid() ? 'count drops from a calibrated bottle, ' : '',
+                $f->portions[0]->ingredient->kind->isLiquid()
+                    ? 'count drops from a calibrated bottle, draw it up in a marked pipette, '
+                    : '',
                 (int) $f->figure(FigureName::TimesAsMuch)->best,
             ),
             'drying-oil.rags' => sprintf(
@@ -559,6 +564,17 @@ final readonly class Sentences implements FindingWords
     private static function rough(float $percent): string
     {
         return number_format($percent, $percent < 10.0 ? 1 : 0);
+    }
+
+    /** " (2.5 ml)" of what is poured and whose density is known; "" of all else. */
+    private static function millilitres(Portion $of, float $grams): string
+    {
+        $facts = $of->ingredient->facts;
+        if (! $of->ingredient->kind->isLiquid() || ! $facts->has(Property::Density20)) {
+            return '';
+        }
+
+        return sprintf(' (%s ml)', Number::shown($grams / $facts->best(Property::Density20, 1.0), 1));
     }
 
     private static function time(float $months): string

@@ -293,7 +293,13 @@ final class HerMethod
             && $this->house->turnsGrainy()
             && preg_match(self::COLD, $this->plain($step)) !== 1;
 
-        return array_values(array_filter([$cold, $slow ? HouseMethod::GRAINS : null]));
+        $goes = $kind === TaskKind::Whip ? $this->house->bowlfuls() : 1;
+
+        return array_values(array_filter([
+            $cold,
+            $slow ? HouseMethod::GRAINS : null,
+            $goes > 1 ? sprintf('The bowl holds it in %d goes: whip one after the other.', $goes) : null,
+        ]));
     }
 
     private function isHeat(TaskKind $kind, Step $step): bool

@@ -537,7 +537,7 @@ final readonly class HouseMethod
     }
 
     /** How many goes it takes where her largest bowl is too small for all of it. */
-    private function bowlfuls(): int
+    public function bowlfuls(): int
     {
         $largest = $this->kitchen->bowlMillilitres;
 

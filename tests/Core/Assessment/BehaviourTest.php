@@ -208,6 +208,18 @@ final class BehaviourTest extends CoreTestCase
         self::assertNotContains('texture.bloom', $of(['shea-butter' => '60 g', 'olive-oil' => '40 g']));
     }
 
+    public function test_a_bar_without_a_conditioning_agent_is_offered_one(): void
+    {
+        $bar = self::formula(['cocoa-butter' => '60 g', 'olive-oil' => '40 g'], ProductKind::ConditionerBar);
+        $finding = self::finding(self::assess($bar), 'purpose');
+        $with = $finding->cures[0]->change->applyTo($bar, self::catalogue());
+
+        self::assertStringContainsString('%', $finding->cures[0]->label);
+        self::assertNotContains('purpose', self::codes(self::assess($with)));
+        self::assertNotContains('dose.over', self::codes(self::assess($with)));
+        self::assertNotContains('dose.under', self::codes(self::assess($with)));
+    }
+
     public function test_each_kind_needs_what_it_is_for(): void
     {
         self::assertContains(

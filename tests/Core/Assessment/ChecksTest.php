@@ -285,6 +285,7 @@ final class ChecksTest extends CoreTestCase
 
         self::assertEqualsWithDelta(21.7, $finding->figure(FigureName::Uncertain)->best, 0.05);
         self::assertStringContainsString('uncertain by 22 %', $finding->message());
+        self::assertStringContainsString('2.3 g (2.4 ml) of', $finding->message(), '2.3 / 0.94');
         self::assertNotContains('scale.resolution', self::codes(self::assess($formula, 0.1)));
         self::assertNotContains('scale.resolution', self::codes(self::assess($formula->withSize(Size::mass(500)))));
     }

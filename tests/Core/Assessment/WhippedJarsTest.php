@@ -12,6 +12,7 @@ use Crown\Assessment\Whipping;
 use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
+use Crown\Formula\Step;
 use Crown\Measure\Kitchen;
 use Tests\Core\CoreTestCase;
 
@@ -45,6 +46,23 @@ final class WhippedJarsTest extends CoreTestCase
             0.01,
         );
         self::assertEqualsWithDelta(1034.0, self::grams(self::butter()), 3.0);
+    }
+
+    public function test_the_minutes_of_its_own_method_count(): void
+    {
+        $butter = self::butter()->withSteps([
+            new Step('Whip 10 minutes.', 'whip', 10.0),
+            new Step('Freeze.', 'chill', 20.0),
+            new Step('Whip 20 minutes.', 'whip', 20.0),
+        ]);
+        $density = self::assess($butter)->subject->composition->density();
+
+        // 30 minutes in all leave 0.8 x 3 e^-2 of air.
+        self::assertEqualsWithDelta(
+            8 * 237 * 1.03 * $density / (1 + 0.8 * 3 * exp(-2)) / 0.96,
+            self::grams($butter),
+            0.01,
+        );
     }
 
     public function test_what_is_not_whipped_or_takes_no_air_fills_them_by_itself(): void

@@ -323,6 +323,19 @@ final class ProcedureTest extends CoreTestCase
         self::assertNotContains('cool', self::ids($house), 'nothing is waited for');
     }
 
+    public function test_what_the_bowl_does_not_hold_is_whipped_in_goes_in_hers_too(): void
+    {
+        $formula = self::read(self::BUTTER.'Melt the shea. Chill. Whip 10 minutes.')->subject->formula();
+        $kitchen = new Kitchen(bowlMillilitres: 200.0);
+        $of = Assessor::standard()->assess($formula, new Context(self::catalogue(), $kitchen));
+
+        self::assertStringContainsString('in 3 goes', self::task($of, 'whip')->hers->doubt ?? '');
+        self::assertStringNotContainsString(
+            'goes',
+            self::task(self::read(self::BUTTER.'Melt the shea. Chill. Whip 10 minutes.'), 'whip')->hers->doubt ?? '',
+        );
+    }
+
     public function test_what_turns_grainy_is_cooled_fast(): void
     {
         $shea = self::assess(self::formula(['shea-butter' => '80 g', 'olive-oil' => '20 g'], ProductKind::Balm));

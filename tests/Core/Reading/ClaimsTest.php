@@ -37,6 +37,7 @@ final class ClaimsTest extends CoreTestCase
         yield 'too many jars' => [$oils.'Makes 4 jars of 100 ml', [
             'It says "Makes 4 jars of 100 ml". Its amounts come to 222 ml.',
         ]];
+        yield 'bars without a size' => [$oils.'Makes 3 bars', ['It says "Makes 3 bars": 67 g each.']];
         yield 'shares have no sum' => ["Oil\n75 % olive oil\n25 % jojoba oil\nMakes 300 g", []];
         yield 'what is not weighed has no sum' => ["Oil\n150 g olive oil\na handful of rosemary\nMakes 300 g", []];
         yield 'a life that holds' => [$oils.'Keeps four to six months', []];

@@ -21,6 +21,10 @@ if (useSession().studio?.begins.spoons) open.value = true;
 
 /** Whole millimetres up, so that the paper holds the last mark. */
 const height = computed(() => Math.ceil((answer.value?.strip.at(-1)?.to_mm ?? 0) + 6));
+const said = (mark: { name: string; to_mm: number; drops: boolean }): string =>
+    mark.drops ? `${mark.name}: by drops` : `${mark.name}, ${mark.to_mm} mm`;
+/** As wide as its longest name, at some 1.8 mm for a letter. */
+const width = computed(() => 22 + Math.ceil(1.8 * Math.max(0, ...(answer.value?.strip ?? []).map((m) => said(m).length))));
 const worse = computed(() => {
     const had = new Set(props.bench.assessment.value.findings.map((f) => f.code));
     return (answer.value?.assessment.findings ?? []).filter((f) => f.severity !== 'note' && !had.has(f.code));
@@ -95,8 +99,8 @@ function write(): void {
                 <p v-if="answer.strip_problem" role="alert" class="said-caution mt-2">{{ answer.strip_problem }}</p>
                 <figure v-else-if="answer.strip.length > 0" class="mt-3">
                     <svg
-                        :style="{ width: '64mm', height: `${height}mm` }"
-                        :viewBox="`0 0 64 ${height}`"
+                        :style="{ width: `${width}mm`, height: `${height}mm` }"
+                        :viewBox="`0 0 ${width} ${height}`"
                         role="img"
                         :aria-label="`Fill strip. ${answer.strip.map((s) => `${s.name} to ${s.to_mm} mm`).join(', ')}.`"
                     >
@@ -111,7 +115,7 @@ function write(): void {
                                 stroke-width=".35"
                             />
                             <text x="19" :y="height - mark.to_mm + 1.1" font-size="3.2" fill="var(--ink)">
-                                {{ mark.drops ? `${mark.name}: by drops` : `${mark.name}, ${mark.to_mm} mm` }}
+                                {{ said(mark) }}
                             </text>
                         </g>
                     </svg>
