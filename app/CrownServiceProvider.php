@@ -28,17 +28,22 @@ use App\Steep\SweepCommand;
 use App\Studio\CurrentStudio;
 use App\Studio\Role;
 use App\Studio\User;
+use App\Support\ConnectsOnce;
 use App\Support\OpenApiCommand;
 use App\Support\StrictValidator;
+use App\Support\WaitsOnce;
 use Carbon\FactoryImmutable;
+use Closure;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Translation\Translator;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
+use PDO;
 use Psr\Clock\ClockInterface;
 
 /** Ties the rooms together: who fulfils which interface, and what one request shares. */
@@ -46,6 +51,17 @@ final class CrownServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        // A database that stands still is waited for once.
+        $this->app->bind('db.connector.mariadb', ConnectsOnce::class);
+        Connection::resolverFor(
+            'mariadb',
+            static fn (PDO|Closure $pdo, string $database, string $prefix, array $config): WaitsOnce => new WaitsOnce(
+                $pdo,
+                $database,
+                $prefix,
+                $config,
+            ),
+        );
         $this->app->scoped(CurrentStudio::class);
         $this->app->singleton(
             PictureFiles::class,

@@ -92,10 +92,10 @@ final class SteepRowResource extends JsonResource
      */
     private static function standing(SteepPlan $as, SteepPlan $planned, Catalogue $catalogue, bool $running): array
     {
-        $figures = self::figures($as, $catalogue, $running);
-        $dates = $planned->figures()['dates'];
-
-        return [...$figures, 'dates' => [...$dates, 'best_before' => $as->bestBefore()?->format('Y-m-d')]];
+        return [
+            ...self::figures($as, $catalogue, $running),
+            'dates' => [...$planned->dates(), 'best_before' => $as->bestBefore()?->format('Y-m-d')],
+        ];
     }
 
     /** @return array<string, mixed> as $defs/SteepPlan */

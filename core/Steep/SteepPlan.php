@@ -146,13 +146,19 @@ final readonly class SteepPlan
             'yield_grams' => $this->recovery->yieldGrams(),
             'water_in_grams' => $this->water->inGrams(),
             'age_spent_days' => $this->ageing->spentDays(),
-            'dates' => [
-                'start' => $this->timeline->start->format('Y-m-d'),
-                'stop_shaking' => $this->timeline->stopShaking()->format('Y-m-d'),
-                'strain' => $this->timeline->strainDay()->format('Y-m-d'),
-                'ready' => $this->timeline->readyDay()->format('Y-m-d'),
-                'best_before' => $this->bestBefore()?->format('Y-m-d'),
-            ],
+            'dates' => $this->dates(),
+        ];
+    }
+
+    /** @return array<string, string|null> its days, as "2026-12-02"; null for a best before that cannot be told */
+    public function dates(): array
+    {
+        return [
+            'start' => $this->timeline->start->format('Y-m-d'),
+            'stop_shaking' => $this->timeline->stopShaking()->format('Y-m-d'),
+            'strain' => $this->timeline->strainDay()->format('Y-m-d'),
+            'ready' => $this->timeline->readyDay()->format('Y-m-d'),
+            'best_before' => $this->bestBefore()?->format('Y-m-d'),
         ];
     }
 

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Support\WaitsOnce;
+use Closure;
 use ErrorException;
+use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use PDO;
 use PDOException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Throwable;
@@ -75,5 +80,61 @@ final class AwayTest extends StudioTestCase
         );
         Route::get('/api/tried', static fn () => throw $wrong);
         $this->getJson('/api/tried')->assertStatus(500);
+    }
+
+    public function test_a_database_that_stands_still_is_waited_for_once_in_a_request(): void
+    {
+        self::assertInstanceOf(WaitsOnce::class, DB::connection());
+        $time = 0.0;
+        WaitsOnce::$clock = static function () use (&$time): float {
+            return $time;
+        };
+        $tried = 0;
+        $connection = self::connection(static function () use (&$tried, &$time): PDO {
+            $tried++;
+            $time += 4.0;
+
+            throw new PDOException('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away');
+        });
+        foreach (range(1, 3) as $ask) {
+            try {
+                $ask === 3 ? $connection->beginTransaction() : $connection->select('select 1');
+                self::fail('it does not answer');
+            } catch (QueryException $e) {
+                self::assertStringContainsString('gone away', $e->getMessage());
+            }
+        }
+        self::assertSame(1, $tried);
+    }
+
+    public function test_one_that_was_closed_while_nobody_used_it_is_opened_again(): void
+    {
+        WaitsOnce::$clock = static fn (): float => 0.0;
+        $tried = 0;
+        $connection = self::connection(static function () use (&$tried): PDO {
+            $tried++;
+
+            throw new PDOException('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away');
+        });
+        try {
+            $connection->select('select 1');
+            self::fail('it does not answer');
+        } catch (QueryException) {
+            self::assertSame(2, $tried);
+        }
+    }
+
+    protected function tearDown(): void
+    {
+        WaitsOnce::$clock = null;
+        parent::tearDown();
+    }
+
+    private static function connection(Closure $opens): WaitsOnce
+    {
+        $connection = new WaitsOnce($opens, 'crown');
+        $connection->setReconnector(static fn (Connection $c): Connection => $c->setPdo($opens));
+
+        return $connection;
     }
 }

@@ -301,6 +301,21 @@ describe('weighing', () => {
         expect(server.to('/api/batches/5/weighings')).toHaveLength(1);
     });
 
+    it('what another tab of this device has sent is there, and nobody is blamed', async () => {
+        const sent = aBatch({
+            revision: 8,
+            weighings: [
+                aWeighing('l1', 'Shea butter', 30, { gathered: true, actual_grams: 29.8, within: true }),
+                aWeighing('l2', 'Jojoba', 6, { gathered: true }),
+            ],
+        });
+        server.on('PUT', '/api/batches/5/weighings', new Status(409, { message: 'Changed.', current: sent }));
+        await counter(gathered);
+        await scale('29.8');
+        expect(notice.value?.words ?? '').not.toMatch(/at the same time/);
+        expect(server.to('/api/batches/5/weighings')).toHaveLength(1);
+    });
+
     it('someone else at another line: mine is sent again on top of theirs', async () => {
         const theirs = aBatch({
             revision: 8,

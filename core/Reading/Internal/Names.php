@@ -30,6 +30,9 @@ final class Names
     /** Different names in one text. Three hundred lines, each asked for whole and in pieces, stay far below. */
     private const MOST = 1_000;
 
+    /** Names that nothing was near to, after which others are known as they are written or not at all. */
+    private const MOST_MISSED = 80;
+
     /** What kind of thing is wanted, and not which. */
     private const KIND_ALONE = '/
         ^(?:
@@ -64,6 +67,9 @@ final class Names
 
     /** So many of a kind. */
     private const OFFERED = 8;
+
+    /** Names of this text that nothing was near to: each was looked for with every slip of the pen. */
+    private int $missed = 0;
 
     private readonly Own $own;
 
@@ -109,6 +115,7 @@ final class Names
     public function forget(): void
     {
         $this->known = [];
+        $this->missed = 0;
     }
 
     /** Whether a thing is called just so. */
@@ -225,7 +232,11 @@ final class Names
         if ($own !== []) {
             return $own;
         }
+        if ($this->missed >= self::MOST_MISSED && $settled === null && ! $this->catalogue->isCalled($name)) {
+            return [];
+        }
         $found = $this->searched($name);
+        $this->missed += ($found[0]->score ?? 0.0) < Entries::NEAR ? 1 : 0;
         if ($settled === null) {
             return $found;
         }

@@ -418,6 +418,17 @@ final class ReadingTest extends CoreTestCase
         self::assertSame(Understood::Yes, self::line('1 tsp vitamin E')->understood);
     }
 
+    public function test_after_many_names_that_are_like_nothing_none_is_guessed_any_more(): void
+    {
+        $rows = array_map(static fn (int $n): string => "7 g qvx$n wkjz$n", range(1, 200));
+        $lines = self::read("Oil\n".implode("\n", [...$rows, '5 g grapesede oil', '5 g shea butter']))->lines;
+
+        self::assertCount(202, $lines);
+        self::assertSame(Understood::No, $lines[200]->understood, 'a slip of the pen is asked about');
+        self::assertSame('shea-butter', $lines[201]->ingredient(), 'what is written as it is called is known');
+        self::assertSame('grapeseed-oil', self::line('5 g grapesede oil')->ingredient(), 'and in the next text all is as ever');
+    }
+
     public function test_a_bought_cream_is_a_line_and_is_wet(): void
     {
         $formula = self::read("Curl cream\n200 g leave-in cream\n10 drops lavender essential oil")->toFormula();

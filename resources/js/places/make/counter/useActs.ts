@@ -90,6 +90,7 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
                 if (NOT_ITS_FAULT.includes(e.status) || e.status >= 500) return keptFor(kept, e);
                 if (e.status !== 409 || !isBatch(e.current)) return refused(e);
                 client.setQueryData(key, e.current);
+                if (stands(kept.act, e.current)) return 'done';
                 if (overtaken(kept.act, e.current)) {
                     return refused(
                         new Error('Someone weighed this line at the same time. What they entered is shown now; enter yours again.'),
@@ -138,6 +139,12 @@ export function useActs(batch: Ref<Schemas['Batch']>) {
     );
     const busy = computed(() => waiting.value.length > 0 && !away.value);
     return { act, shown, busy, away, errors, waiting };
+}
+
+/** Whether it is there already: another tab of this device has sent what it kept. */
+function stands(act: Act, now: Schemas['Batch']): boolean {
+    if (act.kind !== 'weigh' || act.body.grams === null) return false;
+    return now.weighings.find((w) => w.line === act.body.line)?.actual_grams === act.body.grams;
 }
 
 /** Whether somebody else entered something for the same line since it was looked at. */
