@@ -42,8 +42,8 @@ final class Shares
     }
 
     /**
-     * Rounds fractions to per cent so that the column adds up to exactly 100 (largest remainders get the odd tenths).
-     * For display only; never fed back.
+     * Fractions as per cent, each rounded as every figure is, so that a share is the same wherever it stands; what the
+     * column then wants to exactly 100 is taken by its largest shares, a step each. For display only; never fed back.
      *
      * @param  list<float>  $fractions
      * @return list<float> per cent
@@ -54,20 +54,14 @@ final class Shares
             return array_map(static fn (): float => 0.0, $fractions);
         }
         $unit = 10 ** $decimals;
-        $exact = array_map(static fn (float $f): float => $f * 100 * $unit, $fractions);
-        $floors = array_map(static fn (float $x): int => (int) floor($x + 1e-9), $exact);
-        $missing = 100 * $unit - array_sum($floors);
-        $remainders = array_map(static fn (float $x, int $f): float => $x - $f, $exact, $floors);
-        arsort($remainders);
-        foreach (array_keys($remainders) as $i) {
-            if ($missing <= 0) {
-                break;
-            }
-            $floors[$i]++;
-            $missing--;
+        $steps = array_map(static fn (float $f): int => (int) round($f * 100 * $unit), $fractions);
+        $missing = 100 * $unit - array_sum($steps);
+        arsort($fractions);
+        foreach (array_slice(array_keys($fractions), 0, abs($missing)) as $i) {
+            $steps[$i] += $missing <=> 0;
         }
 
-        return array_map(static fn (int $n): float => $n / $unit, array_values($floors));
+        return array_map(static fn (int $n): float => $n / $unit, array_values($steps));
     }
 
     private static function one(Band $mass, float $othersLow, float $total, float $othersHigh): Band

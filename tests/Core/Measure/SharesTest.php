@@ -48,6 +48,13 @@ final class SharesTest extends TestCase
             $masses = array_map(static fn (): float => mt_rand(1, 10_000) / 7, range(1, mt_rand(1, 40)));
             $shown = Shares::displayed(array_map(static fn (float $m): float => $m / array_sum($masses), $masses));
             self::assertSame(1000, (int) round(array_sum($shown) * 10));
+            // Whatever is not among the largest is the figure that a sentence would say.
+            $said = array_map(static fn (float $m): float => round($m / array_sum($masses) * 100, 1), $masses);
+            $off = (int) abs(round((100.0 - array_sum($said)) * 10));
+            arsort($masses);
+            foreach (array_slice(array_keys($masses), $off) as $i) {
+                self::assertSame(sprintf('%.1f', $said[$i]), sprintf('%.1f', $shown[$i]));
+            }
         }
         self::assertSame([33.4, 33.3, 33.3], Shares::displayed([1 / 3, 1 / 3, 1 / 3]));
         self::assertSame([0.0], Shares::displayed([0.0]));

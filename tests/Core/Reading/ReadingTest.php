@@ -426,7 +426,8 @@ final class ReadingTest extends CoreTestCase
         self::assertCount(202, $lines);
         self::assertSame(Understood::No, $lines[200]->understood, 'a slip of the pen is asked about');
         self::assertSame('shea-butter', $lines[201]->ingredient(), 'what is written as it is called is known');
-        self::assertSame('grapeseed-oil', self::line('5 g grapesede oil')->ingredient(), 'and in the next text all is as ever');
+        $next = self::line('5 g grapesede oil');
+        self::assertSame('grapeseed-oil', $next->ingredient(), 'and in the next text all is as ever');
     }
 
     public function test_a_bought_cream_is_a_line_and_is_wet(): void
