@@ -368,4 +368,50 @@ final class WholeCatalogueTest extends CoreTestCase
             self::assertNotSame([], self::catalogue()->get($id)->precautions->allergens, $id);
         }
     }
+
+    /** What is drawn, pressed or distilled of a plant warns of no less than the plant itself. */
+    public function test_siblings_of_one_species_agree_in_whom_they_are_not_for(): void
+    {
+        $species = [];
+        foreach (self::catalogue()->all() as $ingredient) {
+            $words = explode(' ', $ingredient->inci);
+            if (count($words) > 1 && $ingredient->parts === []) {
+                $species["$words[0] $words[1]"][] = $ingredient;
+            }
+        }
+        $compared = 0;
+        foreach ($species as $siblings) {
+            $plants = array_filter($siblings, static fn (Ingredient $i): bool => $i->kind->isPlant());
+            $drawn = array_filter($siblings, static fn (Ingredient $i): bool => in_array(
+                $i->kind,
+                [IngredientKind::Water, IngredientKind::Gel, IngredientKind::EssentialOil, IngredientKind::ReadySteep],
+                true,
+            ));
+            foreach ($plants as $plant) {
+                foreach ($drawn as $of) {
+                    $compared++;
+                    self::assertGreaterThanOrEqual(
+                        self::strictness($plant->precautions->pregnancy),
+                        self::strictness($of->precautions->pregnancy),
+                        "$of->id beside $plant->id in pregnancy",
+                    );
+                    self::assertGreaterThanOrEqual(
+                        $plant->facts->best(Property::MinimumAge, 0.0),
+                        $of->facts->best(Property::MinimumAge, 0.0),
+                        "$of->id beside $plant->id for a child",
+                    );
+                }
+            }
+        }
+        self::assertGreaterThan(25, $compared);
+    }
+
+    private static function strictness(Advice $advice): int
+    {
+        return match ($advice) {
+            Advice::Ok => 0,
+            Advice::Caution => 1,
+            Advice::Avoid => 2,
+        };
+    }
 }
