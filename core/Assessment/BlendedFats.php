@@ -7,6 +7,7 @@ namespace Crown\Assessment;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\MixturePart;
+use Crown\Catalogue\SolidFat;
 use Crown\Measure\Band;
 
 /**
@@ -35,14 +36,38 @@ final readonly class BlendedFats
     /** What waxes give beyond their solids, as a part of their structure factor; 1 up to 30 % of wax. */
     private float $lattice;
 
+    /** @var list<array{float, SolidFat}> what can dissolve a fat: its share of the whole, and how much of it is solid */
+    private array $oily;
+
+    /** @var array{0: list<array{float, SolidFat}>, 1: list<array{float, SolidFat}>} fats that dissolve: others, lauric */
+    private array $kin;
+
+    /** @var array{0: list<array{float, SolidFat}>, 1: list<array{float, SolidFat}>} those that soften each other */
+    private array $partners;
+
     /** @param  list<MixturePart>  $parts amounts as fractions of the whole */
-    private function __construct(private array $parts)
+    private function __construct(array $parts)
     {
         $this->eutectic = Eutectic::of($parts);
         $wax = 0.0;
+        $oily = [];
+        $kin = $partners = [[], []];
         foreach ($parts as $part) {
-            $wax += $part->ingredient->kind === IngredientKind::Wax ? $part->amount : 0.0;
+            $of = $part->ingredient;
+            $row = [$part->amount, $of->composition->solidFat];
+            $wax += $of->kind === IngredientKind::Wax ? $part->amount : 0.0;
+            if (self::isOily($of)) {
+                $oily[] = $row;
+            }
+            if (self::dissolves($of)) {
+                $lauric = Eutectic::isLauric($of) ? 1 : 0;
+                $kin[$lauric][] = $row;
+                if ($this->eutectic->softens() && Eutectic::concerns($of)) {
+                    $partners[$lauric][] = $row;
+                }
+            }
         }
+        [$this->oily, $this->kin, $this->partners] = [$oily, $kin, $partners];
         $this->lattice = $wax > self::LATTICE ? self::LATTICE / $wax : 1.0;
     }
 
@@ -71,16 +96,20 @@ final readonly class BlendedFats
     public function given(array $ingredients, float $celsius): array
     {
         $softer = $this->eutectic->factor($celsius);
-        $liquid = $this->liquid($celsius);
+        $warmer = $this->warmer($celsius);
 
         return array_map(
-            function (Ingredient $fat) use ($celsius, $softer, $liquid): Band {
-                $warmer = $this->warmer($fat, $celsius, $liquid);
+            function (Ingredient $fat) use ($celsius, $softer, $warmer): Band {
+                $curve = $fat->composition->solidFat;
                 $structure = $this->structure($fat);
+                if (! self::dissolves($fat)) {
+                    return Band::exact($curve->at($celsius) * $structure);
+                }
+                $by = $warmer[$this->side($fat)];
                 $given = Band::of(
-                    $fat->composition->solidFat->at($celsius + $warmer->high) * $structure,
-                    $fat->composition->solidFat->at($celsius + $warmer->best) * $structure,
-                    $fat->composition->solidFat->at($celsius + $warmer->low) * $structure,
+                    $curve->at($celsius + $by->high) * $structure,
+                    $curve->at($celsius + $by->best) * $structure,
+                    $curve->at($celsius + $by->low) * $structure,
                 );
 
                 return Eutectic::concerns($fat) ? $given->times($softer) : $given;
@@ -94,48 +123,58 @@ final readonly class BlendedFats
     {
         $end = $fat->composition->solidFat->end();
 
-        return $end === null ? null : $end - $this->warmer($fat, $end, $this->liquid($end))->best;
+        return $end === null || ! self::dissolves($fat) ? $end : $end - $this->warmer($end)[$this->side($fat)]->best;
     }
 
     /**
-     * By how many kelvin a fat behaves as if it were warmer: 0 for what is not a fat that dissolves. Fats of its own
-     * kind, lauric or not, set together with it; what softens it by its own rule is counted there.
+     * By how many kelvin fats behave as if they were warmer. Fats of one kind, lauric or not, set together; what
+     * softens them by its own rule is counted there.
+     *
+     * @return list<Band> by side()
      */
-    private function warmer(Ingredient $fat, float $celsius, float $liquid): Band
+    private function warmer(float $celsius): array
     {
-        if (! self::dissolves($fat)) {
-            return Band::exact(0.0);
+        $liquid = self::liquid($this->oily, $celsius);
+        $by = [];
+        foreach ([0, 1] as $lauric) {
+            $kin = array_sum(array_column($this->kin[$lauric], 0));
+            $others = $liquid - self::liquid($this->kin[$lauric], $celsius);
+            $by[] = self::warmth($kin, $others);
+            // What softens it by its own rule does not dissolve it as well.
+            $by[] = self::warmth($kin, $others - self::liquid($this->partners[1 - $lauric], $celsius));
         }
-        $isLauric = Eutectic::isLauric($fat);
-        $kin = $kinLiquid = $partners = 0.0;
-        foreach ($this->parts as $part) {
-            if (! self::dissolves($part->ingredient)) {
-                continue;
-            }
-            $itsLiquid = $part->amount * self::liquidPart($part->ingredient, $celsius);
-            if (Eutectic::isLauric($part->ingredient) === $isLauric) {
-                $kin += $part->amount;
-                $kinLiquid += $itsLiquid;
-            } elseif ($this->eutectic->softens() && Eutectic::concerns($fat)) {
-                $partners += Eutectic::concerns($part->ingredient) ? $itsLiquid : 0.0;
-            }
-        }
-        $others = max(0.0, $liquid - $kinLiquid - $partners);
-        $halvings = $kin > 0.0 ? -log(max(self::LEAST, $kin / ($kin + $others)), 2) : 0.0;
+
+        return $by;
+    }
+
+    /** @param  float  $others what is liquid of what is not its kin, a fraction of the whole */
+    private static function warmth(float $kin, float $others): Band
+    {
+        $halvings = $kin > 0.0 ? -log(max(self::LEAST, $kin / ($kin + max(0.0, $others))), 2) : 0.0;
         [$low, $best, $high] = self::KELVIN_PER_HALVING;
 
         return Band::of($low * $halvings, $best * $halvings, $high * $halvings);
     }
 
-    /** Part of the whole that is liquid fat at a temperature, a fraction. */
-    private function liquid(float $celsius): float
+    /**
+     * Part of the whole that is liquid of some at a temperature, a fraction.
+     *
+     * @param  list<array{float, SolidFat}>  $of
+     */
+    private static function liquid(array $of, float $celsius): float
     {
         $liquid = 0.0;
-        foreach ($this->parts as $part) {
-            $liquid += $part->amount * self::liquidPart($part->ingredient, $celsius);
+        foreach ($of as [$share, $fat]) {
+            $liquid += $fat->isLiquid() ? $share : $share * (1 - min(100.0, $fat->at($celsius)) / 100);
         }
 
         return $liquid;
+    }
+
+    /** Its place among the warmths: of others or lauric ones, and of those that are softened by their own rule. */
+    private function side(Ingredient $fat): int
+    {
+        return (Eutectic::isLauric($fat) ? 2 : 0) + ($this->eutectic->softens() && Eutectic::concerns($fat) ? 1 : 0);
     }
 
     private function structure(Ingredient $fat): float
@@ -152,15 +191,12 @@ final readonly class BlendedFats
             && ! $fat->composition->solidFat->isLiquid();
     }
 
-    /** Part of an ingredient that can dissolve a fat, 0 to 1. */
-    private static function liquidPart(Ingredient $of, float $celsius): float
+    /** Whether what is liquid of it can dissolve a fat. */
+    private static function isOily(Ingredient $of): bool
     {
-        $oily = $of->kind === IngredientKind::Butter
-            || $of->kind->isLiquidFat()
-            || $of->kind === IngredientKind::EssentialOil;
-
-        return $oily && $of->composition->solidFat->known()
-            ? 1 - min(100.0, $of->composition->solidFat->at($celsius)) / 100
-            : 0.0;
+        return $of->composition->solidFat->known()
+            && ($of->kind === IngredientKind::Butter
+                || $of->kind->isLiquidFat()
+                || $of->kind === IngredientKind::EssentialOil);
     }
 }

@@ -23,7 +23,7 @@ final readonly class Texture
     public const LAST = 40.0;
 
     /** Where S is worked out, °C; between them it is drawn in straight lines. */
-    private const GRID = [10, 12.5, 15, 17.5, 20, 22.5, 25, 27.5, 30, 32, 33.5, 35, 37.5, 40];
+    private const GRID = [10, 15, 20, 22.5, 25, 27.5, 30, 32, 35, 40];
 
     /** Share of powder and plant from which it is a paste. Source: estimate of ours. */
     private const PASTE = 0.5;

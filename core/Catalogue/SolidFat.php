@@ -56,31 +56,34 @@ final readonly class SolidFat
     /** Per cent solid at a temperature; 0 when nothing is known, which known() tells apart. */
     public function at(float $celsius): float
     {
+        if ($celsius <= 10.0 || $this->percent === []) {
+            return $this->percent[10] ?? 0.0;
+        }
+        [$cold, $warm] = self::between($celsius);
+        $firm = $this->percent[$cold] ?? 0.0;
+        $soft = $this->percent[$warm] ?? 0.0;
         $end = $this->end();
-        if ($end !== null) {
-            $before = 10;
-            foreach (self::TEMPERATURES as $given) {
-                $before = $given < $end ? $given : $before;
-            }
-            if ($celsius > $before) {
-                return max(0.0, (($this->percent[$before] ?? 0.0) * ($end - $celsius)) / ($end - $before));
-            }
-        }
-        $cold = 10.0;
-        $firm = $this->percent[10] ?? 0.0;
-        foreach (self::TEMPERATURES as $warm) {
-            $soft = $this->percent[$warm] ?? 0.0;
-            if ($celsius <= $warm) {
-                $span = $warm - $cold;
-
-                return $span <= 0.0 || $celsius <= $cold
-                    ? $firm
-                    : $firm + (($soft - $firm) * ($celsius - $cold)) / $span;
-            }
-            $cold = (float) $warm;
-            $firm = $soft;
+        // Above where its melting range ends nothing is left; into that its last line falls.
+        if ($end !== null && $end <= $warm) {
+            [$warm, $soft] = [$end, 0.0];
         }
 
-        return $firm;
+        return match (true) {
+            $celsius >= $warm => $soft,
+            default => $firm + (($soft - $firm) * ($celsius - $cold)) / ($warm - $cold),
+        };
+    }
+
+    /** @return array{int, int} the given temperatures on both sides of one over 10 °C; the last twice beyond it */
+    private static function between(float $celsius): array
+    {
+        return match (true) {
+            $celsius <= 20.0 => [10, 20],
+            $celsius <= 25.0 => [20, 25],
+            $celsius <= 30.0 => [25, 30],
+            $celsius <= 35.0 => [30, 35],
+            $celsius <= 40.0 => [35, 40],
+            default => [40, 40],
+        };
     }
 }

@@ -34,11 +34,13 @@ final readonly class Softening
     /** Answers that settled among which the best is taken. */
     private const ENOUGH = 4;
 
+    private const FEW = 12;
+
     /** How much firmer it is asked for by what each fat is alone, since blends are softer. */
     private const FIRMER = [1.4, 2.0, 4.0];
 
-    /** Points of solids by which an answer may miss what was asked. */
-    private const MISS = 1e-4;
+    /** Points of solids by which an answer may miss what was asked: a thousandth of what a curve is uncertain by. */
+    private const MISS = 0.01;
 
     /**
      * @param  list<Candidate>  $candidates
@@ -63,22 +65,37 @@ final readonly class Softening
         if ($answer->status !== 'impossible' && $this->holds($answer)) {
             return $this->isProven() ? $answer : $answer->asFound();
         }
-        $last = $answer;
-        $seen = $settled = [];
-        foreach ($this->starts($answer) as $start) {
+        $seen = [];
+        $found = $this->fromEach($answer, $seen);
+
+        return $this->best($found)?->asFound()
+            ?? $this->between([...$this->pure(), ...$seen])?->asFound()
+            ?? $this->apart($answer->status === 'impossible' ? $answer : $found[count($found) - 1] ?? $answer);
+    }
+
+    /**
+     * What comes of one beginning after the other, until so many have settled.
+     *
+     * @param  list<list<float>>  $seen the blends that were seen on the way are added
+     * @return list<Answer>
+     */
+    private function fromEach(Answer $first, array &$seen): array
+    {
+        // Among many ingredients the first that settles is taken: more would take too long.
+        $enough = count($this->candidates) <= self::FEW ? self::ENOUGH : 1;
+        $found = [];
+        $settled = 0;
+        foreach ($this->starts($first) as $start) {
             $seen[] = $start;
-            $last = $this->rounds($start, $seen);
-            if ($last->status !== 'impossible') {
-                $settled[] = $last;
-            }
-            if (count($settled) === self::ENOUGH) {
+            $answer = $this->rounds($start, $seen);
+            $found[] = $answer;
+            $settled += $answer->status === 'impossible' ? 0 : 1;
+            if ($settled === $enough) {
                 break;
             }
         }
 
-        return $this->best($settled)?->asFound()
-            ?? $this->between([...$this->pure(), ...$seen])?->asFound()
-            ?? $this->apart($answer->status === 'impossible' ? $answer : $last);
+        return $found;
     }
 
     /**
@@ -101,6 +118,9 @@ final readonly class Softening
     {
         $best = null;
         foreach ($answers as $answer) {
+            if ($answer->status === 'impossible') {
+                continue;
+            }
             $isBetter = $best === null
                 || ($this->first === Goal::Service
                     ? $answer->objective > $best->objective
@@ -112,14 +132,15 @@ final readonly class Softening
     }
 
     /**
-     * Rounds from one blend on: each asks for what is best by the slopes at the blend half way between those before.
+     * Rounds from one blend on: each asks for what is best by the slopes at the blend half way between those before;
+     * impossible where they do not settle.
      *
      * @param  list<float>  $x shares, per cent, in the candidates' order
      * @param  list<list<float>>  $seen what was answered on the way is added
      */
     private function rounds(array $x, array &$seen): Answer
     {
-        $answer = Answer::impossible(new Contradiction());
+        $answer = null;
         $dead = 0;
         for ($round = 0; $round < self::ROUNDS && $dead < self::DEAD; $round++) {
             $near = array_map(
@@ -141,7 +162,9 @@ final readonly class Softening
             $x = self::mixed($x, $point, 0.5);
         }
 
-        return $answer->status === 'impossible' ? $answer : Answer::impossible(new Contradiction($this->conflict()));
+        return $answer?->status === 'impossible'
+            ? $answer
+            : Answer::impossible(new Contradiction($this->conflict()));
     }
 
     /**
@@ -284,30 +307,30 @@ final readonly class Softening
     }
 
     /**
-     * Blends to begin from: the best by what each fat is alone, and firmer ones; the best where nothing is asked of the
-     * solids; and the blend as it is now.
+     * Blends to begin from, each asked for only when it is needed: the best by what each fat is alone; the best where
+     * nothing is asked of the solids; the blend as it is now; and firmer ones.
      *
-     * @return list<list<float>>
+     * @return iterable<list<float>>
      */
-    private function starts(Answer $answer): array
+    private function starts(Answer $answer): iterable
     {
-        $free = ($this->ask)($this->candidates, $this->others());
-        $now = array_map(static fn (Candidate $c): float => $c->now, $this->candidates);
-        $points = array_map(
-            $this->point(...),
-            [
-                $answer,
-                $free,
-                ...array_map(
-                    fn (float $by): Answer => ($this->ask)($this->candidates, $this->firmer($by)),
-                    self::FIRMER,
+        $ways = [
+            fn (): array => $this->point($answer),
+            fn (): array => $this->point(($this->ask)($this->candidates, $this->others())),
+            fn (): array => array_map(static fn (Candidate $c): float => $c->now, $this->candidates),
+            ...array_map(
+                fn (float $by): \Closure => fn (): array => $this->point(
+                    ($this->ask)($this->candidates, $this->firmer($by)),
                 ),
-            ],
-        );
-
-        return array_values(
-            array_filter([...$points, $now], static fn (array $x): bool => array_sum($x) > 0.0),
-        );
+                self::FIRMER,
+            ),
+        ];
+        foreach ($ways as $way) {
+            $x = $way();
+            if (array_sum($x) > 0.0) {
+                yield $x;
+            }
+        }
     }
 
     private function holds(Answer $answer): bool
