@@ -28,10 +28,11 @@ final class StudioCatalogue
     ) {
     }
 
-    public function get(): Catalogue
+    /** @param  bool  $priced whether what things cost is asked for too */
+    public function get(bool $priced = true): Catalogue
     {
         $reference = $this->store->reference();
-        $corrections = $this->corrections();
+        $corrections = $this->corrections($priced);
 
         // Most formulas name nothing of the studio's own: it is asked for when one does.
         return $reference
@@ -42,16 +43,17 @@ final class StudioCatalogue
                 return $reference
                     ->with(...$own->single)
                     ->corrected(...$corrections)
-                    ->making(...$this->oils->oils($corrections), ...$own->blends);
+                    ->making(...$this->oils->oils($corrections), ...$own->blends)
+                    ->outOf($this->bottles->ofOils());
             })
             ->outOf($this->bottles->bottles());
     }
 
     /** @return list<Correction> what was truly paid stands in the place of a price that somebody wrote down */
-    private function corrections(): array
+    private function corrections(bool $priced): array
     {
         $paid = [];
-        foreach ($this->prices->prices() as $price) {
+        foreach ($priced ? $this->prices->prices() : [] as $price) {
             $paid[$price->ingredient] = $price;
         }
         $own = array_filter(
@@ -67,10 +69,14 @@ final class StudioCatalogue
         return $this->studio->get()->kitchen();
     }
 
-    /** @param  array<string, Bottle>  $bottles out of which things truly came, where that is known */
-    public function context(array $bottles = []): Context
+    /**
+     * @param  array<string, Bottle>  $bottles out of which things truly came, where that is known
+     * @param  bool  $priced whether what things cost is asked for too
+     */
+    public function context(array $bottles = [], bool $priced = true): Context
     {
-        $all = $bottles === [] ? $this->get() : $this->get()->outOf($bottles);
+        $all = $this->get($priced);
+        $all = $bottles === [] ? $all : $all->outOf($bottles);
 
         return new Context($all, $this->kitchen(), $this->experience->experience());
     }

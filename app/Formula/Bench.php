@@ -37,12 +37,18 @@ final class Bench
     /**
      * @param  Profile|null  $profile the head, or the type of hair, it is judged for
      * @param  Composed|null  $before the maker's earlier version
+     * @param  bool  $priced whether what it costs is asked of it
      */
-    public function assess(Composed $formula, ?Profile $profile, ?Composed $before = null): Assessment
-    {
+    public function assess(
+        Composed $formula,
+        ?Profile $profile,
+        ?Composed $before = null,
+        bool $priced = true,
+    ): Assessment {
         $formula = $profile === null ? $formula : $profile->judging($formula);
+        $context = $this->catalogue->context(priced: $priced)->comparedWith($before);
 
-        return $this->assessor($profile)->assess($formula, $this->catalogue->context()->comparedWith($before));
+        return $this->assessor($profile)->assess($formula, $context);
     }
 
     /** The checks that are asked, those of a head among them when it is for one. */
@@ -85,7 +91,7 @@ final class Bench
      */
     public function judged(Composed $formula, ?Profile $profile, ?Composed $before = null): array
     {
-        $assessment = $this->assess($formula, $profile, $before);
+        $assessment = $this->assess($formula, $profile, $before, priced: false);
 
         return [
             'assessment' => $assessment,

@@ -20,12 +20,6 @@ final class LotBottles implements KnowsBottles
 {
     public function bottles(): array
     {
-        return [...$this->bought(), ...$this->steeped()];
-    }
-
-    /** @return array<string, Bottle> */
-    private function bought(): array
-    {
         $rows = $this->standing()
             ->where('source', LotSource::Bought->value)
             ->groupBy('ingredient')
@@ -45,8 +39,8 @@ final class LotBottles implements KnowsBottles
         return $bottles;
     }
 
-    /** @return array<string, Bottle> what was strained at once goes by the name of its jar too */
-    private function steeped(): array
+    /** What was strained at once goes by the name of its jar too. */
+    public function ofOils(): array
     {
         $today = Day::today()->toDateString();
         $rows = $this->standing()

@@ -33,42 +33,54 @@ final readonly class BlendedFats
 
     public Eutectic $eutectic;
 
-    /** What waxes give beyond their solids, as a part of their structure factor; 1 up to 30 % of wax. */
-    private float $lattice;
+    /** Share of the whole that is liquid fat even in the cold. */
+    private float $oil;
 
-    /** @var list<array{float, SolidFat}> what can dissolve a fat: its share of the whole, and how much of it is solid */
+    /** @var list<array{float, SolidFat}> what sets and, where it is liquid, can dissolve a fat: its share, its curve */
     private array $oily;
 
-    /** @var array{0: list<array{float, SolidFat}>, 1: list<array{float, SolidFat}>} fats that dissolve: others, lauric */
+    /** @var array<int, list<array{float, SolidFat}>> fats that dissolve, by lauric (1) or not (0) */
     private array $kin;
 
-    /** @var array{0: list<array{float, SolidFat}>, 1: list<array{float, SolidFat}>} those that soften each other */
+    /** @var array<int, list<array{float, SolidFat}>> those of them that soften each other, likewise */
     private array $partners;
+
+    /** @var array<string, array{float, int|null, bool}> structure factor here, place among the warmths, softened; by id */
+    private array $is;
 
     /** @param  list<MixturePart>  $parts amounts as fractions of the whole */
     private function __construct(array $parts)
     {
         $this->eutectic = Eutectic::of($parts);
-        $wax = 0.0;
-        $oily = [];
+        $softens = $this->eutectic->softens();
+        $wax = $oil = 0.0;
+        $oily = $is = [];
         $kin = $partners = [[], []];
+        foreach ($parts as $part) {
+            $wax += $part->ingredient->kind === IngredientKind::Wax ? $part->amount : 0.0;
+        }
+        // What waxes give beyond their solids, as a part of their structure factor: all of it up to 30 % of wax.
+        $lattice = $wax > self::LATTICE ? self::LATTICE / $wax : 1.0;
         foreach ($parts as $part) {
             $of = $part->ingredient;
             $row = [$part->amount, $of->composition->solidFat];
-            $wax += $of->kind === IngredientKind::Wax ? $part->amount : 0.0;
-            if (self::isOily($of)) {
+            if (self::isOily($of) && $of->composition->solidFat->isLiquid()) {
+                $oil += $part->amount;
+            } elseif (self::isOily($of)) {
                 $oily[] = $row;
             }
-            if (self::dissolves($of)) {
-                $lauric = Eutectic::isLauric($of) ? 1 : 0;
+            $lauric = self::dissolves($of) ? (Eutectic::isLauric($of) ? 1 : 0) : null;
+            $isSoftened = $softens && Eutectic::concerns($of);
+            if ($lauric !== null) {
                 $kin[$lauric][] = $row;
-                if ($this->eutectic->softens() && Eutectic::concerns($of)) {
-                    $partners[$lauric][] = $row;
-                }
             }
+            if ($lauric !== null && $isSoftened) {
+                $partners[$lauric][] = $row;
+            }
+            $place = $lauric === null ? null : 2 * $lauric + ($isSoftened ? 1 : 0);
+            $is[$of->id] = [self::structure($of, $lattice), $place, $isSoftened];
         }
-        [$this->oily, $this->kin, $this->partners] = [$oily, $kin, $partners];
-        $this->lattice = $wax > self::LATTICE ? self::LATTICE / $wax : 1.0;
+        [$this->oil, $this->oily, $this->kin, $this->partners, $this->is] = [$oil, $oily, $kin, $partners, $is];
     }
 
     /** @param  list<MixturePart>  $parts in any unit, as the whole has them: water and powders too */
@@ -97,46 +109,52 @@ final readonly class BlendedFats
     {
         $softer = $this->eutectic->factor($celsius);
         $warmer = $this->warmer($celsius);
+        $given = [];
+        foreach ($ingredients as $fat) {
+            $curve = $fat->composition->solidFat;
+            [$structure, $place, $isSoftened] = $this->is[$fat->id];
+            if ($place === null) {
+                $given[] = Band::exact($curve->at($celsius) * $structure);
 
-        return array_map(
-            function (Ingredient $fat) use ($celsius, $softer, $warmer): Band {
-                $curve = $fat->composition->solidFat;
-                $structure = $this->structure($fat);
-                if (! self::dissolves($fat)) {
-                    return Band::exact($curve->at($celsius) * $structure);
-                }
-                $by = $warmer[$this->side($fat)];
-                $given = Band::of(
-                    $curve->at($celsius + $by->high) * $structure,
-                    $curve->at($celsius + $by->best) * $structure,
-                    $curve->at($celsius + $by->low) * $structure,
-                );
+                continue;
+            }
+            $by = $warmer[$place];
+            $solid = Band::of(
+                $curve->at($celsius + $by->high) * $structure,
+                $curve->at($celsius + $by->best) * $structure,
+                $curve->at($celsius + $by->low) * $structure,
+            );
+            $given[] = $isSoftened ? $solid->times($softer) : $solid;
+        }
 
-                return Eutectic::concerns($fat) ? $given->times($softer) : $given;
-            },
-            $ingredients,
-        );
+        return $given;
     }
 
     /** Where the last of a fat is dissolved in this blend, °C; null where its curve does not end within its points. */
     public function end(Ingredient $fat): ?float
     {
         $end = $fat->composition->solidFat->end();
+        $place = $this->is[$fat->id][1];
 
-        return $end === null || ! self::dissolves($fat) ? $end : $end - $this->warmer($end)[$this->side($fat)]->best;
+        return $end === null || $place === null ? $end : $end - $this->warmer($end)[$place]->best;
     }
 
     /**
      * By how many kelvin fats behave as if they were warmer. Fats of one kind, lauric or not, set together; what
      * softens them by its own rule is counted there.
      *
-     * @return list<Band> by side()
+     * @return list<Band> of those that are not lauric, and are softened by their own rule; of lauric ones likewise
      */
     private function warmer(float $celsius): array
     {
-        $liquid = self::liquid($this->oily, $celsius);
+        $liquid = $this->oil + self::liquid($this->oily, $celsius);
         $by = [];
         foreach ([0, 1] as $lauric) {
+            if ($this->kin[$lauric] === []) {
+                array_push($by, Band::exact(0.0), Band::exact(0.0));
+
+                continue;
+            }
             $kin = array_sum(array_column($this->kin[$lauric], 0));
             $others = $liquid - self::liquid($this->kin[$lauric], $celsius);
             $by[] = self::warmth($kin, $others);
@@ -165,23 +183,17 @@ final readonly class BlendedFats
     {
         $liquid = 0.0;
         foreach ($of as [$share, $fat]) {
-            $liquid += $fat->isLiquid() ? $share : $share * (1 - min(100.0, $fat->at($celsius)) / 100);
+            $liquid += $share * (1 - min(100.0, $fat->at($celsius)) / 100);
         }
 
         return $liquid;
     }
 
-    /** Its place among the warmths: of others or lauric ones, and of those that are softened by their own rule. */
-    private function side(Ingredient $fat): int
-    {
-        return (Eutectic::isLauric($fat) ? 2 : 0) + ($this->eutectic->softens() && Eutectic::concerns($fat) ? 1 : 0);
-    }
-
-    private function structure(Ingredient $fat): float
+    private static function structure(Ingredient $fat, float $lattice): float
     {
         $factor = $fat->composition->solidFat->structure;
 
-        return $fat->kind === IngredientKind::Wax && $factor > 1.0 ? 1 + ($factor - 1) * $this->lattice : $factor;
+        return $fat->kind === IngredientKind::Wax && $factor > 1.0 ? 1 + ($factor - 1) * $lattice : $factor;
     }
 
     /** Butters and oils that set; waxes and pellets are measured as they stand in oil. */
