@@ -28,11 +28,10 @@ final class StudioCatalogue
     ) {
     }
 
-    /** @param  bool  $priced whether what things cost is asked for too */
-    public function get(bool $priced = true): Catalogue
+    public function get(): Catalogue
     {
         $reference = $this->store->reference();
-        $corrections = $this->corrections($priced);
+        $corrections = $this->corrections();
 
         // Most formulas name nothing of the studio's own: it is asked for when one does.
         return $reference
@@ -50,10 +49,10 @@ final class StudioCatalogue
     }
 
     /** @return list<Correction> what was truly paid stands in the place of a price that somebody wrote down */
-    private function corrections(bool $priced): array
+    private function corrections(): array
     {
         $paid = [];
-        foreach ($priced ? $this->prices->prices() : [] as $price) {
+        foreach ($this->prices->prices() as $price) {
             $paid[$price->ingredient] = $price;
         }
         $own = array_filter(
@@ -69,14 +68,10 @@ final class StudioCatalogue
         return $this->studio->get()->kitchen();
     }
 
-    /**
-     * @param  array<string, Bottle>  $bottles out of which things truly came, where that is known
-     * @param  bool  $priced whether what things cost is asked for too
-     */
-    public function context(array $bottles = [], bool $priced = true): Context
+    /** @param  array<string, Bottle>  $bottles out of which things truly came, where that is known */
+    public function context(array $bottles = []): Context
     {
-        $all = $this->get($priced);
-        $all = $bottles === [] ? $all : $all->outOf($bottles);
+        $all = $bottles === [] ? $this->get() : $this->get()->outOf($bottles);
 
         return new Context($all, $this->kitchen(), $this->experience->experience());
     }

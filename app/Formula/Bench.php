@@ -37,18 +37,12 @@ final class Bench
     /**
      * @param  Profile|null  $profile the head, or the type of hair, it is judged for
      * @param  Composed|null  $before the maker's earlier version
-     * @param  bool  $priced whether what it costs is asked of it
      */
-    public function assess(
-        Composed $formula,
-        ?Profile $profile,
-        ?Composed $before = null,
-        bool $priced = true,
-    ): Assessment {
+    public function assess(Composed $formula, ?Profile $profile, ?Composed $before = null): Assessment
+    {
         $formula = $profile === null ? $formula : $profile->judging($formula);
-        $context = $this->catalogue->context(priced: $priced)->comparedWith($before);
 
-        return $this->assessor($profile)->assess($formula, $context);
+        return $this->assessor($profile)->assess($formula, $this->catalogue->context()->comparedWith($before));
     }
 
     /** The checks that are asked, those of a head among them when it is for one. */
@@ -91,7 +85,7 @@ final class Bench
      */
     public function judged(Composed $formula, ?Profile $profile, ?Composed $before = null): array
     {
-        $assessment = $this->assess($formula, $profile, $before, priced: false);
+        $assessment = $this->assess($formula, $profile, $before);
 
         return [
             'assessment' => $assessment,

@@ -52,35 +52,59 @@ final readonly class BlendedFats
     private function __construct(array $parts)
     {
         $this->eutectic = Eutectic::of($parts);
-        $softens = $this->eutectic->softens();
-        $wax = $oil = 0.0;
+        $oil = 0.0;
         $oily = $is = [];
         $kin = $partners = [[], []];
-        foreach ($parts as $part) {
-            $wax += $part->ingredient->kind === IngredientKind::Wax ? $part->amount : 0.0;
-        }
-        // What waxes give beyond their solids, as a part of their structure factor: all of it up to 30 % of wax.
-        $lattice = $wax > self::LATTICE ? self::LATTICE / $wax : 1.0;
+        $lattice = self::lattice($parts);
         foreach ($parts as $part) {
             $of = $part->ingredient;
             $row = [$part->amount, $of->composition->solidFat];
+            $place = $this->placeOf($of);
+            $is[$of->id] = [self::structure($of, $lattice), $place, $this->isSoftened($of)];
+            if ($place !== null) {
+                $kin[intdiv($place, 2)][] = $row;
+            }
+            if ($place !== null && $place % 2 === 1) {
+                $partners[intdiv($place, 2)][] = $row;
+            }
             if (self::isOily($of) && $of->composition->solidFat->isLiquid()) {
                 $oil += $part->amount;
             } elseif (self::isOily($of)) {
                 $oily[] = $row;
             }
-            $lauric = self::dissolves($of) ? (Eutectic::isLauric($of) ? 1 : 0) : null;
-            $isSoftened = $softens && Eutectic::concerns($of);
-            if ($lauric !== null) {
-                $kin[$lauric][] = $row;
-            }
-            if ($lauric !== null && $isSoftened) {
-                $partners[$lauric][] = $row;
-            }
-            $place = $lauric === null ? null : 2 * $lauric + ($isSoftened ? 1 : 0);
-            $is[$of->id] = [self::structure($of, $lattice), $place, $isSoftened];
         }
         [$this->oil, $this->oily, $this->kin, $this->partners, $this->is] = [$oil, $oily, $kin, $partners, $is];
+    }
+
+    /**
+     * Its place among the warmths: 0 and 1 for fats that are not lauric, 2 and 3 for lauric ones, the odd ones for those
+     * that are softened by their own rule; null for what no oil dissolves.
+     */
+    private function placeOf(Ingredient $of): ?int
+    {
+        return self::dissolves($of)
+            ? (Eutectic::isLauric($of) ? 2 : 0) + ($this->isSoftened($of) ? 1 : 0)
+            : null;
+    }
+
+    private function isSoftened(Ingredient $of): bool
+    {
+        return $this->eutectic->softens() && Eutectic::concerns($of);
+    }
+
+    /**
+     * What waxes give beyond their solids, as a part of their structure factor: all of it up to 30 % of wax.
+     *
+     * @param  list<MixturePart>  $parts amounts as fractions of the whole
+     */
+    private static function lattice(array $parts): float
+    {
+        $wax = 0.0;
+        foreach ($parts as $part) {
+            $wax += $part->ingredient->kind === IngredientKind::Wax ? $part->amount : 0.0;
+        }
+
+        return $wax > self::LATTICE ? self::LATTICE / $wax : 1.0;
     }
 
     /** @param  list<MixturePart>  $parts in any unit, as the whole has them: water and powders too */
