@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Pantry;
 
 use App\Catalogue\KnowsBottles;
+use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use Crown\Catalogue\Bottle;
-use Crown\Json\Node;
 use Crown\Pantry\LotSource;
 use DateTimeImmutable;
-use Illuminate\Database\Eloquent\Builder;
 
 /**
  * The bottle of each thing that is used next: the first to expire of those that have not, as at the counter. Where all
@@ -18,21 +17,26 @@ use Illuminate\Database\Eloquent\Builder;
  */
 final class LotBottles implements KnowsBottles
 {
+    /** What stands there and may be used. */
+    private const STANDING = 'and emptied_on is null and withdrawn = \'\'';
+
+    public function __construct(private readonly CurrentStudio $studio)
+    {
+    }
+
     public function bottles(): array
     {
-        $rows = $this->standing()
-            ->where('source', LotSource::Bought->value)
-            ->groupBy('ingredient')
-            ->selectRaw('ingredient, max(use_by) as last, min(case when use_by >= ? then use_by end) as next', [
-                Day::today()->toDateString(),
-            ])
-            ->toBase()
-            ->get();
+        $rows = $this->studio->rows(
+            'lots',
+            'ingredient, max(use_by) as last, min(case when use_by >= ? then use_by end) as next',
+            self::STANDING.' and source = \'bought\' group by ingredient',
+            [Day::today()->toDateString()],
+        );
         $bottles = [];
         foreach ($rows as $row) {
-            $day = $row->next ?? $row->last;
-            if (is_string($row->ingredient) && is_string($day)) {
-                $bottles[$row->ingredient] = self::bottle($day, $row->next === null);
+            $day = $row->has('next') ? $row->text('next') : $row->text('last');
+            if ($day !== '' && $row->has('ingredient')) {
+                $bottles[$row->text('ingredient')] = self::bottle($day, ! $row->has('next'));
             }
         }
 
@@ -43,12 +47,13 @@ final class LotBottles implements KnowsBottles
     public function ofOils(): array
     {
         $today = Day::today()->toDateString();
-        $rows = $this->standing()
-            ->where('source', LotSource::Steeped->value)
-            ->toBase()
-            ->get(['id', 'steep_id', 'event_id', 'use_by']);
+        $rows = $this->studio->rows(
+            'lots',
+            'id, steep_id, event_id, use_by',
+            self::STANDING.' and source = \'steeped\'',
+        );
         $bottles = [];
-        foreach (array_map(static fn (object $row): Node => Node::of((array) $row), $rows->all()) as $row) {
+        foreach ($rows as $row) {
             $day = substr($row->text('use_by'), 0, 10);
             $bottle = self::bottle($day, $day < $today);
             $bottles[Lot::OF_LOT.$row->whole('id')] = $bottle;
@@ -58,12 +63,6 @@ final class LotBottles implements KnowsBottles
         }
 
         return $bottles;
-    }
-
-    /** @return Builder<Lot> */
-    private function standing(): Builder
-    {
-        return Lot::query()->whereNull('emptied_on')->where('withdrawn', '');
     }
 
     /** @param  string  $day as Lot::use_by has it: NEVER where nothing tells */

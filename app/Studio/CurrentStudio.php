@@ -48,16 +48,21 @@ final class CurrentStudio
      * @param  literal-string  $table of ours, and what is joined to it
      * @param  literal-string  $columns
      * @param  literal-string  $order what follows the condition
+     * @param  list<string>  $asked what stands for the question marks among the columns
      * @return list<Node>
      */
-    public function rows(string $table, string $columns = '*', string $order = 'order by id'): array
-    {
+    public function rows(
+        string $table,
+        string $columns = '*',
+        string $order = 'order by id',
+        array $asked = [],
+    ): array {
         $own = strtok($table, ' ');
         $question = "select $columns from $table where $own.studio_id = ? $order";
 
         return array_map(
             static fn (mixed $row): Node => Node::of((array) $row),
-            array_values(DB::select($question, [$this->get()->id])),
+            array_values(DB::select($question, [...$asked, $this->get()->id])),
         );
     }
 

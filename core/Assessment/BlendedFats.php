@@ -77,8 +77,8 @@ final readonly class BlendedFats
     }
 
     /**
-     * Its place among the warmths: 0 and 1 for fats that are not lauric, 2 and 3 for lauric ones, the odd ones for those
-     * that are softened by their own rule; null for what no oil dissolves.
+     * Its place among the warmths: 0 and 1 for fats that are not lauric, 2 and 3 for lauric ones, the odd ones for
+     * those that are softened by their own rule; null for what no oil dissolves.
      */
     private function placeOf(Ingredient $of): ?int
     {

@@ -204,9 +204,9 @@ final readonly class Sentences implements FindingWords
                 self::isSteep($f->portions)
                     ? 'The steep (%s) was made from fresh plants and not shown dry, so traces of water are counted: '
                         .'%.2f %%. Weigh, settle or dry it, or preserve and keep it short.'
-                    : '%s brings %.1f %% of water that stays bound in it. Preserve it, or keep it cool and use it '
-                        .'within three months.',
-                self::isSteep($f->portions) ? self::lower($f) : self::names($f),
+                    : '%s %.1f %% of water that stays bound. Preserve it, or keep it cool and use it within three '
+                        .'months.',
+                self::isSteep($f->portions) ? self::lower($f) : self::doing($f, 'brings', 'bring'),
                 $f->figure(FigureName::Water)->best,
             ),
             'water.free' => $this->freeWater($f),
@@ -245,12 +245,11 @@ final readonly class Sentences implements FindingWords
             'preservative.missing' => $this->preservativeMissing($f),
             'preservative.unsuitable' => sprintf(
                 match ($f->about[0]) {
-                    'oil only' => '%s goes into the oil only, and it is the water that spoils.',
-                    'not in oil' => '%s does not dissolve in oil, so it cannot protect a product without a water '
-                        .'phase.',
-                    default => '%s does not cover bacteria, yeast and mould alike: it is not enough alone.',
+                    'oil only' => '%s into the oil only, and it is the water that spoils.',
+                    'not in oil' => '%s not dissolve in oil: without a water phase nothing is protected.',
+                    default => '%s not cover bacteria, yeast and mould alike: that is not enough.',
                 },
-                self::names($f),
+                $f->about[0] === 'oil only' ? self::doing($f, 'goes', 'go') : self::doing($f, 'does', 'do'),
             ),
             'preservative.dose' => sprintf(
                 '%s is %.2f %% of the finished mass (%.2f %% reckoned on the base); its range is %g to %g %% of the '
@@ -323,12 +322,12 @@ final readonly class Sentences implements FindingWords
                 $f->figure(FigureName::SolidsLost)->best,
             ),
             'texture.bloom' => sprintf(
-                '%s can turn grey or streaky when it cools slowly or gets warm and cool by turns: its fat sets anew in '
+                '%s can turn grey or streaky when cooled slowly or warm and cool by turns: the fat sets anew in '
                     .'coarser crystals. It is still good. Cool it evenly at 15 to 18 °C and keep it from the heat.',
                 self::names($f),
             ),
             'texture.grainy' => sprintf(
-                '%s can set in grains when it cools slowly. Melt it through, then cool the jars fast, in the fridge or '
+                '%s can set in grains when cooled slowly. Melt it through, then cool the jars fast, in the fridge or '
                     .'a cold bath, and keep them from melting again.',
                 self::names($f),
             ),
@@ -377,9 +376,9 @@ final readonly class Sentences implements FindingWords
                 (int) $f->figure(FigureName::TimesAsMuch)->best,
             ),
             'drying-oil.rags' => sprintf(
-                '%s dries in air: rags and filters soaked with it can heat themselves and burn. Wash them or lay them '
+                '%s in air: rags and filters soaked with such an oil can heat themselves and burn. Wash them or lay them '
                     .'flat outdoors, and keep the oil in the fridge.',
-                self::names($f),
+                self::doing($f, 'dries', 'dry'),
             ),
             default => null,
         };
@@ -547,6 +546,12 @@ final readonly class Sentences implements FindingWords
     private static function names(Finding $f): string
     {
         return implode(' and ', self::called($f));
+    }
+
+    /** What it is about and what that does, in the fitting number. */
+    private static function doing(Finding $f, string $one, string $several): string
+    {
+        return self::names($f).' '.(count(self::called($f)) > 1 ? $several : $one);
     }
 
     private static function lower(Finding $f, string $between = ' and '): string

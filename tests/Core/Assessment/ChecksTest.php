@@ -430,4 +430,20 @@ final class ChecksTest extends CoreTestCase
             self::assertFileExists(dirname(__DIR__, 3).'/docs/methods/'.$page.'.md');
         }
     }
+
+    public function test_of_several_it_is_said_in_the_plural(): void
+    {
+        $one = self::finding(
+            self::assess(self::formula(['flaxseed-oil' => '9 g', 'olive-oil' => '9 g'])),
+            'drying-oil.rags',
+        );
+        $two = self::finding(
+            self::assess(self::formula(['flaxseed-oil' => '9 g', 'hemp-seed-oil' => '9 g'])),
+            'drying-oil.rags',
+        );
+
+        self::assertStringStartsWith('Flaxseed oil dries in air', $one->message());
+        self::assertStringContainsString(' and ', $two->message());
+        self::assertStringContainsString(' dry in air', $two->message());
+    }
 }

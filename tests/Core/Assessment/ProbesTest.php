@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assessment;
 
+use Crown\Assessment\Finding;
 use Crown\Assessment\Severity;
 use Crown\Assessment\WaterClass;
 use Crown\Formula\Audience;
@@ -126,5 +127,58 @@ final class ProbesTest extends CoreTestCase
         self::assertSame(Severity::Stop, $milk('0.1 g'));
         $oil = self::assess(self::formula(['olive-oil' => '100 g', 'caprylyl-glycol-phenoxyethanol' => '0.1 g']));
         self::assertSame(Severity::Caution, self::finding($oil, 'preservative.dose')->severity);
+    }
+
+    public function test_a_single_water_phase_with_a_preservative_that_fits_keeps_and_does_not_separate(): void
+    {
+        $kept = self::assess(self::formula(
+            ['rose-hydrosol' => '98 g', 'glycerine' => '1 g', 'phenoxyethanol-ehg' => '1 g'],
+            ProductKind::HairOil,
+        ))->subject->water;
+        self::assertSame(WaterClass::Emulsion, $kept->class);
+        self::assertTrue($kept->isOnePhase);
+        self::assertSame('Preserved water', $kept->label());
+
+        $spoils = self::assess(self::formula(['rose-hydrosol' => '99 g', 'vitamin-e' => '0.3 g']));
+        self::assertSame(WaterClass::Free, $spoils->subject->water->class);
+        self::assertContains('stop', array_map(
+            static fn (Finding $f): string => $f->severity->value,
+            $spoils->findings,
+        ));
+        // A little scent in its solubiliser stays one phase; a spoonful of oil does not.
+        $scented = ['rose-hydrosol' => '94 g', 'polysorbate-80' => '4 g', 'lavender-eo' => '1 g',
+            'phenoxyethanol-ehg' => '1 g'];
+        self::assertTrue(self::assess(self::formula($scented))->subject->water->isOnePhase);
+        self::assertFalse(self::assess(self::formula([...$scented, 'olive-oil' => '10 g']))->subject->water->isOnePhase);
+    }
+
+    public function test_what_works_in_the_acid_is_measured_and_never_stands_beside_an_alkali(): void
+    {
+        $sour = self::codes(self::assess(self::formula(['rose-hydrosol' => '99 g', 'potassium-sorbate' => '0.3 g'])));
+        self::assertContains('preservative.ph', $sour);
+        $alkaline = self::finding(
+            self::assess(self::formula(
+                ['rose-hydrosol' => '95 g', 'sodium-bicarbonate' => '4 g', 'potassium-sorbate' => '0.3 g'],
+            )),
+            'preservative.alkali',
+        );
+        self::assertSame(Severity::Stop, $alkaline->severity);
+        self::assertNotContains(
+            'preservative.ph',
+            self::codes(self::assess(self::formula(['olive-oil' => '99 g', 'potassium-sorbate' => '0.3 g']))),
+            'in oil there is nothing to measure',
+        );
+    }
+
+    public function test_what_dissolves_in_water_is_grit_only_where_there_is_none(): void
+    {
+        $grit = static fn (array $lines): bool => in_array(
+            'insoluble.powder',
+            self::codes(self::assess(self::formula($lines))),
+            true,
+        );
+        self::assertFalse($grit(['water' => '90 g', 'panthenol' => '2 g']));
+        self::assertTrue($grit(['olive-oil' => '90 g', 'niacinamide' => '2 g']));
+        self::assertTrue($grit(['water' => '90 g', 'kaolin' => '2 g']), 'clay dissolves in nothing');
     }
 }
