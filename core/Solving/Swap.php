@@ -8,6 +8,7 @@ use Crown\Assessment\Assessment;
 use Crown\Assessment\Assessor;
 use Crown\Assessment\Examined;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
 use Crown\Assessment\Reshare;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Catalogue;
@@ -108,6 +109,10 @@ final readonly class Swap
         $plain = $subject
             ->formula()
             ->replacing($old->withIngredient($standIn->id, $standIn->name, Phase::usualFor($standIn)));
+        // Beside a line that does not count no share is known, and none is moved.
+        if (array_filter($subject->composition->portions, static fn (Portion $p): bool => ! $p->counts()) !== []) {
+            return [$plain, false];
+        }
         $now = [];
         foreach ($subject->composition->weighed() as $portion) {
             $id = $portion->line->id === $old->id ? $standIn->id : $portion->ingredient->id;

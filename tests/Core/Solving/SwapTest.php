@@ -158,6 +158,20 @@ final class SwapTest extends CoreTestCase
         }
     }
 
+    public function test_beside_a_line_without_an_amount_no_share_is_moved(): void
+    {
+        foreach (['a pinch more', ''] as $amount) {
+            $formula = self::formula(['shea-butter' => '40 g', 'coconut-oil' => '20 g', 'castor-oil' => $amount]);
+            foreach (self::swaps($formula, 'l1') as $swap) {
+                self::assertFalse($swap->rebalanced);
+                self::assertSame(
+                    ['40 g', '20 g', $amount],
+                    array_map(static fn (Line $l): string => $l->amount->text, $swap->formula->lines),
+                );
+            }
+        }
+    }
+
     public function test_a_line_that_is_nothing_in_particular_has_no_stand_in(): void
     {
         $this->expectException(SolveError::class);

@@ -154,12 +154,11 @@ useActs([
             </label>
         </div>
         <p v-if="line && line.understood === 'no'" class="mt-1.5 text-[13px]">
-            Bought, or mixed before?
-            <RouterLink :to="{ path: '/pantry/own/new', query: { name: line.written_name, of: 'several' } }">
-                Write down what it is made of
-            </RouterLink>
+            Bought, or mixed before? Write down
+            <RouterLink :to="{ path: '/pantry/own/new', query: { name: line.written_name, of: 'several' } }">its parts</RouterLink>
             or
-            <RouterLink :to="{ path: '/pantry/own/new', query: { name: line.written_name } }">what it is like</RouterLink>.
+            <RouterLink :to="{ path: '/pantry/own/new', query: { name: line.written_name } }">what it is like</RouterLink>
+            .
         </p>
         <label v-if="line && asks === 'ingredient' && line.memorable" class="mt-2 flex items-center gap-2 text-[13px]">
             <input v-model="remember" type="checkbox" />

@@ -42,7 +42,7 @@ defineProps<{ it: Schemas['Ingredient'] }>();
                 <dt class="label">Keeps unopened</dt>
                 <dd>
                     <span class="fig fig-estimated">{{ sayMonths(it.life_months.best) }}</span>
-                    <span class="unit">{{ num(it.life_months.low) }} to {{ num(it.life_months.high) }} months.</span>
+                    <span class="unit">, {{ num(it.life_months.low) }} to {{ num(it.life_months.high) }} months.</span>
                     {{ it.storage }}
                     <strong v-if="it.drying" class="said-caution block">
                         Dries in air: cloths soaked with it can heat themselves. Wash them at once.
