@@ -139,14 +139,7 @@ final readonly class Swap
             ),
             array_values($now),
         );
-        $solids = $subject->texture->solids(25.0)->best;
-        $heaviness = $subject->heaviness();
-        $may = max(1.0, $solids * self::SOLIDS);
-        $near = new EffectiveSolids(new Between(max(0.0, $solids - $may), $solids + $may));
-        $requirements
-            = $heaviness === null
-                ? [[$near]]
-                : [[$near, new Heaviness(new Between($heaviness - self::WEIGHT, $heaviness + self::WEIGHT))], [$near]];
+        $requirements = self::asked($subject);
         // What gives way to the stand-in are the fats; everything else keeps its share.
         foreach ($requirements as $asked) {
             $answer = Solver::solve($candidates, $asked, [Goal::Nearest]);
@@ -163,6 +156,19 @@ final readonly class Swap
         }
 
         return [$plain, false];
+    }
+
+    /** @return list<list<Requirement>> what it is to keep: texture and weight, else texture alone */
+    private static function asked(Examined $subject): array
+    {
+        $solids = $subject->texture->solids(25.0)->best;
+        $heaviness = $subject->heaviness();
+        $may = max(1.0, $solids * self::SOLIDS);
+        $near = new EffectiveSolids(new Between(max(0.0, $solids - $may), $solids + $may));
+
+        return $heaviness === null
+            ? [[$near]]
+            : [[$near, new Heaviness(new Between($heaviness - self::WEIGHT, $heaviness + self::WEIGHT))], [$near]];
     }
 
     /** @return list<string> */

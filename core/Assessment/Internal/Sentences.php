@@ -376,8 +376,8 @@ final readonly class Sentences implements FindingWords
                 (int) $f->figure(FigureName::TimesAsMuch)->best,
             ),
             'drying-oil.rags' => sprintf(
-                '%s in air: rags and filters soaked with such an oil can heat themselves and burn. Wash them or lay them '
-                    .'flat outdoors, and keep the oil in the fridge.',
+                '%s in air: rags and filters soaked with such an oil can heat themselves and burn. Wash them or lay '
+                    .'them flat outdoors, and keep the oil in the fridge.',
                 self::doing($f, 'dries', 'dry'),
             ),
             default => null,

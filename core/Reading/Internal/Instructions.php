@@ -114,7 +114,8 @@ final class Instructions
                 # how a sentence of a method begins
                 ^(?:
                     rest\ (?:for\ )?(?:\d|overnight)|poured|froze|strained|then|next|now|finally|gently
-                    |slowly|first|after(?:wards)?|in\ a|over|using|(?:fridge|freezer)(?=\ (?:for\ )?\d|,)|do\ not|don\'t|never|step\ \d+|at\ \d+
+                    |slowly|first|after(?:wards)?|in\ a|over|using
+                    |(?:fridge|freezer)(?=\ (?:for\ )?\d|,)|do\ not|don\'t|never|step\ \d+|at\ \d+
                 )\b
             /xu',
             $plain,

@@ -60,8 +60,8 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                 <div v-if="step.id === 'herb'" class="mt-5 space-y-3">
                     <OneOf v-model="state.herb" legend="The herb" :options="HERB" large />
                     <p v-if="drawsLeft > 0" class="text-[16px]">
-                        It can be drawn {{ drawsLeft === 1 ? 'once' : 'twice' }} more: the next draw gives about half of this one. Kept,
-                        it goes into fresh oil today; it does not keep wet.
+                        It can be drawn {{ drawsLeft === 1 ? 'once' : 'twice' }} more: the next draw gives about half of this one. Kept, it
+                        goes into fresh oil today; it does not keep wet.
                     </p>
                     <FormField v-slot="{ field }" label="Note (optional)" :problem="errors['note']">
                         <input v-bind="field" v-model="state.note" class="field min-h-14" maxlength="400" />
