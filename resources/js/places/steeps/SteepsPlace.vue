@@ -69,7 +69,7 @@ function tone(s: Schemas['SteepRow']): string {
                                 />
                                 <rect
                                     :x="at(s.plan.dates.start)"
-                                    :width="Math.max(0, Math.min(at(today), at(s.plan.dates.strain)) - at(s.plan.dates.start))"
+                                    :width="Math.max(0, at(today) - at(s.plan.dates.start))"
                                     y="3"
                                     height="6"
                                     fill="var(--matter-plant)"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core';
-import { computed, onMounted } from 'vue';
+import { onMounted } from 'vue';
 import FormField from '../../ui/FormField.vue';
 import HowLink from '../../ui/HowLink.vue';
 import OneOf from '../../ui/OneOf.vue';
@@ -14,9 +14,6 @@ import WeighOil from './strain/WeighOil.vue';
 /** Strain day, one step at a time, read from a metre away. */
 const props = defineProps<{ id: string }>();
 const { data, isPending, error, refetch, errors, state, steps, step, last, next, bowl, busy } = useStrainDay(Number(props.id));
-/** Draws that are worth having, three in all. */
-const MOST_DRAWS = 3;
-const drawsLeft = computed(() => MOST_DRAWS - Math.max(1, ...(data.value?.herbs.map((h) => h.draw) ?? [])));
 const HERB = { kept: 'Kept for another draw', composted: 'Composted' } as const;
 
 const wake = useWakeLock();
@@ -59,10 +56,6 @@ onMounted(() => void wake.request('screen').catch(() => undefined));
                 />
                 <div v-if="step.id === 'herb'" class="mt-5 space-y-3">
                     <OneOf v-model="state.herb" legend="The herb" :options="HERB" large />
-                    <p v-if="drawsLeft > 0" class="text-[16px]">
-                        It can be drawn {{ drawsLeft === 1 ? 'once' : 'twice' }} more: the next draw gives about half of this one. Kept, it
-                        goes into fresh oil today; it does not keep wet.
-                    </p>
                     <FormField v-slot="{ field }" label="Note (optional)" :problem="errors['note']">
                         <input v-bind="field" v-model="state.note" class="field min-h-14" maxlength="400" />
                     </FormField>
