@@ -8,7 +8,6 @@ use App\Catalogue\KnowsBottles;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use Crown\Catalogue\Bottle;
-use Crown\Pantry\LotSource;
 use DateTimeImmutable;
 
 /**
@@ -75,26 +74,17 @@ final class LotBottles implements KnowsBottles
      * Out of which bottles a jar was filled, as it was written down then.
      *
      * @param  list<string>  $ingredients that went in
+     * @param  array<array-key, mixed>  $days the earliest printed day of each, by ingredient, where one was written down
      * @return array<string, Bottle> one for each of them, with no day where none was written down
      */
-    public static function ofSteep(int $steep, array $ingredients): array
+    public static function poured(array $ingredients, array $days): array
     {
-        $days = StockMovement::query()
-            ->join('lots', 'lots.id', '=', 'stock_movements.lot_id')
-            ->where('stock_movements.steep_id', $steep)
-            ->where('lots.source', LotSource::Bought->value)
-            ->groupBy('lots.ingredient')
-            ->selectRaw('lots.ingredient, min(lots.use_by) as day')
-            ->toBase()
-            ->pluck('day', 'ingredient');
+        $bottles = [];
+        foreach ($ingredients as $ingredient) {
+            $day = $days[$ingredient] ?? null;
+            $bottles[$ingredient] = self::bottle(is_string($day) ? $day : Lot::NEVER, false);
+        }
 
-        return array_map(
-            static function (string $ingredient) use ($days): Bottle {
-                $day = $days[$ingredient] ?? null;
-
-                return self::bottle(is_string($day) ? $day : Lot::NEVER, false);
-            },
-            array_combine($ingredients, $ingredients),
-        );
+        return $bottles;
     }
 }

@@ -47,7 +47,7 @@ final class LabelController
     /** An oil that was steeped here, as it stands in the pantry. */
     public function lot(int $lot, StudioCatalogue $catalogue, CurrentStudio $studio): Response
     {
-        $row = SteepedLot::query()->with('steep.events')->findOrFail($lot);
+        $row = SteepedLot::query()->with(['steep.events', 'steep.poured'])->findOrFail($lot);
         if ($row->withdrawn !== '') {
             throw Refused::now('state', 'This oil must not be used: it gets no label.');
         }

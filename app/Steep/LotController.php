@@ -26,7 +26,7 @@ final class LotController
         $all = $this->catalogue->get();
 
         return Pages::answer(
-            SteepedLot::query()->with('steep.events'),
+            SteepedLot::query()->with(['steep.events', 'steep.poured']),
             $request,
             static fn (SteepedLot $l): array => (new LotResource($l, $all))->toArray(),
         );
@@ -39,7 +39,7 @@ final class LotController
     )]
     public function withdraw(int $lot, WithdrawRequest $request): JsonResponse
     {
-        $row = SteepedLot::query()->with('steep.events')->lockForUpdate()->findOrFail($lot);
+        $row = SteepedLot::query()->with(['steep.events', 'steep.poured'])->lockForUpdate()->findOrFail($lot);
         $row->update([
             'withdrawn' => $request->reason(),
             'withdrawn_on' => $request->reason() === '' ? null : Day::today()->toDateString(),

@@ -25,7 +25,7 @@ final class PastSteeps
         $kept = [];
         $past = Steep::query()
             ->withTrashed()
-            ->with(['events', 'lots'])
+            ->with(['events', 'lots', 'poured'])
             ->where('state', 'strained')
             ->whereKeyNot($steep->id ?? 0)
             ->whereIn('id', IngredientUses::of(IngredientUses::STEEP, [$single->ingredient]))

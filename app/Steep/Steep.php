@@ -7,6 +7,7 @@ namespace App\Steep;
 use App\Pantry\Lot;
 use App\Pantry\LotBottles;
 use App\Pantry\Picture;
+use App\Pantry\StockMovement;
 use App\Studio\BelongsToStudio;
 use App\Studio\IngredientUses;
 use App\Studio\NamesIngredients;
@@ -16,6 +17,7 @@ use Crown\Catalogue\Bottle;
 use Crown\Catalogue\Catalogue;
 use Crown\Json\Node;
 use Crown\Measure\Band;
+use Crown\Pantry\LotSource;
 use Crown\Steep\Entry;
 use Crown\Steep\EntryKind;
 use Crown\Steep\JarState;
@@ -111,7 +113,7 @@ final class Steep extends Model
     {
         return self::query()
             ->withTrashed()
-            ->with(['shakes', 'lots', 'events', 'photos'])
+            ->with(['shakes', 'lots', 'events', 'photos', 'poured'])
             ->findOrFail($id);
     }
 
@@ -142,7 +144,9 @@ final class Steep extends Model
     private function bottles(): array
     {
         $named = [];
-        foreach ($this->naming() as $document) {
+        $events = $this->relationLoaded('events') ? $this->events : $this->events()->get();
+        $happened = $events->map(static fn (SteepEvent $e): array => $e->data)->all();
+        foreach ([$this->document, ...array_values($happened)] as $document) {
             $node = Node::of($document);
             foreach ([$node, ...$node->objects('herbs'), ...$node->objects('oils')] as $part) {
                 $named[] = $part->text('ingredient');
@@ -152,7 +156,10 @@ final class Steep extends Model
             && ! str_starts_with($id, Lot::OF_LOT)
             && ! str_starts_with($id, Lot::OF_STEEP));
 
-        return LotBottles::ofSteep($this->id, array_values(array_unique($bought)));
+        return LotBottles::poured(
+            array_values(array_unique($bought)),
+            ($this->relationLoaded('poured') ? $this->poured : $this->poured()->get())->pluck('day', 'ingredient')->all(),
+        );
     }
 
     public function kept(): SteepDocument
@@ -197,6 +204,17 @@ final class Steep extends Model
     public function events(): HasMany
     {
         return $this->hasMany(SteepEvent::class)->orderBy('on_date')->orderBy('id');
+    }
+
+    /** @return HasMany<StockMovement, $this> what was poured in of bottles, each thing with its earliest printed "day" */
+    public function poured(): HasMany
+    {
+        return $this->hasMany(StockMovement::class)
+            ->join('lots', 'lots.id', '=', 'stock_movements.lot_id')
+            ->where('lots.source', LotSource::Bought->value)
+            ->groupBy('stock_movements.steep_id', 'lots.ingredient')
+            ->select(['stock_movements.steep_id', 'lots.ingredient'])
+            ->selectRaw('min(lots.use_by) as day');
     }
 
     /** @return HasMany<SteepedLot, $this> what was drawn, and what was strained */

@@ -30,7 +30,7 @@ final class SteepController
         $all = $this->catalogue->get();
 
         return Pages::answer(
-            Steep::query()->with(['shakes', 'lots', 'events']),
+            Steep::query()->with(['shakes', 'lots', 'events', 'poured']),
             $request,
             static fn (Steep $s): array => (new SteepRowResource($s, $s->plan($all), $all))->toArray(),
             ['name'],

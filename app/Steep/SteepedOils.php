@@ -27,6 +27,7 @@ final class SteepedOils implements BringsOils, KnowsStock
     public function oils(array $corrections): array
     {
         $oils = $jars = [];
+        $lots = new SteepedLots();
         foreach ($this->jars('steeps.id as steep, steeps.name as jar, steeps.state, lots.id as lot, lots.name, '
             .'lots.event_id, lots.made_on') as $row) {
             $steep = (int) $row->whole('steep');
@@ -35,7 +36,7 @@ final class SteepedOils implements BringsOils, KnowsStock
                 $oils[] = new Making(
                     'lot-'.$lot,
                     Lot::titled($row->text('name'), $row->has('event_id'), $row->text('made_on')),
-                    static fn (Catalogue $all): Ingredient => self::oil($lot, $all, $corrections),
+                    static fn (Catalogue $all): Ingredient => self::oil($lots->get($lot), $all, $corrections),
                 );
             }
             $strained = $lot > 0 && ! $row->has('event_id') ? 'lot-'.$lot : ($jars[$steep][1] ?? '');
@@ -115,16 +116,15 @@ final class SteepedOils implements BringsOils, KnowsStock
     /** The oil that a jar will give: reckoned, until it is strained. */
     private static function awaited(int $number, Catalogue $all): Ingredient
     {
-        $steep = Steep::query()->withTrashed()->with('events')->findOrFail($number);
+        $steep = Steep::query()->withTrashed()->with(['events', 'poured'])->findOrFail($number);
 
         return SteepYield::awaited($steep->plan($all), $steep->reason ?: null)
             ->ingredient(Steep::OIL.$number, $steep->name);
     }
 
     /** @param  list<Correction>  $corrections */
-    private static function oil(int $number, Catalogue $all, array $corrections): Ingredient
+    private static function oil(SteepedLot $lot, Catalogue $all, array $corrections): Ingredient
     {
-        $lot = SteepedLot::query()->with('steep.events')->findOrFail($number);
         $plan = $lot->steep->plan($all, $lot->made_on);
         $oil = $lot->yield($plan)->ingredient($lot->ingredientId(), $lot->title());
         foreach ($corrections as $correction) {

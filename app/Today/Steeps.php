@@ -48,7 +48,7 @@ final class Steeps implements NeedsHands
     private function running(): Collection
     {
         return Steep::query()
-            ->with(['shakes', 'lots', 'events'])
+            ->with(['shakes', 'lots', 'events', 'poured'])
             ->where('state', 'running')
             ->orderBy('started_on')
             ->limit(self::MOST_RUNNING)
@@ -59,7 +59,7 @@ final class Steeps implements NeedsHands
     private function strained(Carbon $today): Collection
     {
         return Steep::query()
-            ->with(['shakes', 'lots', 'events'])
+            ->with(['shakes', 'lots', 'events', 'poured'])
             ->where('state', 'strained')
             ->where('strained_on', '>=', $today->copy()->subDays(self::ASKED_FOR)->toDateString())
             ->whereDoesntHave('events', static fn ($q) => $q->where('kind', 'ready'))
