@@ -9,7 +9,6 @@ use App\Catalogue\CatalogueCommand;
 use App\Catalogue\CatalogueStore;
 use App\Catalogue\KnowsBottles;
 use App\Catalogue\KnowsExperience;
-use App\Catalogue\KnowsPrices;
 use App\Catalogue\StudioStock;
 use App\Demo\DemoCommand;
 use App\Formula\KnowsProcessLoss;
@@ -18,7 +17,6 @@ use App\Make\PastBatches;
 use App\Pantry\Cupboard;
 use App\Pantry\KnowsPlans;
 use App\Pantry\LotBottles;
-use App\Pantry\LotPrices;
 use App\Pantry\PictureFiles;
 use App\Session\PasswordCommand;
 use App\Session\PersonCommand;
@@ -70,7 +68,6 @@ final class CrownServiceProvider extends ServiceProvider
         // Who fulfils what a room below asks of the rooms above it.
         $this->app->bind(BringsOils::class, SteepedOils::class);
         $this->app->bind(KnowsExperience::class, PastBatches::class);
-        $this->app->bind(KnowsPrices::class, LotPrices::class);
         $this->app->bind(KnowsBottles::class, LotBottles::class);
         $this->app->bind(KnowsProcessLoss::class, PastBatches::class);
         $this->app->bind(KnowsPlans::class, OpenWork::class);

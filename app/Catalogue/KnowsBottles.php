@@ -6,11 +6,11 @@ namespace App\Catalogue;
 
 use Crown\Catalogue\Bottle;
 
-/** Out of which bottle each thing on a studio's shelf comes next. */
+/** What stands on a studio's shelf: what was paid for it, and out of which bottle each thing comes next. */
 interface KnowsBottles
 {
-    /** @return array<string, Bottle> what was bought, by ingredient id */
-    public function bottles(): array;
+    /** What was bought and may be used. */
+    public function bought(): Bought;
 
     /** @return array<string, Bottle> what was steeped here, by the id of its lot and of its jar */
     public function ofOils(): array;

@@ -23,7 +23,6 @@ final class StudioCatalogue
         private readonly CurrentStudio $studio,
         private readonly BringsOils $oils,
         private readonly KnowsExperience $experience,
-        private readonly KnowsPrices $prices,
         private readonly KnowsBottles $bottles,
     ) {
     }
@@ -31,7 +30,8 @@ final class StudioCatalogue
     public function get(): Catalogue
     {
         $reference = $this->store->reference();
-        $corrections = $this->corrections();
+        $bought = $this->bottles->bought();
+        $corrections = self::corrections($bought);
 
         // Most formulas name nothing of the studio's own: it is asked for when one does.
         return $reference
@@ -45,14 +45,14 @@ final class StudioCatalogue
                     ->making(...$this->oils->oils($corrections), ...$own->blends)
                     ->outOf($this->bottles->ofOils());
             })
-            ->outOf($this->bottles->bottles());
+            ->outOf($bought->bottles);
     }
 
     /** @return list<Correction> what was truly paid stands in the place of a price that somebody wrote down */
-    private function corrections(): array
+    private static function corrections(Bought $bought): array
     {
         $paid = [];
-        foreach ($this->prices->prices() as $price) {
+        foreach ($bought->prices as $price) {
             $paid[$price->ingredient] = $price;
         }
         $own = array_filter(

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Catalogue\Bought;
 use App\Catalogue\KnowsBottles;
 use App\Studio\CurrentStudio;
 use App\Studio\Day;
 use Crown\Catalogue\Bottle;
+use Crown\Catalogue\Correction;
+use Crown\Json\Node;
+use Crown\Measure\Band;
+use Crown\Measure\Property;
+use Crown\Pantry\Paid;
 use DateTimeImmutable;
 
 /**
@@ -23,23 +29,51 @@ final class LotBottles implements KnowsBottles
     {
     }
 
-    public function bottles(): array
+    public function bought(): Bought
     {
+        $today = Day::today()->toDateString();
+        $own = $this->studio->get()->currency;
+        // From the last to expire to the first, which is the first to be used: what comes last counts.
         $rows = $this->studio->rows(
             'lots',
-            'ingredient, max(use_by) as last, min(case when use_by >= ? then use_by end) as next',
-            self::STANDING.' and source = \'bought\' group by ingredient',
-            [Day::today()->toDateString()],
+            'ingredient, cost, grams, currency, rate, use_by',
+            self::STANDING.' and source = \'bought\' order by use_by desc, id desc',
         );
-        $bottles = [];
+        $prices = $next = $last = [];
         foreach ($rows as $row) {
-            $day = $row->has('next') ? $row->text('next') : $row->text('last');
-            if ($day !== '' && $row->has('ingredient')) {
-                $bottles[$row->text('ingredient')] = self::bottle($day, ! $row->has('next'));
+            $ingredient = $row->text('ingredient');
+            $day = substr($row->text('use_by'), 0, 10);
+            $last[$ingredient] ??= $day;
+            $next[$ingredient] = $day >= $today ? $day : $next[$ingredient] ?? null;
+            $price = self::price($row, $own);
+            if ($price !== null) {
+                $prices[] = $price;
             }
         }
+        $bottles = [];
+        foreach ($last as $ingredient => $day) {
+            $bottles[$ingredient] = self::bottle($next[$ingredient] ?? $day, $next[$ingredient] === null);
+        }
 
-        return $bottles;
+        return new Bought($prices, $bottles);
+    }
+
+    /** What was paid for a kilogram; null where nobody said, or in money of which no rate is known. */
+    private static function price(Node $row, string $currency): ?Correction
+    {
+        $grams = $row->number('grams') ?? 0.0;
+        $cost = $row->number('cost');
+        $paid = $cost === null || $grams <= 0.0
+            ? null
+            : (new Paid($cost, $row->text('currency'), $row->number('rate')))->in($currency);
+
+        return $paid === null ? null : new Correction(
+            $row->text('ingredient'),
+            '',
+            Property::Price,
+            Band::exact(1000.0 * $paid / $grams),
+            Correction::BOUGHT,
+        );
     }
 
     /** What was strained at once goes by the name of its jar too. */
@@ -74,7 +108,7 @@ final class LotBottles implements KnowsBottles
      * Out of which bottles a jar was filled, as it was written down then.
      *
      * @param  list<string>  $ingredients that went in
-     * @param  array<array-key, mixed>  $days the earliest printed day of each, by ingredient, where one was written down
+     * @param  array<array-key, mixed>  $days the earliest printed day of each, by ingredient, where there is one
      * @return array<string, Bottle> one for each of them, with no day where none was written down
      */
     public static function poured(array $ingredients, array $days): array

@@ -48,7 +48,11 @@ final class KeepOil
     /** What is learned of a jar afterwards is true of the oil that came out of it. */
     public static function refresh(Steep $steep, Catalogue $catalogue): void
     {
-        foreach (SteepedLot::query()->with(['steep.events', 'steep.poured'])->where('steep_id', $steep->id)->get() as $lot) {
+        $lots = SteepedLot::query()
+            ->with(['steep.events', 'steep.poured'])
+            ->where('steep_id', $steep->id)
+            ->get();
+        foreach ($lots as $lot) {
             $yield = $lot->yield($lot->steep->plan($catalogue, $lot->made_on));
             $lot->update(['best_before' => $yield->bestBefore($lot->made_on->toDateTimeImmutable())]);
             $lot->update(['use_by' => LotWords::life($lot, $catalogue)->useBy ?? Lot::NEVER]);

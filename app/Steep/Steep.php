@@ -156,9 +156,11 @@ final class Steep extends Model
             && ! str_starts_with($id, Lot::OF_LOT)
             && ! str_starts_with($id, Lot::OF_STEEP));
 
+        $poured = $this->relationLoaded('poured') ? $this->poured : $this->poured()->get();
+
         return LotBottles::poured(
             array_values(array_unique($bought)),
-            ($this->relationLoaded('poured') ? $this->poured : $this->poured()->get())->pluck('day', 'ingredient')->all(),
+            $poured->pluck('day', 'ingredient')->all(),
         );
     }
 
