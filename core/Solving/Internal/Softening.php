@@ -34,6 +34,9 @@ final readonly class Softening
     /** Answers that settled among which the best is taken. */
     private const ENOUGH = 4;
 
+    /** Rounds from one blend where there are many ingredients. */
+    private const QUICK = 2;
+
     private const FEW = 12;
 
     /** How much firmer it is asked for by what each fat is alone, since blends are softer. */
@@ -81,13 +84,17 @@ final readonly class Softening
      */
     private function fromEach(Answer $first, array &$seen): array
     {
-        // Among many ingredients the first that settles is taken: more would take too long.
-        $enough = count($this->candidates) <= self::FEW ? self::ENOUGH : 1;
+        // Among many ingredients the first that settles is taken, or one between those seen: more would take too long.
+        $few = count($this->candidates) <= self::FEW;
+        $enough = $few ? self::ENOUGH : 1;
         $found = [];
         $settled = 0;
         foreach ($this->starts($first) as $start) {
             $seen[] = $start;
-            $answer = $this->rounds($start, $seen);
+            $answer = $this->rounds($start, $seen, $few ? self::ROUNDS : self::QUICK);
+            if (! $few && $answer->status === 'impossible') {
+                $answer = $this->between($seen) ?? $answer;
+            }
             $found[] = $answer;
             $settled += $answer->status === 'impossible' ? 0 : 1;
             if ($settled === $enough) {
@@ -138,11 +145,11 @@ final readonly class Softening
      * @param  list<float>  $x shares, per cent, in the candidates' order
      * @param  list<list<float>>  $seen what was answered on the way is added
      */
-    private function rounds(array $x, array &$seen): Answer
+    private function rounds(array $x, array &$seen, int $most): Answer
     {
         $answer = null;
         $dead = 0;
-        for ($round = 0; $round < self::ROUNDS && $dead < self::DEAD; $round++) {
+        for ($round = 0; $round < $most && $dead < self::DEAD; $round++) {
             $near = array_map(
                 fn (Requirement $r): Requirement => $r instanceof EffectiveSolids
                     ? $r->near($this->candidates, $x)
@@ -175,16 +182,29 @@ final readonly class Softening
      */
     private function between(array $seen): ?Answer
     {
-        $solids = $this->solids();
-        if (count($solids) !== 1) {
-            return null;
+        foreach ($this->solids() as $solids) {
+            $answer = $this->betweenBy($solids, $seen);
+            if ($answer !== null) {
+                return $answer;
+            }
         }
+
+        return null;
+    }
+
+    /**
+     * A blend between two that miss one demand on either side; whether it meets the others is looked at.
+     *
+     * @param  list<list<float>>  $seen
+     */
+    private function betweenBy(EffectiveSolids $solids, array $seen): ?Answer
+    {
         $soft = $firm = [];
         foreach ($seen as $x) {
-            $reached = $this->reached($solids[0], $x);
-            if ($reached < $solids[0]->between->low()) {
+            $reached = $this->reached($solids, $x);
+            if ($reached < $solids->between->low()) {
                 $soft[] = $x;
-            } elseif ($reached > $solids[0]->between->high()) {
+            } elseif ($reached > $solids->between->high()) {
                 $firm[] = $x;
             } elseif (($answer = $this->exactly($x)) !== null) {
                 return $answer;
@@ -193,7 +213,7 @@ final readonly class Softening
         $tried = 0;
         foreach ($soft as $one) {
             foreach ($firm as $other) {
-                $answer = ++$tried <= self::PAIRS ? $this->halved($solids[0], $one, $other) : null;
+                $answer = ++$tried <= self::PAIRS ? $this->halved($solids, $one, $other) : null;
                 if ($answer !== null) {
                     return $answer;
                 }
