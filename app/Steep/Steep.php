@@ -208,7 +208,7 @@ final class Steep extends Model
         return $this->hasMany(SteepEvent::class)->orderBy('on_date')->orderBy('id');
     }
 
-    /** @return HasMany<StockMovement, $this> what was poured in of bottles, each thing with its earliest printed "day" */
+    /** @return HasMany<StockMovement, $this> what was poured in of bottles, each with its earliest printed "day" */
     public function poured(): HasMany
     {
         return $this->hasMany(StockMovement::class)

@@ -45,7 +45,7 @@ final readonly class BlendedFats
     /** @var array<int, list<array{float, SolidFat}>> those of them that soften each other, likewise */
     private array $partners;
 
-    /** @var array<string, array{float, int|null, bool}> structure factor here, place among the warmths, softened; by id */
+    /** @var array<string, array{float, int|null, bool}> structure factor, place among the warmths, softened; by id */
     private array $is;
 
     /** @param  list<MixturePart>  $parts amounts as fractions of the whole */

@@ -30,7 +30,7 @@ final readonly class Evidence
     ) {
     }
 
-    /** The same where it is told of something that was made of the thing: it was found of that, not of what came out. */
+    /** The same told of something that was made of the thing: it was found of the thing, not of what came out. */
     public function foundOf(Ingredient $parent): self
     {
         return new self(

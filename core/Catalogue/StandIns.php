@@ -128,8 +128,7 @@ final readonly class StandIns
             return in_array($a->jobs()[0], $b->jobs(), true);
         }
 
-        return self::needsApart($a, $b) < self::UNKNOWN
-            || self::servesSome($a, $b)
+        return self::servesSome($a, $b)
             || ($a->preservation->kind !== PreservationKind::None && $a->preservation->kind === $b->preservation->kind)
             || ($a->kind === IngredientKind::EssentialOil && $a->composition->constituents !== []);
     }

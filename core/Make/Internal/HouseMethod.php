@@ -292,7 +292,7 @@ final readonly class HouseMethod
         );
     }
 
-    /** Where oils as cold as the room would bring the melt, °C, when it would set in lumps there; null when it pours. */
+    /** Where oils as cold as the room would bring the melt, °C, when it sets in lumps there; null when it pours. */
     private function tooCold(): ?float
     {
         $mixed = $this->mixedCelsius();

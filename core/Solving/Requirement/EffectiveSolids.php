@@ -24,7 +24,7 @@ final readonly class EffectiveSolids extends Sum
     /** Step of the slopes, per cent of the whole. */
     private const STEP = 1e-3;
 
-    /** @param  array<string, float>  $slopes what one per cent of each adds to a blend, by id; none: what it is alone */
+    /** @param  array<string, float>  $slopes what one per cent of each adds to a blend, by id; none: as it is alone */
     public function __construct(
         Between $between,
         public float $celsius = self::USUAL_CELSIUS,
