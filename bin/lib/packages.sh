@@ -12,7 +12,7 @@ php_version() {
     if command -v php >/dev/null; then
         version="$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')"
     else
-        version="$(apt-cache depends php-cli 2>/dev/null | sed -n 's/.*php\([0-9.]*\)-cli.*/\1/p' | head -n 1)"
+        version="$(apt-cache depends php-cli 2>/dev/null | sed -n 's/.*php\([0-9][0-9.]*\)-cli.*/\1/p' | head -n 1)"
     fi
     case " $PHP_KNOWN " in
         *" $version "*) printf '%s' "$version" ;;
