@@ -46,7 +46,9 @@ final class OwnFigure extends Model
      */
     public static function corrections(): array
     {
-        return array_map(self::correct(...), app(CurrentStudio::class)->rows('own_figures'));
+        $rows = app(CurrentStudio::class)->rows('own_figures', 'ingredient, form, property, low, best, high, source');
+
+        return array_map(self::correct(...), $rows);
     }
 
     private static function correct(Node $row): Correction

@@ -25,13 +25,13 @@ final class LotBottles implements KnowsBottles
     /** What stands there and may be used. */
     private const STANDING = 'and emptied_on is null and withdrawn = \'\'';
 
-    public function __construct(private readonly CurrentStudio $studio)
+    public function __construct(private readonly CurrentStudio $studio, private readonly Day $day)
     {
     }
 
     public function bought(): Bought
     {
-        $today = Day::today()->toDateString();
+        $today = $this->day->date();
         $own = $this->studio->get()->currency;
         // From the last to expire to the first, which is the first to be used: what comes last counts.
         $rows = $this->studio->rows(
@@ -45,17 +45,14 @@ final class LotBottles implements KnowsBottles
             $day = substr($row->text('use_by'), 0, 10);
             $last[$ingredient] ??= $day;
             $next[$ingredient] = $day >= $today ? $day : $next[$ingredient] ?? null;
-            $price = self::price($row, $own);
-            if ($price !== null) {
-                $prices[] = $price;
-            }
+            $prices[$ingredient] = self::price($row, $own) ?? $prices[$ingredient] ?? null;
         }
         $bottles = [];
         foreach ($last as $ingredient => $day) {
             $bottles[$ingredient] = self::bottle($next[$ingredient] ?? $day, $next[$ingredient] === null);
         }
 
-        return new Bought($prices, $bottles);
+        return new Bought(array_values(array_filter($prices)), $bottles);
     }
 
     /** What was paid for a kilogram; null where nobody said, or in money of which no rate is known. */
@@ -79,7 +76,7 @@ final class LotBottles implements KnowsBottles
     /** What was strained at once goes by the name of its jar too. */
     public function ofOils(): array
     {
-        $today = Day::today()->toDateString();
+        $today = $this->day->date();
         $rows = $this->studio->rows(
             'lots',
             'id, steep_id, event_id, use_by',

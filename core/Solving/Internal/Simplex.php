@@ -10,9 +10,10 @@ namespace Crown\Solving\Internal;
  * Smallest index first (Bland) once steps stop gaining, so that it always ends; no chance in it. Method page:
  * docs/methods/solver.md.
  *
- * The tableau has a column for each variable, then one slack for each row, then one artificial for each row, and the
- * right-hand side last. A column counts from its lower bound, or, when it is flipped, down from its upper one. Between
- * two steps these hold:
+ * The tableau has a column for each variable, then one slack for each row, and the right-hand side last. A row that does
+ * not hold at the lower bounds begins with an artificial variable in the basis; since such a one never comes in again,
+ * it has a number and a width, and no column. A column counts from its lower bound, or, when it is flipped, down from
+ * its upper one. Between two steps these hold:
  *  - the column of a basic variable is 1 in its own row and 0 elsewhere, and 0 in the objective;
  *  - every variable that is not basic rests at the bound it is counted from;
  *  - the right-hand side of a row is what its basic variable lies above that bound: from 0 to its width.
@@ -37,7 +38,7 @@ final class Simplex
 
     private int $pivots = 0;
 
-    /** Of the programme itself, and of the whole tableau without its right-hand side. */
+    /** Of the programme itself, and with its slacks: also the place of the right-hand side. */
     private readonly int $variables;
 
     private readonly int $columns;
@@ -55,7 +56,7 @@ final class Simplex
         private readonly array $rows,
     ) {
         $this->variables = count($cost);
-        $this->columns = $this->variables + 2 * count($rows);
+        $this->columns = $this->variables + count($rows);
         foreach ($upper as $j => $most) {
             $this->width[$j] = $most - $lower[$j];
         }
@@ -65,7 +66,7 @@ final class Simplex
                 : $row->most - $row->least;
             $this->width[$this->artificial($i)] = INF;
             $this->t[$i] = $this->line($i, $row);
-            $this->basis[$i] = $this->artificial($i);
+            $this->basis[$i] = $this->slackFits($i) ? $this->slack($i) : $this->artificial($i);
         }
         $this->flipped = array_fill(0, max(1, $this->columns), false);
     }
@@ -93,7 +94,7 @@ final class Simplex
             return new Solution(false, $this->point(), 0.0, [], $this->pivots);
         }
         $objective = $this->costInWhatIsNotBasic();
-        $this->run($objective, $this->artificial(0));
+        $this->run($objective);
         $x = $this->point();
         $total = 0.0;
         foreach ($x as $j => $value) {
@@ -110,7 +111,15 @@ final class Simplex
 
     private function artificial(int $row): int
     {
-        return $this->variables + count($this->rows) + $row;
+        return $this->columns + $row;
+    }
+
+    /** Whether a row holds while every variable rests at its lower bound: its own slack can be basic then. */
+    private function slackFits(int $row): bool
+    {
+        $slack = $this->slack($row);
+
+        return $this->t[$row][$slack] === 1.0 && $this->t[$row][$this->columns] <= $this->width[$slack];
     }
 
     /** Only its upper end is finite: row + slack = most, where else row - slack = least. */
@@ -138,30 +147,27 @@ final class Simplex
             $line[$this->slack($i)] = self::isTurned($row) ? 1.0 : -1.0;
             $line[$this->columns] = (self::isTurned($row) ? $row->most : $row->least) - $shift;
         }
-        if ($line[$this->columns] < 0.0) {
-            $line = array_map(static fn (float $v): float => -$v, $line);
-        }
-        $line[$this->artificial($i)] = 1.0;
+        $rests = $line[$this->columns] === 0.0 && $line[$this->slack($i)] < 0.0;
 
-        return $line;
+        return $line[$this->columns] < 0.0 || $rests
+            ? array_map(static fn (float $v): float => -$v, $line)
+            : $line;
     }
 
     /** Phase one: the artificial ones are driven to nothing, or it cannot be done. */
     private function becomesFeasible(): bool
     {
-        $end = $this->columns;
-        $objective = array_fill(0, $end + 1, 0.0);
-        foreach ($this->t as $line) {
-            for ($j = 0; $j < $this->artificial(0); $j++) {
-                $objective[$j] -= $line[$j];
+        $objective = array_fill(0, $this->columns + 1, 0.0);
+        foreach ($this->t as $i => $line) {
+            foreach ($this->basis[$i] < $this->columns ? [] : $line as $j => $v) {
+                $objective[$j] -= $v;
             }
-            $objective[$end] -= $line[$end];
         }
-        $this->run($objective, $this->artificial(0));
-        if ($objective[$end] < -self::FEASIBLE * (1 + count($this->rows))) {
+        $this->run($objective);
+        if ($objective[$this->columns] < -self::FEASIBLE * (1 + count($this->rows))) {
             return false;
         }
-        $this->expelArtificials($this->artificial(0));
+        $this->expelArtificials();
 
         return true;
     }
@@ -211,15 +217,12 @@ final class Simplex
         return $prices;
     }
 
-    /**
-     * @param  array<int, float>  $objective reduced costs; changed in place
-     * @param  int  $allowed columns below this may come in
-     */
-    private function run(array &$objective, int $allowed): void
+    /** @param  array<int, float>  $objective reduced costs; changed in place */
+    private function run(array &$objective): void
     {
         $stalled = 0;
         for ($turn = 0; $turn < 20_000; $turn++) {
-            $enter = $this->entering($objective, $allowed, $stalled > 20);
+            $enter = $this->entering($objective, $stalled > 20);
             if ($enter < 0) {
                 return;
             }
@@ -230,11 +233,11 @@ final class Simplex
     }
 
     /** @param  array<int, float>  $objective */
-    private function entering(array $objective, int $allowed, bool $smallest): int
+    private function entering(array $objective, bool $smallest): int
     {
         $best = -1;
         $least = -self::EPS;
-        for ($j = 0; $j < $allowed; $j++) {
+        for ($j = 0; $j < $this->columns; $j++) {
             if ($objective[$j] < $least && $this->width[$j] > self::EPS) {
                 if ($smallest) {
                     return $j;
@@ -371,24 +374,32 @@ final class Simplex
     }
 
     /** An artificial one that is still basic at nothing is changed for a true column, or its row is empty and rests. */
-    private function expelArtificials(int $true): void
+    private function expelArtificials(): void
     {
         $none = array_fill(0, $this->columns + 1, 0.0);
         foreach ($this->basis as $i => $b) {
-            if ($b < $true) {
+            if ($b < $this->columns) {
                 continue;
             }
-            for ($j = 0; $j < $true; $j++) {
-                if (abs($this->t[$i][$j]) > 1e-7 && ! in_array($j, $this->basis, true)) {
-                    $this->pivot($i, $j, $none);
-
-                    break;
-                }
-            }
-            if ($this->basis[$i] >= $true) {
-                $this->width[$this->basis[$i]] = 0.0;
+            $column = $this->comesInFor($i);
+            if ($column === null) {
+                $this->t[$i] = $none;
+            } else {
+                $this->pivot($i, $column, $none);
             }
         }
+    }
+
+    /** The first column that can be basic in a row; null where the row says nothing that others do not. */
+    private function comesInFor(int $row): ?int
+    {
+        for ($j = 0; $j < $this->columns; $j++) {
+            if (abs($this->t[$row][$j]) > 1e-7 && ! in_array($j, $this->basis, true)) {
+                return $j;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<float> the programme's variables, as they now are */
