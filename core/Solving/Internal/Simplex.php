@@ -10,10 +10,10 @@ namespace Crown\Solving\Internal;
  * Smallest index first (Bland) once steps stop gaining, so that it always ends; no chance in it. Method page:
  * docs/methods/solver.md.
  *
- * The tableau has a column for each variable, then one slack for each row, and the right-hand side last. A row that does
- * not hold at the lower bounds begins with an artificial variable in the basis; since such a one never comes in again,
- * it has a number and a width, and no column. A column counts from its lower bound, or, when it is flipped, down from
- * its upper one. Between two steps these hold:
+ * The tableau has a column for each variable, then one slack for each row, and the right-hand side last. A row that
+ * does not hold at the lower bounds begins with an artificial variable in the basis; since such a one never comes in
+ * again, it has a number and a width, and no column. A column counts from its lower bound, or, when it is flipped, down
+ * from its upper one. Between two steps these hold:
  *  - the column of a basic variable is 1 in its own row and 0 elsewhere, and 0 in the objective;
  *  - every variable that is not basic rests at the bound it is counted from;
  *  - the right-hand side of a row is what its basic variable lies above that bound: from 0 to its width.
