@@ -24,6 +24,7 @@ use App\Session\StudioCommand;
 use App\Steep\SteepedOils;
 use App\Steep\SweepCommand;
 use App\Studio\CurrentStudio;
+use App\Studio\Day;
 use App\Studio\Role;
 use App\Studio\User;
 use App\Support\ConnectsOnce;
@@ -79,6 +80,7 @@ final class CrownServiceProvider extends ServiceProvider
                 $app->make(SteepedOils::class),
             ]);
         $this->app->singleton(ClockInterface::class, static fn (): FactoryImmutable => new FactoryImmutable());
+        $this->app->scoped(Day::class);
         $this->app->singleton(
             CatalogueStore::class,
             static fn (): CatalogueStore => new CatalogueStore(

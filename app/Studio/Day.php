@@ -20,6 +20,11 @@ final class Day
 
     public const RULE = 'bail|required|'.self::WRITTEN;
 
+    /** The last that was worked out, and for which second and zone: a request asks several times. */
+    private string $date = '';
+
+    private string $of = '';
+
     public function __construct(private readonly ClockInterface $clock, private readonly CurrentStudio $studio)
     {
     }
@@ -33,9 +38,14 @@ final class Day
     /** As it is written: 2026-11-26. */
     public function date(): string
     {
-        $zone = new DateTimeZone($this->studio->get()->time_zone);
+        $zone = $this->studio->get()->time_zone;
+        $second = $this->clock->now()->getTimestamp();
+        if ($this->of !== "$second $zone") {
+            $moment = (new DateTimeImmutable("@$second"))->setTimezone(new DateTimeZone($zone));
+            [$this->of, $this->date] = ["$second $zone", $moment->format('Y-m-d')];
+        }
 
-        return DateTimeImmutable::createFromInterface($this->clock->now())->setTimezone($zone)->format('Y-m-d');
+        return $this->date;
     }
 
     public function now(): Carbon

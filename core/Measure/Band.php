@@ -21,14 +21,14 @@ final readonly class Band implements JsonSerializable
     /** @throws MeasureError when the three do not rise or are not finite */
     public static function of(float $low, float $best, float $high): self
     {
-        if (! is_finite($low) || ! is_finite($best) || ! is_finite($high)) {
-            throw MeasureError::notFinite();
-        }
-        if ($low > $best || $best > $high) {
-            throw MeasureError::disorderedBand($low, $best, $high);
+        // Thousands are made for one jar. What is no number is neither more nor less than anything.
+        if ($low > -INF && $low <= $best && $best <= $high && $high < INF) {
+            return new self($low, $best, $high);
         }
 
-        return new self($low, $best, $high);
+        throw is_finite($low) && is_finite($best) && is_finite($high)
+            ? MeasureError::disorderedBand($low, $best, $high)
+            : MeasureError::notFinite();
     }
 
     public static function exact(float $value): self

@@ -9,6 +9,7 @@ use Crown\Assessment\Cure;
 use Crown\Assessment\Examined;
 use Crown\Assessment\FigureName;
 use Crown\Assessment\Finding;
+use Crown\Assessment\Portion;
 use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\Advice;
@@ -26,8 +27,6 @@ final readonly class AudienceAdvice implements Check
         $audience = $subject->formula()->audience;
         $findings = [];
         foreach ($subject->composition->possible() as $portion) {
-            $name = $portion->whole()->ingredient->name;
-            $out = [new Cure(sprintf('Take out %s', Name::inSentence($name)), Change::remove($portion->line->id))];
             $why = $audience->excludes($portion->ingredient);
             // That no essential oil is for an infant is said of all of them at once (EssentialOilTotal).
             $said = $audience === Audience::Infant && $portion->ingredient->kind === IngredientKind::EssentialOil;
@@ -43,7 +42,7 @@ final readonly class AudienceAdvice implements Check
                             FigureName::LeastAge->exactly($portion->ingredient->facts->best(Property::MinimumAge, 0.0)),
                         ],
                     'load',
-                    $out,
+                    self::without($portion),
                     said: new Said($pregnant ? [] : [$audience->value]),
                 );
             } elseif ($pregnant && $portion->ingredient->precautions->pregnancy !== Advice::Ok) {
@@ -53,11 +52,19 @@ final readonly class AudienceAdvice implements Check
                     [$portion],
                     [FigureName::Share->is($portion->share->scaled(100))],
                     'load',
-                    $out,
+                    self::without($portion),
                 );
             }
         }
 
         return $findings;
+    }
+
+    /** @return list<Cure> */
+    private static function without(Portion $portion): array
+    {
+        $name = Name::inSentence($portion->whole()->ingredient->name);
+
+        return [new Cure('Take out '.$name, Change::remove($portion->line->id))];
     }
 }

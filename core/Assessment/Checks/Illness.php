@@ -28,22 +28,29 @@ final readonly class Illness implements Check
     /** The first illness that a text names; null where it names none. */
     private static function named(string $text): ?string
     {
-        /** @var string|null $pattern */
-        static $pattern = null;
-        $pattern ??= self::pattern();
+        $lower = mb_strtolower($text);
+        foreach (self::words() as $word) {
+            $begins = '/(?<!\p{L})'.preg_quote($word, '/').'\p{L}*/u';
+            if (str_contains($lower, $word) && preg_match($begins, $lower, $m) === 1) {
+                return $m[0];
+            }
+        }
 
-        return preg_match($pattern, $text, $m) === 1 ? mb_strtolower($m[0]) : null;
+        return null;
     }
 
-    private static function pattern(): string
+    /** @return list<string> what their names begin with, in small letters and all languages */
+    private static function words(): array
     {
-        $text = (string) file_get_contents(dirname(__DIR__, 3).self::FILE);
-        $json = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
-        $listed = is_array($json) ? $json['words'] ?? [] : [];
-        $words = array_filter(is_array($listed) ? $listed : [], is_string(...));
+        /** @var list<string>|null $words */
+        static $words = null;
+        if ($words === null) {
+            $text = (string) file_get_contents(dirname(__DIR__, 3).self::FILE);
+            $json = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
+            $listed = is_array($json) ? $json['words'] ?? [] : [];
+            $words = array_values(array_filter(is_array($listed) ? $listed : [], is_string(...)));
+        }
 
-        return '/(?<!\p{L})(?:'
-            .implode('|', array_map(static fn (string $w): string => preg_quote($w, '/'), $words))
-            .')\p{L}*/iu';
+        return $words;
     }
 }
