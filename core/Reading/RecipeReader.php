@@ -6,12 +6,16 @@ namespace Crown\Reading;
 
 use Crown\Catalogue\Catalogue;
 use Crown\Measure\Kitchen;
+use Crown\Reading\Grammar\Grammar;
+use Crown\Reading\Grammar\Text;
+use Crown\Reading\Grammar\Vocabulary;
 use Crown\Reading\Internal\Draft;
 use Crown\Reading\Internal\Entries;
 use Crown\Reading\Internal\Items;
 use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\Internal\Names;
 use Crown\Reading\Internal\Plain;
+use Crown\Reading\Internal\Row;
 use Crown\Reading\Internal\Sentences;
 use Crown\Reading\Internal\Spans;
 use Crown\Reading\Internal\Tables;
@@ -53,7 +57,8 @@ final readonly class RecipeReader
         $plain = new Plain(Lexicon::of($whole));
 
         $items = new Items($this->names);
-        $rows = (new Sentences($plain, $items))->apart(Together::across(Vessel::shared(Tables::listed($source->rows))));
+        $listed = Tables::listed($source->rows);
+        $rows = (new Sentences($plain, $items))->apart(Together::across(Vessel::shared($listed)));
 
         return (new Draft(
             $vessel->poured($rows),
@@ -63,6 +68,21 @@ final readonly class RecipeReader
             $items,
             new Entries($this->names, $this->kitchen, $as),
             new Spans($text, $source->placed, $plain),
+            (new Text(self::numbered($listed), new Grammar($this->names), Vocabulary::of($whole)))->entries(),
         ))->recipe();
+    }
+
+    /**
+     * @param  list<Row>  $rows
+     * @return array<int, string> by their number in the source
+     */
+    private static function numbered(array $rows): array
+    {
+        $numbered = [];
+        foreach ($rows as $row) {
+            $numbered[$row->of] = isset($numbered[$row->of]) ? $numbered[$row->of].' / '.$row->text : $row->text;
+        }
+
+        return $numbered;
     }
 }

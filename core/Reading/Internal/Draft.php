@@ -11,6 +11,7 @@ use Crown\Formula\Step;
 use Crown\Reading\Asked;
 use Crown\Reading\Claims;
 use Crown\Reading\Fate;
+use Crown\Reading\Grammar\Entry;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
@@ -78,7 +79,10 @@ final class Draft
 
     private readonly Marking $marking;
 
-    /** @param  list<Row>  $listed rows of a list */
+    /**
+     * @param  list<Row>  $listed rows of a list
+     * @param  list<Entry>|null  $entered what goes in by the grammar; null where it does not understand all of it
+     */
     public function __construct(
         private readonly array $listed,
         private readonly Plain $plain,
@@ -87,6 +91,7 @@ final class Draft
         private readonly Items $items,
         private readonly Entries $entries,
         private readonly Spans $spans,
+        private readonly ?array $entered = null,
     ) {
         $this->negations = new Negations($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
@@ -121,7 +126,7 @@ final class Draft
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
             ...$people->areAbroad() ? $told : [],
         ]), $people)[0] ?? ForWhom::place($this->title, $people);
-        $lines = Passing::settled($this->lines, $this->passing);
+        $lines = $this->entered() ?? Passing::settled($this->lines, $this->passing);
         $lines = $this->marking->corrected([...$lines, ...$this->onlyInSteps($lines)]);
         $this->marking->mark($lines, $this->writtenSteps, $this->passing, $this->figures);
         $this->spans->anywhere($for->words ?? '', Fate::Audience);
@@ -141,6 +146,23 @@ final class Draft
             $this->spans->unplaced(),
             $people->names('wet', implode("\n", [$this->title, ...$told])) !== null,
         );
+    }
+
+    /** @return list<ReadLine>|null the lines of the grammar; null where it does not understand all of the text */
+    private function entered(): ?array
+    {
+        $lines = [];
+        foreach ($this->entered ?? [] as $entry) {
+            $row = $this->marking->placeOf($entry->row);
+            $line = $this->entries->placed($row, $entry->name, $entry->says())->on($entry->row, $row);
+            $lines[] = $line;
+        }
+        if ($lines === []) {
+            return null;
+        }
+        $this->figures = [];
+
+        return $lines;
     }
 
     private function row(string $bare, int $n): void

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar;
+
+/** How much of a thing a text says, as it is kept in a line: what AmountReader reads. */
+final readonly class Amount
+{
+    /** A figure without a unit; a part of the whole; up to the whole; a measure that nobody can tell. */
+    public const BARE = 'bare';
+
+    /** A figure that is said after another and of its unit: "ten drops of lavender, five of cedarwood". */
+    public const SAME = 'same';
+
+    public const FRACTION = 'fraction';
+
+    public const FILL = 'fill';
+
+    /**
+     * @param  string  $text in words that AmountReader reads, as it was written where that can be
+     * @param  float  $count 0 for what is no number
+     * @param  string  $unit as the lexicons have it ("g", "tbsp", "%"), or one of the above
+     * @param  int  $from the first of its tokens
+     * @param  int  $to the token after its last
+     */
+    public function __construct(
+        public string $text,
+        public float $count,
+        public string $unit,
+        public int $from,
+        public int $to,
+    ) {
+    }
+
+    public function is(string $text, ?float $count = null, ?string $unit = null): self
+    {
+        return new self($text, $count ?? $this->count, $unit ?? $this->unit, $this->from, $this->to);
+    }
+
+    /** Whether it is a figure alone. */
+    public function isBare(): bool
+    {
+        return $this->unit === self::BARE || $this->unit === self::SAME;
+    }
+
+    public function spanning(int $from, int $to): self
+    {
+        return new self($this->text, $this->count, $this->unit, $from, $to);
+    }
+
+    /** A count as a figure without noise. */
+    public static function figure(float $count): string
+    {
+        return rtrim(rtrim(sprintf('%.3F', $count), '0'), '.');
+    }
+
+    public static function of(float $count, string $unit, int $from, int $to): self
+    {
+        $named = $unit === 'parts' && $count <= 1.0 ? 'part' : $unit;
+        $text = self::figure($count).($unit === self::BARE || $unit === self::SAME ? '' : ' '.$named);
+
+        return new self($text, $count, $unit, $from, $to);
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar;
+
+/**
+ * The tokens of a row with all that they may be, each looked up once, and what phrases found at their places.
+ */
+final class Chart
+{
+    /** @var array<int, array<string, array{int, float|string|true}>> by place and kind: the token after it, and its value */
+    private array $meant = [];
+
+    /** @var array<string, array<int, list<mixed>>> by phrase and place */
+    private array $memory = [];
+
+    /** @var array<string, bool> whether some words of a kind stand anywhere, by kind */
+    private array $holds = [];
+
+    public readonly int $length;
+
+    /**
+     * @param  list<Token>  $tokens
+     * @param  OwnMeasures  $measures what the text says that one of its own measures holds
+     */
+    public function __construct(
+        public readonly array $tokens,
+        private readonly Vocabulary $vocabulary,
+        public readonly OwnMeasures $measures = new OwnMeasures(),
+    ) {
+        $this->length = count($tokens);
+    }
+
+    /** Whether words of a kind stand anywhere in the row. */
+    public function holds(Kind $kind): bool
+    {
+        return $this->holds[$kind->value] ??= $this->stands($kind);
+    }
+
+    private function stands(Kind $kind): bool
+    {
+        for ($place = 0; $place < $this->length; $place++) {
+            if ($this->is($place, $kind)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function token(int $place): ?Token
+    {
+        return $this->tokens[$place] ?? null;
+    }
+
+    /** The token after the longest words of a kind that stand at a place; the place itself where none stand there. */
+    public function past(int $place, Kind ...$kinds): int
+    {
+        $to = $place;
+        foreach ($kinds as $kind) {
+            $to = max($to, $this->meant($place)[$kind->value][0] ?? $place);
+        }
+
+        return $to;
+    }
+
+    public function is(int $place, Kind ...$kinds): bool
+    {
+        return $this->past($place, ...$kinds) > $place;
+    }
+
+    /** What the words of a kind at a place are; null where none stand there. */
+    public function value(int $place, Kind $kind): float|string|true|null
+    {
+        return $this->meant($place)[$kind->value][1] ?? null;
+    }
+
+    /** The number that a single word is; null where it is none. */
+    public function number(string $word): ?float
+    {
+        $value = $this->vocabulary->words[$word][Kind::Number->value] ?? null;
+
+        return is_float($value) ? $value : null;
+    }
+
+    public function isSign(int $place, string ...$signs): bool
+    {
+        return isset($this->tokens[$place]) && $this->tokens[$place]->isSign(...$signs);
+    }
+
+    public function isWord(int $place): bool
+    {
+        return isset($this->tokens[$place]) && $this->tokens[$place]->word !== '';
+    }
+
+    /** Whether a word at a place is known for anything but a name. */
+    public function isSmall(int $place): bool
+    {
+        return $this->is($place, Kind::Stop, Kind::Of, Kind::Plus, Kind::Or, Kind::Each, Kind::Act, Kind::Hedge, Kind::Not);
+    }
+
+    /** The first place from here on that is none of some signs. */
+    public function skip(int $place, string ...$signs): int
+    {
+        while ($this->isSign($place, ...$signs)) {
+            $place++;
+        }
+
+        return $place;
+    }
+
+    /** Whether a spoon is more than full by the words at a place. */
+    public function isHeaped(int $place): bool
+    {
+        return preg_match('/^(?:heap|round|generous|gehauft|colm|bomb|chei)/', $this->tokens[$place]->word ?? '') === 1;
+    }
+
+    /** Whether the words at a place say that it is roughly so much. */
+    public function isRough(int $place): bool
+    {
+        return $this->is($place, Kind::Rough) || $this->isSign($place, '~', '≈');
+    }
+
+    /** Whether a number of some tokens is said in words. */
+    public function inWords(int $from, int $to): bool
+    {
+        for ($place = $from; $place < $to; $place++) {
+            if ($this->tokens[$place]->number !== null) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** A text with its fractions in figures that are typed: "½" is 1/2. */
+    public function inFigures(string $text): string
+    {
+        $typed = ['½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8'];
+
+        return preg_replace_callback(
+            '/(?<=\d)?[½⅓⅔¼¾⅛]/u',
+            static fn (array $m): string => $typed[$m[0]],
+            preg_replace('/(\d)([½⅓⅔¼¾⅛])/u', '$1 $2', $text) ?? $text,
+        ) ?? $text;
+    }
+
+    /** As it was written, from one token up to another. */
+    public function text(int $from, int $to): string
+    {
+        $text = '';
+        for ($i = $from; $i < $to; $i++) {
+            $text .= ($text === '' || $this->tokens[$i]->glued ? '' : ' ').$this->tokens[$i]->text;
+        }
+
+        return $text;
+    }
+
+    /**
+     * What a phrase finds at a place, worked out once.
+     *
+     * @template T
+     *
+     * @param  callable(): list<T>  $find
+     * @return list<T>
+     */
+    public function once(string $phrase, int $place, callable $find): array
+    {
+        /** @var list<T> */
+        return $this->memory[$phrase][$place] ??= $find();
+    }
+
+    /** @return array<string, array{int, float|string|true}> */
+    private function meant(int $place): array
+    {
+        if ($place < 0 || $place >= $this->length) {
+            return [];
+        }
+        if (isset($this->meant[$place])) {
+            return $this->meant[$place];
+        }
+        $meant = [];
+        $key = '';
+        $opened = false;
+        for ($to = $place, $words = 0; $words < Vocabulary::LONGEST && $to < $this->length; $to++) {
+            $token = $this->tokens[$to];
+            if ($words > 0 && ! $token->isWord()) {
+                // "c. à s.", "colher (chá)": points and brackets stand within words that are cut short.
+                $goesOn = $token->isSign('.') ? $token->glued : $token->isSign('(');
+                $opened = $opened || $token->isSign('(');
+                if (! $goesOn) {
+                    break;
+                }
+
+                continue;
+            }
+            $key .= ($key === '' ? '' : ' ').($token->word === '' ? $token->text : $token->word);
+            $words++;
+            $closes = $opened && isset($this->tokens[$to + 1]) && $this->tokens[$to + 1]->isSign(')');
+            foreach ($opened && ! $closes ? [] : $this->vocabulary->words[$key] ?? [] as $kind => $value) {
+                $meant[$kind] = [$to + ($closes ? 2 : 1), $value];
+            }
+        }
+
+        return $this->meant[$place] = $meant;
+    }
+}

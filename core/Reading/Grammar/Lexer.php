@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar;
+
+/** Takes a row apart into words, figures and signs. */
+final class Lexer
+{
+    private const FRACTIONS = [
+        '½' => 1 / 2, '⅓' => 1 / 3, '⅔' => 2 / 3, '¼' => 1 / 4, '¾' => 3 / 4, '⅛' => 1 / 8, '⅜' => 3 / 8,
+        '⅝' => 5 / 8, '⅞' => 7 / 8, '⅕' => 1 / 5, '⅖' => 2 / 5, '⅗' => 3 / 5, '⅘' => 4 / 5, '⅙' => 1 / 6,
+    ];
+
+    /** Spaces, emphasis and quotation marks mean nothing. */
+    private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔'];
+
+    private const TOKEN = '/
+        (?<date>(?<!\d)\d{1,2}[\/.]\d{1,2}[\/.](?:\d{4}|\d{2})(?!\d))              # 12.03.26
+        |(?<figure>
+            \d+\s?[\/⁄]\s?\d+(?![\d\/.]) (?:\s*(?:st|nd|rd|th)\b)?          # 1\/2
+            |(?:\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d+(?:[.,]\d+)?|(?<![.,…\d\p{L}])[.,]\d+)  # 1,000  0,5  .5
+            |[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙]
+        )
+        |(?<elided>\b(?:[dlnjsDLNJS]|[Qq]u)[\'’](?=\p{L}))                 # d\'huile
+        |(?<dotted>\p{L}\.(?:\s?\p{L}\.)+|\p{L}\.\p{L}\b\.?)                # E.O., q.s.
+        |(?<word>\p{L}[\p{L}\p{M}]*(?:[\'’\-]\p{L}[\p{L}\p{M}]*)*)
+        |(?<sign>\X)
+    /xu';
+
+    /** @return list<Token> */
+    public static function tokens(string $row): array
+    {
+        preg_match_all(self::TOKEN, $row, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
+        $ascii = strlen($row) === mb_strlen($row);
+        $tokens = [];
+        $end = 0;
+        foreach ($found as $m) {
+            [$text, $bytes] = $m[0];
+            if (in_array(trim((string) $text), self::NOTHING, true)) {
+                continue;
+            }
+            $start = $ascii ? $bytes : mb_strlen(substr($row, 0, $bytes));
+            $length = $ascii ? strlen((string) $text) : mb_strlen((string) $text);
+            $tokens[] = new Token(
+                (string) $text,
+                self::word($m['word'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
+                $start,
+                $start + $length,
+                self::number($m['figure'][0] ?? ''),
+                $start === $end && $start > 0,
+            );
+            $end = $start + $length;
+        }
+
+        return $tokens;
+    }
+
+    /** A word as words are compared. */
+    public static function word(string $text): string
+    {
+        $lower = mb_strtolower(str_replace(['’', '.'], ["'", ''], $text));
+        $plain = strlen($lower) === mb_strlen($lower)
+            ? $lower
+            : (transliterator_transliterate('Latin-ASCII', $lower) ?: $lower);
+
+        return rtrim(preg_replace('/\s+/', '', $plain) ?? $plain, "'");
+    }
+
+    private static function number(string $figure): ?float
+    {
+        if ($figure === '') {
+            return null;
+        }
+        if (isset(self::FRACTIONS[$figure])) {
+            return self::FRACTIONS[$figure];
+        }
+        if (preg_match('/^(\d+)\s?[\/⁄]\s?(\d+)/u', $figure, $m) === 1) {
+            return (float) $m[2] > 0.0 ? (float) $m[1] / (float) $m[2] : null;
+        }
+
+        return preg_match('/^\d{1,3}(?:,\d{3})+(?:\.\d+)?$/', $figure) === 1
+            ? (float) str_replace(',', '', $figure)
+            : (float) str_replace(',', '.', $figure);
+    }
+}

@@ -1,0 +1,264 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar;
+
+use Crown\Reading\Internal\Names;
+
+/** Names of things: by the letter wherever they stand, by likeness where an amount asks for one. */
+final readonly class Namings
+{
+    private const EXACT = 'name';
+
+    private const LIKE = 'like';
+
+    private const LONGEST = 7;
+
+    /** Words of a name that is known by likeness, or not at all. */
+    private const MOST_WORDS = 5;
+
+    /** What a name costs that is only like one. */
+    private const UNLIKE = 3.0;
+
+    /** Tokens of a bracket that belongs to a name. */
+    private const BRACKET = 9;
+
+    private const NEAR = 0.62;
+
+    public const UNKNOWN = 2.0;
+
+    /** From what cost on a name is too unlike to be taken without asking. */
+    public const DOUBTFUL = 1.05;
+
+    public function __construct(private Names $names)
+    {
+    }
+
+    /**
+     * Names that are known by the letter and begin at a place, the longest first; how it was bought and its state may
+     * stand before.
+     *
+     * @return list<Named>
+     */
+    public function exactly(int $place, Chart $chart): array
+    {
+        return $chart->once(self::EXACT, $place, function () use ($place, $chart): array {
+            $found = [...$this->essential($place, $chart), ...$this->known($place, $place, '', $chart)];
+            $past = $chart->past($place, Kind::Grade, Kind::Form);
+            if ($found === [] && $past > $place) {
+                $state = $this->state($place, $past, $chart);
+                $at = $chart->skip($past, ',');
+                foreach ($this->exactly($at, $chart) as $name) {
+                    $found[] = new Named(trim("$state $name->text"), $name->cost, $place, $name->to);
+                }
+            }
+
+            return $found;
+        });
+    }
+
+    /** @return list<Named> "HE de lavande": the kind before the name */
+    private function essential(int $place, Chart $chart): array
+    {
+        $kind = $chart->value($place, Kind::Essential);
+        if (! is_string($kind) || ! (str_ends_with($kind, ' de') || str_ends_with($kind, ' di'))) {
+            return [];
+        }
+        $at = $chart->past($place, Kind::Essential);
+        $at = $chart->past($at, Kind::Of);
+
+        return array_map(
+            static fn (Named $n): Named => new Named("$kind $n->text", $n->cost, $place, $n->to),
+            $this->known($at, $at, '', $chart),
+        );
+    }
+
+    /** The token after a bracket that holds no amount; null where it holds one, or does not close. */
+    private function bracket(int $place, Chart $chart): ?int
+    {
+        for ($to = $place + 1; $to < $chart->length && $to < $place + self::BRACKET; $to++) {
+            if ($chart->isSign($to, ')')) {
+                return $to + 1;
+            }
+            $isAmount = $chart->tokens[$to]->number !== null
+                && ($chart->is($to + 1, Kind::Unit) || $chart->isSign($to + 1, '%', ')'));
+            if ($isAmount || $chart->is($to, Kind::Or, Kind::Each)) {
+                return null;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Named> */
+    private function known(int $place, int $from, string $state, Chart $chart): array
+    {
+        $token = $chart->token($place);
+        if ($token === null || ! $token->isWord() || ($chart->isSmall($place) && mb_strlen($token->word) < 4)) {
+            return [];
+        }
+        $found = [];
+        $text = '';
+        $to = $place;
+        for ($words = 0; $words < self::LONGEST && $to < $chart->length; $to++) {
+            $token = $chart->tokens[$to];
+            if ($words > 0 && $token->isSign('(')) {
+                // "Ricinus communis (castor) seed oil".
+                $closes = $this->bracket($to, $chart);
+                if ($closes === null || ! $chart->isWord($closes)) {
+                    break;
+                }
+                $to = $closes - 1;
+
+                continue;
+            }
+            $joins = $token->isWord() || ($token->number !== null && $words > 0)
+                || (in_array($token->text, ['.', '-', "'", '’'], true) && $token->glued);
+            if (! $joins) {
+                break;
+            }
+            $text .= ($text === '' || $token->glued ? '' : ' ').$token->text;
+            $words += $token->isWord() ? 1 : 0;
+            if ($token->text !== '.' && mb_strlen($text) > 2 && $this->names->exactly($text)) {
+                array_unshift($found, ...$this->endings($text, $from, $to + 1, $chart));
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return non-empty-list<Named> the name, and before it the essential oil of it where the text says so */
+    private function endings(string $text, int $from, int $to, Chart $chart): array
+    {
+        $infused = $chart->past($to, Kind::Infused);
+        if ($infused > $to) {
+            $in = $this->known($infused, $infused, '', $chart)[0] ?? null;
+            $end = $in->to ?? $infused;
+
+            return [new Named($chart->text($from, $end), $in === null ? self::UNKNOWN : 0.0, $from, $end)];
+        }
+        $oil = $chart->past($to, Kind::Essential);
+        $kind = $chart->value($to, Kind::Essential);
+        $name = $this->ending($text, $from, $to, $chart);
+        // "Cocoa b." is cut short, and so is "b" not.
+        $isKind = is_string($kind) && ! str_ends_with($kind, ' de') && ! str_ends_with($kind, ' di')
+            && ($kind !== 'butter' || $chart->isSign($oil, '.'));
+
+        return $isKind
+            ? [new Named("$text $kind", 0.0, $from, $kind === 'butter' ? $oil + 1 : $oil), $name]
+            : [$name];
+    }
+
+    /** A name with the state that follows it: "shea butter, melted", "ginger (fresh)", "rosemary leaves". */
+    private function ending(string $text, int $from, int $to, Chart $chart): Named
+    {
+        $opens = $chart->isSign($to, '(', ',') ? $to + 1 : $to;
+        $past = $chart->past($opens, Kind::Form, Kind::Grade);
+        $closes = $past > $opens && $chart->isSign($opens - 1, '(') ? $chart->skip($past, ')') : $past;
+        $bracket = $chart->isSign($to, '(') && $past === $opens ? $this->bracket($to, $chart) : null;
+        if ($bracket !== null) {
+            return new Named($text, 0.0, $from, $bracket);
+        }
+        if ($past === $opens || ($opens > $to && $chart->isSign($to, '(') && $closes === $past)) {
+            return new Named($text, 0.0, $from, $to);
+        }
+
+        return new Named(trim($text.' '.$this->state($opens, $past, $chart)), 0.0, $from, $closes);
+    }
+
+    private function state(int $from, int $to, Chart $chart): string
+    {
+        $form = $chart->value($from, Kind::Form);
+
+        return match (true) {
+            is_string($form) => $form,
+            default => $this->stated($chart->text($from, $to)),
+        };
+    }
+
+    /** Of how it was bought only what changes what it is. */
+    private function stated(string $words): string
+    {
+        return preg_match('/\b(melted|powdered|ground|dried|dry|fresh|unrefined)\b/iu', $words, $m) === 1 ? $m[1] : '';
+    }
+
+    /**
+     * What an amount asks for where no name stands by the letter: words up to the next sign, by likeness or unknown.
+     *
+     * @return list<Named>
+     */
+    public function nearly(int $place, Chart $chart): array
+    {
+        return $chart->once(self::LIKE, $place, function () use ($place, $chart): array {
+            $at = $chart->past($place, Kind::Grade, Kind::Form);
+            $state = $at > $place ? $this->state($place, $at, $chart) : '';
+            $to = $this->run($place, $chart);
+            if ($to > $at && Names::isKind($chart->text($at, $to))) {
+                return [new Named($chart->text($at, $to), self::UNKNOWN, $place, $to)];
+            }
+            if ($this->isMade($at, $to, $chart)) {
+                return [new Named($chart->text($at, $to), self::UNKNOWN + 0.2, $place, $to)];
+            }
+            for ($end = $to; $end > $at; $end--) {
+                $text = $chart->text($at, $end);
+                $score = mb_strlen($text) < 3 ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
+                if ($score >= self::NEAR) {
+                    return [new Named(trim("$state $text"), 0.3 + (1.0 - $score) * self::UNLIKE, $place, $end)];
+                }
+            }
+
+            return $to > $at
+                ? [new Named(trim($state.' '.$chart->text($at, $to)), self::UNKNOWN, $place, $to)]
+                : [];
+        });
+    }
+
+    /**
+     * All words up to a token as one name, by likeness or unknown.
+     *
+     * @return list<Named>
+     */
+    public function whole(int $place, int $to, Chart $chart): array
+    {
+        $text = $chart->text($place, $to);
+        $isKind = Names::isKind($text) || $this->isMade($place, $to, $chart);
+        $score = $isKind ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
+
+        return [$score >= self::NEAR
+            ? new Named($text, 0.3 + (1.0 - $score) * self::UNLIKE, $place, $to)
+            : new Named($text, self::UNKNOWN, $place, $to)];
+    }
+
+    /** The token after the words that may be a name nobody knows; the place itself where none begins. */
+    public function run(int $place, Chart $chart): int
+    {
+        $at = $chart->past($place, Kind::Grade, Kind::Form);
+        $to = $at;
+        while ($to < $chart->length && $to - $at < self::MOST_WORDS && $this->goesOn($to, $at, $chart)) {
+            $to++;
+        }
+
+        return $to === $at ? $place : $to;
+    }
+
+    /** "Salve: 100 g …": what is made, and nothing that goes in. */
+    private function isMade(int $from, int $to, Chart $chart): bool
+    {
+        return $to > $from && $chart->past($from, Kind::Product) >= $to;
+    }
+
+    private function goesOn(int $place, int $from, Chart $chart): bool
+    {
+        $token = $chart->token($place);
+        if ($token === null || ! $token->isWord()) {
+            return $token !== null && $place > $from && $token->glued && $token->isSign('.', "'")
+                && $chart->isWord($place + 1) && mb_strlen($chart->tokens[$place - 1]->text) <= 4;
+        }
+        $stops = $chart->is($place, Kind::Plus, Kind::Or, Kind::Each, Kind::Not, Kind::Act, Kind::Rest, Kind::Per)
+            || ($chart->is($place, Kind::Stop) && ! $chart->is($place, Kind::Of))
+            || Numbers::at($place, $chart) !== null;
+
+        return ! $stops && ! ($place > $from && $chart->is($place, Kind::Unit, Kind::Vessel));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar\Phrase;
+
+use Crown\Reading\Grammar\Amount;
+use Crown\Reading\Grammar\Chart;
+use Crown\Reading\Grammar\Found;
+use Crown\Reading\Grammar\Item;
+use Crown\Reading\Grammar\Kind;
+use Crown\Reading\Grammar\Named;
+use Crown\Reading\Grammar\Namings;
+use Crown\Reading\Grammar\Phrase;
+use Crown\Reading\Grammar\Quantities;
+use Crown\Reading\Grammar\Tails;
+
+/** "2 tbsp of castor oil", "a third castor", "60 argan". */
+final readonly class AmountThenName implements Phrase
+{
+    private const COST = 0.05;
+
+    /** A figure without a unit may be anything. */
+    private const BARE = 0.6;
+
+    public function __construct(private Namings $names, private Tails $tails)
+    {
+    }
+
+    public function from(int $place, Chart $chart): iterable
+    {
+        foreach (Quantities::at($place, $chart) as $amount) {
+            $at = $chart->past($amount->to, Kind::Of);
+            $at = $chart->skip($at, ')', 'x', '×');
+            // "60 ml of the tea", "30 g of your butter".
+            $at = $at > $amount->to && $chart->is($at, Kind::Stop) ? $chart->past($at, Kind::Stop) : $at;
+            // "A third with castor oil".
+            $at = $amount->unit === Amount::FRACTION && $at === $amount->to ? $chart->past($at, Kind::Plus, Kind::Stop) : $at;
+            $amount = $amount->unit === Amount::BARE && $chart->is($amount->to, Kind::Of)
+                ? $amount->is($amount->text, unit: Amount::SAME)
+                : $amount;
+            $cost = self::COST + ($amount->isBare() ? self::BARE : 0.0);
+            foreach ($this->called($amount, $at, $chart) as $name) {
+                yield from $this->tails->of(new Item($amount, $name), $name->to, $cost + $name->cost, $chart);
+            }
+        }
+    }
+
+    /** @return list<Named> a figure without a unit belongs to no name that is only like one */
+    private function called(Amount $amount, int $at, Chart $chart): array
+    {
+        $exact = $this->names->exactly($at, $chart);
+
+        return $exact === [] && $amount->unit !== Amount::BARE ? $this->names->nearly($at, $chart) : $exact;
+    }
+}

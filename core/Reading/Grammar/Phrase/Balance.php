@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar\Phrase;
+
+use Crown\Reading\Grammar\Amount;
+use Crown\Reading\Grammar\Chart;
+use Crown\Reading\Grammar\Found;
+use Crown\Reading\Grammar\Item;
+use Crown\Reading\Grammar\Kind;
+use Crown\Reading\Grammar\Named;
+use Crown\Reading\Grammar\Namings;
+use Crown\Reading\Grammar\Phrase;
+use Crown\Reading\Grammar\Quantities;
+
+/** What fills up the rest: "the rest is argan", "jojoba ad 100 g", "water — balance", "top up with olive oil". */
+final readonly class Balance implements Phrase
+{
+    private const COST = 0.1;
+
+    private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '(', '…'];
+
+    public function __construct(private Namings $names)
+    {
+    }
+
+    public function from(int $place, Chart $chart): iterable
+    {
+        yield from $this->restOf($place, $chart);
+        yield from $this->toppedUp($place, $chart);
+        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) ? $this->before($place, $chart) : [] as $name) {
+            yield from $this->behind($name, $chart);
+        }
+    }
+
+    /** @return iterable<Found> "the rest of the 100 ml bottle is grapeseed", "rest olive" */
+    private function restOf(int $place, Chart $chart): iterable
+    {
+        $rest = $chart->past($place, Kind::Rest);
+        if ($rest === $place) {
+            return;
+        }
+        [$at, $whole] = $this->ofWhat($rest, $chart);
+        $at = $chart->skip($at, ...self::SIGNS);
+        for ($skipped = 0; $skipped < 3 && $this->isLink($at, $chart); $skipped++) {
+            $at++;
+        }
+        $at = $chart->past($at, Kind::Of);
+        foreach ($this->called($at, $chart) as $name) {
+            yield $this->found($name, $this->fill($whole, $place, $at), $name->to, $chart);
+        }
+    }
+
+    /** @return array{int, Amount|null} "of the 100 ml bottle" */
+    private function ofWhat(int $place, Chart $chart): array
+    {
+        $at = $chart->past($place, Kind::Of);
+        if ($at === $place) {
+            return [$place, null];
+        }
+        while ($chart->is($at, Kind::Stop) && $at < $place + 4) {
+            $at++;
+        }
+        $whole = Quantities::at($at, $chart)[0] ?? null;
+        $at = $whole !== null && $this->isWhole($whole) ? $whole->to : $at;
+        $vessel = $chart->past($at, Kind::Vessel);
+
+        return $vessel > $at || ($whole !== null && $at === $whole->to)
+            ? [$vessel, $whole !== null && $this->isWhole($whole) ? $whole : null]
+            : [$place, null];
+    }
+
+    private function isLink(int $place, Chart $chart): bool
+    {
+        return in_array(
+            $chart->token($place)?->word,
+            ['is', 'was', 'with', 'being', 'ist', 'mit', 'est', 'avec', 'es', 'con', 'com', 'met', 'in'],
+            true,
+        );
+    }
+
+    /** @return iterable<Found> "top it off with olive oil, right to the rim", "fill to 100 ml with jojoba" */
+    private function toppedUp(int $place, Chart $chart): iterable
+    {
+        $at = $chart->past($place, Kind::TopUp);
+        $whole = null;
+        if ($at === $place) {
+            $up = $chart->past($place, Kind::UpTo);
+            $whole = $up > $place ? Quantities::at($up, $chart)[0] ?? null : null;
+            if ($whole === null || ! $this->isWhole($whole) || ! $this->isLink($whole->to, $chart)) {
+                return;
+            }
+            $at = $whole->to + 1;
+        } else {
+            $brim = $chart->past($at, Kind::Brim);
+            $at = $brim > $at && $this->isLink($brim, $chart) ? $brim + 1 : $at;
+        }
+        $at = $chart->past($at, Kind::Of);
+        foreach ($this->called($at, $chart) as $name) {
+            $brim = $chart->past($chart->skip($name->to, ','), Kind::Brim);
+            $to = $brim > $chart->skip($name->to, ',') ? $brim : $name->to;
+            yield $this->found($name, $this->fill($whole, $place, $at), $to, $chart);
+        }
+    }
+
+    /** @return iterable<Found> "jojoba ad 100 g", "aqua to 100", "water — balance", "olive oil q.s." */
+    private function behind(Named $name, Chart $chart): iterable
+    {
+        $at = $chart->skip($name->to, ...self::SIGNS);
+        $rest = $chart->past($at, Kind::Rest);
+        if ($rest > $at) {
+            yield $this->found($name, $this->fill(null, $at, $rest), $chart->skip($rest, ')'), $chart);
+        }
+        $up = $chart->past($at, Kind::UpTo);
+        if ($up === $at) {
+            return;
+        }
+        $whole = Quantities::at($up, $chart)[0] ?? null;
+        if ($whole !== null && ($this->isWhole($whole) || $whole->count === 100.0)) {
+            yield $this->found($name, $this->fill($whole, $at, $whole->to), $whole->to, $chart);
+        } elseif (in_array($chart->token($at)?->word, ['qs', 'q'], true)) {
+            yield $this->found($name, $this->fill(null, $at, $up), $up, $chart);
+        }
+    }
+
+    private function isWhole(Amount $amount): bool
+    {
+        return in_array($amount->unit, ['g', 'kg', 'ml', 'l', 'oz', 'fl oz', '%', 'cups'], true);
+    }
+
+    private function fill(?Amount $whole, int $from, int $to): Amount
+    {
+        $isSize = $whole !== null && ! in_array($whole->unit, [Amount::BARE, '%'], true);
+
+        return new Amount(
+            $isSize ? 'to make '.Amount::figure($whole->count).' '.$whole->unit : 'to fill',
+            $isSize ? $whole->count : 0.0,
+            Amount::FILL,
+            $from,
+            $to,
+        );
+    }
+
+    private function found(Named $name, Amount $amount, int $to, Chart $chart): Found
+    {
+        return new Found($to, self::COST + $name->cost, [new Item($amount, $name)]);
+    }
+
+    /** @return list<Named> that stand before what says it */
+    private function before(int $place, Chart $chart): array
+    {
+        $to = $this->names->run($place, $chart);
+        $at = $chart->skip($to, ...self::SIGNS);
+
+        return $to > $place && $chart->is($at, Kind::Rest, Kind::UpTo)
+            ? $this->called($place, $chart)
+            : $this->names->exactly($place, $chart);
+    }
+
+    /** @return list<Named> */
+    private function called(int $place, Chart $chart): array
+    {
+        $exact = $this->names->exactly($place, $chart);
+        $begins = $place === 0 || ! $chart->isWord($place - 1) || $chart->isSmall($place - 1)
+            || $chart->is($place - 1, Kind::Rest, Kind::TopUp);
+
+        return $exact !== [] || ! $begins || ! $chart->isWord($place) ? $exact : $this->names->nearly($place, $chart);
+    }
+}

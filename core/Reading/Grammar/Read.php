@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar;
+
+/** A row as its cheapest cover has it. */
+final readonly class Read
+{
+    /** Tokens within which what a sentence is called ends. */
+    private const CALLED = 8;
+
+    public function __construct(public string $text, public Chart $chart, public Cover $cover)
+    {
+    }
+
+    /** @return list<Item> with an amount that go in */
+    public function measured(): array
+    {
+        return array_values(
+            array_filter($this->cover->items(), static fn (Item $i): bool => $i->amount !== null && ! $i->out),
+        );
+    }
+
+    /** @return list<Item> without an amount that go in */
+    public function mentioned(): array
+    {
+        return array_values(
+            array_filter($this->cover->items(), static fn (Item $i): bool => $i->amount === null && ! $i->out),
+        );
+    }
+
+    /** Whether a word of a kind stands outside what was taken. */
+    public function tells(Kind $kind): bool
+    {
+        $taken = [];
+        foreach ($this->cover->taken as [$from, $found]) {
+            for ($place = $from; $place < $found->to; $place++) {
+                $taken[$place] = true;
+            }
+        }
+        for ($place = 0; $place < $this->chart->length; $place++) {
+            if (! isset($taken[$place]) && $this->chart->is($place, $kind)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** "Calendula oil: fill a jar …": what the sentence is called, and nothing in it. */
+    public function isCalled(Item $item): bool
+    {
+        for ($place = $item->name->to; $place < min($this->chart->length, self::CALLED); $place++) {
+            if ($this->chart->isSign($place, ':', '–', '—', '-')) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether it is nothing but the heading of what is told by a kind of words. */
+    public function isHeading(Kind ...$kinds): bool
+    {
+        $from = $this->chart->skip(0, '-', '*', '#', '•', '[', '(', '=', '_');
+        $to = $this->chart->past($from, ...$kinds);
+
+        return $to > $from && $this->chart->skip($to, ':', '-', '*', '.', ']', ')', '=', '_') === $this->chart->length;
+    }
+
+    /** Whether it names things and says nothing else. */
+    public function isBareList(): bool
+    {
+        return $this->cover->words === [] && ! $this->tells(Kind::Act) && ! $this->tells(Kind::Not);
+    }
+}

@@ -1,0 +1,326 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar;
+
+/**
+ * What goes into a recipe by the whole of its text: rows read by the grammar, then what one says of another settled:
+ * the unit of bare figures, what fills up the rest, what is mended further down, what is said twice.
+ */
+final class Text
+{
+    /** A title is short. */
+    private const TITLE_WORDS = 9;
+
+    /** How much dearer two rows may be than one that was torn apart. */
+    private const TORN = 1.0;
+
+    private const HUNDRED = [98.0, 102.0];
+
+    private const MILLILITRES = ['ml' => 1.0, 'l' => 1000.0, 'fl oz' => 29.5735, 'oz' => 29.5735, 'cl' => 10.0];
+
+    /** @var array<int, non-empty-list<Read>> sentences by row of the source */
+    private array $rows = [];
+
+    /** @var list<string> names that stand without an amount */
+    private array $mentioned = [];
+
+    /** @var list<string> what of it is not understood, and why */
+    private array $open = [];
+
+    private ?Amount $vessel = null;
+
+    private ?Amount $whole = null;
+
+    private string $unit = '';
+
+    /** @param  array<int, string>  $rows by their number in the source */
+    public function __construct(array $rows, private readonly Grammar $grammar, private readonly Vocabulary $vocabulary)
+    {
+        $measures = new OwnMeasures();
+        $this->read($rows, $measures);
+    }
+
+    /** @param  array<int, string>  $rows */
+    private function read(array $rows, OwnMeasures $measures): void
+    {
+        $before = null;
+        foreach ($rows as $n => $row) {
+            $read = array_map(
+                fn (string $sentence): Read => $this->grammar->row($sentence, $this->vocabulary, $measures),
+                $this->grammar->sentences($row, $this->vocabulary),
+            );
+            $torn = $before !== null && count($read) === 1 && $this->isTorn($this->rows[$before], $read[0])
+                ? $this->grammar->row($this->rows[$before][0]->text.' '.$row, $this->vocabulary, $measures)
+                : null;
+            if ($torn !== null && $torn->cover->cost + self::TORN < $this->rows[$before][0]->cover->cost + $read[0]->cover->cost) {
+                $this->rows[$before] = [$torn];
+
+                continue;
+            }
+            $this->rows[$n] = $read;
+            $before = $n;
+        }
+    }
+
+    /**
+     * A name that goes on in the next row: "Prunus Armeniaca Kernel" over "Oil 35.0".
+     *
+     * @param  non-empty-list<Read>  $rows
+     */
+    private function isTorn(array $rows, Read $next): bool
+    {
+        $one = $rows[0];
+
+        return count($rows) === 1 && $one->measured() === [] && $one->cover->left === [] && $one->chart->length > 0 && $one->chart->length < 7
+            && $next->chart->length > 0 && ! $next->chart->isSign(0, '-', '*', '•');
+    }
+
+    /**
+     * What goes in; null where something of it is not understood.
+     *
+     * @return list<Entry>|null
+     */
+    public function entries(): ?array
+    {
+        $entries = [];
+        $isUse = false;
+        foreach ($this->rows as $n => $sentences) {
+            $first = $sentences[0];
+            $isUse = $first->isHeading(Kind::HeadUse) || ($isUse && ! $first->isHeading(Kind::HeadList, Kind::HeadMethod));
+            foreach ($isUse ? [] : $sentences as $sentence) {
+                $entries = $this->with($entries, $sentence, $n);
+            }
+        }
+        $settled = $this->settled($entries);
+        $this->nothingIsLeft($settled);
+
+        return $this->open === [] && $settled !== [] ? $settled : null;
+    }
+
+    /**
+     * @param  list<Entry>  $entries
+     * @return list<Entry>
+     */
+    private function with(array $entries, Read $read, int $row): array
+    {
+        $this->hear($read);
+        if ($this->isRefused($read)) {
+            $this->must($entries !== [] || $read->measured() === [], 'told of another making: '.$read->text);
+
+            return $entries;
+        }
+        $this->must($read->cover->left === [], 'a figure is left over: '.$read->text);
+        $this->must(! $read->chart->holds(Kind::Cover), 'as much as covers it: '.$read->text);
+        $mends = $read->tells(Kind::Edit);
+        $before = count($entries);
+        foreach ($read->measured() as $item) {
+            $entries = $this->joined($entries, $this->entry($item, $row), $mends);
+        }
+        if ($row !== array_key_first($this->rows) || count($entries) > $before) {
+            foreach ($read->mentioned() as $item) {
+                if (! $read->isCalled($item)) {
+                    $this->mentioned[] = $item->name->text;
+                }
+            }
+        }
+
+        return $entries;
+    }
+
+    /**
+     * Every name of the text has its amount somewhere.
+     *
+     * @param  list<Entry>  $entries
+     */
+    private function nothingIsLeft(array $entries): void
+    {
+        $known = array_map(fn (Entry $e): string => $this->grammar->meant($e->name), $entries);
+        foreach ($this->mentioned as $name) {
+            $id = $this->grammar->meant($name);
+            $isKnown = $id === '' || in_array($id, $known, true) || $this->isPartOf($name, $entries);
+            $this->must($isKnown, 'no amount: '.$name);
+        }
+    }
+
+    /**
+     * "Melt the shea": a name that is the beginning of one in the list.
+     *
+     * @param  list<Entry>  $entries
+     */
+    private function isPartOf(string $name, array $entries): bool
+    {
+        foreach ($entries as $entry) {
+            if (str_contains(mb_strtolower($entry->name), mb_strtolower($name))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function entry(Item $item, int $row): Entry
+    {
+        $this->must($item->choices === [], 'one of several: '.$item->name->text);
+        // What has an amount with a unit is something, be it unknown; a word behind a figure may be anything.
+        $isSomething = $item->name->cost < Namings::DOUBTFUL || ($item->amount !== null && ! $item->amount->isBare());
+        $this->must($isSomething, 'hardly a name: '.$item->name->text);
+
+        return new Entry($item->name->text, $item->amount, $row);
+    }
+
+    private function must(bool $holds, string $else): void
+    {
+        if (! $holds) {
+            $this->open[] = $else;
+        }
+    }
+
+    /** @return list<string> why it is not understood, once entries() was asked for; empty where it is */
+    public function open(): array
+    {
+        return $this->open;
+    }
+
+    /** What a row says of the whole. */
+    private function hear(Read $row): void
+    {
+        $this->vessel ??= $row->cover->asides(Aside::VESSEL)[0]->amount ?? null;
+        $this->whole ??= $row->cover->asides(Aside::WHOLE)[0]->amount ?? null;
+        $said = $row->cover->asides(Aside::UNIT)[0]->amount ?? null;
+        $this->unit = $said === null ? $this->unit : $said->unit;
+    }
+
+    /** "Things that did not work: rice water": nothing of it goes in. */
+    private function isRefused(Read $row): bool
+    {
+        $first = $row->cover->taken[0][0] ?? 0;
+        for ($place = 0; $place < $first; $place++) {
+            if ($row->chart->is($place, Kind::Not)) {
+                return true;
+            }
+        }
+
+        return $row->tells(Kind::Variant);
+    }
+
+    /**
+     * @param  list<Entry>  $entries
+     * @return list<Entry>
+     */
+    private function joined(array $entries, Entry $entry, bool $mends): array
+    {
+        foreach ($entries as $n => $known) {
+            if (mb_strtolower($known->name) !== mb_strtolower($entry->name)) {
+                continue;
+            }
+            if ($mends) {
+                $entries[$n] = $known->with($entry->amount);
+
+                return $entries;
+            }
+            if ($known->says() === $entry->says()) {
+                return $entries;
+            }
+            $this->must(false, 'two amounts: '.$entry->name);
+        }
+
+        return [...$entries, $entry];
+    }
+
+    /**
+     * @param  list<Entry>  $entries
+     * @return list<Entry>
+     */
+    private function settled(array $entries): array
+    {
+        $unit = $this->unit !== '' ? $this->unit : $this->guessed($entries);
+        $before = '';
+        $settled = [];
+        foreach ($entries as $entry) {
+            $amount = $entry->amount;
+            if ($amount === null) {
+                continue;
+            }
+            $amount = match ($amount->unit) {
+                Amount::BARE, Amount::SAME => $this->unitFor($entry, $amount, $unit, $before),
+                Amount::FRACTION => $this->part($amount),
+                Amount::FILL => $this->rest($amount, $entries, $unit),
+                default => $amount,
+            };
+            $before = $entry->row === ($entries[count($settled) + 1]->row ?? -1) ? $amount->unit : '';
+            $settled[] = $entry->with($amount);
+        }
+
+        return $settled;
+    }
+
+    private function unitFor(Entry $entry, Amount $amount, string $unit, string $before): Amount
+    {
+        $unit = $unit === '' && $amount->unit === Amount::SAME ? $before : $unit;
+        if ($unit === '') {
+            // "1 egg", "2 onions": a figure alone counts pieces, or nobody knows what.
+            $isPieces = $amount->unit === Amount::BARE && $this->grammar->isCounted($entry->name);
+            $this->must($isPieces, 'no unit: '.$entry->name);
+
+            return $amount;
+        }
+
+        return $amount->is($amount->text.' '.$unit, unit: $unit);
+    }
+
+    private function part(Amount $amount): Amount
+    {
+        $holds = $this->vessel === null ? null : $this->millilitres($this->vessel);
+
+        return $holds === null
+            ? Amount::of(round($amount->count * 100.0, 2), '%', $amount->from, $amount->to)
+            : Amount::of(round($amount->count * $holds, 1), 'ml', $amount->from, $amount->to);
+    }
+
+    private function millilitres(Amount $amount): ?float
+    {
+        $one = self::MILLILITRES[$amount->unit] ?? null;
+
+        return $one === null ? null : $one * $amount->count;
+    }
+
+    /** @param  list<Entry>  $entries */
+    private function rest(Amount $amount, array $entries, string $unit): Amount
+    {
+        if ($amount->count > 0.0) {
+            return $amount;
+        }
+        $isShares = array_filter(
+            $entries,
+            static fn (Entry $e): bool => $e->amount?->unit === '%' || ($e->amount?->isBare() === true && $unit === '%'),
+        ) !== [];
+        $whole = $this->whole ?? $this->vessel;
+        if ($isShares || $whole === null) {
+            $this->must($isShares || $whole !== null, 'the rest of nobody knows what');
+
+            return $amount;
+        }
+
+        return $amount->is('to make '.Amount::figure($whole->count).' '.$whole->unit);
+    }
+
+    /**
+     * The unit of figures that have none, where they come to a hundred.
+     *
+     * @param  list<Entry>  $entries
+     */
+    private function guessed(array $entries): string
+    {
+        $bare = array_filter($entries, static fn (Entry $e): bool => $e->amount?->isBare() === true);
+        $fills = array_filter($entries, static fn (Entry $e): bool => $e->amount?->unit === Amount::FILL);
+        $sum = array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $bare));
+        $isHundred = $sum >= self::HUNDRED[0] && $sum <= self::HUNDRED[1];
+
+        return count($bare) > 1 && count($bare) + count($fills) === count($entries)
+            && ($isHundred || ($fills !== [] && $sum < 100.0))
+            ? '%'
+            : '';
+    }
+}
