@@ -17,6 +17,11 @@ final readonly class Amount
 
     public const FILL = 'fill';
 
+    /** Up to a part of the vessel; up to a figure on it. */
+    public const LEVEL = 'level';
+
+    public const MARK = 'mark';
+
     /**
      * @param  string  $text in words that AmountReader reads, as it was written where that can be
      * @param  float  $count 0 for what is no number

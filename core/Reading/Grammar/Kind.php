@@ -43,6 +43,8 @@ enum Kind: string
     /** Up to how much: "ad", "to", "q.s. to". */
     case UpTo = 'up_to';
     case Vessel = 'vessel';
+    /** Where a level stands: "mark", "line". */
+    case Mark = 'mark';
     /** For so much of another thing: "per", "to every". */
     case Per = 'per';
     case Times = 'x';

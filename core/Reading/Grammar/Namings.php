@@ -194,14 +194,14 @@ final readonly class Namings
             $at = $chart->past($place, Kind::Grade, Kind::Form);
             $state = $at > $place ? $this->state($place, $at, $chart) : '';
             $to = $this->run($place, $chart);
-            if ($to > $at && Names::isKind($chart->text($at, $to))) {
-                return [new Named($chart->text($at, $to), self::UNKNOWN, $place, $to)];
-            }
             if ($this->isMade($at, $to, $chart)) {
                 return [new Named($chart->text($at, $to), self::UNKNOWN + 0.2, $place, $to)];
             }
             for ($end = $to; $end > $at; $end--) {
                 $text = $chart->text($at, $end);
+                if (Names::isKind($text)) {
+                    return [new Named($text, self::UNKNOWN, $place, $end)];
+                }
                 $score = mb_strlen($text) < 3 ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
                 if ($score >= self::NEAR) {
                     return [new Named(trim("$state $text"), 0.3 + (1.0 - $score) * self::UNLIKE, $place, $end)];

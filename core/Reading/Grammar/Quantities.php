@@ -125,7 +125,8 @@ final class Quantities
             return null;
         }
         $heaped = $heap > $at && $chart->isHeaped($at) ? 'heaped ' : '';
-        $amount = self::written($place, self::pastPoint($end, $chart), $low, $high, $heaped, $unit, $chart);
+        $figures = self::figures($place, $to, $low, $high, $chart);
+        $amount = self::written($place, self::pastPoint($end, $chart), $figures, $heaped, $unit, $low, $high, $chart);
 
         return self::byWhat($amount, $chart);
     }
@@ -147,6 +148,17 @@ final class Quantities
             : $amount->spanning($amount->from, $to);
     }
 
+    /** The number as it was written where it is in figures. */
+    private static function figures(int $place, int $to, float $low, float $high, Chart $chart): string
+    {
+        $from = self::pastHedge($place, $chart);
+        $text = $chart->inFigures($chart->text($from, $to));
+
+        return $chart->inWords($place, $to) || preg_match('/^[\d.,\/ –-]+$/u', $text) !== 1
+            ? self::bare($low, $high)
+            : $text;
+    }
+
     private static function pastPoint(int $end, Chart $chart): int
     {
         $isCut = $chart->isSign($end, '.') && $chart->token($end)?->glued === true && ! self::endsSentence($end, $chart);
@@ -158,17 +170,20 @@ final class Quantities
     private static function written(
         int $place,
         int $end,
-        float $low,
-        float $high,
+        string $figures,
         string $heaped,
         string $unit,
+        float $low,
+        float $high,
         Chart $chart,
     ): Amount {
         $words = $chart->inWords($place, $end);
         $one = $high <= 1.0 && $words && in_array($unit, ['cups', 'parts', 'drops', 'capsules'], true);
         $about = $chart->isRough($place) ? 'about ' : '';
-        $canonical = $about.self::bare($low, $high).' '.$heaped.($one ? rtrim($unit, 's') : $unit);
+        $canonical = $about.$figures.' '.$heaped.($one ? rtrim($unit, 's') : $unit);
         $text = rtrim($chart->text($place, $end), '.');
+        // "Tbsp" is tbsp; of a letter alone its size tells.
+        $text = preg_match('/\p{L}{2}/u', $text) === 1 ? mb_strtolower($text) : $text;
 
         return new Amount(
             $words ? $canonical : self::asWritten($chart->inFigures($text), $canonical),
@@ -224,7 +239,16 @@ final class Quantities
 
         return $isLoose
             ? new Amount($chart->text($place, $end), 1.0, $unit, $place, $end)
-            : self::written($place, self::pastPoint($end, $chart), 1.0, 1.0, $chart->isHeaped($to) ? 'heaped ' : '', $unit, $chart);
+            : self::written(
+                $place,
+                self::pastPoint($end, $chart),
+                '1',
+                $chart->isHeaped($to) ? 'heaped ' : '',
+                $unit,
+                1.0,
+                1.0,
+                $chart,
+            );
     }
 
     /** "🥄🥄🥄" */
@@ -331,7 +355,7 @@ final class Quantities
         } catch (MeasureError) {
             return $canonical;
         }
-        $isSame = $other->unit === $one->unit && abs($other->count->best - $one->count->best) < 1e-9;
+        $isSame = $other->unit === $one->unit && abs($other->count->best - $one->count->best) < 0.002 * $one->count->best;
 
         return $isSame ? $written : $canonical;
     }

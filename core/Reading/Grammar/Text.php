@@ -116,6 +116,11 @@ final class Text
         $mends = $read->tells(Kind::Edit);
         $before = count($entries);
         foreach ($read->measured() as $item) {
+            if ($this->isSize($item, $read, $row)) {
+                $this->whole ??= $item->amount;
+
+                continue;
+            }
             $entries = $this->joined($entries, $this->entry($item, $row), $mends);
         }
         if ($row !== array_key_first($this->rows) || count($entries) > $before) {
@@ -127,6 +132,19 @@ final class Text
         }
 
         return $entries;
+    }
+
+    /** "Curl cream (200 g)" over a list: how much it makes; "1 ml essential oils: 10 drops …": the sum of what follows. */
+    private function isSize(Item $item, Read $read, int $row): bool
+    {
+        if ($item->name->cost < Namings::UNKNOWN || $item->amount === null) {
+            return false;
+        }
+        $isTitle = $row === array_key_first($this->rows) && count($this->rows) > 1
+            && in_array($item->amount->unit, ['g', 'kg', 'ml', 'l', 'oz', 'fl oz'], true)
+            && count($read->measured()) === 1;
+
+        return $isTitle || $read->chart->isSign($item->name->to, ':');
     }
 
     /**
@@ -164,7 +182,8 @@ final class Text
     {
         $this->must($item->choices === [], 'one of several: '.$item->name->text);
         // What has an amount with a unit is something, be it unknown; a word behind a figure may be anything.
-        $isSomething = $item->name->cost < Namings::DOUBTFUL || ($item->amount !== null && ! $item->amount->isBare());
+        $isSomething = $item->name->cost < Namings::DOUBTFUL
+            || ($item->name->cost <= Namings::UNKNOWN && $item->amount !== null && ! $item->amount->isBare());
         $this->must($isSomething, 'hardly a name: '.$item->name->text);
 
         return new Entry($item->name->text, $item->amount, $row);
@@ -246,7 +265,7 @@ final class Text
             $amount = match ($amount->unit) {
                 Amount::BARE, Amount::SAME => $this->unitFor($entry, $amount, $unit, $before),
                 Amount::FRACTION => $this->part($amount),
-                Amount::FILL => $this->rest($amount, $entries, $unit),
+                Amount::FILL, Amount::LEVEL, Amount::MARK => $this->filled($entry, $amount, $entries, $settled, $unit),
                 default => $amount,
             };
             $before = $entry->row === ($entries[count($settled) + 1]->row ?? -1) ? $amount->unit : '';
@@ -286,6 +305,60 @@ final class Text
         return $one === null ? null : $one * $amount->count;
     }
 
+    /**
+     * Up to a level, where more is filled in after it, is what lies between that and what was there.
+     *
+     * @param  list<Entry>  $entries all of them
+     * @param  list<Entry>  $before those before it
+     */
+    private function filled(Entry $entry, Amount $amount, array $entries, array $before, string $unit): Amount
+    {
+        $level = $this->level($amount);
+        if ($level === null) {
+            return $this->rest($amount, $entries, $unit);
+        }
+        $later = array_slice($entries, count($before) + 1);
+        $isLast = array_filter($later, fn (Entry $e): bool => $e->amount !== null && $this->holds($e->amount) > 0.0) === [];
+        $there = array_sum(array_map(fn (Entry $e): float => $e->amount === null ? 0.0 : $this->holds($e->amount), $before));
+        if ($isLast && $amount->unit === Amount::FILL) {
+            return $amount;
+        }
+        $this->must($level > $there, 'a level below what is there: '.$entry->name);
+
+        return Amount::of(round(max(0.0, $level - $there), 1), 'ml', $amount->from, $amount->to);
+    }
+
+    /** Where a level stands, ml; null where it is none, or nobody knows how much the vessel holds. */
+    private function level(Amount $amount): ?float
+    {
+        $vessel = $this->vessel ?? $this->whole;
+        $holds = $vessel === null ? null : $this->millilitres($vessel);
+
+        return match ($amount->unit) {
+            Amount::MARK => $amount->count,
+            Amount::LEVEL => $holds === null ? null : $holds * $amount->count,
+            default => preg_match('/^to make [\d.]+ (ml|l|fl oz|oz|cups)$/', $amount->text, $m) === 1
+                ? $amount->count * (self::MILLILITRES[$m[1]] ?? 240.0)
+                : null,
+        };
+    }
+
+    /** How much room an amount takes, ml; 0 where that is next to nothing or not known. */
+    private function holds(Amount $amount): float
+    {
+        return match ($amount->unit) {
+            'ml' => $amount->count,
+            'l' => 1000.0 * $amount->count,
+            'g' => $amount->count / 0.92,
+            'tbsp' => 15.0 * $amount->count,
+            'tsp' => 5.0 * $amount->count,
+            'cups' => 240.0 * $amount->count,
+            'oz', 'fl oz' => 29.5735 * $amount->count,
+            Amount::FILL, Amount::LEVEL, Amount::MARK, Amount::FRACTION => 1.0,
+            default => 0.0,
+        };
+    }
+
     /** @param  list<Entry>  $entries */
     private function rest(Amount $amount, array $entries, string $unit): Amount
     {
@@ -299,6 +372,7 @@ final class Text
         $whole = $this->whole ?? $this->vessel;
         if ($isShares || $whole === null) {
             $this->must($isShares || $whole !== null, 'the rest of nobody knows what');
+            $this->must($amount->unit === Amount::FILL, 'a level in a vessel of no size');
 
             return $amount;
         }

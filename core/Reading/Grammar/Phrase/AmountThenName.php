@@ -23,6 +23,8 @@ final readonly class AmountThenName implements Phrase
     /** A figure without a unit may be anything. */
     private const BARE = 0.6;
 
+    private const OF_THE = 0.15;
+
     public function __construct(private Namings $names, private Tails $tails)
     {
     }
@@ -33,13 +35,19 @@ final readonly class AmountThenName implements Phrase
             $at = $chart->past($amount->to, Kind::Of);
             $at = $chart->skip($at, ')', 'x', '×');
             // "60 ml of the tea", "30 g of your butter".
+            $of = $at;
             $at = $at > $amount->to && $chart->is($at, Kind::Stop) ? $chart->past($at, Kind::Stop) : $at;
+            if ($chart->is($at, Kind::Each)) {
+                continue;
+            }
             // "A third with castor oil".
             $at = $amount->unit === Amount::FRACTION && $at === $amount->to ? $chart->past($at, Kind::Plus, Kind::Stop) : $at;
             $amount = $amount->unit === Amount::BARE && $chart->is($amount->to, Kind::Of)
                 ? $amount->is($amount->text, unit: Amount::SAME)
                 : $amount;
-            $cost = self::COST + ($amount->isBare() ? self::BARE : 0.0);
+            // What is spoken of as known may be what was made before.
+            $known = $at > $of ? self::OF_THE : 0.0;
+            $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
             foreach ($this->called($amount, $at, $chart) as $name) {
                 yield from $this->tails->of(new Item($amount, $name), $name->to, $cost + $name->cost, $chart);
             }

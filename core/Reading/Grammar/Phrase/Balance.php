@@ -29,7 +29,7 @@ final readonly class Balance implements Phrase
     {
         yield from $this->restOf($place, $chart);
         yield from $this->toppedUp($place, $chart);
-        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) ? $this->before($place, $chart) : [] as $name) {
+        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) || $chart->holds(Kind::Mark) ? $this->before($place, $chart) : [] as $name) {
             yield from $this->behind($name, $chart);
         }
     }
@@ -75,7 +75,7 @@ final readonly class Balance implements Phrase
     {
         return in_array(
             $chart->token($place)?->word,
-            ['is', 'was', 'with', 'being', 'ist', 'mit', 'est', 'avec', 'es', 'con', 'com', 'met', 'in'],
+            ['is', 'was', 'with', 'being', 'of', 'goes', 'ist', 'mit', 'est', 'avec', 'es', 'con', 'com', 'met', 'in'],
             true,
         );
     }
@@ -86,12 +86,11 @@ final readonly class Balance implements Phrase
         $at = $chart->past($place, Kind::TopUp);
         $whole = null;
         if ($at === $place) {
-            $up = $chart->past($place, Kind::UpTo);
-            $whole = $up > $place ? Quantities::at($up, $chart)[0] ?? null : null;
-            if ($whole === null || ! $this->isWhole($whole) || ! $this->isLink($whole->to, $chart)) {
+            [$to, $whole] = $this->level($place, $chart);
+            if ($whole === null || ! $this->isLink($to, $chart)) {
                 return;
             }
-            $at = $whole->to + 1;
+            $at = $to + 1;
         } else {
             $brim = $chart->past($at, Kind::Brim);
             $at = $brim > $at && $this->isLink($brim, $chart) ? $brim + 1 : $at;
@@ -112,16 +111,28 @@ final readonly class Balance implements Phrase
         if ($rest > $at) {
             yield $this->found($name, $this->fill(null, $at, $rest), $chart->skip($rest, ')'), $chart);
         }
-        $up = $chart->past($at, Kind::UpTo);
-        if ($up === $at) {
-            return;
+        [$to, $whole] = $this->level($at, $chart);
+        if ($whole !== null) {
+            yield $this->found($name, $this->fill($whole, $at, $to), $chart->skip($to, ')'), $chart);
         }
-        $whole = Quantities::at($up, $chart)[0] ?? null;
-        if ($whole !== null && ($this->isWhole($whole) || $whole->count === 100.0)) {
-            yield $this->found($name, $this->fill($whole, $at, $whole->to), $whole->to, $chart);
-        } elseif (in_array($chart->token($at)?->word, ['qs', 'q'], true)) {
-            yield $this->found($name, $this->fill(null, $at, $up), $up, $chart);
+    }
+
+    /** @return array{int, Amount|null} how far it goes: "ad 100 g", "to the 4 oz mark", "up to 120", "halfway up" */
+    private function level(int $place, Chart $chart): array
+    {
+        $up = $chart->past($place, Kind::UpTo);
+        $up = $chart->is($up, Kind::Stop) && $up > $place ? $up + ($chart->token($up)?->word === 'the' ? 1 : 0) : $up;
+        foreach (Quantities::at($up, $chart) as $whole) {
+            $mark = $chart->past($chart->skip($whole->to, '-'), Kind::Mark);
+            $isPart = $whole->unit === Amount::FRACTION && $mark > $whole->to;
+            $isHalfway = $whole->unit === Amount::FRACTION && str_starts_with($chart->token($whole->from)->word ?? '', 'halfw');
+            $isSize = $up > $place && ($this->isWhole($whole) || ($whole->isBare() && $whole->count >= 20.0));
+            if ($isPart || $isSize || $isHalfway) {
+                return [max($mark, $whole->to), $whole];
+            }
         }
+
+        return [$place, null];
     }
 
     private function isWhole(Amount $amount): bool
@@ -131,7 +142,12 @@ final readonly class Balance implements Phrase
 
     private function fill(?Amount $whole, int $from, int $to): Amount
     {
-        $isSize = $whole !== null && ! in_array($whole->unit, [Amount::BARE, '%'], true);
+        if ($whole !== null && ($whole->unit === Amount::FRACTION || $whole->isBare())) {
+            return $whole->count === 100.0 && $whole->isBare()
+                ? new Amount('to fill', 0.0, Amount::FILL, $from, $to)
+                : new Amount('', $whole->count, $whole->isBare() ? Amount::MARK : Amount::LEVEL, $from, $to);
+        }
+        $isSize = $whole !== null && $whole->unit !== '%';
 
         return new Amount(
             $isSize ? 'to make '.Amount::figure($whole->count).' '.$whole->unit : 'to fill',
