@@ -16,6 +16,9 @@ final readonly class Aside
 
     public const UNIT = 'unit';
 
+    /** For how much of the whole the rest is said: "per 30 ml". */
+    public const PER = 'per';
+
     /** @param  string  $says one of the above, or "" */
     public function __construct(public Fate $fate, public string $says = '', public ?Amount $amount = null)
     {

@@ -93,7 +93,7 @@ final readonly class Grammar
             return false;
         }
         $begins = preg_match('/^[\p{Lu}\d"“„(]/u', $next->text) === 1;
-        $isCut = mb_strlen($before->text) <= 3 && $before->isWord() && $chart->isSign($place, '.')
+        $isCut = mb_strlen($before->text) <= 4 && $before->isWord() && $chart->isSign($place, '.')
             && ! $chart->is($place - 1, Kind::Unit);
 
         return $begins && ! $isCut && ($before->number === null || $place > 1);

@@ -13,7 +13,7 @@ final class Lexer
     ];
 
     /** Spaces, emphasis and quotation marks mean nothing. */
-    private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔'];
+    private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔', "\u{fe0f}", "\u{200d}"];
 
     private const TOKEN = '/
         (?<date>(?<!\d)\d{1,2}[\/.]\d{1,2}[\/.](?:\d{4}|\d{2})(?!\d))              # 12.03.26
@@ -25,8 +25,8 @@ final class Lexer
         |(?<elided>\b(?:[dlnjsDLNJS]|[Qq]u)[\'’](?=\p{L}))                 # d\'huile
         |(?<dotted>\p{L}\.(?:\s?\p{L}\.)+|\p{L}\.\p{L}\b\.?)                # E.O., q.s.
         |(?<word>\p{L}[\p{L}\p{M}]*(?:[\'’\-]\p{L}[\p{L}\p{M}]*)*)
-        |(?<sign>\X)
-    /xu';
+        |(?<sign>.)
+    /xus';
 
     /** @return list<Token> */
     public static function tokens(string $row): array

@@ -114,7 +114,8 @@ final readonly class Namings
                 continue;
             }
             $joins = $token->isWord() || ($token->number !== null && $words > 0)
-                || (in_array($token->text, ['.', '-', "'", '’'], true) && $token->glued);
+                || (in_array($token->text, ['.', '-', "'", '’'], true) && $token->glued)
+                || ($words > 0 && $token->isSign('+', '&') && $chart->isWord($to + 1));
             if (! $joins) {
                 break;
             }
@@ -138,6 +139,7 @@ final readonly class Namings
 
             return [new Named($chart->text($from, $end), $in === null ? self::UNKNOWN : 0.0, $from, $end)];
         }
+        $to = $chart->isSign($to, '.') && $chart->token($to)?->glued === true && $chart->is($to + 1, Kind::Essential) ? $to + 1 : $to;
         $oil = $chart->past($to, Kind::Essential);
         $kind = $chart->value($to, Kind::Essential);
         $name = $this->ending($text, $from, $to, $chart);

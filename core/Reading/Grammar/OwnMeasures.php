@@ -23,6 +23,6 @@ final class OwnMeasures
 
     private static function single(string $word): string
     {
-        return preg_replace('/(?<=\w{3})e?[sn]$/', '', $word) ?? $word;
+        return preg_replace('/(?<=\w{3})(?:es|en|s|n|e)$/', '', $word) ?? $word;
     }
 }

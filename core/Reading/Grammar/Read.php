@@ -17,9 +17,51 @@ final readonly class Read
     /** @return list<Item> with an amount that go in */
     public function measured(): array
     {
-        return array_values(
-            array_filter($this->cover->items(), static fn (Item $i): bool => $i->amount !== null && ! $i->out),
-        );
+        return array_column($this->measuredPer(), 0);
+    }
+
+    /** @return list<array{Item, Amount|null}> with an amount that go in, each with what its amount is said of */
+    public function measuredPer(): array
+    {
+        $found = [];
+        $waits = null;
+        $end = -1;
+        foreach ($this->cover->taken as [$from, $taken]) {
+            $per = $taken->aside?->says === Aside::PER ? $taken->aside->amount : null;
+            if ($per !== null) {
+                // Right behind what it is said of, or before it.
+                $isBehind = $found !== [] && $this->chart->skip($end, '(', ',', '-', '–') === $from;
+                $found = $isBehind ? self::saidOf($found, $per) : $found;
+                $waits = $isBehind ? null : $per;
+            }
+            $end = $taken->to;
+            foreach ($taken->items as $item) {
+                if ($item->amount !== null && ! $item->out) {
+                    $found[] = [$item, $waits];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * "… 5 drops of rosemary and 3 of mint per 30 ml": of the last, and of the drops right before it.
+     *
+     * @param  list<array{Item, Amount|null}>  $found
+     * @return list<array{Item, Amount|null}>
+     */
+    private static function saidOf(array $found, Amount $per): array
+    {
+        for ($n = count($found) - 1; $n >= 0; $n--) {
+            $isLast = $n === count($found) - 1;
+            if (! $isLast && $found[$n][0]->amount?->unit !== 'drops') {
+                break;
+            }
+            $found[$n][1] = $per;
+        }
+
+        return $found;
     }
 
     /** @return list<Item> without an amount that go in */

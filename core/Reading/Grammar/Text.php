@@ -111,17 +111,18 @@ final class Text
 
             return $entries;
         }
-        $this->must($read->cover->left === [], 'a figure is left over: '.$read->text);
+        $this->must(! $this->leavesFigures($read), 'a figure is left over: '.$read->text);
         $this->must(! $read->chart->holds(Kind::Cover), 'as much as covers it: '.$read->text);
-        $mends = $read->tells(Kind::Edit);
+        $mends = $read->tells(Kind::Edit) || $read->tells(Kind::Correct);
         $before = count($entries);
-        foreach ($read->measured() as $item) {
+        foreach ($read->measuredPer() as [$item, $per]) {
             if ($this->isSize($item, $read, $row)) {
-                $this->whole ??= $item->amount;
+                $unit = $read->cover->asides(Aside::UNIT)[0]->amount->unit ?? '';
+                $this->whole ??= $item->amount?->isBare() === true ? Amount::of($item->amount->count, $unit, 0, 0) : $item->amount;
 
                 continue;
             }
-            $entries = $this->joined($entries, $this->entry($item, $row), $mends);
+            $entries = $this->joined($entries, $this->entry($item, $row, $per), $mends);
         }
         if ($row !== array_key_first($this->rows) || count($entries) > $before) {
             foreach ($read->mentioned() as $item) {
@@ -141,7 +142,7 @@ final class Text
             return false;
         }
         $isTitle = $row === array_key_first($this->rows) && count($this->rows) > 1
-            && in_array($item->amount->unit, ['g', 'kg', 'ml', 'l', 'oz', 'fl oz'], true)
+            && (in_array($item->amount->unit, ['g', 'kg', 'ml', 'l', 'oz', 'fl oz'], true) || $read->cover->asides(Aside::UNIT) !== [])
             && count($read->measured()) === 1;
 
         return $isTitle || $read->chart->isSign($item->name->to, ':');
@@ -178,7 +179,7 @@ final class Text
         return false;
     }
 
-    private function entry(Item $item, int $row): Entry
+    private function entry(Item $item, int $row, ?Amount $per): Entry
     {
         $this->must($item->choices === [], 'one of several: '.$item->name->text);
         // What has an amount with a unit is something, be it unknown; a word behind a figure may be anything.
@@ -186,7 +187,19 @@ final class Text
             || ($item->name->cost <= Namings::UNKNOWN && $item->amount !== null && ! $item->amount->isBare());
         $this->must($isSomething, 'hardly a name: '.$item->name->text);
 
-        return new Entry($item->name->text, $item->amount, $row);
+        return new Entry($item->name->text, $item->amount, $row, $per);
+    }
+
+    /** A figure counts as left over where a sentence names something, or gives it a unit. */
+    private function leavesFigures(Read $read): bool
+    {
+        foreach ($read->cover->left as $place) {
+            if ($read->measured() !== [] || $read->chart->is($place + 1, Kind::Unit)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function must(bool $holds, string $else): void
@@ -235,7 +248,11 @@ final class Text
                 continue;
             }
             if ($mends) {
-                $entries[$n] = $known->with($entry->amount);
+                $amount = $entry->amount;
+                $unit = $known->amount->unit ?? '';
+                $entries[$n] = $known->with(
+                    $amount?->isBare() === true ? Amount::of($amount->count, $unit, $amount->from, $amount->to) : $amount,
+                );
 
                 return $entries;
             }
@@ -272,7 +289,48 @@ final class Text
             $settled[] = $entry->with($amount);
         }
 
-        return $settled;
+        return $this->ofTheWhole($settled);
+    }
+
+    /**
+     * What is said of so much of the whole as an amount of all of it. A recipe in parts or shares is made of just that
+     * much.
+     *
+     * @param  list<Entry>  $entries
+     * @return list<Entry>
+     */
+    private function ofTheWhole(array $entries): array
+    {
+        $per = array_values(array_filter(array_map(static fn (Entry $e): ?Amount => $e->per, $entries)))[0] ?? null;
+        if ($per === null) {
+            return $entries;
+        }
+        $base = array_filter($entries, static fn (Entry $e): bool => $e->per === null);
+        $units = array_unique(array_map(static fn (Entry $e): string => $e->amount->unit ?? '', $base));
+        $shares = $units === ['parts'] || $units === ['%'];
+        $sum = array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $base));
+        $size = $this->holds($per);
+        $total = array_sum(array_map(fn (Entry $e): float => $e->amount === null ? 0.0 : $this->holds($e->amount), $base));
+        $isKnown = $size > 1.0 && $sum > 0.0 && ($shares || $total > 1.0);
+        $this->must($isKnown, 'said of so much of nobody knows what');
+        if (! $isKnown) {
+            return $entries;
+        }
+        $unit = in_array($per->unit, ['g', 'kg', 'oz'], true) ? 'g' : 'ml';
+        $whole = $unit === 'g' ? $size * 0.92 : $size;
+
+        return array_map(function (Entry $e) use ($shares, $sum, $whole, $unit, $total): Entry {
+            $amount = $e->amount;
+            if ($amount === null) {
+                return $e;
+            }
+            if ($e->per === null) {
+                return $shares ? $e->with(Amount::of(round($whole * $amount->count / $sum, 2), $unit, $amount->from, $amount->to)) : $e;
+            }
+            $times = $shares ? 1.0 : $total / $this->holds($e->per);
+
+            return $times === 1.0 ? $e : $e->with(Amount::of(round($amount->count * $times, 1), $amount->unit, $amount->from, $amount->to));
+        }, $entries);
     }
 
     private function unitFor(Entry $entry, Amount $amount, string $unit, string $before): Amount

@@ -42,7 +42,8 @@ final readonly class AmountThenName implements Phrase
             }
             // "A third with castor oil".
             $at = $amount->unit === Amount::FRACTION && $at === $amount->to ? $chart->past($at, Kind::Plus, Kind::Stop) : $at;
-            $amount = $amount->unit === Amount::BARE && $chart->is($amount->to, Kind::Of)
+            $isSaid = $chart->is($amount->to, Kind::Of) || $chart->inWords($amount->from, $amount->to);
+            $amount = $amount->unit === Amount::BARE && $isSaid
                 ? $amount->is($amount->text, unit: Amount::SAME)
                 : $amount;
             // What is spoken of as known may be what was made before.

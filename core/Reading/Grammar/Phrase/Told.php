@@ -27,7 +27,7 @@ final readonly class Told implements Phrase
 
     private const NUMBERED = ['no', 'nr', 'nos', 'step', 'age', 'aged', 'ages', 'take', 'try', 'round', 'mk', 'bottle', 'jar', 'marks', 'line', 'type', 'spf', 'ph', 'batch', 'lot', 'day', 'phase', 'version', 'v', 'test', 'edit', 'size', 'page', 'level', 'x', 'hair', 'recipe', 'trial', 'attempt', '#'];
 
-    private const HOW_OFTEN = ['x', 'times', 'goes', 'uses', 'stars', 'likes', 'people', 'kids', 'girls', 'boys', 'daughters', 'children', 'sons', 'women', 'friends', 'months', 'left', 'heads', 'washes', 'applications', 'mal', 'fois', 'veces', 'vezes', 'volte', 'keer', 'inches', 'cm', 'users', 'sprays', 'pumps', 'layers', 'turns'];
+    private const HOW_OFTEN = ['x', 'times', 'goes', 'uses', 'stars', 'likes', 'am', 'pm', 'uhr', 'clock', 'mcg', 'mg', 'iu', 'euros', 'yo', 'people', 'kids', 'girls', 'boys', 'daughters', 'children', 'sons', 'women', 'friends', 'months', 'left', 'heads', 'washes', 'applications', 'mal', 'fois', 'veces', 'vezes', 'volte', 'keer', 'inches', 'cm', 'users', 'sprays', 'pumps', 'layers', 'turns'];
 
     public function from(int $place, Chart $chart): iterable
     {
@@ -37,6 +37,7 @@ final readonly class Told implements Phrase
         yield from $this->unitOfAll($place, $chart);
         yield from $this->counted($place, $chart);
         yield from $this->inShort($place, $chart);
+        yield from $this->per($place, $chart);
         $stop = $chart->past($place, Kind::Stop);
         if ($stop > $place + 1) {
             yield new Found($stop, 0.1, [], new Aside(Fate::Remark));
@@ -96,6 +97,30 @@ final readonly class Told implements Phrase
             if (in_array($amount->unit, [...self::SIZES, Amount::BARE], true) && ! $chart->is($to, Kind::Of)) {
                 yield new Found($to, 0.2, [], new Aside(Fate::Size));
             }
+        }
+    }
+
+    /** @return iterable<Found> "per 30 ml", "to every 100 g of the finished oil" */
+    private function per(int $place, Chart $chart): iterable
+    {
+        $per = $chart->past($place, Kind::Per);
+        if ($per === $place) {
+            return;
+        }
+        $unit = $chart->value($per, Kind::Unit);
+        $amounts = Quantities::at($per, $chart);
+        if ($amounts === [] && is_string($unit)) {
+            $amounts = [Amount::of(1.0, $unit, $per, $chart->past($per, Kind::Unit))];
+        }
+        foreach ($amounts as $amount) {
+            if (! in_array($amount->unit, [...self::SIZES, 'tbsp', 'tsp'], true)) {
+                continue;
+            }
+            $to = $chart->past($amount->to, Kind::Of);
+            while ($to > $amount->to && $chart->is($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form)) {
+                $to = $chart->past($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form);
+            }
+            yield new Found($to, 0.15, [], new Aside(Fate::Amount, Aside::PER, $amount));
         }
     }
 
