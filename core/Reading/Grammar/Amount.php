@@ -13,6 +13,9 @@ final readonly class Amount
     /** A figure that is said after another and of its unit: "ten drops of lavender, five of cedarwood". */
     public const SAME = 'same';
 
+    /** So many times what another has, which is named by the text; "" for the one before. */
+    public const TIMES = 'times';
+
     public const FRACTION = 'fraction';
 
     public const FILL = 'fill';

@@ -13,6 +13,7 @@ use Crown\Reading\Grammar\Phrase\NameThenAmount;
 use Crown\Reading\Grammar\Phrase\PartOfVessel;
 use Crown\Reading\Grammar\Phrase\Ratio;
 use Crown\Reading\Grammar\Phrase\Together;
+use Crown\Reading\Grammar\Phrase\TimesAs;
 use Crown\Reading\Grammar\Phrase\Told;
 use Crown\Measure\Property;
 use Crown\Reading\Internal\Names;
@@ -35,6 +36,7 @@ final readonly class Grammar
             new Ratio($lists),
             new Balance($called),
             new PartOfVessel($called),
+            new TimesAs($called),
             new Capsules($called),
             new ForSoMuch($called),
             new Told(),

@@ -32,6 +32,8 @@ enum Kind: string
     /** What is done with the rest: "top up with". */
     case TopUp = 'top_up';
     /** As far as it goes: "to the rim". */
+    /** What is done with a vessel: "top off", "fill". */
+    case TopVerb = 'top_verb';
     case Brim = 'brim';
     /** Of an amount: "by weight", "by volume". */
     case ByWeight = 'by_weight';
@@ -48,6 +50,12 @@ enum Kind: string
     /** For so much of another thing: "per", "to every". */
     case Per = 'per';
     case Times = 'x';
+    /** So many times the amount of another: "twice as much". */
+    case TimesAs = 'times_as';
+    /** What stands round a ratio: "in a ratio of". */
+    case RatioWord = 'ratio_words';
+    /** What joins its names and figures: "to". */
+    case RatioTo = 'ratio_to';
     case Not = 'not';
     case TookOut = 'took_out';
     case Correct = 'correct';
@@ -55,6 +63,8 @@ enum Kind: string
     case Edit = 'edit';
     case Yields = 'yields';
     case Currency = 'currency';
+    /** What says how long something is enough: "lasts". */
+    case Lasting = 'lasting';
     case TimeUnit = 'times';
     /** What counts a time that no step waits for: "years". */
     case LongTime = 'time_more';

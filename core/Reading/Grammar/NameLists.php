@@ -33,7 +33,7 @@ final readonly class NameLists
                 $names[] = $name;
                 array_unshift($lists, $names);
                 $next = $chart->skip($name->to, ...self::SIGNS);
-                $next = max($next, $chart->past($next, Kind::Plus));
+                $next = max($next, $chart->past($next, Kind::Plus), $chart->past($next, Kind::RatioTo));
                 if ($next === $name->to) {
                     break;
                 }

@@ -16,7 +16,7 @@ final class Quantities
     private const AGAIN = ['(', '/', '=', '≈', '~', '['];
 
     /** Cooks write T for a tablespoon, t for a teaspoon and c for a cup. */
-    private const LETTERS = ['T' => 'tbsp', 't' => 'tsp', 'c' => 'cups', 'C' => 'cups'];
+    private const LETTERS = ['T' => 'tbsp', 't' => 'tsp', 'c' => 'cups'];
 
     /** @return list<Amount> every amount that begins at a place, the longest first */
     public static function at(int $place, Chart $chart): array

@@ -16,6 +16,12 @@ final class Text
     /** How much dearer two rows may be than one that was torn apart. */
     private const TORN = 1.0;
 
+    /** Figures that come to one: parts of the whole. */
+    private const PART = 'of one';
+
+    /** Tokens of a row that is one of a list. */
+    private const LISTED = 6;
+
     private const HUNDRED = [98.0, 102.0];
 
     private const MILLILITRES = ['ml' => 1.0, 'l' => 1000.0, 'fl oz' => 29.5735, 'oz' => 29.5735, 'cl' => 10.0];
@@ -194,7 +200,10 @@ final class Text
     private function leavesFigures(Read $read): bool
     {
         foreach ($read->cover->left as $place) {
-            if ($read->measured() !== [] || $read->chart->is($place + 1, Kind::Unit)) {
+            $isMeasure = $read->chart->is($place + 1, Kind::Unit) || $read->chart->isSign($place + 1, '%');
+            // "2 vanilla pods": a row of a list, be its name unknown.
+            $isListed = $read->chart->length <= self::LISTED && $place <= 1 && $read->chart->isWord($place + 1);
+            if ($read->measured() !== [] || $isMeasure || $isListed) {
                 return true;
             }
         }
@@ -237,6 +246,13 @@ final class Text
         return $row->tells(Kind::Variant);
     }
 
+    private function isSame(string $one, string $other): bool
+    {
+        $id = $this->grammar->meant($one);
+
+        return mb_strtolower($one) === mb_strtolower($other) || ($id !== '' && $id === $this->grammar->meant($other));
+    }
+
     /**
      * @param  list<Entry>  $entries
      * @return list<Entry>
@@ -244,7 +260,7 @@ final class Text
     private function joined(array $entries, Entry $entry, bool $mends): array
     {
         foreach ($entries as $n => $known) {
-            if (mb_strtolower($known->name) !== mb_strtolower($entry->name)) {
+            if (! $this->isSame($known->name, $entry->name)) {
                 continue;
             }
             if ($mends) {
@@ -256,7 +272,9 @@ final class Text
 
                 return $entries;
             }
-            if ($known->says() === $entry->says()) {
+            $isSaidAgain = $known->amount?->unit === $entry->amount?->unit
+                && abs(($known->amount->count ?? 0.0) - ($entry->amount->count ?? 0.0)) < 1e-9;
+            if ($isSaidAgain) {
                 return $entries;
             }
             $this->must(false, 'two amounts: '.$entry->name);
@@ -271,6 +289,7 @@ final class Text
      */
     private function settled(array $entries): array
     {
+        $entries = $this->related($entries);
         $unit = $this->unit !== '' ? $this->unit : $this->guessed($entries);
         $before = '';
         $settled = [];
@@ -281,7 +300,9 @@ final class Text
             }
             $amount = match ($amount->unit) {
                 Amount::BARE, Amount::SAME => $this->unitFor($entry, $amount, $unit, $before),
-                Amount::FRACTION => $this->part($amount),
+                Amount::FRACTION => $this->isLevel($entry, $entries)
+                    ? $this->filled($entry, $amount->is('', unit: Amount::LEVEL), $entries, $settled, $unit)
+                    : $this->part($amount),
                 Amount::FILL, Amount::LEVEL, Amount::MARK => $this->filled($entry, $amount, $entries, $settled, $unit),
                 default => $amount,
             };
@@ -333,6 +354,49 @@ final class Text
         }, $entries);
     }
 
+    /**
+     * "Twice as much jojoba as castor": as much as the other has, or both in parts where neither has an amount.
+     *
+     * @param  list<Entry>  $entries
+     * @return list<Entry>
+     */
+    private function related(array $entries): array
+    {
+        $related = [];
+        foreach ($entries as $n => $entry) {
+            $amount = $entry->amount;
+            if ($amount?->unit !== Amount::TIMES) {
+                $related[] = $entry;
+
+                continue;
+            }
+            $other = $amount->text === '' ? $related[count($related) - 1] ?? null : $this->called($amount->text, $entries);
+            $of = $other?->amount;
+            if ($of !== null && $of->unit !== Amount::TIMES) {
+                $related[] = $entry->with(Amount::of($of->count * $amount->count, $of->unit, $amount->from, $amount->to));
+            } else {
+                $this->must($amount->text !== '', 'so many times nobody knows what: '.$entry->name);
+                $related[] = $entry->with(Amount::of($amount->count, 'parts', $amount->from, $amount->to));
+                $related[] = new Entry($amount->text, Amount::of(1.0, 'parts', $amount->from, $amount->to), $entry->row);
+            }
+        }
+
+        return $related;
+    }
+
+    /** @param  list<Entry>  $entries */
+    private function called(string $name, array $entries): ?Entry
+    {
+        $id = $this->grammar->meant($name);
+        foreach ($entries as $entry) {
+            if ($this->grammar->meant($entry->name) === $id) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
     private function unitFor(Entry $entry, Amount $amount, string $unit, string $before): Amount
     {
         $unit = $unit === '' && $amount->unit === Amount::SAME ? $before : $unit;
@@ -344,7 +408,25 @@ final class Text
             return $amount;
         }
 
-        return $amount->is($amount->text.' '.$unit, unit: $unit);
+        return $unit === self::PART
+            ? Amount::of(round(100.0 * $amount->count, 2), '%', $amount->from, $amount->to)
+            : $amount->is($amount->text.' '.$unit, unit: $unit);
+    }
+
+    /**
+     * "Halfway with olive, then three quarters with coconut": where one is a level, the others are.
+     *
+     * @param  list<Entry>  $entries
+     */
+    private function isLevel(Entry $entry, array $entries): bool
+    {
+        foreach ($entries as $other) {
+            if ($other->row === $entry->row && $other->amount?->unit === Amount::LEVEL) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function part(Amount $amount): Amount
@@ -453,6 +535,6 @@ final class Text
         return count($bare) > 1 && count($bare) + count($fills) === count($entries)
             && ($isHundred || ($fills !== [] && $sum < 100.0))
             ? '%'
-            : '';
+            : (count($bare) > 1 && abs($sum - 1.0) < 0.02 ? self::PART : '');
     }
 }

@@ -13,6 +13,11 @@ final readonly class Vocabulary
     /** Words of the longest that is one thing: "to the brim of it". */
     public const LONGEST = 5;
 
+    /** Different words of another language from which a text speaks it; in a short text one is enough. */
+    private const SPOKEN = 2;
+
+    private const SHORT = 12;
+
     /** @param  array<string, array<string, float|string|true>>  $words by a word or several: kind to value */
     private function __construct(public array $words, public bool $foreign)
     {
@@ -20,7 +25,7 @@ final readonly class Vocabulary
 
     public static function of(string $text): self
     {
-        $languages = array_map(static fn (Lexicon $l): string => $l->language, Lexicon::of($text));
+        $languages = ['en', ...self::spoken($text)];
         $words = [];
         // English last: where two languages claim a word, hers is it that the text speaks first.
         foreach (array_reverse($languages) as $language) {
@@ -30,6 +35,27 @@ final readonly class Vocabulary
         }
 
         return new self($words, count($languages) > 1);
+    }
+
+    /**
+     * The other language of which a text has the most words that English has not; none where they are too few.
+     *
+     * @return list<string>
+     */
+    private static function spoken(string $text): array
+    {
+        $words = array_unique(array_filter(array_map(static fn (Token $t): string => $t->word, Lexer::tokens($text))));
+        $english = self::read('en');
+        $foreign = array_filter($words, static fn (string $w): bool => ! isset($english[$w]));
+        $best = ['', 0];
+        foreach (array_slice(Lexicon::LANGUAGES, 1) as $language) {
+            $known = self::read($language);
+            $hits = count(array_filter($foreign, static fn (string $w): bool => isset($known[$w]) && strlen($w) > 1));
+            $best = $hits > $best[1] ? [$language, $hits] : $best;
+        }
+        $isSpoken = $best[1] >= self::SPOKEN || ($best[1] > 0 && count($words) <= self::SHORT);
+
+        return $isSpoken ? [$best[0]] : [];
     }
 
     /** @return array<string, array<string, float|string|true>> */
@@ -44,28 +70,42 @@ final readonly class Vocabulary
     /** @return array<string, array<string, float|string|true>> */
     private static function fromFile(string $file): array
     {
-        $all = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
+        // All of it at once: word by word it would take twenty times as long.
+        $plain = transliterator_transliterate('Latin-ASCII', (string) file_get_contents($file));
+        $all = json_decode($plain === false ? '' : $plain, true, flags: JSON_THROW_ON_ERROR);
         if (! is_array($all) || ! is_array($all['kinds'] ?? null)) {
             throw new RuntimeException("$file: no words by kind");
         }
         $words = [];
         foreach (Kind::cases() as $kind) {
-            $listed = [...(array) ($all[$kind->value] ?? []), ...(array) ($all['kinds'][$kind->value] ?? [])];
-            foreach ($listed as $key => $value) {
-                $is = is_int($key) ? (string) $value : (string) $key;
-                $means = is_int($key) || ! is_scalar($value) ? true : (is_string($value) ? $value : (float) $value);
-                $words[self::key($is)][$kind->value] = $means;
+            foreach ([$all[$kind->value] ?? [], $all['kinds'][$kind->value] ?? []] as $listed) {
+                foreach (is_array($listed) ? $listed : [] as $key => $value) {
+                    $is = is_int($key) && is_string($value) ? $value : (string) $key;
+                    $means = match (true) {
+                        is_int($key) || ! is_scalar($value) => true,
+                        is_string($value) => $value,
+                        default => (float) $value,
+                    };
+                    $words[self::key($is)][$kind->value] = $means;
+                }
             }
         }
 
         return $words;
     }
 
-    /** Several words as they are looked up: one space between them, no accents, no signs. A sign alone is itself. */
+    /** Several words as they are looked up: in small letters, one space between them, no signs. */
     private static function key(string $words): string
     {
-        $tokens = Lexer::tokens($words);
-        $plain = array_filter(array_map(static fn (Token $t): string => $t->word, $tokens), static fn (string $w): bool => $w !== '');
+        $lower = mb_strtolower($words);
+        if (preg_match('/^[a-z]+(?: [a-z]+)*$/D', $lower) === 1) {
+            return $lower;
+        }
+        $tokens = Lexer::tokens($lower);
+        $plain = array_filter(
+            array_map(static fn (Token $t): string => $t->word, $tokens),
+            static fn (string $w): bool => $w !== '',
+        );
 
         return $plain === [] ? $tokens[0]->text ?? '' : implode(' ', $plain);
     }

@@ -50,6 +50,9 @@ final readonly class AmountThenName implements Phrase
             $known = $at > $of ? self::OF_THE : 0.0;
             $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
             foreach ($this->called($amount, $at, $chart) as $name) {
+                $name = $name->cost < Namings::UNKNOWN
+                    ? $name
+                    : new Named($name->text, $name->cost + $known, $name->from, $name->to);
                 yield from $this->tails->of(new Item($amount, $name), $name->to, $cost + $name->cost, $chart);
             }
         }

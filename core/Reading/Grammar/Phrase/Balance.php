@@ -87,7 +87,8 @@ final readonly class Balance implements Phrase
         $whole = null;
         if ($at === $place) {
             [$to, $whole] = $this->level($place, $chart);
-            if ($whole === null || ! $this->isLink($to, $chart)) {
+            [$to, $whole] = $whole === null ? $this->vessel($place, $chart) : [$to, $whole];
+            if ($to === $place || ! $this->isLink($to, $chart)) {
                 return;
             }
             $at = $to + 1;
@@ -101,6 +102,25 @@ final readonly class Balance implements Phrase
             $to = $brim > $chart->skip($name->to, ',') ? $brim : $name->to;
             yield $this->found($name, $this->fill($whole, $place, $at), $to, $chart);
         }
+    }
+
+    /** @return array{int, Amount|null} "top off the 8 oz jar", "fill it to the shoulder" */
+    private function vessel(int $place, Chart $chart): array
+    {
+        $at = $chart->past($place, Kind::TopVerb);
+        if ($at === $place) {
+            return [$place, null];
+        }
+        for ($skipped = 0; $skipped < 2 && $chart->is($at, Kind::Stop) && ! $this->isLink($at, $chart); $skipped++) {
+            $at++;
+        }
+        $size = Quantities::at($at, $chart)[0] ?? null;
+        $size = $size !== null && $this->isWhole($size) && $chart->is($chart->skip($size->to, '-'), Kind::Vessel) ? $size : null;
+        $at = $size === null ? $at : $chart->skip($size->to, '-');
+        $vessel = $chart->past($at, Kind::Vessel);
+        $brim = $chart->past($vessel, Kind::Brim);
+
+        return $vessel > $at || $brim > $vessel ? [$brim, $size] : [$place, null];
     }
 
     /** @return iterable<Found> "jojoba ad 100 g", "aqua to 100", "water — balance", "olive oil q.s." */

@@ -11,6 +11,7 @@ use Crown\Reading\Grammar\Item;
 use Crown\Reading\Grammar\Kind;
 use Crown\Reading\Grammar\Named;
 use Crown\Reading\Grammar\NameLists;
+use Crown\Reading\Grammar\Numbers;
 use Crown\Reading\Grammar\Phrase;
 
 /** "3:2:1 shea, castor and argan", "castor and jojoba 2:1", "shea to oil 4 to 1". */
@@ -30,7 +31,7 @@ final readonly class Ratio implements Phrase
         if ($ratio !== null) {
             [$to, $figures] = $ratio;
             $at = $chart->skip($to, ',', ':', '-', '–', '—', ')', '(');
-            $at = in_array($chart->token($at)?->word, ['ratio', 'mix', 'blend', 'mixture'], true) ? $at + 1 : $at;
+            $at = $chart->past($at, Kind::RatioWord);
             $at = $chart->skip($chart->past($at, Kind::Of), ':', '(');
             foreach ($this->lists->at($at, $chart) as $names) {
                 if (count($names) === count($figures)) {
@@ -72,37 +73,46 @@ final readonly class Ratio implements Phrase
     /** What may stand between the names and their ratio: "at a ratio of", "(", ",". */
     private function leads(int $place, Chart $chart): bool
     {
-        return $chart->isSign($place, ',', ':', '(', '-', '–', '—', '=')
-            || in_array(
-                $chart->token($place)?->word,
-                ['in', 'a', 'an', 'the', 'ratio', 'of', 'at', 'im', 'verhaltnis', 'proportion', 'proporcion'],
-                true,
-            );
+        return $chart->isSign($place, ',', ':', '(', '-', '–', '—', '=') || $chart->is($place, Kind::RatioWord, Kind::Stop);
     }
 
     /** @return array{int, non-empty-list<float>}|null the token after it and its figures, two or more */
     private function figures(int $place, Chart $chart): ?array
     {
-        $first = $chart->token($place)?->number;
+        $hundred = $this->ofHundred($place, $chart);
+        if ($hundred !== null) {
+            return $hundred;
+        }
+        $first = Numbers::at($place, $chart);
         if ($first === null) {
             return null;
         }
-        $figures = [$first];
-        $at = $place + 1;
+        [$at, $figures] = [$first[0], [$first[1]]];
+        $isTold = false;
         while (count($figures) < self::MOST) {
-            $next = $chart->token($at + 1)?->number;
-            $joins = $chart->isSign($at, ':', '/', '-') || ($chart->token($at)?->word === 'to' && count($figures) === 1);
-            if (! $joins || $next === null) {
+            $isWord = $chart->is($at, Kind::RatioTo) && count($figures) === 1;
+            $between = $chart->isSign($at, ':', '/', '-') ? $at + 1 : ($isWord ? $chart->past($at, Kind::RatioTo) : $at);
+            $next = $between > $at ? Numbers::at($between, $chart) : null;
+            if ($next === null) {
                 break;
             }
-            $figures[] = $next;
-            $at += 2;
+            $isTold = $isTold || $chart->isSign($at, ':') || ($isWord && $figures[0] > $next[1]);
+            $figures[] = $next[1];
+            $at = $next[0];
         }
         // Two figures with a stroke between are a part, or a range.
-        $isRatio = count($figures) > 2 || (count($figures) === 2 && $chart->isSign($place + 1, ':'))
-            || (count($figures) === 2 && $chart->token($place + 1)?->word === 'to' && $figures[0] > $figures[1]);
+        $isRatio = count($figures) > 2 || (count($figures) === 2 && $isTold);
 
         return $isRatio && ! $chart->is($at, Kind::Unit) && ! $chart->isSign($at, '%') ? [$at, $figures] : null;
+    }
+
+    /** @return array{int, non-empty-list<float>}|null "70/30": a pair that comes to a hundred */
+    private function ofHundred(int $place, Chart $chart): ?array
+    {
+        $text = $chart->token($place)->text ?? '';
+        $isPair = preg_match('/^(\d{1,2})\/(\d{1,2})$/', $text, $m) === 1 && (int) $m[1] + (int) $m[2] === 100;
+
+        return $isPair ? [$place + 1, [(float) $m[1], (float) $m[2]]] : null;
     }
 
     /**

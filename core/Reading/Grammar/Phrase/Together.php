@@ -65,7 +65,9 @@ final readonly class Together implements Phrase
     private function before(array $names, Chart $chart): iterable
     {
         $at = $chart->skip($names[count($names) - 1]->to, ',', ':', '-', '–', '—', '(', '=');
-        $at = in_array($chart->token($at)?->word, ['in', 'zu', 'en', 'a', 'em'], true) ? $at + 1 : $at;
+        $isLed = ! $chart->is($at, Kind::Equal)
+            && in_array($chart->token($at)?->word, ['in', 'zu', 'en', 'a', 'em'], true);
+        $at = $isLed ? $at + 1 : $at;
         $equal = $chart->past($at, Kind::Equal);
         $cost = self::COST + NameLists::cost($names);
         if ($equal > $at) {

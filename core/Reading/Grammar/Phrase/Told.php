@@ -116,9 +116,14 @@ final readonly class Told implements Phrase
             if (! in_array($amount->unit, [...self::SIZES, 'tbsp', 'tsp'], true)) {
                 continue;
             }
+            $isSteeped = false;
             $to = $chart->past($amount->to, Kind::Of);
             while ($to > $amount->to && $chart->is($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form)) {
+                $isSteeped = $isSteeped || in_array($chart->token($to)?->word, ['strained', 'infused', 'steeped'], true);
                 $to = $chart->past($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form);
+            }
+            if ($isSteeped || in_array($chart->token($to)?->word, ['strained', 'infused', 'steeped'], true)) {
+                continue;
             }
             yield new Found($to, 0.15, [], new Aside(Fate::Amount, Aside::PER, $amount));
         }
@@ -233,6 +238,10 @@ final readonly class Told implements Phrase
             }
         }
         foreach (Quantities::at($place, $chart) as $amount) {
+            $lasts = $chart->past($amount->to, Kind::Lasting);
+            if ($lasts > $amount->to) {
+                yield new Found($lasts, self::COST, [], new Aside(Fate::Size));
+            }
             $total = $chart->past($amount->to, Kind::Yields);
             if ($total > $amount->to && in_array($chart->token($total - 1)?->word, self::TOTALS, true)) {
                 yield new Found($total, self::COST, [], new Aside(Fate::Size, Aside::WHOLE, $amount));
@@ -255,8 +264,11 @@ final readonly class Told implements Phrase
         }
         $vessel = $chart->past($place, Kind::Vessel);
         $of = $chart->past($vessel, Kind::Of);
-        foreach ($of > $vessel && $vessel > $place ? Quantities::at($of, $chart) : [] as $amount) {
-            if (in_array($amount->unit, ['ml', 'l', 'g', 'oz', 'fl oz'], true)) {
+        $of = $of === $vessel && $chart->token($vessel)?->number !== null ? $vessel : $of;
+        $isDirect = $of === $vessel;
+        foreach ($vessel > $place && ($of > $vessel || $isDirect) ? Quantities::at($of, $chart) : [] as $amount) {
+            $ends = ! $isDirect || $chart->isSign($amount->to, ':', ',', ')', '-', '–') || $amount->to === $chart->length;
+            if ($ends && in_array($amount->unit, ['ml', 'l', 'g', 'oz', 'fl oz'], true)) {
                 yield new Found($amount->to, self::COST, [], new Aside(Fate::Size, Aside::VESSEL, $amount));
             }
         }
