@@ -42,6 +42,17 @@ final class NameIndex
 
     private const LONG = 7;
 
+    /** Likeness up to which a name is listened to, and what one is like that only sounds so. */
+    private const UNLIKE = 0.62;
+
+    private const SOUNDS = 0.72;
+
+    /** Signs of a sound from which it tells one name from another. */
+    private const SOUND = 4;
+
+    /** @var array<string, string>|null by the sound of a name without its spaces: a name */
+    private ?array $sounds = null;
+
     /** What is left of a likeness where each name has a word that the other has not. */
     private const ANOTHER = 0.85;
 
@@ -112,6 +123,7 @@ final class NameIndex
     private function later(array $entries): self
     {
         $more = clone $this;
+        $more->sounds = null;
         $more->later = [...$this->later, ...$entries];
 
         return $more;
@@ -121,6 +133,7 @@ final class NameIndex
     {
         if ($this->later !== []) {
             $whole = $this->holding($this->later, false);
+            $this->sounds = null;
             [$this->exact, $this->byWord, $this->joined, $this->later] = [
                 $whole->exact,
                 $whole->byWord,
@@ -200,12 +213,33 @@ final class NameIndex
         foreach ($this->candidates($words, ! $isName) as $key) {
             $offer($key, self::score($wanted, $words, $key));
         }
+        if (($found === [] ? 0.0 : max(array_column($found, 0))) < self::UNLIKE) {
+            $heard = $this->heard($wanted);
+            $heard === null || $offer($heard, self::SOUNDS);
+        }
         uasort(
             $found,
             static fn (array $a, array $b): int => [$b[0], strlen($a[1]), $a[1]] <=> [$a[0], strlen($b[1]), $b[1]],
         );
 
         return array_slice($found, 0, $limit, true);
+    }
+
+    /** A name that sounds as a wanted one is written: "kaster oil", "seeder wood"; null for none. */
+    private function heard(string $wanted): ?string
+    {
+        $sound = metaphone(str_replace(' ', '', $wanted));
+        if (strlen($sound) < self::SOUND) {
+            return null;
+        }
+        if ($this->sounds === null) {
+            $this->sounds = [];
+            foreach (array_keys($this->exact) as $name) {
+                $this->sounds[metaphone(str_replace(' ', '', (string) $name))] ??= (string) $name;
+            }
+        }
+
+        return $this->sounds[$sound] ?? null;
     }
 
     /**

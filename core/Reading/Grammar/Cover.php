@@ -18,7 +18,7 @@ final readonly class Cover
 
     private const STATE = 0.3;
 
-    private const WORD = 0.5;
+    private const WORD = 0.7;
 
     private const NUMBER_WORD = 0.6;
 

@@ -200,10 +200,14 @@ final readonly class Namings
                 return [new Named($chart->text($at, $to), self::UNKNOWN + 0.2, $place, $to)];
             }
             for ($end = $to; $end > $at; $end--) {
-                $text = $chart->text($at, $end);
-                if (Names::isKind($text)) {
-                    return [new Named($text, self::UNKNOWN, $place, $end)];
+                // "Essential oil of your choice".
+                $isOpen = $end === $to || $chart->is($end, Kind::Of);
+                if ($isOpen && Names::isKind($chart->text($at, $end))) {
+                    return [new Named($chart->text($at, $end), self::UNKNOWN, $place, $end)];
                 }
+            }
+            for ($end = $to; $end > $at; $end--) {
+                $text = $chart->text($at, $end);
                 $score = mb_strlen($text) < 3 ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
                 if ($score >= self::NEAR) {
                     return [new Named(trim("$state $text"), 0.3 + (1.0 - $score) * self::UNLIKE, $place, $end)];

@@ -236,6 +236,10 @@ final class Quantities
             return null;
         }
         $isLoose = $chart->is($heap, Kind::Loose);
+        $more = self::andHalf($end, $chart);
+        if ($more !== null && ! $isLoose) {
+            return Amount::of(1.0 + $more[1], $unit, $place, $more[0]);
+        }
 
         return $isLoose
             ? new Amount($chart->text($place, $end), 1.0, $unit, $place, $end)
@@ -249,6 +253,16 @@ final class Quantities
                 1.0,
                 $chart,
             );
+    }
+
+    /** @return array{int, float}|null "a gram and a half" */
+    private static function andHalf(int $place, Chart $chart): ?array
+    {
+        $and = $chart->past($place, Kind::Plus);
+        $part = $and > $place ? Numbers::at($and, $chart) : null;
+        $isPart = $part !== null && $part[1] < 1.0 && $chart->inWords($and, $part[0]);
+
+        return $isPart && self::unit($part[0], $chart)[0] === null ? $part : null;
     }
 
     /** "🥄🥄🥄" */

@@ -84,11 +84,11 @@ final class Text
     }
 
     /**
-     * What goes in; null where something of it is not understood.
+     * What goes in; open() says afterwards what of it is not understood.
      *
-     * @return list<Entry>|null
+     * @return list<Entry>
      */
-    public function entries(): ?array
+    public function entries(): array
     {
         $entries = [];
         $isUse = false;
@@ -102,7 +102,7 @@ final class Text
         $settled = $this->settled($entries);
         $this->nothingIsLeft($settled);
 
-        return $this->open === [] && $settled !== [] ? $settled : null;
+        return $settled;
     }
 
     /**
@@ -218,6 +218,21 @@ final class Text
         }
     }
 
+    /** @return array<int, list<string>> figures that nothing takes, by their row */
+    public function left(): array
+    {
+        $left = [];
+        foreach ($this->rows as $n => $sentences) {
+            foreach ($sentences as $read) {
+                foreach ($this->leavesFigures($read) ? $read->cover->left : [] as $place) {
+                    $left[$n][] = $read->chart->tokens[$place]->text;
+                }
+            }
+        }
+
+        return $left;
+    }
+
     /** @return list<string> why it is not understood, once entries() was asked for; empty where it is */
     public function open(): array
     {
@@ -306,7 +321,8 @@ final class Text
                 Amount::FILL, Amount::LEVEL, Amount::MARK => $this->filled($entry, $amount, $entries, $settled, $unit),
                 default => $amount,
             };
-            $before = $entry->row === ($entries[count($settled) + 1]->row ?? -1) ? $amount->unit : '';
+            $goesOn = $entry->row === ($entries[count($settled) + 1]->row ?? -1);
+            $before = $goesOn && ! $amount->isBare() ? $amount->unit : '';
             $settled[] = $entry->with($amount);
         }
 
@@ -517,7 +533,11 @@ final class Text
             return $amount;
         }
 
-        return $amount->is('to make '.Amount::figure($whole->count).' '.$whole->unit);
+        $holds = $whole === $this->vessel || ! in_array($whole->unit, ['g', 'kg', 'oz', 'lb'], true) ? $this->millilitres($whole) : null;
+
+        return $amount->is($holds === null
+            ? 'to make '.Amount::figure($whole->count).' '.$whole->unit
+            : 'to make '.Amount::figure(round($holds, 2)).' ml');
     }
 
     /**

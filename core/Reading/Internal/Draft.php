@@ -11,7 +11,7 @@ use Crown\Formula\Step;
 use Crown\Reading\Asked;
 use Crown\Reading\Claims;
 use Crown\Reading\Fate;
-use Crown\Reading\Grammar\Entry;
+use Crown\Reading\Grammar\Text;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
@@ -81,7 +81,7 @@ final class Draft
 
     /**
      * @param  list<Row>  $listed rows of a list
-     * @param  list<Entry>|null  $entered what goes in by the grammar; null where it does not understand all of it
+     * @param  Text|null  $text the same as the grammar reads it
      */
     public function __construct(
         private readonly array $listed,
@@ -91,7 +91,7 @@ final class Draft
         private readonly Items $items,
         private readonly Entries $entries,
         private readonly Spans $spans,
-        private readonly ?array $entered = null,
+        private readonly ?Text $text = null,
     ) {
         $this->negations = new Negations($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
@@ -126,7 +126,7 @@ final class Draft
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
             ...$people->areAbroad() ? $told : [],
         ]), $people)[0] ?? ForWhom::place($this->title, $people);
-        $lines = $this->entered() ?? Passing::settled($this->lines, $this->passing);
+        $lines = $this->better(Passing::settled($this->lines, $this->passing));
         $lines = $this->marking->corrected([...$lines, ...$this->onlyInSteps($lines)]);
         $this->marking->mark($lines, $this->writtenSteps, $this->passing, $this->figures);
         $this->spans->anywhere($for->words ?? '', Fate::Audience);
@@ -148,21 +148,44 @@ final class Draft
         );
     }
 
-    /** @return list<ReadLine>|null the lines of the grammar; null where it does not understand all of the text */
-    private function entered(): ?array
+    /**
+     * The lines as the grammar reads them, where it understands all of the text, or more of it.
+     *
+     * @param  list<ReadLine>  $lines as they were read row by row
+     * @return list<ReadLine>
+     */
+    private function better(array $lines): array
     {
-        $lines = [];
-        foreach ($this->entered ?? [] as $entry) {
+        $told = [];
+        foreach ($this->text?->entries() ?? [] as $entry) {
             $row = $this->marking->placeOf($entry->row);
-            $line = $this->entries->placed($row, $entry->name, $entry->says())->on($entry->row, $row);
-            $lines[] = $line;
+            $told[] = $this->entries->placed($row, $entry->name, $entry->says())->on($entry->row, $row);
         }
-        if ($lines === []) {
-            return null;
+        $open = $this->text?->open() ?? [];
+        if ($told === [] || ($open !== [] && self::known($told) <= self::known($lines))) {
+            return $lines;
         }
-        $this->figures = [];
+        $left = $this->text?->left() ?? [];
+        $this->figures = array_filter(array_map(static fn (Row $r): array => $left[$r->of] ?? [], $this->listed));
 
-        return $lines;
+        return $told;
+    }
+
+    /**
+     * How much is known of some lines: different things with an amount, and half as much without.
+     *
+     * @param  list<ReadLine>  $lines
+     */
+    private static function known(array $lines): float
+    {
+        $known = [];
+        foreach ($lines as $line) {
+            $much = $line->amount === '' ? 0.5 : 1.0;
+            $known[$line->ingredient()] = max($known[$line->ingredient()] ?? 0.0, $much);
+        }
+        unset($known['']);
+
+        return array_sum($known);
     }
 
     private function row(string $bare, int $n): void

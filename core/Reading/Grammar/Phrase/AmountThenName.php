@@ -62,6 +62,11 @@ final readonly class AmountThenName implements Phrase
     private function called(Amount $amount, int $at, Chart $chart): array
     {
         $exact = $this->names->exactly($at, $chart);
+        $run = $exact === [] ? $at : $this->names->run($at, $chart);
+        if ($exact !== [] && $run > $exact[0]->to && $amount->unit !== Amount::BARE) {
+            // "Black seed oyl": what follows a name may be its end, written otherwise.
+            return [...$exact, ...$this->names->whole($at, $run, $chart)];
+        }
 
         return $exact === [] && $amount->unit !== Amount::BARE ? $this->names->nearly($at, $chart) : $exact;
     }

@@ -147,7 +147,9 @@ final readonly class Balance implements Phrase
             $isPart = $whole->unit === Amount::FRACTION && $mark > $whole->to;
             $isHalfway = $whole->unit === Amount::FRACTION && str_starts_with($chart->token($whole->from)->word ?? '', 'halfw');
             $isSize = $up > $place && ($this->isWhole($whole) || ($whole->isBare() && $whole->count >= 20.0));
-            if ($isPart || $isSize || $isHalfway) {
+            $isWarmth = in_array($chart->token($whole->to)?->text, ['C', 'F', '°', 'º'], true)
+                || $chart->is($whole->to, Kind::TimeUnit, Kind::Degrees);
+            if (! $isWarmth && ($isPart || $isSize || $isHalfway)) {
                 return [max($mark, $whole->to), $whole];
             }
         }
@@ -168,9 +170,15 @@ final readonly class Balance implements Phrase
                 : new Amount('', $whole->count, $whole->isBare() ? Amount::MARK : Amount::LEVEL, $from, $to);
         }
         $isSize = $whole !== null && $whole->unit !== '%';
+        $millilitres = ['fl oz' => 29.5735, 'l' => 1000.0, 'cups' => 240.0][$whole->unit ?? ''] ?? null;
+        $size = match (true) {
+            ! $isSize => '',
+            $millilitres !== null => Amount::figure(round($whole->count * $millilitres, 1)).' ml',
+            default => Amount::figure($whole->count).' '.$whole->unit,
+        };
 
         return new Amount(
-            $isSize ? 'to make '.Amount::figure($whole->count).' '.$whole->unit : 'to fill',
+            $isSize ? 'to make '.$size : 'to fill',
             $isSize ? $whole->count : 0.0,
             Amount::FILL,
             $from,
