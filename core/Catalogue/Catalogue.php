@@ -227,6 +227,12 @@ final readonly class Catalogue
         return $this->later === null ? $this->names->holds($name) : $this->whole()->isCalled($name);
     }
 
+    /** The id of what is called just so, by the letter; null where nothing is. */
+    public function idOf(string $name): ?string
+    {
+        return $this->later === null ? $this->names->called($name) : $this->whole()->idOf($name);
+    }
+
     /**
      * Ingredients that a name may mean, best first; tolerates slips of the pen.
      *

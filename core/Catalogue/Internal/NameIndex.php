@@ -190,6 +190,14 @@ final class NameIndex
         return isset($this->exact[Name::normalised(mb_substr($name, 0, 80))]);
     }
 
+    /** The id of what is called just so; null for none. */
+    public function called(string $name): ?string
+    {
+        $this->takeIn();
+
+        return $this->exact[Name::normalised(mb_substr($name, 0, 80))] ?? null;
+    }
+
     /** @return array<string, array{float, string}> id to score and matched name, best first */
     public function search(string $name, int $limit): array
     {

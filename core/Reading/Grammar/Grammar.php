@@ -54,7 +54,7 @@ final readonly class Grammar
     /** What a name means; "" where nothing is near enough. */
     public function meant(string $name): string
     {
-        return $this->names->matching($name)[0]->ingredient->id ?? '';
+        return $this->names->meant($name);
     }
 
     /** Whether a thing is counted by the piece: an egg, an onion. */

@@ -63,6 +63,10 @@ enum Kind: string
     case Edit = 'edit';
     case Yields = 'yields';
     case Currency = 'currency';
+    /** What is said of shopping, and of no recipe: "reorder", "bought". */
+    case Bought = 'bought';
+    /** What leaves an amount open behind it: "or so". */
+    case OrSo = 'or_so';
     /** What says how long something is enough: "lasts". */
     case Lasting = 'lasting';
     case TimeUnit = 'times';

@@ -22,6 +22,10 @@ final readonly class Tails
         if ($choice !== null) {
             yield new Found($choice->to, $cost, [new Item($item->amount, $item->name, [$choice])]);
         }
+        $again = $this->again($item, $to, $chart);
+        if ($again !== null) {
+            yield new Found($again->to, $cost, $again->items);
+        }
         $corrected = $this->corrected($item, $to, $chart);
         if ($corrected !== null) {
             yield new Found($corrected->to, $cost, $corrected->items);
@@ -50,6 +54,29 @@ final readonly class Tails
         $or = $chart->past($at, Kind::Or);
 
         return $or > $at ? $this->names->exactly($or, $chart)[0] ?? null : null;
+    }
+
+    /** "A knob of shea (20 g or so)", "1 cup of shea (about 200 g)": the same in another measure behind the name. */
+    private function again(Item $item, int $to, Chart $chart): ?Found
+    {
+        $amount = $item->amount;
+        $other = $chart->isSign($to, '(') ? Quantities::at($to + 1, $chart)[0] ?? null : null;
+        if ($amount === null || $other === null || $other->isBare() || $other->unit === Amount::FRACTION) {
+            return null;
+        }
+        $end = $chart->past($other->to, Kind::OrSo);
+        $isMass = in_array($other->unit, ['g', 'kg', 'oz', 'lb'], true);
+        if (! $chart->isSign($end, ')') || $chart->is($other->to, Kind::Each)) {
+            return null;
+        }
+        $isLoose = preg_match('/\d/', $amount->text) !== 1;
+        $both = match (true) {
+            $isLoose => $other->spanning($amount->from, $amount->to),
+            $isMass => $amount->is("$amount->text ($other->text)"),
+            default => $amount,
+        };
+
+        return new Found($end + 1, 0.0, [$item->with($both)]);
     }
 
     /** "60 g of shea, no, 50 g". */

@@ -29,11 +29,16 @@ final class Text
     /** @var array<int, non-empty-list<Read>> sentences by row of the source */
     private array $rows = [];
 
+    /** @var array<string, string> ids by name */
+    private array $meant = [];
+
     /** @var list<string> names that stand without an amount */
     private array $mentioned = [];
 
     /** @var list<string> what of it is not understood, and why */
     private array $open = [];
+
+    private bool $isShopping = false;
 
     private ?Amount $vessel = null;
 
@@ -113,7 +118,9 @@ final class Text
     {
         $this->hear($read);
         if ($this->isRefused($read)) {
-            $this->must($entries !== [] || $read->measured() === [], 'told of another making: '.$read->text);
+            $isShopping = $read->tells(Kind::Bought) && $read->measured() !== [];
+            $this->isShopping = $this->isShopping || $isShopping;
+            $this->must($isShopping || $entries !== [] || $read->measured() === [], 'told of another making: '.$read->text);
 
             return $entries;
         }
@@ -161,9 +168,9 @@ final class Text
      */
     private function nothingIsLeft(array $entries): void
     {
-        $known = array_map(fn (Entry $e): string => $this->grammar->meant($e->name), $entries);
+        $known = array_map(fn (Entry $e): string => $this->meant($e->name), $entries);
         foreach ($this->mentioned as $name) {
-            $id = $this->grammar->meant($name);
+            $id = $this->meant($name);
             $isKnown = $id === '' || in_array($id, $known, true) || $this->isPartOf($name, $entries);
             $this->must($isKnown, 'no amount: '.$name);
         }
@@ -218,6 +225,12 @@ final class Text
         }
     }
 
+    /** Whether it tells of shopping, and of nothing that is made, once entries() was asked for. */
+    public function isShopping(): bool
+    {
+        return $this->isShopping && $this->open === [];
+    }
+
     /** @return array<int, list<string>> figures that nothing takes, by their row */
     public function left(): array
     {
@@ -258,14 +271,18 @@ final class Text
             }
         }
 
-        return $row->tells(Kind::Variant);
+        return $row->tells(Kind::Variant) || $row->tells(Kind::Bought);
+    }
+
+    private function meant(string $name): string
+    {
+        return $this->meant[$name] ??= $this->grammar->meant($name);
     }
 
     private function isSame(string $one, string $other): bool
     {
-        $id = $this->grammar->meant($one);
-
-        return mb_strtolower($one) === mb_strtolower($other) || ($id !== '' && $id === $this->grammar->meant($other));
+        return mb_strtolower($one) === mb_strtolower($other)
+            || ($this->meant($one) !== '' && $this->meant($one) === $this->meant($other));
     }
 
     /**
@@ -403,9 +420,9 @@ final class Text
     /** @param  list<Entry>  $entries */
     private function called(string $name, array $entries): ?Entry
     {
-        $id = $this->grammar->meant($name);
+        $id = $this->meant($name);
         foreach ($entries as $entry) {
-            if ($this->grammar->meant($entry->name) === $id) {
+            if ($this->meant($entry->name) === $id) {
                 return $entry;
             }
         }

@@ -161,6 +161,9 @@ final class Draft
             $row = $this->marking->placeOf($entry->row);
             $told[] = $this->entries->placed($row, $entry->name, $entry->says())->on($entry->row, $row);
         }
+        if ($told === [] && $this->text?->isShopping() === true) {
+            return [];
+        }
         $open = $this->text?->open() ?? [];
         if ($told === [] || ($open !== [] && self::known($told) <= self::known($lines))) {
             return $lines;

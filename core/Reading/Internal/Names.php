@@ -127,6 +127,14 @@ final class Names
             || array_filter(Abroad::english($name), $this->catalogue->isCalled(...)) !== [];
     }
 
+    /** The id of what a name means; "" where nothing is near. */
+    public function meant(string $name): string
+    {
+        return $this->settled($name) === null && $this->own->meant($name) === []
+            ? $this->catalogue->idOf($name) ?? $this->matching($name)[0]->ingredient->id ?? ''
+            : $this->matching($name)[0]->ingredient->id ?? '';
+    }
+
     /** Whether a name says only what kind of thing is wanted: such a one is another each time. */
     public static function isKind(string $name): bool
     {

@@ -128,7 +128,8 @@ final readonly class Balance implements Phrase
     {
         $at = $chart->skip($name->to, ...self::SIGNS);
         $rest = $chart->past($at, Kind::Rest);
-        if ($rest > $at) {
+        // "Coconut oil. Rest 2 hours": what rests is something else.
+        if ($rest > $at && $chart->token($rest)?->number === null && ! $chart->isSign($name->to, '.')) {
             yield $this->found($name, $this->fill(null, $at, $rest), $chart->skip($rest, ')'), $chart);
         }
         [$to, $whole] = $this->level($at, $chart);

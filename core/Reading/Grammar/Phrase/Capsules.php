@@ -30,6 +30,9 @@ final readonly class Capsules implements Phrase
         }
         [$at, $count] = $number;
         $at = $chart->past($at, Kind::Grade);
+        if ($chart->value($this->names->run($at, $chart), Kind::Unit) !== self::UNIT) {
+            return;
+        }
         foreach ($this->names->exactly($at, $chart) ?: $this->names->nearly($at, $chart) as $name) {
             if ($chart->value($name->to, Kind::Unit) !== self::UNIT) {
                 continue;
