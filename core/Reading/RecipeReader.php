@@ -68,8 +68,7 @@ final readonly class RecipeReader
             $items,
             new Entries($this->names, $this->kitchen, $as),
             new Spans($text, $source->placed, $plain),
-            new Text(self::numbered($listed), new Grammar($this->names), Vocabulary::of($whole)),
-        ))->recipe();
+        ))->recipe(new Text(self::numbered($listed), new Grammar($this->names), Vocabulary::of($whole)));
     }
 
     /**

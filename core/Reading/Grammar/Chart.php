@@ -9,7 +9,10 @@ namespace Crown\Reading\Grammar;
  */
 final class Chart
 {
-    /** @var array<int, array<string, array{int, float|string|true}>> by place and kind: the token after it, and its value */
+    /**
+     * @var array<int, array<string, array{int, float|string|true}>> by place and kind: the token after it, and its
+     * value
+     */
     private array $meant = [];
 
     /** @var array<string, array<int, list<mixed>>> by phrase and place */
@@ -97,7 +100,8 @@ final class Chart
     /** Whether a word at a place is known for anything but a name. */
     public function isSmall(int $place): bool
     {
-        return $this->is($place, Kind::Stop, Kind::Of, Kind::Plus, Kind::Or, Kind::Each, Kind::Act, Kind::Hedge, Kind::Not);
+        return $this->is($place, Kind::Stop, Kind::Of, Kind::Plus, Kind::Or, Kind::Each, Kind::Act, Kind::Hedge,
+            Kind::Not);
     }
 
     /** The first place from here on that is none of some signs. */

@@ -90,7 +90,8 @@ final readonly class Cover
             $token->number !== null || self::isAmount($place, $chart) => self::FIGURE,
             ! $token->isWord() => self::SIGN,
             $chart->is($place, Kind::Stop, Kind::Act, Kind::Of, Kind::Plus, Kind::Hedge) => self::SMALL,
-            $chart->is($place, Kind::Grade, Kind::Form, Kind::Vessel, Kind::TimeUnit, Kind::LongTime, Kind::Product) => self::STATE,
+            $chart->is($place, Kind::Grade, Kind::Form, Kind::Vessel, Kind::TimeUnit, Kind::LongTime,
+                Kind::Product) => self::STATE,
             $chart->is($place, Kind::Number) => self::NUMBER_WORD,
             default => self::WORD,
         };

@@ -16,8 +16,7 @@ final readonly class Entry
         public ?Amount $amount,
         public int $row,
         public ?Amount $per = null,
-    )
-    {
+    ) {
     }
 
     public function with(?Amount $amount): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar;
 
+use Crown\Measure\Property;
 use Crown\Reading\Grammar\Phrase\AmountThenName;
 use Crown\Reading\Grammar\Phrase\Balance;
 use Crown\Reading\Grammar\Phrase\Capsules;
@@ -12,10 +13,9 @@ use Crown\Reading\Grammar\Phrase\NameAlone;
 use Crown\Reading\Grammar\Phrase\NameThenAmount;
 use Crown\Reading\Grammar\Phrase\PartOfVessel;
 use Crown\Reading\Grammar\Phrase\Ratio;
-use Crown\Reading\Grammar\Phrase\Together;
 use Crown\Reading\Grammar\Phrase\TimesAs;
+use Crown\Reading\Grammar\Phrase\Together;
 use Crown\Reading\Grammar\Phrase\Told;
-use Crown\Measure\Property;
 use Crown\Reading\Internal\Names;
 
 /** The phrases that recipes are made of, and rows read by them. Method page: docs/methods/reading.md. */
@@ -91,7 +91,8 @@ final readonly class Grammar
         $next = $chart->tokens[$place + 1];
         $before = $chart->tokens[$place - 1];
         $isEllipsis = $before->isSign('.') || $next->isSign('.') || $before->isSign('…');
-        if (! $chart->isSign($place, '.', '!', '?', ')') || $next->glued || $isEllipsis || ($chart->isSign($place, ')') && ! $before->isSign('.', '!'))) {
+        if (! $chart->isSign($place, '.', '!', '?', ')') || $next->glued || $isEllipsis
+            || ($chart->isSign($place, ')') && ! $before->isSign('.', '!'))) {
             return false;
         }
         $begins = preg_match('/^[\p{Lu}\d"“„(]/u', $next->text) === 1;

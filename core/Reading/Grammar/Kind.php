@@ -69,6 +69,8 @@ enum Kind: string
     case OrSo = 'or_so';
     /** What says how long something is enough: "lasts". */
     case Lasting = 'lasting';
+    /** What leaves a thing open: "optional", "if you have it". */
+    case Optional = 'optional';
     case TimeUnit = 'times';
     /** What counts a time that no step waits for: "years". */
     case LongTime = 'time_more';

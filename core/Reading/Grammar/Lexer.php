@@ -13,7 +13,8 @@ final class Lexer
     ];
 
     /** Spaces, emphasis and quotation marks mean nothing. */
-    private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔', "\u{fe0f}", "\u{200d}"];
+    private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔',
+        "\u{fe0f}", "\u{200d}"];
 
     private const TOKEN = '/
         (?<date>(?<!\d)\d{1,2}[\/.]\d{1,2}[\/.](?:\d{4}|\d{2})(?!\d))              # 12.03.26

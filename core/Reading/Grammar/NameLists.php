@@ -24,7 +24,7 @@ final readonly class NameLists
     {
         return $chart->once(self::class, $place, function () use ($place, $chart): array {
             $names = $lists = [];
-            for ($at = $place; count($names) < self::MOST; ) {
+            for ($at = $place; count($names) < self::MOST;) {
                 $name = $this->names->exactly($at, $chart)[0]
                     ?? ($names === [] && ! $chart->isWord($at) ? null : $this->names->nearly($at, $chart)[0] ?? null);
                 if ($name === null || $name->cost >= Namings::UNKNOWN) {

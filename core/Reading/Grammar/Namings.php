@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar;
 
+use Crown\Catalogue\Nature;
 use Crown\Reading\Internal\Names;
 
 /** Names of things: by the letter wherever they stand, by likeness where an amount asks for one. */
@@ -14,6 +15,9 @@ final readonly class Namings
     private const LIKE = 'like';
 
     private const LONGEST = 7;
+
+    /** What may stand before a thing that was made here. */
+    public const HERS = ['my', 'our', 'the'];
 
     /** Words of a name that is known by likeness, or not at all. */
     private const MOST_WORDS = 5;
@@ -54,8 +58,29 @@ final readonly class Namings
                 }
             }
 
-            return $found;
+            return $this->ofOneNature($found, $place, $chart);
         });
+    }
+
+    /**
+     * Without those that leave over a word which makes something else of it: "carrot" of carrot juice.
+     *
+     * @param  list<Named>  $found
+     * @return list<Named>
+     */
+    private function ofOneNature(array $found, int $place, Chart $chart): array
+    {
+        $run = $found === [] ? $place : $this->run($place, $chart);
+
+        $isWet = $run > $place && Nature::ofName($chart->text($place, $run)) === Nature::Watery;
+
+        return array_values(
+            array_filter($found, static fn (Named $n): bool => match (true) {
+                $n->to >= $run => true,
+                $isWet => Nature::ofName($n->text) === Nature::Watery && ! Nature::isFruit($n->text),
+                default => Nature::ofName('x '.$chart->text($n->to, $run)) === null,
+            }),
+        );
     }
 
     /** @return list<Named> "HE de lavande": the kind before the name */
@@ -83,7 +108,7 @@ final readonly class Namings
             }
             $isAmount = $chart->tokens[$to]->number !== null
                 && ($chart->is($to + 1, Kind::Unit) || $chart->isSign($to + 1, '%', ')'));
-            if ($isAmount || $chart->is($to, Kind::Or, Kind::Each)) {
+            if ($isAmount || $chart->is($to, Kind::Or, Kind::Each, Kind::Optional)) {
                 return null;
             }
         }
@@ -95,7 +120,9 @@ final readonly class Namings
     private function known(int $place, int $from, string $state, Chart $chart): array
     {
         $token = $chart->token($place);
-        if ($token === null || ! $token->isWord() || ($chart->isSmall($place) && mb_strlen($token->word) < 4)) {
+        $isHers = $token !== null && in_array($token->word, self::HERS, true);
+        if ($token === null || ! $token->isWord() || (! $isHers && $chart->isSmall($place)
+            && mb_strlen($token->word) < 3)) {
             return [];
         }
         $found = [];
@@ -139,7 +166,8 @@ final readonly class Namings
 
             return [new Named($chart->text($from, $end), $in === null ? self::UNKNOWN : 0.0, $from, $end)];
         }
-        $to = $chart->isSign($to, '.') && $chart->token($to)?->glued === true && $chart->is($to + 1, Kind::Essential) ? $to + 1 : $to;
+        $to = $chart->isSign($to, '.') && $chart->token($to)?->glued === true
+            && $chart->is($to + 1, Kind::Essential) ? $to + 1 : $to;
         $oil = $chart->past($to, Kind::Essential);
         $kind = $chart->value($to, Kind::Essential);
         $name = $this->ending($text, $from, $to, $chart);
@@ -203,10 +231,16 @@ final readonly class Namings
                 // "Essential oil of your choice".
                 $isOpen = $end === $to || $chart->is($end, Kind::Of);
                 if ($isOpen && Names::isKind($chart->text($at, $end))) {
+                    $end = $this->piece($end, $chart);
+
                     return [new Named($chart->text($at, $end), self::UNKNOWN, $place, $end)];
                 }
             }
             for ($end = $to; $end > $at; $end--) {
+                // A word that says what it is cannot be left over: "carrot juice" is no carrot.
+                if ($end < $to && Nature::ofName('x '.$chart->text($end, $to)) !== null) {
+                    break;
+                }
                 $text = $chart->text($at, $end);
                 $score = mb_strlen($text) < 3 ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
                 if ($score >= self::NEAR) {
@@ -246,6 +280,20 @@ final readonly class Namings
         }
 
         return $to === $at ? $place : $to;
+    }
+
+    /** The token after a name that is described further: "essential oil of your choice (lavender)". */
+    private function piece(int $place, Chart $chart): int
+    {
+        $to = $place;
+        if (! $chart->is($to, Kind::Of)) {
+            return $to;
+        }
+        while ($chart->isWord($to) && Numbers::at($to, $chart) === null) {
+            $to++;
+        }
+
+        return $chart->isSign($to, '(') ? $this->bracket($to, $chart) ?? $to : $to;
     }
 
     /** "Salve: 100 g …": what is made, and nothing that goes in. */

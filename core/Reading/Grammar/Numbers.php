@@ -112,7 +112,8 @@ final class Numbers
         }
         $token = $chart->token($place);
 
-        return $token !== null && str_contains($token->word, '-') ? self::hyphenated($place, $token->word, $chart) : null;
+        return $token !== null && str_contains($token->word, '-') ? self::hyphenated($place, $token->word, $chart)
+            : null;
     }
 
     /** @return array{int, float}|null */

@@ -72,6 +72,19 @@ final class Quantities
         return $low === $high ? Amount::figure($low) : Amount::figure($low).'-'.Amount::figure($high);
     }
 
+    /** As cooks write it: 1.5 is 1 1/2. */
+    private static function inFractions(float $low, float $high): string
+    {
+        $part = $low - floor($low);
+        foreach (['1/4' => 0.25, '1/3' => 1 / 3, '1/2' => 0.5, '2/3' => 2 / 3, '3/4' => 0.75] as $written => $is) {
+            if ($low === $high && abs($part - $is) < 0.001) {
+                return $low < 1.0 ? $written : floor($low).' '.$written;
+            }
+        }
+
+        return self::bare($low, $high);
+    }
+
     private static function pastHedge(int $place, Chart $chart): int
     {
         for ($at = $place; ;) {
@@ -93,7 +106,8 @@ final class Quantities
             : $between;
         $number = $between > $to ? Numbers::at($between, $chart) : null;
         $isRange = $number !== null && $number[1] > $low && $number[1] <= 10 * $low
-            && ($chart->isSign($to, '-', '–', '—') || $chart->token($between)?->number !== null || $low < 20);
+            && ($chart->isSign($to, '-', '–', '—') || $chart->token($between)?->number !== null || $low < 20.0
+                || $number[1] <= 2 * $low);
 
         return $isRange ? $number : [$to, $low];
     }
@@ -161,7 +175,8 @@ final class Quantities
 
     private static function pastPoint(int $end, Chart $chart): int
     {
-        $isCut = $chart->isSign($end, '.') && $chart->token($end)?->glued === true && ! self::endsSentence($end, $chart);
+        $isCut = $chart->isSign($end, '.') && $chart->token($end)?->glued === true
+            && ! self::endsSentence($end, $chart);
 
         return $isCut ? $end + 1 : $end;
     }
@@ -180,6 +195,7 @@ final class Quantities
         $words = $chart->inWords($place, $end);
         $one = $high <= 1.0 && $words && in_array($unit, ['cups', 'parts', 'drops', 'capsules'], true);
         $about = $chart->isRough($place) ? 'about ' : '';
+        $figures = $words && in_array($unit, ['cups', 'tbsp', 'tsp'], true) ? self::inFractions($low, $high) : $figures;
         $canonical = $about.$figures.' '.$heaped.($one ? rtrim($unit, 's') : $unit);
         $text = rtrim($chart->text($place, $end), '.');
         // "Tbsp" is tbsp; of a letter alone its size tells.
@@ -338,7 +354,14 @@ final class Quantities
 
         return $amount->unit === Amount::BARE
             ? $other->spanning($amount->from, $to)
-            : (new Amount("$amount->text ($other->text)", $amount->count, $amount->unit, $amount->from, $to));
+            : (new Amount("$amount->text (".self::plainly($other->text).')', $amount->count, $amount->unit,
+                $amount->from, $to));
+    }
+
+    /** Within brackets it is said that it is roughly so much. */
+    public static function plainly(string $text): string
+    {
+        return str_starts_with($text, 'about ') ? substr($text, 6) : $text;
     }
 
     /** "1 cup + 2 tbsp", "1 cup plus 2 tbsp". */
@@ -369,7 +392,8 @@ final class Quantities
         } catch (MeasureError) {
             return $canonical;
         }
-        $isSame = $other->unit === $one->unit && abs($other->count->best - $one->count->best) < 0.002 * $one->count->best;
+        $isSame = $other->unit === $one->unit
+            && abs($other->count->best - $one->count->best) < 0.002 * $one->count->best;
 
         return $isSame ? $written : $canonical;
     }

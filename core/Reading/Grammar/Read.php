@@ -72,6 +72,39 @@ final readonly class Read
         );
     }
 
+    /** Whether it is made of words alone, and not of small ones. */
+    public function isOfWords(): bool
+    {
+        $tells = false;
+        for ($place = 0; $place < $this->chart->length; $place++) {
+            if (! $this->chart->isWord($place)) {
+                return false;
+            }
+            $tells = $tells || ! $this->chart->is($place, Kind::Stop);
+        }
+
+        return $tells;
+    }
+
+    /** Whether an item is one of several: "100 g shea or 80 g mango". */
+    public function offers(): bool
+    {
+        $begins = $ends = [];
+        foreach ($this->cover->taken as [$from, $found]) {
+            if ($found->items !== []) {
+                $begins[$from] = $ends[$this->chart->skip($found->to, ',', '(')] = true;
+            }
+        }
+        foreach (array_keys($ends) as $place) {
+            $or = $this->chart->past($place, Kind::Or);
+            if ($or > $place && ! isset($begins[$place]) && (isset($begins[$or]) || $this->chart->isWord($or))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether a word of a kind stands outside what was taken. */
     public function tells(Kind $kind): bool
     {

@@ -72,7 +72,7 @@ final readonly class Tails
         $isLoose = preg_match('/\d/', $amount->text) !== 1;
         $both = match (true) {
             $isLoose => $other->spanning($amount->from, $amount->to),
-            $isMass => $amount->is("$amount->text ($other->text)"),
+            $isMass => $amount->is("$amount->text (".Quantities::plainly($other->text).')'),
             default => $amount,
         };
 
@@ -90,7 +90,8 @@ final readonly class Tails
         }
         $amount = Quantities::at($chart->skip($says, ',', ':', '.'), $chart)[0] ?? null;
 
-        if ($amount === null || $amount->unit === Amount::FRACTION || $this->names->exactly($amount->to, $chart) !== []) {
+        if ($amount === null || $amount->unit === Amount::FRACTION
+            || $this->names->exactly($amount->to, $chart) !== []) {
             return null;
         }
         $unit = $item->amount->unit ?? Amount::BARE;

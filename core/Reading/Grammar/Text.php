@@ -19,6 +19,9 @@ final class Text
     /** Figures that come to one: parts of the whole. */
     private const PART = 'of one';
 
+    /** Words of a thing that stands alone in a row. */
+    private const ALONE = 3;
+
     /** Tokens of a row that is one of a list. */
     private const LISTED = 6;
 
@@ -39,6 +42,8 @@ final class Text
     private array $open = [];
 
     private bool $isShopping = false;
+
+    private bool $isMisread = false;
 
     private ?Amount $vessel = null;
 
@@ -65,7 +70,8 @@ final class Text
             $torn = $before !== null && count($read) === 1 && $this->isTorn($this->rows[$before], $read[0])
                 ? $this->grammar->row($this->rows[$before][0]->text.' '.$row, $this->vocabulary, $measures)
                 : null;
-            if ($torn !== null && $torn->cover->cost + self::TORN < $this->rows[$before][0]->cover->cost + $read[0]->cover->cost) {
+            if ($torn !== null
+                && $torn->cover->cost + self::TORN < $this->rows[$before][0]->cover->cost + $read[0]->cover->cost) {
                 $this->rows[$before] = [$torn];
 
                 continue;
@@ -84,8 +90,9 @@ final class Text
     {
         $one = $rows[0];
 
-        return count($rows) === 1 && $one->measured() === [] && $one->cover->left === [] && $one->chart->length > 0 && $one->chart->length < 7
-            && $next->chart->length > 0 && ! $next->chart->isSign(0, '-', '*', '•');
+        return count($rows) === 1 && $one->measured() === [] && $one->cover->left === [] && $one->chart->length > 0
+            && $one->chart->length < 7
+            && $next->chart->length > 0 && $next->chart->isWord($next->chart->skip(0, '('));
     }
 
     /**
@@ -99,7 +106,8 @@ final class Text
         $isUse = false;
         foreach ($this->rows as $n => $sentences) {
             $first = $sentences[0];
-            $isUse = $first->isHeading(Kind::HeadUse) || ($isUse && ! $first->isHeading(Kind::HeadList, Kind::HeadMethod));
+            $isUse = $first->isHeading(Kind::HeadUse) || ($isUse
+                && ! $first->isHeading(Kind::HeadList, Kind::HeadMethod));
             foreach ($isUse ? [] : $sentences as $sentence) {
                 $entries = $this->with($entries, $sentence, $n);
             }
@@ -120,18 +128,23 @@ final class Text
         if ($this->isRefused($read)) {
             $isShopping = $read->tells(Kind::Bought) && $read->measured() !== [];
             $this->isShopping = $this->isShopping || $isShopping;
-            $this->must($isShopping || $entries !== [] || $read->measured() === [], 'told of another making: '.$read->text);
+            $this->needs($isShopping || $entries !== []
+                || $read->measured() === [], 'told of another making: '.$read->text);
 
             return $entries;
         }
         $this->must(! $this->leavesFigures($read), 'a figure is left over: '.$read->text);
-        $this->must(! $read->chart->holds(Kind::Cover), 'as much as covers it: '.$read->text);
+        $this->needs(! $read->chart->holds(Kind::Cover), 'as much as covers it: '.$read->text);
         $mends = $read->tells(Kind::Edit) || $read->tells(Kind::Correct);
+        $isOpen = $read->offers() || ($read->measured() !== [] && $read->tells(Kind::Optional));
+        $this->needs(! $isOpen, 'a choice: '.$read->text);
+        $this->must(! $this->isUntold($read, $row), 'a row of its own: '.$read->text);
         $before = count($entries);
         foreach ($read->measuredPer() as [$item, $per]) {
             if ($this->isSize($item, $read, $row)) {
                 $unit = $read->cover->asides(Aside::UNIT)[0]->amount->unit ?? '';
-                $this->whole ??= $item->amount?->isBare() === true ? Amount::of($item->amount->count, $unit, 0, 0) : $item->amount;
+                $this->whole ??= $item->amount?->isBare() === true ? Amount::of($item->amount->count, $unit, 0, 0)
+                    : $item->amount;
 
                 continue;
             }
@@ -148,14 +161,18 @@ final class Text
         return $entries;
     }
 
-    /** "Curl cream (200 g)" over a list: how much it makes; "1 ml essential oils: 10 drops …": the sum of what follows. */
+    /**
+     * "Curl cream (200 g)" over a list: how much it makes; "1 ml essential oils: 10 drops …": the sum of what
+     * follows.
+     */
     private function isSize(Item $item, Read $read, int $row): bool
     {
         if ($item->name->cost < Namings::UNKNOWN || $item->amount === null) {
             return false;
         }
         $isTitle = $row === array_key_first($this->rows) && count($this->rows) > 1
-            && (in_array($item->amount->unit, ['g', 'kg', 'ml', 'l', 'oz', 'fl oz'], true) || $read->cover->asides(Aside::UNIT) !== [])
+            && (in_array($item->amount->unit, ['g', 'kg', 'ml', 'l', 'oz', 'fl oz'], true)
+                || $read->cover->asides(Aside::UNIT) !== [])
             && count($read->measured()) === 1;
 
         return $isTitle || $read->chart->isSign($item->name->to, ':');
@@ -194,7 +211,7 @@ final class Text
 
     private function entry(Item $item, int $row, ?Amount $per): Entry
     {
-        $this->must($item->choices === [], 'one of several: '.$item->name->text);
+        $this->needs($item->choices === [], 'one of several: '.$item->name->text);
         // What has an amount with a unit is something, be it unknown; a word behind a figure may be anything.
         $isSomething = $item->name->cost < Namings::DOUBTFUL
             || ($item->name->cost <= Namings::UNKNOWN && $item->amount !== null && ! $item->amount->isBare());
@@ -203,13 +220,26 @@ final class Text
         return new Entry($item->name->text, $item->amount, $row, $per);
     }
 
+    /** A short row that says nothing else may be a thing without an amount: "essential oils". */
+    private function isUntold(Read $read, int $row): bool
+    {
+        return $row !== array_key_first($this->rows)
+            && $read->cover->taken === []
+            && $read->isOfWords()
+            && $read->chart->length <= self::ALONE
+            && ! $read->chart->isSign($read->chart->length - 1, ':', '!', '.', '?')
+            && ! $read->isHeading(Kind::HeadList, Kind::HeadMethod, Kind::HeadUse);
+    }
+
     /** A figure counts as left over where a sentence names something, or gives it a unit. */
     private function leavesFigures(Read $read): bool
     {
         foreach ($read->cover->left as $place) {
             $isMeasure = $read->chart->is($place + 1, Kind::Unit) || $read->chart->isSign($place + 1, '%');
             // "2 vanilla pods": a row of a list, be its name unknown.
-            $isListed = $read->chart->length <= self::LISTED && $place <= 1 && $read->chart->isWord($place + 1);
+            $isEnd = $place === $read->chart->length - 1 && $read !== $this->rows[array_key_first($this->rows)][0];
+            $isListed = $read->chart->length <= self::LISTED
+                && ($isEnd ? $read->chart->isWord($place - 1) : $place <= 1 && $read->chart->isWord($place + 1));
             if ($read->measured() !== [] || $isMeasure || $isListed) {
                 return true;
             }
@@ -223,6 +253,19 @@ final class Text
         if (! $holds) {
             $this->open[] = $else;
         }
+    }
+
+    /** What means something else where it does not hold, however much of it is known. */
+    private function needs(bool $holds, string $else): void
+    {
+        $this->must($holds, $else);
+        $this->isMisread = $this->isMisread || ! $holds;
+    }
+
+    /** Whether it would say something else than the text does, once entries() was asked for. */
+    public function isMisread(): bool
+    {
+        return $this->isMisread;
     }
 
     /** Whether it tells of shopping, and of nothing that is made, once entries() was asked for. */
@@ -299,7 +342,8 @@ final class Text
                 $amount = $entry->amount;
                 $unit = $known->amount->unit ?? '';
                 $entries[$n] = $known->with(
-                    $amount?->isBare() === true ? Amount::of($amount->count, $unit, $amount->from, $amount->to) : $amount,
+                    $amount?->isBare() === true ? Amount::of($amount->count, $unit, $amount->from, $amount->to)
+                        : $amount,
                 );
 
                 return $entries;
@@ -343,7 +387,25 @@ final class Text
             $settled[] = $entry->with($amount);
         }
 
+        $this->partsAreWhole($entries);
+
         return $this->ofTheWhole($settled);
+    }
+
+    /**
+     * Parts of the whole have to come to it; "a third of a jar" of no size is a part of nobody knows what.
+     *
+     * @param  list<Entry>  $entries as they were said
+     */
+    private function partsAreWhole(array $entries): void
+    {
+        $parts = array_filter($entries, static fn (Entry $e): bool => $e->amount?->unit === Amount::FRACTION);
+        $rests = array_filter($entries, static fn (Entry $e): bool => $e->amount?->unit === Amount::FILL);
+        $shares = array_filter($entries, static fn (Entry $e): bool => $e->amount?->unit === '%');
+        $sum = array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $parts))
+            + array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $shares)) / 100.0;
+        $isWhole = ($sum > 0.97 && $sum < 1.06) || ($rests !== [] && $sum < 1.0) || $this->vessel !== null;
+        $this->needs($parts === [] || $isWhole, 'parts of nobody knows what');
     }
 
     /**
@@ -364,9 +426,10 @@ final class Text
         $shares = $units === ['parts'] || $units === ['%'];
         $sum = array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $base));
         $size = $this->holds($per);
-        $total = array_sum(array_map(fn (Entry $e): float => $e->amount === null ? 0.0 : $this->holds($e->amount), $base));
+        $total = array_sum(array_map(fn (Entry $e): float => $e->amount === null ? 0.0
+            : $this->holds($e->amount), $base));
         $isKnown = $size > 1.0 && $sum > 0.0 && ($shares || $total > 1.0);
-        $this->must($isKnown, 'said of so much of nobody knows what');
+        $this->needs($isKnown, 'said of so much of nobody knows what');
         if (! $isKnown) {
             return $entries;
         }
@@ -379,11 +442,14 @@ final class Text
                 return $e;
             }
             if ($e->per === null) {
-                return $shares ? $e->with(Amount::of(round($whole * $amount->count / $sum, 2), $unit, $amount->from, $amount->to)) : $e;
+                return $shares
+                    ? $e->with(Amount::of(round($whole * $amount->count / $sum, 2), $unit, $amount->from,
+                        $amount->to)) : $e;
             }
             $times = $shares ? 1.0 : $total / $this->holds($e->per);
 
-            return $times === 1.0 ? $e : $e->with(Amount::of(round($amount->count * $times, 1), $amount->unit, $amount->from, $amount->to));
+            return $times === 1.0 ? $e
+                : $e->with(Amount::of(round($amount->count * $times, 1), $amount->unit, $amount->from, $amount->to));
         }, $entries);
     }
 
@@ -403,14 +469,17 @@ final class Text
 
                 continue;
             }
-            $other = $amount->text === '' ? $related[count($related) - 1] ?? null : $this->called($amount->text, $entries);
+            $other = $amount->text === '' ? $related[count($related) - 1] ?? null
+                : $this->called($amount->text, $entries);
             $of = $other?->amount;
             if ($of !== null && $of->unit !== Amount::TIMES) {
-                $related[] = $entry->with(Amount::of($of->count * $amount->count, $of->unit, $amount->from, $amount->to));
+                $related[] = $entry->with(Amount::of($of->count * $amount->count, $of->unit, $amount->from,
+                    $amount->to));
             } else {
-                $this->must($amount->text !== '', 'so many times nobody knows what: '.$entry->name);
+                $this->needs($amount->text !== '', 'so many times nobody knows what: '.$entry->name);
                 $related[] = $entry->with(Amount::of($amount->count, 'parts', $amount->from, $amount->to));
-                $related[] = new Entry($amount->text, Amount::of(1.0, 'parts', $amount->from, $amount->to), $entry->row);
+                $related[] = new Entry($amount->text, Amount::of(1.0, 'parts', $amount->from, $amount->to),
+                    $entry->row);
             }
         }
 
@@ -491,12 +560,14 @@ final class Text
             return $this->rest($amount, $entries, $unit);
         }
         $later = array_slice($entries, count($before) + 1);
-        $isLast = array_filter($later, fn (Entry $e): bool => $e->amount !== null && $this->holds($e->amount) > 0.0) === [];
-        $there = array_sum(array_map(fn (Entry $e): float => $e->amount === null ? 0.0 : $this->holds($e->amount), $before));
+        $isLast = array_filter($later, fn (Entry $e): bool => $e->amount !== null
+            && $this->holds($e->amount) > 0.0) === [];
+        $there = array_sum(array_map(fn (Entry $e): float => $e->amount === null ? 0.0
+            : $this->holds($e->amount), $before));
         if ($isLast && $amount->unit === Amount::FILL) {
             return $amount;
         }
-        $this->must($level > $there, 'a level below what is there: '.$entry->name);
+        $this->needs($level > $there, 'a level below what is there: '.$entry->name);
 
         return Amount::of(round(max(0.0, $level - $there), 1), 'ml', $amount->from, $amount->to);
     }
@@ -540,17 +611,19 @@ final class Text
         }
         $isShares = array_filter(
             $entries,
-            static fn (Entry $e): bool => $e->amount?->unit === '%' || ($e->amount?->isBare() === true && $unit === '%'),
+            static fn (Entry $e): bool => $e->amount?->unit === '%' || ($e->amount?->isBare() === true
+                && $unit === '%'),
         ) !== [];
         $whole = $this->whole ?? $this->vessel;
         if ($isShares || $whole === null) {
-            $this->must($isShares || $whole !== null, 'the rest of nobody knows what');
-            $this->must($amount->unit === Amount::FILL, 'a level in a vessel of no size');
+            $this->needs($isShares || $whole !== null, 'the rest of nobody knows what');
+            $this->needs($amount->unit === Amount::FILL, 'a level in a vessel of no size');
 
             return $amount;
         }
 
-        $holds = $whole === $this->vessel || ! in_array($whole->unit, ['g', 'kg', 'oz', 'lb'], true) ? $this->millilitres($whole) : null;
+        $holds = $whole === $this->vessel || ! in_array($whole->unit, ['g', 'kg', 'oz', 'lb'], true)
+            ? $this->millilitres($whole) : null;
 
         return $amount->is($holds === null
             ? 'to make '.Amount::figure($whole->count).' '.$whole->unit

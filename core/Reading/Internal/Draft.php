@@ -56,6 +56,9 @@ final class Draft
 
     private bool $begun = false;
 
+    /** @var array<int, Phase> when the things of a row go in, by the heading above it, by row of the source */
+    private array $phases = [];
+
     /** Number of the row of the source that is being read. */
     private int $at = -1;
 
@@ -81,7 +84,6 @@ final class Draft
 
     /**
      * @param  list<Row>  $listed rows of a list
-     * @param  Text|null  $text the same as the grammar reads it
      */
     public function __construct(
         private readonly array $listed,
@@ -91,7 +93,6 @@ final class Draft
         private readonly Items $items,
         private readonly Entries $entries,
         private readonly Spans $spans,
-        private readonly ?Text $text = null,
     ) {
         $this->negations = new Negations($names);
         $this->written = array_map(static fn (Row $r): string => $r->text, $listed);
@@ -105,8 +106,12 @@ final class Draft
         $this->marking = new Marking($listed, $this->told, $spans, $entries, $this->claims, $entries->as);
     }
 
-    /** @throws ReadingError when there are more lines or steps than a formula holds */
-    public function recipe(): Recipe
+    /**
+     * @param  Text  $text the same as the grammar reads it
+     *
+     * @throws ReadingError when there are more lines or steps than a formula holds
+     */
+    public function recipe(Text $text): Recipe
     {
         foreach ($this->rows as $n => $row) {
             $this->row(Rows::unbulleted($row), $n);
@@ -126,7 +131,7 @@ final class Draft
             ...array_map(static fn (ReadLine $l): string => $l->text, $strays),
             ...$people->areAbroad() ? $told : [],
         ]), $people)[0] ?? ForWhom::place($this->title, $people);
-        $lines = $this->better(Passing::settled($this->lines, $this->passing));
+        $lines = $this->better(Passing::settled($this->lines, $this->passing), $text);
         $lines = $this->marking->corrected([...$lines, ...$this->onlyInSteps($lines)]);
         $this->marking->mark($lines, $this->writtenSteps, $this->passing, $this->figures);
         $this->spans->anywhere($for->words ?? '', Fate::Audience);
@@ -154,21 +159,23 @@ final class Draft
      * @param  list<ReadLine>  $lines as they were read row by row
      * @return list<ReadLine>
      */
-    private function better(array $lines): array
+    private function better(array $lines, Text $text): array
     {
         $told = [];
-        foreach ($this->text?->entries() ?? [] as $entry) {
+        foreach ($text->entries() as $entry) {
             $row = $this->marking->placeOf($entry->row);
-            $told[] = $this->entries->placed($row, $entry->name, $entry->says())->on($entry->row, $row);
+            $told[] = $this->entries->placed($row, $entry->name, $entry->says())
+                ->under($this->phases[$entry->row] ?? null)
+                ->on($entry->row, $row);
         }
-        if ($told === [] && $this->text?->isShopping() === true) {
+        if ($told === [] && $text->isShopping()) {
             return [];
         }
-        $open = $this->text?->open() ?? [];
-        if ($told === [] || ($open !== [] && self::known($told) <= self::known($lines))) {
+        $isLess = $text->open() !== [] && ($text->isMisread() || self::known($told) <= self::known($lines));
+        if ($told === [] || $isLess) {
             return $lines;
         }
-        $left = $this->text?->left() ?? [];
+        $left = $text->left();
         $this->figures = array_filter(array_map(static fn (Row $r): array => $left[$r->of] ?? [], $this->listed));
 
         return $told;
@@ -198,6 +205,9 @@ final class Draft
             return;
         }
         $this->at = $this->listed[$n]->of;
+        if ($this->phase !== null) {
+            $this->phases[$this->at] = $this->phase;
+        }
         $this->isNames($bare, $n) || $this->isContent($bare, $n);
         foreach ($this->negations->in($this->written[$n]) as $refused) {
             $this->spans->words($this->at, $refused, Fate::Negated);

@@ -230,14 +230,15 @@ final class ReadingTest extends CoreTestCase
         );
     }
 
-    public function test_what_only_the_method_names_is_asked_about(): void
+    public function test_what_only_the_method_names_with_an_amount_is_a_line(): void
     {
         $recipe = self::read(
             "Oil\n100 ml olive oil\nMethod\nStir in 10 drops of peppermint oil and pour into bottles.",
         );
 
+        self::assertSame(['100 ml', '10 drops'], array_column($recipe->lines, 'amount'));
         self::assertSame('peppermint-eo', $recipe->lines[1]->ingredient());
-        self::assertSame(Understood::Doubtful, $recipe->lines[1]->understood);
+        self::assertSame(Understood::Yes, $recipe->lines[1]->understood);
     }
 
     public function test_doubt_is_said(): void
@@ -420,7 +421,8 @@ final class ReadingTest extends CoreTestCase
 
     public function test_after_many_names_that_are_like_nothing_none_is_guessed_any_more(): void
     {
-        $rows = array_map(static fn (int $n): string => "7 g qvx$n wkjz$n", range(1, 200));
+        $letters = static fn (int $n): string => chr(97 + intdiv($n, 20)).chr(97 + $n % 20);
+        $rows = array_map(static fn (int $n): string => "7 g qvx{$letters($n)} wkjz{$letters($n)}", range(1, 200));
         $lines = self::read("Oil\n".implode("\n", [...$rows, '5 g grapesede oil', '5 g shea butter']))->lines;
 
         self::assertCount(202, $lines);

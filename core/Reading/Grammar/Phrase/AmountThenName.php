@@ -6,7 +6,6 @@ namespace Crown\Reading\Grammar\Phrase;
 
 use Crown\Reading\Grammar\Amount;
 use Crown\Reading\Grammar\Chart;
-use Crown\Reading\Grammar\Found;
 use Crown\Reading\Grammar\Item;
 use Crown\Reading\Grammar\Kind;
 use Crown\Reading\Grammar\Named;
@@ -25,6 +24,10 @@ final readonly class AmountThenName implements Phrase
 
     private const OF_THE = 0.15;
 
+    private const BESIDE = ['over', 'above'];
+
+    private const NOT_IN = 3.0;
+
     public function __construct(private Namings $names, private Tails $tails)
     {
     }
@@ -36,18 +39,23 @@ final readonly class AmountThenName implements Phrase
             $at = $chart->skip($at, ')', 'x', '×');
             // "60 ml of the tea", "30 g of your butter".
             $of = $at;
-            $at = $at > $amount->to && $chart->is($at, Kind::Stop) ? $chart->past($at, Kind::Stop) : $at;
+            $isHers = in_array($chart->token($at)?->word, ['my', 'our'], true);
+            $isSpoken = $at > $amount->to && ! $isHers && $this->names->exactly($at, $chart) === [];
+            $at = $isSpoken && $chart->is($at, Kind::Stop) ? $chart->past($at, Kind::Stop) : $at;
             if ($chart->is($at, Kind::Each)) {
                 continue;
             }
             // "A third with castor oil".
-            $at = $amount->unit === Amount::FRACTION && $at === $amount->to ? $chart->past($at, Kind::Plus, Kind::Stop) : $at;
+            $at = $amount->unit === Amount::FRACTION && $at === $amount->to
+                ? $chart->past($at, Kind::Plus, Kind::Stop) : $at;
             $isSaid = $chart->is($amount->to, Kind::Of) || $chart->inWords($amount->from, $amount->to);
             $amount = $amount->unit === Amount::BARE && $isSaid
                 ? $amount->is($amount->text, unit: Amount::SAME)
                 : $amount;
             // What is spoken of as known may be what was made before.
             $known = $at > $of ? self::OF_THE : 0.0;
+            // "Melt it over a cup of hot tea": beside it, and not in it.
+            $known += in_array($chart->token($place - 1)?->word, self::BESIDE, true) ? self::NOT_IN : 0.0;
             $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
             foreach ($this->called($amount, $at, $chart) as $name) {
                 $name = $name->cost < Namings::UNKNOWN
@@ -62,6 +70,13 @@ final readonly class AmountThenName implements Phrase
     private function called(Amount $amount, int $at, Chart $chart): array
     {
         $exact = $this->names->exactly($at, $chart);
+        if ($exact === [] && in_array($chart->token($at)?->word, ['my', 'our'], true)) {
+            // Hers, and not one that is bought: "my peppermint oil".
+            return array_map(
+                static fn (Named $n): Named => new Named('my '.$n->text, $n->cost, $at, $n->to),
+                $this->names->exactly($at + 1, $chart),
+            );
+        }
         $run = $exact === [] ? $at : $this->names->run($at, $chart);
         if ($exact !== [] && $run > $exact[0]->to && $amount->unit !== Amount::BARE) {
             // "Black seed oyl": what follows a name may be its end, written otherwise.

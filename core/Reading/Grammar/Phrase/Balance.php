@@ -29,7 +29,8 @@ final readonly class Balance implements Phrase
     {
         yield from $this->restOf($place, $chart);
         yield from $this->toppedUp($place, $chart);
-        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) || $chart->holds(Kind::Mark) ? $this->before($place, $chart) : [] as $name) {
+        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) || $chart->holds(Kind::Mark)
+            ? $this->before($place, $chart) : [] as $name) {
             yield from $this->behind($name, $chart);
         }
     }
@@ -115,7 +116,8 @@ final readonly class Balance implements Phrase
             $at++;
         }
         $size = Quantities::at($at, $chart)[0] ?? null;
-        $size = $size !== null && $this->isWhole($size) && $chart->is($chart->skip($size->to, '-'), Kind::Vessel) ? $size : null;
+        $size = $size !== null && $this->isWhole($size) && $chart->is($chart->skip($size->to, '-'), Kind::Vessel)
+            ? $size : null;
         $at = $size === null ? $at : $chart->skip($size->to, '-');
         $vessel = $chart->past($at, Kind::Vessel);
         $brim = $chart->past($vessel, Kind::Brim);
@@ -133,7 +135,7 @@ final readonly class Balance implements Phrase
             yield $this->found($name, $this->fill(null, $at, $rest), $chart->skip($rest, ')'), $chart);
         }
         [$to, $whole] = $this->level($at, $chart);
-        if ($whole !== null) {
+        if ($whole !== null && ! ($whole->isBare() && $name->cost > 0.0)) {
             yield $this->found($name, $this->fill($whole, $at, $to), $chart->skip($to, ')'), $chart);
         }
     }
@@ -146,7 +148,8 @@ final readonly class Balance implements Phrase
         foreach (Quantities::at($up, $chart) as $whole) {
             $mark = $chart->past($chart->skip($whole->to, '-'), Kind::Mark);
             $isPart = $whole->unit === Amount::FRACTION && $mark > $whole->to;
-            $isHalfway = $whole->unit === Amount::FRACTION && str_starts_with($chart->token($whole->from)->word ?? '', 'halfw');
+            $isHalfway = $whole->unit === Amount::FRACTION && str_starts_with($chart->token($whole->from)->word
+                ?? '', 'halfw');
             $isSize = $up > $place && ($this->isWhole($whole) || ($whole->isBare() && $whole->count >= 20.0));
             $isWarmth = in_array($chart->token($whole->to)?->text, ['C', 'F', '°', 'º'], true)
                 || $chart->is($whole->to, Kind::TimeUnit, Kind::Degrees);

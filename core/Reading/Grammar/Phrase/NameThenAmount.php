@@ -6,7 +6,6 @@ namespace Crown\Reading\Grammar\Phrase;
 
 use Crown\Reading\Grammar\Amount;
 use Crown\Reading\Grammar\Chart;
-use Crown\Reading\Grammar\Found;
 use Crown\Reading\Grammar\Item;
 use Crown\Reading\Grammar\Kind;
 use Crown\Reading\Grammar\Named;
@@ -40,11 +39,18 @@ final readonly class NameThenAmount implements Phrase
             $cost = self::COST + $name->cost + ($chart->isSign($name->to, ',', '.') ? 0.15 : 0.0);
             foreach (Quantities::at($opens, $chart) as $amount) {
                 $to = $opens > $signs ? $this->closed($amount->to, $chart) : $amount->to;
-                if ($to === null || $amount->unit === Amount::FRACTION) {
+                // A figure may be of the name: "BTMS-50".
+                $isOfName = $amount->from < ($this->names->exactly($place, $chart)[0]->to ?? 0);
+                if ($to === null || $amount->unit === Amount::FRACTION || $isOfName) {
+                    continue;
+                }
+                // A figure without a unit belongs to no name that is hardly one.
+                if ($amount->isBare() && $name->cost > Namings::DOUBTFUL && ! $chart->isSign($amount->to, '(')) {
                     continue;
                 }
                 $bare = $amount->isBare() ? self::BARE : 0.0;
-                $amount = $bare > 0.0 && ! $chart->isWord($to) ? $amount->is($amount->text, unit: Amount::SAME) : $amount;
+                $amount = $bare > 0.0 && ! $chart->isWord($to) ? $amount->is($amount->text, unit: Amount::SAME)
+                    : $amount;
                 yield from $this->tails->of(new Item($amount, $name), $to, $cost + $bare, $chart);
             }
         }
@@ -59,7 +65,8 @@ final readonly class NameThenAmount implements Phrase
         $amount = $chart->skip($to, '(', ...self::SIGNS);
 
         // Only what an amount follows is looked for by likeness.
-        $isAsked = $to > ($exact[0]->to ?? $place) && Quantities::at($amount, $chart) !== [];
+        $isAsked = $to > ($exact[0]->to ?? $place) && mb_strlen($chart->text($place, $to)) > 2
+            && Quantities::at($amount, $chart) !== [];
 
         return $isAsked ? [...$exact, ...$this->names->whole($place, $to, $chart)] : $exact;
     }

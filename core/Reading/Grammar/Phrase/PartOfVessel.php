@@ -36,7 +36,8 @@ final readonly class PartOfVessel implements Phrase
         [$at, $size] = $this->size($at, $chart);
         $at = $chart->past($at, Kind::Heap, Kind::Grade);
         $vessel = $chart->past($at, Kind::Vessel);
-        $vessel = $vessel === $at && in_array($chart->token($at)?->word, ['glass', 'bag', 'block', 'pack', 'packet'], true)
+        $vessel = $vessel === $at
+            && in_array($chart->token($at)?->word, ['glass', 'bag', 'block', 'pack', 'packet'], true)
             ? $at + 1
             : $vessel;
         $vessel = $vessel === $at && $chart->token($at + 1)?->word === 'glass' ? $at + 2 : $vessel;

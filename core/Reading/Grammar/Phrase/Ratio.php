@@ -36,7 +36,8 @@ final readonly class Ratio implements Phrase
             foreach ($this->lists->at($at, $chart) as $names) {
                 if (count($names) === count($figures)) {
                     $end = $names[count($names) - 1]->to;
-                    yield new Found($end, self::COST + NameLists::cost($names), $this->items($names, $figures, $place, $to));
+                    yield new Found($end, self::COST + NameLists::cost($names), $this->items($names, $figures,
+                        $place, $to));
                 }
             }
         }
@@ -73,7 +74,8 @@ final readonly class Ratio implements Phrase
     /** What may stand between the names and their ratio: "at a ratio of", "(", ",". */
     private function leads(int $place, Chart $chart): bool
     {
-        return $chart->isSign($place, ',', ':', '(', '-', '–', '—', '=') || $chart->is($place, Kind::RatioWord, Kind::Stop);
+        return $chart->isSign($place, ',', ':', '(', '-', '–', '—', '=')
+            || $chart->is($place, Kind::RatioWord, Kind::Stop);
     }
 
     /** @return array{int, non-empty-list<float>}|null the token after it and its figures, two or more */
@@ -91,7 +93,8 @@ final readonly class Ratio implements Phrase
         $isTold = false;
         while (count($figures) < self::MOST) {
             $isWord = $chart->is($at, Kind::RatioTo) && count($figures) === 1;
-            $between = $chart->isSign($at, ':', '/', '-') ? $at + 1 : ($isWord ? $chart->past($at, Kind::RatioTo) : $at);
+            $between = $chart->isSign($at, ':', '/', '-') ? $at + 1 : ($isWord ? $chart->past($at, Kind::RatioTo)
+                : $at);
             $next = $between > $at ? Numbers::at($between, $chart) : null;
             if ($next === null) {
                 break;
@@ -122,8 +125,11 @@ final readonly class Ratio implements Phrase
      */
     private function items(array $names, array $figures, int $from, int $to): array
     {
+        // "50/50" is said in per cent, as is "70:20:10".
+        $unit = array_sum($figures) === 100.0 ? '%' : 'parts';
+
         return array_map(
-            static fn (Named $n, float $f): Item => new Item(Amount::of($f, 'parts', $from, $to), $n),
+            static fn (Named $n, float $f): Item => new Item(Amount::of($f, $unit, $from, $to), $n),
             $names,
             $figures,
         );

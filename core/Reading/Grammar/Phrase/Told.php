@@ -25,9 +25,14 @@ final readonly class Told implements Phrase
 
     private const MONTHS = '/^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/';
 
-    private const NUMBERED = ['no', 'nr', 'nos', 'step', 'age', 'aged', 'ages', 'take', 'try', 'round', 'mk', 'bottle', 'jar', 'marks', 'line', 'type', 'spf', 'ph', 'batch', 'lot', 'day', 'phase', 'version', 'v', 'test', 'edit', 'size', 'page', 'level', 'x', 'hair', 'recipe', 'trial', 'attempt', '#'];
+    private const NUMBERED = ['no', 'nr', 'nos', 'step', 'age', 'aged', 'ages', 'take', 'try', 'round', 'mk',
+        'bottle', 'jar', 'marks', 'line', 'type', 'spf', 'ph', 'batch', 'lot', 'day', 'phase', 'version', 'v',
+        'test', 'edit', 'size', 'page', 'level', 'x', 'hair', 'recipe', 'trial', 'attempt', '#'];
 
-    private const HOW_OFTEN = ['x', 'times', 'goes', 'uses', 'stars', 'likes', 'am', 'pm', 'uhr', 'clock', 'mcg', 'mg', 'iu', 'euros', 'yo', 'people', 'kids', 'girls', 'boys', 'daughters', 'children', 'sons', 'women', 'friends', 'months', 'left', 'heads', 'washes', 'applications', 'mal', 'fois', 'veces', 'vezes', 'volte', 'keer', 'inches', 'cm', 'users', 'sprays', 'pumps', 'layers', 'turns'];
+    private const HOW_OFTEN = ['x', 'times', 'goes', 'uses', 'stars', 'likes', 'am', 'pm', 'uhr', 'clock', 'mcg',
+        'mg', 'iu', 'euros', 'yo', 'people', 'kids', 'girls', 'boys', 'daughters', 'children', 'sons', 'women',
+        'friends', 'months', 'left', 'heads', 'washes', 'applications', 'mal', 'fois', 'veces', 'vezes',
+        'volte', 'keer', 'inches', 'cm', 'users', 'sprays', 'pumps', 'layers', 'turns'];
 
     public function from(int $place, Chart $chart): iterable
     {
@@ -38,6 +43,10 @@ final readonly class Told implements Phrase
         yield from $this->counted($place, $chart);
         yield from $this->inShort($place, $chart);
         yield from $this->per($place, $chart);
+        $head = $chart->past($place, Kind::HeadList, Kind::HeadMethod, Kind::HeadUse);
+        if ($head > $place && $chart->isSign($head, ':', '-', '–')) {
+            yield new Found($head + 1, 0.1, [], new Aside(Fate::Heading));
+        }
         $stop = $chart->past($place, Kind::Stop);
         if ($stop > $place + 1) {
             yield new Found($stop, 0.1, [], new Aside(Fate::Remark));
@@ -53,13 +62,16 @@ final readonly class Told implements Phrase
     /** @return iterable<Found> "10-12 minutes", "75 °C", "2x a week", "3 times", "4/5" */
     private function measured(int $place, int $to, Chart $chart): iterable
     {
-        $end = $chart->isSign($to, '-', '–', '—', '+') || in_array($chart->token($to)?->word, ['to', 'or', 'bis', 'a', 'à', 'e', 'ou', 'o', 'tot'], true)
+        $end = $chart->isSign($to, '-', '–', '—', '+')
+            || in_array($chart->token($to)?->word, ['to', 'or', 'bis', 'a', 'à', 'e', 'ou', 'o', 'tot'], true)
             ? Numbers::at($to + 1, $chart)[0] ?? $to
             : $to;
         foreach (array_unique([$end, $to]) as $after) {
-            $at = in_array($chart->token($after)?->word, ['more', 'full', 'whole', 'good', 'long'], true) ? $after + 1 : $after;
+            $at = in_array($chart->token($after)?->word, ['more', 'full', 'whole', 'good', 'long'], true)
+                ? $after + 1 : $after;
             if ($chart->is($at, Kind::TimeUnit, Kind::LongTime)) {
-                yield new Found($chart->past($at, Kind::TimeUnit, Kind::LongTime), self::COST, [], new Aside(Fate::Time));
+                yield new Found($chart->past($at, Kind::TimeUnit, Kind::LongTime), self::COST, [],
+                    new Aside(Fate::Time));
             }
             $degrees = max($chart->past($after, Kind::Degrees), $chart->skip($after, '°', 'º'));
             $letter = in_array($chart->token($degrees)?->text, ['C', 'F', 'c'], true) ? $degrees + 1 : $degrees;
@@ -119,7 +131,8 @@ final readonly class Told implements Phrase
             $isSteeped = false;
             $to = $chart->past($amount->to, Kind::Of);
             while ($to > $amount->to && $chart->is($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form)) {
-                $isSteeped = $isSteeped || in_array($chart->token($to)?->word, ['strained', 'infused', 'steeped'], true);
+                $isSteeped = $isSteeped
+                    || in_array($chart->token($to)?->word, ['strained', 'infused', 'steeped'], true);
                 $to = $chart->past($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form);
             }
             if ($isSteeped || in_array($chart->token($to)?->word, ['strained', 'infused', 'steeped'], true)) {
@@ -154,7 +167,8 @@ final readonly class Told implements Phrase
     private function numbered(int $place, Chart $chart): iterable
     {
         $token = $chart->token($place);
-        $isNumbered = $token !== null && in_array($token->word === '' ? $token->text : $token->word, self::NUMBERED, true);
+        $isNumbered = $token !== null && in_array($token->word === '' ? $token->text
+            : $token->word, self::NUMBERED, true);
         $at = $isNumbered ? $chart->skip($place + 1, '.', '#', ':', '-') : $place;
         if ($isNumbered && $chart->token($at)?->number !== null) {
             yield new Found($at + 1, 0.3, [], new Aside(Fate::Remark));
@@ -196,9 +210,6 @@ final readonly class Told implements Phrase
         $isOrdinal = $next !== null && $next->glued && in_array($next->word, ['th', 'st', 'nd', 'rd'], true);
         if ($isMonth || $isOrdinal) {
             yield new Found($place + 2, 0.2, [], new Aside(Fate::Remark));
-        }
-        if (preg_match('/^(?:19|20)\d\d$/', $token->text) === 1 && ! $chart->is($place + 1, Kind::Unit)) {
-            yield new Found($place + 1, 0.4, [], new Aside(Fate::Remark));
         }
         $isPair = preg_match('/^(\d{1,2})\/(\d{1,2})$/', $token->text, $m) === 1 && (int) $m[1] >= (int) $m[2];
         if ($isPair || ($chart->isSign($place + 1, '+') && ! $chart->is($place + 2, Kind::Unit))) {
@@ -267,7 +278,8 @@ final readonly class Told implements Phrase
         $of = $of === $vessel && $chart->token($vessel)?->number !== null ? $vessel : $of;
         $isDirect = $of === $vessel;
         foreach ($vessel > $place && ($of > $vessel || $isDirect) ? Quantities::at($of, $chart) : [] as $amount) {
-            $ends = ! $isDirect || $chart->isSign($amount->to, ':', ',', ')', '-', '–') || $amount->to === $chart->length;
+            $ends = ! $isDirect || $chart->isSign($amount->to, ':', ',', ')', '-', '–')
+                || $amount->to === $chart->length;
             if ($ends && in_array($amount->unit, ['ml', 'l', 'g', 'oz', 'fl oz'], true)) {
                 yield new Found($amount->to, self::COST, [], new Aside(Fate::Size, Aside::VESSEL, $amount));
             }
@@ -281,7 +293,8 @@ final readonly class Told implements Phrase
         $at = $place;
         $opens = $chart->isSign($at, '(', '[');
         $at += $opens ? 1 : 0;
-        while (in_array($chart->token($at)?->word, ['all', 'in', 'everything', 'alles', 'tout', 'todo', 'tutto', 'amounts', 'figures', 'numbers'], true)) {
+        while (in_array($chart->token($at)?->word, ['all', 'in', 'everything', 'alles', 'tout', 'todo', 'tutto',
+            'amounts', 'figures', 'numbers'], true)) {
             $at++;
         }
         $unit = $chart->isSign($at, '%') ? '%' : $chart->value($at, Kind::Unit);
