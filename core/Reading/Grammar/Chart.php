@@ -175,15 +175,21 @@ final class Chart
         return $this->memory[$phrase][$place] ??= $find();
     }
 
+    /** Whether a sign may stand within words that are cut short. */
+    private static function isWithin(Token $token): bool
+    {
+        return $token->isSign('.') ? $token->glued : $token->isSign('(');
+    }
+
     /** @return array<string, array{int, float|string|true}> */
     private function meant(int $place): array
     {
-        if ($place < 0 || $place >= $this->length) {
-            return [];
-        }
-        if (isset($this->meant[$place])) {
-            return $this->meant[$place];
-        }
+        return $this->meant[$place] ??= isset($this->tokens[$place]) ? $this->look($place) : [];
+    }
+
+    /** @return array<string, array{int, float|string|true}> */
+    private function look(int $place): array
+    {
         $meant = [];
         $key = '';
         $opened = false;
@@ -191,22 +197,20 @@ final class Chart
             $token = $this->tokens[$to];
             if ($words > 0 && ! $token->isWord()) {
                 // "c. à s.", "colher (chá)": points and brackets stand within words that are cut short.
-                $goesOn = $token->isSign('.') ? $token->glued : $token->isSign('(');
                 $opened = $opened || $token->isSign('(');
-                if (! $goesOn) {
-                    break;
+                if (self::isWithin($token)) {
+                    continue;
                 }
-
-                continue;
+                break;
             }
             $key .= ($key === '' ? '' : ' ').($token->word === '' ? $token->text : $token->word);
             $words++;
-            $closes = $opened && isset($this->tokens[$to + 1]) && $this->tokens[$to + 1]->isSign(')');
+            $closes = $opened && $this->isSign($to + 1, ')');
             foreach ($opened && ! $closes ? [] : $this->vocabulary->words[$key] ?? [] as $kind => $value) {
                 $meant[$kind] = [$to + ($closes ? 2 : 1), $value];
             }
         }
 
-        return $this->meant[$place] = $meant;
+        return $meant;
     }
 }

@@ -53,12 +53,12 @@ final readonly class Read
      */
     private static function saidOf(array $found, Amount $per): array
     {
-        for ($n = count($found) - 1; $n >= 0; $n--) {
+        foreach (array_reverse(array_keys($found)) as $n) {
             $isLast = $n === count($found) - 1;
             if (! $isLast && $found[$n][0]->amount?->unit !== 'drops') {
                 break;
             }
-            $found[$n][1] = $per;
+            $found[$n] = [$found[$n][0], $per];
         }
 
         return $found;

@@ -10,9 +10,6 @@ namespace Crown\Reading\Grammar;
  */
 final class Text
 {
-    /** A title is short. */
-    private const TITLE_WORDS = 9;
-
     /** How much dearer two rows may be than one that was torn apart. */
     private const TORN = 1.0;
 
@@ -237,7 +234,7 @@ final class Text
         foreach ($read->cover->left as $place) {
             $isMeasure = $read->chart->is($place + 1, Kind::Unit) || $read->chart->isSign($place + 1, '%');
             // "2 vanilla pods": a row of a list, be its name unknown.
-            $isEnd = $place === $read->chart->length - 1 && $read !== $this->rows[array_key_first($this->rows)][0];
+            $isEnd = $place === $read->chart->length - 1 && $read !== (array_values($this->rows)[0][0] ?? null);
             $isListed = $read->chart->length <= self::LISTED
                 && ($isEnd ? $read->chart->isWord($place - 1) : $place <= 1 && $read->chart->isWord($place + 1));
             if ($read->measured() !== [] || $isMeasure || $isListed) {
@@ -426,30 +423,41 @@ final class Text
         $shares = $units === ['parts'] || $units === ['%'];
         $sum = array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $base));
         $size = $this->holds($per);
-        $total = array_sum(array_map(fn (Entry $e): float => $e->amount === null ? 0.0
-            : $this->holds($e->amount), $base));
+        $total = array_sum(array_map(fn (Entry $e): float => $this->holds($e->amount), $base));
         $isKnown = $size > 1.0 && $sum > 0.0 && ($shares || $total > 1.0);
         $this->needs($isKnown, 'said of so much of nobody knows what');
-        if (! $isKnown) {
-            return $entries;
-        }
+
+        return $isKnown ? $this->scaled($entries, $per, $shares ? $sum : null, $total) : $entries;
+    }
+
+    /**
+     * @param  list<Entry>  $entries
+     * @param  float|null  $sum of the parts or shares; null where the amounts are their own
+     * @param  float  $total what all of them take, ml
+     * @return list<Entry>
+     */
+    private function scaled(array $entries, Amount $per, ?float $sum, float $total): array
+    {
+        $size = $this->holds($per);
         $unit = in_array($per->unit, ['g', 'kg', 'oz'], true) ? 'g' : 'ml';
         $whole = $unit === 'g' ? $size * 0.92 : $size;
 
-        return array_map(function (Entry $e) use ($shares, $sum, $whole, $unit, $total): Entry {
+        return array_map(function (Entry $e) use ($sum, $whole, $unit, $total): Entry {
             $amount = $e->amount;
             if ($amount === null) {
                 return $e;
             }
-            if ($e->per === null) {
-                return $shares
-                    ? $e->with(Amount::of(round($whole * $amount->count / $sum, 2), $unit, $amount->from,
-                        $amount->to)) : $e;
-            }
-            $times = $shares ? 1.0 : $total / $this->holds($e->per);
+            if ($e->per === null && $sum !== null) {
+                $much = round($whole * $amount->count / $sum, 2);
 
-            return $times === 1.0 ? $e
-                : $e->with(Amount::of(round($amount->count * $times, 1), $amount->unit, $amount->from, $amount->to));
+                return $e->with(Amount::of($much, $unit, $amount->from, $amount->to));
+            }
+            if ($e->per === null || $sum !== null) {
+                return $e;
+            }
+            $much = round($amount->count * $total / $this->holds($e->per), 1);
+
+            return $e->with(Amount::of($much, $amount->unit, $amount->from, $amount->to));
         }, $entries);
     }
 
@@ -588,9 +596,9 @@ final class Text
     }
 
     /** How much room an amount takes, ml; 0 where that is next to nothing or not known. */
-    private function holds(Amount $amount): float
+    private function holds(?Amount $amount): float
     {
-        return match ($amount->unit) {
+        return $amount === null ? 0.0 : match ($amount->unit) {
             'ml' => $amount->count,
             'l' => 1000.0 * $amount->count,
             'g' => $amount->count / 0.92,

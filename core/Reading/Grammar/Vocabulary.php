@@ -81,17 +81,21 @@ final readonly class Vocabulary
             foreach ([$all[$kind->value] ?? [], $all['kinds'][$kind->value] ?? []] as $listed) {
                 foreach (is_array($listed) ? $listed : [] as $key => $value) {
                     $is = is_int($key) && is_string($value) ? $value : (string) $key;
-                    $means = match (true) {
-                        is_int($key) || ! is_scalar($value) => true,
-                        is_string($value) => $value,
-                        default => (float) $value,
-                    };
-                    $words[self::key($is)][$kind->value] = $means;
+                    $words[self::key($is)][$kind->value] = is_int($key) ? true : self::value($value);
                 }
             }
         }
 
         return $words;
+    }
+
+    private static function value(mixed $value): float|string|true
+    {
+        return match (true) {
+            is_string($value) => $value,
+            is_int($value), is_float($value) => (float) $value,
+            default => true,
+        };
     }
 
     /** Several words as they are looked up: in small letters, one space between them, no signs. */

@@ -35,25 +35,17 @@ final readonly class AmountThenName implements Phrase
     public function from(int $place, Chart $chart): iterable
     {
         foreach (Quantities::at($place, $chart) as $amount) {
-            $at = $chart->past($amount->to, Kind::Of);
-            $at = $chart->skip($at, ')', 'x', '×');
-            // "60 ml of the tea", "30 g of your butter".
-            $of = $at;
-            $isHers = in_array($chart->token($at)?->word, ['my', 'our'], true);
-            $isSpoken = $at > $amount->to && ! $isHers && $this->names->exactly($at, $chart) === [];
-            $at = $isSpoken && $chart->is($at, Kind::Stop) ? $chart->past($at, Kind::Stop) : $at;
+            $of = $chart->skip($chart->past($amount->to, Kind::Of), ')', 'x', '×');
+            $at = $this->begin($amount, $of, $chart);
             if ($chart->is($at, Kind::Each)) {
                 continue;
             }
-            // "A third with castor oil".
-            $at = $amount->unit === Amount::FRACTION && $at === $amount->to
-                ? $chart->past($at, Kind::Plus, Kind::Stop) : $at;
             $isSaid = $chart->is($amount->to, Kind::Of) || $chart->inWords($amount->from, $amount->to);
             $amount = $amount->unit === Amount::BARE && $isSaid
                 ? $amount->is($amount->text, unit: Amount::SAME)
                 : $amount;
             // What is spoken of as known may be what was made before.
-            $known = $at > $of ? self::OF_THE : 0.0;
+            $known = $at > $of && $of > $amount->to ? self::OF_THE : 0.0;
             // "Melt it over a cup of hot tea": beside it, and not in it.
             $known += in_array($chart->token($place - 1)?->word, self::BESIDE, true) ? self::NOT_IN : 0.0;
             $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
@@ -64,6 +56,19 @@ final readonly class AmountThenName implements Phrase
                 yield from $this->tails->of(new Item($amount, $name), $name->to, $cost + $name->cost, $chart);
             }
         }
+    }
+
+    /** Where the name begins: behind "of the", and behind what joins a part with it. */
+    private function begin(Amount $amount, int $of, Chart $chart): int
+    {
+        if ($of === $amount->to) {
+            // "A third with castor oil".
+            return $amount->unit === Amount::FRACTION ? $chart->past($of, Kind::Plus, Kind::Stop) : $of;
+        }
+        // "60 ml of the tea", "30 g of your butter"; but "of my peppermint oil".
+        $isHers = in_array($chart->token($of)?->word, ['my', 'our'], true);
+
+        return $isHers || $this->names->exactly($of, $chart) !== [] ? $of : $chart->past($of, Kind::Stop);
     }
 
     /** @return list<Named> a figure without a unit belongs to no name that is only like one */

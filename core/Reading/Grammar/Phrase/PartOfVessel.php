@@ -35,15 +35,15 @@ final readonly class PartOfVessel implements Phrase
         $at = in_array($chart->token($at)?->word, ['a', 'an', 'the'], true) ? $at + 1 : $at;
         [$at, $size] = $this->size($at, $chart);
         $at = $chart->past($at, Kind::Heap, Kind::Grade);
-        $vessel = $chart->past($at, Kind::Vessel);
-        $vessel = $vessel === $at
-            && in_array($chart->token($at)?->word, ['glass', 'bag', 'block', 'pack', 'packet'], true)
-            ? $at + 1
-            : $vessel;
-        $vessel = $vessel === $at && $chart->token($at + 1)?->word === 'glass' ? $at + 2 : $vessel;
-        if ($vessel === $at) {
-            return;
+        $vessel = $this->vessel($at, $chart);
+        if ($vessel > $at) {
+            yield from $this->named($place, $vessel, $count, $size, $chart);
         }
+    }
+
+    /** @return iterable<Found> */
+    private function named(int $place, int $vessel, float $count, ?Amount $size, Chart $chart): iterable
+    {
         [$of, $size] = $size === null ? $this->inBrackets($vessel, $chart) : [$vessel, $size];
         $from = $chart->past($of, Kind::Of);
         foreach ($from > $of ? $this->names->exactly($from, $chart) : [] as $name) {
@@ -53,6 +53,20 @@ final readonly class PartOfVessel implements Phrase
                 yield new Found($to, self::COST + $name->cost, [new Item($amount, $name)]);
             }
         }
+    }
+
+    /** The token after what holds it: "tub", "bag", "shot glass"; the place itself for none. */
+    private function vessel(int $place, Chart $chart): int
+    {
+        $vessel = $chart->past($place, Kind::Vessel);
+        $isPack = in_array($chart->token($place)?->word, ['glass', 'bag', 'block', 'pack', 'packet'], true);
+
+        return match (true) {
+            $vessel > $place => $vessel,
+            $isPack => $place + 1,
+            $chart->token($place + 1)?->word === 'glass' => $place + 2,
+            default => $place,
+        };
     }
 
     /** @return array{int, Amount|null} "250 g" */

@@ -19,6 +19,10 @@ final readonly class Told implements Phrase
 {
     private const COST = 0.1;
 
+    private const UP_TO = ['to', 'or', 'bis', 'a', 'à', 'e', 'ou', 'o', 'tot'];
+
+    private const BEFORE_TIME = ['more', 'full', 'whole', 'good', 'long'];
+
     private const SIZES = ['g', 'kg', 'ml', 'l', 'oz', 'fl oz', 'lb', 'cups'];
 
     private const TOTALS = ['total', 'totals', 'sum', 'summe', 'gesamt', 'insgesamt', 'totale', 'totaal', 'net', 'all'];
@@ -62,26 +66,33 @@ final readonly class Told implements Phrase
     /** @return iterable<Found> "10-12 minutes", "75 °C", "2x a week", "3 times", "4/5" */
     private function measured(int $place, int $to, Chart $chart): iterable
     {
-        $end = $chart->isSign($to, '-', '–', '—', '+')
-            || in_array($chart->token($to)?->word, ['to', 'or', 'bis', 'a', 'à', 'e', 'ou', 'o', 'tot'], true)
-            ? Numbers::at($to + 1, $chart)[0] ?? $to
-            : $to;
+        $isRange = $chart->isSign($to, '-', '–', '—', '+') || in_array($chart->token($to)?->word, self::UP_TO, true);
+        $end = $isRange ? Numbers::at($to + 1, $chart)[0] ?? $to : $to;
         foreach (array_unique([$end, $to]) as $after) {
-            $at = in_array($chart->token($after)?->word, ['more', 'full', 'whole', 'good', 'long'], true)
-                ? $after + 1 : $after;
-            if ($chart->is($at, Kind::TimeUnit, Kind::LongTime)) {
-                yield new Found($chart->past($at, Kind::TimeUnit, Kind::LongTime), self::COST, [],
-                    new Aside(Fate::Time));
+            $at = $after + (in_array($chart->token($after)?->word, self::BEFORE_TIME, true) ? 1 : 0);
+            $time = $chart->past($at, Kind::TimeUnit, Kind::LongTime);
+            if ($time > $at) {
+                yield new Found($time, self::COST, [], new Aside(Fate::Time));
             }
-            $degrees = max($chart->past($after, Kind::Degrees), $chart->skip($after, '°', 'º'));
-            $letter = in_array($chart->token($degrees)?->text, ['C', 'F', 'c'], true) ? $degrees + 1 : $degrees;
-            if ($degrees > $after || ($letter > $degrees && $chart->token($degrees)->text !== 'c')) {
-                yield new Found($letter, self::COST, [], new Aside(Fate::Temperature));
+            $heat = $this->warmth($after, $chart);
+            if ($heat > $after) {
+                yield new Found($heat, self::COST, [], new Aside(Fate::Temperature));
             }
             if (in_array($chart->token($after)?->word, self::HOW_OFTEN, true)) {
                 yield new Found($after + 1, 0.3, [], new Aside(Fate::Remark));
             }
         }
+    }
+
+    /** The token after "°C", "degrees" or "C"; the place itself where none of them stands there. */
+    private function warmth(int $place, Chart $chart): int
+    {
+        $degrees = max($chart->past($place, Kind::Degrees), $chart->skip($place, '°', 'º'));
+        $letter = $chart->token($degrees)->text ?? '';
+        // A small letter alone is a cup.
+        $isScale = in_array($letter, ['C', 'F'], true) || ($letter === 'c' && $degrees > $place);
+
+        return $isScale ? $degrees + 1 : $degrees;
     }
 
     /** @return iterable<Found> "4 tins of 40 ml", "makes 2 bars at 50 g", "6 jars", "six 30 g tins" */
@@ -242,6 +253,12 @@ final readonly class Told implements Phrase
                 yield new Found($to, self::COST, [], new Aside(Fate::Size, $says, $amount));
             }
         }
+        yield from $this->summed($place, $chart);
+    }
+
+    /** @return iterable<Found> "= 98 g", "100 g in total", "two ounces last a month" */
+    private function summed(int $place, Chart $chart): iterable
+    {
         $equals = $chart->skip($place, '=', '→');
         foreach ($equals > $place ? Quantities::at($equals, $chart) : [] as $amount) {
             if (in_array($amount->unit, self::SIZES, true) && ! $chart->isWord($amount->to)) {
