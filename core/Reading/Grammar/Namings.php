@@ -30,6 +30,8 @@ final readonly class Namings
 
     private const NEAR = 0.62;
 
+    private const SURE = 0.85;
+
     public const UNKNOWN = 2.0;
 
     /** From what cost on a name is too unlike to be taken without asking. */
@@ -243,7 +245,8 @@ final readonly class Namings
                 }
                 $text = $chart->text($at, $end);
                 $score = mb_strlen($text) < 3 ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
-                if ($score >= self::NEAR) {
+                // A part of what was written has to be surely known: "green stuff" is no green tea.
+                if ($score >= ($end === $to ? self::NEAR : self::SURE)) {
                     return [new Named(trim("$state $text"), 0.3 + (1.0 - $score) * self::UNLIKE, $place, $end)];
                 }
             }

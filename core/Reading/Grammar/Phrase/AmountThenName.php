@@ -44,6 +44,10 @@ final readonly class AmountThenName implements Phrase
             $amount = $amount->unit === Amount::BARE && $isSaid
                 ? $amount->is($amount->text, unit: Amount::SAME)
                 : $amount;
+            // "Halfway with olive oil" is a level, and no share.
+            $amount = str_starts_with(mb_strtolower($amount->text), 'halfway')
+                ? $amount->is('', unit: Amount::LEVEL)
+                : $amount;
             // What is spoken of as known may be what was made before.
             $known = $at > $of && $of > $amount->to ? self::OF_THE : 0.0;
             // "Melt it over a cup of hot tea": beside it, and not in it.
