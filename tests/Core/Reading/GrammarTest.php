@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Reading;
+
+use Crown\Measure\Kitchen;
+use Crown\Reading\ReadLine;
+use Crown\Reading\Recipe;
+use Crown\Reading\RecipeReader;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Core\CoreTestCase;
+
+/** What can be said in a list can be said in a sentence: every form in every frame reads as the form alone does. */
+final class GrammarTest extends CoreTestCase
+{
+    private const FRAMES = [
+        '%s',
+        'Melt %s.',
+        'Mix %s in a bowl.',
+        'I use %s.',
+        'You need %s.',
+        'Take %s and stir.',
+        'Blend %s, then bottle it.',
+    ];
+
+    /** @return iterable<string, array{string, list<string>}> a form, and what goes in by it */
+    public static function forms(): iterable
+    {
+        $two = ['100 g shea-butter', '50 g mango-butter'];
+        yield 'amounts first' => ['100 g shea butter and 50 g mango butter', $two];
+        yield 'names first' => ['shea butter 100 g and mango butter 50 g', $two];
+        yield 'in brackets' => ['shea butter (100 g) and mango butter (50 g)', $two];
+        yield 'in words' => [
+            'two tablespoons of castor oil and a teaspoon of vitamin E',
+            ['2 tbsp castor-oil', '1 tsp vitamin-e'],
+        ];
+        yield 'of each' => ['30 ml each of castor oil and jojoba oil', ['30 ml castor-oil', '30 ml jojoba-oil']];
+        yield 'a ratio' => ['castor oil and jojoba oil 2:1', ['2 parts castor-oil', '1 part jojoba-oil']];
+        yield 'the ratio first' => ['2:1 castor oil and jojoba oil', ['2 parts castor-oil', '1 part jojoba-oil']];
+        yield 'parts' => ['4 parts grapeseed oil and 1 part castor oil', ['4 parts grapeseed-oil', '1 part castor-oil']];
+        yield 'shares' => ['70 % jojoba oil and 30 % castor oil', ['70 % jojoba-oil', '30 % castor-oil']];
+        yield 'halves' => ['half castor oil and half jojoba oil', ['50 % castor-oil', '50 % jojoba-oil']];
+        yield 'equal parts' => ['equal parts castor oil and jojoba oil', ['1 part castor-oil', '1 part jojoba-oil']];
+        yield 'times another' => ['30 ml castor oil and twice as much jojoba oil', [
+            '30 ml castor-oil',
+            '60 ml jojoba-oil',
+        ]];
+        yield 'filled up' => ['20 ml castor oil and jojoba oil up to 100 ml', [
+            '20 ml castor-oil',
+            'to make 100 ml jojoba-oil',
+        ]];
+    }
+
+    /** @param  list<string>  $goesIn */
+    #[DataProvider('forms')]
+    public function test_a_form_reads_the_same_in_every_frame(string $form, array $goesIn): void
+    {
+        foreach (self::FRAMES as $frame) {
+            self::assertSame($goesIn, self::lines(sprintf($frame, $form)), $frame);
+        }
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function vessels(): iterable
+    {
+        yield 'levels' => ['100 ml bottle: castor oil to the 20 ml mark, jojoba oil to the 60 ml line, rest argan oil', [
+            '20 ml castor-oil',
+            '40 ml jojoba-oil',
+            'to make 100 ml argan-oil',
+        ]];
+        yield 'thirds' => ['Flasche von 60 ml: ein Drittel Rizinusöl, ein Drittel Mandelöl, Rest Arganöl', [
+            '20 ml castor-oil',
+            '20 ml sweet-almond-oil',
+            'to make 60 ml argan-oil',
+        ]];
+        yield 'its own measure' => ['2 syringes (10 ml each) of castor oil, 1 syringe of jojoba oil', [
+            '20 ml castor-oil',
+            '10 ml jojoba-oil',
+        ]];
+        yield 'said of so much' => ['2 parts olive oil, 1 part castor oil, 6 drops lavender eo per 30 ml', [
+            '20 ml olive-oil',
+            '10 ml castor-oil',
+            '6 drops lavender-eo',
+        ]];
+        yield 'mended' => ["4 tbsp olive oil\n2 tbsp neem oil\nEDIT: 2 TEASPOONS neem oil, sorry", [
+            '4 tbsp olive-oil',
+            '2 teaspoons neem-oil',
+        ]];
+    }
+
+    /** @param  list<string>  $goesIn */
+    #[DataProvider('vessels')]
+    public function test_what_one_says_of_another_is_settled(string $text, array $goesIn): void
+    {
+        self::assertSame($goesIn, self::lines($text));
+    }
+
+    public function test_a_word_that_says_what_it_is_is_never_left_over(): void
+    {
+        foreach (['carrot juice', 'spinach water', 'horsetail decoction', 'soaked fenugreek'] as $name) {
+            $line = self::read("Mist\n100 ml $name\n50 g olive oil")->lines[0];
+
+            self::assertStringContainsString($name, $line->name);
+        }
+    }
+
+    public function test_shopping_is_no_recipe(): void
+    {
+        self::assertSame([], self::read('Bought the 120 ml castor oil for 9.99, would buy again')->lines);
+    }
+
+    private static function read(string $text): Recipe
+    {
+        return (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
+    }
+
+    /** @return list<string> */
+    private static function lines(string $text): array
+    {
+        return array_map(
+            static fn (ReadLine $l): string => $l->amount.' '.$l->ingredient(),
+            self::read($text)->lines,
+        );
+    }
+}
