@@ -38,7 +38,7 @@ final class GrammarTest extends CoreTestCase
         yield 'of each' => ['30 ml each of castor oil and jojoba oil', ['30 ml castor-oil', '30 ml jojoba-oil']];
         yield 'a ratio' => ['castor oil and jojoba oil 2:1', ['2 parts castor-oil', '1 part jojoba-oil']];
         yield 'the ratio first' => ['2:1 castor oil and jojoba oil', ['2 parts castor-oil', '1 part jojoba-oil']];
-        yield 'parts' => ['4 parts grapeseed oil and 1 part castor oil', ['4 parts grapeseed-oil', '1 part castor-oil']];
+        yield 'parts' => ['4 parts argan oil and 1 part castor oil', ['4 parts argan-oil', '1 part castor-oil']];
         yield 'shares' => ['70 % jojoba oil and 30 % castor oil', ['70 % jojoba-oil', '30 % castor-oil']];
         yield 'halves' => ['half castor oil and half jojoba oil', ['50 % castor-oil', '50 % jojoba-oil']];
         yield 'equal parts' => ['equal parts castor oil and jojoba oil', ['1 part castor-oil', '1 part jojoba-oil']];
@@ -64,7 +64,7 @@ final class GrammarTest extends CoreTestCase
     /** @return iterable<string, array{string, list<string>}> */
     public static function vessels(): iterable
     {
-        yield 'levels' => ['100 ml bottle: castor oil to the 20 ml mark, jojoba oil to the 60 ml line, rest argan oil', [
+        yield 'levels' => ['100 ml bottle: castor oil to the 20 ml mark, jojoba oil to the 60 ml line, rest argan', [
             '20 ml castor-oil',
             '40 ml jojoba-oil',
             'to make 100 ml argan-oil',
