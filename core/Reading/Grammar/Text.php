@@ -42,6 +42,9 @@ final class Text
 
     private bool $isMisread = false;
 
+    /** How many things were said again with the amount that they have. */
+    private int $again = 0;
+
     private ?Amount $vessel = null;
 
     private ?Amount $whole = null;
@@ -109,6 +112,9 @@ final class Text
                 $entries = $this->with($entries, $sentence, $n);
             }
         }
+        $this->needs($entries === [] || ! $this->isShopping, 'bought or made');
+        // Said again is a list as a whole; one thing alone may go in twice.
+        $this->needs($this->again === 0 || $this->again >= count($entries), 'twice the same');
         $settled = $this->settled($entries);
         $this->nothingIsLeft($settled);
 
@@ -123,10 +129,10 @@ final class Text
     {
         $this->hear($read);
         if ($this->isRefused($read)) {
-            $isShopping = $read->tells(Kind::Bought) && $read->measured() !== [];
-            $this->isShopping = $this->isShopping || $isShopping;
-            $this->needs($isShopping || $entries !== []
-                || $read->measured() === [], 'told of another making: '.$read->text);
+            // What is left out in silence must have no amount: whoever reads row by row asks about it.
+            $isShopping = self::isBought($read);
+            $this->isShopping = $this->isShopping || ($isShopping && $read->measured() !== []);
+            $this->needs($isShopping || $read->measured() === [], 'told of something else: '.$read->text);
 
             return $entries;
         }
@@ -311,7 +317,13 @@ final class Text
             }
         }
 
-        return $row->tells(Kind::Variant) || $row->tells(Kind::Bought);
+        return $row->tells(Kind::Variant) || self::isBought($row);
+    }
+
+    /** "Bought the 120 ml castor oil", and not "50 g of the shea that I bought". */
+    private static function isBought(Read $row): bool
+    {
+        return $row->chart->is(0, Kind::Bought) || $row->chart->is(1, Kind::Bought);
     }
 
     private function meant(string $name): string
@@ -348,6 +360,8 @@ final class Text
             $isSaidAgain = $known->amount?->unit === $entry->amount?->unit
                 && abs(($known->amount->count ?? 0.0) - ($entry->amount->count ?? 0.0)) < 1e-9;
             if ($isSaidAgain) {
+                $this->again++;
+
                 return $entries;
             }
             $this->must(false, 'two amounts: '.$entry->name);

@@ -110,6 +110,19 @@ final class GrammarTest extends CoreTestCase
         self::assertSame([], self::read('Bought the 120 ml castor oil for 9.99, would buy again')->lines);
     }
 
+    public function test_what_goes_in_is_not_lost_beside_other_words(): void
+    {
+        foreach ([
+            '50 g shea butter that I bought, 20 drops clove oil' => ['shea-butter', 'clove-bud-eo'],
+            "50 g shea butter\nDo not heat it, stir in 10 drops of clove oil" => ['shea-butter', 'clove-bud-eo'],
+            "A: 50 g shea butter, 9 g jojoba\nB: 50 g shea butter" => ['shea-butter', 'jojoba-oil', 'shea-butter'],
+        ] as $text => $ids) {
+            $read = array_map(static fn (ReadLine $l): string => $l->ingredient(), self::read($text)->lines);
+
+            self::assertSame($ids, $read, $text);
+        }
+    }
+
     private static function read(string $text): Recipe
     {
         return (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
