@@ -82,31 +82,12 @@ final class FiguresTest extends CoreTestCase
         'table' => 1,
     ];
 
-    /** Cases of which only a mark of each part is kept: enough to see that something moved. */
-    private const MARKED = [
-        'formula' => 150,
-        'steep' => 120,
-        'head' => 40,
-        'wish' => 40,
-        'text' => 90,
-    ];
-
     /** @return iterable<string, array{string, int}> */
     public static function cases(): iterable
     {
         foreach (self::CASES as $kind => $count) {
             for ($n = 1; $n <= $count; $n++) {
                 yield "$kind $n" => [$kind, $n];
-            }
-        }
-    }
-
-    /** @return iterable<string, array{string, int}> */
-    public static function marked(): iterable
-    {
-        foreach (self::MARKED as $kind => $count) {
-            for ($n = 1; $n <= $count; $n++) {
-                yield "$kind $n" => [$kind, $n + 1_000];
             }
         }
     }
@@ -125,28 +106,6 @@ final class FiguresTest extends CoreTestCase
         };
 
         self::same($kind, $n, self::plain($figures));
-    }
-
-    #[DataProvider('marked')]
-    public function test_and_many_more_by_their_marks(string $kind, int $n): void
-    {
-        $draw = new Draw($kind, $n, self::catalogue());
-        $parts = match ($kind) {
-            'formula' => [...self::ofFormula($draw), ...Wider::ofFormula($draw, $n)],
-            'steep' => [...self::ofSteep($draw), ...Wider::ofSteep($draw)],
-            'head' => [...self::ofHead($draw), ...Wider::ofHead($draw)],
-            'text' => Wider::ofText($draw),
-            default => self::ofWish($draw),
-        };
-
-        self::same(
-            'marks',
-            $kind.' '.$n,
-            array_map(
-                static fn (mixed $part): string => substr(md5((string) json_encode(self::plain($part))), 0, 6),
-                $parts,
-            ),
-        );
     }
 
     /** @return array<string, mixed> */
