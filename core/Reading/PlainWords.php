@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace Crown\Reading;
 
-use Crown\Reading\Internal\Lexicon;
-use Crown\Reading\Internal\Plain;
+use Crown\Reading\Grammar\Chart;
+use Crown\Reading\Grammar\English;
+use Crown\Reading\Grammar\Lexer;
+use Crown\Reading\Grammar\Vocabulary;
 
-/** Sentences of a method in plain words: verbs, units and times of seven languages in one spelling. */
+/** Sentences of a method in English words: acts, times and places of seven languages. */
 final class PlainWords
 {
     /** @return list<string> one for each sentence; the language is that of all of them together */
     public static function of(string ...$sentences): array
     {
-        if ($sentences === []) {
-            return [];
-        }
-        $plain = new Plain(Lexicon::of(implode("\n", $sentences)));
+        $vocabulary = Vocabulary::of(implode("\n", $sentences));
 
-        return array_values(array_map($plain->row(...), $sentences));
+        return array_values(array_map(
+            static fn (string $s): string => English::of($s, new Chart(Lexer::tokens($s), $vocabulary))->text,
+            $sentences,
+        ));
     }
 }

@@ -13,9 +13,9 @@ use Crown\Formula\ProductKind;
 use Crown\Formula\Size;
 use Crown\Formula\Step;
 use Crown\Measure\WrittenAmount;
-use Crown\Reading\Internal\Entries;
 use Crown\Reading\Internal\ForWhom;
 use Crown\Reading\Internal\KindOf;
+use Crown\Reading\Internal\Lines;
 use JsonSerializable;
 
 /** A pasted text as it was understood: every line of it is in one of the lists. */
@@ -141,7 +141,7 @@ final readonly class Recipe implements JsonSerializable
     {
         foreach ($this->lines as $line) {
             $known = $line->ingredient() !== '';
-            if ($known && Entries::isOpenOunce($line->text, $line->writtenAmount, $line->matches[0]->ingredient)) {
+            if ($known && Lines::isOpenOunce($line->text, $line->writtenAmount, $line->matches[0]->ingredient)) {
                 return true;
             }
         }

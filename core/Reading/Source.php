@@ -18,7 +18,7 @@ final readonly class Source
 
     /** Looks like a page rather than a text. */
     private const MARKUP = '/
-        <(?:\/?(?:p|div|br|table|tbody|thead|tr|td|th|li|ul|ol|h[1-6]|span|strong|em|b|i))\b[^>]*>
+        <(?:\/?(?:s|del|strike|p|div|br|table|tbody|thead|tr|td|th|li|ul|ol|h[1-6]|span|strong|em|b|i))\b[^>]*>
     /xiu';
 
     /** @var list<string> none of them empty */
@@ -72,6 +72,8 @@ final readonly class Source
     {
         $steps = [
             '/<(?:script|style)\b.*?<\/(?:script|style)>/isu' => ' ',
+            // What is struck out is not there.
+            '/<(s|del|strike)\b[^>]*>.*?<\/\1>/isu' => ' ',
             '/\s*\R\s*/u' => ' ',
             '/<\/t[dh]>\s*/iu' => "\t",
             '/<(?:p|div|tr|li|h[1-6]|table|ul|ol)\b[^>]*>/iu' => "\n",

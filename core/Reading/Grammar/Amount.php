@@ -20,10 +20,19 @@ final readonly class Amount
 
     public const FILL = 'fill';
 
+    /** As much as she likes. */
+    public const LIKED = 'liked';
+
+    /** As much as covers the rest. */
+    public const COVER = 'cover';
+
     /** Up to a part of the vessel; up to a figure on it. */
     public const LEVEL = 'level';
 
     public const MARK = 'mark';
+
+    /** What the whole is measured in, and what holds it. */
+    public const SIZES = ['g', 'kg', 'ml', 'l', 'oz', 'fl oz'];
 
     /**
      * @param  string  $text in words that AmountReader reads, as it was written where that can be
@@ -50,6 +59,12 @@ final readonly class Amount
     public function isBare(): bool
     {
         return $this->unit === self::BARE || $this->unit === self::SAME;
+    }
+
+    /** Whether it is a measure that nobody can tell. */
+    public function isLoose(): bool
+    {
+        return preg_match('/\d/', $this->text) !== 1;
     }
 
     public function spanning(int $from, int $to): self

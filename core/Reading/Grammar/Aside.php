@@ -16,11 +16,24 @@ final readonly class Aside
 
     public const UNIT = 'unit';
 
+    /** What the amounts are said to come to: "= 92 g". */
+    public const SUM = 'sum';
+
     /** For how much of the whole the rest is said: "per 30 ml". */
     public const PER = 'per';
 
-    /** @param  string  $says one of the above, or "" */
-    public function __construct(public Fate $fate, public string $says = '', public ?Amount $amount = null)
-    {
+    /** Amounts of what another sentence names. */
+    public const FIGURES = 'figures';
+
+    /**
+     * @param  string  $says one of the above, or ""
+     * @param  list<Amount>  $amounts of what another sentence names
+     */
+    public function __construct(
+        public Fate $fate,
+        public string $says = '',
+        public ?Amount $amount = null,
+        public array $amounts = [],
+    ) {
     }
 }

@@ -35,6 +35,27 @@ final class Chart
         $this->length = count($tokens);
     }
 
+    /** Whether one of some acts is told of anywhere in the row. */
+    public function does(string ...$acts): bool
+    {
+        for ($place = 0; $place < $this->length; $place++) {
+            if (in_array($this->act($place), $acts, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The act that a word tells of, in whatever language; "" for none. */
+    private function act(int $place): string
+    {
+        $told = $this->value($place, Kind::Act);
+        $act = is_string($told) ? Vocabulary::english()->words[$told][Kind::Act->value] ?? $told : '';
+
+        return is_string($act) ? $act : '';
+    }
+
     /** Whether words of a kind stand anywhere in the row. */
     public function holds(Kind $kind): bool
     {
@@ -87,6 +108,12 @@ final class Chart
         return is_float($value) ? $value : null;
     }
 
+    /** Whether the text has another language than English. */
+    public function isForeign(): bool
+    {
+        return $this->vocabulary->isForeign();
+    }
+
     public function isSign(int $place, string ...$signs): bool
     {
         return isset($this->tokens[$place]) && $this->tokens[$place]->isSign(...$signs);
@@ -95,6 +122,29 @@ final class Chart
     public function isWord(int $place): bool
     {
         return isset($this->tokens[$place]) && $this->tokens[$place]->word !== '';
+    }
+
+    /** The unit that a word is all but, beginning as it does; null for none. */
+    public function unitLike(string $word): ?string
+    {
+        $slips = match (true) {
+            strlen($word) >= 8 => 2,
+            strlen($word) >= 5 => 1,
+            default => 0,
+        };
+        foreach ($slips === 0 ? [] : $this->vocabulary->units() as $known => $unit) {
+            if ($known[0] === $word[0] && levenshtein($known, $word) <= $slips) {
+                return $unit;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether the words of the text's languages have it. */
+    public function isKnown(int $place): bool
+    {
+        return $this->meant($place) !== [];
     }
 
     /** Whether a word at a place is known for anything but a name. */

@@ -16,4 +16,9 @@ final readonly class Found
     public function __construct(public int $to, public float $cost, public array $items, public ?Aside $aside = null)
     {
     }
+
+    public function costing(float $cost): self
+    {
+        return new self($this->to, $cost, $this->items, $this->aside);
+    }
 }

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar;
 
+use Crown\Catalogue\Nature;
+use Crown\Catalogue\ScentAllergens;
 use Crown\Measure\Property;
 use Crown\Reading\Grammar\Phrase\AmountThenName;
 use Crown\Reading\Grammar\Phrase\Balance;
 use Crown\Reading\Grammar\Phrase\Capsules;
+use Crown\Reading\Grammar\Phrase\Covering;
+use Crown\Reading\Grammar\Phrase\Figures;
 use Crown\Reading\Grammar\Phrase\ForSoMuch;
+use Crown\Reading\Grammar\Phrase\MixOf;
 use Crown\Reading\Grammar\Phrase\NameAlone;
 use Crown\Reading\Grammar\Phrase\NameThenAmount;
 use Crown\Reading\Grammar\Phrase\PartOfVessel;
@@ -21,12 +26,17 @@ use Crown\Reading\Internal\Names;
 /** The phrases that recipes are made of, and rows read by them. Method page: docs/methods/reading.md. */
 final readonly class Grammar
 {
+    /** Letters of a unit that may be cut short. */
+    private const SHORT = 4;
+
     /** @var list<Phrase> */
     private array $phrases;
 
+    private Namings $called;
+
     public function __construct(private Names $names)
     {
-        $called = new Namings($names);
+        $called = $this->called = new Namings($names);
         $lists = new NameLists($called);
         $tails = new Tails($called);
         $this->phrases = [
@@ -39,16 +49,84 @@ final readonly class Grammar
             new TimesAs($called),
             new Capsules($called),
             new ForSoMuch($called),
+            new Covering($called),
+            new MixOf($called),
+            new Figures(),
             new Told(),
             new NameAlone($called),
         ];
     }
 
-    public function row(string $text, Vocabulary $vocabulary, OwnMeasures $measures): Read
+    /** Whether it is a plant, which takes next to no room in what it stands in. */
+    public function isPlant(string $name): bool
     {
-        $chart = new Chart(Lexer::tokens(self::withoutStruck($text)), $vocabulary, $measures);
+        $match = $this->names->matching($name)[0] ?? null;
 
-        return new Read($text, $chart, Cover::of($chart, $this->phrases));
+        return $match !== null && $match->ingredient->kind->isPlant();
+    }
+
+    /**
+     * The sentences of a row, each read.
+     *
+     * @param  int  $n number of the row
+     * @return non-empty-list<Sentence>
+     */
+    public function sentences(string $row, int $n, Vocabulary $vocabulary, OwnMeasures $measures): array
+    {
+        $sentences = [];
+        foreach ($this->cut(self::withoutStruck($row), $vocabulary) as [$text, $before]) {
+            $chart = new Chart(Lexer::tokens($text), $vocabulary, $measures);
+            if ($chart->length > 0) {
+                $sentences[] = new Sentence($text, $chart, Cover::of($chart, $this->phrases), [[0, $n, $before]]);
+            }
+        }
+
+        return $sentences;
+    }
+
+    /** Two rows as one sentence. */
+    public function joined(Sentence $one, Sentence $next, Vocabulary $vocabulary, OwnMeasures $measures): Sentence
+    {
+        $text = $one->text.' '.$next->text;
+        $chart = new Chart(Lexer::tokens($text), $vocabulary, $measures);
+
+        return $one->andThen($text, $chart, Cover::of($chart, $this->phrases), $next);
+    }
+
+    /**
+     * Pieces of a list that nobody knows: words between its signs of which nothing was taken.
+     *
+     * @return list<Item>
+     */
+    public function strangers(Sentence $sentence): array
+    {
+        $chart = $sentence->chart;
+        $taken = $sentence->taken();
+        $found = [];
+        for ($from = 0; $from < $chart->length; $from = $to + 1) {
+            $isFree = true;
+            $isLike = $this->isLike($from, $taken, $chart);
+            for ($to = $from; $to < $chart->length && ! $chart->isSign($to, ',', ';', '•', '/', '|', ':'); $to++) {
+                $isFree = $isFree && ! isset($taken[$to]) && $chart->isWord($to);
+            }
+            $run = $this->called->run($from, $chart);
+            // One word that is known for something else is no name.
+            $isHead = $chart->isSign($to, ':') || $chart->is($from, Kind::HeadList, Kind::Stop)
+                || ($to === $from + 1 && $chart->isKnown($from));
+            if ($isLike && ! $isHead && ($run < $to || ! $isFree)) {
+                $found[] = new Item(null, new Named($chart->text($from, $run), Namings::SURELY, $from, $run));
+            } elseif ($isFree && ! $isHead && $run === $to && $to > $from && ! ScentAllergens::has($chart->text($from, $to))) {
+                $found[] = new Item(null, new Named($chart->text($from, $to), Namings::UNKNOWN, $from, $to));
+            }
+        }
+
+        return $found;
+    }
+
+    /** The token after words that may be a name; the place itself where none begins. */
+    public function run(int $place, Chart $chart): int
+    {
+        return $this->called->run($place, $chart);
     }
 
     /** What a name means; "" where nothing is near enough. */
@@ -62,27 +140,41 @@ final readonly class Grammar
     {
         $match = $this->names->matching($name)[0] ?? null;
 
-        return $match !== null && $match->ingredient->facts->has(Property::PieceGrams);
+        return ($match !== null && $match->ingredient->facts->has(Property::PieceGrams)) || Nature::isFruit($name);
     }
 
     /**
-     * The sentences of a row.
+     * Whether the words at a place are all but a name that is known: "sunflour oil to cover".
      *
-     * @return non-empty-list<string>
+     * @param  array<int, Found>  $taken
      */
-    public function sentences(string $row, Vocabulary $vocabulary): array
+    private function isLike(int $place, array $taken, Chart $chart): bool
+    {
+        $run = $this->called->run($place, $chart);
+        for ($at = $place; $at < $run; $at++) {
+            if (isset($taken[$at])) {
+                return false;
+            }
+        }
+        $text = $chart->text($place, $run);
+
+        return $run > $place && mb_strlen($text) > 5 && ($this->names->matching($text)[0]->score ?? 0.0) >= Names::SURE;
+    }
+
+    /** @return non-empty-list<array{string, int}> sentences, each with the characters of the row before it */
+    private function cut(string $row, Vocabulary $vocabulary): array
     {
         $chart = new Chart(Lexer::tokens($row), $vocabulary);
         $sentences = [];
         $from = 0;
         for ($place = 1; $place < $chart->length - 1; $place++) {
             if (self::ends($place, $chart)) {
-                $sentences[] = mb_substr($row, $from, $chart->tokens[$place]->end - $from);
+                $sentences[] = [mb_substr($row, $from, $chart->tokens[$place]->end - $from), $from];
                 $from = $chart->tokens[$place]->end;
             }
         }
 
-        return [...$sentences, mb_substr($row, $from)];
+        return [...$sentences, [mb_substr($row, $from), $from]];
     }
 
     /** Whether a sign ends a sentence: not "vit. E", "4 tbsp. Olive", "1. Melt". */
@@ -90,21 +182,89 @@ final readonly class Grammar
     {
         $next = $chart->tokens[$place + 1];
         $before = $chart->tokens[$place - 1];
-        $isEllipsis = $before->isSign('.') || $next->isSign('.') || $before->isSign('…');
+        $isEllipsis = $before->isSign('.', '…') || $next->isSign('.', '…');
         if (! $chart->isSign($place, '.', '!', '?', ')') || $next->glued || $isEllipsis
-            || ($chart->isSign($place, ')') && ! $before->isSign('.', '!'))) {
+            || ! ($next->isWord() || $next->number !== null || $next->isSign('(', '"', '“', '„'))) {
             return false;
         }
-        $begins = preg_match('/^[\p{Lu}\d"“„(]/u', $next->text) === 1;
-        $isCut = mb_strlen($before->text) <= 4 && $before->isWord() && $chart->isSign($place, '.')
-            && ! $chart->is($place - 1, Kind::Unit);
+        $isLow = preg_match('/^\p{Ll}/u', $next->text) === 1;
 
-        return $begins && ! $isCut && ($before->number === null || $place > 1);
+        if (self::isWithin($place, $chart) || $chart->isSign($place + 2, ',') && $chart->is($place + 1, Kind::Not, Kind::Correct)) {
+            // "20 g argan. No, 30 g."
+            return false;
+        }
+
+        return match (true) {
+            $chart->isSign($place, ')') => $before->isSign('.', '!') && ! $isLow,
+            $chart->isSign($place, '?') => ! $isLow,
+            $chart->isSign($place, '!') => true,
+            default => ! self::isCut($place - 1, $chart),
+        };
+    }
+
+    /** Whether a point stands within words that are one: "c. à s.". */
+    private static function isWithin(int $place, Chart $chart): bool
+    {
+        for ($back = 1; $back <= 4; $back++) {
+            $to = $chart->past($place - $back, Kind::Unit, Kind::Essential);
+            if ($to > $place + 1 || ($to >= $place && $chart->isSign($place - $back + 1, '.') && $back > 1)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a point behind a word or a figure is of it, and ends nothing: "vit.", "1.", "4 tbsp. olive". */
+    private static function isCut(int $place, Chart $chart): bool
+    {
+        $token = $chart->tokens[$place];
+        if ($token->number !== null) {
+            return $place === 0 || $chart->isSign($place - 1, '.') || $chart->is($place + 2, Kind::Month);
+        }
+        $isShort = mb_strlen($token->text) <= self::SHORT
+            && ($chart->is($place, Kind::Unit) || in_array($token->text, ['T', 't', 'c'], true));
+        $number = self::numberBefore($place, $chart);
+        // "4 tbsp. olive" gives the amount first; "olive 4 tbsp." ends with it.
+        $isBehind = $number !== null && $chart->isSign($number - 1, '=', '→')
+            || $number !== null && $chart->isWord($number - 1)
+            && ! $chart->is($number - 1, Kind::Unit)
+            && (! $chart->isSmall($number - 1) || preg_match('/^\p{Lu}/u', $chart->tokens[$place + 2]->text) === 1);
+        $isFirst = $isShort && $number !== null && ! $isBehind
+            && (! $chart->is($place + 2, Kind::Act, Kind::Plus, Kind::Stop)
+                || $chart->is($place + 2, Kind::ByWeight, Kind::ByVolume, Kind::Of));
+
+        return $isFirst
+            || $chart->is($place + 2, Kind::Essential)
+            // "Cocoa b. 3 oz".
+            || ($chart->is($place, Kind::Essential) && mb_strlen($token->text) < 3)
+            || (! $isShort && $chart->is($place, Kind::Cut))
+            || (! $isShort && preg_match('/^\p{Ll}$/u', $token->text) === 1
+                && mb_strlen($chart->token($place - 1)->word ?? '') < 3);
+    }
+
+    /** The figure that a unit belongs to; null for none. "2 fl. oz." */
+    private static function numberBefore(int $place, Chart $chart): ?int
+    {
+        for ($at = $place - 1; $at >= max(0, $place - 3); $at--) {
+            if ($chart->tokens[$at]->number !== null) {
+                return $at;
+            }
+            if (! $chart->isSign($at, '.') && ! $chart->is($at, Kind::Unit, Kind::Cut)) {
+                return null;
+            }
+        }
+
+        return null;
     }
 
     /** What is struck out is not there. */
     private static function withoutStruck(string $text): string
     {
-        return preg_replace('/~~.*?~~/u', ' ', $text) ?? $text;
+        return preg_replace_callback(
+            '/~~.*?~~/u',
+            static fn (array $m): string => str_repeat(' ', mb_strlen($m[0])),
+            $text,
+        ) ?? $text;
     }
 }

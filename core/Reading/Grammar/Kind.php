@@ -31,9 +31,9 @@ enum Kind: string
     case Rest = 'rest';
     /** What is done with the rest: "top up with". */
     case TopUp = 'top_up';
-    /** As far as it goes: "to the rim". */
     /** What is done with a vessel: "top off", "fill". */
     case TopVerb = 'top_verb';
+    /** As far as it goes: "to the rim". */
     case Brim = 'brim';
     /** Of an amount: "by weight", "by volume". */
     case ByWeight = 'by_weight';
@@ -42,6 +42,8 @@ enum Kind: string
     case Temper = 'temper';
     /** As much as covers it. */
     case Cover = 'cover';
+    /** What is done with what covers: "cover with". */
+    case CoverWith = 'cover_with';
     /** Up to how much: "ad", "to", "q.s. to". */
     case UpTo = 'up_to';
     case Vessel = 'vessel';
@@ -77,6 +79,8 @@ enum Kind: string
     case Degrees = 'degrees';
     case Act = 'acts';
     case Form = 'forms';
+    /** What part of a plant it is: "buds". */
+    case PlantPart = 'parts';
     /** How it was bought or made ready, and not what it is. */
     case Grade = 'grade';
     /** What joins a plant with the oil that it was steeped in. */
@@ -85,8 +89,58 @@ enum Kind: string
     case Few = 'few';
     /** What is made, and not what goes in: "salve", "scalp oil". */
     case Product = 'product';
+    /** What is mixed of other things, although it can be bought: "gel", "tea". */
+    case Mixture = 'mixture';
     /** What tells of another making: "next time", "instead". */
     case Variant = 'variant';
+    /** "A", "the"; before a measure it counts one. */
+    case Article = 'articles';
+    /** What joins the rest with what it is: "is", "with". */
+    case Link = 'links';
+    /** What says that it was made here: "my". */
+    case Mine = 'mine';
+    /** What another amount is held against: "twice as much A as B". */
+    case AsMuch = 'as';
+    /** Between the ends of a range: "2 to 3". */
+    case RangeTo = 'range_to';
+    /** Between a figure and its time: "10 more minutes". */
+    case BeforeTime = 'before_time';
+    case Total = 'totals';
+    /** What a figure behind it counts, and no amount: "step 2", "pH 5". */
+    case Numbered = 'numbered';
+    /** What a figure before it counts, and no amount: "3 times", "2 kids". */
+    case HowOften = 'how_often';
+    case Month = 'month_names';
+    /** Beside it, and not in it: "over a cup of tea". */
+    case Beside = 'beside';
+    /** What a thing is sold or poured in: "bag", "shot glass". */
+    case Pack = 'pack';
+    /** Between vessels and their size: "4 tins of 40 ml". */
+    case SizeOf = 'size_of';
+    /** Before the unit of all figures: "all in". */
+    case AllIn = 'all_in';
+    case Steeped = 'steeped';
+    /** "A and B in equal parts". */
+    case EqualLed = 'equal_led';
+    /** Where something stands or is warmed, in English words: "im Wasserbad" is in a water bath. */
+    case Place = 'places';
+    case Greeting = 'greetings';
+    /** What a row of the head of a letter begins with: "Subject". */
+    case Mail = 'mail';
+    /** What says that figures are parts: "ratio". */
+    case InRatio = 'in_ratio';
+    /** What stands for a thing that was named before: "of it". */
+    case It = 'it';
+    /** As much as she likes: "to taste". */
+    case AsLiked = 'as_liked';
+    /** One amount without another: "2 tbsp less 1 tsp". */
+    case Less = 'less';
+    /** What a question begins with. */
+    case Question = 'question';
+    /** Which mark of several. */
+    case Ordinal = 'ordinal';
+    /** A word that is cut short and ends with a point: "vit.". */
+    case Cut = 'cut';
     /** Small words that mean nothing of their own. */
     case Stop = 'stop';
     case HeadList = 'head_list';

@@ -14,17 +14,23 @@ final class Lexer
 
     /** Spaces, emphasis and quotation marks mean nothing. */
     private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔',
-        "\u{fe0f}", "\u{200d}"];
+        "\u{fe0f}", '40/42', "\u{200d}"];
+
+    /** Blocks, stars and ticks; a cross refuses what stands behind it. */
+    private const DRAWN = '/^(?![✗✘❌❎])[\x{2500}-\x{27BF}]$/u';
 
     private const TOKEN = '/
         (?<date>(?<!\d)\d{1,2}[\/.]\d{1,2}[\/.](?:\d{4}|\d{2})(?!\d))              # 12.03.26
         |(?<figure>
-            \d+\s?[\/⁄]\s?\d+(?![\d\/.]) (?:\s*(?:st|nd|rd|th)\b)?          # 1\/2
+            (?<![\p{L}\d])[lI][\dO]+(?=\s?\p{L}+\b)(?!\p{L}{4})|(?<![\p{L}\d])\d+O+(?=\s?\p{L}+\b)      # l00 g, 5O g
+            |(?<![\d\/])\d+\s?[\/⁄]\s?\d+(?![\d\/]|\.\d) (?:\s*(?:st|nd|rd|th)\b)?          # 1\/2
             |(?:\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d+(?:[.,]\d+)?|(?<![.,…\d\p{L}])[.,]\d+)  # 1,000  0,5  .5
             |[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙]
         )
+        |(?<with>\bw\/(?=\s|\p{L}))                                  # w\/ for with
         |(?<elided>\b(?:[dlnjsDLNJS]|[Qq]u)[\'’](?=\p{L}))                 # d\'huile
         |(?<dotted>\p{L}\.(?:\s?\p{L}\.)+|\p{L}\.\p{L}\b\.?)                # E.O., q.s.
+        |(?<named>\b(?!x)\p{L}{1,3}\d{1,3}\b(?![.,]\d))                # CO2, B5
         |(?<word>\p{L}[\p{L}\p{M}]*(?:[\'’\-]\p{L}[\p{L}\p{M}]*)*)
         |(?<sign>.)
     /xus';
@@ -32,20 +38,22 @@ final class Lexer
     /** @return list<Token> */
     public static function tokens(string $row): array
     {
+        // A curly sign that stands in no word is a quotation mark.
+        $row = preg_replace('/(?<!\p{L})[‘’]|[‘’](?!\p{L})/u', '"', $row) ?? $row;
         preg_match_all(self::TOKEN, $row, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
         $ascii = strlen($row) === mb_strlen($row);
         $tokens = [];
         $end = 0;
         foreach ($found as $m) {
             [$text, $bytes] = $m[0];
-            if (in_array(trim((string) $text), self::NOTHING, true)) {
+            if (in_array(trim((string) $text), self::NOTHING, true) || preg_match(self::DRAWN, (string) $text) === 1) {
                 continue;
             }
             $start = $ascii ? $bytes : mb_strlen(substr($row, 0, $bytes));
             $length = $ascii ? strlen((string) $text) : mb_strlen((string) $text);
             $tokens[] = new Token(
                 (string) $text,
-                self::word($m['word'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
+                isset($m['with'][0]) ? 'with' : self::word($m['word'][0] ?? $m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
                 $start,
                 $start + $length,
                 self::number($m['figure'][0] ?? ''),
@@ -73,6 +81,7 @@ final class Lexer
         if ($figure === '') {
             return null;
         }
+        $figure = strtr($figure, ['l' => '1', 'I' => '1', 'O' => '0']);
         if (isset(self::FRACTIONS[$figure])) {
             return self::FRACTIONS[$figure];
         }

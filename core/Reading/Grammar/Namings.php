@@ -16,9 +16,6 @@ final readonly class Namings
 
     private const LONGEST = 7;
 
-    /** What may stand before a thing that was made here. */
-    public const HERS = ['my', 'our', 'the'];
-
     /** Words of a name that is known by likeness, or not at all. */
     private const MOST_WORDS = 5;
 
@@ -33,6 +30,15 @@ final readonly class Namings
     private const SURE = 0.85;
 
     public const UNKNOWN = 2.0;
+
+    /** What is made of others, and yet may go in: "100 g of the infused oil". */
+    public const MADE = 2.2;
+
+    /** What is made and stands before an amount rather heads what follows: "Salve: 100 g …". */
+    private const HEADS = 0.6;
+
+    /** Up to what cost a name that is only like one is taken. */
+    public const SURELY = 0.76;
 
     /** From what cost on a name is too unlike to be taken without asking. */
     public const DOUBTFUL = 1.05;
@@ -50,7 +56,11 @@ final readonly class Namings
     public function exactly(int $place, Chart $chart): array
     {
         return $chart->once(self::EXACT, $place, function () use ($place, $chart): array {
-            $found = [...$this->essential($place, $chart), ...$this->known($place, $place, '', $chart)];
+            $found = [
+                ...$this->ofKind($place, $chart),
+                ...$this->essential($place, $chart),
+                ...$this->known($place, $place, '', $chart),
+            ];
             $past = $chart->past($place, Kind::Grade, Kind::Form);
             if ($found === [] && $past > $place) {
                 $state = $this->state($place, $past, $chart);
@@ -85,6 +95,22 @@ final readonly class Namings
         );
     }
 
+    /** @return list<Named> "oil (olive)", "essential oil (lavender)": a kind, and which one in brackets */
+    private function ofKind(int $place, Chart $chart): array
+    {
+        $kind = $chart->past($place, Kind::Product, Kind::Essential);
+        if ($kind === $place || ! $chart->isSign($kind, '(') || ! Names::isKind($chart->text($place, $kind))) {
+            return [];
+        }
+        $name = $this->known($kind + 1, $kind + 1, '', $chart)[0] ?? null;
+        if ($name === null || ! $chart->isSign($name->to, ')')) {
+            return [];
+        }
+        $whole = $name->text.' '.$chart->text($place, $kind);
+
+        return [new Named($this->names->exactly($whole) ? $whole : $name->text, 0.0, $place, $name->to + 1)];
+    }
+
     /** @return list<Named> "HE de lavande": the kind before the name */
     private function essential(int $place, Chart $chart): array
     {
@@ -102,14 +128,20 @@ final readonly class Namings
     }
 
     /** The token after a bracket that holds no amount; null where it holds one, or does not close. */
-    private function bracket(int $place, Chart $chart): ?int
+    public function bracket(int $place, Chart $chart): ?int
     {
+        foreach (Quantities::at($place + 1, $chart) as $amount) {
+            if (! $amount->isBare() && $amount->unit !== Amount::FRACTION) {
+                return null;
+            }
+        }
         for ($to = $place + 1; $to < $chart->length && $to < $place + self::BRACKET; $to++) {
             if ($chart->isSign($to, ')')) {
                 return $to + 1;
             }
-            $isAmount = $chart->tokens[$to]->number !== null
-                && ($chart->is($to + 1, Kind::Unit) || $chart->isSign($to + 1, '%', ')'));
+            $isAmount = $chart->tokens[$to]->number !== null && ! $chart->isSign($to - 1, '-')
+                && ($chart->is($to + 1, Kind::Unit) || $chart->isSign($to + 1, '%')
+                    || ($to === $place + 1 && $chart->isSign($to + 1, ')')));
             if ($isAmount || $chart->is($to, Kind::Or, Kind::Each, Kind::Optional)) {
                 return null;
             }
@@ -122,7 +154,7 @@ final readonly class Namings
     private function known(int $place, int $from, string $state, Chart $chart): array
     {
         $token = $chart->token($place);
-        $isHers = $token !== null && in_array($token->word, self::HERS, true);
+        $isHers = $token !== null && $chart->is($place, Kind::Mine, Kind::Article);
         if ($token === null || ! $token->isWord() || (! $isHers && $chart->isSmall($place)
             && mb_strlen($token->word) < 3)) {
             return [];
@@ -144,13 +176,15 @@ final readonly class Namings
             }
             $joins = $token->isWord() || ($token->number !== null && $words > 0)
                 || (in_array($token->text, ['.', '-', "'", '’'], true) && $token->glued)
+                || ($token->isSign('/') && $token->glued && $chart->token($to + 1)?->glued === true)
                 || ($words > 0 && $token->isSign('+', '&') && $chart->isWord($to + 1));
             if (! $joins) {
                 break;
             }
             $text .= ($text === '' || $token->glued ? '' : ' ').$token->text;
             $words += $token->isWord() ? 1 : 0;
-            if ($token->text !== '.' && mb_strlen($text) > 2 && $this->names->exactly($text)) {
+            $isEnd = $token->isWord() || $token->number !== null;
+            if ($isEnd && mb_strlen($text) > 2 && $this->names->exactly($text)) {
                 array_unshift($found, ...$this->endings($text, $from, $to + 1, $chart));
             }
         }
@@ -170,6 +204,8 @@ final readonly class Namings
         }
         $to = $chart->isSign($to, '.') && $chart->token($to)?->glued === true
             && $chart->is($to + 1, Kind::Essential) ? $to + 1 : $to;
+        // "Lavender 40/42 EO".
+        $to = $chart->token($to)?->number !== null && $chart->is($to + 1, Kind::Essential) ? $to + 1 : $to;
         $oil = $chart->past($to, Kind::Essential);
         $kind = $chart->value($to, Kind::Essential);
         $name = $this->ending($text, $from, $to, $chart);
@@ -188,9 +224,13 @@ final readonly class Namings
         $opens = $chart->isSign($to, '(', ',') ? $to + 1 : $to;
         $past = $chart->past($opens, Kind::Form, Kind::Grade);
         $closes = $past > $opens && $chart->isSign($opens - 1, '(') ? $chart->skip($past, ')') : $past;
-        $bracket = $chart->isSign($to, '(') && $past === $opens ? $this->bracket($to, $chart) : null;
+        $isState = $past > $opens && ! ($chart->isSign($to, '(') && $closes === $past);
+        $bracket = $chart->isSign($to, '(') && ! $isState ? $this->bracket($to, $chart) : null;
         if ($bracket !== null) {
-            return new Named($text, 0.0, $from, $bracket);
+            // "Bergamot (FCF)" is another than bergamot.
+            $whole = $text.' '.$chart->text($to + 1, $bracket - 1);
+
+            return new Named($this->names->exactly($whole) ? $whole : $text, 0.0, $from, $bracket);
         }
         if ($past === $opens || ($opens > $to && $chart->isSign($to, '(') && $closes === $past)) {
             return new Named($text, 0.0, $from, $to);
@@ -227,7 +267,11 @@ final readonly class Namings
             $state = $at > $place ? $this->state($place, $at, $chart) : '';
             $to = $this->run($place, $chart);
             if ($this->isMade($at, $to, $chart)) {
-                return [new Named($chart->text($at, $to), self::UNKNOWN + 0.2, $place, $to)];
+                return [new Named($chart->text($place, $to), self::MADE, $place, $to)];
+            }
+            $essential = $this->essentialLike($place, $chart);
+            if ($essential !== null) {
+                return [$essential];
             }
             for ($end = $to; $end > $at; $end--) {
                 // "Essential oil of your choice".
@@ -252,9 +296,24 @@ final readonly class Namings
             }
 
             return $to > $at
-                ? [new Named(trim($state.' '.$chart->text($at, $to)), self::UNKNOWN, $place, $to)]
+                ? [new Named($chart->text($place, $to), self::UNKNOWN, $place, $to)]
                 : [];
         });
+    }
+
+    /** "HE lavande": the kind before a name that is another thing alone. */
+    private function essentialLike(int $place, Chart $chart): ?Named
+    {
+        $kind = $chart->value($place, Kind::Essential);
+        $at = $chart->past($chart->past($place, Kind::Essential), Kind::Of);
+        $to = $this->run($at, $chart);
+        if (! is_string($kind) || ! (str_ends_with($kind, ' de') || str_ends_with($kind, ' di')) || $to === $at) {
+            return null;
+        }
+        $text = $kind.' '.$chart->text($at, $to);
+        $score = $this->names->matching($text)[0]->score ?? 0.0;
+
+        return $score < self::NEAR ? null : new Named($text, (1.0 - $score) * self::UNLIKE, $place, $to);
     }
 
     /**
@@ -265,7 +324,10 @@ final readonly class Namings
     public function whole(int $place, int $to, Chart $chart): array
     {
         $text = $chart->text($place, $to);
-        $isKind = Names::isKind($text) || $this->isMade($place, $to, $chart);
+        if ($this->isMade($place, $to, $chart)) {
+            return [new Named($text, self::MADE + self::HEADS, $place, $to)];
+        }
+        $isKind = Names::isKind($text);
         $score = $isKind ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
 
         return [$score >= self::NEAR
@@ -312,7 +374,13 @@ final readonly class Namings
             return $token !== null && $place > $from && $token->glued && $token->isSign('.', "'")
                 && $chart->isWord($place + 1) && mb_strlen($chart->tokens[$place - 1]->text) <= 4;
         }
-        $stops = $chart->is($place, Kind::Plus, Kind::Or, Kind::Each, Kind::Not, Kind::Act, Kind::Rest, Kind::Per)
+        $isLevel = $chart->is($place, Kind::Bought)
+            || ($place === $from && $chart->is($place, Kind::Mark, Kind::Ordinal, Kind::TopVerb, Kind::Brim, Kind::Unit,
+                Kind::Total, Kind::Less));
+        $stops = $isLevel || $chart->is($place, Kind::Plus, Kind::Or, Kind::Each, Kind::Not, Kind::Rest, Kind::Per)
+            // "EO blend", "herb mix": the thing, and not the act.
+            || ($chart->is($place, Kind::Act) && preg_match('/ed$/', $token->word) !== 1
+                && ! ($place > $from && $chart->is($place, Kind::Product)))
             || ($chart->is($place, Kind::Stop) && ! $chart->is($place, Kind::Of))
             || Numbers::at($place, $chart) !== null;
 

@@ -58,8 +58,8 @@ final class Numbers
         $count = $chart->value($place, Kind::Number);
         if (is_float($count) && $count < 10.0) {
             [$at, $times] = [$chart->past($place, Kind::Number), $count];
-        } elseif (in_array($chart->token($place)?->word, ['a', 'an'], true)) {
-            $at++;
+        } elseif ($chart->is($place, Kind::Article)) {
+            $at = $chart->past($place, Kind::Article);
         }
         $part = $chart->value($at, Kind::Fraction);
         if (! is_float($part)) {

@@ -15,6 +15,9 @@ final class Quantities
     /** Signs that an amount may be said again behind. */
     private const AGAIN = ['(', '/', '=', '≈', '~', '['];
 
+    /** What a measure is divided into. */
+    private const FINER = ['lb' => 'oz', 'kg' => 'g', 'l' => 'ml', 'cups' => 'tbsp', 'tbsp' => 'tsp'];
+
     /** Cooks write T for a tablespoon, t for a teaspoon and c for a cup. */
     private const LETTERS = ['T' => 'tbsp', 't' => 'tsp', 'c' => 'cups'];
 
@@ -26,10 +29,71 @@ final class Quantities
             if ($amount === null) {
                 return [];
             }
+            $amount = self::less($amount, $chart) ?? self::became($amount, $chart) ?? self::instead($amount, $chart);
             $longer = self::saidAgain($amount, $chart) ?? self::added($amount, $chart);
 
             return $longer === null ? [$amount] : [$longer, $amount];
         });
+    }
+
+    /** "412 - 180 = 232 g", "96 g - 34 g", "2 tbsp less 1 tsp": what lies between two amounts. */
+    private static function less(Amount $amount, Chart $chart): ?Amount
+    {
+        $at = $chart->isSign($amount->to, '-', '–', '−') ? $amount->to + 1 : $chart->past($amount->to, Kind::Less);
+        $other = $at > $amount->to ? self::single($at, $chart) : null;
+        $ml = $other === null ? null : self::between($amount, $other);
+        if ($other === null || $ml === null) {
+            return null;
+        }
+        $sum = $chart->isSign($other->to, '=') ? self::single($other->to + 1, $chart) : null;
+
+        return Amount::of($ml[0], $sum->unit ?? $ml[1], $amount->from, $sum->to ?? $other->to);
+    }
+
+    /** @return array{float, string}|null how much more one amount is than another, and in what; null where it is not */
+    private static function between(Amount $one, Amount $other): ?array
+    {
+        $weighed = [Amount::BARE, 'g', 'ml'];
+        $spoons = ['tbsp' => 15.0, 'tsp' => 5.0, 'cups' => 240.0, 'ml' => 1.0];
+        [$unit, $much] = match (true) {
+            in_array($one->unit, $weighed, true) && in_array($other->unit, $weighed, true) => [
+                $one->isBare() ? $other->unit : $one->unit,
+                $one->count - $other->count,
+            ],
+            isset($spoons[$one->unit], $spoons[$other->unit]) && $one->unit !== $other->unit => [
+                'ml',
+                $one->count * $spoons[$one->unit] - $other->count * $spoons[$other->unit],
+            ],
+            default => ['', 0.0],
+        };
+
+        return $much > 0.0 ? [$much, $unit] : null;
+    }
+
+    /** "100 g -> 200 g": what it was changed to holds. */
+    private static function became(Amount $amount, Chart $chart): ?Amount
+    {
+        $at = $chart->skip($amount->to, '-', '–', '=', '>', '→');
+        $other = $at > $amount->to && $chart->isSign($at - 1, '>', '→') ? self::single($at, $chart) : null;
+
+        return $other === null || ($other->unit !== $amount->unit && ! $amount->isBare()) || $other->isLoose()
+            ? null
+            : $other->spanning($amount->from, $other->to);
+    }
+
+    /** "100 ml, not 10 ml", "2 teaspoons (not tablespoons)": what it is not is said besides. */
+    private static function instead(Amount $amount, Chart $chart): Amount
+    {
+        $at = $chart->skip($amount->to, ',', '(');
+        $not = $chart->past($at, Kind::Not);
+        if ($amount->isBare() || $not === $at) {
+            return $amount;
+        }
+        $other = self::single($not, $chart);
+        $unit = $chart->past($not, Kind::Unit);
+        $to = $other !== null && ! $other->isBare() && $other->unit !== Amount::FRACTION ? $other->to : $unit;
+
+        return $to > $not ? $amount->spanning($amount->from, $chart->skip($to, ')', '!')) : $amount;
     }
 
     private static function single(int $place, Chart $chart): ?Amount
@@ -56,7 +120,9 @@ final class Quantities
         if ($measured !== null) {
             return $measured;
         }
-        if ($isWord && $low < 1.0) {
+        // "Fill 1/4 with shea": a fraction of the whole, as a quarter is; 0.25 is a figure.
+        $isFraction = $isWord || preg_match('/[\/⁄½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙]/u', $chart->text($at, $to)) === 1;
+        if ($isFraction && $low === $high && $low < 1.0) {
             $of = $chart->past($to, Kind::Of);
 
             return new Amount($chart->text($place, $to), $low, Amount::FRACTION, $place, $of);
@@ -64,7 +130,19 @@ final class Quantities
 
         return self::each($place, $to, $low, $chart)
             ?? self::ofOwn($place, $to, $low, $chart)
-            ?? new Amount(self::bare($low, $high), ($low + $high) / 2, Amount::BARE, $place, $to);
+            ?? new Amount(
+                self::loosely($place, $chart).self::bare($low, $high),
+                ($low + $high) / 2,
+                Amount::BARE,
+                $place,
+                $to,
+            );
+    }
+
+    /** @param  int  $place where the amount begins, with what says that it is roughly so much */
+    private static function loosely(int $place, Chart $chart): string
+    {
+        return $chart->isRough($place) ? 'about ' : '';
     }
 
     private static function bare(float $low, float $high): string
@@ -101,9 +179,7 @@ final class Quantities
     private static function upper(int $to, float $low, Chart $chart): array
     {
         $between = $chart->isSign($to, '-', '–', '—') ? $to + 1 : $chart->past($to, Kind::Or);
-        $between = $between === $to && in_array($chart->token($to)?->word, ['to', 'bis', 'a', 'à', 'tot'], true)
-            ? $to + 1
-            : $between;
+        $between = $between === $to ? $chart->past($to, Kind::RangeTo) : $between;
         $number = $between > $to ? Numbers::at($between, $chart) : null;
         $isRange = $number !== null && $number[1] > $low && $number[1] <= 10 * $low
             && ($chart->isSign($to, '-', '–', '—') || $chart->token($between)?->number !== null || $low < 20.0
@@ -127,8 +203,7 @@ final class Quantities
         // "Half a cup", "a quarter of a cup".
         if ($low < 1.0) {
             $at = $chart->past($at, Kind::Of);
-            $isOne = in_array($chart->token($at)?->word, ['a', 'an', 'un', 'une', 'una', 'ein', 'eine', 'einem'], true);
-            $at = $isOne ? $at + 1 : $at;
+            $at = $chart->past($at, Kind::Article);
         }
         $heap = $chart->past($at, Kind::Heap);
         [$unit, $end] = self::unit($heap, $chart);
@@ -175,8 +250,8 @@ final class Quantities
 
     private static function pastPoint(int $end, Chart $chart): int
     {
-        $isCut = $chart->isSign($end, '.') && $chart->token($end)?->glued === true
-            && ! self::endsSentence($end, $chart);
+        // Sentences are cut already: a point within one ends a word that is cut short.
+        $isCut = $chart->isSign($end, '.') && $chart->token($end)?->glued === true && $chart->token($end + 1) !== null;
 
         return $isCut ? $end + 1 : $end;
     }
@@ -194,7 +269,7 @@ final class Quantities
     ): Amount {
         $words = $chart->inWords($place, $end);
         $one = $high <= 1.0 && $words && in_array($unit, ['cups', 'parts', 'drops', 'capsules'], true);
-        $about = $chart->isRough($place) ? 'about ' : '';
+        $about = self::loosely($place, $chart);
         $figures = $words && in_array($unit, ['cups', 'tbsp', 'tsp'], true) ? self::inFractions($low, $high) : $figures;
         $canonical = $about.$figures.' '.$heaped.($one ? rtrim($unit, 's') : $unit);
         $text = rtrim($chart->text($place, $end), '.');
@@ -208,13 +283,6 @@ final class Quantities
             $place,
             $end,
         );
-    }
-
-    private static function endsSentence(int $point, Chart $chart): bool
-    {
-        $next = $chart->token($point + 1);
-
-        return $next === null || preg_match('/^\p{Lu}/u', $next->text) === 1;
     }
 
     /** @return array{string|null, int} the unit at a place and the token after it */
@@ -238,15 +306,25 @@ final class Quantities
             return [$chart->text($place, $loose), $loose];
         }
 
-        return is_string($value) ? [$value, $to] : [null, $place];
+        return is_string($value) ? [$value, $to] : self::misspelt($place, $chart);
+    }
+
+    /** @return array{string|null, int} "10 dropps": the unit that a word behind a figure is all but */
+    private static function misspelt(int $place, Chart $chart): array
+    {
+        $isAsked = $chart->token($place - 1)?->number !== null && $chart->isWord($place) && ! $chart->isKnown($place);
+        $unit = $isAsked ? $chart->unitLike($chart->tokens[$place]->word) : null;
+
+        return $unit === null ? [null, $place] : [$unit, $place + 1];
     }
 
     /** "A tablespoon", "a heaped teaspoon", "a handful", "some". */
     private static function article(int $place, int $at, Chart $chart): ?Amount
     {
-        $isOne = in_array($chart->token($at)?->word, ['a', 'an', 'the', 'another'], true);
-        $to = $isOne ? $at + 1 : $at;
-        $heap = $chart->past($to, Kind::Heap);
+        // "A little", "some": it needs no other measure.
+        $to = $chart->is($at, Kind::Loose) ? $at : $chart->past($at, Kind::Article);
+        $isOne = $to > $at;
+        $heap = $chart->is($to, Kind::Loose) ? $to : $chart->past($to, Kind::Heap);
         [$unit, $end] = self::unit($heap, $chart);
         if ($unit === null || (! $isOne && ! $chart->is($heap, Kind::Loose))) {
             return null;
@@ -343,7 +421,7 @@ final class Quantities
         }
         $opens = $chart->isSign($amount->to, '(', '[');
         $other = self::single($amount->to + 1, $chart);
-        if ($other === null || in_array($other->unit, [Amount::BARE, Amount::FRACTION], true)) {
+        if ($other === null || $other->isLoose() || in_array($other->unit, [Amount::BARE, Amount::FRACTION], true)) {
             return null;
         }
         $to = $opens ? $chart->skip($other->to, ')', ']') : $other->to;
@@ -368,6 +446,16 @@ final class Quantities
     private static function added(Amount $amount, Chart $chart): ?Amount
     {
         $plus = $chart->past($amount->to, Kind::Plus);
+        $finer = self::FINER[$amount->unit] ?? null;
+        if ($plus === $amount->to && $finer !== null) {
+            // "1 lb 4 oz": the finer unit goes on.
+            $next = self::single($plus, $chart);
+            $goesOn = $next !== null && $next->unit === $finer && ! $next->isLoose();
+
+            return $goesOn
+                ? new Amount("$amount->text + $next->text", $amount->count, $amount->unit, $amount->from, $next->to)
+                : null;
+        }
         if ($plus === $amount->to || in_array($amount->unit, [Amount::BARE, Amount::FRACTION, '%', 'parts'], true)) {
             return null;
         }

@@ -7,8 +7,14 @@ namespace Crown\Reading\Grammar;
 /** What may follow an item and belongs to it: another in its place, that it stays out, that it is not needed. */
 final readonly class Tails
 {
+    /** How near what was weighed is to what was wanted. */
+    private const WEIGHED = 0.15;
+
+    private Alternatives $others;
+
     public function __construct(private Namings $names)
     {
+        $this->others = new Alternatives($names);
     }
 
     /** @return iterable<Found> */
@@ -18,9 +24,10 @@ final readonly class Tails
         if ($out !== null) {
             yield new Found($out, $cost, [$item->left()]);
         }
-        $choice = $this->other($to, $chart);
-        if ($choice !== null) {
-            yield new Found($choice->to, $cost, [new Item($item->amount, $item->name, [$choice])]);
+        [$end, $others] = $this->others->after($to, $chart);
+        if ($others !== []) {
+            $all = $item->or([...$item->choices, ...$others]);
+            yield $this->again($all, $end, $chart)?->costing($cost) ?? new Found($end, $cost, [$all]);
         }
         $again = $this->again($item, $to, $chart);
         if ($again !== null) {
@@ -47,19 +54,23 @@ final readonly class Tails
         return $not > $at && $isLoud ? $not : null;
     }
 
-    /** "… or argan oil". */
-    private function other(int $to, Chart $chart): ?Named
+    /** @return array{int, list<Item>} "almond or jojoba oil: 2 tbsp": what stands between a name and its amount */
+    public function between(Named $name, Chart $chart): array
     {
-        $at = $chart->skip($to, ',', '(');
-        $or = $chart->past($at, Kind::Or);
-
-        return $or > $at ? $this->names->exactly($or, $chart)[0] ?? null : null;
+        return $this->others->after($name->to, $chart);
     }
 
     /** "A knob of shea (20 g or so)", "1 cup of shea (about 200 g)": the same in another measure behind the name. */
     private function again(Item $item, int $to, Chart $chart): ?Found
     {
         $amount = $item->amount;
+        $next = Quantities::at($to, $chart)[0] ?? null;
+        if ($amount !== null && $next !== null && ! $next->isBare() && $next->unit === $amount->unit
+            && abs($next->count - $amount->count) <= self::WEIGHED * $amount->count
+            && ! $chart->isWord($next->to)) {
+            // What was wanted, and what was weighed.
+            return new Found($next->to, 0.0, [$item]);
+        }
         $other = $chart->isSign($to, '(') ? Quantities::at($to + 1, $chart)[0] ?? null : null;
         if ($amount === null || $other === null || $other->isBare() || $other->unit === Amount::FRACTION) {
             return null;
@@ -69,9 +80,8 @@ final readonly class Tails
         if (! $chart->isSign($end, ')') || $chart->is($other->to, Kind::Each)) {
             return null;
         }
-        $isLoose = preg_match('/\d/', $amount->text) !== 1;
         $both = match (true) {
-            $isLoose => $other->spanning($amount->from, $amount->to),
+            $amount->isLoose() => $other->spanning($amount->from, $amount->to),
             $isMass => $amount->is("$amount->text (".Quantities::plainly($other->text).')'),
             default => $amount,
         };

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar;
 
-use Crown\Reading\Internal\Lexicon;
 use RuntimeException;
 
 /** The words of the languages that a text is written in, by what they are. */
 final readonly class Vocabulary
 {
+    public const LANGUAGES = ['en', 'de', 'fr', 'es', 'pt', 'it', 'nl'];
+
     /** Words of the longest that is one thing: "to the brim of it". */
     public const LONGEST = 5;
 
@@ -18,9 +19,52 @@ final readonly class Vocabulary
 
     private const SHORT = 12;
 
-    /** @param  array<string, array<string, float|string|true>>  $words by a word or several: kind to value */
-    private function __construct(public array $words, public bool $foreign)
+    /**
+     * @param  array<string, array<string, float|string|true>>  $words by a word or several: kind to value
+     * @param  non-empty-list<string>  $languages that the text is written in, English first
+     */
+    private function __construct(public array $words, public array $languages)
     {
+    }
+
+    /** Whether it has another language than English. */
+    public function isForeign(): bool
+    {
+        return count($this->languages) > 1;
+    }
+
+    /** @return array<string, string> units by words of five letters and more */
+    public function units(): array
+    {
+        $units = [];
+        foreach ($this->words as $word => $kinds) {
+            $unit = $kinds[Kind::Unit->value] ?? null;
+            if (is_string($unit) && strlen($word) >= 4) {
+                $units[$word] = $unit;
+            }
+        }
+
+        return $units;
+    }
+
+    /** @return array<string, float> the number words of a language, as they are written there */
+    public static function numbers(string $language): array
+    {
+        /** @var array<string, array<string, float>> $read */
+        static $read = [];
+
+        return $read[$language] ??= array_map(
+            floatval(...),
+            (array) (self::json((string) file_get_contents(self::file($language)))['numbers'] ?? []),
+        );
+    }
+
+    public static function english(): self
+    {
+        /** @var self|null $english */
+        static $english = null;
+
+        return $english ??= new self(self::read('en'), ['en']);
     }
 
     public static function of(string $text): self
@@ -34,7 +78,14 @@ final readonly class Vocabulary
             }
         }
 
-        return new self($words, count($languages) > 1);
+        // "Cc" is a spoon in French: a measure is meant in the language of the text.
+        foreach (isset($languages[1]) ? self::read($languages[1]) : [] as $word => $kinds) {
+            $words[$word] = isset($kinds[Kind::Unit->value])
+                ? [Kind::Unit->value => $kinds[Kind::Unit->value]] + $words[$word]
+                : $words[$word];
+        }
+
+        return new self($words, $languages);
     }
 
     /**
@@ -48,7 +99,7 @@ final readonly class Vocabulary
         $english = self::read('en');
         $foreign = array_filter($words, static fn (string $w): bool => ! isset($english[$w]));
         $best = ['', 0];
-        foreach (array_slice(Lexicon::LANGUAGES, 1) as $language) {
+        foreach (array_slice(self::LANGUAGES, 1) as $language) {
             $known = self::read($language);
             $hits = count(array_filter($foreign, static fn (string $w): bool => isset($known[$w]) && strlen($w) > 1));
             $best = $hits > $best[1] ? [$language, $hits] : $best;
@@ -64,7 +115,7 @@ final readonly class Vocabulary
         /** @var array<string, array<string, array<string, float|string|true>>> $read */
         static $read = [];
 
-        return $read[$language] ??= self::fromFile(dirname(__DIR__, 3)."/data/lexicons/$language.json");
+        return $read[$language] ??= self::fromFile(self::file($language));
     }
 
     /** @return array<string, array<string, float|string|true>> */
@@ -72,8 +123,8 @@ final readonly class Vocabulary
     {
         // All of it at once: word by word it would take twenty times as long.
         $plain = transliterator_transliterate('Latin-ASCII', (string) file_get_contents($file));
-        $all = json_decode($plain === false ? '' : $plain, true, flags: JSON_THROW_ON_ERROR);
-        if (! is_array($all) || ! is_array($all['kinds'] ?? null)) {
+        $all = self::json($plain === false ? '' : $plain);
+        if (! is_array($all['kinds'] ?? null)) {
             throw new RuntimeException("$file: no words by kind");
         }
         $words = [];
@@ -87,6 +138,19 @@ final readonly class Vocabulary
         }
 
         return $words;
+    }
+
+    private static function file(string $language): string
+    {
+        return dirname(__DIR__, 3)."/data/lexicons/$language.json";
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function json(string $text): array
+    {
+        $all = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
+
+        return is_array($all) ? $all : [];
     }
 
     private static function value(mixed $value): float|string|true

@@ -7,88 +7,12 @@ namespace Crown\Reading\Internal;
 use Crown\Formula\Step;
 use Crown\Measure\Duration;
 use Crown\Measure\Temperature;
+use Crown\Reading\Grammar\Kind;
+use Crown\Reading\Grammar\Vocabulary;
 
 /** Reads sentences of instruction: the act, the time, the temperature. */
 final class Instructions
 {
-    /** Verb to act, tried in this order; the first verb of the sentence wins. */
-    private const VERBS = [
-        'melt' => 'melt',
-        'heat' => 'heat',
-        'warm' => 'heat',
-        'simmer' => 'heat',
-        'boil' => 'heat',
-        'microwave' => 'heat',
-        'toast' => 'heat',
-        'steep' => 'steep',
-        'infuse' => 'steep',
-        'soak' => 'steep',
-        'macerate' => 'steep',
-        'strain' => 'strain',
-        'sieve' => 'strain',
-        'filter' => 'strain',
-        'cool' => 'cool',
-        'chill' => 'chill',
-        'refrigerate' => 'chill',
-        'freeze' => 'chill',
-        'fridge' => 'chill',
-        'whip' => 'whip',
-        'whisk' => 'whip',
-        'beat' => 'whip',
-        'pour' => 'pour',
-        'decant' => 'pour',
-        'render' => 'melt',
-        'pack' => 'pour',
-        'package' => 'pour',
-        'funnel' => 'pour',
-        'bottle' => 'pour',
-        'fill' => 'pour',
-        'transfer' => 'pour',
-        'add' => 'add',
-        'stir' => 'add',
-        'mix' => 'add',
-        'blend' => 'add',
-        'combine' => 'add',
-        'fold' => 'add',
-        'drop' => 'add',
-        'shake' => 'shake',
-        'rub' => 'apply',
-        'brush' => 'apply',
-        'shampoo' => 'apply',
-        'finish' => 'add',
-        'work' => 'apply',
-        'scoop' => 'pour',
-        'spoon' => 'pour',
-        'stick' => 'chill',
-        'leave' => 'wait',
-        'let' => 'wait',
-        'wait' => 'wait',
-        'store' => 'store',
-        'keep' => 'store',
-        'label' => 'label',
-        'apply' => 'apply',
-        'massage' => 'apply',
-        'use' => 'apply',
-        'rinse' => 'apply',
-        'weigh' => 'measure',
-        'measure' => 'measure',
-        'place' => 'add',
-        'put' => 'add',
-        'set' => 'wait',
-        'chop' => 'prepare',
-        'grind' => 'prepare',
-        'crush' => 'prepare',
-        'wash' => 'prepare',
-        'dry' => 'prepare',
-        'cut' => 'prepare',
-        'remove' => 'cool',
-        'take' => 'cool',
-        'cover' => 'wait',
-        'once' => 'add',
-        'when' => 'add',
-        'turn' => 'heat',
-    ];
-
     /** What is said before a sentence begins. */
     private const FILLERS = '/
         ^(?:(?:so|ok|okay|right|well|um|erm|and|you|i|we|just|simply|carefully|only|please)\b,?\s+)+
@@ -120,7 +44,7 @@ final class Instructions
             /xu',
             $plain,
         ) === 1
-            || (preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && isset(self::VERBS[$m[1]]));
+            || (preg_match('/^([a-z]+)\b/u', $plain, $m) === 1 && self::actOf($m[1]) !== null);
     }
 
     /** "I use 60 ml of castor and …", "you need": it says what is in it, and nothing is done. */
@@ -251,6 +175,8 @@ final class Instructions
 
     private static function verb(string $sentence): string
     {
+        // "Rice water rinse: soak the rice": what it is called is no act.
+        $sentence = preg_replace('/^[^:\d]{2,40}:\s+(?=\S)/u', '', $sentence) ?? $sentence;
         // "Take 100 g of shea, melt it": what is taken is not taken off the heat.
         $plain = preg_replace(
             '/
@@ -261,20 +187,15 @@ final class Instructions
             mb_strtolower($sentence),
         ) ?? mb_strtolower($sentence);
         foreach (preg_split('/[^a-z]+/', $plain) ?: [] as $word) {
-            $stem = preg_replace('/(?:ing|ed|s)$/', '', $word) ?? $word;
-            foreach ([$word, $stem, $stem.'e'] as $try) {
-                if (isset(self::VERBS[$try])) {
-                    // "Let it cool", "leave to steep": the second verb is the act.
-                    if (
-                        self::VERBS[$try] === 'wait'
-                        && preg_match('/\b(cool|steep|infuse|soak|chill|melt)/u', mb_strtolower($sentence), $m) === 1
-                    ) {
-                        return self::VERBS[$m[1]];
-                    }
-
-                    return self::VERBS[$try];
-                }
+            $act = self::actOf($word);
+            if ($act === null) {
+                continue;
             }
+
+            // "Let it cool", "leave to steep": the second verb is the act.
+            return $act === 'wait' && preg_match('/\b(cool|steep|infuse|soak|chill|melt)/u', $plain, $m) === 1
+                ? self::actOf($m[1]) ?? $act
+                : $act;
         }
 
         return preg_match('/\b(?:flame|(?:low|medium|gentle) heat|stove|hob)\b/iu', $sentence) === 1 ? 'heat' : 'other';
@@ -297,5 +218,13 @@ final class Instructions
         $m[2] ??= $degrees > 130.0 ? 'F' : 'C';
 
         return ($m[2] === 'F' ? Temperature::fahrenheit($degrees) : Temperature::celsius($degrees))->celsius;
+    }
+
+    /** The act that an English verb tells of, in any of its forms; null for a word that is none. */
+    private static function actOf(string $word): ?string
+    {
+        $act = Vocabulary::english()->words[$word][Kind::Act->value] ?? null;
+
+        return is_string($act) ? $act : null;
     }
 }

@@ -22,6 +22,9 @@ final class Names
 {
     public const MATCHES = 4;
 
+    /** A name that is taken without asking. */
+    public const SURE = 0.85;
+
     private const EXACT = 0.999;
 
     /** The most that a name is like another by the words that its whole kind has. */
@@ -244,7 +247,7 @@ final class Names
             return [];
         }
         $found = $this->searched($name);
-        $this->missed += ($found[0]->score ?? 0.0) < Entries::NEAR ? 1 : 0;
+        $this->missed += ($found[0]->score ?? 0.0) < Lines::NEAR ? 1 : 0;
         if ($settled === null) {
             return $found;
         }

@@ -72,7 +72,7 @@ final readonly class Own
         return array_map(
             fn (OwnOil $o): NameMatch => new NameMatch(
                 $this->catalogue->get($o->id),
-                count($oils) === 1 ? 1.0 : Entries::SURE + 0.01,
+                count($oils) === 1 ? 1.0 : Lines::SURE + 0.01,
                 $o->title,
             ),
             array_slice($oils, 0, Names::MATCHES),

@@ -6,6 +6,7 @@ namespace Crown\Reading\Internal;
 
 use Crown\Formula\Audience;
 use Crown\Json\WordFile;
+use Crown\Reading\Grammar\Vocabulary;
 
 /**
  * Whom and what a text is for, in the words of its languages (data/names/people.json): infants, children and their age,
@@ -18,7 +19,7 @@ final readonly class People
     /** Years up to which an age is a child's. */
     private const OLDEST = 12;
 
-    /** @param  list<Lexicon>  $languages that the text is written in */
+    /** @param  list<string>  $languages that the text is written in */
     public function __construct(private array $languages)
     {
     }
@@ -33,9 +34,9 @@ final readonly class People
     public function named(string $sentence): array
     {
         $found = [];
-        foreach ($this->languages as $lexicon) {
-            if ($lexicon->language !== 'en' && ! self::isDenied($sentence, $lexicon)) {
-                array_push($found, ...$this->said($sentence, $lexicon));
+        foreach ($this->languages as $language) {
+            if ($language !== 'en' && ! self::isDenied($sentence, $language)) {
+                array_push($found, ...$this->said($sentence, $language));
             }
         }
 
@@ -45,8 +46,8 @@ final readonly class People
     /** Whether a text names a place or a use: face, body, wet. The words that do; null where none does. */
     public function names(string $what, string $text): ?string
     {
-        foreach ($this->languages as $lexicon) {
-            $words = self::words($lexicon->language, $what);
+        foreach ($this->languages as $language) {
+            $words = self::words($language, $what);
             if ($words !== null && preg_match("/(?<!\\p{L})$words/iu", $text, $m) === 1) {
                 return trim($m[0]);
             }
@@ -55,17 +56,16 @@ final readonly class People
         return null;
     }
 
-    private static function isDenied(string $sentence, Lexicon $lexicon): bool
+    private static function isDenied(string $sentence, string $language): bool
     {
-        $not = self::words($lexicon->language, 'not');
+        $not = self::words($language, 'not');
 
         return $not !== null && preg_match("/(?<!\\p{L})$not/iu", $sentence) === 1;
     }
 
     /** @return list<array{Audience, string, bool}> */
-    private function said(string $sentence, Lexicon $lexicon): array
+    private function said(string $sentence, string $language): array
     {
-        $language = $lexicon->language;
         $found = [];
         foreach (['infant' => Audience::Infant, 'expecting' => Audience::Pregnancy] as $kind => $audience) {
             $words = self::words($language, $kind);
@@ -76,7 +76,7 @@ final readonly class People
         $child = self::words($language, 'child');
         $kin = [];
         $isChild = $child !== null && preg_match("/(?<!\\p{L})$child/iu", $sentence, $kin) === 1;
-        $age = $this->age($sentence, $lexicon, $isChild);
+        $age = $this->age($sentence, $language, $isChild);
         if ($age !== null) {
             $found[] = [$age[0], $age[1], false];
         } elseif ($isChild) {
@@ -91,17 +91,17 @@ final readonly class People
      *
      * @return array{Audience, string}|null
      */
-    private function age(string $sentence, Lexicon $lexicon, bool $isChild): ?array
+    private function age(string $sentence, string $language, bool $isChild): ?array
     {
-        $numbers = array_filter($lexicon->numbers, static fn (float $n): bool => $n >= 1 && $n <= 36);
+        $numbers = array_filter(Vocabulary::numbers($language), static fn (float $n): bool => $n >= 1 && $n <= 36);
         $spelt = implode('|', array_map(
             static fn (string|int $word): string => preg_quote((string) $word, '/'),
             array_keys($numbers),
         ));
         $number = "(?<n>\\d{1,2}|$spelt)";
-        $months = self::words($lexicon->language, 'months');
-        $years = self::words($lexicon->language, 'years');
-        $aged = self::words($lexicon->language, 'aged');
+        $months = self::words($language, 'months');
+        $years = self::words($language, 'years');
+        $aged = self::words($language, 'aged');
         if ($months !== null && preg_match("/(?<!\\p{L})$number [\\s-]*$months/iux", $sentence, $m) === 1 && $isChild) {
             return [Audience::Infant, trim($m[0])];
         }

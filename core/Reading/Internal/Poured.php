@@ -51,7 +51,9 @@ final readonly class Poured
         if ($drops || in_array($form, ['dried', 'powder', 'seed'], true)) {
             return $matches;
         }
-        if (Nature::isFruit($name) && $best !== null && ! $best->kind->isPlant() && ! self::isWatery($best)) {
+        // Nobody gives a fruit in per cent.
+        $isShare = preg_match('/%/', $amount) === 1;
+        if (! $isShare && Nature::isFruit($name) && $best !== null && ! $best->kind->isPlant() && ! self::isWatery($best)) {
             return $this->fruit($name, $matches);
         }
 

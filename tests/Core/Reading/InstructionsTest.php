@@ -41,7 +41,7 @@ final class InstructionsTest extends TestCase
         yield ['Grinding the seeds', 'prepare', null, null];
         yield ['Set aside for 30 sec', 'wait', 0.5, null];
         yield ['Smells lovely', 'other', null, null];
-        yield ['Hold at -18 C', 'other', null, -18];
+        yield ['Hold at -18 C', 'wait', null, -18];
     }
 
     #[DataProvider('sentences')]

@@ -5,126 +5,184 @@ declare(strict_types=1);
 namespace Tests\Core\Reading;
 
 use Crown\Catalogue\ScentAllergens;
+use Crown\Measure\Kitchen;
+use Crown\Reading\Grammar\Vocabulary;
 use Crown\Reading\Internal\Abroad;
-use Crown\Reading\Internal\Items;
-use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\Internal\Names;
-use Crown\Reading\Internal\Plain;
-use Crown\Reading\Internal\Row;
-use Crown\Reading\Internal\Sentences;
-use Crown\Reading\Internal\Unitless;
+use Crown\Reading\PlainWords;
+use Crown\Reading\ReadLine;
+use Crown\Reading\RecipeReader;
+use Crown\Reading\Understood;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
-/** The smallest stages of the reader: sentences, figures without a unit, numbers as they are said, names abroad. */
+/** What words of a text say: figures without a unit, numbers as they are said, sentences, names abroad. */
 final class WordsTest extends CoreTestCase
 {
-    /** @return iterable<string, array{list<string>, string, bool}> */
+    /** @return list<string> what goes in: "?" before what is asked about, the amount and what it is */
+    private static function lines(string $text): array
+    {
+        $read = (new RecipeReader(self::catalogue(), new Kitchen()))->read($text);
+
+        return array_map(
+            static fn (ReadLine $l): string => ($l->understood === Understood::Yes ? '' : '? ')
+                .trim($l->amount.' '.($l->ingredient() === '' ? $l->name : $l->ingredient())),
+            $read->lines,
+        );
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
     public static function unitless(): iterable
     {
-        yield 'two are no list' => [['shea 60', 'mango 40'], '', false];
-        yield 'a hundred' => [['shea 60', 'mango 30', 'argan 10'], '%', false];
-        yield 'a hundred and one' => [['shea 60', 'mango 30', 'argan 11'], '%', false];
-        yield 'a hundred and two' => [['shea 60', 'mango 30', 'argan 12'], 'parts', true];
-        yield 'a hundred beside a measure' => [['shea 60', 'mango 30', 'argan 10', '5 ml castor oil'], '', false];
-        yield 'a sum that fits' => [['shea 212', 'mango 61', 'almond 40', 'total 313 g'], 'g', false];
-        yield 'within three in a hundred' => [['shea 212', 'mango 61', 'almond 40', 'total 304 g'], 'g', false];
-        yield 'a sum that does not' => [['shea 212', 'mango 61', 'almond 40', 'total 303 g'], 'parts', true];
-        yield 'what the text says' => [['all in grams', 'shea 60', 'mango 30', 'argan 10'], 'grams', false];
-        yield 'said once, in grams' => [['wax 18 g', 'shea 30', 'castor 40', 'almond 50'], 'g', true];
-        yield 'pieces are counted' => [['2 eggs', '1 avocado', '3 bananas'], '', false];
-        yield 'twelve of each' => [['12 shea', '12 mango', '12 argan'], 'parts', true];
+        yield 'a hundred' => ["shea 60\ncocoa butter 30\nargan 10", ['60 % shea-butter', '30 % cocoa-butter', '10 % argan-oil']];
+        yield 'a hundred and two' => [
+            "shea 60\ncocoa butter 30\nargan 12",
+            ['60 % shea-butter', '30 % cocoa-butter', '12 % argan-oil'],
+        ];
+        yield 'a hundred and four' => [
+            "shea 60\ncocoa butter 30\nargan 14",
+            ['? 60 parts shea-butter', '? 30 parts cocoa-butter', '? 14 parts argan-oil'],
+        ];
+        yield 'a sum that fits' => [
+            "shea 212\ncocoa butter 61\nargan 40\ntotal 304 g",
+            ['212 g shea-butter', '61 g cocoa-butter', '40 g argan-oil'],
+        ];
+        yield 'a sum that does not' => [
+            "shea 212\ncocoa butter 61\nargan 40\n= 303 g",
+            ['? 212 parts shea-butter', '? 61 parts cocoa-butter', '? 40 parts argan-oil'],
+        ];
+        yield 'what the text says' => [
+            "all in grams\nshea 60\ncocoa butter 30\nargan 15",
+            ['60 g shea-butter', '30 g cocoa-butter', '15 g argan-oil'],
+        ];
+        yield 'pieces are counted' => ["2 eggs\n1 banana\n3 onions", ['2 egg', '1 banana', '3 onion']];
+        yield 'twelve of each' => [
+            "12 shea\n12 cocoa butter\n12 argan",
+            ['? 12 parts shea-butter', '? 12 parts cocoa-butter', '? 12 parts argan-oil'],
+        ];
+        yield 'in one row' => [
+            'beeswax 30 / cocoa 50 / castor 20.',
+            ['30 % beeswax', '50 % cocoa-butter', '20 % castor-oil'],
+        ];
+        yield 'in one row, said at the end' => [
+            'beeswax 3, cocoa 5, castor 2 (g)',
+            ['3 g beeswax', '5 g cocoa-butter', '2 g castor-oil'],
+        ];
+        yield 'a name that is none' => ["shea 60\nnonsense 30\nargan 10", ['60 % shea-butter', '? 30 % nonsense', '10 % argan-oil']];
     }
 
-    /** @param  list<string>  $rows */
+    /** @param  list<string>  $lines */
     #[DataProvider('unitless')]
-    public function test_the_unit_of_figures_that_have_none(array $rows, string $unit, bool $guessed): void
+    public function test_the_unit_of_figures_that_have_none(string $text, array $lines): void
     {
-        $read = Unitless::in($rows);
-
-        self::assertSame([$unit, $guessed], [$read->unit, $read->guessed]);
-        self::assertSame($guessed, $read->guesses($rows[1]));
+        self::assertSame($lines, self::lines($text));
     }
 
-    /** @return iterable<string, array{string, list<array{string, string}>}> */
-    public static function inOneRow(): iterable
-    {
-        $three = [['beeswax', '30 %'], ['cocoa', '50 %'], ['castor', '20 %']];
-        yield 'a hundred' => ['beeswax 30 / cocoa 50 / castor 20.', $three];
-        yield 'no hundred' => ['beeswax 3, cocoa 5, castor 2', [
-            ['beeswax', '3 parts'],
-            ['cocoa', '5 parts'],
-            ['castor', '2 parts'],
-        ]];
-        yield 'said at the end' => ['beeswax 3, cocoa 5, castor 2 (g)', [
-            ['beeswax', '3 g'],
-            ['cocoa', '5 g'],
-            ['castor', '2 g'],
-        ]];
-        yield 'said once' => ['beeswax 18 %, cocoa 22, castor 35', [
-            ['beeswax', '18 %'],
-            ['cocoa', '22 %'],
-            ['castor', '35 %'],
-        ]];
-        yield 'a name that is none' => ['beeswax 30, nonsense 50, castor 20', []];
-        yield 'two' => ['beeswax 30, castor 20', []];
-    }
-
-    /** @param  list<array{string, string}>  $found */
-    #[DataProvider('inOneRow')]
-    public function test_a_list_in_one_row(string $row, array $found): void
-    {
-        self::assertSame($found, Unitless::apart($row, static fn (string $name): bool => $name !== 'nonsense'));
-    }
-
-    /** @return iterable<string, array{string, string}> */
+    /** @return iterable<string, array{string, list<string>}> */
     public static function said(): iterable
     {
-        $long = ' and that is what goes in there first of all, dear';
-        yield 'as people say it' => ['one sixty grams of shea'.$long, '160 g'];
-        yield 'one hundred and sixty' => ['one hundred and sixty grams of shea'.$long, '160 g'];
-        yield 'the same unit again' => ['a hundred mils of grapeseed then forty of castor'.$long, '40 ml of castor'];
-        yield 'after its name' => ['twenty mils of rosehip, squalane seventy, and so on'.$long, 'squalane 70 ml'];
-        yield 'four is too few to be meant' => ['twenty mils of rosehip then four of those'.$long, 'four of those'];
-        yield 'two drops are not' => ['four drops of peppermint and two of rosemary'.$long, '2 drops of rosemary'];
-        yield 'a time is none' => ['twenty mils of rosehip and let it sit for twenty, then'.$long, 'for twenty'];
-        yield 'a quarter cup' => ['take a half cup of this, quarter cup of mango'.$long, '0.25 cup of mango'];
-        yield 'heaped' => ['two heaped tablespoons of hemp'.$long, '2 heaped tbsp of hemp'];
-        yield 'and a half' => ['one and a half teaspoons of hemp'.$long, '1.5 tsp of hemp'];
-        yield 'a third of a cup' => ['a third of a cup of hemp'.$long, '0.333 cup of hemp'];
-        yield 'half a part on a list' => ['rosehip half a part', 'rosehip 0.5 part'];
-        yield 'a slip of the pen' => ['10 drps rosemary', '10 drops rosemary'];
-        yield 'as it was written' => ['10 gtt rosemary', '10 gtt rosemary'];
+        yield 'one hundred and sixty' => ['one hundred and sixty grams of shea', ['160 g shea-butter']];
+        yield 'the same unit again' => [
+            'a hundred mils of grapeseed then forty of castor',
+            ['100 ml grapeseed-oil', '40 ml castor-oil'],
+        ];
+        yield 'two drops are not' => [
+            'four drops of peppermint oil and two of rosemary oil',
+            ['4 drops peppermint-eo', '2 drops rosemary-eo'],
+        ];
+        yield 'a time is none' => ['twenty mils of rosehip and let it sit for twenty minutes', ['20 ml rosehip-oil']];
+        yield 'a quarter cup' => ['quarter cup of cocoa butter', ['1/4 cup cocoa-butter']];
+        yield 'heaped' => ['two heaped tablespoons of hemp oil', ['2 heaped tbsp hemp-seed-oil']];
+        yield 'and a half' => ['one and a half teaspoons of hemp oil', ['1 1/2 tsp hemp-seed-oil']];
+        yield 'a third of a cup' => ['a third of a cup of hemp oil', ['1/3 cup hemp-seed-oil']];
+        yield 'half a part' => ["castor 1 part\nrosehip half a part", ['1 part castor-oil', '0.5 part rosehip-oil']];
+        yield 'a slip of the pen' => ['10 drps rosemary oil', ['10 drops rosemary-eo']];
+        yield 'as it was written' => ['10 gtt rosemary oil', ['10 gtt rosemary-eo']];
+        yield 'German' => [
+            "2 Esslöffel Rizinusöl\n10 Tropfen Lavendelöl",
+            ['2 tbsp castor-oil', '10 drops lavender-eo'],
+        ];
+        yield 'French' => ["2 cuillères à soupe d'huile de ricin pour les cheveux", ['2 tbsp castor-oil']];
+        yield 'French, with dots' => ["2 c. à s. d'huile de ricin pour les cheveux", ['2 tbsp castor-oil']];
+        yield 'Spanish' => ['dos cucharadas de aceite de ricino para el pelo', ['2 tbsp castor-oil']];
+        yield 'the rest in Dutch' => ["50 g sheaboter\n100 ml fles\nde rest olijfolie", ['50 g shea-butter', 'to make 100 ml olive-oil']];
     }
 
+    /** @param  list<string>  $lines */
     #[DataProvider('said')]
-    public function test_numbers_as_they_are_said(string $row, string $plain): void
+    public function test_numbers_as_they_are_said(string $text, array $lines): void
     {
-        self::assertStringContainsString($plain, (new Plain(Lexicon::of($row)))->row($row));
+        self::assertSame($lines, self::lines($text));
     }
 
     /** @return iterable<string, array{string, list<string>}> */
     public static function breaths(): iterable
     {
-        yield 'before a colon' => ['Makes 2 jars: 50 g shea, 20 g argan', ['Makes 2 jars:', '50 g shea, 20 g argan']];
-        yield 'sentences' => ['50 g shea and 20 g argan. Whip it.', ['50 g shea and 20 g argan.', 'Whip it.']];
-        yield 'a unit with a full stop' => ['2 tbsp. shea, 1 oz. argan', ['2 tbsp. shea, 1 oz. argan']];
-        yield 'what is taken back' => ['50 g shea, 20 g argan. No, 30 g.', ['50 g shea, 20 g argan. No, 30 g.']];
-        yield 'one thing' => ['Balm: 50 g shea', ['Balm: 50 g shea']];
-        yield 'a heading in its row' => ['Method: melt the shea', ['Method:', 'melt the shea']];
-        yield 'before a dash' => ['Scrub - 1 cup sugar, 2 tbsp honey', ['Scrub -', '1 cup sugar, 2 tbsp honey']];
-        yield 'a name before a dash' => ['Shea - 50 g, argan - 20 g', ['Shea - 50 g, argan - 20 g']];
+        yield 'before a colon' => ['Makes 2 jars: 50 g shea, 20 g argan', ['50 g shea-butter', '20 g argan-oil']];
+        yield 'a unit with a full stop' => ['2 tbsp. shea, 1 oz. argan', ['2 tbsp shea-butter', '1 oz argan-oil']];
+        yield 'what is taken back' => ['50 g shea, 20 g argan. No, 30 g.', ['50 g shea-butter', '30 g argan-oil']];
+        yield 'one thing' => ['Balm: 50 g shea', ['50 g shea-butter']];
+        yield 'before a dash' => ['Scrub - 1 cup honey, 2 tbsp shea', ['1 cup honey', '2 tbsp shea-butter']];
+        yield 'a name before a dash' => ['Shea - 50 g, argan - 20 g', ['50 g shea-butter', '20 g argan-oil']];
+        yield 'in one breath' => [
+            'take 200 g shea butter and 50 g cocoa butter, melt',
+            ['200 g shea-butter', '50 g cocoa-butter'],
+        ];
+        yield 'names first' => ['olive oil 30 g / argan oil 10 g', ['30 g olive-oil', '10 g argan-oil']];
+        yield 'taken back' => ['60 g shea butter, no, 50 g shea butter', ['50 g shea-butter']];
+        yield 'taken back without its name' => [
+            'two tsp glycerine and 2 tsp honey, no wait 1 tsp, and 9 g olive oil',
+            ['2 tsp glycerine', '1 tsp honey', '9 g olive-oil'],
+        ];
+        yield 'many times' => ['2 x 113 g tubs of shea butter', ['226 g shea-butter']];
+        yield 'said twice' => ['2 oz (57 g) shea butter', ['2 oz (57 g) shea-butter']];
+        yield 'negated' => ['60 g shea butter, never 5 ml glycerine', ['60 g shea-butter']];
+        yield 'a sum' => ['60 g shea butter and 40 g olive oil. Total 100 g', ['60 g shea-butter', '40 g olive-oil']];
+        yield 'a vessel' => ['60 g shea butter in a 100 ml jar', ['60 g shea-butter']];
+        yield 'of no known name' => ['2 cups dragon juice, 1 cup olive oil', ['? 2 cups dragon juice', '1 cup olive-oil']];
+        yield 'a dropper bottle' => ['castor oil 30 ml, 100 ml dropper bottle', ['30 ml castor-oil']];
+        yield 'none' => ['melt and cool', []];
+        yield 'poured to marks, 4 fl oz are 118.3 ml' => [
+            '8 oz bottle. Fill to the 4 oz mark with olive oil. Then to the 6 oz mark with castor oil.',
+            ['118.3 ml olive-oil', '59.1 ml castor-oil'],
+        ];
+        yield 'poured in parts' => [
+            "100 ml bottle\nFill half with jojoba\nTop up with argan oil",
+            ['50 ml jojoba-oil', 'to make 100 ml argan-oil'],
+        ];
+        yield 'poured into nobody knows what' => ["2 g shea\nTop up with argan oil", ['2 g shea-butter', '? to fill argan-oil']];
     }
 
-    /** @param  list<string>  $pieces */
+    /** @param  list<string>  $lines */
     #[DataProvider('breaths')]
-    public function test_what_is_told_in_one_breath_is_taken_apart(string $row, array $pieces): void
+    public function test_what_is_told_in_one_breath(string $text, array $lines): void
     {
-        $sentences = new Sentences(new Plain(Lexicon::of($row)), new Items(new Names(self::catalogue())));
+        self::assertSame($lines, self::lines($text));
+    }
 
-        $apart = $sentences->apart([new Row($row, 0)]);
+    public function test_a_text_is_in_the_language_of_most_of_its_words(): void
+    {
+        self::assertSame(['en'], Vocabulary::of('2 tbsp castor oil, melt and cool')->languages);
+        self::assertSame(['en', 'de'], Vocabulary::of('2 Esslöffel Rizinusöl mit 10 Tropfen Lavendelöl')->languages);
+        self::assertSame(
+            ['en', 'pt'],
+            Vocabulary::of('2 colheres de sopa de óleo de rícino com 10 gotas de alecrim')->languages,
+        );
+    }
 
-        self::assertSame($pieces, array_map(static fn (Row $r): string => $r->text, $apart));
+    /** @return iterable<string, array{string, string}> */
+    public static function english(): iterable
+    {
+        yield 'German' => ['10 Minuten bei 70 Grad schmelzen', '10 minutes bei 70 degrees melt'];
+        yield 'Dutch' => ['smelt de olie voor het haar', 'melt de olie voor het haar'];
+        yield 'French' => ['fondre au bain-marie dix minutes', 'melt in a water bath 10 minutes'];
+        yield 'English stays' => ['Melt it for half an hour', 'Melt it for half an hour'];
+    }
+
+    #[DataProvider('english')]
+    public function test_steps_are_put_into_english_words(string $written, string $english): void
+    {
+        self::assertSame([$english], PlainWords::of($written));
     }
 
     /** @return iterable<string, array{string, string}> */

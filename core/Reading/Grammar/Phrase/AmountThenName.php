@@ -6,6 +6,7 @@ namespace Crown\Reading\Grammar\Phrase;
 
 use Crown\Reading\Grammar\Amount;
 use Crown\Reading\Grammar\Chart;
+use Crown\Reading\Grammar\Found;
 use Crown\Reading\Grammar\Item;
 use Crown\Reading\Grammar\Kind;
 use Crown\Reading\Grammar\Named;
@@ -24,8 +25,6 @@ final readonly class AmountThenName implements Phrase
 
     private const OF_THE = 0.15;
 
-    private const BESIDE = ['over', 'above'];
-
     private const NOT_IN = 3.0;
 
     public function __construct(private Namings $names, private Tails $tails)
@@ -35,7 +34,17 @@ final readonly class AmountThenName implements Phrase
     public function from(int $place, Chart $chart): iterable
     {
         foreach (Quantities::at($place, $chart) as $amount) {
-            $of = $chart->skip($chart->past($amount->to, Kind::Of), ')', 'x', '×');
+            // "2 x 113 g tubs of shea".
+            $holds = $chart->past($amount->to, Kind::Vessel, Kind::Pack);
+            $end = $amount->isBare() || ! $chart->is($holds, Kind::Of) ? $amount->to : $holds;
+            $of = $chart->skip($chart->past($end, Kind::Of), ')', 'x', '×');
+            $of = $amount->isBare() ? $of : $chart->skip($of, '→', '>', '–', '—');
+            if (! $amount->isBare() && $of > $amount->to && $chart->is($of, Kind::It)) {
+                $it = new Named('', 0.0, $of, $chart->past($of, Kind::It));
+                yield new Found($it->to, self::COST, [new Item($amount, $it)]);
+
+                continue;
+            }
             $at = $this->begin($amount, $of, $chart);
             if ($chart->is($at, Kind::Each)) {
                 continue;
@@ -51,13 +60,22 @@ final readonly class AmountThenName implements Phrase
             // What is spoken of as known may be what was made before.
             $known = $at > $of && $of > $amount->to ? self::OF_THE : 0.0;
             // "Melt it over a cup of hot tea": beside it, and not in it.
-            $known += in_array($chart->token($place - 1)?->word, self::BESIDE, true) ? self::NOT_IN : 0.0;
+            $known += $chart->is($place - 1, Kind::Beside) ? self::NOT_IN : 0.0;
             $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
             foreach ($this->called($amount, $at, $chart) as $name) {
                 $name = $name->cost < Namings::UNKNOWN
                     ? $name
                     : new Named($name->text, $name->cost + $known, $name->from, $name->to);
-                yield from $this->tails->of(new Item($amount, $name), $name->to, $cost + $name->cost, $chart);
+                // "Enough olive oil to cover", "some water up to 100 ml" say it behind.
+                $isUpTo = $chart->is($name->to, Kind::UpTo)
+                    && Quantities::at($chart->past($name->to, Kind::UpTo), $chart) !== [];
+                $isSaid = $amount->isLoose() && ($isUpTo || $chart->is($name->to, Kind::Cover));
+                yield from $this->tails->of(
+                    new Item($amount, $name),
+                    $name->to,
+                    $cost + $name->cost + ($isSaid ? self::NOT_IN : 0.0),
+                    $chart,
+                );
             }
         }
     }
@@ -66,11 +84,15 @@ final readonly class AmountThenName implements Phrase
     private function begin(Amount $amount, int $of, Chart $chart): int
     {
         if ($of === $amount->to) {
-            // "A third with castor oil".
-            return $amount->unit === Amount::FRACTION ? $chart->past($of, Kind::Plus, Kind::Stop) : $of;
+            // "A third with castor oil", "9 g the good stuff".
+            $isNamed = $amount->isBare() || $this->names->exactly($of, $chart) !== [];
+
+            return $amount->unit === Amount::FRACTION
+                ? $chart->past($of, Kind::Plus, Kind::Stop)
+                : ($isNamed ? $of : $chart->past($of, Kind::Article));
         }
         // "60 ml of the tea", "30 g of your butter"; but "of my peppermint oil".
-        $isHers = in_array($chart->token($of)?->word, ['my', 'our'], true);
+        $isHers = $chart->is($of, Kind::Mine);
 
         return $isHers || $this->names->exactly($of, $chart) !== [] ? $of : $chart->past($of, Kind::Stop);
     }
@@ -79,17 +101,19 @@ final readonly class AmountThenName implements Phrase
     private function called(Amount $amount, int $at, Chart $chart): array
     {
         $exact = $this->names->exactly($at, $chart);
-        if ($exact === [] && in_array($chart->token($at)?->word, ['my', 'our'], true)) {
+        if ($exact === [] && $chart->is($at, Kind::Mine)) {
             // Hers, and not one that is bought: "my peppermint oil".
             return array_map(
                 static fn (Named $n): Named => new Named('my '.$n->text, $n->cost, $at, $n->to),
-                $this->names->exactly($at + 1, $chart),
+                $this->names->exactly($chart->past($at, Kind::Mine), $chart),
             );
         }
         $run = $exact === [] ? $at : $this->names->run($at, $chart);
-        if ($exact !== [] && $run > $exact[0]->to && $amount->unit !== Amount::BARE) {
+        if ($exact !== [] && $run > $exact[0]->to) {
             // "Black seed oyl": what follows a name may be its end, written otherwise.
-            return [...$exact, ...$this->names->whole($at, $run, $chart)];
+            $whole = $this->names->whole($at, $run, $chart);
+
+            return $amount->unit === Amount::BARE && $whole[0]->cost > Namings::SURELY ? $exact : [...$exact, ...$whole];
         }
 
         return $exact === [] && $amount->unit !== Amount::BARE ? $this->names->nearly($at, $chart) : $exact;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar\Phrase;
 
+use Crown\Reading\Fate;
 use Crown\Reading\Grammar\Amount;
+use Crown\Reading\Grammar\Aside;
 use Crown\Reading\Grammar\Chart;
 use Crown\Reading\Grammar\Found;
 use Crown\Reading\Grammar\Item;
@@ -19,6 +21,9 @@ final readonly class Balance implements Phrase
 {
     private const COST = 0.1;
 
+    /** Of a measure on a bottle. */
+    private const MILLILITRES = ['fl oz' => 29.5735, 'l' => 1000.0, 'cups' => 240.0];
+
     private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '(', '…'];
 
     public function __construct(private Namings $names)
@@ -29,7 +34,7 @@ final readonly class Balance implements Phrase
     {
         yield from $this->restOf($place, $chart);
         yield from $this->toppedUp($place, $chart);
-        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) || $chart->holds(Kind::Mark)
+        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) || $chart->holds(Kind::Mark) || $chart->holds(Kind::Brim)
             ? $this->before($place, $chart) : [] as $name) {
             yield from $this->behind($name, $chart);
         }
@@ -74,22 +79,19 @@ final readonly class Balance implements Phrase
 
     private function isLink(int $place, Chart $chart): bool
     {
-        return in_array(
-            $chart->token($place)?->word,
-            ['is', 'was', 'with', 'being', 'of', 'goes', 'ist', 'mit', 'est', 'avec', 'es', 'con', 'com', 'met', 'in'],
-            true,
-        );
+        return $chart->is($place, Kind::Link);
     }
 
     /** @return iterable<Found> "top it off with olive oil, right to the rim", "fill to 100 ml with jojoba" */
     private function toppedUp(int $place, Chart $chart): iterable
     {
         $at = $chart->past($place, Kind::TopUp);
-        $whole = null;
+        $whole = $part = null;
         if ($at === $place) {
-            [$to, $whole] = $this->level($place, $chart);
-            [$to, $whole] = $whole === null ? $this->vessel($place, $chart) : [$to, $whole];
-            if ($to === $place || ! $this->isLink($to, $chart)) {
+            $part = $this->part($place, $chart);
+            [$to, $whole] = $part === null ? $this->level($place, $chart) : [$place, null];
+            [$to, $whole] = $whole === null ? $this->vessel($part->to ?? $place, $chart) : [$to, $whole];
+            if ($to === ($part->to ?? $place) || ! $this->isLink($to, $chart)) {
                 return;
             }
             $at = $to + 1;
@@ -101,8 +103,23 @@ final readonly class Balance implements Phrase
         foreach ($this->called($at, $chart) as $name) {
             $brim = $chart->past($chart->skip($name->to, ','), Kind::Brim);
             $to = $brim > $chart->skip($name->to, ',') ? $brim : $name->to;
-            yield $this->found($name, $this->fill($whole, $place, $at), $to, $chart);
+            $amount = $part === null ? $this->fill($whole, $place, $at)
+                : new Amount('', $part->count, Amount::LEVEL, $place, $at);
+            $size = $whole !== null && $this->isWhole($whole) ? new Aside(Fate::Size, Aside::VESSEL, $whole) : null;
+            yield new Found($to, self::COST + $name->cost, [new Item($amount, $name)], $size);
         }
+    }
+
+    /** "Half fill a 200 ml bottle": a part before what is done. */
+    private function part(int $place, Chart $chart): ?Amount
+    {
+        foreach (Quantities::at($place, $chart) as $part) {
+            if ($part->unit === Amount::FRACTION && $chart->is($part->to, Kind::TopVerb)) {
+                return $part;
+            }
+        }
+
+        return null;
     }
 
     /** @return array{int, Amount|null} "top off the 8 oz jar", "fill it to the shoulder" */
@@ -120,6 +137,12 @@ final readonly class Balance implements Phrase
             ? $size : null;
         $at = $size === null ? $at : $chart->skip($size->to, '-');
         $vessel = $chart->past($at, Kind::Vessel);
+        $of = $chart->past($vessel, Kind::Of, Kind::SizeOf);
+        $behind = $vessel > $at && $of > $vessel ? Quantities::at($of, $chart)[0] ?? null : null;
+        if ($behind !== null && $this->isWhole($behind)) {
+            // "Llena un frasco de 100 ml".
+            return [$behind->to, $behind];
+        }
         $brim = $chart->past($vessel, Kind::Brim);
 
         return $vessel > $at || $brim > $vessel ? [$brim, $size] : [$place, null];
@@ -131,8 +154,13 @@ final readonly class Balance implements Phrase
         $at = $chart->skip($name->to, ...self::SIGNS);
         $rest = $chart->past($at, Kind::Rest);
         // "Coconut oil. Rest 2 hours": what rests is something else.
-        if ($rest > $at && $chart->token($rest)?->number === null && ! $chart->isSign($name->to, '.')) {
+        $isNext = $this->names->exactly($chart->past($rest, Kind::Of, Kind::Link), $chart) !== [];
+        if ($rest > $at && ! $isNext && $chart->token($rest)?->number === null && ! $chart->isSign($name->to, '.')) {
             yield $this->found($name, $this->fill(null, $at, $rest), $chart->skip($rest, ')'), $chart);
+        }
+        $brim = $chart->past($at, Kind::Brim);
+        if ($brim > $at) {
+            yield $this->found($name, $this->fill(null, $at, $brim), $chart->skip($brim, ')'), $chart);
         }
         [$to, $whole] = $this->level($at, $chart);
         if ($whole !== null && ! ($whole->isBare() && $name->cost > 0.0)) {
@@ -144,17 +172,25 @@ final readonly class Balance implements Phrase
     private function level(int $place, Chart $chart): array
     {
         $up = $chart->past($place, Kind::UpTo);
-        $up = $chart->is($up, Kind::Stop) && $up > $place ? $up + ($chart->token($up)?->word === 'the' ? 1 : 0) : $up;
+        $up = $up > $place ? $chart->past($up, Kind::Article) : $up;
+        // "Up to the first mark (50 ml)".
+        $named = $up > $place ? $chart->past($chart->past($up, Kind::Ordinal), Kind::Mark) : $up;
+        $isMarked = $named > $up && ($chart->isSign($named, '(') || $chart->is($named, Kind::Of));
+        $up = $isMarked ? $chart->past($chart->skip($named, '('), Kind::Of) : $up;
         foreach (Quantities::at($up, $chart) as $whole) {
             $mark = $chart->past($chart->skip($whole->to, '-'), Kind::Mark);
-            $isPart = $whole->unit === Amount::FRACTION && $mark > $whole->to;
-            $isHalfway = $whole->unit === Amount::FRACTION && str_starts_with($chart->token($whole->from)->word
-                ?? '', 'halfw');
+            $isPart = $whole->unit === Amount::FRACTION && ($mark > $whole->to || $up > $place);
+            $isHalfway = $whole->unit === Amount::FRACTION
+                && str_starts_with(mb_strtolower(str_replace(' ', '', $whole->text)), 'halfway');
             $isSize = $up > $place && ($this->isWhole($whole) || ($whole->isBare() && $whole->count >= 20.0));
             $isWarmth = in_array($chart->token($whole->to)?->text, ['C', 'F', '°', 'º'], true)
                 || $chart->is($whole->to, Kind::TimeUnit, Kind::Degrees);
             if (! $isWarmth && ($isPart || $isSize || $isHalfway)) {
-                return [max($mark, $whole->to), $whole];
+                $isNamed = $named > $place && $chart->isSign($named, '(');
+                $whole = $isNamed && $this->isWhole($whole)
+                    ? $whole->is($whole->text, $this->millilitres($whole), Amount::BARE) : $whole;
+
+                return [$chart->skip(max($mark, $whole->to), ')'), $whole];
             }
         }
 
@@ -174,7 +210,7 @@ final readonly class Balance implements Phrase
                 : new Amount('', $whole->count, $whole->isBare() ? Amount::MARK : Amount::LEVEL, $from, $to);
         }
         $isSize = $whole !== null && $whole->unit !== '%';
-        $millilitres = ['fl oz' => 29.5735, 'l' => 1000.0, 'cups' => 240.0][$whole->unit ?? ''] ?? null;
+        $millilitres = $whole === null ? null : self::MILLILITRES[$whole->unit] ?? null;
         $size = match (true) {
             ! $isSize => '',
             $millilitres !== null => Amount::figure(round($whole->count * $millilitres, 1)).' ml',
@@ -188,6 +224,11 @@ final readonly class Balance implements Phrase
             $from,
             $to,
         );
+    }
+
+    private function millilitres(Amount $amount): float
+    {
+        return $amount->count * (self::MILLILITRES[$amount->unit] ?? 1.0);
     }
 
     private function found(Named $name, Amount $amount, int $to, Chart $chart): Found

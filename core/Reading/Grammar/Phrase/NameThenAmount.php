@@ -33,25 +33,43 @@ final readonly class NameThenAmount implements Phrase
             return;
         }
         foreach ($this->called($place, $chart) as $name) {
-            $signs = $chart->skip($name->to, ...self::SIGNS);
+            [$end, $others] = $this->tails->between($name, $chart);
+            $signs = $chart->skip($end, ...self::SIGNS);
             $opens = $chart->isSign($signs, '(', '[') ? $signs + 1 : $signs;
+            // "Castor x1 tbsp".
+            $opens = $chart->isWord($opens) ? $chart->past($opens, Kind::Times) : $opens;
             // "Castor, 30 g of argan": a comma stands between two as well.
             $cost = self::COST + $name->cost + ($chart->isSign($name->to, ',', '.') ? 0.15 : 0.0);
             foreach (Quantities::at($opens, $chart) as $amount) {
                 $to = $opens > $signs ? $this->closed($amount->to, $chart) : $amount->to;
                 // A figure may be of the name: "BTMS-50".
-                $isOfName = $amount->from < ($this->names->exactly($place, $chart)[0]->to ?? 0);
-                if ($to === null || $amount->unit === Amount::FRACTION || $isOfName) {
+                $isOfName = $amount->isBare() && $amount->from < ($this->names->exactly($place, $chart)[0]->to ?? 0);
+                // "Mango butter (2/3 of the jar)".
+                $vessel = $chart->past($chart->past($chart->past($amount->to, Kind::Of), Kind::Article), Kind::Vessel);
+                // "Castor, a third of the bottle", "aloe juice 1/3".
+                $ends = $vessel > $amount->to || ! $chart->isWord($vessel);
+                $isPart = $amount->unit === Amount::FRACTION && $name->cost < Namings::DOUBTFUL && ($opens > $signs || $ends);
+                $to = match (true) {
+                    ! $isPart => $to,
+                    $opens > $signs => $this->closed($vessel, $chart),
+                    default => $vessel,
+                };
+                $cost += $isPart && $opens === $signs ? 0.2 : 0.0;
+                if ($to === null || ($amount->unit === Amount::FRACTION && ! $isPart) || $isOfName) {
                     continue;
                 }
                 // A figure without a unit belongs to no name that is hardly one.
-                if ($amount->isBare() && $name->cost > Namings::DOUBTFUL && ! $chart->isSign($amount->to, '(')) {
+                // It may in a row that says nothing else.
+                $isRow = ($place === 0 || ! $chart->isWord($place - 1)) && ! $chart->isWord($to)
+                    && $chart->token($to)?->number === null;
+                $isHardly = $amount->isBare() && $name->cost > Namings::DOUBTFUL;
+                if ($isHardly && ! $isRow && ! $chart->isSign($amount->to, '(')) {
                     continue;
                 }
                 $bare = $amount->isBare() ? self::BARE : 0.0;
                 $amount = $bare > 0.0 && ! $chart->isWord($to) ? $amount->is($amount->text, unit: Amount::SAME)
                     : $amount;
-                yield from $this->tails->of(new Item($amount, $name), $to, $cost + $bare, $chart);
+                yield from $this->tails->of(new Item($amount, $name, $others), $to, $cost + $bare, $chart);
             }
         }
     }
@@ -60,8 +78,9 @@ final readonly class NameThenAmount implements Phrase
     private function called(int $place, Chart $chart): array
     {
         $exact = $this->names->exactly($place, $chart);
-        $begins = $place === 0 || ! $chart->isWord($place - 1) || $chart->is($place - 1, Kind::Plus, Kind::Stop);
+        $begins = $place === 0 || ! $chart->isWord($place - 1) || $chart->is($place - 1, Kind::Plus, Kind::Stop, Kind::Unit);
         $to = $begins ? $this->names->run($place, $chart) : $place;
+        $to = $to > $place && $chart->isSign($to, '(') ? $this->names->bracket($to, $chart) ?? $to : $to;
         $amount = $chart->skip($to, '(', ...self::SIGNS);
 
         // Only what an amount follows is looked for by likeness.

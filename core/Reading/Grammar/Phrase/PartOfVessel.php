@@ -26,13 +26,13 @@ final readonly class PartOfVessel implements Phrase
     public function from(int $place, Chart $chart): iterable
     {
         $number = Numbers::at($place, $chart);
-        $isOne = in_array($chart->token($place)?->word, ['a', 'an', 'one', 'the'], true);
+        $isOne = $chart->is($place, Kind::Article);
         if ($number === null && ! $isOne) {
             return;
         }
         [$at, $count] = $number ?? [$place + 1, 1.0];
         $at = $chart->past($at, Kind::Of);
-        $at = in_array($chart->token($at)?->word, ['a', 'an', 'the'], true) ? $at + 1 : $at;
+        $at = $chart->past($at, Kind::Article);
         [$at, $size] = $this->size($at, $chart);
         $at = $chart->past($at, Kind::Heap, Kind::Grade);
         $vessel = $this->vessel($at, $chart);
@@ -59,14 +59,8 @@ final readonly class PartOfVessel implements Phrase
     private function vessel(int $place, Chart $chart): int
     {
         $vessel = $chart->past($place, Kind::Vessel);
-        $isPack = in_array($chart->token($place)?->word, ['glass', 'bag', 'block', 'pack', 'packet'], true);
 
-        return match (true) {
-            $vessel > $place => $vessel,
-            $isPack => $place + 1,
-            $chart->token($place + 1)?->word === 'glass' => $place + 2,
-            default => $place,
-        };
+        return $vessel > $place ? $vessel : $chart->past($place, Kind::Pack);
     }
 
     /** @return array{int, Amount|null} "250 g" */

@@ -27,7 +27,7 @@ final readonly class Ratio implements Phrase
 
     public function from(int $place, Chart $chart): iterable
     {
-        $ratio = $this->figures($place, $chart);
+        $ratio = self::figures($place, $chart);
         if ($ratio !== null) {
             [$to, $figures] = $ratio;
             $at = $chart->skip($to, ',', ':', '-', '–', '—', ')', '(');
@@ -46,7 +46,7 @@ final readonly class Ratio implements Phrase
             for ($skipped = 0; $skipped < 6 && $this->leads($at, $chart); $skipped++) {
                 $at++;
             }
-            $ratio = $this->figures($at, $chart);
+            $ratio = self::figures($at, $chart);
             if ($ratio !== null && count($ratio[1]) === count($names)) {
                 yield new Found(
                     $chart->skip($ratio[0], ')'),
@@ -62,7 +62,7 @@ final readonly class Ratio implements Phrase
     {
         return $chart->once(self::class, 0, function () use ($chart): array {
             for ($place = 0; $place < $chart->length; $place++) {
-                if ($this->figures($place, $chart) !== null) {
+                if (self::figures($place, $chart) !== null) {
                     return [true];
                 }
             }
@@ -78,10 +78,10 @@ final readonly class Ratio implements Phrase
             || $chart->is($place, Kind::RatioWord, Kind::Stop);
     }
 
-    /** @return array{int, non-empty-list<float>}|null the token after it and its figures, two or more */
-    private function figures(int $place, Chart $chart): ?array
+    /** @return array{int, non-empty-list<float>}|null the token after a ratio and its figures, two or more */
+    public static function figures(int $place, Chart $chart): ?array
     {
-        $hundred = $this->ofHundred($place, $chart);
+        $hundred = self::ofHundred($place, $chart);
         if ($hundred !== null) {
             return $hundred;
         }
@@ -110,7 +110,7 @@ final readonly class Ratio implements Phrase
     }
 
     /** @return array{int, non-empty-list<float>}|null "70/30": a pair that comes to a hundred */
-    private function ofHundred(int $place, Chart $chart): ?array
+    private static function ofHundred(int $place, Chart $chart): ?array
     {
         $text = $chart->token($place)->text ?? '';
         $isPair = preg_match('/^(\d{1,2})\/(\d{1,2})$/', $text, $m) === 1 && (int) $m[1] + (int) $m[2] === 100;

@@ -17,8 +17,6 @@ final readonly class TimesAs implements Phrase
 {
     private const COST = 0.1;
 
-    private const AS = ['as', 'wie', 'que', 'como', 'quanto', 'als', 'than'];
-
     public function __construct(private Namings $names)
     {
     }
@@ -33,7 +31,7 @@ final readonly class TimesAs implements Phrase
         $at = $chart->past($to, Kind::Of);
         foreach ($this->names->exactly($at, $chart) as $name) {
             $amount = new Amount('', $times, Amount::TIMES, $place, $to);
-            $as = in_array($chart->token($name->to)?->word, self::AS, true) ? $name->to + 1 : $name->to;
+            $as = $chart->past($name->to, Kind::AsMuch);
             foreach ($as > $name->to ? $this->names->exactly($as, $chart) : [] as $other) {
                 $of = new Amount($other->text, $times, Amount::TIMES, $place, $to);
                 yield new Found($other->to, self::COST, [new Item($of, $name)]);

@@ -33,8 +33,10 @@ final readonly class Together implements Phrase
             yield from $this->behind($chart->past($equal, Kind::Of), Amount::of(1.0, 'parts', $place, $equal), $chart);
         }
         // "Je 2 EL", "each 30 g".
+        // "For each 100 g" is another thing.
+        $isPer = $chart->past($place - 1, Kind::Per) > $place;
         $each = $chart->past($place, Kind::Each);
-        foreach (Quantities::at($each, $chart) as $amount) {
+        foreach ($isPer ? [] : Quantities::at($each, $chart) as $amount) {
             $to = max($chart->past($amount->to, Kind::Each), $each > $place ? $amount->to : 0);
             if ($to > $amount->to || $each > $place) {
                 $at = $chart->skip($chart->past($to, Kind::Of), ':', ',');
@@ -65,9 +67,7 @@ final readonly class Together implements Phrase
     private function before(array $names, Chart $chart): iterable
     {
         $at = $chart->skip($names[count($names) - 1]->to, ',', ':', '-', '–', '—', '(', '=');
-        $isLed = ! $chart->is($at, Kind::Equal)
-            && in_array($chart->token($at)?->word, ['in', 'zu', 'en', 'a', 'em'], true);
-        $at = $isLed ? $at + 1 : $at;
+        $at = $chart->is($at, Kind::Equal) ? $at : $chart->past($at, Kind::EqualLed);
         $equal = $chart->past($at, Kind::Equal);
         $cost = self::COST + NameLists::cost($names);
         if ($equal > $at) {

@@ -19,24 +19,7 @@ final readonly class Told implements Phrase
 {
     private const COST = 0.1;
 
-    private const UP_TO = ['to', 'or', 'bis', 'a', 'à', 'e', 'ou', 'o', 'tot'];
-
-    private const BEFORE_TIME = ['more', 'full', 'whole', 'good', 'long'];
-
     private const SIZES = ['g', 'kg', 'ml', 'l', 'oz', 'fl oz', 'lb', 'cups'];
-
-    private const TOTALS = ['total', 'totals', 'sum', 'summe', 'gesamt', 'insgesamt', 'totale', 'totaal', 'net', 'all'];
-
-    private const MONTHS = '/^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/';
-
-    private const NUMBERED = ['no', 'nr', 'nos', 'step', 'age', 'aged', 'ages', 'take', 'try', 'round', 'mk',
-        'bottle', 'jar', 'marks', 'line', 'type', 'spf', 'ph', 'batch', 'lot', 'day', 'phase', 'version', 'v',
-        'test', 'edit', 'size', 'page', 'level', 'x', 'hair', 'recipe', 'trial', 'attempt', '#'];
-
-    private const HOW_OFTEN = ['x', 'times', 'goes', 'uses', 'stars', 'likes', 'am', 'pm', 'uhr', 'clock', 'mcg',
-        'mg', 'iu', 'euros', 'yo', 'people', 'kids', 'girls', 'boys', 'daughters', 'children', 'sons', 'women',
-        'friends', 'months', 'left', 'heads', 'washes', 'applications', 'mal', 'fois', 'veces', 'vezes',
-        'volte', 'keer', 'inches', 'cm', 'users', 'sprays', 'pumps', 'layers', 'turns'];
 
     public function from(int $place, Chart $chart): iterable
     {
@@ -47,6 +30,11 @@ final readonly class Told implements Phrase
         yield from $this->counted($place, $chart);
         yield from $this->inShort($place, $chart);
         yield from $this->per($place, $chart);
+        // "(x12)": how many of it.
+        $times = $chart->past($place, Kind::Times);
+        if ($times > $place && $chart->token($times)?->number !== null && $chart->isSign($times + 1, ')')) {
+            yield new Found($times + 1, 0.2, [], new Aside(Fate::Size));
+        }
         $head = $chart->past($place, Kind::HeadList, Kind::HeadMethod, Kind::HeadUse);
         if ($head > $place && $chart->isSign($head, ':', '-', '–')) {
             yield new Found($head + 1, 0.1, [], new Aside(Fate::Heading));
@@ -61,15 +49,25 @@ final readonly class Told implements Phrase
             yield from $this->dated($place, $chart);
         }
         yield from $this->sized($place, $chart);
+        $ratio = $chart->past($place, Kind::InRatio);
+        if ($ratio > $place) {
+            $parts = Amount::of(1.0, 'parts', $place, $ratio);
+            yield new Found($chart->skip($ratio, ':'), self::COST, [], new Aside(Fate::Remark, Aside::UNIT, $parts));
+        }
+        $where = $chart->past($place, Kind::Place);
+        if ($where > $place) {
+            yield new Found($where, self::COST, [], new Aside(Fate::Remark));
+        }
     }
 
     /** @return iterable<Found> "10-12 minutes", "75 °C", "2x a week", "3 times", "4/5" */
     private function measured(int $place, int $to, Chart $chart): iterable
     {
-        $isRange = $chart->isSign($to, '-', '–', '—', '+') || in_array($chart->token($to)?->word, self::UP_TO, true);
+        $isRange = $chart->isSign($to, '-', '–', '—', '+') || $chart->is($to, Kind::RangeTo);
         $end = $isRange ? Numbers::at($to + 1, $chart)[0] ?? $to : $to;
         foreach (array_unique([$end, $to]) as $after) {
-            $at = $after + (in_array($chart->token($after)?->word, self::BEFORE_TIME, true) ? 1 : 0);
+            // "Half an hour", "10 more minutes".
+            $at = max($chart->past($after, Kind::BeforeTime), $chart->past($after, Kind::Article));
             $time = $chart->past($at, Kind::TimeUnit, Kind::LongTime);
             if ($time > $at) {
                 yield new Found($time, self::COST, [], new Aside(Fate::Time));
@@ -78,8 +76,8 @@ final readonly class Told implements Phrase
             if ($heat > $after) {
                 yield new Found($heat, self::COST, [], new Aside(Fate::Temperature));
             }
-            if (in_array($chart->token($after)?->word, self::HOW_OFTEN, true)) {
-                yield new Found($after + 1, 0.3, [], new Aside(Fate::Remark));
+            if ($chart->is($after, Kind::HowOften)) {
+                yield new Found($chart->past($after, Kind::HowOften), 0.3, [], new Aside(Fate::Remark));
             }
         }
     }
@@ -111,10 +109,7 @@ final readonly class Told implements Phrase
             return;
         }
         yield new Found($vessel, 0.3, [], new Aside(Fate::Size));
-        $links = ['of', 'at', 'a', 'da', 'de', 'di', 'zu', 'van'];
-        $of = in_array($chart->token($vessel)?->word, $links, true) || $chart->isSign($vessel, '@')
-            ? $vessel + 1
-            : $vessel;
+        $of = max($chart->past($vessel, Kind::SizeOf), $chart->skip($vessel, '@'));
         foreach ($of > $vessel ? Quantities::at($of, $chart) : [] as $amount) {
             $to = $chart->past($amount->to, Kind::Each);
             if (in_array($amount->unit, [...self::SIZES, Amount::BARE], true) && ! $chart->is($to, Kind::Of)) {
@@ -139,15 +134,9 @@ final readonly class Told implements Phrase
             if (! in_array($amount->unit, [...self::SIZES, 'tbsp', 'tsp'], true)) {
                 continue;
             }
-            $isSteeped = false;
             $to = $chart->past($amount->to, Kind::Of);
-            while ($to > $amount->to && $chart->is($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form)) {
-                $isSteeped = $isSteeped
-                    || in_array($chart->token($to)?->word, ['strained', 'infused', 'steeped'], true);
-                $to = $chart->past($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form);
-            }
-            if ($isSteeped || in_array($chart->token($to)?->word, ['strained', 'infused', 'steeped'], true)) {
-                continue;
+            while ($to > $amount->to && $chart->is($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form, Kind::Steeped)) {
+                $to = $chart->past($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form, Kind::Steeped);
             }
             yield new Found($to, 0.15, [], new Aside(Fate::Amount, Aside::PER, $amount));
         }
@@ -162,13 +151,15 @@ final readonly class Told implements Phrase
             return;
         }
         $ends = ! $chart->isWord($place + 1) || $chart->is($place + 1, Kind::Plus, Kind::Stop, Kind::Act);
-        if ($ends && $number >= 20.0 && $number <= 100.0 && $chart->is($place - 1, Kind::Temper)) {
+        if ($ends && $number >= 20.0 && $number <= 100.0 && $chart->is($place - 1, Kind::Temper)
+            && $chart->does('melt', 'heat', 'cool', 'chill', 'whip', 'pour', 'wait', 'add', 'steep')) {
             yield new Found($place + 1, 0.6, [], new Aside(Fate::Temperature));
         }
         for ($back = 1; $back <= 2 && $ends && $number <= 90.0; $back++) {
             $isLed = $back === 1
                 || in_array($chart->token($place - 1)?->word, ['for', 'again', 'another', 'about'], true);
-            if ($isLed && $chart->is($place - $back, Kind::Act)) {
+            $isMade = $place - $back > 0 && $chart->is($place - $back, Kind::Product);
+            if ($isLed && ! $isMade && $chart->is($place - $back, Kind::Act)) {
                 yield new Found($place + 1, 0.6, [], new Aside(Fate::Time));
             }
         }
@@ -178,16 +169,33 @@ final readonly class Told implements Phrase
     private function numbered(int $place, Chart $chart): iterable
     {
         $token = $chart->token($place);
-        $isNumbered = $token !== null && in_array($token->word === '' ? $token->text
-            : $token->word, self::NUMBERED, true);
-        $at = $isNumbered ? $chart->skip($place + 1, '.', '#', ':', '-') : $place;
+        $numbered = $chart->past($place, Kind::Numbered);
+        $isNumbered = $numbered > $place;
+        $at = $isNumbered ? $chart->skip($numbered, '.', '#', ':', '-') : $place;
         if ($isNumbered && $chart->token($at)?->number !== null) {
             yield new Found($at + 1, 0.3, [], new Aside(Fate::Remark));
+        }
+        $isListed = $token?->number !== null && $token->number < 60.0 && floor($token->number) === $token->number
+            && $chart->isSign($place + 1, ')') && $chart->token($place + 1)?->glued === true && ! $this->isOpen($place, $chart);
+        if ($isListed && $chart->isWord($place + 2)) {
+            yield new Found($place + 2, 0.2, [], new Aside(Fate::Remark));
         }
         $closes = $place === 0 && $token?->number !== null && $chart->isSign(1, '.', ')') && $token->number < 60.0;
         if ($closes && $chart->token(2) !== null && ($chart->token(2)->glued === false || $chart->isSign(1, ')'))) {
             yield new Found(2, 0.0, [], new Aside(Fate::Remark));
         }
+    }
+
+    /** Whether a bracket stands open before a place. */
+    private function isOpen(int $place, Chart $chart): bool
+    {
+        for ($at = $place - 1; $at >= 0 && ! $chart->isSign($at, ')'); $at--) {
+            if ($chart->isSign($at, '(')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return iterable<Found> "€ 9.99", "9.99 euros", "35,-" */
@@ -217,7 +225,7 @@ final readonly class Told implements Phrase
             return;
         }
         $next = $chart->token($place + 1);
-        $isMonth = $next !== null && preg_match(self::MONTHS, $next->word) === 1 && mb_strlen($next->word) > 2;
+        $isMonth = $chart->is($place + 1, Kind::Month);
         $isOrdinal = $next !== null && $next->glued && in_array($next->word, ['th', 'st', 'nd', 'rd'], true);
         if ($isMonth || $isOrdinal) {
             yield new Found($place + 2, 0.2, [], new Aside(Fate::Remark));
@@ -239,17 +247,17 @@ final readonly class Told implements Phrase
     {
         $yields = $chart->past($place, Kind::Yields);
         if ($yields > $place) {
-            $isTotal = in_array($chart->token($place)?->word, self::TOTALS, true)
-                || in_array($chart->token($yields - 1)?->word, self::TOTALS, true);
+            $isTotal = $chart->is($place, Kind::Total) || $chart->is($yields - 1, Kind::Total);
             $at = $chart->skip($yields, ':', '=', '-', '–', '.');
             foreach (Quantities::at($at, $chart) as $amount) {
                 $to = $chart->past($amount->to, Kind::Vessel);
-                $isSize = in_array($amount->unit, self::SIZES, true);
+                $isSize = in_array($amount->unit, [...self::SIZES, '%'], true);
+                $to = $chart->past($to, Kind::Product);
                 $goesOn = ($chart->isWord($to) && ! $chart->isSmall($to)) || $chart->is($to, Kind::Of);
                 if (! $isTotal && (! $isSize || $goesOn)) {
                     continue;
                 }
-                $says = $isTotal && $amount->unit !== Amount::FRACTION ? Aside::WHOLE : '';
+                $says = $isTotal && $amount->unit !== Amount::FRACTION ? Aside::WHOLE : Aside::SUM;
                 yield new Found($to, self::COST, [], new Aside(Fate::Size, $says, $amount));
             }
         }
@@ -259,10 +267,12 @@ final readonly class Told implements Phrase
     /** @return iterable<Found> "= 98 g", "100 g in total", "two ounces last a month" */
     private function summed(int $place, Chart $chart): iterable
     {
-        $equals = $chart->skip($place, '=', '→');
+        $equals = $chart->skip($place, '=', '→', '-', '>');
+        // A stroke alone leads to an amount of something.
+        $equals = $equals > $place && $chart->isSign($equals - 1, '-') ? $place : $equals;
         foreach ($equals > $place ? Quantities::at($equals, $chart) : [] as $amount) {
             if (in_array($amount->unit, self::SIZES, true) && ! $chart->isWord($amount->to)) {
-                yield new Found($amount->to, $place === 0 ? self::COST : 0.4, [], new Aside(Fate::Size, '', $amount));
+                yield new Found($amount->to, $place === 0 ? self::COST : 0.4, [], new Aside(Fate::Size, Aside::SUM, $amount));
             }
         }
         foreach (Quantities::at($place, $chart) as $amount) {
@@ -271,7 +281,7 @@ final readonly class Told implements Phrase
                 yield new Found($lasts, self::COST, [], new Aside(Fate::Size));
             }
             $total = $chart->past($amount->to, Kind::Yields);
-            if ($total > $amount->to && in_array($chart->token($total - 1)?->word, self::TOTALS, true)) {
+            if ($total > $amount->to && $chart->is($total - 1, Kind::Total)) {
                 yield new Found($total, self::COST, [], new Aside(Fate::Size, Aside::WHOLE, $amount));
             }
         }
@@ -291,7 +301,7 @@ final readonly class Told implements Phrase
             }
         }
         $vessel = $chart->past($place, Kind::Vessel);
-        $of = $chart->past($vessel, Kind::Of);
+        $of = $chart->past($chart->skip($vessel, '(', '=', ':'), Kind::Of, Kind::Link, Kind::SizeOf);
         $of = $of === $vessel && $chart->token($vessel)?->number !== null ? $vessel : $of;
         $isDirect = $of === $vessel;
         foreach ($vessel > $place && ($of > $vessel || $isDirect) ? Quantities::at($of, $chart) : [] as $amount) {
@@ -310,10 +320,10 @@ final readonly class Told implements Phrase
         $at = $place;
         $opens = $chart->isSign($at, '(', '[');
         $at += $opens ? 1 : 0;
-        while (in_array($chart->token($at)?->word, ['all', 'in', 'everything', 'alles', 'tout', 'todo', 'tutto',
-            'amounts', 'figures', 'numbers'], true)) {
-            $at++;
+        for (; $chart->is($at, Kind::AllIn); $at = $chart->past($at, Kind::AllIn)) {
+            continue;
         }
+        $at = $at > $place ? $chart->skip($at, '=', ':') : $at;
         $unit = $chart->isSign($at, '%') ? '%' : $chart->value($at, Kind::Unit);
         $isSaid = $opens || $at > $place || ($chart->isSign($place, '%') && $before?->number === null);
         if (! $isSaid || ! is_string($unit) || $before?->number !== null && ! $opens) {

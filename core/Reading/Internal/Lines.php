@@ -21,6 +21,7 @@ use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
 use Crown\Measure\Unit;
 use Crown\Reading\Asked;
+use Crown\Reading\Choice;
 use Crown\Reading\Correction;
 use Crown\Reading\ReadAs;
 use Crown\Reading\ReadLine;
@@ -28,14 +29,11 @@ use Crown\Reading\SettledBy;
 use Crown\Reading\Understood;
 use Crown\Steep\Quantity;
 
-/**
- * A row of a list as ingredient lines: taken apart into name and amount, the name looked up, the amount weighed, and
- * what is doubtful of it asked.
- */
-final readonly class Entries
+/** What goes in as lines of a recipe: the name looked up, the amount weighed, and what is doubtful of it asked. */
+final readonly class Lines
 {
     /** A name that is taken without asking. */
-    public const SURE = 0.85;
+    public const SURE = Names::SURE;
 
     /** A name that is asked about; below it nothing is near enough. */
     public const NEAR = 0.62;
@@ -45,7 +43,7 @@ final readonly class Entries
     /** Two names that are as near as this are both possible. */
     private const CLOSE = 0.04;
 
-    private const MOST_PIECES = 40;
+    private const NOT_KNOWN = 'What may take its place, "%s", is not known.';
 
     /** More of an "essential oil" than anybody puts in one recipe. */
     private const HARDLY_GRAMS = 12.0;
@@ -66,6 +64,16 @@ final readonly class Entries
         )$
     /xiu';
 
+    /** Per cent under which a plant is hardly meant as such. */
+    private const LEAST_PLANT = 3.0;
+
+    /** What is asked about. */
+    private const HALF_SURE = 0.84;
+
+    /** How an essential oil is called in full. */
+    private const DRIPPED = ['huile essentielle de %s', 'aceite esencial de %s', 'óleo essencial de %s', 'olio essenziale di %s',
+        'ätherisches %söl', '%söl', '%solie', 'etherische %solie'];
+
     /** Words that say how it was bought, not what it is. */
     private const ADJECTIVES = '/
         \b(
@@ -83,237 +91,26 @@ final readonly class Entries
     {
     }
 
-    /** How well the catalogue knows the name of a row: 1 by name, 0 not at all. */
-    public function known(string $row): float
-    {
-        return $this->score($this->split($row)[0]);
-    }
-
-    public function score(string $name): float
-    {
-        return $this->matches($name)[0]->score ?? 0.0;
-    }
-
-    /** @return list<ReadLine> */
-    public function lines(string $bare, string $row): array
-    {
-        $bare
-            = preg_replace(
-                [
-                    '/\b(oz\.?|ounces?)\s+\(?by volume\b\)?/iu',
-                    '/\s+\(by (?:weight|mass|volume)\)|\s+by (?:weight|mass|volume)\b/iu',
-                ],
-                ['fl oz', ''],
-                $bare,
-            ) ?? $bare;
-        $together = Together::in($bare);
-        if ($together !== []) {
-            return array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $together);
-        }
-        $side = $this->sideBySide($bare);
-
-        return $side === []
-            ? $this->pieces($bare, $row)
-            : array_map(fn (array $one): ReadLine => $this->placed($row, $one[0], $one[1]), $side);
-    }
-
     /**
-     * "1/2 cup jojoba / 1/4 cup argan", but not "Shea butter - 100 g": each piece has to be whole.
+     * A line of what goes in, looked up and weighed.
      *
-     * @return list<array{string, string}> name and amount; empty when it is none
+     * @param  string  $row as it was pasted
+     * @param  list<array{string, string}>  $others what may take its place: name and amount, "" for its own
      */
-    private function sideBySide(string $bare): array
+    public function placed(string $row, string $name, string $amount, array $others = [], bool $optional = false): ReadLine
     {
-        $side = array_map($this->split(...), preg_split('/\s+[-–—\/|]\s+(?='.Rows::START.')/iu', $bare) ?: []);
-        $broken = array_filter($side, static fn (array $s): bool => $s[0] === '' || $s[1] === '');
-
-        return count($side) > 1 && count($side) <= self::MOST_PIECES && $broken === [] ? $side : [];
-    }
-
-    /** @return list<ReadLine> one for each piece between commas, "and", "plus" and the like */
-    private function pieces(string $bare, string $row): array
-    {
-        $pieces = preg_split(
-            '/
-                \s*(?:,|;|\band\b|\bplus\b|\+|\bto(?=\s+[\d½]+\s+parts?\b))\s+
-                (?='.Rows::START.'|(?:a\ (?:little|touch|bit|handful|splash|dash|dollop|knob)|some)\s)
-            /xiu',
-            $bare,
-        ) ?: [$bare];
-        // Nobody writes so many in one row: it is kept whole and asked about.
-        $pieces = count($pieces) > self::MOST_PIECES ? [$bare] : $pieces;
-        $lines = [];
-        $held = '';
-        while ($pieces !== []) {
-            $whole = ($held === '' ? '' : $held.' + ').array_shift($pieces);
-            [$name, $amount] = $this->split($whole);
-            if ($name === '' && $pieces !== []) {
-                $held = $whole;
-
-                continue;
-            }
-            $held = '';
-            [$amount, $later] = $name === '' ? [$amount, []] : $this->later($amount, $pieces, $lines === []);
-            $pieces = array_slice($pieces, count($later));
-            $whole = implode(', ', [$whole, ...$later]);
-            $lines[] = $this->placed($pieces === [] && $lines === [] ? $row : rtrim($whole, ' ,;'), $name, $amount);
-        }
-
-        return $lines;
-    }
-
-    /**
-     * "Coconut oil, 3 oz": what follows the name is its amount.
-     *
-     * @param  list<string>  $pieces that follow
-     * @return array{string, list<string>} the amount, and the pieces that it took
-     */
-    private function later(string $amount, array $pieces, bool $first): array
-    {
-        $taken = [];
-        foreach ($pieces as $piece) {
-            [$other, $more] = $amount === '' || $first ? $this->split($piece) : ['', ''];
-            if ($other !== '' || $more === '') {
-                break;
-            }
-            $amount = $amount === '' ? $more : $amount.' + '.$more;
-            $taken[] = $piece;
-        }
-
-        return [$amount, $taken];
-    }
-
-    /**
-     * Takes a line apart into a name and an amount, in either order.
-     *
-     * @return array{string, string}
-     */
-    public function split(string $line): array
-    {
-        $vague = AmountReader::vague($line);
-        if ($vague !== null) {
-            return [self::cleaned($vague->rest), $vague->written];
-        }
-        if (preg_match('/\p{L}[ -]?\d+[a-z]?$/iu', $line) === 1 && $this->names->exactly(self::cleaned($line))) {
-            // "BTMS-50", "polysorbate 80": the figure is of its name.
-            return [self::cleaned($line), ''];
-        }
-        $line = self::capsules($line);
-        try {
-            $leading = AmountReader::leading($line);
-        } catch (MeasureError) {
-            return self::refused($line);
-        }
-        if ($leading === null) {
-            return self::trailing($line);
-        }
-        $name = self::cleaned($leading->rest);
-        if ($name === '' && $leading->amount->unit === Unit::Piece) {
-            return [
-                self::cleaned(preg_replace('/^[\d\s\/.,-]+/u', '', $line) ?? $line),
-                Amount::number($leading->amount->count->best),
-            ];
-        }
-
-        return [$name, $leading->amount->written];
-    }
-
-    /** "3 vit E capsules", the name inside its amount, as "3 capsules vit E". */
-    private static function capsules(string $line): string
-    {
-        $pattern = '/
-            ^(\d+)\s+(?!of\b)([\p{L}][\p{L} -]{0,40}?)\s+(capsules?|caps|softgels?)\b\.?(.*)$
-        /xiu';
-        if (preg_match($pattern, $line, $m) !== 1) {
-            return $line;
-        }
-        $each = preg_match('/(\d+(?:[.,]\d+)?)\s*mg/iu', $m[4], $mg) === 1 ? ' of '.$mg[1].' mg' : '';
-
-        return $m[1].' capsules'.$each.' '.$m[2];
-    }
-
-    /**
-     * "-3 g of water", "2000 kg shea": the name is kept, the amount is refused with its own message later.
-     *
-     * @return array{string, string}
-     */
-    private static function refused(string $line): array
-    {
-        $amount = '/^\s*-?[\d.,\/]+\s*(?:kg|g|ml|l|oz|lb|tbsp|tsp|cups?|drops?|parts?|%)?\s+/iu';
-        $name = preg_replace($amount, '', $line) ?? $line;
-
-        return [self::cleaned($name), trim(mb_substr($line, 0, max(0, mb_strlen($line) - mb_strlen($name))))];
-    }
-
-    /**
-     * Name first: the first place from which the rest of the line is an amount.
-     *
-     * @return array{string, string}
-     */
-    private static function trailing(string $line): array
-    {
-        $begins = '/
-            (?:^|[\s(:=–—-])(
-                '.Rows::START.'|to\ fill|top\ up|q\.?s\.?|to\ 100
-                |(?:enough\ |make\ |made\ )?(?:up\ )?to\ (?:make\ )?(?:up\ )?(?:to\ )?\d
-            )
-        /xiu';
-        // "Shea - 100g - melted": a word of its state may come last.
-        $ends = '/
-            ^[\s).,;(–—-]*(?:(?:in\ )?(?:total|all)\b[\s).,;(–—-]*)?
-            (melted|softened|chopped|grated|powdered|ground|dried|fresh|whole|optional)?[\s).,;]*
-            (?:\([^)\d]*\d+\s*iu\))?$
-        /xiu';
-        preg_match_all($begins, $line, $m, PREG_OFFSET_CAPTURE);
-        foreach ($m[1] as [, $offset]) {
-            try {
-                $tail = AmountReader::leading(substr($line, (int) $offset));
-            } catch (MeasureError) {
-                continue;
-            }
-            if ($tail !== null && preg_match($ends, $tail->rest, $state) === 1) {
-                return [
-                    self::cleaned(substr($line, 0, (int) $offset)).(isset($state[1]) ? ' '.$state[1] : ''),
-                    $tail->amount->written,
-                ];
-            }
-        }
-
-        return [self::cleaned($line), ''];
-    }
-
-    /** A name with its amount, looked up and weighed, with what may take its place. */
-    public function placed(string $row, string $name, string $amount): ReadLine
-    {
-        [$name, $amount] = self::massApart($name, $amount);
-        [$name, $optional] = Choices::optional($name);
-        [$name, $choices] = (new Choices($this))->in($name);
         $line = $this->lookedUp($row, $name, $amount);
-
-        return $choices === [] && ! $optional ? $line : $line->leavingOpen($choices, $optional);
-    }
-
-    /**
-     * "1 cup shea butter (about 200 g)": what was weighed goes with what was filled.
-     *
-     * @return array{string, string} name and amount
-     */
-    private static function massApart(string $name, string $amount): array
-    {
-        $mass = '/
-            \s*\(\s*(?:about|approx\.?|around|ca\.?|~|=)?\s*
-            (?<mass>\d+(?:[.,]\d+)?\s*(?:g|grams?|kg|oz|ounces?))\s*\)$
-        /xiu';
-        if ($amount === '' || preg_match($mass, $name, $m) !== 1) {
-            return [$name, $amount];
-        }
-        try {
-            AmountReader::read($both = "$amount ({$m['mass']})");
-        } catch (MeasureError) {
-            return [$name, $amount];
+        $choices = [];
+        foreach ($others as [$written, $much]) {
+            $best = $this->matches($written)[0] ?? null;
+            if ($best === null || $best->score < self::NEAR) {
+                $line = $line->asking(Asked::Ingredient, sprintf(self::NOT_KNOWN, $written));
+            } elseif ($best->ingredient->id !== $line->ingredient()) {
+                $choices[$best->ingredient->id] = new Choice($best->ingredient, $written, $much);
+            }
         }
 
-        return [mb_substr($name, 0, -mb_strlen($m[0])), $both];
+        return $choices === [] && ! $optional ? $line : $line->leavingOpen(array_values($choices), $optional);
     }
 
     /** A line as the maker puts it right. */
@@ -448,15 +245,24 @@ final readonly class Entries
     private function measuredAs(string $name, string $amount, array $matches): array
     {
         $best = $matches[0]->ingredient->kind ?? null;
+        $isDrops = preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1;
+        $dripped = $isDrops && ($matches[0]->score ?? 0.0) < self::EXACT ? $this->dripped($name) : null;
+        if ($dripped !== null) {
+            return [$dripped, ...$matches];
+        }
+        $percent = preg_match('/^\D{0,8}(\d*[.,]?\d+)\s*%/u', $amount, $m) === 1 ? (float) str_replace(',', '.', $m[1]) : 100.0;
+        if ($best?->isPlant() === true && $percent <= self::LEAST_PLANT) {
+            return $this->maybeEssential($name, $matches);
+        }
         $as = match (true) {
             $best === null => '',
-            $best->isPlant() && preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1 => ' essential oil',
+            $best->isPlant() && $isDrops => ' essential oil',
             $best->isPlant() && isset($matches[0]->ingredient->forms['seed'])
                 && Nature::ofName($name) !== Nature::Watery
                 && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
             $best === IngredientKind::EssentialOil
-                && preg_match('/squeeze|^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' juice',
-            $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2)$/iu', trim($amount)) === 1 => ' fruit',
+                && preg_match('/squeeze|^(?:\d{1,2}|an?|half an?|1\/2|0\.\d+)$/iu', trim($amount)) === 1 => ' juice',
+            $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2|0\.\d+)$/iu', trim($amount)) === 1 => ' fruit',
             default => '',
         };
         if ($as === '') {
@@ -472,6 +278,34 @@ final readonly class Entries
         }
 
         return $matches;
+    }
+
+    /**
+     * One per cent of a leaf is hardly a leaf: its essential oil is asked about first.
+     *
+     * @param  list<NameMatch>  $matches
+     * @return list<NameMatch>
+     */
+    private function maybeEssential(string $name, array $matches): array
+    {
+        $oil = $this->names->matching("$name essential oil")[0] ?? null;
+        $isOil = $oil !== null && $oil->score >= self::EXACT && $oil->ingredient->kind === IngredientKind::EssentialOil;
+
+        return $isOil ? [new NameMatch($oil->ingredient, self::HALF_SURE, $name), ...$matches] : $matches;
+    }
+
+    /** "10 gouttes de lavande": the essential oil that other languages call so in full; null where there is none. */
+    private function dripped(string $name): ?NameMatch
+    {
+        foreach (self::DRIPPED as $built) {
+            $meant = $this->names->matching(sprintf($built, $name))[0] ?? null;
+            if ($meant !== null && $meant->score >= self::EXACT
+                && $meant->ingredient->kind === IngredientKind::EssentialOil) {
+                return $meant;
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<NameMatch>  $matches */
@@ -559,13 +393,8 @@ final readonly class Entries
         $best = $matches[0];
         $next = $matches[1] ?? null;
         $also = $best->score < self::EXACT ? $this->alsoNamed($name, $best->ingredient) : '';
-        $other = Choices::other($name);
 
         return match (true) {
-            $other !== '' && ! $this->names->exactly($name) => sprintf(
-                'What may take its place, "%s", is not known.',
-                $other,
-            ),
             $also !== '' => sprintf('It names %s too. Give each a row of its own.', $also),
             $best->score < self::SURE => sprintf('Is "%s" %s?', $name, Name::inSentence($best->ingredient->name)),
             $next !== null && $best->score < self::EXACT && self::isOwn($best) => sprintf(
@@ -712,20 +541,5 @@ final readonly class Entries
         $again = $this->names->matching(trim(preg_replace('/\s+/u', ' ', $short) ?? $short));
 
         return ($again[0]->score ?? 0.0) > ($direct[0]->score ?? 0.0) ? $again : $direct;
-    }
-
-    private static function cleaned(string $name): string
-    {
-        $name = preg_replace('/^\s*(?:of|x)\s+/iu', '', $name) ?? $name;
-        $name = preg_replace('/
-            # words of talk behind a name
-            (?<=\p{L})[,\s]+(?:on\ top|at\ the\ end|to\ finish|as\ well|too|last|please|lol)[.!]*$
-        /xiu', '', $name)
-            ?? $name;
-
-        // By characters: a byte of a curly quote is also a byte of other letters.
-        return preg_replace('/
-            ^[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+|[\s,.;:\-–—=+(*“”‘’„•…→′″✓]+$
-        /xu', '', $name) ?? $name;
     }
 }
