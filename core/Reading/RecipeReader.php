@@ -114,7 +114,7 @@ final readonly class RecipeReader
 
         return array_map(function (Entry $entry) use ($text, $places, $lines, $isListed): array {
             $part = $text->parts[$entry->part];
-            [$row] = $part->sentence->placeOf($part->sentence->chart->tokens[$entry->item->name->from]->start ?? 0);
+            [$row] = $part->sentence->placeOf($part->sentence->chart->token($entry->item->name->from)->start ?? 0);
             $others = array_map(
                 static fn (Item $i): array => [$i->name->text, $i->amount->text ?? ''],
                 $entry->item->choices,
@@ -122,7 +122,9 @@ final readonly class RecipeReader
             $line = $lines->placed($places->row($row), $entry->name(), $entry->says(), $others, $entry->optional)
                 ->under($part->phase)
                 ->on($row, $places->row($row));
-            $line = $entry->onlyTold && $isListed ? $line->asking(Asked::Ingredient, 'Named only in the method.') : $line;
+            $line = $entry->onlyTold && $isListed
+                ? $line->asking(Asked::Ingredient, 'Named only in the method.')
+                : $line;
 
             return [$entry, $entry->doubt === '' ? $line : $line->asking(Asked::Amount, $entry->doubt)];
         }, $text->entries);
@@ -133,7 +135,8 @@ final readonly class RecipeReader
      *
      * @param  list<array{Entry, ReadLine}>  $lines
      * @param  list<int>  $rows
-     * @return list<array{Entry|null, ReadLine|null, ReadLine|null}> what it was read of, the line, and the line as it was read
+     * @return list<array{Entry|null, ReadLine|null, ReadLine|null}> what it was read of, the line, and the line as
+     *     it was read
      */
     private function heard(array $lines, Places $places, ReadAs $as, array $rows): array
     {

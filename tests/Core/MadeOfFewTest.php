@@ -13,7 +13,6 @@ use Crown\Head\Profile;
 use Crown\Measure\Amount;
 use Crown\Measure\Kitchen;
 use Crown\Pantry\LotDraft;
-use Crown\Reading\Internal\Lexicon;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
 use PHPUnit\Framework\TestCase;
@@ -30,7 +29,7 @@ final class MadeOfFewTest extends TestCase
     /** These are read out of a file, a kept document or a text, whose parts are as many as they are. */
     private const READ = [
         Composition::class, Ingredient::class, OwnEntry::class, Formula::class, Line::class, Profile::class,
-        Amount::class, Kitchen::class, LotDraft::class, Lexicon::class, ReadLine::class, Recipe::class,
+        Amount::class, Kitchen::class, LotDraft::class, ReadLine::class, Recipe::class,
     ];
 
     public function test_nothing_is_made_of_more_than_seven(): void

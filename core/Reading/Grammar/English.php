@@ -45,10 +45,7 @@ final readonly class English
         foreach ([Kind::Act, Kind::TimeUnit, Kind::Place, Kind::Degrees] as $kind) {
             $to = $chart->past($place, $kind);
             $value = $chart->value($place, $kind);
-            $isEnglish = $kind === Kind::Act && isset(Vocabulary::english()->words[$chart->tokens[$place]->word]['acts']);
-            $word = $chart->tokens[$place]->word;
-            $isEnglish = $isEnglish || ($kind === Kind::TimeUnit && is_string($value) && str_starts_with($value, rtrim($word, 's')));
-            if ($to > $place && is_string($value) && ! $isEnglish && $value !== $chart->tokens[$place]->word) {
+            if ($to > $place && is_string($value) && ! self::isEnglish($chart->tokens[$place]->word, $kind, $value)) {
                 return [$to, $value];
             }
         }
@@ -58,6 +55,15 @@ final readonly class English
             $number !== null => $number,
             $chart->isForeign() => self::small($place, $chart),
             default => [$place + 1, null],
+        };
+    }
+
+    private static function isEnglish(string $word, Kind $kind, string $value): bool
+    {
+        return match ($kind) {
+            Kind::Act => isset(Vocabulary::english()->words[$word][Kind::Act->value]),
+            Kind::TimeUnit => str_starts_with($value, rtrim($word, 's')),
+            default => $word === $value,
         };
     }
 

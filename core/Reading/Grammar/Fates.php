@@ -41,8 +41,8 @@ final class Fates
     }
 
     /**
-     * @param  list<array{Entry, ReadLine, int|null}>  $lines what goes in, and the number of its line; null where the maker
-     *     took it out
+     * @param  list<array{Entry, ReadLine, int|null}>  $lines what goes in, and the number of its line; null where the
+     *     maker took it out
      */
     public function mark(array $lines): void
     {
@@ -166,7 +166,8 @@ final class Fates
         [$fate, $of, $why] = $run === [] ? [null, null, ''] : $fates[$run[0]];
         $tokens = $sentence->chart->tokens;
         // A sign at its end is no word of it: but "35 %", "(fresh)".
-        while ($run !== [] && ! self::isSaid($tokens[$run[count($run) - 1]], count($run) > 1 && $fate !== Fate::Title)) {
+        $isLong = $fate !== Fate::Title;
+        while ($run !== [] && ! self::isSaid($tokens[$run[count($run) - 1]], $isLong && count($run) > 1)) {
             array_pop($run);
         }
         while ($run !== [] && ! self::isSaid($tokens[$run[0]], false)) {
@@ -191,7 +192,7 @@ final class Fates
     }
 
     /**
-     * Where a run of tokens stands in the pasted text: in one piece, or in one for each where its row was made otherwise.
+     * Where a run of tokens stands in the pasted text: in one piece, or in several where its row was made otherwise.
      *
      * @param  non-empty-list<int>  $run
      * @return list<array{int, int}>
@@ -214,11 +215,13 @@ final class Fates
             [$row, $at] = $sentence->placeOf($tokens[$place]->start);
             $piece = $this->places->of($row, $at, $tokens[$place]->text, $after);
             $before = $pieces[count($pieces) - 1] ?? null;
-            if ($piece !== null && $before !== null && trim($this->places->text($before[1], $piece[0])) === ''
-                && $piece[0] >= $before[1]) {
-                $pieces[count($pieces) - 1] = [$before[0], $piece[1]];
-            } elseif ($piece !== null) {
-                $pieces[] = $piece;
+            $goesOn = $piece !== null && $before !== null && $piece[0] >= $before[1]
+                && trim($this->places->text($before[1], $piece[0])) === '';
+            if ($goesOn) {
+                array_pop($pieces);
+            }
+            if ($piece !== null) {
+                $pieces[] = $goesOn ? [$before[0], $piece[1]] : $piece;
             }
         }
 
@@ -227,7 +230,7 @@ final class Fates
 
     /**
      * @param  int  $steps before it
-     * @return array<int, array{Fate|null, int|null, string}> by token: its fate, the number of its line or step, and why
+     * @return array<int, array{Fate|null, int|null, string}> by token: its fate, its line or step, and why
      */
     private function fates(int $n, Part $part, int $steps): array
     {
@@ -352,7 +355,8 @@ final class Fates
         for ($place = 0; $place < $chart->length; $place++) {
             $line = $of[$place][0] === Fate::Name ? $of[$place][1] : $line;
             if ($of[$place][0] === Fate::Remark && $chart->is($place, Kind::Optional)) {
-                self::paint($of, $place, $chart->past($place, Kind::Optional), [Fate::Alternative, $line, self::LEFT_OUT]);
+                $to = $chart->past($place, Kind::Optional);
+                self::paint($of, $place, $to, [Fate::Alternative, $line, self::LEFT_OUT]);
             }
         }
     }
@@ -388,8 +392,8 @@ final class Fates
     }
 
     /**
-     * Small words between an amount and its name are of the amount: "2 x 113 g tubs of"; others that nothing took and that
-     * say nothing have no fate.
+     * Small words between an amount and its name are of the amount: "2 x 113 g tubs of"; others that nothing took and
+     * that say nothing have no fate.
      *
      * @param  array<int, array{Fate|null, int|null, string}>  $of
      * @return array<int, array{Fate|null, int|null, string}>
@@ -408,7 +412,8 @@ final class Fates
             $after = $of[$next] ?? [null, null, ''];
             $joins = $before[0] === Fate::Amount && ($after[0] === Fate::Name || $after[0] === Fate::Form)
                 && $before[1] === $after[1];
-            $isSmall = (! $chart->isWord($place) && $chart->tokens[$place]->number === null) || $chart->is($place, Kind::Stop, Kind::Of, Kind::Plus, Kind::Or);
+            $isSmall = (! $chart->isWord($place) && $chart->tokens[$place]->number === null)
+                || $chart->is($place, Kind::Stop, Kind::Of, Kind::Plus, Kind::Or);
             if ($joins && $next - $place <= 4) {
                 $of[$place] = $before;
             } elseif ($isSmall && $before[0] !== Fate::Remark && $after[0] !== null && $next - $place <= 2) {

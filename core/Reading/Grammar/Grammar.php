@@ -26,6 +26,9 @@ use Crown\Reading\Internal\Names;
 /** The phrases that recipes are made of, and rows read by them. Method page: docs/methods/reading.md. */
 final readonly class Grammar
 {
+    /** Signs between the pieces of a list. */
+    private const BETWEEN = [',', ';', '•', '/', '|', ':'];
+
     /** Letters of a unit that may be cut short. */
     private const SHORT = 4;
 
@@ -69,7 +72,7 @@ final readonly class Grammar
      * The sentences of a row, each read.
      *
      * @param  int  $n number of the row
-     * @return non-empty-list<Sentence>
+     * @return list<Sentence>
      */
     public function sentences(string $row, int $n, Vocabulary $vocabulary, OwnMeasures $measures): array
     {
@@ -104,23 +107,35 @@ final readonly class Grammar
         $taken = $sentence->taken();
         $found = [];
         for ($from = 0; $from < $chart->length; $from = $to + 1) {
-            $isFree = true;
-            $isLike = $this->isLike($from, $taken, $chart);
-            for ($to = $from; $to < $chart->length && ! $chart->isSign($to, ',', ';', '•', '/', '|', ':'); $to++) {
-                $isFree = $isFree && ! isset($taken[$to]) && $chart->isWord($to);
+            $to = $from;
+            while ($to < $chart->length && ! $chart->isSign($to, ...self::BETWEEN)) {
+                $to++;
             }
-            $run = $this->called->run($from, $chart);
-            // One word that is known for something else is no name.
-            $isHead = $chart->isSign($to, ':') || $chart->is($from, Kind::HeadList, Kind::Stop)
-                || ($to === $from + 1 && $chart->isKnown($from));
-            if ($isLike && ! $isHead && ($run < $to || ! $isFree)) {
-                $found[] = new Item(null, new Named($chart->text($from, $run), Namings::SURELY, $from, $run));
-            } elseif ($isFree && ! $isHead && $run === $to && $to > $from && ! ScentAllergens::has($chart->text($from, $to))) {
-                $found[] = new Item(null, new Named($chart->text($from, $to), Namings::UNKNOWN, $from, $to));
+            $name = $this->stranger($from, $to, $taken, $chart);
+            if ($name !== null) {
+                $found[] = new Item(null, $name);
             }
         }
 
         return $found;
+    }
+
+    /** @param  array<int, Found>  $taken */
+    private function stranger(int $from, int $to, array $taken, Chart $chart): ?Named
+    {
+        $run = $this->called->run($from, $chart);
+        // One word that is known for something else is no name, and what heads a list is none.
+        $isHead = $chart->isSign($to, ':') || $chart->is($from, Kind::HeadList, Kind::Stop)
+            || ($to === $from + 1 && $chart->isKnown($from));
+        $isFree = array_filter(array_keys($taken), static fn (int $p): bool => $p >= $from && $p < $to) === [];
+        $isWhole = $isFree && $run === $to && $to > $from && ! ScentAllergens::has($chart->text($from, $to));
+
+        return match (true) {
+            $isHead => null,
+            $isWhole => new Named($chart->text($from, $to), Namings::UNKNOWN, $from, $to),
+            $this->isLike($from, $taken, $chart) => new Named($chart->text($from, $run), Namings::SURELY, $from, $run),
+            default => null,
+        };
     }
 
     /** The token after words that may be a name; the place itself where none begins. */
@@ -189,8 +204,9 @@ final readonly class Grammar
         }
         $isLow = preg_match('/^\p{Ll}/u', $next->text) === 1;
 
-        if (self::isWithin($place, $chart) || $chart->isSign($place + 2, ',') && $chart->is($place + 1, Kind::Not, Kind::Correct)) {
-            // "20 g argan. No, 30 g."
+        // "20 g argan. No, 30 g."
+        $mends = $chart->isSign($place + 2, ',') && $chart->is($place + 1, Kind::Not, Kind::Correct);
+        if ($mends || self::isWithin($place, $chart)) {
             return false;
         }
 

@@ -53,7 +53,9 @@ final class Lexer
             $length = $ascii ? strlen((string) $text) : mb_strlen((string) $text);
             $tokens[] = new Token(
                 (string) $text,
-                isset($m['with'][0]) ? 'with' : self::word($m['word'][0] ?? $m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
+                isset($m['with'][0]) ? 'with' : self::word(
+                    $m['word'][0] ?? $m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? '',
+                ),
                 $start,
                 $start + $length,
                 self::number($m['figure'][0] ?? ''),

@@ -262,43 +262,60 @@ final readonly class Namings
      */
     public function nearly(int $place, Chart $chart): array
     {
-        return $chart->once(self::LIKE, $place, function () use ($place, $chart): array {
-            $at = $chart->past($place, Kind::Grade, Kind::Form);
-            $state = $at > $place ? $this->state($place, $at, $chart) : '';
-            $to = $this->run($place, $chart);
-            if ($this->isMade($at, $to, $chart)) {
-                return [new Named($chart->text($place, $to), self::MADE, $place, $to)];
-            }
-            $essential = $this->essentialLike($place, $chart);
-            if ($essential !== null) {
-                return [$essential];
-            }
-            for ($end = $to; $end > $at; $end--) {
-                // "Essential oil of your choice".
-                $isOpen = $end === $to || $chart->is($end, Kind::Of);
-                if ($isOpen && Names::isKind($chart->text($at, $end))) {
-                    $end = $this->piece($end, $chart);
+        return $chart->once(self::LIKE, $place, fn (): array => array_values(array_filter(
+            [$this->essentialLike($place, $chart) ?? $this->like($place, $chart)],
+        )));
+    }
 
-                    return [new Named($chart->text($at, $end), self::UNKNOWN, $place, $end)];
-                }
-            }
-            for ($end = $to; $end > $at; $end--) {
-                // A word that says what it is cannot be left over: "carrot juice" is no carrot.
-                if ($end < $to && Nature::ofName('x '.$chart->text($end, $to)) !== null) {
-                    break;
-                }
-                $text = $chart->text($at, $end);
-                $score = mb_strlen($text) < 3 ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
-                // A part of what was written has to be surely known: "green stuff" is no green tea.
-                if ($score >= ($end === $to ? self::NEAR : self::SURE)) {
-                    return [new Named(trim("$state $text"), 0.3 + (1.0 - $score) * self::UNLIKE, $place, $end)];
-                }
-            }
+    private function like(int $place, Chart $chart): ?Named
+    {
+        $at = $chart->past($place, Kind::Grade, Kind::Form);
+        $to = $this->run($place, $chart);
+        if ($to <= $at) {
+            return null;
+        }
+        if ($this->isMade($at, $to, $chart)) {
+            return new Named($chart->text($place, $to), self::MADE, $place, $to);
+        }
 
-            return $to > $at
-                ? [new Named($chart->text($place, $to), self::UNKNOWN, $place, $to)]
-                : [];
-        });
+        return $this->kind($place, $at, $to, $chart)
+            ?? $this->likest($place, $at, $to, $chart)
+            ?? new Named($chart->text($place, $to), self::UNKNOWN, $place, $to);
+    }
+
+    /** "Essential oil of your choice": which one is not said. */
+    private function kind(int $place, int $at, int $to, Chart $chart): ?Named
+    {
+        for ($end = $to; $end > $at; $end--) {
+            $isOpen = $end === $to || $chart->is($end, Kind::Of);
+            if ($isOpen && Names::isKind($chart->text($at, $end))) {
+                $end = $this->piece($end, $chart);
+
+                return new Named($chart->text($at, $end), self::UNKNOWN, $place, $end);
+            }
+        }
+
+        return null;
+    }
+
+    /** The longest words that are like a name. */
+    private function likest(int $place, int $at, int $to, Chart $chart): ?Named
+    {
+        $state = $at > $place ? $this->state($place, $at, $chart) : '';
+        for ($end = $to; $end > $at; $end--) {
+            // A word that says what it is cannot be left over: "carrot juice" is no carrot.
+            if ($end < $to && Nature::ofName('x '.$chart->text($end, $to)) !== null) {
+                return null;
+            }
+            $text = $chart->text($at, $end);
+            $score = mb_strlen($text) < 3 ? 0.0 : $this->names->matching($text)[0]->score ?? 0.0;
+            // A part of what was written has to be surely known: "green stuff" is no green tea.
+            if ($score >= ($end === $to ? self::NEAR : self::SURE)) {
+                return new Named(trim("$state $text"), 0.3 + (1.0 - $score) * self::UNLIKE, $place, $end);
+            }
+        }
+
+        return null;
     }
 
     /** "HE lavande": the kind before a name that is another thing alone. */

@@ -53,7 +53,8 @@ final readonly class Places
      *
      * @param  int  $at characters of the row, as it was read, before them
      * @param  int  $after of the pasted text, before which they stand only where they stand nowhere else
-     * @return array{int, int}|null characters of the pasted text before them, and up to their last; null where they are not found
+     * @return array{int, int}|null characters of the text before them, and up to their last; null where they are not
+     *     found
      */
     public function of(int $row, int $at, string $words, int $after = 0): ?array
     {

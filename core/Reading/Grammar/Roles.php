@@ -91,7 +91,9 @@ final class Roles
         $isTold = $words > 0 && $chart->isSign($words, '(')
             && $chart->isSign($chart->isSign($last, ':') ? $last - 1 : $last, ')');
 
-        return ! $says && (($isTold && $last <= self::HEADING) || ($colon && ($this->begun || $sentence->heads(Kind::HeadList, Kind::HeadMethod))));
+        $isOver = $colon && ($this->begun || $sentence->heads(Kind::HeadList, Kind::HeadMethod));
+
+        return ! $says && ($isOver || ($isTold && $last <= self::HEADING));
     }
 
     /** A greeting, the head of a letter, a question: of the letter and not of the recipe. */

@@ -16,8 +16,8 @@ final readonly class Sentence
     private const CALLED = 8;
 
     /**
-     * @param  non-empty-list<array{int, int, int}>  $rows that it stands in: the character of it from which on, the number of the
-     *     row, and the characters of that row before it
+     * @param  non-empty-list<array{int, int, int}>  $rows that it stands in: the character of it from which on, the
+     *     number of the row, and the characters of that row before it
      */
     public function __construct(public string $text, public Chart $chart, public Cover $cover, private array $rows)
     {
@@ -292,7 +292,7 @@ final readonly class Sentence
             if ($found->aside?->fate === Fate::Size && $from > 0) {
                 $before = mb_substr($this->text, 0, $this->chart->tokens[$from]->start);
 
-                return trim(preg_replace('/\s*[(\[][^)\]]*$/u', '', $before) ?? $before, ' ,:–—-');
+                return preg_replace(['/\s*[(\[][^)\]]*$/u', '/[\s,:–—-]+$/u'], '', $before) ?? $before;
             }
         }
 

@@ -21,7 +21,7 @@ final readonly class Text
     /** @var list<Entry> in the order of the text */
     public array $entries;
 
-    /** @var list<array{int, Item, Item}> what a part names again: the part, its item there, and the item of the entry */
+    /** @var list<array{int, Item, Item}> what is named again: the part, its item there, and the item of the entry */
     public array $again;
 
     /** @var list<array{int, Item}> words with a figure that are no thing, each with its part */
@@ -73,7 +73,8 @@ final readonly class Text
             && $one->chart->length > 0 && $one->chart->length < self::TORN_ROW
             && ($next->chart->isWord($next->chart->skip(0, '('))
                 // A name over its amount.
-                || ($next->chart->length <= 2 && $next->chart->token(0)?->number !== null && ($one->cover->items() !== [] || $one->isOfWords())));
+                || ($next->chart->length <= 2 && $next->chart->token(0)?->number !== null
+                    && ($one->cover->items() !== [] || $one->isOfWords())));
     }
 
     /** Whether something of a part goes in. */

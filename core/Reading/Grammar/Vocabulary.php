@@ -53,9 +53,8 @@ final readonly class Vocabulary
         /** @var array<string, array<string, float>> $read */
         static $read = [];
 
-        return $read[$language] ??= array_map(
-            floatval(...),
-            (array) (self::json((string) file_get_contents(self::file($language)))['numbers'] ?? []),
+        return $read[$language] ??= self::figures(
+            self::json((string) file_get_contents(self::file($language)))['numbers'] ?? [],
         );
     }
 
@@ -138,6 +137,19 @@ final readonly class Vocabulary
         }
 
         return $words;
+    }
+
+    /** @return array<string, float> */
+    private static function figures(mixed $map): array
+    {
+        $figures = [];
+        foreach (is_array($map) ? $map : [] as $word => $figure) {
+            if (is_int($figure) || is_float($figure)) {
+                $figures[(string) $word] = (float) $figure;
+            }
+        }
+
+        return $figures;
     }
 
     private static function file(string $language): string

@@ -8,7 +8,6 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Name;
 use Crown\Catalogue\NameMatch;
-use Crown\Catalogue\Nature;
 use Crown\Catalogue\Origin;
 use Crown\Catalogue\Solubility;
 use Crown\Formula\Line;
@@ -64,16 +63,6 @@ final readonly class Lines
         )$
     /xiu';
 
-    /** Per cent under which a plant is hardly meant as such. */
-    private const LEAST_PLANT = 3.0;
-
-    /** What is asked about. */
-    private const HALF_SURE = 0.84;
-
-    /** How an essential oil is called in full. */
-    private const DRIPPED = ['huile essentielle de %s', 'aceite esencial de %s', 'óleo essencial de %s', 'olio essenziale di %s',
-        'ätherisches %söl', '%söl', '%solie', 'etherische %solie'];
-
     /** Words that say how it was bought, not what it is. */
     private const ADJECTIVES = '/
         \b(
@@ -97,8 +86,13 @@ final readonly class Lines
      * @param  string  $row as it was pasted
      * @param  list<array{string, string}>  $others what may take its place: name and amount, "" for its own
      */
-    public function placed(string $row, string $name, string $amount, array $others = [], bool $optional = false): ReadLine
-    {
+    public function placed(
+        string $row,
+        string $name,
+        string $amount,
+        array $others = [],
+        bool $optional = false,
+    ): ReadLine {
         $line = $this->lookedUp($row, $name, $amount);
         $choices = [];
         foreach ($others as [$written, $much]) {
@@ -163,7 +157,7 @@ final readonly class Lines
         $plain = trim(
             preg_replace('/^(?:\s*(?:ripe|mashed|small|large|medium|big|fresh|whole)\b)+/iu', '', $name) ?? $name,
         );
-        $measured = $this->measuredAs($plain, $amount, $this->matches($name));
+        $measured = (new MeasuredAs($this->names))->first($plain, $amount, $this->matches($name));
         $matches = $this->names->settled($name) === null
             ? $this->names->poured()->first($plain, $amount, $form, $measured)
             : $measured;
@@ -233,79 +227,6 @@ final readonly class Lines
     private static function contradicts(string $form, NameMatch $match): bool
     {
         return $form === 'dried' && $match->score < self::EXACT && $match->ingredient->kind->isLiquidFat();
-    }
-
-    /**
-     * What the amount says of the name: 10 drops of rosemary are its essential oil, 60 ml of black seed the oil of it,
-     * one avocado is a fruit.
-     *
-     * @param  list<NameMatch>  $matches
-     * @return list<NameMatch>
-     */
-    private function measuredAs(string $name, string $amount, array $matches): array
-    {
-        $best = $matches[0]->ingredient->kind ?? null;
-        $isDrops = preg_match('/\b(?:drops?|gtt)\b/iu', $amount) === 1;
-        $dripped = $isDrops && ($matches[0]->score ?? 0.0) < self::EXACT ? $this->dripped($name) : null;
-        if ($dripped !== null) {
-            return [$dripped, ...$matches];
-        }
-        $percent = preg_match('/^\D{0,8}(\d*[.,]?\d+)\s*%/u', $amount, $m) === 1 ? (float) str_replace(',', '.', $m[1]) : 100.0;
-        if ($best?->isPlant() === true && $percent <= self::LEAST_PLANT) {
-            return $this->maybeEssential($name, $matches);
-        }
-        $as = match (true) {
-            $best === null => '',
-            $best->isPlant() && $isDrops => ' essential oil',
-            $best->isPlant() && isset($matches[0]->ingredient->forms['seed'])
-                && Nature::ofName($name) !== Nature::Watery
-                && preg_match('/\d\s*(?:ml|mls?|fl\.? ?oz)\b/iu', $amount) === 1 => ' oil',
-            $best === IngredientKind::EssentialOil
-                && preg_match('/squeeze|^(?:\d{1,2}|an?|half an?|1\/2|0\.\d+)$/iu', trim($amount)) === 1 => ' juice',
-            $best->isLiquid() && preg_match('/^(?:\d{1,2}|an?|half an?|1\/2|0\.\d+)$/iu', trim($amount)) === 1 => ' fruit',
-            default => '',
-        };
-        if ($as === '') {
-            return $matches;
-        }
-        $plant = preg_replace('/,.*$|\s+(?:leaf|flower|seed|root|herb|bark'
-            .'|petals?)$/iu', '', $matches[0]->ingredient->name);
-        foreach ([$name, (string) $plant] as $called) {
-            $meant = $this->names->matching($called.$as)[0] ?? null;
-            if ($meant !== null && $meant->score >= self::EXACT) {
-                return [$meant, ...$matches];
-            }
-        }
-
-        return $matches;
-    }
-
-    /**
-     * One per cent of a leaf is hardly a leaf: its essential oil is asked about first.
-     *
-     * @param  list<NameMatch>  $matches
-     * @return list<NameMatch>
-     */
-    private function maybeEssential(string $name, array $matches): array
-    {
-        $oil = $this->names->matching("$name essential oil")[0] ?? null;
-        $isOil = $oil !== null && $oil->score >= self::EXACT && $oil->ingredient->kind === IngredientKind::EssentialOil;
-
-        return $isOil ? [new NameMatch($oil->ingredient, self::HALF_SURE, $name), ...$matches] : $matches;
-    }
-
-    /** "10 gouttes de lavande": the essential oil that other languages call so in full; null where there is none. */
-    private function dripped(string $name): ?NameMatch
-    {
-        foreach (self::DRIPPED as $built) {
-            $meant = $this->names->matching(sprintf($built, $name))[0] ?? null;
-            if ($meant !== null && $meant->score >= self::EXACT
-                && $meant->ingredient->kind === IngredientKind::EssentialOil) {
-                return $meant;
-            }
-        }
-
-        return null;
     }
 
     /** @param  list<NameMatch>  $matches */

@@ -53,7 +53,8 @@ final readonly class Poured
         }
         // Nobody gives a fruit in per cent.
         $isShare = preg_match('/%/', $amount) === 1;
-        if (! $isShare && Nature::isFruit($name) && $best !== null && ! $best->kind->isPlant() && ! self::isWatery($best)) {
+        $isOily = $best !== null && ! $best->kind->isPlant() && ! self::isWatery($best);
+        if ($isOily && ! $isShare && Nature::isFruit($name)) {
             return $this->fruit($name, $matches);
         }
 

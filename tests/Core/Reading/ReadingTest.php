@@ -291,7 +291,8 @@ final class ReadingTest extends CoreTestCase
     {
         $doubt = static fn (string $row): string => self::read("Oil\n100 g olive oil\n".$row)->lines[1]->doubt();
 
-        foreach (['1 cup olive and avocado oil' => 'avocado-oil', '50 g aloe vera gel and water' => 'water'] as $row => $other) {
+        $others = ['1 cup olive and avocado oil' => 'avocado-oil', '50 g aloe vera gel and water' => 'water'];
+        foreach ($others as $row => $other) {
             $line = self::read("Oil\n100 g castor oil\n".$row)->lines[2];
             self::assertSame([$other, '', 'No amount is given.'], [$line->ingredient(), $line->amount, $line->doubt()]);
         }

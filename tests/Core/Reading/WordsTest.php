@@ -34,7 +34,10 @@ final class WordsTest extends CoreTestCase
     /** @return iterable<string, array{string, list<string>}> */
     public static function unitless(): iterable
     {
-        yield 'a hundred' => ["shea 60\ncocoa butter 30\nargan 10", ['60 % shea-butter', '30 % cocoa-butter', '10 % argan-oil']];
+        yield 'a hundred' => [
+            "shea 60\ncocoa butter 30\nargan 10",
+            ['60 % shea-butter', '30 % cocoa-butter', '10 % argan-oil'],
+        ];
         yield 'a hundred and two' => [
             "shea 60\ncocoa butter 30\nargan 12",
             ['60 % shea-butter', '30 % cocoa-butter', '12 % argan-oil'],
@@ -68,7 +71,10 @@ final class WordsTest extends CoreTestCase
             'beeswax 3, cocoa 5, castor 2 (g)',
             ['3 g beeswax', '5 g cocoa-butter', '2 g castor-oil'],
         ];
-        yield 'a name that is none' => ["shea 60\nnonsense 30\nargan 10", ['60 % shea-butter', '? 30 % nonsense', '10 % argan-oil']];
+        yield 'a name that is none' => [
+            "shea 60\nnonsense 30\nargan 10",
+            ['60 % shea-butter', '? 30 % nonsense', '10 % argan-oil'],
+        ];
     }
 
     /** @param  list<string>  $lines */
@@ -105,7 +111,10 @@ final class WordsTest extends CoreTestCase
         yield 'French' => ["2 cuillères à soupe d'huile de ricin pour les cheveux", ['2 tbsp castor-oil']];
         yield 'French, with dots' => ["2 c. à s. d'huile de ricin pour les cheveux", ['2 tbsp castor-oil']];
         yield 'Spanish' => ['dos cucharadas de aceite de ricino para el pelo', ['2 tbsp castor-oil']];
-        yield 'the rest in Dutch' => ["50 g sheaboter\n100 ml fles\nde rest olijfolie", ['50 g shea-butter', 'to make 100 ml olive-oil']];
+        yield 'the rest in Dutch' => [
+            "50 g sheaboter\n100 ml fles\nde rest olijfolie",
+            ['50 g shea-butter', 'to make 100 ml olive-oil'],
+        ];
     }
 
     /** @param  list<string>  $lines */
@@ -139,7 +148,10 @@ final class WordsTest extends CoreTestCase
         yield 'negated' => ['60 g shea butter, never 5 ml glycerine', ['60 g shea-butter']];
         yield 'a sum' => ['60 g shea butter and 40 g olive oil. Total 100 g', ['60 g shea-butter', '40 g olive-oil']];
         yield 'a vessel' => ['60 g shea butter in a 100 ml jar', ['60 g shea-butter']];
-        yield 'of no known name' => ['2 cups dragon juice, 1 cup olive oil', ['? 2 cups dragon juice', '1 cup olive-oil']];
+        yield 'of no known name' => [
+            '2 cups dragon juice, 1 cup olive oil',
+            ['? 2 cups dragon juice', '1 cup olive-oil'],
+        ];
         yield 'a dropper bottle' => ['castor oil 30 ml, 100 ml dropper bottle', ['30 ml castor-oil']];
         yield 'none' => ['melt and cool', []];
         yield 'poured to marks, 4 fl oz are 118.3 ml' => [
@@ -150,7 +162,10 @@ final class WordsTest extends CoreTestCase
             "100 ml bottle\nFill half with jojoba\nTop up with argan oil",
             ['50 ml jojoba-oil', 'to make 100 ml argan-oil'],
         ];
-        yield 'poured into nobody knows what' => ["2 g shea\nTop up with argan oil", ['2 g shea-butter', '? to fill argan-oil']];
+        yield 'poured into nobody knows what' => [
+            "2 g shea\nTop up with argan oil",
+            ['2 g shea-butter', '? to fill argan-oil'],
+        ];
     }
 
     /** @param  list<string>  $lines */

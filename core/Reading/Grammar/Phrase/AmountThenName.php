@@ -34,50 +34,70 @@ final readonly class AmountThenName implements Phrase
     public function from(int $place, Chart $chart): iterable
     {
         foreach (Quantities::at($place, $chart) as $amount) {
-            // "2 x 113 g tubs of shea".
-            $holds = $chart->past($amount->to, Kind::Vessel, Kind::Pack);
-            $end = $amount->isBare() || ! $chart->is($holds, Kind::Of) ? $amount->to : $holds;
-            $of = $chart->skip($chart->past($end, Kind::Of), ')', 'x', '×');
-            $of = $amount->isBare() ? $of : $chart->skip($of, '→', '>', '–', '—');
-            if (! $amount->isBare() && $of > $amount->to && $chart->is($of, Kind::It)) {
-                $it = new Named('', 0.0, $of, $chart->past($of, Kind::It));
-                yield new Found($it->to, self::COST, [new Item($amount, $it)]);
-
-                continue;
-            }
-            $at = $this->begin($amount, $of, $chart);
-            if ($chart->is($at, Kind::Each)) {
-                continue;
-            }
-            $isSaid = $chart->is($amount->to, Kind::Of) || $chart->inWords($amount->from, $amount->to);
-            $amount = $amount->unit === Amount::BARE && $isSaid
-                ? $amount->is($amount->text, unit: Amount::SAME)
-                : $amount;
-            // "Halfway with olive oil" is a level, and no share.
-            $amount = str_starts_with(mb_strtolower($amount->text), 'halfway')
-                ? $amount->is('', unit: Amount::LEVEL)
-                : $amount;
-            // What is spoken of as known may be what was made before.
-            $known = $at > $of && $of > $amount->to ? self::OF_THE : 0.0;
-            // "Melt it over a cup of hot tea": beside it, and not in it.
-            $known += $chart->is($place - 1, Kind::Beside) ? self::NOT_IN : 0.0;
-            $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
-            foreach ($this->called($amount, $at, $chart) as $name) {
-                $name = $name->cost < Namings::UNKNOWN
-                    ? $name
-                    : new Named($name->text, $name->cost + $known, $name->from, $name->to);
-                // "Enough olive oil to cover", "some water up to 100 ml" say it behind.
-                $isUpTo = $chart->is($name->to, Kind::UpTo)
-                    && Quantities::at($chart->past($name->to, Kind::UpTo), $chart) !== [];
-                $isSaid = $amount->isLoose() && ($isUpTo || $chart->is($name->to, Kind::Cover));
-                yield from $this->tails->of(
-                    new Item($amount, $name),
-                    $name->to,
-                    $cost + $name->cost + ($isSaid ? self::NOT_IN : 0.0),
-                    $chart,
-                );
+            $of = $this->of($amount, $chart);
+            $it = $chart->past($of, Kind::It);
+            if (! $amount->isBare() && $of > $amount->to && $it > $of) {
+                yield new Found($it, self::COST, [new Item($amount, new Named('', 0.0, $of, $it))]);
+            } else {
+                yield from $this->named($amount, $of, $chart);
             }
         }
+    }
+
+    /** The token after what joins an amount with its name: "of", "tubs of", "→". */
+    private function of(Amount $amount, Chart $chart): int
+    {
+        // "2 x 113 g tubs of shea".
+        $holds = $chart->past($amount->to, Kind::Vessel, Kind::Pack);
+        $end = $amount->isBare() || ! $chart->is($holds, Kind::Of) ? $amount->to : $holds;
+        $of = $chart->skip($chart->past($end, Kind::Of), ')', 'x', '×');
+
+        return $amount->isBare() ? $of : $chart->skip($of, '→', '>', '–', '—');
+    }
+
+    /** @return iterable<Found> */
+    private function named(Amount $amount, int $of, Chart $chart): iterable
+    {
+        $at = $this->begin($amount, $of, $chart);
+        if ($chart->is($at, Kind::Each)) {
+            return;
+        }
+        // What is spoken of as known may be what was made before. "Melt it over a cup of hot tea" is beside it.
+        $known = ($at > $of && $of > $amount->to ? self::OF_THE : 0.0)
+            + ($chart->is($amount->from - 1, Kind::Beside) ? self::NOT_IN : 0.0);
+        $amount = $this->meant($amount, $chart);
+        $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
+        foreach ($this->called($amount, $at, $chart) as $name) {
+            $more = $name->cost < Namings::UNKNOWN ? 0.0 : $known;
+            $name = new Named($name->text, $name->cost + $more, $name->from, $name->to);
+            yield from $this->tails->of(
+                new Item($amount, $name),
+                $name->to,
+                $cost + $name->cost + ($this->isSaidBehind($amount, $name, $chart) ? self::NOT_IN : 0.0),
+                $chart,
+            );
+        }
+    }
+
+    /** "Five of cedarwood" is of the unit before; "halfway with olive oil" is a level, and no share. */
+    private function meant(Amount $amount, Chart $chart): Amount
+    {
+        $isSaid = $chart->is($amount->to, Kind::Of) || $chart->inWords($amount->from, $amount->to);
+
+        return match (true) {
+            $amount->unit === Amount::BARE && $isSaid => $amount->is($amount->text, unit: Amount::SAME),
+            str_starts_with(mb_strtolower($amount->text), 'halfway') => $amount->is('', unit: Amount::LEVEL),
+            default => $amount,
+        };
+    }
+
+    /** "Enough olive oil to cover", "some water up to 100 ml". */
+    private function isSaidBehind(Amount $amount, Named $name, Chart $chart): bool
+    {
+        $upTo = $chart->past($name->to, Kind::UpTo);
+
+        return $amount->isLoose()
+            && ($chart->is($name->to, Kind::Cover) || ($upTo > $name->to && Quantities::at($upTo, $chart) !== []));
     }
 
     /** Where the name begins: behind "of the", and behind what joins a part with it. */
@@ -113,7 +133,9 @@ final readonly class AmountThenName implements Phrase
             // "Black seed oyl": what follows a name may be its end, written otherwise.
             $whole = $this->names->whole($at, $run, $chart);
 
-            return $amount->unit === Amount::BARE && $whole[0]->cost > Namings::SURELY ? $exact : [...$exact, ...$whole];
+            return $amount->unit === Amount::BARE && ($whole[0]->cost ?? 0.0) > Namings::SURELY
+                ? $exact
+                : [...$exact, ...$whole];
         }
 
         return $exact === [] && $amount->unit !== Amount::BARE ? $this->names->nearly($at, $chart) : $exact;

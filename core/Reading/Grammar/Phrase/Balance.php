@@ -34,8 +34,9 @@ final readonly class Balance implements Phrase
     {
         yield from $this->restOf($place, $chart);
         yield from $this->toppedUp($place, $chart);
-        foreach ($chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) || $chart->holds(Kind::Mark) || $chart->holds(Kind::Brim)
-            ? $this->before($place, $chart) : [] as $name) {
+        $isSaid = $chart->holds(Kind::Rest) || $chart->holds(Kind::UpTo) || $chart->holds(Kind::Mark)
+            || $chart->holds(Kind::Brim);
+        foreach ($isSaid ? $this->before($place, $chart) : [] as $name) {
             yield from $this->behind($name, $chart);
         }
     }

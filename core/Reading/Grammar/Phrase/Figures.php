@@ -36,12 +36,13 @@ final readonly class Figures implements Phrase
     private function listed(int $place, Chart $chart): array
     {
         $amounts = [];
-        for ($at = $place; $at < $chart->length && ! $chart->isSign($at, '.'); $at = $chart->skip($amount->to, ',', '/', ';')) {
+        for ($at = $place; $at < $chart->length && ! $chart->isSign($at, '.');) {
             $amount = Quantities::at($at, $chart)[0] ?? null;
             if ($amount === null || $amount->unit === Amount::FRACTION) {
                 return [];
             }
             $amounts[] = $amount;
+            $at = $chart->skip($amount->to, ',', '/', ';');
         }
 
         return $amounts;

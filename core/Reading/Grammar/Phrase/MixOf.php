@@ -67,7 +67,7 @@ final readonly class MixOf implements Phrase
     /**
      * What stands in a bracket, each with its figure.
      *
-     * @return array{int, list<array{Named, float|null}>} the token after the bracket; none where something else is in it
+     * @return array{int, list<array{Named, float|null}>} the token after it; none where something else is in it
      */
     private function parts(int $place, Chart $chart): array
     {

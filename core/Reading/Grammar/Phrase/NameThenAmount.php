@@ -6,6 +6,7 @@ namespace Crown\Reading\Grammar\Phrase;
 
 use Crown\Reading\Grammar\Amount;
 use Crown\Reading\Grammar\Chart;
+use Crown\Reading\Grammar\Found;
 use Crown\Reading\Grammar\Item;
 use Crown\Reading\Grammar\Kind;
 use Crown\Reading\Grammar\Named;
@@ -21,6 +22,10 @@ final readonly class NameThenAmount implements Phrase
 
     private const BARE = 0.5;
 
+    private const COMMA = 0.15;
+
+    private const PART = 0.2;
+
     private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>'];
 
     public function __construct(private Namings $names, private Tails $tails)
@@ -35,50 +40,68 @@ final readonly class NameThenAmount implements Phrase
         foreach ($this->called($place, $chart) as $name) {
             [$end, $others] = $this->tails->between($name, $chart);
             $signs = $chart->skip($end, ...self::SIGNS);
-            $opens = $chart->isSign($signs, '(', '[') ? $signs + 1 : $signs;
+            $isOpen = $chart->isSign($signs, '(', '[');
             // "Castor x1 tbsp".
-            $opens = $chart->isWord($opens) ? $chart->past($opens, Kind::Times) : $opens;
-            // "Castor, 30 g of argan": a comma stands between two as well.
-            $cost = self::COST + $name->cost + ($chart->isSign($name->to, ',', '.') ? 0.15 : 0.0);
-            foreach (Quantities::at($opens, $chart) as $amount) {
-                $to = $opens > $signs ? $this->closed($amount->to, $chart) : $amount->to;
-                // A figure may be of the name: "BTMS-50".
-                $isOfName = $amount->isBare() && $amount->from < ($this->names->exactly($place, $chart)[0]->to ?? 0);
-                // "Mango butter (2/3 of the jar)".
-                $vessel = $chart->past($chart->past($chart->past($amount->to, Kind::Of), Kind::Article), Kind::Vessel);
-                // "Castor, a third of the bottle", "aloe juice 1/3".
-                $ends = $vessel > $amount->to || ! $chart->isWord($vessel);
-                $isPart = $amount->unit === Amount::FRACTION && $name->cost < Namings::DOUBTFUL && ($opens > $signs || $ends);
-                $to = match (true) {
-                    ! $isPart => $to,
-                    $opens > $signs => $this->closed($vessel, $chart),
-                    default => $vessel,
-                };
-                $cost += $isPart && $opens === $signs ? 0.2 : 0.0;
-                if ($to === null || ($amount->unit === Amount::FRACTION && ! $isPart) || $isOfName) {
-                    continue;
-                }
-                // A figure without a unit belongs to no name that is hardly one.
-                // It may in a row that says nothing else.
-                $isRow = ($place === 0 || ! $chart->isWord($place - 1)) && ! $chart->isWord($to)
-                    && $chart->token($to)?->number === null;
-                $isHardly = $amount->isBare() && $name->cost > Namings::DOUBTFUL;
-                if ($isHardly && ! $isRow && ! $chart->isSign($amount->to, '(')) {
-                    continue;
-                }
-                $bare = $amount->isBare() ? self::BARE : 0.0;
-                $amount = $bare > 0.0 && ! $chart->isWord($to) ? $amount->is($amount->text, unit: Amount::SAME)
-                    : $amount;
-                yield from $this->tails->of(new Item($amount, $name, $others), $to, $cost + $bare, $chart);
+            $at = $chart->past($isOpen ? $signs + 1 : $signs, Kind::Times);
+            foreach (Quantities::at($at, $chart) as $amount) {
+                yield from $this->item(new Item($amount, $name, $others), $amount, $isOpen, $chart);
             }
         }
+    }
+
+    /**
+     * @param  bool  $isOpen whether the amount stands in brackets
+     * @return iterable<Found>
+     */
+    private function item(Item $item, Amount $amount, bool $isOpen, Chart $chart): iterable
+    {
+        $name = $item->name;
+        $isPart = $amount->unit === Amount::FRACTION;
+        $to = $isPart ? $this->part($name, $amount, $isOpen, $chart) : $amount->to;
+        $to = $to !== null && $isOpen ? $this->closed($to, $chart) : $to;
+        if ($to === null || ($amount->isBare() && ! $this->isFigureOf($name, $amount, $to, $chart))) {
+            return;
+        }
+        // "Castor, 30 g of argan": a comma stands between two as well.
+        $cost = self::COST + $name->cost + ($chart->isSign($name->to, ',', '.') ? self::COMMA : 0.0)
+            + ($amount->isBare() ? self::BARE : 0.0) + ($isPart && ! $isOpen ? self::PART : 0.0);
+        $ends = $amount->isBare() && ! $chart->isWord($to);
+
+        yield from $this->tails->of(
+            $ends ? $item->with($amount->is($amount->text, unit: Amount::SAME)) : $item,
+            $to,
+            $cost,
+            $chart,
+        );
+    }
+
+    /** "Castor, a third of the bottle", "mango butter (2/3 of the jar)": the token after it; null where it is no part. */
+    private function part(Named $name, Amount $amount, bool $isOpen, Chart $chart): ?int
+    {
+        $of = $chart->past($chart->past($amount->to, Kind::Of), Kind::Article);
+        $vessel = $chart->past($of, Kind::Vessel);
+        $ends = $isOpen || $vessel > $amount->to || ! $chart->isWord($vessel);
+
+        return $name->cost < Namings::DOUBTFUL && $ends ? $vessel : null;
+    }
+
+    /** A figure may be of the name ("BTMS-50"), and is of a name that is hardly one only in a piece of its own. */
+    private function isFigureOf(Named $name, Amount $amount, int $to, Chart $chart): bool
+    {
+        $place = $name->from;
+        $isPiece = ($place === 0 || ! $chart->isWord($place - 1)) && ! $chart->isWord($to)
+            && $chart->token($to)?->number === null;
+        $isOne = $name->cost <= Namings::DOUBTFUL || $isPiece || $chart->isSign($amount->to, '(');
+
+        return $isOne && $amount->from >= ($this->names->exactly($place, $chart)[0]->to ?? 0);
     }
 
     /** @return list<Named> by the letter, or what begins a piece of the row and goes up to the amount */
     private function called(int $place, Chart $chart): array
     {
         $exact = $this->names->exactly($place, $chart);
-        $begins = $place === 0 || ! $chart->isWord($place - 1) || $chart->is($place - 1, Kind::Plus, Kind::Stop, Kind::Unit);
+        $begins = $place === 0 || ! $chart->isWord($place - 1)
+            || $chart->is($place - 1, Kind::Plus, Kind::Stop, Kind::Unit);
         $to = $begins ? $this->names->run($place, $chart) : $place;
         $to = $to > $place && $chart->isSign($to, '(') ? $this->names->bracket($to, $chart) ?? $to : $to;
         $amount = $chart->skip($to, '(', ...self::SIGNS);

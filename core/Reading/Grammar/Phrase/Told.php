@@ -19,6 +19,9 @@ final readonly class Told implements Phrase
 {
     private const COST = 0.1;
 
+    /** "Per 30 ml of the finished oil". */
+    private const FINISHED = [Kind::Stop, Kind::Grade, Kind::Product, Kind::Form, Kind::Steeped];
+
     private const SIZES = ['g', 'kg', 'ml', 'l', 'oz', 'fl oz', 'lb', 'cups'];
 
     public function from(int $place, Chart $chart): iterable
@@ -135,8 +138,9 @@ final readonly class Told implements Phrase
                 continue;
             }
             $to = $chart->past($amount->to, Kind::Of);
-            while ($to > $amount->to && $chart->is($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form, Kind::Steeped)) {
-                $to = $chart->past($to, Kind::Stop, Kind::Grade, Kind::Product, Kind::Form, Kind::Steeped);
+            $isOf = $to > $amount->to;
+            while ($isOf && $chart->is($to, ...self::FINISHED)) {
+                $to = $chart->past($to, ...self::FINISHED);
             }
             yield new Found($to, 0.15, [], new Aside(Fate::Amount, Aside::PER, $amount));
         }
@@ -176,7 +180,8 @@ final readonly class Told implements Phrase
             yield new Found($at + 1, 0.3, [], new Aside(Fate::Remark));
         }
         $isListed = $token?->number !== null && $token->number < 60.0 && floor($token->number) === $token->number
-            && $chart->isSign($place + 1, ')') && $chart->token($place + 1)?->glued === true && ! $this->isOpen($place, $chart);
+            && $chart->isSign($place + 1, ')') && $chart->token($place + 1)?->glued === true
+            && ! $this->isOpen($place, $chart);
         if ($isListed && $chart->isWord($place + 2)) {
             yield new Found($place + 2, 0.2, [], new Aside(Fate::Remark));
         }
@@ -272,7 +277,8 @@ final readonly class Told implements Phrase
         $equals = $equals > $place && $chart->isSign($equals - 1, '-') ? $place : $equals;
         foreach ($equals > $place ? Quantities::at($equals, $chart) : [] as $amount) {
             if (in_array($amount->unit, self::SIZES, true) && ! $chart->isWord($amount->to)) {
-                yield new Found($amount->to, $place === 0 ? self::COST : 0.4, [], new Aside(Fate::Size, Aside::SUM, $amount));
+                $sum = new Aside(Fate::Size, Aside::SUM, $amount);
+                yield new Found($amount->to, $place === 0 ? self::COST : 0.4, [], $sum);
             }
         }
         foreach (Quantities::at($place, $chart) as $amount) {

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Reading\Grammar;
+
+/** The unit of figures that have none; what is said as a part, a level or the rest is handed to Levels. */
+final class Units
+{
+    /** Figures that come to one: parts of the whole. */
+    private const PART = 'of one';
+
+    /** Per cents that come to all of it. */
+    public const HUNDRED = [98.0, 102.0];
+
+    /** Bare figures from which they are a list in parts. */
+    private const LISTED = 3;
+
+    /** The unit of all of them; "" for none. */
+    private readonly string $unit;
+
+    /** Whether nothing is said of the unit of a whole list. */
+    private readonly bool $isParts;
+
+    private readonly Levels $levels;
+
+    /** The unit of what stands before one in its sentence. */
+    private string $before = '';
+
+    /** @param  list<Entry>  $entries in the order of the text */
+    public function __construct(
+        private readonly Whole $whole,
+        private readonly array $entries,
+        private readonly Grammar $grammar,
+    ) {
+        $this->unit = $whole->unit() !== '' ? $whole->unit() : $this->guessed();
+        $this->isParts = $this->unit === '' && count(array_filter($entries, self::isBare(...))) >= self::LISTED;
+        $this->levels = new Levels($whole, $entries, $this->unit === '%');
+    }
+
+    /** @return list<Entry> each with its amount in the unit that counts */
+    public function settled(): array
+    {
+        $settled = [];
+        foreach ($this->entries as $n => $entry) {
+            $amount = $entry->amount;
+            $settled[$n] = $amount === null ? $entry : $this->one($entry, $amount, $settled);
+            $goesOn = $entry->part === ($this->entries[$n + 1]->part ?? -1);
+            $this->before = match (true) {
+                ! $goesOn => '',
+                $amount?->isBare() === true => $this->unit === '' && $amount->unit === Amount::SAME
+                    ? $this->before : '',
+                default => $settled[$n]->amount->unit ?? '',
+            };
+        }
+
+        return array_values($settled);
+    }
+
+    private static function isBare(Entry $entry): bool
+    {
+        return $entry->amount?->isBare() === true;
+    }
+
+    /** @param  array<int, Entry>  $before those before it, settled */
+    private function one(Entry $entry, Amount $amount, array $before): Entry
+    {
+        return match ($amount->unit) {
+            Amount::BARE, Amount::SAME => $this->inUnit($entry, $amount),
+            Amount::FRACTION => $this->fraction($entry, $amount, $before),
+            Amount::FILL, Amount::LEVEL, Amount::MARK => $this->levels->filled($entry, $amount, $before),
+            default => $entry,
+        };
+    }
+
+    /**
+     * "A third of argan": a part of the whole, of one fruit, or up to a level; half a gram where all are in grams.
+     *
+     * @param  array<int, Entry>  $before
+     */
+    private function fraction(Entry $entry, Amount $amount, array $before): Entry
+    {
+        $figure = $amount->is(Amount::figure($amount->count));
+
+        return match (true) {
+            ! in_array($this->unit, ['', '%', self::PART], true) => $this->inUnit($entry, $figure),
+            $this->grammar->isCounted($entry->name()) => $entry->with(
+                $amount->is($figure->text, unit: Amount::BARE),
+            ),
+            $this->levels->isLevel($entry, $amount, $before) => $this->levels->filled(
+                $entry,
+                $amount->is('', unit: Amount::LEVEL),
+                $before,
+            ),
+            default => $this->levels->part($entry, $amount),
+        };
+    }
+
+    private function inUnit(Entry $entry, Amount $amount): Entry
+    {
+        $isCounted = $amount->unit === Amount::BARE && $this->grammar->isCounted($entry->name());
+        $isNext = $this->unit === '' && ! in_array($this->before, ['', 'drops', Amount::COVER], true);
+
+        return match (true) {
+            $this->unit === self::PART => $entry->with(
+                Amount::of(round(100.0 * $amount->count, 2), '%', $amount->from, $amount->to),
+            ),
+            $this->unit !== '' => $entry->with($amount->is($amount->text.' '.$this->unit, unit: $this->unit)),
+            // "1 egg", "2 onions": a figure alone counts pieces, or nobody knows what.
+            $isCounted => $entry,
+            // "Ten drops of lavender, five of cedarwood".
+            $amount->unit === Amount::SAME && $this->before !== '' => $entry->with(
+                $amount->is($amount->text.' '.$this->before, unit: $this->before),
+            ),
+            $this->isParts => $entry->with(Amount::of($amount->count, 'parts', $amount->from, $amount->to))->asking(
+                'Its unit is not said. It was taken as parts, which gives the same shares.',
+            ),
+            $isNext => $entry->with($amount->is($amount->text.' '.$this->before, unit: $this->before))->asking(
+                sprintf('Its unit is not said. It was taken as %s, as what stands before it.', $this->before),
+            ),
+            default => $entry,
+        };
+    }
+
+    /** The unit of figures that have none: that of a sum which they come to, or per cent where they come to a hundred. */
+    private function guessed(): string
+    {
+        $bare = array_filter($this->entries, self::isBare(...));
+        if (count($bare) < 2) {
+            return '';
+        }
+        $fills = array_filter($this->entries, static fn (Entry $e): bool => $e->amount?->unit === Amount::FILL);
+        $known = array_filter($this->entries, static fn (Entry $e): bool => $e->amount !== null);
+        $sum = array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $bare));
+        $isAll = count($bare) + count($fills) === count($known);
+        $isHundred = $sum >= self::HUNDRED[0] && $sum <= self::HUNDRED[1];
+
+        return match (true) {
+            $this->whole->unitOfSum($sum) !== '' => $this->whole->unitOfSum($sum),
+            $isAll && ($isHundred || ($fills !== [] && $sum < 100.0)) => '%',
+            abs($sum - 1.0) < 0.02 => self::PART,
+            default => '',
+        };
+    }
+}
