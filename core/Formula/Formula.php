@@ -9,6 +9,8 @@ final readonly class Formula
 {
     public const MOST_LINES = 300;
 
+    public const LONGEST_NOTES = 20_000;
+
     public const MOST_STEPS = 300;
 
     /** Findings that may be accepted: more than any formula has. */

@@ -53,7 +53,7 @@ final class FormulaDocument
             $node->flag('wet_use'),
             $node->flag('for_sale'),
             $node->number('storage_c') ?? 20.0,
-            $node->text('notes', '', 20_000),
+            $node->text('notes', '', Formula::LONGEST_NOTES),
             self::accepted($node),
             $node->flag('clear_glass'),
         );

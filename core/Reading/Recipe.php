@@ -80,7 +80,7 @@ final readonly class Recipe implements JsonSerializable
             $this->steps,
             Size::asWritten(),
             wetUse: $kind === ProductKind::ConditionerBar || $this->wet,
-            notes: implode("\n", $this->notes),
+            notes: mb_substr(implode("\n", $this->notes), 0, Formula::LONGEST_NOTES),
         );
     }
 

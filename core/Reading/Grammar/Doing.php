@@ -61,7 +61,8 @@ final readonly class Doing
             $behind = $from + mb_strlen($step->text);
             $isRemark = preg_match(self::DENIED, $step->text) === 1 && $step->minutes === null;
             $isRemark = $isRemark || $step->act === 'other' && $step->minutes === null && $step->celsius === null
-                && ($isTold || ! $this->inMethod || $this->sentence->tells(Kind::Not));
+                && ($isTold || (! $this->inMethod && ! $this->sentence->chart->is(0, Kind::Act))
+                    || $this->sentence->tells(Kind::Not));
             if (! $isRemark) {
                 $told[] = $this->told($step, $from, $behind);
             }

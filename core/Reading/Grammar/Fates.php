@@ -244,9 +244,8 @@ final class Fates
             $this->asides($from, $found, $part, $of);
         }
         foreach ($taken as [$from, $found]) {
-            foreach ($found->items as $item) {
-                $this->item($n, $item, $from, $found, $chart, $of);
-            }
+            $isOut = array_filter($found->items, static fn (Item $i): bool => $i->out) !== [];
+            self::paint($of, $from, $isOut ? $found->to : $from, [Fate::Negated, null, '']);
         }
         foreach ($this->items[$n] ?? [] as [$item, $number, $line]) {
             // What nobody knows stands in no phrase.
@@ -288,16 +287,6 @@ final class Fates
         for ($place = $from; $place < $found->to; $place++) {
             $isStep = $of[$place][0] === Fate::Step;
             $of[$place] = [$fate, $isStep ? $of[$place][1] : null, ''];
-        }
-    }
-
-    /** @param  array<int, array{Fate|null, int|null, string}>  $of */
-    private function item(int $n, Item $item, int $from, Found $found, Chart $chart, array &$of): void
-    {
-        if ($item->out) {
-            for ($place = $from; $place < $found->to; $place++) {
-                $of[$place] = [Fate::Negated, null, ''];
-            }
         }
     }
 

@@ -24,12 +24,6 @@ final readonly class People
     {
     }
 
-    /** Whether the text has another language than English. */
-    public function areAbroad(): bool
-    {
-        return count($this->languages) > 1;
-    }
-
     /** @return list<array{Audience, string, bool}> whom, in which words, and whether the age is only supposed */
     public function named(string $sentence): array
     {
