@@ -8,6 +8,7 @@ use Crown\Measure\Kitchen;
 use Crown\Reading\ReadLine;
 use Crown\Reading\Recipe;
 use Crown\Reading\RecipeReader;
+use Crown\Reading\Understood;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\CoreTestCase;
 
@@ -94,6 +95,39 @@ final class GrammarTest extends CoreTestCase
     public function test_what_one_says_of_another_is_settled(string $text, array $goesIn): void
     {
         self::assertSame($goesIn, self::lines($text));
+    }
+
+    /** @return iterable<string, array{string, list<string>}> texts of our own, each read by hand */
+    public static function said(): iterable
+    {
+        $all = json_decode((string) file_get_contents(__DIR__.'/said.json'), true, flags: JSON_THROW_ON_ERROR);
+        self::assertIsArray($all);
+        foreach ($all as $n => ['text' => $text, 'lines' => $lines]) {
+            yield $n.' '.mb_substr($text, 0, 40) => [$text, $lines];
+        }
+    }
+
+    /** @param  list<string>  $goesIn "?" before what is asked about */
+    #[DataProvider('said')]
+    public function test_what_people_say_goes_in(string $text, array $goesIn): void
+    {
+        self::assertSame($goesIn, array_map(
+            static fn (ReadLine $l): string => ($l->understood === Understood::Yes ? '' : '? ')
+                .trim($l->amount.' '.($l->ingredient() === '' ? $l->name : $l->ingredient())),
+            self::read($text)->lines,
+        ));
+    }
+
+    public function test_every_word_of_a_text_has_one_fate(): void
+    {
+        foreach (self::said() as [$text]) {
+            $last = 0;
+            foreach (self::read($text)->spans as $span) {
+                self::assertGreaterThanOrEqual($last, $span->start, $text);
+                self::assertSame(mb_substr($text, $span->start, $span->end - $span->start), $span->text);
+                $last = $span->end;
+            }
+        }
     }
 
     public function test_a_word_that_says_what_it_is_is_never_left_over(): void
