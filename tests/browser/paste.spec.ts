@@ -19,7 +19,7 @@ async function pressWord(page: Page, word: string): Promise<void> {
 
 test('a figure that became nothing cannot be overlooked, and is settled where it stands', async ({ page }) => {
     await enter(page);
-    await paste(page, '🌿 In week 12 it was 30 g castor oil, 20 g olive oil and 10 g dragon oil, all of it for a 3c head of hair.');
+    await paste(page, '🌿 In row 12 it was 30 g castor oil, 20 g olive oil and 10 g dragon oil, all of it for a 3c head of hair.');
     const box = page.getByLabel("The recipe's text");
     await expect(page.getByRole('heading', { name: '2 figures stand in no line and no step' })).toBeVisible();
     await page.getByRole('button', { name: 'Show 12 in the text' }).click();
@@ -69,7 +69,7 @@ test('doubtful words are settled by one key each, kept when the text changes els
     await pressWord(page, 'kastr');
     await expect(card.getByText('You settled this name before.')).toBeVisible();
     await card.getByRole('button', { name: 'Forget it' }).click();
-    await expect(page.getByText('"kastr oyl" is not in the catalogue.').first()).toBeVisible();
+    await expect(page.getByText('Is "kastr oyl" castor oil?').first()).toBeVisible();
 });
 
 test('a steep in a recipe is begun in one act, and what it will give stands on the bench', async ({ page }) => {

@@ -197,7 +197,7 @@ final readonly class Grammar
     {
         $next = $chart->tokens[$place + 1];
         $before = $chart->tokens[$place - 1];
-        $isEllipsis = $before->isSign('.', '…') || $next->isSign('.', '…');
+        $isEllipsis = $next->isSign('.', '…') || ($before->isSign('.', '…') && ! $chart->isSign($place, ')'));
         if (! $chart->isSign($place, '.', '!', '?', ')') || $next->glued || $isEllipsis
             || ! ($next->isWord() || $next->number !== null || $next->isSign('(', '"', '“', '„'))) {
             return false;
@@ -205,7 +205,7 @@ final readonly class Grammar
         $isLow = preg_match('/^\p{Ll}/u', $next->text) === 1;
 
         // "20 g argan. No, 30 g."
-        $mends = $chart->isSign($place + 2, ',') && $chart->is($place + 1, Kind::Not, Kind::Correct);
+        $mends = $chart->isSign($place + 2, ',', ':') && $chart->is($place + 1, Kind::Not, Kind::Correct);
         if ($mends || self::isWithin($place, $chart)) {
             return false;
         }

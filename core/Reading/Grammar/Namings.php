@@ -396,7 +396,7 @@ final readonly class Namings
                 Kind::Total, Kind::Less));
         $stops = $isLevel || $chart->is($place, Kind::Plus, Kind::Or, Kind::Each, Kind::Not, Kind::Rest, Kind::Per)
             // "EO blend", "herb mix": the thing, and not the act.
-            || ($chart->is($place, Kind::Act) && preg_match('/ed$/', $token->word) !== 1
+            || ($chart->is($place, Kind::Act) && ($place > $from || preg_match('/ed$/', $token->word) !== 1)
                 && ! ($place > $from && $chart->is($place, Kind::Product)))
             || ($chart->is($place, Kind::Stop) && ! $chart->is($place, Kind::Of))
             || Numbers::at($place, $chart) !== null;

@@ -103,7 +103,9 @@ final class Quantities
         if ($few > $at) {
             [$unit, $end] = self::unit($few, $chart);
 
-            return $unit === null ? null : new Amount('a few '.$unit, 3.0, $unit, $place, $end);
+            if ($unit !== null && ! $chart->is($few, Kind::Loose)) {
+                return new Amount('a few '.$unit, 3.0, $unit, $place, $end);
+            }
         }
         $number = Numbers::at($at, $chart);
         if ($number === null) {

@@ -305,7 +305,7 @@ final readonly class Sentence
         $taken = $this->taken();
         for ($place = 0; $place < $this->chart->length; $place++) {
             $not = $this->chart->past($place, Kind::Not);
-            $isNo = $not > $place && $this->chart->isSign($not, ',');
+            $isNo = $not > $place && $this->chart->isSign($not, ',', ':');
             if (! isset($taken[$place]) && ($isNo || $this->chart->is($place, Kind::Edit, Kind::Correct))) {
                 return $place;
             }

@@ -36,7 +36,8 @@ final readonly class AmountThenName implements Phrase
         foreach (Quantities::at($place, $chart) as $amount) {
             $of = $this->of($amount, $chart);
             $it = $chart->past($of, Kind::It);
-            if (! $amount->isBare() && $of > $amount->to && $it > $of) {
+            // "5 ml of this: …" is of what follows.
+            if (! $amount->isBare() && $of > $amount->to && $it > $of && ! $chart->isSign($it, ':')) {
                 yield new Found($it, self::COST, [new Item($amount, new Named('', 0.0, $of, $it))]);
             } else {
                 yield from $this->named($amount, $of, $chart);

@@ -102,7 +102,7 @@ final readonly class NameThenAmount implements Phrase
         $exact = $this->names->exactly($place, $chart);
         $begins = $place === 0 || ! $chart->isWord($place - 1)
             || $chart->is($place - 1, Kind::Plus, Kind::Stop, Kind::Unit);
-        $to = $begins ? $this->names->run($place, $chart) : $place;
+        $to = $begins && ! $chart->is($place, Kind::Act) ? $this->names->run($place, $chart) : $place;
         $to = $to > $place && $chart->isSign($to, '(') ? $this->names->bracket($to, $chart) ?? $to : $to;
         $amount = $chart->skip($to, '(', ...self::SIGNS);
 
