@@ -135,7 +135,7 @@ final class Recipes
                 1.5 g rosemary antioxidant extract
                 TEXT
                 ,
-                ['rosemary in olive' => 'rosemary'],
+                ['Rosemary in olive oil' => 'rosemary'],
             ),
             'child' => self::recipe(
                 40,
@@ -167,17 +167,12 @@ final class Recipes
                 ['kind' => 'scalp-oil'],
                 <<<'TEXT'
                 Garden rosemary scalp oil
-                90 g fresh rosemary jojoba
+                90 g my rosemary jojoba oil
                 30 g squalane
                 0.6 g rosemary antioxidant extract
                 TEXT
                 ,
-                [
-                    'fresh rosemary jojoba' => 'wet',
-                    'rosemary' => 'wet',
-                    'Rosemary leaf' => 'wet',
-                    'Jojoba oil' => 'wet',
-                ],
+                ['Fresh rosemary in jojoba' => 'wet'],
             ),
         ];
     }

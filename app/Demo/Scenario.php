@@ -6,6 +6,7 @@ namespace App\Demo;
 
 use App\Pantry\Lot;
 use Illuminate\Support\Carbon;
+use RuntimeException;
 
 /**
  * The demo studio's story: two people, three months of work. Told in the makers' own words, through the application's
@@ -674,6 +675,10 @@ final class Scenario
             $read = $this->amara->post('read', ['text' => $recipe['text']]);
             /** @var array{lines: list<AnsweredLine>} $formula */
             $formula = [...$read['formula'], ...$recipe['settings']];
+            $missing = array_diff(array_keys($recipe['steeped']), array_column($formula['lines'], 'name'));
+            if ($missing !== []) {
+                throw new RuntimeException("No line of $key is called ".implode(', ', $missing));
+            }
             foreach ($formula['lines'] as $i => $line) {
                 $steeped = $recipe['steeped'][$line['name']] ?? false;
                 if ($steeped !== false) {

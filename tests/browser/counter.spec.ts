@@ -200,8 +200,9 @@ test('a wax balm without a network: each weight is kept and written once, and a 
     await expect(page.getByText(/No network/)).toBeVisible();
     await context.setOffline(false);
     await expect(page.getByText(/No network/)).toHaveCount(0);
-    const now = await ask<Batch>(page, 'GET', `batches/${batch.id}`);
-    expect(now.weighings.filter((w) => w.actual_grams !== null).length).toBeGreaterThanOrEqual(3);
+    const weighed = async (): Promise<number> =>
+        (await ask<Batch>(page, 'GET', `batches/${batch.id}`)).weighings.filter((w) => w.actual_grams !== null).length;
+    await expect.poll(weighed, 'what was kept is sent').toBeGreaterThanOrEqual(3);
     expect(await head(page)).not.toBe(held);
     await goTo(page, /Melt/);
     await expect(step(page).getByText('Beeswax does not melt there')).toBeVisible();

@@ -41,6 +41,14 @@ final readonly class Entry
         return new self($this->part, $this->item, $amount, $this->per, $this->onlyTold, $this->optional, $this->asks);
     }
 
+    /** The same amount of what is called otherwise. */
+    public function named(Named $name): self
+    {
+        $item = new Item($this->item->amount, $name, $this->item->choices, $this->item->out, $this->item->doubt);
+
+        return new self($this->part, $item, $this->amount, $this->per, $this->onlyTold, $this->optional, $this->asks);
+    }
+
     public function asking(string $doubt): self
     {
         $says = $this->asks === '' ? $doubt : $this->asks;

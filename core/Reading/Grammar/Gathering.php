@@ -71,6 +71,7 @@ final class Gathering
         $this->repeat();
         $this->weigh();
         array_map(fn (array $m): null => $this->mention(...$m), $this->mentioned);
+        $this->entries = (new SteepedOils($this->parts, $this->grammar))->in(array_values($this->entries));
         usort($this->entries, static fn (Entry $a, Entry $b): int => $a->place() <=> $b->place());
 
         return $whole->settled($this->entries, $this->grammar);

@@ -68,6 +68,20 @@ final readonly class Grammar
         return $match !== null && $match->ingredient->kind->isPlant();
     }
 
+    /** Whether it is an oil or a butter, in which a plant may be steeped. */
+    public function isFat(string $name): bool
+    {
+        $match = $this->names->matching($name)[0] ?? null;
+
+        return $match !== null && $match->score >= Names::SURE && $match->ingredient->kind->isFat();
+    }
+
+    /** @return list<Named> what the words at a place name by the letter */
+    public function namedAt(int $place, Chart $chart): array
+    {
+        return $this->called->exactly($place, $chart);
+    }
+
     /**
      * The sentences of a row, each read.
      *

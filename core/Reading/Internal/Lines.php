@@ -53,9 +53,12 @@ final readonly class Lines
     private const HARDLY_PURE_GRAMS = 15.0;
 
     private const INFUSED = '/
-        # "rosemary infused in olive oil", "peppermint infused oil", "clove oil, home made", "infused clove oil"
+        # "rosemary infused in olive oil", "peppermint infused oil", "clove oil, home made", "infused clove oil",
+        # "rosemary in olive oil", "olive oil infused with rosemary"
         ^(?:
-            (?<plant>\p{L}[\p{L}\' ]{2,40}?)[\s-]+(?:infused|steeped|macerated)\s+(?:in\s+)?(?<oil>\p{L}[\p{L} -]{2,40})
+            (?<in>\p{L}[\p{L} -]{2,40}?)\s+(?:infused|steeped|macerated)\s+with\s+(?<herb>\p{L}[\p{L}\' ]{2,40})
+            |(?<plant>\p{L}[\p{L}\' ]{2,40}?)
+                [\s-]+(?:(?:infused|steeped|macerated)\s+(?:in\s+)?|in\s+)(?<oil>\p{L}[\p{L} -]{2,40})
             |(?:infused|steeped|macerated|home[\s-]?made)\s+(?<of>\p{L}[\p{L}\' ]{2,40}?)\s+oil
             |(?<its>\p{L}[\p{L}\' ]{2,40}?)\s+oil,?\s+\(?(?:
                 home[\s-]?made|infused|steeped|macerated|infusion|macerate
@@ -187,8 +190,8 @@ final readonly class Lines
     }
 
     /**
-     * "Peppermint-infused olive oil" that was not steeped here: an oil with all that its plant warns of, at a strength
-     * that nobody knows. Where the plant is not known, it is not known either.
+     * "Peppermint-infused olive oil": one that was steeped here of both, if there is one; or an oil with all that its
+     * plant warns of, at a strength that nobody knows. Where the plant is not known, it is not known either.
      */
     private function steeped(string $row, string $name, string $amount): ?ReadLine
     {
@@ -196,8 +199,15 @@ final readonly class Lines
         if (! $infused || ($this->names->matching($name)[0]->score ?? 0.0) >= self::EXACT) {
             return null;
         }
-        $plant = (string) ($m['plant'] ?? $m['of'] ?? $m['its'] ?? '');
-        $oil = preg_match('/^(?:oils?|it)$/iu', $m['oil'] ?? 'oil') === 1 ? null : $m['oil'];
+        $here = $this->names->steepedHere($name);
+        if ($here !== []) {
+            $asks = sprintf('Is "%s" %s, which was steeped here?', $name, $here[0]->ingredient->name);
+
+            return $this->weighed($row, $name, $amount, '', $here, $asks);
+        }
+        $plant = (string) ($m['herb'] ?? $m['plant'] ?? $m['of'] ?? $m['its'] ?? '');
+        $base = (string) ($m['in'] ?? $m['oil'] ?? 'oil');
+        $oil = preg_match('/^(?:oils?|it)$/iu', $base) === 1 ? null : $base;
         $meant = $this->names->infused($plant, $oil);
         if ($meant === null) {
             $why = sprintf('What "%s" was steeped with is not known.', mb_substr($name, 0, 60));

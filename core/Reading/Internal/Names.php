@@ -114,6 +114,12 @@ final class Names
         return null;
     }
 
+    /** @return list<NameMatch> the oils that were steeped here of what a name says, the newest first */
+    public function steepedHere(string $name): array
+    {
+        return $this->own->steeped($name);
+    }
+
     /** Before another text. */
     public function forget(): void
     {

@@ -60,7 +60,16 @@ final readonly class Own
      */
     public function meant(string $name): array
     {
-        if ($this->knowledge->oils === [] || ! self::says($name)) {
+        return self::says($name) ? $this->steeped($name) : [];
+    }
+
+    /**
+     * @return list<NameMatch> the oils that were steeped here of what a name says, as "rosemary in olive oil", the
+     *     newest first
+     */
+    public function steeped(string $name): array
+    {
+        if ($this->knowledge->oils === []) {
             return [];
         }
         $words = $this->words($name);

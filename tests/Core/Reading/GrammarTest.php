@@ -62,6 +62,22 @@ final class GrammarTest extends CoreTestCase
         }
     }
 
+    public function test_a_plant_in_an_oil_is_an_oil_that_was_steeped_whichever_they_are(): void
+    {
+        $oils = ['olive oil' => 'olive-oil', 'jojoba oil' => 'jojoba-oil', 'coconut oil' => 'coconut-oil'];
+        foreach (['rosemary', 'calendula', 'nettle', 'hibiscus'] as $plant) {
+            foreach ($oils as $oil => $id) {
+                $steeped = ["120 g infused.$plant.$id", '60 g castor-oil'];
+                self::assertSame($steeped, self::lines("120 g $plant in $oil\n60 g castor oil"));
+                self::assertSame($steeped, self::lines("120 g $oil infused with $plant\n60 g castor oil"));
+                $own = ["40 g $plant", "200 ml $id"];
+                self::assertSame($own, self::lines("40 g $plant in $oil\n200 ml $oil"), 'has a line of its own');
+                $asked = ["40 g $plant", $id];
+                self::assertSame($asked, array_map(trim(...), self::lines("40 g dried $plant in $oil")));
+            }
+        }
+    }
+
     /** @return iterable<string, array{string, list<string>}> */
     public static function vessels(): iterable
     {

@@ -332,6 +332,12 @@ final class SettlingTest extends CoreTestCase
         yield 'of this month' => ['rosemary oil from this month', ['lot-3']];
         yield 'of a month by name' => ['the rosemary oil from March', ['lot-1']];
         yield 'that I made' => ['nettle oil that I made', ['lot-3']];
+        yield 'by what it was made of' => ['nettle infused sunflower oil', ['lot-3'], 'which was steeped here?'];
+        yield 'of another oil' => [
+            'rosemary in jojoba oil',
+            ['infused.rosemary.jojoba-oil'],
+            'Steeped elsewhere with rosemary',
+        ];
         yield 'by its own name' => ['Second rosemary', ['lot-3']];
         yield 'none of it' => ['my peppermint oil', ['peppermint-eo'], 'can hardly be an essential oil'];
         yield 'of nobody' => ['rosemary essential oil', ['rosemary-eo']];
