@@ -34,12 +34,16 @@ final readonly class Amount
     /** What the whole is measured in, and what holds it. */
     public const SIZES = ['g', 'kg', 'ml', 'l', 'oz', 'fl oz'];
 
+    /** What is not sure of an amount of which only the most is said. */
+    public const MOST = 'It says only how much at most. That much was taken.';
+
     /**
      * @param  string  $text in words that AmountReader reads, as it was written where that can be
      * @param  float  $count 0 for what is no number
      * @param  string  $unit as the lexicons have it ("g", "tbsp", "%"), or one of the above
      * @param  int  $from the first of its tokens
      * @param  int  $to the token after its last
+     * @param  bool  $isMost whether it is said to be the most
      */
     public function __construct(
         public string $text,
@@ -47,12 +51,13 @@ final readonly class Amount
         public string $unit,
         public int $from,
         public int $to,
+        public bool $isMost = false,
     ) {
     }
 
     public function is(string $text, ?float $count = null, ?string $unit = null): self
     {
-        return new self($text, $count ?? $this->count, $unit ?? $this->unit, $this->from, $this->to);
+        return new self($text, $count ?? $this->count, $unit ?? $this->unit, $this->from, $this->to, $this->isMost);
     }
 
     /** Whether it is a figure alone. */
@@ -69,7 +74,13 @@ final readonly class Amount
 
     public function spanning(int $from, int $to): self
     {
-        return new self($this->text, $this->count, $this->unit, $from, $to);
+        return new self($this->text, $this->count, $this->unit, $from, $to, $this->isMost);
+    }
+
+    /** The most, said from a token before it. */
+    public function atMost(int $from): self
+    {
+        return new self($this->text, $this->count, $this->unit, $from, $this->to, true);
     }
 
     /** A count as a figure without noise. */

@@ -7,6 +7,9 @@ namespace Crown\Reading\Grammar;
 /** A thing with its amount, as a text says it. */
 final readonly class Item
 {
+    /** What is not sure of its amount; "" for nothing. */
+    public string $doubt;
+
     /**
      * @param  Amount|null  $amount null where none is given
      * @param  list<self>  $choices what may take its place, each with its own amount where it has one
@@ -18,8 +21,9 @@ final readonly class Item
         public Named $name,
         public array $choices = [],
         public bool $out = false,
-        public string $doubt = '',
+        string $doubt = '',
     ) {
+        $this->doubt = $doubt === '' && $amount?->isMost === true ? Amount::MOST : $doubt;
     }
 
     public function with(?Amount $amount): self

@@ -135,6 +135,8 @@ enum Kind: string
     case AsLiked = 'as_liked';
     /** One amount without another: "2 tbsp less 1 tsp". */
     case Less = 'less';
+    /** No more than what follows: "at most", "less than". */
+    case AtMost = 'at_most';
     /** What a question begins with. */
     case Question = 'question';
     /** Which mark of several. */

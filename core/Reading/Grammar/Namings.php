@@ -394,7 +394,8 @@ final readonly class Namings
         $isLevel = $chart->is($place, Kind::Bought)
             || ($place === $from && $chart->is($place, Kind::Mark, Kind::Ordinal, Kind::TopVerb, Kind::Brim, Kind::Unit,
                 Kind::Total, Kind::Less));
-        $stops = $isLevel || $chart->is($place, Kind::Plus, Kind::Or, Kind::Each, Kind::Not, Kind::Rest, Kind::Per)
+        $stops = $isLevel || $chart->is($place, Kind::Plus, Kind::Or, Kind::Each, Kind::Not, Kind::Rest, Kind::Per,
+            Kind::AtMost)
             // "EO blend", "herb mix": the thing, and not the act.
             || ($chart->is($place, Kind::Act) && ($place > $from || preg_match('/ed$/', $token->word) !== 1)
                 && ! ($place > $from && $chart->is($place, Kind::Product)))

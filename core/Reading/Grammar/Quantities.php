@@ -25,9 +25,14 @@ final class Quantities
     public static function at(int $place, Chart $chart): array
     {
         return $chart->once(self::PHRASE, $place, static function () use ($place, $chart): array {
-            $amount = self::single($place, $chart);
+            $bound = $chart->skip($chart->past($place, Kind::AtMost), '.', '<', '≤', '=');
+            $isBound = $bound > $place && ! $chart->isSign($place, '.', '=');
+            $amount = self::single($isBound ? $bound : $place, $chart);
             if ($amount === null) {
                 return [];
+            }
+            if ($isBound) {
+                return [$amount->atMost($place)];
             }
             $amount = self::less($amount, $chart) ?? self::became($amount, $chart) ?? self::instead($amount, $chart);
             $longer = self::saidAgain($amount, $chart) ?? self::added($amount, $chart);

@@ -131,13 +131,17 @@ final class Units
         }
         $fills = array_filter($this->entries, static fn (Entry $e): bool => $e->amount?->unit === Amount::FILL);
         $known = array_filter($this->entries, static fn (Entry $e): bool => $e->amount !== null);
-        $sum = array_sum(array_map(static fn (Entry $e): float => $e->amount->count ?? 0.0, $bare));
-        $isAll = count($bare) + count($fills) === count($known);
-        $isHundred = $sum >= self::HUNDRED[0] && $sum <= self::HUNDRED[1];
+        // "Shea 60, olive 39, vitamin E 1 %": the sign is said once.
+        $shares = array_filter($this->entries, static fn (Entry $e): bool => $e->amount?->unit === '%');
+        $count = static fn (Entry $e): float => $e->amount->count ?? 0.0;
+        $sum = array_sum(array_map($count, $bare));
+        $all = $sum + array_sum(array_map($count, $shares));
+        $isAll = count($bare) + count($fills) + count($shares) === count($known);
+        $isHundred = $all >= self::HUNDRED[0] && $all <= self::HUNDRED[1];
 
         return match (true) {
             $this->whole->unitOfSum($sum) !== '' => $this->whole->unitOfSum($sum),
-            $isAll && ($isHundred || ($fills !== [] && $sum < 100.0)) => '%',
+            $isAll && ($isHundred || ($fills !== [] && $all < 100.0)) => '%',
             abs($sum - 1.0) < 0.02 => self::PART,
             default => '',
         };

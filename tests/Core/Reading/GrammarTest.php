@@ -78,6 +78,22 @@ final class GrammarTest extends CoreTestCase
         }
     }
 
+    public function test_of_what_is_said_at_most_that_much_is_taken_and_asked(): void
+    {
+        $bounds = ['less than 1 %', 'at most 1 %', 'max. 1 %', 'maximum 1 %', '<1 %', '≤ 1 %', 'no more than 1 %',
+            'höchstens 1 %', 'au maximum 1 %', 'como máximo 1 %', 'al massimo 1 %', 'hoogstens 1 %'];
+        foreach ($bounds as $bound) {
+            $lines = self::read("Shea butter 60\nOlive oil 39\nVitamin E $bound")->lines;
+
+            self::assertSame('vitamin-e', $lines[2]->ingredient(), $bound);
+            self::assertSame('1%', str_replace(' ', '', $lines[2]->amount), $bound);
+            self::assertStringContainsString('at most', $lines[2]->doubt(), $bound);
+            self::assertSame('60 %', $lines[0]->amount, "the sign of $bound is that of all");
+        }
+        $portuguese = "Manteiga de karité 60\nAzeite de oliva 39\nVitamina E no máximo 1 %";
+        self::assertSame(['60 % shea-butter', '39 % olive-oil', '1 % vitamin-e'], self::lines($portuguese));
+    }
+
     /** @return iterable<string, array{string, list<string>}> */
     public static function vessels(): iterable
     {

@@ -26,7 +26,7 @@ final readonly class NameThenAmount implements Phrase
 
     private const PART = 0.2;
 
-    private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>'];
+    private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>', '°', '†', '•', '·'];
 
     public function __construct(private Namings $names, private Tails $tails)
     {
