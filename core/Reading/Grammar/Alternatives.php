@@ -44,7 +44,7 @@ final readonly class Alternatives
         return $item === null ? null : [$item->name->to, [$item]];
     }
 
-    /** @return array{int, list<Item>}|null "…, almond or jojoba": what stands between commas where an "or" comes at last */
+    /** @return array{int, list<Item>}|null "…, almond or jojoba": what stands between commas, with an "or" at last */
     private function behindComma(int $place, Chart $chart): ?array
     {
         $items = [];

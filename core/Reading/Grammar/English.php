@@ -39,7 +39,7 @@ final readonly class English
         return new self($text.mb_substr($written, $done), $written, $changed);
     }
 
-    /** @return array{int, string|null} the token after the words at a place, and what they are; null as they are written */
+    /** @return array{int, string|null} the token after the words at a place, and what they are; null as written */
     private static function word(int $place, Chart $chart): array
     {
         foreach ([Kind::Act, Kind::TimeUnit, Kind::Place, Kind::Degrees] as $kind) {

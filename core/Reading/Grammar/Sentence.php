@@ -35,7 +35,7 @@ final readonly class Sentence
         return $this->rows[0][2] === 0;
     }
 
-    /** @return array{int, int} the row in which one of its characters stands, and the characters of that row before it */
+    /** @return array{int, int} the row in which one of its characters stands, and the characters before it there */
     public function placeOf(int $character): array
     {
         $at = $this->rows[0];

@@ -122,7 +122,7 @@ final class Units
         };
     }
 
-    /** The unit of figures that have none: that of a sum which they come to, or per cent where they come to a hundred. */
+    /** The unit of figures that have none: that of a sum which they come to, or per cent where that is a hundred. */
     private function guessed(): string
     {
         $bare = array_filter($this->entries, self::isBare(...));

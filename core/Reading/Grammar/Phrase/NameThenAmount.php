@@ -75,7 +75,7 @@ final readonly class NameThenAmount implements Phrase
         );
     }
 
-    /** "Castor, a third of the bottle", "mango butter (2/3 of the jar)": the token after it; null where it is no part. */
+    /** "Castor, a third of the bottle", "mango butter (2/3 of the jar)": the token after it; null for no part. */
     private function part(Named $name, Amount $amount, bool $isOpen, Chart $chart): ?int
     {
         $of = $chart->past($chart->past($amount->to, Kind::Of), Kind::Article);
