@@ -5,6 +5,7 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { Problem } from './api/client';
+import { newest } from './queries/newest';
 import { router } from './router';
 import { applyTheme } from './ui/theme';
 
@@ -14,6 +15,7 @@ const client = new QueryClient({
     defaultOptions: {
         queries: {
             staleTime: 5_000,
+            structuralSharing: newest,
             refetchOnWindowFocus: true,
             retry: (count, error) => count < 3 && error instanceof Problem && error.passes,
         },

@@ -1,13 +1,38 @@
+import { QueryClient } from '@tanstack/vue-query';
 import { flushPromises } from '@vue/test-utils';
 import { ref, shallowRef } from 'vue';
 import { describe, expect, it, vi } from 'vitest';
 import { inTurn } from '../../resources/js/api/inTurn';
+import { newest } from '../../resources/js/queries/newest';
 import { withoutScale } from '../../resources/js/queries/formulas';
 import { useAside } from '../../resources/js/places/formulas/useAside';
 import type { Bench } from '../../resources/js/places/formulas/useBench';
 import { aServer, later, Status } from './api';
 import { aFormula, anAssessment } from './made';
 import { within } from './shown';
+
+describe('answers that overtake one another', () => {
+    const queryKey = ['batch', 1];
+    const asOf = (revision: number, id = 1) => ({ id, revision, weighings: [{ line: 'a' }] });
+
+    it('what was asked for before a write does not undo it on the screen', async () => {
+        const client = new QueryClient({ defaultOptions: { queries: { structuralSharing: newest } } });
+        const looking = later<unknown>();
+        const looked = client.fetchQuery({ queryKey, queryFn: () => looking.promise });
+        client.setQueryData(queryKey, asOf(5));
+        looking.settle(asOf(4));
+        await looked;
+        expect(client.getQueryData(queryKey)).toEqual(asOf(5));
+        await client.fetchQuery({ queryKey, queryFn: () => Promise.resolve(asOf(6)) });
+        expect(client.getQueryData(queryKey)).toEqual(asOf(6));
+    });
+
+    it('another thing, and what has no revision, is what came', () => {
+        expect(newest(asOf(5), asOf(4, 2))).toEqual(asOf(4, 2));
+        expect(newest([asOf(5)], [])).toEqual([]);
+        expect(newest(undefined, asOf(1))).toEqual(asOf(1));
+    });
+});
 
 describe('writes to one thing, one after another', () => {
     it('the second begins when the first has ended', async () => {
