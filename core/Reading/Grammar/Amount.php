@@ -92,7 +92,8 @@ final readonly class Amount
     public static function of(float $count, string $unit, int $from, int $to): self
     {
         $named = $unit === 'parts' && $count <= 1.0 ? 'part' : $unit;
-        $text = self::figure($count).($unit === self::BARE || $unit === self::SAME ? '' : ' '.$named);
+        $isFigure = in_array($unit, [self::BARE, self::SAME, self::FRACTION], true);
+        $text = self::figure($count).($isFigure ? '' : ' '.$named);
 
         return new self($text, $count, $unit, $from, $to);
     }

@@ -22,6 +22,9 @@ final readonly class Aside
     /** For how much of the whole the rest is said: "per 30 ml". */
     public const PER = 'per';
 
+    /** Who wrote it, and when. */
+    public const SPOKEN = 'spoken';
+
     /** Amounts of what another sentence names. */
     public const FIGURES = 'figures';
 

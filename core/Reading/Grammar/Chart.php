@@ -35,6 +35,12 @@ final class Chart
         $this->length = count($tokens);
     }
 
+    /** A row with its words as they are meant: signs that are spoken out, pictures, numbers as the Romans wrote them. */
+    public static function of(string $row, Vocabulary $vocabulary, OwnMeasures $measures): self
+    {
+        return new self(Heard::of(Lexer::tokens($row), $vocabulary), $vocabulary, $measures);
+    }
+
     /** Whether one of some acts is told of anywhere in the row. */
     public function does(string ...$acts): bool
     {

@@ -22,6 +22,9 @@ final readonly class Cover
 
     private const NUMBER_WORD = 0.6;
 
+    /** "Three of": of something, rather than a word like others. */
+    private const NUMBER_OF = 2.0;
+
     private const FIGURE = 5.0;
 
     /** The beginning of a name that is known. */
@@ -92,7 +95,7 @@ final readonly class Cover
             $chart->is($place, Kind::Stop, Kind::Act, Kind::Of, Kind::Plus, Kind::Hedge) => self::SMALL,
             $chart->is($place, Kind::Grade, Kind::Form, Kind::Vessel, Kind::TimeUnit, Kind::LongTime,
                 Kind::Product) => self::STATE,
-            $chart->is($place, Kind::Number) => self::NUMBER_WORD,
+            $chart->is($place, Kind::Number) => $chart->is($place + 1, Kind::Of) ? self::NUMBER_OF : self::NUMBER_WORD,
             default => self::WORD,
         };
     }

@@ -11,8 +11,10 @@ use Crown\Reading\Grammar\Phrase\AmountThenName;
 use Crown\Reading\Grammar\Phrase\Balance;
 use Crown\Reading\Grammar\Phrase\Capsules;
 use Crown\Reading\Grammar\Phrase\Covering;
+use Crown\Reading\Grammar\Phrase\Divided;
 use Crown\Reading\Grammar\Phrase\Figures;
 use Crown\Reading\Grammar\Phrase\ForSoMuch;
+use Crown\Reading\Grammar\Phrase\Holds;
 use Crown\Reading\Grammar\Phrase\MixOf;
 use Crown\Reading\Grammar\Phrase\NameAlone;
 use Crown\Reading\Grammar\Phrase\NameThenAmount;
@@ -47,6 +49,7 @@ final readonly class Grammar
             new NameThenAmount($called, $tails),
             new Together($lists),
             new Ratio($lists),
+            new Divided($lists),
             new Balance($called),
             new PartOfVessel($called),
             new TimesAs($called),
@@ -55,6 +58,7 @@ final readonly class Grammar
             new Covering($called),
             new MixOf($called),
             new Figures(),
+            new Holds($called),
             new Told(),
             new NameAlone($called),
         ];
@@ -92,7 +96,7 @@ final readonly class Grammar
     {
         $sentences = [];
         foreach ($this->cut(self::withoutStruck($row), $vocabulary) as [$text, $before]) {
-            $chart = new Chart(Lexer::tokens($text), $vocabulary, $measures);
+            $chart = Chart::of($text, $vocabulary, $measures);
             if ($chart->length > 0) {
                 $sentences[] = new Sentence($text, $chart, Cover::of($chart, $this->phrases), [[0, $n, $before]]);
             }
@@ -101,11 +105,18 @@ final readonly class Grammar
         return $sentences;
     }
 
+    /** Whether a word was cut at the end of a row: "coco-" over "nut oil". */
+    public static function isCutWord(Sentence $one, Sentence $next): bool
+    {
+        return preg_match('/\p{L}{2}-$/u', $one->text) === 1 && preg_match('/^\p{Ll}{2}/u', $next->text) === 1
+            && ! $next->chart->is(0, Kind::Plus, Kind::Or);
+    }
+
     /** Two rows as one sentence. */
     public function joined(Sentence $one, Sentence $next, Vocabulary $vocabulary, OwnMeasures $measures): Sentence
     {
-        $text = $one->text.' '.$next->text;
-        $chart = new Chart(Lexer::tokens($text), $vocabulary, $measures);
+        $text = $one->text.(self::isCutWord($one, $next) ? Lexer::JOINED : ' ').$next->text;
+        $chart = Chart::of($text, $vocabulary, $measures);
 
         return $one->andThen($text, $chart, Cover::of($chart, $this->phrases), $next);
     }
@@ -193,7 +204,7 @@ final readonly class Grammar
     /** @return non-empty-list<array{string, int}> sentences, each with the characters of the row before it */
     private function cut(string $row, Vocabulary $vocabulary): array
     {
-        $chart = new Chart(Lexer::tokens($row), $vocabulary);
+        $chart = Chart::of($row, $vocabulary, new OwnMeasures());
         $sentences = [];
         $from = 0;
         for ($place = 1; $place < $chart->length - 1; $place++) {

@@ -54,6 +54,8 @@ enum Kind: string
     case Times = 'x';
     /** So many times the amount of another: "twice as much". */
     case TimesAs = 'times_as';
+    /** As much as what stands before it: "ditto". */
+    case SameAgain = 'same_again';
     /** What stands round a ratio: "in a ratio of". */
     case RatioWord = 'ratio_words';
     /** What joins its names and figures: "to". */
@@ -137,6 +139,12 @@ enum Kind: string
     case Less = 'less';
     /** No more than what follows: "at most", "less than". */
     case AtMost = 'at_most';
+    /** What says that things are put in order, and not mixed: "ranked", "best to worst". */
+    case Ranked = 'ranked';
+    /** What a picture stands for: 🥥. */
+    case Pictured = 'pictured';
+    /** A sign that is spoken out: "comma". */
+    case SpokenSign = 'spoken_signs';
     /** What a question begins with. */
     case Question = 'question';
     /** Which mark of several. */

@@ -12,6 +12,9 @@ final class Lexer
         '⅝' => 5 / 8, '⅞' => 7 / 8, '⅕' => 1 / 5, '⅖' => 2 / 5, '⅗' => 3 / 5, '⅘' => 4 / 5, '⅙' => 1 / 6,
     ];
 
+    /** Stands between the halves of a word that was cut at the end of a row. */
+    public const JOINED = "\u{AD}";
+
     /** Spaces, emphasis and quotation marks mean nothing. */
     private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔',
         "\u{fe0f}", '40/42', "\u{200d}"];
@@ -20,7 +23,7 @@ final class Lexer
     private const DRAWN = '/^(?![✗✘❌❎])[\x{2500}-\x{27BF}]$/u';
 
     private const TOKEN = '/
-        (?<date>(?<!\d)\d{1,2}[\/.]\d{1,2}[\/.](?:\d{4}|\d{2})(?!\d))              # 12.03.26
+        (?<date>(?<!\d)(?:(?:0?[1-9]|1[0-2])[\/.]\d{1,2}|\d{1,2}[\/.](?:0?[1-9]|1[0-2]))[\/.](?:\d{4}|\d{2})(?!\d))  # 12.03.26
         |(?<figure>
             (?<![\p{L}\d])[lI][\dO]+(?=\s?\p{L}+\b)(?!\p{L}{4})|(?<![\p{L}\d])\d+O+(?=\s?\p{L}+\b)      # l00 g, 5O g
             |(?<![\d\/])\d+\s?[\/⁄]\s?\d+(?![\d\/]|\.\d) (?:\s*(?:st|nd|rd|th)\b)?          # 1\/2
@@ -31,7 +34,7 @@ final class Lexer
         |(?<elided>\b(?:[dlnjsDLNJS]|[Qq]u)[\'’](?=\p{L}))                 # d\'huile
         |(?<dotted>\p{L}\.(?:\s?\p{L}\.)+|\p{L}\.\p{L}\b\.?)                # E.O., q.s.
         |(?<named>\b(?!x)\p{L}{1,3}\d{1,3}\b(?![.,]\d))                # CO2, B5
-        |(?<word>\p{L}[\p{L}\p{M}]*(?:[\'’\-]\p{L}[\p{L}\p{M}]*)*)
+        |(?<word>\p{L}[\p{L}\p{M}]*(?:(?:[\'’\-]|-\x{AD})\p{L}[\p{L}\p{M}]*)*)
         |(?<sign>.)
     /xus';
 
@@ -51,10 +54,11 @@ final class Lexer
             }
             $start = $ascii ? $bytes : mb_strlen(substr($row, 0, $bytes));
             $length = $ascii ? strlen((string) $text) : mb_strlen((string) $text);
+            $text = str_replace('-'.self::JOINED, '', (string) $text);
             $tokens[] = new Token(
-                (string) $text,
+                $text,
                 isset($m['with'][0]) ? 'with' : self::word(
-                    $m['word'][0] ?? $m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? '',
+                    isset($m['word'][0]) ? $text : ($m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
                 ),
                 $start,
                 $start + $length,

@@ -44,6 +44,29 @@ final readonly class NameLists
         });
     }
 
+    /** A name by the letter, or like one. */
+    public function name(int $place, Chart $chart): ?Named
+    {
+        $name = $this->names->exactly($place, $chart)[0] ?? $this->names->nearly($place, $chart)[0] ?? null;
+
+        return $name === null || $name->cost >= Namings::UNKNOWN ? null : $name;
+    }
+
+    /** @return list<non-empty-list<Named>> so many names with nothing between them, "castor olive grapeseed", or none */
+    public function adjacent(int $place, int $count, Chart $chart): array
+    {
+        $names = [];
+        for ($at = $place; count($names) < $count; $at = $name->to) {
+            $name = $this->names->exactly($at, $chart)[0] ?? null;
+            if ($name === null) {
+                return [];
+            }
+            $names[] = $name;
+        }
+
+        return $names === [] ? [] : [$names];
+    }
+
     /** @param  non-empty-list<Named>  $names */
     public static function cost(array $names): float
     {

@@ -27,6 +27,9 @@ final readonly class Namings
 
     private const NEAR = 0.62;
 
+    /** Words before the one that is meant: "of your own choice", "I had". */
+    private const LED = 5;
+
     private const SURE = 0.85;
 
     public const UNKNOWN = 2.0;
@@ -95,20 +98,50 @@ final readonly class Namings
         );
     }
 
-    /** @return list<Named> "oil (olive)", "essential oil (lavender)": a kind, and which one in brackets */
+    /**
+     * A kind, and which one in brackets: "oil (olive)", "carrier oil (I use almond)", "liquid oil you have (mine was argan)".
+     *
+     * @return list<Named>
+     */
     private function ofKind(int $place, Chart $chart): array
     {
         $kind = $chart->past($place, Kind::Product, Kind::Essential);
-        if ($kind === $place || ! $chart->isSign($kind, '(') || ! Names::isKind($chart->text($place, $kind))) {
+        if ($kind === $place) {
             return [];
         }
-        $name = $this->known($kind + 1, $kind + 1, '', $chart)[0] ?? null;
-        if ($name === null || ! $chart->isSign($name->to, ')')) {
+        while ($chart->is($kind, Kind::Product)) {
+            $kind = $chart->past($kind, Kind::Product);
+        }
+        $opens = $this->opens($kind, $chart);
+        $at = $opens;
+        while ($at !== null && $at < $opens + self::LED && ($chart->isSmall($at) || $chart->is($at, Kind::Mine, Kind::Link))) {
+            $at++;
+        }
+        $name = $at === null ? null : $this->known($at, $at, '', $chart)[0] ?? null;
+        if ($name === null || ! $chart->isSign($name->to, ')') || ! Names::isKind($chart->text($place, $kind))) {
             return [];
         }
         $whole = $name->text.' '.$chart->text($place, $kind);
+        $oil = $name->text.' '.$chart->text($kind - 1, $kind);
+        $called = array_values(array_filter([$whole, $oil, $name->text], $this->names->exactly(...)));
 
-        return [new Named($this->names->exactly($whole) ? $whole : $name->text, 0.0, $place, $name->to + 1)];
+        return [new Named($called[0] ?? $name->text, 0.0, $place, $name->to + 1)];
+    }
+
+    /** The token after the bracket that opens behind a kind, or behind "of choice", "you have"; null for none. */
+    private function opens(int $place, Chart $chart): ?int
+    {
+        for ($at = $place; $at < $place + self::LED; $at++) {
+            if ($chart->isSign($at, '(')) {
+                return $at + 1;
+            }
+            if (! $chart->isWord($at) || Numbers::at($at, $chart) !== null || ! $chart->isSmall($at)
+                && ! $chart->is($at, Kind::Mine, Kind::Of, Kind::AsLiked) && $at < $place + 1) {
+                return null;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<Named> "HE de lavande": the kind before the name */

@@ -123,7 +123,7 @@ final class Quantities
         if ($times !== null && $high === $low) {
             [$to, $low, $high] = [$times[0], $low * $times[1], $high * $times[1]];
         }
-        $measured = self::measured($place, $to, $low, $high, $chart);
+        $measured = self::ofOwn($place, $to, $low, $chart) ?? self::measured($place, $to, $low, $high, $chart);
         if ($measured !== null) {
             return $measured;
         }
@@ -136,7 +136,6 @@ final class Quantities
         }
 
         return self::each($place, $to, $low, $chart)
-            ?? self::ofOwn($place, $to, $low, $chart)
             ?? new Amount(
                 self::loosely($place, $chart).self::bare($low, $high),
                 ($low + $high) / 2,
@@ -299,7 +298,8 @@ final class Quantities
             return ['%', $place + 1];
         }
         $token = $chart->token($place);
-        if ($token === null) {
+        // "Tre d'oliva": a word that is bound to the next measures nothing.
+        if ($token === null || preg_match('/[\'’]$/u', $token->text) === 1) {
             return [null, $place];
         }
         $letter = self::LETTERS[$token->text] ?? null;
@@ -413,7 +413,7 @@ final class Quantities
         $unit = $chart->value($place, Kind::Unit);
         $at = $chart->skip($chart->past($place, Kind::Unit), ':');
         $number = $chart->token($at)?->number;
-        if (! is_string($unit) || ! $chart->isWord($place) || $number === null) {
+        if (! is_string($unit) || in_array($unit, ['parts', '%'], true) || ! $chart->isWord($place) || $number === null) {
             return null;
         }
 

@@ -21,7 +21,7 @@ final class Relations
             array_push($related, ...$amount?->unit === Amount::TIMES
                 ? self::related($entry, $amount, $amount->text === ''
                     ? $related[count($related) - 1] ?? null
-                    : self::called($amount->text, $entries, $grammar))
+                    : self::called($amount->text, [...$related, ...$entries], $grammar))
                 : [$entry]);
         }
 

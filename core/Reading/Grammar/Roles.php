@@ -25,6 +25,9 @@ final class Roles
 
     private bool $begun = false;
 
+    /** Whether what follows is put in order, and not mixed. */
+    private bool $ranked = false;
+
     private int $boughtRow = -1;
 
     private ?Phase $phase = null;
@@ -65,8 +68,11 @@ final class Roles
             return Role::Heading;
         }
 
+        $this->ranked = ($this->ranked || $sentence->tells(Kind::Ranked)) && $sentence->measured() === [];
+
         return match (true) {
             $this->inUse => Role::Use,
+            $this->ranked => Role::Elsewhere,
             $this->isAside($sentence) => Role::Remark,
             $this->isElsewhere($sentence) => Role::Elsewhere,
             ! $this->begun && $this->isTitle($n, $sentence) => Role::Title,
@@ -161,6 +167,9 @@ final class Roles
             || $chart->isSign($chart->length - 1, ':'));
         $hasWord = preg_match('/\p{L}{2}/u', $sentence->text) === 1;
         if ($next === null || ! $hasWord || ! $isAlone || mb_strlen($sentence->text) > self::LONGEST_TITLE) {
+            return false;
+        }
+        if ($sentence->cover->asides(Aside::SPOKEN) !== []) {
             return false;
         }
         $things = $sentence->cover->items();

@@ -7,6 +7,9 @@ namespace Crown\Reading\Grammar;
 /** Amounts that hang on how much there is of it all: parts of so much, drops for every so much. */
 final readonly class Scaling
 {
+    /** How many times the sum of parts the whole is at least where their unit is not said. */
+    private const SMALL = 3.0;
+
     public function __construct(private Whole $whole, private Grammar $grammar)
     {
     }
@@ -30,12 +33,13 @@ final readonly class Scaling
     private function sized(array $entries): array
     {
         $unit = $this->isAllIn('%', $entries) ? '%' : 'parts';
-        $sum = self::sum(array_filter(
-            $entries,
-            static fn (Entry $e): bool => $e->amount?->unit === $unit && $e->doubt === '',
-        ));
+        $shares = array_filter($entries, static fn (Entry $e): bool => $e->amount?->unit === $unit);
+        $guessed = array_filter($shares, static fn (Entry $e): bool => $e->doubt !== '');
+        $sum = self::sum($shares);
         $size = $this->size();
-        if ($size === null || $sum <= 0.0 || $this->isMeasured($entries)) {
+        // Figures without a unit that are nearly as large as the whole are rather in its unit.
+        $isOpen = $size !== null && $guessed !== [] && $sum * self::SMALL > $size[0];
+        if ($size === null || $sum <= 0.0 || $isOpen || $this->isMeasured($entries)) {
             return $entries;
         }
         [$much, $of] = $size;

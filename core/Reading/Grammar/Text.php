@@ -55,7 +55,10 @@ final readonly class Text
             $torn = $before !== null && count($sentences) === 1 && $this->isTorn($before, $sentences[0])
                 ? $this->grammar->joined($before, $sentences[0], $this->vocabulary, $measures)
                 : null;
-            if ($torn !== null && $before !== null && $torn->spans($before->chart->length)
+            if ($torn !== null && $before !== null && Grammar::isCutWord($before, $sentences[0])
+                && $torn->cover->cost <= $before->cover->cost + $sentences[0]->cover->cost) {
+                $read[count($read) - 1] = $torn;
+            } elseif ($torn !== null && $before !== null && $torn->spans($before->chart->length)
                 && $torn->cover->cost + self::TORN < $before->cover->cost + $sentences[0]->cover->cost) {
                 $read[count($read) - 1] = $torn;
             } else {
@@ -69,6 +72,10 @@ final readonly class Text
     /** A name that goes on in the next row: "Prunus Armeniaca Kernel" over "Oil 35.0". */
     private function isTorn(Sentence $one, Sentence $next): bool
     {
+        if (Grammar::isCutWord($one, $next)) {
+            return true;
+        }
+
         return $one->beginsRow() && $one->measured() === [] && $one->cover->left === []
             && $one->chart->length > 0 && $one->chart->length < self::TORN_ROW
             && ($next->chart->isWord($next->chart->skip(0, '('))

@@ -13,14 +13,28 @@ final class Units
     /** Per cents that come to all of it. */
     public const HUNDRED = [98.0, 102.0];
 
-    /** Bare figures from which they are a list in parts. */
+    /** Bare figures from which they are a list in parts; beside drops and shares fewer are enough. */
     private const LISTED = 3;
+
+    private const ALONE = 2;
+
+    /** Measures of what makes up a jar, each with the finer one that a large figure beside it is in. */
+    private const MAIN = ['g' => 'g', 'kg' => 'g', 'ml' => 'ml', 'l' => 'ml', 'oz' => 'oz', 'fl oz' => 'fl oz',
+        'tbsp' => 'tbsp', 'tsp' => 'tsp', 'cups' => 'cups'];
+
+    private const LARGE = 10.0;
+
+    /** Figures below that may count pieces. */
+    private const FEW = 5.0;
 
     /** The unit of all of them; "" for none. */
     private readonly string $unit;
 
     /** Whether nothing is said of the unit of a whole list. */
     private readonly bool $isParts;
+
+    /** The one unit that all main amounts with a unit have; "" where they have none or several. */
+    private readonly string $main;
 
     private readonly Levels $levels;
 
@@ -34,7 +48,14 @@ final class Units
         private readonly Grammar $grammar,
     ) {
         $this->unit = $whole->unit() !== '' ? $whole->unit() : $this->guessed();
-        $this->isParts = $this->unit === '' && count(array_filter($entries, self::isBare(...))) >= self::LISTED;
+        $main = array_values(array_unique(array_filter(
+            array_map(static fn (Entry $e): string => $e->amount->unit ?? '', $entries),
+            static fn (string $unit): bool => isset(self::MAIN[$unit]),
+        )));
+        $this->main = count($main) === 1 ? $main[0] : '';
+        $open = array_filter($entries, fn (Entry $e): bool => self::isBare($e) && ! $grammar->isCounted($e->name()));
+        $this->isParts = $this->unit === '' && $this->main === ''
+            && count($open) >= ($main === [] ? self::ALONE : self::LISTED);
         $this->levels = new Levels($whole, $entries, $this->unit === '%');
     }
 
@@ -99,6 +120,9 @@ final class Units
     private function inUnit(Entry $entry, Amount $amount): Entry
     {
         $isCounted = $amount->unit === Amount::BARE && $this->grammar->isCounted($entry->name());
+        // "10 curry leaves", "1 avocado", "5 lavender" are not measured as the oils are.
+        $isMain = $this->main !== '' && $amount->count >= self::FEW && $this->grammar->isFat($entry->name());
+        $main = $amount->count >= self::LARGE ? self::MAIN[$this->main] ?? '' : $this->main;
         $isNext = $this->unit === '' && ! in_array($this->before, ['', 'drops', Amount::COVER], true);
 
         return match (true) {
@@ -115,8 +139,13 @@ final class Units
             $this->isParts => $entry->with(Amount::of($amount->count, 'parts', $amount->from, $amount->to))->asking(
                 'Its unit is not said. It was taken as parts, which gives the same shares.',
             ),
-            $isNext => $entry->with($amount->is($amount->text.' '.$this->before, unit: $this->before))->asking(
+            $isNext && ! ($isMain && $main !== $this->main) => $entry->with(
+                $amount->is($amount->text.' '.$this->before, unit: $this->before),
+            )->asking(
                 sprintf('Its unit is not said. It was taken as %s, as what stands before it.', $this->before),
+            ),
+            $isMain => $entry->with($amount->is("$amount->text $main", unit: $main))->asking(
+                "Its unit is not said. It was taken as $main, as the others.",
             ),
             default => $entry,
         };
@@ -126,9 +155,6 @@ final class Units
     private function guessed(): string
     {
         $bare = array_filter($this->entries, self::isBare(...));
-        if (count($bare) < 2) {
-            return '';
-        }
         $fills = array_filter($this->entries, static fn (Entry $e): bool => $e->amount?->unit === Amount::FILL);
         $known = array_filter($this->entries, static fn (Entry $e): bool => $e->amount !== null);
         // "Shea 60, olive 39, vitamin E 1 %": the sign is said once.
@@ -138,8 +164,14 @@ final class Units
         $all = $sum + array_sum(array_map($count, $shares));
         $isAll = count($bare) + count($fills) + count($shares) === count($known);
         $isHundred = $all >= self::HUNDRED[0] && $all <= self::HUNDRED[1];
+        $size = $this->whole->size();
+        $isOfSize = $isAll && $bare !== [] && $fills !== [] && $shares === [] && $size !== null
+            && isset(self::MAIN[$size->unit]) && $sum < $size->count;
 
         return match (true) {
+            // "150 g in all: beeswax 50, rest olive".
+            $isOfSize => $size->unit,
+            count($bare) < 2 => '',
             $this->whole->unitOfSum($sum) !== '' => $this->whole->unitOfSum($sum),
             $isAll && ($isHundred || ($fills !== [] && $all < 100.0)) => '%',
             abs($sum - 1.0) < 0.02 => self::PART,

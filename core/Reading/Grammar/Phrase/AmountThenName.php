@@ -34,6 +34,7 @@ final readonly class AmountThenName implements Phrase
     public function from(int $place, Chart $chart): iterable
     {
         foreach (Quantities::at($place, $chart) as $amount) {
+            yield from $this->alone($amount, $chart);
             $of = $this->of($amount, $chart);
             $it = $chart->past($of, Kind::It);
             // "5 ml of this: …" is of what follows.
@@ -54,6 +55,19 @@ final readonly class AmountThenName implements Phrase
         $of = $chart->skip($chart->past($end, Kind::Of), ')', 'x', '×');
 
         return $amount->isBare() ? $of : $chart->skip($of, '→', '>', '–', '—');
+    }
+
+    /** @return iterable<Found> "60 ml: olive oil", "60 ml - olive oil": nothing but one in its row */
+    private function alone(Amount $amount, Chart $chart): iterable
+    {
+        $at = $chart->skip($amount->to, ':', '-', '=');
+        $names = $amount->from === 0 && $at > $amount->to && ! $amount->isBare()
+            ? [...$this->names->exactly($at, $chart), ...$this->names->nearly($at, $chart)] : [];
+        foreach ($names as $name) {
+            if ($chart->token($name->to) === null && $name->cost < Namings::UNKNOWN) {
+                yield new Found($name->to, self::COST + $name->cost, [new Item($amount, $name)]);
+            }
+        }
     }
 
     /** @return iterable<Found> */

@@ -26,6 +26,11 @@ final readonly class NameThenAmount implements Phrase
 
     private const PART = 0.2;
 
+    /** With words beside the amount in its bracket. */
+    private const REMARKED = 0.4;
+
+    private const BRACKET = 12;
+
     private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>', '°', '†', '•', '·'];
 
     public function __construct(private Namings $names, private Tails $tails)
@@ -46,6 +51,27 @@ final readonly class NameThenAmount implements Phrase
             foreach (Quantities::at($at, $chart) as $amount) {
                 yield from $this->item(new Item($amount, $name, $others), $amount, $isOpen, $chart);
             }
+            yield from $isOpen ? $this->remarked($name, $signs + 1, $chart) : [];
+        }
+    }
+
+    /** @return iterable<Found> "castor oil (for thickness, 30 ml)", "castor oil (30 ml, for thickness)" */
+    private function remarked(Named $name, int $place, Chart $chart): iterable
+    {
+        $amounts = [];
+        for ($at = $place; $at < $chart->length && $at < $place + self::BRACKET; $at++) {
+            if ($chart->isSign($at, ')', ']')) {
+                break;
+            }
+            $begins = $at === $place || $chart->isSign($at - 1, ',', ':', ';');
+            $amount = $begins ? Quantities::at($at, $chart)[0] ?? null : null;
+            $ends = $amount !== null && $chart->isSign($amount->to, ',', ';', ')', ']');
+            if ($ends && ! $amount->isBare() && ! $amount->isLoose() && $amount->unit !== Amount::FRACTION) {
+                $amounts[] = $amount;
+            }
+        }
+        if (count($amounts) === 1 && $chart->isSign($at, ')', ']')) {
+            yield new Found($at + 1, self::REMARKED + $name->cost, [new Item($amounts[0], $name)]);
         }
     }
 

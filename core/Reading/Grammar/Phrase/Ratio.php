@@ -13,6 +13,7 @@ use Crown\Reading\Grammar\Named;
 use Crown\Reading\Grammar\NameLists;
 use Crown\Reading\Grammar\Numbers;
 use Crown\Reading\Grammar\Phrase;
+use Crown\Reading\Grammar\Quantities;
 
 /** "3:2:1 shea, castor and argan", "castor and jojoba 2:1", "shea to oil 4 to 1". */
 final readonly class Ratio implements Phrase
@@ -30,10 +31,11 @@ final readonly class Ratio implements Phrase
         $ratio = self::figures($place, $chart);
         if ($ratio !== null) {
             [$to, $figures] = $ratio;
-            $at = $chart->skip($to, ',', ':', '-', '–', '—', ')', '(');
+            $at = $chart->skip($to, ',', ':', '-', '–', '—', ')', '(', '=');
             $at = $chart->past($at, Kind::RatioWord);
             $at = $chart->skip($chart->past($at, Kind::Of), ':', '(');
-            foreach ($this->lists->at($at, $chart) as $names) {
+            $lists = [...$this->lists->at($at, $chart), ...$this->lists->adjacent($at, count($figures), $chart)];
+            foreach ($lists as $names) {
                 if (count($names) === count($figures)) {
                     $end = $names[count($names) - 1]->to;
                     yield new Found($end, self::COST + NameLists::cost($names), $this->items($names, $figures,
@@ -41,6 +43,7 @@ final readonly class Ratio implements Phrase
                 }
             }
         }
+        yield from $this->each($place, $chart);
         foreach ($this->isAnywhere($chart) ? $this->lists->at($place, $chart) : [] as $names) {
             $at = $names[count($names) - 1]->to;
             for ($skipped = 0; $skipped < 6 && $this->leads($at, $chart); $skipped++) {
@@ -55,6 +58,64 @@ final readonly class Ratio implements Phrase
                 );
             }
         }
+        foreach ($chart->isWord($place) ? $this->lists->at($place, $chart) : [] as $names) {
+            yield from $this->summed($names, $chart);
+        }
+    }
+
+    /** @return iterable<Found> "shea 7 : coconut 2 : beeswax 1", "3 castor : 2 olive" */
+    private function each(int $place, Chart $chart): iterable
+    {
+        [$names, $figures] = [[], []];
+        for ($at = $place; ; $at = $to + 1) {
+            [$name, $figure, $to] = $this->one($at, $chart) ?? [null, 0.0, $at];
+            if ($name === null) {
+                return;
+            }
+            [$names[], $figures[]] = [$name, $figure];
+            if (! $chart->isSign($to, ':')) {
+                break;
+            }
+        }
+        if (count($names) > 1) {
+            yield new Found($to, self::COST + NameLists::cost($names), $this->items($names, $figures, $place, $to));
+        }
+    }
+
+    /** @return array{Named, float, int}|null a name with its figure, either first, and the token after both */
+    private function one(int $place, Chart $chart): ?array
+    {
+        $first = Numbers::at($place, $chart);
+        $name = $this->lists->name($first === null ? $place : $chart->past($first[0], Kind::Of), $chart);
+        $last = $name === null || $first !== null ? $first : Numbers::at($name->to, $chart);
+        $to = max($name->to ?? $place, $last[0] ?? $place);
+
+        return $name === null || $last === null || $chart->is($last[0], Kind::Unit) || $chart->isSign($to, '%')
+            ? null
+            : [$name, $last[1], $to];
+    }
+
+    /**
+     * @param  non-empty-list<Named>  $names
+     * @return iterable<Found> "castor + olive + grapeseed 30 + 30 + 40 ml": one unit behind as many figures
+     */
+    private function summed(array $names, Chart $chart): iterable
+    {
+        $from = $chart->skip($names[count($names) - 1]->to, ':', '=', '(', ',', '-', '–');
+        $items = [];
+        for ($at = $from; count($items) < count($names); $at = $chart->skip($amount->to, '+', '/', ',')) {
+            $amount = Quantities::at($at, $chart)[0] ?? null;
+            $isLast = count($items) + 1 === count($names);
+            if ($amount === null || $amount->isBare() === $isLast || $amount->isLoose()) {
+                return;
+            }
+            $items[] = new Item($amount, $names[count($items)]);
+        }
+        $unit = $amount->unit;
+        yield new Found($chart->skip($amount->to, ')'), self::COST + NameLists::cost($names), array_map(
+            static fn (Item $i): Item => $i->with(Amount::of($i->amount->count ?? 0.0, $unit, $from, $amount->to)),
+            $items,
+        ));
     }
 
     /** @see figures() */
@@ -93,7 +154,7 @@ final readonly class Ratio implements Phrase
         $isTold = false;
         while (count($figures) < self::MOST) {
             $isWord = $chart->is($at, Kind::RatioTo) && count($figures) === 1;
-            $between = $chart->isSign($at, ':', '/', '-') ? $at + 1 : ($isWord ? $chart->past($at, Kind::RatioTo)
+            $between = $chart->isSign($at, ':', '/', '-', '+') ? $at + 1 : ($isWord ? $chart->past($at, Kind::RatioTo)
                 : $at);
             $next = $between > $at ? Numbers::at($between, $chart) : null;
             if ($next === null) {

@@ -19,6 +19,11 @@ final readonly class Told implements Phrase
 {
     private const COST = 0.1;
 
+    private const LONE = 1.0;
+
+    /** Tokens within which it is said when a row was written. */
+    private const SPOKEN = 8;
+
     /** "Per 30 ml of the finished oil". */
     private const FINISHED = [Kind::Stop, Kind::Grade, Kind::Product, Kind::Form, Kind::Steeped];
 
@@ -33,6 +38,8 @@ final readonly class Told implements Phrase
         yield from $this->counted($place, $chart);
         yield from $this->inShort($place, $chart);
         yield from $this->per($place, $chart);
+        yield from $this->lone($place, $chart);
+        yield from $this->spoken($place, $chart);
         // "(x12)": how many of it.
         $times = $chart->past($place, Kind::Times);
         if ($times > $place && $chart->token($times)?->number !== null && $chart->isSign($times + 1, ')')) {
@@ -281,6 +288,11 @@ final readonly class Told implements Phrase
                 yield new Found($amount->to, $place === 0 ? self::COST : 0.4, [], $sum);
             }
         }
+        $last = $chart->token($equals);
+        if ($equals > $place && $last?->number !== null && $equals === $chart->length - 1
+            && abs($this->bareBefore($place, $chart) - $last->number) < 0.02 * $last->number) {
+            yield new Found($equals + 1, self::COST, [], new Aside(Fate::Size));
+        }
         foreach (Quantities::at($place, $chart) as $amount) {
             $lasts = $chart->past($amount->to, Kind::Lasting);
             if ($lasts > $amount->to) {
@@ -290,6 +302,59 @@ final readonly class Told implements Phrase
             if ($total > $amount->to && $chart->is($total - 1, Kind::Total)) {
                 yield new Found($total, self::COST, [], new Aside(Fate::Size, Aside::WHOLE, $amount));
             }
+        }
+    }
+
+    /** @return iterable<Found> "3:1 shea and beeswax, 200 g": a size alone beside shares */
+    private function lone(int $place, Chart $chart): iterable
+    {
+        $isShared = $chart->once('shares', 0, static fn (): array => [self::hasShares($chart)])[0];
+        $isRow = $place === 0 && (Quantities::at(0, $chart)[0]->to ?? 0) === $chart->length;
+        if ((! $isShared && ! $isRow) || ($place > 0 && $chart->isWord($place - 1)) || $chart->isSign($place - 1, '+')) {
+            return;
+        }
+        foreach (Quantities::at($place, $chart) as $amount) {
+            $ends = $chart->token($amount->to) === null || $chart->isSign($amount->to, ')', ']', '.', ',', ':', ';');
+            if ($ends && in_array($amount->unit, self::SIZES, true)) {
+                yield new Found($amount->to, self::LONE, [], new Aside(Fate::Size, Aside::SUM, $amount));
+            }
+        }
+    }
+
+    private static function hasShares(Chart $chart): bool
+    {
+        for ($place = 0; $place < $chart->length; $place++) {
+            $isShare = $chart->isSign($place, '%') || in_array($chart->value($place, Kind::Unit), ['%', 'parts'], true)
+                || Ratio::figures($place, $chart) !== null;
+            if ($isShare) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return iterable<Found> "[19:02] Ama:", "12.03.26, 19:02 - Ama:": when it was written, and by whom */
+    private function spoken(int $place, Chart $chart): iterable
+    {
+        if ($place > 0) {
+            return;
+        }
+        for ($at = 0; $at < self::SPOKEN; $at++) {
+            $isHour = $chart->isSign($at + 1, ':', '.') && $chart->token($at)?->number !== null
+                && preg_match('/^\d{2}$/', $chart->token($at + 2)->text ?? '') === 1;
+            if (! $isHour) {
+                continue;
+            }
+            $to = $chart->skip($at + 3, ']', '-', '–', ',', ')');
+            for ($words = 0; $words < 3 && $chart->isWord($to); $words++) {
+                $to++;
+            }
+            if ($chart->isSign($to, ':') && $words > 0) {
+                yield new Found($to + 1, 0.1, [], new Aside(Fate::Remark, Aside::SPOKEN));
+            }
+
+            return;
         }
     }
 
@@ -331,6 +396,7 @@ final readonly class Told implements Phrase
         }
         $at = $at > $place ? $chart->skip($at, '=', ':') : $at;
         $unit = $chart->isSign($at, '%') ? '%' : $chart->value($at, Kind::Unit);
+        yield from is_string($unit) ? $this->unitAlone($place, $unit, $chart) : [];
         $isSaid = $opens || $at > $place || ($chart->isSign($place, '%') && $before?->number === null);
         if (! $isSaid || ! is_string($unit) || $before?->number !== null && ! $opens) {
             return;
@@ -341,5 +407,45 @@ final readonly class Told implements Phrase
         }
         $amount = Amount::of(1.0, $unit, $place, $to);
         yield new Found($chart->skip($to, ')', ']'), self::COST, [], new Aside(Fate::Remark, Aside::UNIT, $amount));
+    }
+
+    /** @return iterable<Found> "grams?", "yes, g.", "Parts: 6 olive, 3 coconut": nothing but the unit, or it leads */
+    private function unitAlone(int $place, string $unit, Chart $chart): iterable
+    {
+        $to = $chart->past($place, Kind::Unit);
+        $isFirst = $place === 0 || $chart->isSign($place - 1, ':', ',', '(') || $chart->isSmall($place - 1);
+        $isLast = $chart->token($to) === null || $chart->isSign($to, '?', '.', '!', ')');
+        $leads = $place === 0 && $chart->isSign($to, ':') && $this->isBareList($to + 1, $chart);
+        $isMeasure = in_array($unit, [...self::SIZES, 'tbsp', 'tsp', 'parts', '%'], true);
+        if ($to > $place && $isMeasure && ($leads || ($isFirst && $isLast))) {
+            $amount = Amount::of(1.0, $unit, $place, $to);
+            yield new Found($to, 0.0, [], new Aside(Fate::Remark, Aside::UNIT, $amount));
+        }
+    }
+
+    /** Whether two figures without a unit and more follow. */
+    private function isBareList(int $place, Chart $chart): bool
+    {
+        $bare = 0;
+        for ($at = $place; $at < $chart->length; $at++) {
+            $amount = Quantities::at($at, $chart)[0] ?? null;
+            $bare += $amount?->unit === Amount::BARE ? 1 : 0;
+            $at = max($at, ($amount->to ?? 0) - 1);
+        }
+
+        return $bare > 1;
+    }
+
+    /** The sum of the figures without a unit before a token, where there are two and more; else 0. */
+    private function bareBefore(int $place, Chart $chart): float
+    {
+        $figures = [];
+        for ($at = 0; $at < $place; $at++) {
+            $amount = Quantities::at($at, $chart)[0] ?? null;
+            $figures = $amount?->unit === Amount::BARE ? [...$figures, $amount->count] : $figures;
+            $at = max($at, ($amount->to ?? 0) - 1);
+        }
+
+        return count($figures) > 1 ? array_sum($figures) : 0.0;
     }
 }
