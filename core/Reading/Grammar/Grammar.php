@@ -208,13 +208,34 @@ final readonly class Grammar
         $sentences = [];
         $from = 0;
         for ($place = 1; $place < $chart->length - 1; $place++) {
-            if (self::ends($place, $chart)) {
-                $sentences[] = [mb_substr($row, $from, $chart->tokens[$place]->end - $from), $from];
-                $from = $chart->tokens[$place]->end;
+            $turns = self::turns($place, $from, $chart);
+            if ($turns || self::ends($place, $chart)) {
+                $to = $turns ? $chart->tokens[$place]->start : $chart->tokens[$place]->end;
+                $sentences[] = [mb_substr($row, $from, $to - $from), $from];
+                $from = $to;
             }
         }
 
         return [...$sentences, [mb_substr($row, $from), $from]];
+    }
+
+    /**
+     * Whether another making is told of from a place on: "I used to take coconut, | now it is babassu".
+     *
+     * @param  int  $from the first character of the sentence
+     */
+    private static function turns(int $place, int $from, Chart $chart): bool
+    {
+        if (! $chart->is($place, Kind::Now)) {
+            return false;
+        }
+        for ($at = $place - 1; $at >= 0 && $chart->tokens[$at]->start >= $from; $at--) {
+            if ($chart->is($at, Kind::Variant)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether a sign ends a sentence: not "vit. E", "4 tbsp. Olive", "1. Melt". */

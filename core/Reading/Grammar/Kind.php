@@ -95,6 +95,8 @@ enum Kind: string
     case Mixture = 'mixture';
     /** What tells of another making: "next time", "instead". */
     case Variant = 'variant';
+    /** What tells of this making, after another was told of: "now", "the new one". */
+    case Now = 'now';
     /** "A", "the"; before a measure it counts one. */
     case Article = 'articles';
     /** What joins the rest with what it is: "is", "with". */

@@ -148,16 +148,29 @@ final readonly class Namings
     private function essential(int $place, Chart $chart): array
     {
         $kind = $chart->value($place, Kind::Essential);
-        if (! is_string($kind) || ! (str_ends_with($kind, ' de') || str_ends_with($kind, ' di'))) {
+        $end = $chart->past($place, Kind::Essential);
+        $at = $chart->past($end, Kind::Of);
+        $leads = is_string($kind) && (str_ends_with($kind, ' de') || str_ends_with($kind, ' di'));
+        if (! is_string($kind) || (! $leads && $at === $end)) {
             return [];
         }
-        $at = $chart->past($place, Kind::Essential);
-        $at = $chart->past($at, Kind::Of);
 
-        return array_map(
+        return $leads ? array_map(
             static fn (Named $n): Named => new Named("$kind $n->text", $n->cost, $place, $n->to),
             $this->known($at, $at, '', $chart),
-        );
+        ) : $this->essentialOf($kind, $place, $at, $chart);
+    }
+
+    /** @return list<Named> "essential oil of lavender" */
+    private function essentialOf(string $kind, int $place, int $at, Chart $chart): array
+    {
+        $found = [];
+        for ($to = $this->run($at, $chart); $to > $at; $to--) {
+            $name = $chart->text($at, $to).' '.$kind;
+            $found = $this->names->exactly($name) ? [...$found, new Named($name, 0.0, $place, $to)] : $found;
+        }
+
+        return $found;
     }
 
     /** The token after a bracket that holds no amount; null where it holds one, or does not close. */
@@ -175,7 +188,7 @@ final readonly class Namings
             $isAmount = $chart->tokens[$to]->number !== null && ! $chart->isSign($to - 1, '-')
                 && ($chart->is($to + 1, Kind::Unit) || $chart->isSign($to + 1, '%')
                     || ($to === $place + 1 && $chart->isSign($to + 1, ')')));
-            if ($isAmount || $chart->is($to, Kind::Or, Kind::Each, Kind::Optional)) {
+            if ($isAmount || $chart->is($to, Kind::Or, Kind::Each, Kind::Optional, Kind::Equal)) {
                 return null;
             }
         }

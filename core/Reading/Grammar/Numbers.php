@@ -73,7 +73,10 @@ final class Numbers
     private static function words(int $place, Chart $chart): ?array
     {
         $sum = $last = 0.0;
-        $at = $place;
+        // "A hundred and fifty"; "a five" is none.
+        $from = $chart->past($place, Kind::Article);
+        $at = $from > $place && (self::word($from, $chart)[1] ?? 0.0) >= 100.0 ? $from : $place;
+        $place = $at;
         while (true) {
             $number = self::word($at, $chart);
             if ($number === null) {

@@ -10,6 +10,9 @@ final readonly class Tails
     /** How near what was weighed is to what was wanted. */
     private const WEIGHED = 0.15;
 
+    /** An amount that is said again is rarer than the next that begins. */
+    private const AGAIN = 0.3;
+
     private Alternatives $others;
 
     public function __construct(private Namings $names)
@@ -31,7 +34,7 @@ final readonly class Tails
         }
         $again = $this->again($item, $to, $chart);
         if ($again !== null) {
-            yield new Found($again->to, $cost, $again->items);
+            yield new Found($again->to, $cost + $again->cost, $again->items);
         }
         $corrected = $this->corrected($item, $to, $chart);
         if ($corrected !== null) {
@@ -69,7 +72,7 @@ final readonly class Tails
             && abs($next->count - $amount->count) <= self::WEIGHED * $amount->count
             && ! $chart->isWord($next->to)) {
             // What was wanted, and what was weighed.
-            return new Found($next->to, 0.0, [$item]);
+            return new Found($next->to, self::AGAIN, [$item]);
         }
         $other = $chart->isSign($to, '(') ? Quantities::at($to + 1, $chart)[0] ?? null : null;
         if ($amount === null || $other === null || $other->isBare() || $other->unit === Amount::FRACTION) {

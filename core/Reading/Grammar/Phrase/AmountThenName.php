@@ -35,6 +35,7 @@ final readonly class AmountThenName implements Phrase
     {
         foreach (Quantities::at($place, $chart) as $amount) {
             yield from $this->alone($amount, $chart);
+            yield from $this->inBrackets($amount, $chart);
             $of = $this->of($amount, $chart);
             $it = $chart->past($of, Kind::It);
             // "5 ml of this: …" is of what follows.
@@ -55,6 +56,16 @@ final readonly class AmountThenName implements Phrase
         $of = $chart->skip($chart->past($end, Kind::Of), ')', 'x', '×');
 
         return $amount->isBare() ? $of : $chart->skip($of, '→', '>', '–', '—');
+    }
+
+    /** @return iterable<Found> "2 (shea) + 1 (olive)" */
+    private function inBrackets(Amount $amount, Chart $chart): iterable
+    {
+        foreach ($chart->isSign($amount->to, '(') ? $this->names->exactly($amount->to + 1, $chart) : [] as $name) {
+            if ($chart->isSign($name->to, ')')) {
+                yield new Found($name->to + 1, self::COST + $name->cost, [new Item($amount, $name)]);
+            }
+        }
     }
 
     /** @return iterable<Found> "60 ml: olive oil", "60 ml - olive oil": nothing but one in its row */
@@ -97,7 +108,9 @@ final readonly class AmountThenName implements Phrase
     /** "Five of cedarwood" is of the unit before; "halfway with olive oil" is a level, and no share. */
     private function meant(Amount $amount, Chart $chart): Amount
     {
-        $isSaid = $chart->is($amount->to, Kind::Of) || $chart->inWords($amount->from, $amount->to);
+        // "Una yema" is one of it, and no measure.
+        $isSaid = $chart->is($amount->to, Kind::Of)
+            || ($chart->inWords($amount->from, $amount->to) && ! $chart->is($amount->from, Kind::Article));
 
         return match (true) {
             $amount->unit === Amount::BARE && $isSaid => $amount->is($amount->text, unit: Amount::SAME),

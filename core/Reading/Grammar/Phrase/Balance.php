@@ -186,7 +186,11 @@ final readonly class Balance implements Phrase
             $isSize = $up > $place && ($this->isWhole($whole) || ($whole->isBare() && $whole->count >= 20.0));
             $isWarmth = in_array($chart->token($whole->to)?->text, ['C', 'F', '°', 'º'], true)
                 || $chart->is($whole->to, Kind::TimeUnit, Kind::Degrees);
-            if (! $isWarmth && ($isPart || $isSize || $isHalfway)) {
+            // "30 g beeswax to 100 g oil" is of both.
+            $of = $chart->past($whole->to, Kind::Of);
+            $isOther = $chart->is($whole->to, Kind::Each) || $chart->is($of, Kind::Product)
+                || $this->names->exactly($of, $chart) !== [];
+            if (! $isWarmth && ! $isOther && ($isPart || $isSize || $isHalfway)) {
                 $isNamed = $named > $place && $chart->isSign($named, '(');
                 $whole = $isNamed && $this->isWhole($whole)
                     ? $whole->is($whole->text, $this->millilitres($whole), Amount::BARE) : $whole;

@@ -52,6 +52,20 @@ final readonly class NameThenAmount implements Phrase
                 yield from $this->item(new Item($amount, $name, $others), $amount, $isOpen, $chart);
             }
             yield from $isOpen ? $this->remarked($name, $signs + 1, $chart) : [];
+            yield from $this->linked($name, $chart);
+        }
+    }
+
+    /** @return iterable<Found> "castor at 20 %", "castor oil is 30 ml", unless the amount is of what follows */
+    private function linked(Named $name, Chart $chart): iterable
+    {
+        $at = max($chart->past($name->to, Kind::Link, Kind::SizeOf), $chart->skip($name->to, '@'));
+        foreach ($at > $name->to ? Quantities::at($at, $chart) : [] as $amount) {
+            $of = $chart->past($amount->to, Kind::Of);
+            $isOther = $of > $amount->to || $this->names->exactly($of, $chart) !== [];
+            if (! $isOther && ! $amount->isBare() && ! $amount->isLoose() && $amount->unit !== Amount::FRACTION) {
+                yield new Found($amount->to, self::REMARKED + $name->cost, [new Item($amount, $name)]);
+            }
         }
     }
 

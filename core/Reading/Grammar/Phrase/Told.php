@@ -192,9 +192,14 @@ final readonly class Told implements Phrase
         if ($isListed && $chart->isWord($place + 2)) {
             yield new Found($place + 2, 0.2, [], new Aside(Fate::Remark));
         }
-        $closes = $place === 0 && $token?->number !== null && $chart->isSign(1, '.', ')') && $token->number < 60.0;
+        $closes = $place === 0 && $token?->number !== null && $chart->isSign(1, '.', ')', '/') && $token->number < 60.0;
         if ($closes && $chart->token(2) !== null && ($chart->token(2)->glued === false || $chart->isSign(1, ')'))) {
             yield new Found(2, 0.0, [], new Aside(Fate::Remark));
+        }
+        $figure = $chart->isSign($place, '(') && $chart->isSign($place + 2, ')') ? $chart->token($place + 1) : null;
+        if ($figure?->number !== null && $figure->number < 60.0 && $chart->isWord($place + 3)
+            && ! $chart->isWord($place - 1)) {
+            yield new Found($place + 3, 0.2, [], new Aside(Fate::Remark));
         }
     }
 
@@ -239,7 +244,7 @@ final readonly class Told implements Phrase
         $next = $chart->token($place + 1);
         $isMonth = $chart->is($place + 1, Kind::Month);
         $isOrdinal = $next !== null && $next->glued && in_array($next->word, ['th', 'st', 'nd', 'rd'], true);
-        if ($isMonth || $isOrdinal) {
+        if ($isMonth || ($isOrdinal && ! $chart->is($place, Kind::Variant, Kind::Now))) {
             yield new Found($place + 2, 0.2, [], new Aside(Fate::Remark));
         }
         $isPair = preg_match('/^(\d{1,2})\/(\d{1,2})$/', $token->text, $m) === 1 && (int) $m[1] >= (int) $m[2];
@@ -314,7 +319,7 @@ final readonly class Told implements Phrase
             return;
         }
         foreach (Quantities::at($place, $chart) as $amount) {
-            $ends = $chart->token($amount->to) === null || $chart->isSign($amount->to, ')', ']', '.', ',', ':', ';');
+            $ends = ! $chart->isWord($amount->to) && $chart->token($amount->to)?->number === null;
             if ($ends && in_array($amount->unit, self::SIZES, true)) {
                 yield new Found($amount->to, self::LONE, [], new Aside(Fate::Size, Aside::SUM, $amount));
             }
