@@ -195,7 +195,12 @@ final readonly class Sentence
     public function isCalled(Item $item): bool
     {
         for ($place = $item->name->to; $place < min($this->chart->length, self::CALLED); $place++) {
-            if ($this->chart->isSign($place, ':', '–', '—', '-')) {
+            // The stroke of "BTMS-25" leads to nothing, and behind a comma another thing begins.
+            if ($this->chart->isSign($place, ',', ';')) {
+                return false;
+            }
+            $isStroke = $this->chart->isSign($place, '-') && $this->chart->token($place + 1)?->glued === true;
+            if ($this->chart->isSign($place, ':', '–', '—', '-') && ! $isStroke) {
                 return true;
             }
         }

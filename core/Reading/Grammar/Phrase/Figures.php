@@ -25,7 +25,8 @@ final readonly class Figures implements Phrase
             $amounts = array_map(static fn (float $f): Amount => Amount::of($f, 'parts', $place, $to), $figures);
             yield new Found($to, self::COST, [], new Aside(Fate::Amount, Aside::FIGURES, amounts: $amounts));
         }
-        $amounts = $place === 0 || $chart->isSign($place - 1, ':') ? $this->listed($place, $chart) : [];
+        $opens = $place === 1 && $chart->isSign(0, '(', '[');
+        $amounts = $place === 0 || $opens || $chart->isSign($place - 1, ':') ? $this->listed($place, $chart) : [];
         if (count($amounts) > 1) {
             $last = $amounts[count($amounts) - 1];
             yield new Found($last->to, self::COST, [], new Aside(Fate::Amount, Aside::FIGURES, amounts: $amounts));
@@ -36,7 +37,7 @@ final readonly class Figures implements Phrase
     private function listed(int $place, Chart $chart): array
     {
         $amounts = [];
-        for ($at = $place; $at < $chart->length && ! $chart->isSign($at, '.');) {
+        for ($at = $place; $at < $chart->length && ! $chart->isSign($at, '.', ')', ']');) {
             $amount = Quantities::at($at, $chart)[0] ?? null;
             if ($amount === null || $amount->unit === Amount::FRACTION) {
                 return [];
