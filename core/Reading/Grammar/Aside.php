@@ -22,6 +22,9 @@ final readonly class Aside
     /** For how much of the whole the rest is said: "per 30 ml". */
     public const PER = 'per';
 
+    /** What the scale showed with nothing but the vessel on it. */
+    public const TARE = 'tare';
+
     /** Who wrote it, and when. */
     public const SPOKEN = 'spoken';
 

@@ -291,7 +291,7 @@ final readonly class Grammar
         $isBehind = $number !== null && $chart->isSign($number - 1, '=', '→')
             || $number !== null && $chart->isWord($number - 1)
             && ! $chart->is($number - 1, Kind::Unit)
-            && (! $chart->isSmall($number - 1) || preg_match('/^\p{Lu}/u', $chart->tokens[$place + 2]->text) === 1);
+            && preg_match('/^\p{Lu}/u', $chart->tokens[$place + 2]->text) === 1;
         $isFirst = $isShort && $number !== null && ! $isBehind
             && (! $chart->is($place + 2, Kind::Act, Kind::Plus, Kind::Stop)
                 || $chart->is($place + 2, Kind::ByWeight, Kind::ByVolume, Kind::Of));

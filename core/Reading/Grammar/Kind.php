@@ -47,6 +47,8 @@ enum Kind: string
     /** Up to how much: "ad", "to", "q.s. to". */
     case UpTo = 'up_to';
     case Vessel = 'vessel';
+    /** What says that nothing is in it yet: "empty", "tare". */
+    case Bare = 'empty';
     /** Where a level stands: "mark", "line". */
     case Mark = 'mark';
     /** For so much of another thing: "per", "to every". */

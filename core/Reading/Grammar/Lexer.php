@@ -12,11 +12,15 @@ final class Lexer
         '⅝' => 5 / 8, '⅞' => 7 / 8, '⅕' => 1 / 5, '⅖' => 2 / 5, '⅗' => 3 / 5, '⅘' => 4 / 5, '⅙' => 1 / 6,
     ];
 
+    /** Figures as wide as the letters of other scripts. */
+    private const WIDE = ['０' => '0', '１' => '1', '２' => '2', '３' => '3', '４' => '4', '５' => '5', '６' => '6',
+        '７' => '7', '８' => '8', '９' => '9', '．' => '.', '％' => '%'];
+
     /** Stands between the halves of a word that was cut at the end of a row. */
     public const JOINED = "\u{AD}";
 
     /** Spaces, emphasis and quotation marks mean nothing. */
-    private const NOTHING = ['', '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔',
+    private const NOTHING = ['', "\u{20e3}", '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔',
         "\u{fe0f}", '40/42', "\u{200d}"];
 
     /** Blocks, stars and ticks; a cross refuses what stands behind it. */
@@ -27,9 +31,10 @@ final class Lexer
         |(?<figure>
             (?<![\p{L}\d])[lI][\dO]+(?=\s?\p{L}+\b)(?!\p{L}{4})|(?<![\p{L}\d])\d+O+(?=\s?\p{L}+\b)      # l00 g, 5O g
             |(?<![\d\/])(?:\d+[\/⁄]\d+|(?:1\s[\/⁄]\s[2-9]|[23]\s[\/⁄]\s[34])(?!\s?[\/⁄]))(?![\d\/]|\.\d) (?:\s*(?:st|nd|rd|th)\b)?          # 1\/2
-            |(?:\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d+(?:[.,]\d+)?|(?<![.,…\d\p{L}])[.,]\d+)  # 1,000  0,5  .5
+            |(?:\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d+(?:[.,]\d+)?|(?<![^\s(=~<>≤≈])[.,]\d+)  # 1,000  0,5  .5
             |[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙]
         )
+        |(?<glued>(?<=\d)\p{L}{1,4}(?=-\p{L}))                            # 60g-shea
         |(?<with>\bw\/(?=\s|\p{L}))                                  # w\/ for with
         |(?<elided>\b(?:[dlnjsDLNJS]|[Qq]u)[\'’](?=\p{L}))                 # d\'huile
         |(?<dotted>\p{L}\.(?:\s?\p{L}\.)+|\p{L}\.\p{L}\b\.?)                # E.O., q.s.
@@ -43,6 +48,7 @@ final class Lexer
     {
         // A curly sign that stands in no word is a quotation mark.
         $row = preg_replace('/(?<!\p{L})[‘’]|[‘’](?!\p{L})/u', '"', $row) ?? $row;
+        $row = strtr($row, self::WIDE);
         preg_match_all(self::TOKEN, $row, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
         $ascii = strlen($row) === mb_strlen($row);
         $tokens = [];
@@ -58,7 +64,7 @@ final class Lexer
             $tokens[] = new Token(
                 $text,
                 isset($m['with'][0]) ? 'with' : self::word(
-                    isset($m['word'][0]) ? $text : ($m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
+                    isset($m['word'][0]) ? $text : ($m['glued'][0] ?? $m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
                 ),
                 $start,
                 $start + $length,

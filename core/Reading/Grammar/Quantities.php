@@ -119,6 +119,9 @@ final class Quantities
         [$to, $low] = $number;
         $isWord = $chart->token($at)?->number === null;
         [$to, $high] = self::upper($to, $low, $chart);
+        // "30-ish ml", "30'ml".
+        $ish = $chart->past($chart->skip($to, '-', "'"), Kind::OrSo);
+        $to = $ish > $to + 1 ? $ish : ($chart->isSign($to, "'") && $chart->is($to + 1, Kind::Unit) ? $to + 1 : $to);
         $times = self::times($to, $chart);
         if ($times !== null && $high === $low) {
             [$to, $low, $high] = [$times[0], $low * $times[1], $high * $times[1]];

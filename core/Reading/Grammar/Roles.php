@@ -107,7 +107,9 @@ final class Roles
     {
         $chart = $sentence->chart;
         if ($sentence->measured() !== []) {
-            return $chart->isSign($chart->length - 1, '?') && $chart->is(0, Kind::Question);
+            // "Would 45 % shea and 55 % olive be too hard?" is all that is told.
+            return $chart->isSign($chart->length - 1, '?') && $chart->is(0, Kind::Question)
+                && ! $this->isAll($sentence);
         }
         $mail = $chart->past(0, Kind::Mail);
 

@@ -48,9 +48,21 @@ final readonly class Text
     private function read(array $rows): array
     {
         $measures = new OwnMeasures();
-        $read = [];
+        $all = [];
         foreach ($rows as $n => $row) {
-            $sentences = $this->grammar->sentences($row, $n, $this->vocabulary, $measures);
+            $all[] = $this->grammar->sentences($row, $n, $this->vocabulary, $measures);
+        }
+        $pairs = (new Columns($this->grammar))->pairs($all);
+        $read = [];
+        foreach ($all as $n => $sentences) {
+            if (in_array($n, $pairs, true)) {
+                continue;
+            }
+            if (isset($pairs[$n])) {
+                $read[] = $this->grammar->joined($sentences[0], $all[$pairs[$n]][0], $this->vocabulary, $measures);
+
+                continue;
+            }
             $before = $read[count($read) - 1] ?? null;
             $torn = $before !== null && count($sentences) === 1 && $this->isTorn($before, $sentences[0])
                 ? $this->grammar->joined($before, $sentences[0], $this->vocabulary, $measures)

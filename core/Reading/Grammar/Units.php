@@ -105,7 +105,7 @@ final class Units
 
         return match (true) {
             ! in_array($this->unit, ['', '%', self::PART], true) => $this->inUnit($entry, $figure),
-            $this->grammar->isCounted($entry->name()) => $entry->with(
+            $this->grammar->isCounted($entry->name()) && ! $this->areParts() => $entry->with(
                 $amount->is($figure->text, unit: Amount::BARE),
             ),
             $this->levels->isLevel($entry, $amount, $before) => $this->levels->filled(
@@ -115,6 +115,15 @@ final class Units
             ),
             default => $this->levels->part($entry, $amount),
         };
+    }
+
+    /** Whether parts of the whole are said of several things: "mango 1/4" beside them is no fruit. */
+    private function areParts(): bool
+    {
+        $parts = array_filter($this->entries, fn (Entry $e): bool => $e->amount?->unit === Amount::FRACTION
+            && ! $this->grammar->isCounted($e->name()));
+
+        return count($parts) > 1;
     }
 
     private function inUnit(Entry $entry, Amount $amount): Entry

@@ -23,6 +23,8 @@ final class Whole
 
     private ?Amount $whole = null;
 
+    private ?Amount $tare = null;
+
     private string $unit = '';
 
     public function __construct(private readonly CupSize $cup)
@@ -35,6 +37,7 @@ final class Whole
         $cover = $sentence->cover;
         $this->vessel ??= $cover->asides(Aside::VESSEL)[0]->amount ?? null;
         $this->whole ??= $cover->asides(Aside::WHOLE)[0]->amount ?? null;
+        $this->tare ??= $cover->asides(Aside::TARE)[0]->amount ?? null;
         foreach ([...$cover->asides(Aside::WHOLE), ...$cover->asides(Aside::SUM)] as $sum) {
             $this->sums[] = $sum->amount ?? Amount::of(0.0, '', 0, 0);
         }
@@ -55,6 +58,7 @@ final class Whole
      */
     public function settled(array $entries, Grammar $grammar): array
     {
+        $entries = ScaleReadings::asWeighed($entries, $this->tare);
         $entries = Relations::settled($entries, $grammar);
         $entries = (new Units($this, $entries, $grammar))->settled();
 

@@ -9,6 +9,7 @@ use Crown\Reading\Grammar\Amount;
 use Crown\Reading\Grammar\Aside;
 use Crown\Reading\Grammar\Chart;
 use Crown\Reading\Grammar\Found;
+use Crown\Reading\Grammar\Kind;
 use Crown\Reading\Grammar\Phrase;
 use Crown\Reading\Grammar\Quantities;
 
@@ -25,7 +26,8 @@ final readonly class Figures implements Phrase
             $amounts = array_map(static fn (float $f): Amount => Amount::of($f, 'parts', $place, $to), $figures);
             yield new Found($to, self::COST, [], new Aside(Fate::Amount, Aside::FIGURES, amounts: $amounts));
         }
-        $opens = $place === 1 && $chart->isSign(0, '(', '[');
+        // "A 50 30 20": a row of a table with its own name.
+        $opens = $place === 1 && ($chart->isSign(0, '(', '[') || $chart->isWord(0));
         $amounts = $place === 0 || $opens || $chart->isSign($place - 1, ':') ? $this->listed($place, $chart) : [];
         if (count($amounts) > 1) {
             $last = $amounts[count($amounts) - 1];
@@ -43,9 +45,27 @@ final readonly class Figures implements Phrase
                 return [];
             }
             $amounts[] = $amount;
-            $at = $chart->skip($amount->to, ',', '/', ';');
+            $at = $chart->skip($amount->to, ',', '/', ';', '|', '+');
+            $at = $chart->past($at, Kind::Plus);
         }
 
-        return $amounts;
+        return $this->inOneUnit($amounts);
+    }
+
+    /**
+     * "Grams: 50, 30, 20", "50, 30 and 20 g": the unit that one of them has is that of all.
+     *
+     * @param  list<Amount>  $amounts
+     * @return list<Amount>
+     */
+    private function inOneUnit(array $amounts): array
+    {
+        $measured = array_values(array_filter($amounts, static fn (Amount $a): bool => ! $a->isBare()));
+        $unit = count($measured) === 1 ? $measured[0]->unit : '';
+
+        return $unit === '' ? $amounts : array_map(
+            static fn (Amount $a): Amount => Amount::of($a->count, $unit, $a->from, $a->to),
+            $amounts,
+        );
     }
 }

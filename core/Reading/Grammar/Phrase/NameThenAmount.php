@@ -31,7 +31,7 @@ final readonly class NameThenAmount implements Phrase
 
     private const BRACKET = 12;
 
-    private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>', '°', '†', '•', '·'];
+    private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>', '°', '†', '•', '·', '×'];
 
     public function __construct(private Namings $names, private Tails $tails)
     {
@@ -45,7 +45,7 @@ final readonly class NameThenAmount implements Phrase
         foreach ($this->called($place, $chart) as $name) {
             [$end, $others] = $this->tails->between($name, $chart);
             $signs = $chart->skip($end, ...self::SIGNS);
-            $isOpen = $chart->isSign($signs, '(', '[');
+            $isOpen = $chart->isSign($signs, '(', '[', '{', '<');
             // "Castor x1 tbsp".
             $at = $chart->past($isOpen ? $signs + 1 : $signs, Kind::Times);
             foreach (Quantities::at($at, $chart) as $amount) {
@@ -155,7 +155,7 @@ final readonly class NameThenAmount implements Phrase
 
     private function closed(int $place, Chart $chart): ?int
     {
-        $to = $chart->skip($place, ')', ']');
+        $to = $chart->skip($place, ')', ']', '}', '>');
 
         return $to > $place ? $to : null;
     }

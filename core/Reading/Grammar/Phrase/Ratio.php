@@ -44,6 +44,7 @@ final readonly class Ratio implements Phrase
             }
         }
         yield from $this->each($place, $chart);
+        yield from $this->led($place, $chart);
         foreach ($this->isAnywhere($chart) ? $this->lists->at($place, $chart) : [] as $names) {
             $at = $names[count($names) - 1]->to;
             for ($skipped = 0; $skipped < 6 && $this->leads($at, $chart); $skipped++) {
@@ -101,21 +102,64 @@ final readonly class Ratio implements Phrase
      */
     private function summed(array $names, Chart $chart): iterable
     {
-        $from = $chart->skip($names[count($names) - 1]->to, ':', '=', '(', ',', '-', '–');
-        $items = [];
-        for ($at = $from; count($items) < count($names); $at = $chart->skip($amount->to, '+', '/', ',')) {
-            $amount = Quantities::at($at, $chart)[0] ?? null;
-            $isLast = count($items) + 1 === count($names);
-            if ($amount === null || $amount->isBare() === $isLast || $amount->isLoose()) {
-                return;
-            }
-            $items[] = new Item($amount, $names[count($items)]);
+        $from = $names[count($names) - 1]->to;
+        for ($skipped = 0; $skipped < 6 && $this->leads($from, $chart); $skipped++) {
+            $from++;
         }
-        $unit = $amount->unit;
-        yield new Found($chart->skip($amount->to, ')'), self::COST + NameLists::cost($names), array_map(
-            static fn (Item $i): Item => $i->with(Amount::of($i->amount->count ?? 0.0, $unit, $from, $amount->to)),
-            $items,
-        ));
+        $amounts = $this->oneUnit($from, $chart);
+        if (count($amounts) === count($names)) {
+            $to = $chart->skip($amounts[count($amounts) - 1]->to, ')');
+            yield new Found($to, self::COST + NameLists::cost($names), self::paired($names, $amounts));
+        }
+    }
+
+    /** @return iterable<Found> "30, 60 and 10 ml of castor, olive and almond" */
+    private function led(int $place, Chart $chart): iterable
+    {
+        $amounts = $this->oneUnit($place, $chart);
+        $at = $amounts === [] ? $place : $chart->past($amounts[count($amounts) - 1]->to, Kind::Of);
+        foreach ($amounts === [] ? [] : $this->lists->at($at, $chart) as $names) {
+            if (count($names) === count($amounts)) {
+                $to = $names[count($names) - 1]->to;
+                yield new Found($to, self::COST + NameLists::cost($names), self::paired($names, $amounts));
+            }
+        }
+    }
+
+    /** @return list<Amount> "30, 60 and 10 ml": figures of which the last alone has its unit; none for anything else */
+    private function oneUnit(int $place, Chart $chart): array
+    {
+        $amounts = [];
+        for ($at = $place; ; $at = $next) {
+            $amount = Quantities::at($at, $chart)[0] ?? null;
+            if ($amount === null || $amount->isLoose() || $amount->unit === Amount::FRACTION) {
+                return [];
+            }
+            $amounts[] = $amount;
+            if (! $amount->isBare()) {
+                break;
+            }
+            $next = $chart->skip($amount->to, '+', '/', ',', ')', ':');
+            $next = $chart->past($next, Kind::Plus);
+            if ($next === $amount->to) {
+                return [];
+            }
+        }
+
+        return count($amounts) < 2 ? [] : array_map(
+            static fn (Amount $a): Amount => Amount::of($a->count, $amount->unit, $a->from, $a->to),
+            $amounts,
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Named>  $names
+     * @param  list<Amount>  $amounts as many
+     * @return list<Item>
+     */
+    private static function paired(array $names, array $amounts): array
+    {
+        return array_map(static fn (Named $n, Amount $a): Item => new Item($a, $n), $names, $amounts);
     }
 
     /** @see figures() */
@@ -135,7 +179,7 @@ final readonly class Ratio implements Phrase
     /** What may stand between the names and their ratio: "at a ratio of", "(", ",". */
     private function leads(int $place, Chart $chart): bool
     {
-        return $chart->isSign($place, ',', ':', '(', '-', '–', '—', '=')
+        return $chart->isSign($place, ',', ':', '(', ')', '-', '–', '—', '=')
             || $chart->is($place, Kind::RatioWord, Kind::Stop);
     }
 

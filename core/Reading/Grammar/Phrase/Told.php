@@ -40,6 +40,7 @@ final readonly class Told implements Phrase
         yield from $this->per($place, $chart);
         yield from $this->lone($place, $chart);
         yield from $this->spoken($place, $chart);
+        yield from $this->tare($place, $chart);
         // "(x12)": how many of it.
         $times = $chart->past($place, Kind::Times);
         if ($times > $place && $chart->token($times)?->number !== null && $chart->isSign($times + 1, ')')) {
@@ -337,6 +338,19 @@ final readonly class Told implements Phrase
         }
 
         return false;
+    }
+
+    /** @return iterable<Found> "jar empty 95 g", "bowl 212", "tare: 0": what the scale shows before anything is in */
+    private function tare(int $place, Chart $chart): iterable
+    {
+        $at = $place;
+        while ($chart->is($at, Kind::Vessel, Kind::Pack, Kind::Bare)) {
+            $at = $chart->past($at, Kind::Vessel, Kind::Pack, Kind::Bare);
+        }
+        $amount = $at > $place ? Quantities::at($chart->skip($at, ':', '=', '-'), $chart)[0] ?? null : null;
+        if ($amount !== null && ($amount->unit === Amount::BARE || $amount->unit === 'g') && ! $chart->is($amount->to, Kind::Of)) {
+            yield new Found($amount->to, self::LONE, [], new Aside(Fate::Size, Aside::TARE, $amount));
+        }
     }
 
     /** @return iterable<Found> "[19:02] Ama:", "12.03.26, 19:02 - Ama:": when it was written, and by whom */
