@@ -97,6 +97,10 @@ enum Kind: string
     case Mixture = 'mixture';
     /** What tells of another making: "next time", "instead". */
     case Variant = 'variant';
+    /** What tells of somebody else's making: "she wrote", "the store one". */
+    case Others = 'others';
+    /** What tells that it is hers: "mine", "my version". */
+    case Own = 'own';
     /** What tells of this making, after another was told of: "now", "the new one". */
     case Now = 'now';
     /** "A", "the"; before a measure it counts one. */
@@ -119,6 +123,8 @@ enum Kind: string
     case Month = 'month_names';
     /** Beside it, and not in it: "over a cup of tea". */
     case Beside = 'beside';
+    /** What is done with a thing that is not mixed in: "rinse with", "drink". */
+    case NotMixed = 'not_mixed';
     /** What a thing is sold or poured in: "bag", "shot glass". */
     case Pack = 'pack';
     /** Between vessels and their size: "4 tins of 40 ml". */

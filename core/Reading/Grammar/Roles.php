@@ -74,7 +74,7 @@ final class Roles
             $this->inUse => Role::Use,
             $this->ranked => Role::Elsewhere,
             $this->isAside($sentence) => Role::Remark,
-            $this->isElsewhere($sentence) => Role::Elsewhere,
+            $this->isElsewhere($sentence), $this->isOthers($sentence), $this->isRefused($n) => Role::Elsewhere,
             ! $this->begun && $this->isTitle($n, $sentence) => Role::Title,
             $this->isSize($sentence) => Role::Size,
             ! $this->begun && preg_match('/\p{L}{2}/u', $sentence->text) !== 1 => Role::Remark,
@@ -133,6 +133,32 @@ final class Roles
 
         return $sentence->row() === $this->boughtRow
             || ($sentence->tells(Kind::Variant) && ! $this->isAll($sentence));
+    }
+
+    /** "Ann wrote: 30 ml castor", where what is hers is told too. */
+    private function isOthers(Sentence $sentence): bool
+    {
+        if ($sentence->measured() === [] || ! $sentence->tells(Kind::Others)) {
+            return false;
+        }
+        $own = array_filter($this->sentences, static fn (Sentence $s): bool => $s->tells(Kind::Own));
+        $rest = array_filter(
+            $this->sentences,
+            static fn (Sentence $s): bool => $s->measured() !== [] && ! $s->tells(Kind::Others),
+        );
+
+        return $own !== [] && $rest !== [];
+    }
+
+    /** "Anna said 50 g beeswax. NO. 5 g beeswax": what follows says nothing but no. */
+    private function isRefused(int $n): bool
+    {
+        $next = $this->sentences[$n + 1]->chart ?? null;
+        $not = $next?->past(0, Kind::Not) ?? 0;
+
+        return $next !== null && $not > 0 && $next->skip($not, '!', '.', ',') === $next->length
+            && ! $this->sentences[$n]->chart->isSign($this->sentences[$n]->chart->length - 1, '?')
+            && $this->sentences[$n]->measured() !== [];
     }
 
     /** "Replace the olive in my old recipe: 60 g grapeseed, 30 g castor": the only amounts of the text. */

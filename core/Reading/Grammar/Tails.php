@@ -46,13 +46,15 @@ final readonly class Tails
     /** "… NO (I took it out)", "… (left it out)". */
     private function refused(int $to, Chart $chart): ?int
     {
-        $at = $chart->skip($to, ',', '-', '–', '—', '(');
+        $at = $chart->skip($to, ',', '-', '–', '—', '(', '?');
         if ($chart->is($at, Kind::TookOut)) {
             return $chart->past($at, Kind::TookOut);
         }
         $not = $chart->past($at, Kind::Not);
         $token = $chart->token($at);
-        $isLoud = $token !== null && mb_strlen($token->text) > 1 && mb_strtoupper($token->text) === $token->text;
+        // "Half a banana? no." and "honey NO"; "20 g shea, no coconut" refuses what follows.
+        $isAnswer = $chart->isSign($at - 1, '?') && ! $chart->isWord($not);
+        $isLoud = $isAnswer || $token !== null && mb_strlen($token->text) > 1 && mb_strtoupper($token->text) === $token->text;
 
         return $not > $at && $isLoud ? $not : null;
     }

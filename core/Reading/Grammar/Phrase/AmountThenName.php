@@ -27,6 +27,9 @@ final readonly class AmountThenName implements Phrase
 
     private const NOT_IN = 3.0;
 
+    /** Words of what says that something is not in it. */
+    private const BESIDE = 4;
+
     public function __construct(private Namings $names, private Tails $tails)
     {
     }
@@ -90,19 +93,33 @@ final readonly class AmountThenName implements Phrase
         }
         // What is spoken of as known may be what was made before. "Melt it over a cup of hot tea" is beside it.
         $known = ($at > $of && $of > $amount->to ? self::OF_THE : 0.0)
-            + ($chart->is($amount->from - 1, Kind::Beside) ? self::NOT_IN : 0.0);
+            + ($this->isBehind($amount->from, Kind::Beside, $chart) ? self::NOT_IN : 0.0);
         $amount = $this->meant($amount, $chart);
         $cost = self::COST + $known + ($amount->isBare() ? self::BARE : 0.0);
+        $isOut = $this->isBehind($amount->from, Kind::NotMixed, $chart);
         foreach ($this->called($amount, $at, $chart) as $name) {
             $more = $name->cost < Namings::UNKNOWN ? 0.0 : $known;
             $name = new Named($name->text, $name->cost + $more, $name->from, $name->to);
+            $item = new Item($amount, $name);
             yield from $this->tails->of(
-                new Item($amount, $name),
+                $isOut ? $item->left() : $item,
                 $name->to,
                 $cost + $name->cost + ($this->isSaidBehind($amount, $name, $chart) ? self::NOT_IN : 0.0),
                 $chart,
             );
         }
+    }
+
+    /** Whether it stands behind words of a kind: "over a cup of tea", "rinse with 2 l of water". */
+    private function isBehind(int $place, Kind $kind, Chart $chart): bool
+    {
+        for ($back = 1; $back <= self::BESIDE && $place >= $back; $back++) {
+            if ($chart->past($place - $back, $kind) === $place) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** "Five of cedarwood" is of the unit before; "halfway with olive oil" is a level, and no share. */
@@ -166,6 +183,10 @@ final readonly class AmountThenName implements Phrase
                 : [...$exact, ...$whole];
         }
 
-        return $exact === [] && $amount->unit !== Amount::BARE ? $this->names->nearly($at, $chart) : $exact;
+        // Of what is only like a name, a figure without a unit takes what is surely meant.
+        return $exact !== [] ? $exact : array_values(array_filter(
+            $this->names->nearly($at, $chart),
+            static fn (Named $n): bool => $amount->unit !== Amount::BARE || $n->cost < Namings::SURELY,
+        ));
     }
 }

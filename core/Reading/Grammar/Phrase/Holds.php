@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Crown\Reading\Grammar\Phrase;
 
 use Crown\Reading\Fate;
-use Crown\Reading\Grammar\Amount;
 use Crown\Reading\Grammar\Aside;
 use Crown\Reading\Grammar\Chart;
 use Crown\Reading\Grammar\Found;

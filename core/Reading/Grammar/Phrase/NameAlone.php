@@ -42,7 +42,10 @@ final readonly class NameAlone implements Phrase
                 yield new Found($name->to, self::REFUSED, [new Item(null, $name, out: true)]);
             }
             // "Never 5 ml of glycerine".
-            foreach (Quantities::at($not, $chart) as $amount) {
+            for ($with = $not; $with < $not + self::WORDS && $chart->is($with, Kind::Stop, Kind::Act); $with++) {
+                continue;
+            }
+            foreach (Quantities::at($with, $chart) as $amount) {
                 foreach ($this->names->exactly($chart->past($amount->to, Kind::Of), $chart) as $name) {
                     yield new Found($name->to, self::REFUSED, [new Item($amount, $name, out: true)]);
                 }
