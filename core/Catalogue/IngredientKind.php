@@ -68,6 +68,16 @@ enum IngredientKind: string
         return $this->isLiquidFat() || $this === self::Butter || $this === self::Wax;
     }
 
+    /** What a jar may be filled up with; of the rest "q.s." says as much as it needs. */
+    public function fillsUp(): bool
+    {
+        return match ($this) {
+            self::EssentialOil, self::WaterActive, self::Emulsifier, self::Conditioning, self::Preservative,
+            self::Antioxidant => false,
+            default => true,
+        };
+    }
+
     /** Goes rancid: what its own life means is that. */
     public function oxidises(): bool
     {

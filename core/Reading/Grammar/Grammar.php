@@ -72,6 +72,14 @@ final readonly class Grammar
         return $match !== null && $match->ingredient->kind->isPlant();
     }
 
+    /** Whether a jar may be filled up with it: of citric acid, "q.s." says as much as it needs. */
+    public function fillsUp(string $name): bool
+    {
+        $match = $this->names->matching($name)[0] ?? null;
+
+        return $match === null || $match->score < Names::SURE || $match->ingredient->kind->fillsUp();
+    }
+
     /** Whether it is an oil or a butter, in which a plant may be steeped. */
     public function isFat(string $name): bool
     {

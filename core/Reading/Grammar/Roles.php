@@ -61,14 +61,13 @@ final class Roles
 
     private function role(int $n, Sentence $sentence): Role
     {
+        $this->ranked = ($this->ranked || $sentence->tells(Kind::Ranked)) && $sentence->measured() === [];
         if ($this->isHeading($n, $sentence)) {
             $this->inUse = $sentence->heads(Kind::HeadUse);
             $this->phase = self::phaseOf($sentence);
 
             return Role::Heading;
         }
-
-        $this->ranked = ($this->ranked || $sentence->tells(Kind::Ranked)) && $sentence->measured() === [];
 
         return match (true) {
             $this->inUse => Role::Use,

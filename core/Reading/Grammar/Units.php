@@ -13,6 +13,8 @@ final class Units
     /** Per cents that come to all of it. */
     public const HUNDRED = [98.0, 102.0];
 
+    private const NEEDED = 'As much as it needs. How much that is, is not said.';
+
     /** Bare figures from which they are a list in parts; beside drops and shares fewer are enough. */
     private const LISTED = 3;
 
@@ -89,7 +91,10 @@ final class Units
         return match ($amount->unit) {
             Amount::BARE, Amount::SAME => $this->inUnit($entry, $amount),
             Amount::FRACTION => $this->fraction($entry, $amount, $before),
-            Amount::FILL, Amount::LEVEL, Amount::MARK => $this->levels->filled($entry, $amount, $before),
+            Amount::FILL => $amount->count > 0.0 || $this->grammar->fillsUp($entry->name())
+                ? $this->levels->filled($entry, $amount, $before)
+                : $entry->with(null)->asking(self::NEEDED),
+            Amount::LEVEL, Amount::MARK => $this->levels->filled($entry, $amount, $before),
             default => $entry,
         };
     }

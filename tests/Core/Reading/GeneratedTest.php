@@ -53,9 +53,90 @@ final class GeneratedTest extends CoreTestCase
     /** @return iterable<string, array{string}> */
     public static function styles(): iterable
     {
-        foreach (['amount first', 'name first', 'dashes', 'numbered', 'sentence', 'pipes', 'csv', 'page'] as $style) {
+        $styles = ['amount first', 'name first', 'dashes', 'numbered', 'sentence', 'pipes', 'csv', 'page', 'apart',
+            'over each other', 'dictated', 'in brackets', 'behind a remark', 'told'];
+        foreach ($styles as $style) {
             yield $style => [$style];
         }
+    }
+
+    public function test_a_list_turned_into_a_sentence_and_back_changes_nothing_of_what_goes_in(): void
+    {
+        $draw = new Randomizer(new Mt19937(29));
+        for ($n = 0; $n < self::RECIPES; $n++) {
+            $lines = self::lines($draw);
+            $list = self::goesIn(self::read(self::written('amount first', $lines)));
+            foreach (['sentence', 'told', 'name first', 'apart'] as $style) {
+                $text = self::written($style, $lines);
+                self::assertSame($list, self::goesIn(self::read($text)), $text);
+            }
+        }
+    }
+
+    public function test_a_unit_said_by_another_word_for_it_changes_nothing_but_the_word(): void
+    {
+        $draw = new Randomizer(new Mt19937(31));
+        $same = ['g' => ['grams', 'gr', 'gramm'], 'ml' => ['mls', 'millilitres', 'cc'],
+            'tbsp' => ['tablespoons', 'tbs', 'tablespoonfuls'], 'drops' => ['drps', 'gtt', 'drop']];
+        for ($n = 0; $n < self::RECIPES; $n++) {
+            $lines = array_values(array_filter(self::lines($draw), static fn (array $l): bool => is_numeric($l[1][0])
+                && isset($same[explode(' ', $l[1])[1] ?? ''])));
+            $swapped = array_map(static function (array $l) use ($same, $draw): array {
+                [$count, $unit] = explode(' ', $l[1]);
+
+                return [$l[0], $count.' '.$same[$unit][$draw->getInt(0, 2)]];
+            }, $lines);
+            $text = self::written('amount first', $swapped);
+            $grams = static fn (Recipe $r): array => array_map(static fn (ReadLine $l): array => [
+                $l->ingredient(),
+                round($l->grams->band->best ?? 0.0, 6),
+            ], $r->lines);
+            self::assertSame($grams(self::read(self::written('amount first', $lines))), $grams(self::read($text)), $text);
+        }
+    }
+
+    public function test_a_ratio_reads_the_same_wherever_its_figures_stand(): void
+    {
+        $draw = new Randomizer(new Mt19937(37));
+        for ($n = 0; $n < self::RECIPES; $n++) {
+            $lines = array_slice(self::lines($draw), 0, $draw->getInt(2, 4));
+            $names = array_map(static fn (array $l): string => mb_strtolower($l[0]->name), $lines);
+            $figures = array_map(static fn (): int => $draw->getInt(1, 9), $lines);
+            $ratio = implode(':', $figures);
+            $listed = implode(', ', $names);
+            $pairs = implode(' : ', array_map(static fn (string $n, int $f): string => "$n $f", $names, $figures));
+            $parts = implode(', ', array_map(static fn (string $n, int $f): string => "$f parts $n", $names, $figures));
+            $row = implode(' | ', $names)."\n".implode(' | ', $figures);
+            $shares = self::shares(self::read($parts));
+            self::assertCount(count($names), $shares);
+            foreach (["$ratio $listed", "$listed in a ratio of $ratio", "$listed $ratio", $pairs, $row] as $text) {
+                self::assertSame($shares, self::shares(self::read($text)), $text);
+            }
+            $sized = self::read("$listed $ratio, 200 g")->lines;
+            self::assertEqualsWithDelta(
+                200.0,
+                array_sum(array_map(static fn (ReadLine $l): float => $l->grams->band->best ?? 0.0, $sized)),
+                0.1,
+            );
+        }
+    }
+
+    /** @return list<array{string, float}> what goes in, with its part of all parts */
+    private static function shares(Recipe $recipe): array
+    {
+        $count = static fn (ReadLine $l): float => (float) $l->amount;
+        $sum = array_sum(array_map($count, $recipe->lines));
+
+        return array_map(
+            static fn (ReadLine $l): array => [$l->ingredient(), $sum > 0.0 ? round($count($l) / $sum, 4) : 0.0],
+            $recipe->lines,
+        );
+    }
+
+    /** @return list<string> */
+    private static function goesIn(Recipe $recipe): array
+    {
+        return array_map(static fn (ReadLine $l): string => "$l->amount {$l->ingredient()}", $recipe->lines);
     }
 
     public function test_damaged_texts_never_crash_and_never_invent_a_mass(): void
@@ -135,6 +216,20 @@ final class GeneratedTest extends CoreTestCase
                 '|---|---|',
                 ...$each(static fn (string $name, string $amount): string => "| $name | $amount |"),
             ],
+            // An amount in figures is a row that is nothing else.
+            'apart' => [
+                ...$each(static fn (string $name): string => $name),
+                '',
+                ...$each(static fn (string $name, string $amount): string => $amount),
+            ],
+            'over each other' => [
+                'Ingredients:',
+                ...$each(static fn (string $name, string $amount): string => "$amount\n$name"),
+            ],
+            'dictated' => [implode(' comma ', $each(static fn (string $name, string $amount): string => "$amount of $name"))],
+            'in brackets' => [implode(', ', $each(static fn (string $name, string $amount): string => "$name ($amount)"))],
+            'behind a remark' => $each(static fn (string $name, string $amount): string => "$name (for slip, $amount)"),
+            'told' => ['I take '.implode(', ', $each(static fn (string $name, string $amount): string => "$amount of $name")).'.'],
             'csv' => [
                 'ingredient,amount',
                 ...$each(static fn (string $name, string $amount): string => "$name,$amount"),

@@ -43,6 +43,23 @@ final class GrammarTest extends CoreTestCase
         yield 'shares' => ['70 % jojoba oil and 30 % castor oil', ['70 % jojoba-oil', '30 % castor-oil']];
         yield 'halves' => ['half castor oil and half jojoba oil', ['50 % castor-oil', '50 % jojoba-oil']];
         yield 'equal parts' => ['equal parts castor oil and jojoba oil', ['1 part castor-oil', '1 part jojoba-oil']];
+        yield 'one amount of two' => [
+            '60 ml of equal parts castor oil and jojoba oil',
+            ['30 ml castor-oil', '30 ml jojoba-oil'],
+        ];
+        yield 'one amount of a ratio' => [
+            '90 ml of castor oil and jojoba oil 2:1',
+            ['60 ml castor-oil', '30 ml jojoba-oil'],
+        ];
+        yield 'one unit' => ['30 and 60 ml of castor oil and jojoba oil', ['30 ml castor-oil', '60 ml jojoba-oil']];
+        yield 'one unit behind' => [
+            'castor oil and jojoba oil 30 and 60 ml',
+            ['30 ml castor-oil', '60 ml jojoba-oil'],
+        ];
+        yield 'a part of another' => [
+            '60 ml castor oil and a third of that amount of jojoba oil',
+            ['60 ml castor-oil', '20 ml jojoba-oil'],
+        ];
         yield 'times another' => ['30 ml castor oil and twice as much jojoba oil', [
             '30 ml castor-oil',
             '60 ml jojoba-oil',
@@ -76,6 +93,54 @@ final class GrammarTest extends CoreTestCase
                 self::assertSame($asked, array_map(trim(...), self::lines("40 g dried $plant in $oil")));
             }
         }
+    }
+
+    public function test_what_was_used_before_or_by_another_is_left_out_where_hers_is_told(): void
+    {
+        $hers = '40 g babassu oil and 10 g argan oil';
+        $texts = [
+            "I used to do 50 g coconut oil, now it's $hers.",
+            "Früher 50 g Kokosöl, jetzt $hers.",
+            "First attempt: 50 g coconut oil. Second attempt: $hers.",
+            "Ann wrote: 50 g coconut oil.\nMe: $hers.",
+            "My grandma used 50 g coconut oil. I use $hers.",
+            "Original: 50 g coconut oil. My version: $hers.",
+            "Don't do what I did (50 g coconut oil!). Take $hers.",
+            "Rinse with 2 l of warm water after. Mix $hers.",
+            "I drink 2 l of water a day. The oil: $hers.",
+        ];
+        foreach ($texts as $text) {
+            self::assertSame(['40 g babassu-oil', '10 g argan-oil'], self::lines($text), $text);
+        }
+        // Where nothing else is told, it is what is meant.
+        self::assertSame(['50 g coconut-oil'], self::lines('My grandma used 50 g coconut oil.'));
+    }
+
+    public function test_what_is_ranked_is_no_recipe_and_a_ranking_ends_where_amounts_begin(): void
+    {
+        self::assertSame([], self::lines("Oils ranked, best to worst:\n1. Castor oil\n2. Argan oil\n3. Olive oil"));
+        self::assertSame(
+            ['30 ml castor-oil'],
+            self::lines("Oils ranked, best to worst:\n1. Castor oil\n2. Argan oil\n\n30 ml castor oil"),
+        );
+    }
+
+    public function test_of_the_scale_what_lies_between_two_readings_goes_in_and_is_asked(): void
+    {
+        $lines = self::read("empty jar 95 g\nshea butter 155\njojoba oil 175")->lines;
+
+        self::assertSame(['60 g', '20 g'], array_map(static fn (ReadLine $l): string => $l->amount, $lines));
+        self::assertStringContainsString('what the scale showed', $lines[0]->doubt());
+        // Falling figures are no readings of one scale.
+        self::assertSame('175 g', self::read("empty jar 95 g\nshea butter 175 g\njojoba oil 155 g")->lines[0]->amount);
+    }
+
+    public function test_as_much_as_it_needs_is_asked_and_never_fills_the_jar(): void
+    {
+        $lines = self::read("Water ad 100\nGlycerine 3\nPanthenol 1\nCitric acid q.s.")->lines;
+
+        self::assertSame(['to fill', '3 %', '1 %', ''], array_map(static fn (ReadLine $l): string => $l->amount, $lines));
+        self::assertStringContainsString('As much as it needs', $lines[3]->doubt());
     }
 
     public function test_of_what_is_said_at_most_that_much_is_taken_and_asked(): void

@@ -45,7 +45,7 @@ final readonly class NameThenAmount implements Phrase
         foreach ($this->called($place, $chart) as $name) {
             [$end, $others] = $this->tails->between($name, $chart);
             $signs = $chart->skip($end, ...self::SIGNS);
-            $isOpen = $chart->isSign($signs, '(', '[', '{', '<');
+            $isOpen = $chart->isSign($signs, '(', '[', '{') || $this->isAngled($signs, $chart);
             // "Castor x1 tbsp".
             $at = $chart->past($isOpen ? $signs + 1 : $signs, Kind::Times);
             foreach (Quantities::at($at, $chart) as $amount) {
@@ -54,6 +54,14 @@ final readonly class NameThenAmount implements Phrase
             yield from $isOpen ? $this->remarked($name, $signs + 1, $chart) : [];
             yield from $this->linked($name, $chart);
         }
+    }
+
+    /** "<2 tbsp>", and not "<1 %". */
+    private function isAngled(int $place, Chart $chart): bool
+    {
+        $amount = $chart->isSign($place, '<') ? Quantities::at($place + 1, $chart)[0] ?? null : null;
+
+        return $amount !== null && $chart->isSign($amount->to, '>');
     }
 
     /** @return iterable<Found> "castor at 20 %", "castor oil is 30 ml", unless the amount is of what follows */

@@ -343,13 +343,15 @@ final readonly class Told implements Phrase
     /** @return iterable<Found> "jar empty 95 g", "bowl 212", "tare: 0": what the scale shows before anything is in */
     private function tare(int $place, Chart $chart): iterable
     {
-        $at = $place;
-        while ($chart->is($at, Kind::Vessel, Kind::Pack, Kind::Bare)) {
+        $isEmpty = false;
+        for ($at = $place; $chart->is($at, Kind::Vessel, Kind::Pack, Kind::Bare); ) {
+            $isEmpty = $isEmpty || $chart->is($at, Kind::Bare);
             $at = $chart->past($at, Kind::Vessel, Kind::Pack, Kind::Bare);
         }
         $amount = $at > $place ? Quantities::at($chart->skip($at, ':', '=', '-'), $chart)[0] ?? null : null;
         if ($amount !== null && ($amount->unit === Amount::BARE || $amount->unit === 'g') && ! $chart->is($amount->to, Kind::Of)) {
-            yield new Found($amount->to, self::LONE, [], new Aside(Fate::Size, Aside::TARE, $amount));
+            $cost = $isEmpty ? 0.0 : self::LONE;
+            yield new Found($amount->to, $cost, [], new Aside(Fate::Size, Aside::TARE, $amount));
         }
     }
 
