@@ -20,17 +20,20 @@ final class Lexer
     public const JOINED = "\u{AD}";
 
     /** Spaces, emphasis and quotation marks mean nothing. */
-    private const NOTHING = ['', "\u{20e3}", '*', '_', '`', '"', '“', '”', '„', '«', '»', '•', "\u{00a0}", '†', '✓', '✔',
+    private const NOTHING = ['', "\u{20e3}", '*', '_', '`', '"', '“', '”', '„', '«', '»', '•',
+        "\u{00a0}", '†', '✓', '✔',
         "\u{fe0f}", '40/42', "\u{200d}"];
 
     /** Blocks, stars and ticks; a cross refuses what stands behind it. */
     private const DRAWN = '/^(?![✗✘❌❎])[\x{2500}-\x{27BF}]$/u';
 
     private const TOKEN = '/
-        (?<date>(?<!\d)(?:(?:0?[1-9]|1[0-2])[\/.]\d{1,2}|\d{1,2}[\/.](?:0?[1-9]|1[0-2]))[\/.](?:\d{4}|\d{2})(?!\d))  # 12.03.26
+        (?<date>(?<!\d)
+            (?:(?:0?[1-9]|1[0-2])[\/.]\d{1,2}|\d{1,2}[\/.](?:0?[1-9]|1[0-2]))[\/.](?:\d{4}|\d{2})(?!\d))  # 12.03.26
         |(?<figure>
             (?<![\p{L}\d])[lI][\dO]+(?=\s?\p{L}+\b)(?!\p{L}{4})|(?<![\p{L}\d])\d+O+(?=\s?\p{L}+\b)      # l00 g, 5O g
-            |(?<![\d\/])(?:\d+[\/⁄]\d+|(?:1\s[\/⁄]\s[2-9]|[23]\s[\/⁄]\s[34])(?!\s?[\/⁄]))(?![\d\/]|\.\d) (?:\s*(?:st|nd|rd|th)\b)?          # 1\/2
+            |(?<![\d\/])(?:\d+[\/⁄]\d+|(?:1\s[\/⁄]\s[2-9]|[23]\s[\/⁄]\s[34])(?!\s?[\/⁄]))
+                (?![\d\/]|\.\d) (?:\s*(?:st|nd|rd|th)\b)?          # 1\/2
             |(?:\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d+(?:[.,]\d+)?|(?<![^\s(=~<>≤≈])[.,]\d+)  # 1,000  0,5  .5
             |[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙]
         )
@@ -63,9 +66,7 @@ final class Lexer
             $text = str_replace('-'.self::JOINED, '', (string) $text);
             $tokens[] = new Token(
                 $text,
-                isset($m['with'][0]) ? 'with' : self::word(
-                    isset($m['word'][0]) ? $text : ($m['glued'][0] ?? $m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? ''),
-                ),
+                self::meant($m, $text),
                 $start,
                 $start + $length,
                 self::number($m['figure'][0] ?? ''),
@@ -75,6 +76,14 @@ final class Lexer
         }
 
         return $tokens;
+    }
+
+    /** @param  array<int|string, array{string|null, int}>  $m what was found */
+    private static function meant(array $m, string $text): string
+    {
+        $other = $m['glued'][0] ?? $m['named'][0] ?? $m['elided'][0] ?? $m['dotted'][0] ?? '';
+
+        return isset($m['with'][0]) ? 'with' : self::word(isset($m['word'][0]) ? $text : $other);
     }
 
     /** A word as words are compared. */

@@ -99,7 +99,8 @@ final readonly class Namings
     }
 
     /**
-     * A kind, and which one in brackets: "oil (olive)", "carrier oil (I use almond)", "liquid oil you have (mine was argan)".
+     * A kind, and which one in brackets: "oil (olive)", "carrier oil (I use almond)",
+     * "liquid oil you have (mine was argan)".
      *
      * @return list<Named>
      */
@@ -114,7 +115,8 @@ final readonly class Namings
         }
         $opens = $this->opens($kind, $chart);
         $at = $opens;
-        while ($at !== null && $at < $opens + self::LED && ($chart->isSmall($at) || $chart->is($at, Kind::Mine, Kind::Link))) {
+        while ($at !== null && $at < $opens + self::LED
+            && ($chart->isSmall($at) || $chart->is($at, Kind::Mine, Kind::Link))) {
             $at++;
         }
         $name = $at === null ? null : $this->known($at, $at, '', $chart)[0] ?? null;

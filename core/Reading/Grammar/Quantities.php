@@ -119,9 +119,7 @@ final class Quantities
         [$to, $low] = $number;
         $isWord = $chart->token($at)?->number === null;
         [$to, $high] = self::upper($to, $low, $chart);
-        // "30-ish ml", "30'ml".
-        $ish = $chart->past($chart->skip($to, '-', "'"), Kind::OrSo);
-        $to = $ish > $to + 1 ? $ish : ($chart->isSign($to, "'") && $chart->is($to + 1, Kind::Unit) ? $to + 1 : $to);
+        $to = self::pastIsh($to, $chart);
         $times = self::times($to, $chart);
         if ($times !== null && $high === $low) {
             [$to, $low, $high] = [$times[0], $low * $times[1], $high * $times[1]];
@@ -152,6 +150,15 @@ final class Quantities
     private static function loosely(int $place, Chart $chart): string
     {
         return $chart->isRough($place) ? 'about ' : '';
+    }
+
+    /** "30-ish ml", "30'ml": the token after it. */
+    private static function pastIsh(int $to, Chart $chart): int
+    {
+        $ish = $chart->past($chart->skip($to, '-', "'"), Kind::OrSo);
+        $isMarked = $chart->isSign($to, "'") && $chart->is($to + 1, Kind::Unit);
+
+        return $ish > $to + 1 ? $ish : ($isMarked ? $to + 1 : $to);
     }
 
     private static function bare(float $low, float $high): string
@@ -416,7 +423,8 @@ final class Quantities
         $unit = $chart->value($place, Kind::Unit);
         $at = $chart->skip($chart->past($place, Kind::Unit), ':');
         $number = $chart->token($at)?->number;
-        if (! is_string($unit) || in_array($unit, ['parts', '%'], true) || ! $chart->isWord($place) || $number === null) {
+        if (! is_string($unit) || in_array($unit, ['parts', '%'], true)
+            || ! $chart->isWord($place) || $number === null) {
             return null;
         }
 

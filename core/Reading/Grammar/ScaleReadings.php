@@ -33,7 +33,8 @@ final class ScaleReadings
             $amount = $entry->amount;
             $grams = round(($amount->count ?? 0.0) - $before, 2);
             $before = $amount->count ?? 0.0;
-            $entries[$n] = $entry->with(Amount::of($grams, 'g', $amount->from ?? 0, $amount->to ?? 0))->asking(self::SAYS);
+            $weighed = Amount::of($grams, 'g', $amount->from ?? 0, $amount->to ?? 0);
+            $entries[$n] = $entry->with($weighed)->asking(self::SAYS);
         }
 
         return array_values($entries);

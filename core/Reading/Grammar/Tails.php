@@ -54,7 +54,8 @@ final readonly class Tails
         $token = $chart->token($at);
         // "Half a banana? no." and "honey NO"; "20 g shea, no coconut" refuses what follows.
         $isAnswer = $chart->isSign($at - 1, '?') && ! $chart->isWord($not);
-        $isLoud = $isAnswer || $token !== null && mb_strlen($token->text) > 1 && mb_strtoupper($token->text) === $token->text;
+        $isLoud = $isAnswer || $token !== null && mb_strlen($token->text) > 1
+            && mb_strtoupper($token->text) === $token->text;
 
         return $not > $at && $isLoud ? $not : null;
     }

@@ -91,7 +91,8 @@ final class GeneratedTest extends CoreTestCase
                 $l->ingredient(),
                 round($l->grams->band->best ?? 0.0, 6),
             ], $r->lines);
-            self::assertSame($grams(self::read(self::written('amount first', $lines))), $grams(self::read($text)), $text);
+            $first = self::read(self::written('amount first', $lines));
+            self::assertSame($grams($first), $grams(self::read($text)), $text);
         }
     }
 
@@ -226,10 +227,16 @@ final class GeneratedTest extends CoreTestCase
                 'Ingredients:',
                 ...$each(static fn (string $name, string $amount): string => "$amount\n$name"),
             ],
-            'dictated' => [implode(' comma ', $each(static fn (string $name, string $amount): string => "$amount of $name"))],
-            'in brackets' => [implode(', ', $each(static fn (string $name, string $amount): string => "$name ($amount)"))],
+            'dictated' => [implode(' comma ', $each(
+                static fn (string $name, string $amount): string => "$amount of $name",
+            ))],
+            'in brackets' => [implode(', ', $each(
+                static fn (string $name, string $amount): string => "$name ($amount)",
+            ))],
             'behind a remark' => $each(static fn (string $name, string $amount): string => "$name (for slip, $amount)"),
-            'told' => ['I take '.implode(', ', $each(static fn (string $name, string $amount): string => "$amount of $name")).'.'],
+            'told' => ['I take '.implode(', ', $each(
+                static fn (string $name, string $amount): string => "$amount of $name",
+            )).'.'],
             'csv' => [
                 'ingredient,amount',
                 ...$each(static fn (string $name, string $amount): string => "$name,$amount"),

@@ -139,7 +139,7 @@ final class GrammarTest extends CoreTestCase
     {
         $lines = self::read("Water ad 100\nGlycerine 3\nPanthenol 1\nCitric acid q.s.")->lines;
 
-        self::assertSame(['to fill', '3 %', '1 %', ''], array_map(static fn (ReadLine $l): string => $l->amount, $lines));
+        self::assertSame(['to fill', '3 %', '1 %', ''], array_column($lines, 'amount'));
         self::assertStringContainsString('As much as it needs', $lines[3]->doubt());
     }
 

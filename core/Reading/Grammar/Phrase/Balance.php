@@ -256,7 +256,8 @@ final readonly class Balance implements Phrase
     private function called(int $place, Chart $chart): array
     {
         $exact = $this->names->exactly($place, $chart);
-        $begins = ! $chart->is($place, Kind::Act) && ($place === 0 || ! $chart->isWord($place - 1) || $chart->isSmall($place - 1)
+        $begins = ! $chart->is($place, Kind::Act) && ($place === 0 || ! $chart->isWord($place - 1)
+            || $chart->isSmall($place - 1)
             || $chart->is($place - 1, Kind::Rest, Kind::TopUp));
 
         return $exact !== [] || ! $begins || ! $chart->isWord($place) ? $exact : $this->names->nearly($place, $chart);

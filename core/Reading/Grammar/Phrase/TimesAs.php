@@ -15,8 +15,8 @@ use Crown\Reading\Grammar\Numbers;
 use Crown\Reading\Grammar\Phrase;
 
 /**
- * An amount that is said of another: "twice as much jojoba as castor", "a third of that amount of argan", "4 x its weight
- * of olive"; behind the name "jojoba, half that", "coconut: half of the shea", "mango ditto".
+ * An amount that is said of another: "twice as much jojoba as castor", "a third of that amount of argan", "4 x its
+ * weight of olive"; behind the name "jojoba, half that", "coconut: half of the shea", "mango ditto".
  */
 final readonly class TimesAs implements Phrase
 {
@@ -115,7 +115,9 @@ final readonly class TimesAs implements Phrase
     {
         $exact = $this->names->exactly($place, $chart);
 
-        return $exact !== [] || ! $chart->isWord($place) || $chart->isSmall($place) ? $exact : array_values(array_filter(
+        $isKnown = $exact !== [] || ! $chart->isWord($place) || $chart->isSmall($place);
+
+        return $isKnown ? $exact : array_values(array_filter(
             $this->names->nearly($place, $chart),
             static fn (Named $n): bool => $n->cost < Namings::DOUBTFUL,
         ));

@@ -316,7 +316,8 @@ final readonly class Told implements Phrase
     {
         $isShared = $chart->once('shares', 0, static fn (): array => [self::hasShares($chart)])[0];
         $isRow = $place === 0 && (Quantities::at(0, $chart)[0]->to ?? 0) === $chart->length;
-        if ((! $isShared && ! $isRow) || ($place > 0 && $chart->isWord($place - 1)) || $chart->isSign($place - 1, '+')) {
+        if ((! $isShared && ! $isRow) || ($place > 0 && $chart->isWord($place - 1))
+            || $chart->isSign($place - 1, '+')) {
             return;
         }
         foreach (Quantities::at($place, $chart) as $amount) {
@@ -349,7 +350,8 @@ final readonly class Told implements Phrase
             $at = $chart->past($at, Kind::Vessel, Kind::Pack, Kind::Bare);
         }
         $amount = $at > $place ? Quantities::at($chart->skip($at, ':', '=', '-'), $chart)[0] ?? null : null;
-        if ($amount !== null && ($amount->unit === Amount::BARE || $amount->unit === 'g') && ! $chart->is($amount->to, Kind::Of)) {
+        if ($amount !== null && ($amount->unit === Amount::BARE || $amount->unit === 'g')
+            && ! $chart->is($amount->to, Kind::Of)) {
             $cost = $isEmpty ? 0.0 : self::LONE;
             yield new Found($amount->to, $cost, [], new Aside(Fate::Size, Aside::TARE, $amount));
         }
