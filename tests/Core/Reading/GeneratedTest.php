@@ -206,7 +206,7 @@ final class GeneratedTest extends CoreTestCase
             $lines,
             array_keys($lines),
         );
-        $rows = match ($style) {
+        $rows = self::otherwise($style, $each) ?? match ($style) {
             'amount first' => $each(static fn (string $name, string $amount): string => "$amount $name"),
             'name first' => $each(static fn (string $name, string $amount): string => "$name: $amount"),
             'dashes' => $each(static fn (string $name, string $amount): string => "- $name – $amount"),
@@ -217,26 +217,6 @@ final class GeneratedTest extends CoreTestCase
                 '|---|---|',
                 ...$each(static fn (string $name, string $amount): string => "| $name | $amount |"),
             ],
-            // An amount in figures is a row that is nothing else.
-            'apart' => [
-                ...$each(static fn (string $name): string => $name),
-                '',
-                ...$each(static fn (string $name, string $amount): string => $amount),
-            ],
-            'over each other' => [
-                'Ingredients:',
-                ...$each(static fn (string $name, string $amount): string => "$amount\n$name"),
-            ],
-            'dictated' => [implode(' comma ', $each(
-                static fn (string $name, string $amount): string => "$amount of $name",
-            ))],
-            'in brackets' => [implode(', ', $each(
-                static fn (string $name, string $amount): string => "$name ($amount)",
-            ))],
-            'behind a remark' => $each(static fn (string $name, string $amount): string => "$name (for slip, $amount)"),
-            'told' => ['I take '.implode(', ', $each(
-                static fn (string $name, string $amount): string => "$amount of $name",
-            )).'.'],
             'csv' => [
                 'ingredient,amount',
                 ...$each(static fn (string $name, string $amount): string => "$name,$amount"),
@@ -262,6 +242,37 @@ final class GeneratedTest extends CoreTestCase
             0 => $cut,
             1 => implode('', $draw->shuffleArray($words)),
             default => implode(['|', "\t", '½', '(((', '<td>', '1/0', ' - ', '"'][$draw->getInt(0, 7)], $words),
+        };
+    }
+
+    /**
+     * @param  callable(callable): list<string>  $each
+     * @return list<string>|null
+     */
+    private static function otherwise(string $style, callable $each): ?array
+    {
+        return match ($style) {
+            // An amount in figures is a row that is nothing else.
+            'apart' => [
+                ...$each(static fn (string $name): string => $name),
+                '',
+                ...$each(static fn (string $name, string $amount): string => $amount),
+            ],
+            'over each other' => [
+                'Ingredients:',
+                ...$each(static fn (string $name, string $amount): string => "$amount\n$name"),
+            ],
+            'dictated' => [implode(' comma ', $each(
+                static fn (string $name, string $amount): string => "$amount of $name",
+            ))],
+            'in brackets' => [implode(', ', $each(
+                static fn (string $name, string $amount): string => "$name ($amount)",
+            ))],
+            'behind a remark' => $each(static fn (string $name, string $amount): string => "$name (for slip, $amount)"),
+            'told' => ['I take '.implode(', ', $each(
+                static fn (string $name, string $amount): string => "$amount of $name",
+            )).'.'],
+            default => null,
         };
     }
 }
