@@ -35,7 +35,7 @@ final class Chart
         $this->length = count($tokens);
     }
 
-    /** A row with its words as they are meant: signs that are spoken out, pictures, numbers as the Romans wrote them. */
+    /** A row with its words as they are meant: spoken signs, pictures, numbers as the Romans wrote them. */
     public static function of(string $row, Vocabulary $vocabulary, OwnMeasures $measures): self
     {
         return new self(Heard::of(Lexer::tokens($row), $vocabulary), $vocabulary, $measures);

@@ -13,6 +13,8 @@ final class Gathering
     /** Things with a bare figure from which they are a list of such. */
     private const BARE = 2;
 
+    private const ONE_OF = 'Several rows of figures stand under it. The last was taken.';
+
     private const ABSOLUTE = [...Amount::SIZES, 'tbsp', 'tsp', 'cups'];
 
     /** @var array<int, Entry> */
@@ -30,7 +32,7 @@ final class Gathering
     /** @var list<array{int, Item}> words behind a bare figure, each with its part */
     private array $weak = [];
 
-    /** @var array<int, list<Amount>> amounts that another part gives, by the part that names the things */
+    /** @var array<int, array{list<Amount>, bool}> amounts that another part gives, by the part that names the things */
     private array $paired = [];
 
     /** @var list<array{int, Item}> things without an amount, each with its part */
@@ -130,9 +132,10 @@ final class Gathering
 
     private function take(int $n, Part $part, Whole $whole): void
     {
-        $paired = $this->paired[$n] ?? [];
+        [$paired, $isOneOf] = $this->paired[$n] ?? [[], false];
         foreach ($paired === [] ? [] : $part->sentence->unmeasured() as $k => $item) {
-            $this->join(new Entry($n, $item->with($paired[$k]), $paired[$k]), $part, false);
+            $entry = new Entry($n, $item->with($paired[$k]), $paired[$k], asks: $isOneOf ? self::ONE_OF : '');
+            $this->join($entry, $part, false);
         }
         if ($paired !== []) {
             return;

@@ -98,7 +98,11 @@ final class Heard
         // "I cup my hands": one alone has to stand first.
         $isBefore = $isUnit($n + 1) && ($text !== 'I' || $n === 0);
 
-        return $isBefore || ($isUnit($before) && strlen($tokens[$before]->text) > 1) ? self::value($text) : null;
+        // "Gtt. X", but not "2 tbsp I think": a unit with its figure asks for no other.
+        $isBehind = $text !== 'I' && $isUnit($before) && strlen($tokens[$before]->text) > 1
+            && ($tokens[$before - 1]->number ?? null) === null;
+
+        return $isBefore || $isBehind ? self::value($text) : null;
     }
 
     private static function value(string $roman): float

@@ -52,7 +52,7 @@ final readonly class NameLists
         return $name === null || $name->cost >= Namings::UNKNOWN ? null : $name;
     }
 
-    /** @return list<non-empty-list<Named>> so many names with nothing between them, "castor olive grapeseed", or none */
+    /** @return list<non-empty-list<Named>> so many names side by side, "castor olive grapeseed", or none */
     public function adjacent(int $place, int $count, Chart $chart): array
     {
         $names = [];

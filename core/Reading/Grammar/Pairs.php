@@ -11,7 +11,8 @@ final class Pairs
      * Figures belong to the names of the part beside them, where there are as many.
      *
      * @param  list<Part>  $parts
-     * @return array<int, list<Amount>> by the number of the part that has the names
+     * @return array<int, array{list<Amount>, bool}> by the number of the part that has the names, and whether other
+     *     figures stand there too, of which the last are taken
      */
     public static function in(array $parts): array
     {
@@ -21,7 +22,7 @@ final class Pairs
                 foreach ([$n, $n + 1, $n - 1, $n - 2] as $beside) {
                     $other = $parts[$beside] ?? null;
                     if ($other !== null && count($other->sentence->unmeasured()) === count($aside->amounts)) {
-                        $pairs[$beside] = $aside->amounts;
+                        $pairs[$beside] = [$aside->amounts, isset($pairs[$beside])];
 
                         break;
                     }

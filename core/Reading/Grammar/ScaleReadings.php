@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar;
 
-/** What a scale showed after each thing, beginning with the empty vessel: "jar 180, with shea 240, with coconut 270". */
+/** What a scale showed after each thing, beginning with the empty vessel: "jar 180, with shea 240". */
 final class ScaleReadings
 {
     private const SAYS = 'It was taken as what the scale showed with all before it.';

@@ -135,6 +135,31 @@ final class GrammarTest extends CoreTestCase
         self::assertSame('175 g', self::read("empty jar 95 g\nshea butter 175 g\njojoba oil 155 g")->lines[0]->amount);
     }
 
+    public function test_of_several_rows_of_figures_the_last_is_taken_and_asked(): void
+    {
+        $lines = self::read("shea butter | coconut oil\n50 | 50\n60 | 40")->lines;
+
+        self::assertSame(['60 %', '40 %'], array_column($lines, 'amount'));
+        self::assertStringContainsString('Several rows of figures', $lines[0]->doubt());
+        self::assertSame('', self::read("shea butter | coconut oil\n60 | 40")->lines[0]->doubt());
+    }
+
+    public function test_what_a_bottle_holds_is_its_size_and_no_measure_of_hers(): void
+    {
+        self::assertSame(
+            ['50 ml castor-oil', 'to make 100 ml argan-oil'],
+            self::lines('My bottle holds 100 ml: half castor oil, rest argan oil.'),
+        );
+    }
+
+    public function test_i_is_a_number_of_the_romans_only_where_it_counts_a_measure(): void
+    {
+        $counted = self::lines("III tbsp castor oil\nI tbsp argan oil");
+        self::assertSame(['3 tbsp castor-oil', '1 tbsp argan-oil'], $counted);
+        self::assertSame(['2 tbsp castor-oil'], self::lines('2 tbsp castor oil I think'));
+        self::assertNotContains('1 tbsp castor-oil', self::lines('2 tbsp I think of castor oil'));
+    }
+
     public function test_as_much_as_it_needs_is_asked_and_never_fills_the_jar(): void
     {
         $lines = self::read("Water ad 100\nGlycerine 3\nPanthenol 1\nCitric acid q.s.")->lines;

@@ -31,14 +31,17 @@ final readonly class Holds implements Phrase
         $kind = $chart->past($at, Kind::Loose, Kind::Pack);
         $isKnown = $kind > $at;
         $to = $isKnown ? $kind : $at + 1;
-        if ($at === $place || ! $chart->isWord($at) || $chart->is($at, Kind::Unit)
+        // What a bottle holds is the size of it all, and an oil is no measure.
+        $isOther = $chart->is($at, Kind::Unit, Kind::Vessel, Kind::Product);
+        if ($at === $place || ! $chart->isWord($at) || $isOther
             || (! $isKnown && ($this->names->exactly($at, $chart) !== [] || $chart->is($at, Kind::Stop)))) {
             return;
         }
         $opens = $isKnown && $chart->isSign($to, '(');
         $says = $opens ? $to + 1 : max($chart->skip($to, '=', '≈'), $chart->past($to, Kind::Link));
         foreach ($says > $to ? Quantities::at($says, $chart) : [] as $amount) {
-            $ends = $opens ? $chart->isSign($amount->to, ')') : ! $chart->is($amount->to, Kind::Of);
+            $ends = $opens ? $chart->isSign($amount->to, ')')
+                : ! $chart->is($amount->to, Kind::Of) && $this->names->exactly($amount->to, $chart) === [];
             if ($ends && ! $amount->isLoose() && in_array($amount->unit, self::UNITS, true)) {
                 $chart->measures->keep($chart->tokens[$at]->word, $amount->count, $amount->unit);
                 $end = $opens ? $amount->to + 1 : $amount->to;

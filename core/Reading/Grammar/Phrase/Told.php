@@ -345,7 +345,7 @@ final readonly class Told implements Phrase
     private function tare(int $place, Chart $chart): iterable
     {
         $isEmpty = false;
-        for ($at = $place; $chart->is($at, Kind::Vessel, Kind::Pack, Kind::Bare); ) {
+        for ($at = $place; $chart->is($at, Kind::Vessel, Kind::Pack, Kind::Bare);) {
             $isEmpty = $isEmpty || $chart->is($at, Kind::Bare);
             $at = $chart->past($at, Kind::Vessel, Kind::Pack, Kind::Bare);
         }
