@@ -21,6 +21,9 @@ final class Chart
     /** @var array<string, bool> whether some words of a kind stand anywhere, by kind */
     private array $holds = [];
 
+    /** @var array<string, int>|null what stands anywhere in the row */
+    private ?array $signs = null;
+
     public readonly int $length;
 
     /**
@@ -79,6 +82,14 @@ final class Chart
         return false;
     }
 
+    /** Whether a sign stands anywhere in the row. */
+    public function hasSign(string $sign): bool
+    {
+        $this->signs ??= array_flip(array_map(static fn (Token $t): string => $t->text, $this->tokens));
+
+        return isset($this->signs[$sign]);
+    }
+
     public function token(int $place): ?Token
     {
         return $this->tokens[$place] ?? null;
@@ -88,8 +99,9 @@ final class Chart
     public function past(int $place, Kind ...$kinds): int
     {
         $to = $place;
-        foreach ($kinds as $kind) {
-            $to = max($to, $this->meant($place)[$kind->value][0] ?? $place);
+        $meant = $this->meant[$place] ?? $this->meant($place);
+        foreach ($meant === [] ? [] : $kinds as $kind) {
+            $to = max($to, $meant[$kind->value][0] ?? $place);
         }
 
         return $to;
@@ -97,7 +109,14 @@ final class Chart
 
     public function is(int $place, Kind ...$kinds): bool
     {
-        return $this->past($place, ...$kinds) > $place;
+        $meant = $this->meant[$place] ?? $this->meant($place);
+        foreach ($meant === [] ? [] : $kinds as $kind) {
+            if (isset($meant[$kind->value])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** What the words of a kind at a place are; null where none stand there. */
@@ -122,7 +141,7 @@ final class Chart
 
     public function isSign(int $place, string ...$signs): bool
     {
-        return isset($this->tokens[$place]) && $this->tokens[$place]->isSign(...$signs);
+        return in_array($this->tokens[$place]->text ?? '', $signs, true);
     }
 
     public function isWord(int $place): bool

@@ -103,8 +103,9 @@ final readonly class Grammar
     public function sentences(string $row, int $n, Vocabulary $vocabulary, OwnMeasures $measures): array
     {
         $sentences = [];
-        foreach ($this->cut(self::withoutStruck($row), $vocabulary) as [$text, $before]) {
-            $chart = Chart::of($text, $vocabulary, $measures);
+        $whole = Chart::of(self::withoutStruck($row), $vocabulary, $measures);
+        foreach ($this->cut(self::withoutStruck($row), $whole) as [$text, $before]) {
+            $chart = $before === 0 && $text === $row ? $whole : Chart::of($text, $vocabulary, $measures);
             if ($chart->length > 0) {
                 $sentences[] = new Sentence($text, $chart, Cover::of($chart, $this->phrases), [[0, $n, $before]]);
             }
@@ -210,9 +211,8 @@ final readonly class Grammar
     }
 
     /** @return non-empty-list<array{string, int}> sentences, each with the characters of the row before it */
-    private function cut(string $row, Vocabulary $vocabulary): array
+    private function cut(string $row, Chart $chart): array
     {
-        $chart = Chart::of($row, $vocabulary, new OwnMeasures());
         $sentences = [];
         $from = 0;
         for ($place = 1; $place < $chart->length - 1; $place++) {

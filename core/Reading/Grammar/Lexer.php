@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar;
 
+use Crown\Catalogue\Name;
+
 /** Takes a row apart into words, figures and signs. */
 final class Lexer
 {
@@ -90,9 +92,7 @@ final class Lexer
     public static function word(string $text): string
     {
         $lower = mb_strtolower(str_replace(['’', '.'], ["'", ''], $text));
-        $plain = strlen($lower) === mb_strlen($lower)
-            ? $lower
-            : (transliterator_transliterate('Latin-ASCII', $lower) ?: $lower);
+        $plain = Name::inAscii($lower);
 
         return rtrim(preg_replace('/\s+/', '', $plain) ?? $plain, "'");
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Reading\Grammar;
 
+use Crown\Catalogue\Name;
 use RuntimeException;
 
 /** The words of the languages that a text is written in, by what they are. */
@@ -120,9 +121,7 @@ final readonly class Vocabulary
     /** @return array<string, array<string, float|string|true>> */
     private static function fromFile(string $file): array
     {
-        // All of it at once: word by word it would take twenty times as long.
-        $plain = transliterator_transliterate('Latin-ASCII', (string) file_get_contents($file));
-        $all = self::json($plain === false ? '' : $plain);
+        $all = self::json(Name::inAscii((string) file_get_contents($file)));
         if (! is_array($all['kinds'] ?? null)) {
             throw new RuntimeException("$file: no words by kind");
         }

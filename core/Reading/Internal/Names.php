@@ -79,6 +79,9 @@ final class Names
     /** @var array<string, list<NameMatch>> by what was asked for */
     private array $known = [];
 
+    /** @var array<string, bool> whether a thing is called just so */
+    private array $exact = [];
+
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Knowledge $knowledge = new Knowledge(),
@@ -123,14 +126,14 @@ final class Names
     /** Before another text. */
     public function forget(): void
     {
-        $this->known = [];
+        $this->known = $this->exact = [];
         $this->missed = 0;
     }
 
     /** Whether a thing is called just so. */
     public function exactly(string $name): bool
     {
-        return $this->catalogue->isCalled($name)
+        return $this->exact[$name] ??= $this->catalogue->isCalled($name)
             || $this->settled($name) !== null
             || $this->own->meant($name) !== []
             || array_filter(Abroad::english($name), $this->catalogue->isCalled(...)) !== [];

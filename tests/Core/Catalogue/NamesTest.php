@@ -241,4 +241,18 @@ final class NamesTest extends CoreTestCase
             self::assertSame($inside, Name::inSentence($name));
         }
     }
+
+    /** Every letter with a mark that the seven languages and the catalogue write is the one that ICU makes of it. */
+    public function test_letters_are_made_plain_as_unicode_does(): void
+    {
+        $files = glob(dirname(__DIR__, 3).'/data/{lexicons,catalogue,names}/*.json', GLOB_BRACE) ?: [];
+        $text = implode('', array_map(static fn (string $f): string => (string) file_get_contents($f), $files));
+        preg_match_all('/\p{Latin}/u', $text, $found);
+        $letters = array_values(array_unique($found[0]));
+        self::assertGreaterThan(70, count($letters));
+        foreach ($letters as $letter) {
+            self::assertSame(transliterator_transliterate('Latin-ASCII', $letter), Name::inAscii($letter));
+        }
+        self::assertSame('Grune Boeufstrasse', Name::inAscii('Grüne Bœufstraße'));
+    }
 }

@@ -43,7 +43,7 @@ final readonly class Ratio implements Phrase
                 }
             }
         }
-        yield from $this->each($place, $chart);
+        yield from $chart->hasSign(':') ? $this->each($place, $chart) : [];
         yield from $this->led($place, $chart);
         foreach ($this->isAnywhere($chart) ? $this->lists->at($place, $chart) : [] as $names) {
             $at = $names[count($names) - 1]->to;
