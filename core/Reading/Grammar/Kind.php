@@ -103,6 +103,8 @@ enum Kind: string
     case Own = 'own';
     /** What tells of this making, after another was told of: "now", "the new one". */
     case Now = 'now';
+    /** What heads one making of several, and what it is: a version, a vessel, the earlier or the later one. */
+    case Version = 'version';
     /** "A", "the"; before a measure it counts one. */
     case Article = 'articles';
     /** What joins the rest with what it is: "is", "with". */

@@ -33,7 +33,7 @@ final class Roles
     private ?Phase $phase = null;
 
     /** @param  list<Sentence>  $sentences in their order */
-    private function __construct(private readonly array $sentences)
+    private function __construct(private readonly array $sentences, private readonly Versions $versions)
     {
     }
 
@@ -41,9 +41,9 @@ final class Roles
      * @param  list<Sentence>  $sentences in their order
      * @return list<Part>
      */
-    public static function of(array $sentences): array
+    public static function of(array $sentences, Versions $versions): array
     {
-        $roles = new self($sentences);
+        $roles = new self($sentences, $versions);
 
         return array_map($roles->part(...), array_keys($sentences), $sentences);
     }
@@ -62,7 +62,7 @@ final class Roles
     private function role(int $n, Sentence $sentence): Role
     {
         $this->ranked = ($this->ranked || $sentence->tells(Kind::Ranked)) && $sentence->measured() === [];
-        if ($this->isHeading($n, $sentence)) {
+        if ($this->isHeading($n, $sentence) || ($this->versions->isHead($n) && $sentence->measured() === [])) {
             $this->inUse = $sentence->heads(Kind::HeadUse);
             $this->phase = self::phaseOf($sentence);
 
@@ -71,6 +71,7 @@ final class Roles
 
         return match (true) {
             $this->inUse => Role::Use,
+            $this->versions->leaves($n),
             $this->ranked => Role::Elsewhere,
             $this->isAside($sentence) => Role::Remark,
             $this->isElsewhere($sentence), $this->isOthers($sentence), $this->isRefused($n) => Role::Elsewhere,

@@ -34,9 +34,11 @@ final readonly class Text
         private Vocabulary $vocabulary,
         CupSize $cup = CupSize::UsCustomary,
     ) {
-        $this->parts = Roles::of($this->read($rows));
+        $sentences = $this->read($rows);
+        $versions = Versions::in($sentences);
+        $this->parts = Roles::of($sentences, $versions);
         $gathering = new Gathering($this->parts, $grammar);
-        $this->entries = $gathering->entries(new Whole($cup));
+        $this->entries = $versions->asked($gathering->entries(new Whole($cup)));
         $this->again = $gathering->again();
         $this->weak = $gathering->weak();
     }

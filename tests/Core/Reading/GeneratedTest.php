@@ -122,6 +122,26 @@ final class GeneratedTest extends CoreTestCase
         }
     }
 
+    /** Of several recipes under heads that count them, one is read as it would be alone, and it is asked. */
+    public function test_recipes_that_are_counted_are_never_added_up(): void
+    {
+        $draw = new Randomizer(new Mt19937(41));
+        $styles = ['amount first', 'name first', 'dashes', 'sentence', 'apart'];
+        $heads = [['Version A', 'Version B', 'Version C'], ['Trial 1:', 'Trial 2:', 'Trial 3:'],
+            ['Test #1', 'Test #2', 'Test #3'], ['Recipe I:', 'Recipe II:', 'Recipe III:']];
+        for ($n = 0; $n < self::RECIPES; $n++) {
+            $called = array_slice($heads[$draw->getInt(0, 3)], 0, $draw->getInt(2, 3));
+            $all = array_map(static fn (): string => self::written(
+                $styles[$draw->getInt(0, count($styles) - 1)],
+                array_slice(self::lines($draw), 0, 4),
+            ), $called);
+            $text = implode("\n\n", array_map(static fn (string $h, string $t): string => "$h\n$t", $called, $all));
+            self::assertSame(self::goesIn(self::read($all[0])), self::goesIn(self::read($text)), $text);
+            $asks = sprintf('The text holds %d recipes', count($called));
+            self::assertStringContainsString($asks, self::read($text)->lines[0]->doubt(), $text);
+        }
+    }
+
     /** @return list<array{string, float}> what goes in, with its part of all parts */
     private static function shares(Recipe $recipe): array
     {

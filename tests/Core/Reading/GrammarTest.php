@@ -144,6 +144,37 @@ final class GrammarTest extends CoreTestCase
         self::assertSame('', self::read("shea butter | coconut oil\n60 | 40")->lines[0]->doubt());
     }
 
+    public function test_two_recipes_in_one_text_are_never_added_up_and_it_is_asked_which_is_meant(): void
+    {
+        foreach (
+            [
+                "Jar 1\n30 g shea butter\n20 g castor oil\n\nJar 2\n40 g shea butter\n10 g jojoba oil",
+                "Version A: 30 g shea butter, 20 g castor oil\nVersion B: 40 g shea butter, 10 g jojoba oil",
+                "Versuch 1:\n30 g Sheabutter\n20 g Rizinusöl\nVersuch 2:\n40 g Sheabutter\n10 g Jojobaöl",
+            ] as $text
+        ) {
+            self::assertSame(['30 g shea-butter', '20 g castor-oil'], self::lines($text), $text);
+            self::assertStringContainsString('The text holds 2 recipes', self::read($text)->lines[0]->doubt());
+        }
+        $changed = "Before:\n50 g shea butter\n50 g coconut oil\nAfter:\n60 g shea butter\n40 g jojoba oil";
+        self::assertSame(['60 g shea-butter', '40 g jojoba-oil'], self::lines($changed));
+    }
+
+    public function test_what_is_made_apart_for_one_recipe_stays_one(): void
+    {
+        foreach (
+            [
+                // Nothing in common: two jars that steep for one salve.
+                "Jar 1:\n30 g nettle leaf\n200 ml olive oil\nJar 2:\n20 g calendula\n100 ml jojoba oil",
+                "Phase A:\n30 g shea butter\n20 g castor oil\nPhase B:\n40 g jojoba oil\n1 g vitamin e",
+                "Before:\n30 g shea butter\n20 g castor oil",
+            ] as $text
+        ) {
+            self::assertStringNotContainsString('recipes', self::read($text)->lines[0]->doubt(), $text);
+            self::assertCount(substr_count($text, ' g ') + substr_count($text, ' ml '), self::lines($text), $text);
+        }
+    }
+
     public function test_what_a_bottle_holds_is_its_size_and_no_measure_of_hers(): void
     {
         self::assertSame(
