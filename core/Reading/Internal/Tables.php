@@ -103,7 +103,27 @@ final class Tables
     {
         return preg_match("/^[^$by]{1,80}(?:{$by}[^$by]{0,60}){1,8}$/u", $row) === 1
             && preg_match("/$by\\s/u", $row) !== 1
-            && ($known === '' ? self::isHeader(explode($by, $row)) : $by === $known);
+            && ($known === ''
+                ? self::isHeader(explode($by, $row)) || self::isHeadless(explode($by, $row), $by)
+                : $by === $known);
+    }
+
+    /**
+     * "Shea butter;60;g" under no header: a name, then its figure and its unit. Between commas, which part figures too,
+     * the unit has to stand in a cell of its own.
+     *
+     * @param  non-empty-list<string>  $cells
+     */
+    private static function isHeadless(array $cells, string $by): bool
+    {
+        $name = array_shift($cells);
+        $figures = preg_grep('/^\d[\d.,\/]*$/u', $cells) ?: [];
+        $measured = preg_grep('/^\d[\d.,\/]*\s?\p{L}{1,5}$/u', $cells) ?: [];
+        $units = preg_grep(self::UNIT, $cells) ?: [];
+        $isWhole = count($figures) + count($measured) + count($units) === count($cells);
+
+        return $isWhole && preg_match('/\p{L}{3}/u', $name) === 1 && count($figures) + count($measured) === 1
+            && ($by !== ',' || $units !== []);
     }
 
     /** "Oil | ml | %", without a line around it. */

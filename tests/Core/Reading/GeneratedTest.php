@@ -53,8 +53,8 @@ final class GeneratedTest extends CoreTestCase
     /** @return iterable<string, array{string}> */
     public static function styles(): iterable
     {
-        $styles = ['amount first', 'name first', 'dashes', 'numbered', 'sentence', 'pipes', 'csv', 'page', 'apart',
-            'over each other', 'dictated', 'in brackets', 'behind a remark', 'told'];
+        $styles = ['amount first', 'name first', 'dashes', 'numbered', 'sentence', 'pipes', 'csv', 'cells', 'page',
+            'apart', 'over each other', 'dictated', 'in brackets', 'behind a remark', 'told'];
         foreach ($styles as $style) {
             yield $style => [$style];
         }
@@ -241,6 +241,9 @@ final class GeneratedTest extends CoreTestCase
                 'ingredient,amount',
                 ...$each(static fn (string $name, string $amount): string => "$name,$amount"),
             ],
+            'cells' => $each(
+                static fn (string $name, string $amount): string => "$name;".implode(';', explode(' ', $amount, 2)),
+            ),
             default => [
                 '<ul>',
                 ...$each(static fn (string $name, string $amount): string => "<li>$amount $name</li>"),
