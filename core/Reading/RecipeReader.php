@@ -204,7 +204,7 @@ final readonly class RecipeReader
             }
         }
 
-        return '';
+        return $text->version;
     }
 
     /** @return list<string> what is neither a title, nor goes in, nor is done */

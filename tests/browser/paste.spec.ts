@@ -72,6 +72,18 @@ test('doubtful words are settled by one key each, kept when the text changes els
     await expect(page.getByText('Is "kastr oyl" castor oil?').first()).toBeVisible();
 });
 
+test('of two recipes in one text one is read, and the page asks which until she says so', async ({ page }) => {
+    await enter(page);
+    await paste(page, 'Version A\n30 g shea butter\n20 g castor oil\n\nVersion B\n40 g shea butter\n10 g jojoba oil');
+    const card = page.getByRole('region', { name: 'What these words are' });
+    await expect(card.getByText('The text holds 2 recipes. This is "Version A"; "Version B" is not read.')).toBeVisible();
+    await expect(page.getByText('1 of 2 lines to settle.')).toBeVisible();
+    await expect(page.getByLabel('Amount of Jojoba oil')).toHaveCount(0);
+    await card.getByRole('button', { name: '30 g is right' }).click();
+    await expect(page.getByText('Every line was understood.')).toBeVisible();
+    await expect(page.getByLabel('Amount of Shea butter')).toHaveValue('30 g');
+});
+
 test('a steep in a recipe is begun in one act, and what it will give stands on the bench', async ({ page }) => {
     await enter(page);
     await paste(

@@ -63,8 +63,11 @@ final readonly class Understood implements Check
     private static function doubtful(Portion $portion, Examined $subject): Finding
     {
         $doubt = $portion->line->doubt();
+        $isAboutWhat = $doubt !== null && $doubt->isAboutWhat($portion->line);
         $cures = [new Cure(
-            sprintf('Yes, it is %s', Name::inSentence($portion->ingredient->name)),
+            $isAboutWhat
+                ? sprintf('Yes, it is %s', Name::inSentence($portion->ingredient->name))
+                : sprintf('Yes, it is %s', $portion->line->amount->text),
             Change::confirm($portion->line->id),
         )];
         foreach ($subject->composition->unknown->meanings as $other) {
@@ -84,7 +87,7 @@ final readonly class Understood implements Check
             'unknown',
             $cures,
             said: new Said([
-                $doubt !== null && $doubt->isAboutWhat($portion->line) ? 'what' : 'how much',
+                $isAboutWhat ? 'what' : 'how much',
                 $doubt->written ?? $portion->line->name,
             ]),
         );

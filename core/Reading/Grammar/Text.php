@@ -27,6 +27,9 @@ final readonly class Text
     /** @var list<array{int, Item}> words with a figure that are no thing, each with its part */
     public array $weak;
 
+    /** What the one of several recipes is called that is read; "" where there is but one. */
+    public string $version;
+
     /** @param  array<int, string>  $rows by their number in the source */
     public function __construct(
         array $rows,
@@ -36,6 +39,7 @@ final readonly class Text
     ) {
         $sentences = $this->read($rows);
         $versions = Versions::in($sentences);
+        $this->version = $versions->title;
         $this->parts = Roles::of($sentences, $versions);
         $gathering = new Gathering($this->parts, $grammar);
         $this->entries = $versions->asked($gathering->entries(new Whole($cup)));

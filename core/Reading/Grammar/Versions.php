@@ -25,9 +25,14 @@ final readonly class Versions
      * @param  array<int, true>  $heads by the number of the sentence
      * @param  array<int, true>  $left sentences of the makings that are not read
      * @param  string  $doubt what is asked of the one that is; "" where there is but one
+     * @param  string  $title what the one that is read is called; "" where there is but one
      */
-    private function __construct(private array $heads, private array $left, private string $doubt)
-    {
+    private function __construct(
+        private array $heads,
+        private array $left,
+        private string $doubt,
+        public string $title,
+    ) {
     }
 
     /** @param  list<Sentence>  $sentences in their order */
@@ -35,7 +40,7 @@ final readonly class Versions
     {
         $makings = self::makings($sentences);
         if (count($makings) < 2) {
-            return new self([], [], '');
+            return new self([], [], '', '');
         }
         $numbers = array_keys($makings);
         $later = array_filter(
@@ -50,7 +55,12 @@ final readonly class Versions
             }
         }
 
-        return new self(array_fill_keys($numbers, true), $left, self::asks($read, $numbers, $sentences));
+        return new self(
+            array_fill_keys($numbers, true),
+            $left,
+            self::asks($read, $numbers, $sentences),
+            $later === [] ? self::called($sentences[$read]) : '',
+        );
     }
 
     /** Whether a sentence stands under the head of a making that is not read. */

@@ -156,6 +156,8 @@ final class GrammarTest extends CoreTestCase
             self::assertSame(['30 g shea-butter', '20 g castor-oil'], self::lines($text), $text);
             self::assertStringContainsString('The text holds 2 recipes', self::read($text)->lines[0]->doubt());
         }
+        $two = "Version A: 30 g shea, 20 g castor\nVersion B: 40 g shea, 9 g argan";
+        self::assertSame('Version A', self::read($two)->title);
         $changed = "Before:\n50 g shea butter\n50 g coconut oil\nAfter:\n60 g shea butter\n40 g jojoba oil";
         self::assertSame(['60 g shea-butter', '40 g jojoba-oil'], self::lines($changed));
     }

@@ -50,7 +50,7 @@ const unweighed = (n: number): string => props.judged?.lines[n]?.problem ?? '';
                 </span>
             </div>
             <p v-if="asks(i) !== ''" class="said-caution text-[13px]">
-                {{ asks(i) === 'ingredient' ? line.doubts.ingredient : unweighed(i) }} You wrote "{{ line.text }}".
+                {{ asks(i) === 'ingredient' ? line.doubts.ingredient : unweighed(i) || line.doubts.amount }} You wrote "{{ line.text }}".
             </p>
         </li>
     </ol>

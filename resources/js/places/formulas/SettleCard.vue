@@ -55,7 +55,9 @@ const choices = computed<Choice[]>(() => {
     }));
     const near =
         props.asks === 'ingredient' ? line.alternatives.slice(0, 8).map((a) => ({ label: a.name, what: { ingredient: a.id } })) : [];
-    return [...(props.asks === 'ingredient' ? taken : []), ...open, ...near];
+    const weighed = props.asks === 'amount' && props.unweighed === '' && line.amount;
+    const right = weighed ? [{ label: `${line.amount} is right`, what: { says: line.amount } }] : [];
+    return [...(props.asks === 'ingredient' ? taken : []), ...right, ...open, ...near];
 });
 const none = computed(() => props.line !== null);
 const forms = computed(() => (props.line?.form ? [props.line.form] : []));
@@ -106,7 +108,7 @@ useActs([
         <p class="font-head text-[17px] leading-snug font-semibold break-words">“{{ pressed }}”</p>
         <template v-if="line">
             <p v-if="asks === 'ingredient'" class="said-caution">{{ line.doubts.ingredient }}</p>
-            <p v-else-if="unweighed" class="said-caution">{{ unweighed }}</p>
+            <p v-else-if="asks === 'amount'" class="said-caution">{{ unweighed || line.doubts.amount }}</p>
             <p v-else class="quiet">
                 {{ line.name }}{{ line.amount ? `, ${line.amount}` : '' }}.
                 {{ line.optional ? 'It may be left out.' : '' }}

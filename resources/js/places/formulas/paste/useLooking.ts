@@ -14,8 +14,9 @@ export function useLooking(pasted: Pasted, box: () => Box | null | undefined) {
     /** Why its mass cannot be told; while the ingredient is asked for, that comes first. */
     const unweighed = (n: number): string => answer.value?.assessment?.lines[n]?.problem ?? '';
     function asks(n: number): Asks {
-        if (lines.value[n]?.doubts.ingredient !== undefined) return 'ingredient';
-        return unweighed(n) === '' ? '' : 'amount';
+        const doubts = lines.value[n]?.doubts;
+        if (doubts?.ingredient !== undefined) return 'ingredient';
+        return unweighed(n) === '' && doubts?.amount === undefined ? '' : 'amount';
     }
     const toSettle = computed(() => lines.value.flatMap((_, n) => (asks(n) === '' ? [] : [n])));
     const doubtful = computed(() => new Set(toSettle.value.map((n) => n + 1)));
