@@ -222,6 +222,23 @@ describe('the line that finds and does', () => {
         expect(document.body.textContent).toContain('Nothing by that name');
     });
 
+    it('waits for the answer to what is written when Enter comes before it', async () => {
+        const server = aServer();
+        const slow = later<unknown>();
+        const answers: unknown[] = [{ items: [{ id: 3, title: 'Clove oil', kind: 'oil-blend' }], next: null }, slow.promise];
+        server.on('GET', '/api/formulas', () => answers.shift());
+        server.on('GET', '/api/ingredients', { items: [] });
+        const { router } = await show(CommandLine, { open: true });
+        await type('clo');
+        await type('cloud');
+        by('input', 'Find or do anything').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
+        await flushPromises();
+        expect(router.currentRoute.value.path).not.toBe('/formulas/3');
+        slow.settle({ items: [{ id: 8, title: 'Cloud butter', kind: 'whipped-butter' }], next: null });
+        await flushPromises();
+        expect(router.currentRoute.value.path).toBe('/formulas/8');
+    });
+
     it('still finds acts when the server is away', async () => {
         vi.stubGlobal('fetch', () => Promise.reject(new TypeError('refused')));
         withActs([{ label: 'Start a steep', run: () => undefined }]);

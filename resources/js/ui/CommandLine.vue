@@ -22,6 +22,8 @@ const router = useRouter();
 const text = ref('');
 const found = ref<Hit[]>([]);
 let turn = 0;
+/** What is still asked of the letters that stand there now. */
+let asking: Promise<void> | null = null;
 
 const doable = computed<Hit[]>(() =>
     acts
@@ -30,7 +32,15 @@ const doable = computed<Hit[]>(() =>
 );
 const hits = computed<Hit[]>(() => (text.value.trim() === '' ? doable.value : [...found.value, ...doable.value]).slice(0, 14));
 
-watch(text, async (wanted) => {
+watch(
+    text,
+    (wanted) => {
+        const mine = look(wanted).finally(() => (asking = asking === mine ? null : asking));
+        asking = mine;
+    },
+    { flush: 'sync' },
+);
+async function look(wanted: string): Promise<void> {
     const mine = ++turn;
     if (wanted.trim().length < 2) {
         found.value = [];
@@ -54,17 +64,20 @@ watch(text, async (wanted) => {
             .slice(0, 6)
             .map((i) => ({ key: `i${i.id}`, label: i.name, what: 'Ingredient', run: () => void router.push(`/pantry/${i.id}`) })),
     ];
-});
+}
 watch(open, (is) => {
     if (is) text.value = '';
 });
 
-/** Enter takes the best hit when none was moved to. */
-function first(event: KeyboardEvent): void {
-    if (event.target instanceof Element && event.target.getAttribute('aria-activedescendant')) return;
+/** Enter takes the best hit when none was moved to: of what is written now, not of fewer letters. */
+async function first(event: KeyboardEvent): Promise<void> {
+    const isMovedTo = event.target instanceof Element && event.target.getAttribute('aria-activedescendant');
+    if (isMovedTo && !asking) return;
     event.preventDefault();
     event.stopPropagation();
-    choose(hits.value[0] ?? null);
+    const mine = turn;
+    await asking;
+    if (mine === turn && open.value) choose(hits.value[0] ?? null);
 }
 
 function choose(hit: Hit | null): void {
