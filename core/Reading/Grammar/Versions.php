@@ -10,7 +10,7 @@ namespace Crown\Reading\Grammar;
  */
 final readonly class Versions
 {
-    /** Things with an amount from which what stands under a head is a making. */
+    /** Things with an amount that one of several makings has at least: a list of single ones is no recipe. */
     private const MAKING = 2;
 
     /** The value of a head that tells of the making that holds, and of the one that it took the place of. */
@@ -99,14 +99,37 @@ final readonly class Versions
         foreach ($heads as $k => $head) {
             $to = $heads[$k + 1] ?? count($sentences);
             $named = self::named(array_slice($sentences, $head, $to - $head));
-            if (count($named) >= self::MAKING) {
+            if ($named !== []) {
                 $makings[$head] = $to;
                 $things[] = $named;
                 $said[] = self::says($sentences[$head]);
             }
         }
 
-        return self::areOfOne($said, $things) ? $makings : [];
+        $isRecipe = array_filter($things, static fn (array $t): bool => count($t) >= self::MAKING) !== [];
+
+        return $isRecipe && self::areOfOne($said, $things) ? self::withoutCommon($makings, $sentences) : [];
+    }
+
+    /**
+     * A method that stands once, behind the last of them, is told of them all.
+     *
+     * @param  array<int, int>  $makings
+     * @param  list<Sentence>  $sentences
+     * @return array<int, int>
+     */
+    private static function withoutCommon(array $makings, array $sentences): array
+    {
+        $last = array_key_last($makings) ?? 0;
+        $methods = array_keys(array_filter(
+            $sentences,
+            static fn (Sentence $s): bool => $s->isHeading(Kind::HeadMethod, Kind::HeadUse),
+        ));
+        if (($methods[0] ?? -1) > $last) {
+            $makings[$last] = min($makings[$last], $methods[0]);
+        }
+
+        return $makings;
     }
 
     /**

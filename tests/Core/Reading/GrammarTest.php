@@ -162,6 +162,17 @@ final class GrammarTest extends CoreTestCase
         self::assertSame(['60 g shea-butter', '40 g jojoba-oil'], self::lines($changed));
     }
 
+    public function test_a_version_of_a_single_thing_is_one_too_and_a_common_method_is_of_all(): void
+    {
+        $three = "Version A: 100 % shea butter\nVersion B: 60 g shea butter, 40 g jojoba oil";
+        self::assertSame(['100 % shea-butter'], self::lines($three));
+        $method = "\n\nMethod\nMelt everything at 70 C.";
+        $two = "Version A\n30 g shea butter\n20 g castor oil\n\nVersion B\n40 g shea butter\n10 g argan oil";
+        self::assertSame(['Melt everything at 70 C.'], array_column(self::read($two.$method)->steps, 'text'));
+        $own = str_replace("\n\nVersion B", "\n\nMethod\nStir it cold.\n\nVersion B", $two);
+        self::assertSame(['Stir it cold.'], array_column(self::read($own.$method)->steps, 'text'));
+    }
+
     public function test_what_is_made_apart_for_one_recipe_stays_one(): void
     {
         foreach (
