@@ -86,6 +86,7 @@ final class CrownServiceProvider extends ServiceProvider
             static fn (): CatalogueStore => new CatalogueStore(
                 base_path('data'),
                 storage_path('framework/cache/catalogue.php'),
+                storage_path('framework/cache/lexicons.php'),
             ),
         );
     }

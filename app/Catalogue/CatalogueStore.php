@@ -7,18 +7,24 @@ namespace App\Catalogue;
 use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueReader;
 use Crown\Catalogue\Compiled;
+use Crown\Reading\Grammar\Lexicons;
 use Error;
 
 /**
- * The reference catalogue, read and checked once, then kept as PHP that makes each entry when it is asked for. Opcache
- * holds such a file in memory that all workers share, so that opening the catalogue costs a request next to nothing.
+ * The reference catalogue, read and checked once, then kept as PHP that makes each entry when it is asked for, and the
+ * words of recipes beside it. Opcache holds such files in memory that all workers share, so that opening them costs a
+ * request next to nothing.
  */
 final class CatalogueStore
 {
     private ?Catalogue $catalogue = null;
 
-    public function __construct(private readonly string $directory, private readonly string $file)
-    {
+    public function __construct(
+        private readonly string $directory,
+        private readonly string $file,
+        private readonly string $lexicons,
+    ) {
+        Lexicons::keepIn($lexicons);
     }
 
     public function reference(): Catalogue
@@ -40,11 +46,17 @@ final class CatalogueStore
     public function read(): Catalogue
     {
         $catalogue = (new CatalogueReader($this->directory))->read();
-        // Written beside and moved, so that no reader sees half a file.
-        $temporary = $this->file.'.'.bin2hex(random_bytes(4));
-        file_put_contents($temporary, Compiled::file($catalogue));
-        rename($temporary, $this->file);
+        self::write($this->file, Compiled::file($catalogue));
+        self::write($this->lexicons, Lexicons::compiled());
 
         return $catalogue;
+    }
+
+    /** Written beside and moved, so that no reader sees half a file. */
+    private static function write(string $file, string $php): void
+    {
+        $temporary = $file.'.'.bin2hex(random_bytes(4));
+        file_put_contents($temporary, $php);
+        rename($temporary, $file);
     }
 }

@@ -6,7 +6,7 @@ namespace Crown\Reading;
 
 use Crown\Assessment\Assessment;
 use Crown\Assessment\Portion;
-use Crown\Reading\Grammar\Vocabulary;
+use Crown\Reading\Grammar\Lexicons;
 use JsonSerializable;
 
 /** What a recipe says of itself, how much it makes and how long it keeps, held against what was reckoned of it. */
@@ -24,7 +24,7 @@ final readonly class Claims implements JsonSerializable
 
     public static function in(string $text): self
     {
-        $numbers = [...Vocabulary::numbers('en'), 'a' => 1.0, 'an' => 1.0];
+        $numbers = [...Lexicons::numbers('en'), 'a' => 1.0, 'an' => 1.0];
 
         return new self(ClaimedYield::in($text, $numbers), ClaimedLife::in($text, $numbers), self::times($text));
     }

@@ -6,7 +6,7 @@ namespace Crown\Reading\Internal;
 
 use Crown\Formula\Audience;
 use Crown\Json\WordFile;
-use Crown\Reading\Grammar\Vocabulary;
+use Crown\Reading\Grammar\Lexicons;
 
 /**
  * Whom and what a text is for, in the words of its languages (data/names/people.json): infants, children and their age,
@@ -87,7 +87,7 @@ final readonly class People
      */
     private function age(string $sentence, string $language, bool $isChild): ?array
     {
-        $numbers = array_filter(Vocabulary::numbers($language), static fn (float $n): bool => $n >= 1 && $n <= 36);
+        $numbers = array_filter(Lexicons::numbers($language), static fn (float $n): bool => $n >= 1 && $n <= 36);
         $spelt = implode('|', array_map(
             static fn (string|int $word): string => preg_quote((string) $word, '/'),
             array_keys($numbers),
