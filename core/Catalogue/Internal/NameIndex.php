@@ -43,14 +43,12 @@ final class NameIndex
     private const LONG = 7;
 
     /** Likeness up to which a name is listened to, and what one is like that only sounds so. */
-    private const UNLIKE = 0.62;
-
-    private const SOUNDS = 0.72;
+    private const SOUNDS = 0.78;
 
     /** Signs of a sound from which it tells one name from another. */
     private const SOUND = 4;
 
-    /** @var array<string, string>|null by the sound of a name without its spaces: a name */
+    /** @var array<string, string>|null by the sound of a name, word by word and without its spaces: the name */
     private ?array $sounds = null;
 
     /** What is left of a likeness where each name has a word that the other has not. */
@@ -221,8 +219,8 @@ final class NameIndex
         foreach ($this->candidates($words, ! $isName) as $key) {
             $offer($key, self::score($wanted, $words, $key));
         }
-        if (($found === [] ? 0.0 : max(array_column($found, 0))) < self::UNLIKE) {
-            $heard = $this->heard($wanted);
+        if (($found === [] ? 0.0 : max(array_column($found, 0))) < self::SOUNDS) {
+            $heard = $this->heard($words);
             $heard === null || $offer($heard, self::SOUNDS);
         }
         uasort(
@@ -233,21 +231,48 @@ final class NameIndex
         return array_slice($found, 0, $limit, true);
     }
 
-    /** A name that sounds as a wanted one is written: "kaster oil", "seeder wood"; null for none. */
-    private function heard(string $wanted): ?string
+    /**
+     * A name that sounds as a wanted one is written: "kasta oyle", "seeder wood", "ho ho ba"; null for none.
+     *
+     * @param  list<string>  $words
+     */
+    private function heard(array $words): ?string
     {
-        $sound = metaphone(str_replace(' ', '', $wanted));
-        if (strlen($sound) < self::SOUND) {
-            return null;
-        }
         if ($this->sounds === null) {
             $this->sounds = [];
             foreach (array_keys($this->exact) as $name) {
-                $this->sounds[metaphone(str_replace(' ', '', (string) $name))] ??= (string) $name;
+                foreach (self::soundsOf(explode(' ', (string) $name)) as $sound) {
+                    $this->sounds[$sound] ??= (string) $name;
+                }
+            }
+        }
+        foreach ([$words, str_replace('h', 'j', $words)] as $spoken) {
+            foreach (self::soundsOf($spoken) as $sound) {
+                if (strlen($sound) >= self::SOUND && isset($this->sounds[$sound])) {
+                    return $this->sounds[$sound];
+                }
             }
         }
 
-        return $this->sounds[$sound] ?? null;
+        return null;
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<string> how they sound word by word, and less loosely run together
+     */
+    private static function soundsOf(array $words): array
+    {
+        return [implode(' ', array_map(self::sound(...), $words)), metaphone(implode('', $words))];
+    }
+
+    /** The sound of a word as its consonants: "kasta" and "castor", "oyle" and "oil" are the same. */
+    private static function sound(string $word): string
+    {
+        $sound = metaphone($word);
+        $ends = strlen($sound) > 2 ? rtrim($sound, 'RS') : $sound;
+
+        return preg_replace('/^[AEIOU]/', 'A', $ends) ?? $ends;
     }
 
     /**

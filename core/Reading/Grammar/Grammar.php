@@ -34,6 +34,9 @@ final readonly class Grammar
     /** Letters of a unit that may be cut short. */
     private const SHORT = 4;
 
+    /** Words of a name that is a sentence of its own. */
+    private const NAMED = 4;
+
     /** @var list<Phrase> */
     private array $phrases;
 
@@ -260,7 +263,7 @@ final readonly class Grammar
 
         // "20 g argan. No, 30 g."
         $mends = $chart->isSign($place + 2, ',', ':') && $chart->is($place + 1, Kind::Not, Kind::Correct);
-        if ($mends || self::isWithin($place, $chart)) {
+        if ($mends || self::isWithin($place, $chart) || self::isAmountOf($place, $chart)) {
             return false;
         }
 
@@ -270,6 +273,20 @@ final readonly class Grammar
             $chart->isSign($place, '!') => true,
             default => ! self::isCut($place - 1, $chart),
         };
+    }
+
+    /** "Coconut oil. 1/2 cup. Castor oil. 2 tbsp.": an amount in a sentence of its own is of the name before it. */
+    private static function isAmountOf(int $place, Chart $chart): bool
+    {
+        $amount = Quantities::at($place + 1, $chart)[0] ?? null;
+        $ends = $amount !== null && ! $amount->isBare() && $amount->unit !== Amount::FRACTION
+            && ($chart->token($amount->to) === null || $chart->isSign($amount->to, '.')
+                || $chart->isSign($amount->to - 1, '.'));
+        for ($at = $place - 1; $ends && $at >= 0 && ! $chart->isSign($at, '.', '!'); $at--) {
+            $ends = $chart->isWord($at) && Numbers::at($at, $chart) === null && $place - $at <= self::NAMED;
+        }
+
+        return $ends;
     }
 
     /** Whether a point stands within words that are one: "c. à s.". */
@@ -297,6 +314,7 @@ final readonly class Grammar
         $number = self::numberBefore($place, $chart);
         // "4 tbsp. olive" gives the amount first; "olive 4 tbsp." ends with it.
         $isBehind = $number !== null && $chart->isSign($number - 1, '=', '→')
+            || $number !== null && $chart->isSign($number - 1, '.') && self::isAmountOf($number - 1, $chart)
             || $number !== null && $chart->isWord($number - 1)
             && ! $chart->is($number - 1, Kind::Unit)
             && preg_match('/^\p{Lu}/u', $chart->tokens[$place + 2]->text) === 1;

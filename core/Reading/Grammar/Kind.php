@@ -75,6 +75,8 @@ enum Kind: string
     case OrSo = 'or_so';
     /** What says how long something is enough: "lasts". */
     case Lasting = 'lasting';
+    /** How much of what there is goes in: "(use 60)", "I only had". */
+    case Used = 'used';
     /** What leaves a thing open: "optional", "if you have it". */
     case Optional = 'optional';
     case TimeUnit = 'times';

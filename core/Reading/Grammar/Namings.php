@@ -28,7 +28,7 @@ final readonly class Namings
     private const NEAR = 0.62;
 
     /** Words before the one that is meant: "of your own choice", "I had". */
-    private const LED = 5;
+    private const LED = 7;
 
     private const SURE = 0.85;
 
@@ -115,11 +115,13 @@ final readonly class Namings
         }
         $opens = $this->opens($kind, $chart);
         $at = $opens;
-        while ($at !== null && $at < $opens + self::LED
-            && ($chart->isSmall($at) || $chart->is($at, Kind::Mine, Kind::Link))) {
-            $at++;
+        $name = null;
+        for (; $at !== null && $at < $opens + self::LED && $this->leads($at, $chart); $at++) {
+            $name = $this->known($at, $at, '', $chart)[0] ?? null;
+            if ($name !== null && $chart->isSign($name->to, ')')) {
+                break;
+            }
         }
-        $name = $at === null ? null : $this->known($at, $at, '', $chart)[0] ?? null;
         if ($name === null || ! $chart->isSign($name->to, ')') || ! Names::isKind($chart->text($place, $kind))) {
             return [];
         }
@@ -128,6 +130,13 @@ final readonly class Namings
         $called = array_values(array_filter([$whole, $oil, $name->text], $this->names->exactly(...)));
 
         return [new Named($called[0] ?? $name->text, 0.0, $place, $name->to + 1)];
+    }
+
+    /** Whether a token may stand in a bracket before the name of what is meant: "(whatever I have, mostly almond)". */
+    private function leads(int $place, Chart $chart): bool
+    {
+        return ($chart->isWord($place) || $chart->isSign($place, ',')) && Numbers::at($place, $chart) === null
+            && ! $chart->is($place, Kind::Not, Kind::Or);
     }
 
     /** The token after the bracket that opens behind a kind, or behind "of choice", "you have"; null for none. */
@@ -182,6 +191,10 @@ final readonly class Namings
             if (! $amount->isBare() && $amount->unit !== Amount::FRACTION) {
                 return null;
             }
+        }
+        $used = $chart->past($place + 1, Kind::Used);
+        if ($used > $place + 1 && (Quantities::at($used, $chart) !== [] || $chart->is($used, Kind::Total))) {
+            return null;
         }
         for ($to = $place + 1; $to < $chart->length && $to < $place + self::BRACKET; $to++) {
             if ($chart->isSign($to, ')')) {
@@ -440,6 +453,8 @@ final readonly class Namings
                 && $chart->isWord($place + 1) && mb_strlen($chart->tokens[$place - 1]->text) <= 4;
         }
         $isLevel = $chart->is($place, Kind::Bought)
+            || ($place === $from && $chart->is($place, Kind::Hedge) && ! $chart->is($place, Kind::Grade))
+            || ($place === $from && $chart->is($place - 1, Kind::ByWeight, Kind::ByVolume))
             || ($place === $from && $chart->is($place, Kind::Mark, Kind::Ordinal, Kind::TopVerb, Kind::Brim, Kind::Unit,
                 Kind::Total, Kind::Less));
         $stops = $isLevel || $chart->is($place, Kind::Plus, Kind::Or, Kind::Each, Kind::Not, Kind::Rest, Kind::Per,

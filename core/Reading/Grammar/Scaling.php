@@ -36,7 +36,7 @@ final readonly class Scaling
         $shares = array_filter($entries, static fn (Entry $e): bool => $e->amount?->unit === $unit);
         $guessed = array_filter($shares, static fn (Entry $e): bool => $e->doubt !== '');
         $sum = self::sum($shares);
-        $size = $this->size();
+        $size = $unit === 'parts' ? $this->leftBySharesOf($entries) : $this->size();
         // Figures without a unit that are nearly as large as the whole are rather in its unit.
         $isOpen = $size !== null && $guessed !== [] && $sum * self::SMALL > $size[0];
         if ($size === null || $sum <= 0.0 || $isOpen || $this->isMeasured($entries)) {
@@ -47,6 +47,20 @@ final readonly class Scaling
         return array_map(static fn (Entry $e): Entry => $e->amount?->unit !== $unit ? $e : $e->with(
             Amount::of(round($much * $e->amount->count / $sum, 2), $of, $e->amount->from, $e->amount->to),
         ), $entries);
+    }
+
+    /**
+     * How much parts are of: of 200 g what per cents beside them leave.
+     *
+     * @param  list<Entry>  $entries
+     * @return array{float, string}|null
+     */
+    private function leftBySharesOf(array $entries): ?array
+    {
+        $taken = self::sum(array_filter($entries, static fn (Entry $e): bool => $e->amount?->unit === '%'));
+        $size = $this->size();
+
+        return $size === null || $taken >= 100.0 ? $size : [$size[0] * (1.0 - $taken / 100.0), $size[1]];
     }
 
     /**

@@ -279,10 +279,12 @@ final readonly class Sentence
             if (isset($taken[$place]) || ! $this->chart->is($place, Kind::Optional)) {
                 continue;
             }
-            // Behind a thing it is said of that thing; before all of them of each.
-            $before = array_filter(array_keys($taken), fn (int $p): bool => $p < $place && $taken[$p]->items !== []);
-            $last = $before === [] ? null : $taken[max($before)];
-            if ($last === null || in_array($item, $last->items, true)) {
+            // Behind a thing it is said of that thing; before all of them of each; behind "and" of the next.
+            $isNext = $this->chart->is($place - 1, Kind::Plus) || $this->chart->isSign($place - 1, ';', '.');
+            $said = array_filter(array_keys($taken), fn (int $p): bool => $taken[$p]->items !== []
+                && ($isNext ? $p > $place : $p < $place));
+            $one = $said === [] ? null : $taken[$isNext ? min($said) : max($said)];
+            if ($one === null || in_array($item, $one->items, true)) {
                 return true;
             }
         }

@@ -36,6 +36,10 @@ final readonly class Tails
         if ($again !== null) {
             yield new Found($again->to, $cost + $again->cost, $again->items);
         }
+        $used = $this->used($item, $to, $chart);
+        if ($used !== null) {
+            yield new Found($used->to, $cost, $used->items);
+        }
         $corrected = $this->corrected($item, $to, $chart);
         if ($corrected !== null) {
             yield new Found($corrected->to, $cost, $corrected->items);
@@ -93,6 +97,34 @@ final readonly class Tails
         };
 
         return new Found($end + 1, 0.0, [$item->with($both)]);
+    }
+
+    /** "100 ml jojoba (use 60)", "a cup of olive oil (I use half a cup)", "lavender EO, 10 ml bottle (15 drops)". */
+    private function used(Item $item, int $to, Chart $chart): ?Found
+    {
+        $held = $chart->past($to, Kind::Vessel, Kind::Pack);
+        if ($item->amount === null || ! $chart->isSign($held, '(', '[')) {
+            return null;
+        }
+        $says = $chart->past($held + 1, Kind::Used);
+        $all = $chart->past($says, Kind::Total);
+        if ($says > $held + 1 && $all > $says && $chart->isSign($all, ')', ']')) {
+            return new Found($all + 1, 0.0, [$item]);
+        }
+        $amount = $says > $held + 1 || $held > $to ? Quantities::at($says, $chart)[0] ?? null : null;
+        $closes = $amount === null ? $held : $chart->past($amount->to, Kind::Of, Kind::It);
+        if ($amount === null || ! $chart->isSign($closes, ')', ']') || ($amount->isBare() && $says === $held + 1)) {
+            return null;
+        }
+        $isPart = $amount->unit === Amount::FRACTION;
+        $amount = match (true) {
+            $isPart => $item->amount->is('', $item->amount->count * $amount->count),
+            $amount->isBare() => $amount->is("$amount->text {$item->amount->unit}", unit: $item->amount->unit),
+            default => $amount,
+        };
+        $amount = $isPart ? Amount::of($amount->count, $amount->unit, $amount->from, $amount->to) : $amount;
+
+        return new Found($closes + 1, 0.0, [$item->with($amount)]);
     }
 
     /** "60 g of shea, no, 50 g". */

@@ -109,7 +109,7 @@ final readonly class Poured
         $poured = $bought ?? $this->pouredOf($name, $plant);
 
         return $surely
-            ? [new NameMatch($poured, 1.0, $name), ...$matches]
+            ? [new NameMatch($poured, $sounds ? 1.0 : self::MAYBE, $name), ...$matches]
             : [
                 new NameMatch($plant, self::MAYBE, $matches[0]->matched),
                 new NameMatch($poured, self::MAYBE, $name),

@@ -42,7 +42,9 @@ final readonly class AmountThenName implements Phrase
             $of = $this->of($amount, $chart);
             $it = $chart->past($of, Kind::It);
             // "5 ml of this: …" is of what follows.
-            if (! $amount->isBare() && $of > $amount->to && $it > $of && ! $chart->isSign($it, ':')) {
+            $isIt = $of > $amount->to && $it > $of && ! $chart->isSign($it, ':')
+                && ! $chart->is($amount->to, Kind::Total) && $this->names->exactly($it, $chart) === [];
+            if (! $amount->isBare() && $isIt) {
                 yield new Found($it, self::COST, [new Item($amount, new Named('', 0.0, $of, $it))]);
             } else {
                 yield from $this->named($amount, $of, $chart);

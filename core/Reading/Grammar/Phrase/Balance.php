@@ -86,29 +86,50 @@ final readonly class Balance implements Phrase
     /** @return iterable<Found> "top it off with olive oil, right to the rim", "fill to 100 ml with jojoba" */
     private function toppedUp(int $place, Chart $chart): iterable
     {
-        $at = $chart->past($place, Kind::TopUp);
-        $whole = $part = null;
-        if ($at === $place) {
-            $part = $this->part($place, $chart);
-            [$to, $whole] = $part === null ? $this->level($place, $chart) : [$place, null];
-            [$to, $whole] = $whole === null ? $this->vessel($part->to ?? $place, $chart) : [$to, $whole];
-            if ($to === ($part->to ?? $place) || ! $this->isLink($to, $chart)) {
-                return;
-            }
-            $at = $to + 1;
-        } else {
-            $brim = $chart->past($at, Kind::Brim);
-            $at = $brim > $at && $this->isLink($brim, $chart) ? $brim + 1 : $at;
-        }
-        $at = $chart->past($at, Kind::Of);
-        foreach ($this->called($at, $chart) as $name) {
+        $part = $this->part($place, $chart);
+        [$at, $whole] = $this->filledUp($place, $part, $chart);
+        $of = $chart->past($at, Kind::Of);
+        foreach ($at > $place ? $this->called($of, $chart) : [] as $name) {
             $brim = $chart->past($chart->skip($name->to, ','), Kind::Brim);
             $to = $brim > $chart->skip($name->to, ',') ? $brim : $name->to;
-            $amount = $part === null ? $this->fill($whole, $place, $at)
-                : new Amount('', $part->count, Amount::LEVEL, $place, $at);
+            $amount = $part === null ? $this->fill($whole, $place, $of)
+                : new Amount('', $part->count, Amount::LEVEL, $place, $of);
             $size = $whole !== null && $this->isWhole($whole) ? new Aside(Fate::Size, Aside::VESSEL, $whole) : null;
             yield new Found($to, self::COST + $name->cost, [new Item($amount, $name)], $size);
         }
+    }
+
+    /** @return array{int, Amount|null} the token behind what fills up, and how far it goes; the place for none */
+    private function filledUp(int $place, ?Amount $part, Chart $chart): array
+    {
+        $at = $chart->past($place, Kind::TopUp);
+        if ($at > $place) {
+            $brim = $chart->past($at, Kind::Brim);
+
+            return [$brim > $at && $this->isLink($brim, $chart) ? $brim + 1 : $at, null];
+        }
+        [$at, $whole] = $this->sized($place, $chart);
+        if ($whole !== null) {
+            return [$at, $whole];
+        }
+        $from = $part->to ?? $place;
+        [$to, $whole] = $part === null ? $this->level($place, $chart) : [$place, null];
+        [$to, $whole] = $whole === null ? $this->vessel($from, $chart) : [$to, $whole];
+
+        return $to > $from && $this->isLink($to, $chart) ? [$to + 1, $whole] : [$place, null];
+    }
+
+    /** @return array{int, Amount|null} "30 ml bottle topped up with" */
+    private function sized(int $place, Chart $chart): array
+    {
+        $size = $chart->token($place)?->number === null ? null : Quantities::at($place, $chart)[0] ?? null;
+        if ($size === null || ! $this->isWhole($size)) {
+            return [$place, null];
+        }
+        $vessel = $chart->past($chart->skip($size->to, '-'), Kind::Vessel);
+        $at = $vessel > $size->to ? $chart->past($chart->skip($vessel, ',', '-', '–', '—'), Kind::TopUp) : $vessel;
+
+        return $at > $vessel ? [$at, $size] : [$place, null];
     }
 
     /** "Half fill a 200 ml bottle": a part before what is done. */
@@ -130,9 +151,7 @@ final readonly class Balance implements Phrase
         if ($at === $place) {
             return [$place, null];
         }
-        for ($skipped = 0; $skipped < 2 && $chart->is($at, Kind::Stop) && ! $this->isLink($at, $chart); $skipped++) {
-            $at++;
-        }
+        $at = $this->pastSmall($at, $chart);
         $size = Quantities::at($at, $chart)[0] ?? null;
         $size = $size !== null && $this->isWhole($size) && $chart->is($chart->skip($size->to, '-'), Kind::Vessel)
             ? $size : null;
@@ -145,8 +164,33 @@ final readonly class Balance implements Phrase
             return [$behind->to, $behind];
         }
         $brim = $chart->past($vessel, Kind::Brim);
+        $level = $brim > $vessel ? $this->inBrackets($brim, $chart) : null;
 
-        return $vessel > $at || $brim > $vessel ? [$brim, $size] : [$place, null];
+        return match (true) {
+            $level !== null => [$level->to + 1, $level],
+            $vessel > $at || $brim > $vessel => [$brim, $size],
+            default => [$place, null],
+        };
+    }
+
+    /** The token after two small words that join nothing. */
+    private function pastSmall(int $place, Chart $chart): int
+    {
+        for ($at = $place; $at < $place + 2 && $chart->is($at, Kind::Stop); $at++) {
+            if ($this->isLink($at, $chart) || $chart->is($at, Kind::Brim)) {
+                break;
+            }
+        }
+
+        return $at;
+    }
+
+    /** "(100 ml)" behind "to the neck". */
+    private function inBrackets(int $place, Chart $chart): ?Amount
+    {
+        $level = $chart->isSign($place, '(') ? Quantities::at($place + 1, $chart)[0] ?? null : null;
+
+        return $level !== null && $this->isWhole($level) && $chart->isSign($level->to, ')') ? $level : null;
     }
 
     /** @return iterable<Found> "jojoba ad 100 g", "aqua to 100", "water — balance", "olive oil q.s." */

@@ -31,7 +31,7 @@ final readonly class NameThenAmount implements Phrase
 
     private const BRACKET = 12;
 
-    private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>', '°', '†', '•', '·', '×'];
+    private const SIGNS = [':', '-', '–', '—', '=', ',', '|', '.', '…', '*', '→', '>', '°', '†', '•', '·', '×', '?'];
 
     public function __construct(private Namings $names, private Tails $tails)
     {

@@ -305,7 +305,8 @@ final readonly class Told implements Phrase
                 yield new Found($lasts, self::COST, [], new Aside(Fate::Size));
             }
             $total = $chart->past($amount->to, Kind::Yields);
-            if ($total > $amount->to && $chart->is($total - 1, Kind::Total)) {
+            $isTotal = $chart->is($total - 1, Kind::Total) || $chart->past($amount->to, Kind::Total) === $total;
+            if ($total > $amount->to && $isTotal) {
                 yield new Found($total, self::COST, [], new Aside(Fate::Size, Aside::WHOLE, $amount));
             }
         }
