@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown;
 
+use Crown\Words\Message;
 use DomainException;
 
 /**
@@ -17,24 +18,33 @@ abstract class Problem extends DomainException
 {
     private const NOT_ALLOWED = '{path} is not allowed as it is. Allowed: %s.';
 
+    private readonly string $sentence;
+
+    /** @var array<string, scalar> what the sentence was made with */
+    public readonly array $parameters;
+
     /**
      * @param  string  $path the field, as the form or the document names it: "size.grams", "herbs.0.amount"
      * @param  string  $cause what is wrong: "not-allowed", "too-many-lines"
-     * @param  string  $sentence with "{path}" where the field is named
-     * @param  array<string, scalar>  $parameters what the sentence was made with
+     * @param  Message|string  $sentence with "{path}" where the field is named
+     * @param  array<string, scalar>  $parameters what it was made with, beside what stands in the message
      */
     final protected function __construct(
         public readonly string $path,
         public readonly string $cause,
-        private readonly string $sentence,
-        public readonly array $parameters = [],
+        Message|string $sentence,
+        array $parameters = [],
     ) {
-        parent::__construct(str_replace('{path}', $path, $sentence));
+        $this->sentence = $sentence instanceof Message ? $sentence->words() : $sentence;
+        $this->parameters = [...$sentence instanceof Message ? $sentence->with : [], ...$parameters];
+        parent::__construct(str_replace('{path}', $path, $this->sentence));
     }
 
     /** A value that is not among those allowed. @param  string  $allowed in words */
-    public static function field(string $path, string $allowed): static
+    public static function field(string $path, Message|string $allowed): static
     {
+        $allowed = $allowed instanceof Message ? $allowed->words() : $allowed;
+
         return new static($path, 'not-allowed', sprintf(self::NOT_ALLOWED, $allowed), ['allowed' => $allowed]);
     }
 

@@ -151,7 +151,7 @@ final class SteepResource extends JsonResource
         return [
             'id' => $step->id,
             'does' => $step->does,
-            'why' => $step->why,
+            'why' => $step->why(),
             'fewest_hours' => $step->fewestHours,
             'most_hours' => $step->mostHours,
         ];

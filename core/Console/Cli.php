@@ -317,7 +317,7 @@ final readonly class Cli
                 $steep->recovery->yieldGrams()->best,
                 Straining::inShort($steep),
                 implode('', array_map(
-                    static fn (SteepAdvice $a): string => sprintf("%s: %s\n", $a->severity->value, $a->message),
+                    static fn (SteepAdvice $a): string => sprintf("%s: %s\n", $a->severity->value, $a->message()),
                     $advice,
                 )),
             ),

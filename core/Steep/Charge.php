@@ -8,6 +8,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\Name;
 use Crown\Measure\Band;
 use Crown\Measure\Number;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** What is in a jar: plants, oils, and water that was added on purpose. */
@@ -26,13 +27,13 @@ final readonly class Charge
     public function __construct(public array $herbs, public array $pours, public float $waterGrams = 0.0)
     {
         if ($herbs === []) {
-            throw SteepError::field('herbs', 'at least one plant');
+            throw SteepError::field('herbs', new Message('steep.allowed.one-plant'));
         }
         if ($pours === []) {
-            throw SteepError::field('oils', 'at least one oil');
+            throw SteepError::field('oils', new Message('steep.allowed.one-oil'));
         }
         if ($waterGrams < 0.0 || $waterGrams > 10_000.0) {
-            throw SteepError::field('water_grams', '0 to 10,000 g');
+            throw SteepError::field('water_grams', new Message('steep.allowed.water'));
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** Oil taken out while the rest goes on. */
@@ -12,7 +13,7 @@ final readonly class Draw
     public function __construct(public float $grams, public DateTimeImmutable $on)
     {
         if ($grams <= 0.0) {
-            throw SteepError::field('grams', 'more than 0 g');
+            throw SteepError::field('grams', new Message('steep.allowed.some-grams'));
         }
     }
 }

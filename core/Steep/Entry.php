@@ -9,6 +9,7 @@ use Crown\Catalogue\Name;
 use Crown\Json\Format;
 use Crown\Json\Node;
 use Crown\Measure\Number;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** One entry of a jar's journal: what happened, and on which day. */
@@ -73,19 +74,25 @@ final readonly class Entry
     /** One sentence that says what happened. */
     public function words(Catalogue $catalogue): string
     {
-        $grams = Number::shown($this->grams(), 1);
+        return $this->message($catalogue)->words();
+    }
+
+    private function message(Catalogue $catalogue): Message
+    {
+        $grams = ['grams' => Number::shown($this->grams(), 1)];
+        $named = [...$grams, 'name' => $this->named($catalogue)];
 
         return match ($this->kind) {
             EntryKind::Note => $this->seen(),
-            EntryKind::Weighed => sprintf('The jar weighs %s g.', $grams),
+            EntryKind::Weighed => new Message('steep.entry.jar', $grams),
             EntryKind::Moved => $this->moved(),
-            EntryKind::Herb => sprintf('Added %s g of %s.', $grams, $this->named($catalogue)),
-            EntryKind::Oil => sprintf('Topped up with %s g of %s.', $grams, $this->named($catalogue)),
-            EntryKind::Drawn => sprintf('Took %s g out; the rest goes on.', $grams),
+            EntryKind::Herb => new Message('steep.entry.herb', $named),
+            EntryKind::Oil => new Message('steep.entry.oil', $named),
+            EntryKind::Drawn => new Message('steep.entry.drawn', $grams),
             EntryKind::Bowl => $this->weighed(),
-            EntryKind::Sign => sprintf('Seen: %s', $this->data->text('sign')),
-            EntryKind::Settling => 'Left to settle.',
-            EntryKind::Ready => 'Put away.',
+            EntryKind::Sign => new Message('steep.entry.sign', ['sign' => $this->data->text('sign')]),
+            EntryKind::Settling => new Message('steep.entry.settling'),
+            EntryKind::Ready => new Message('steep.entry.ready'),
             EntryKind::Strained => $this->strained(),
         };
     }
@@ -96,21 +103,22 @@ final readonly class Entry
         return $this->kind === EntryKind::Strained && $this->data->text('herb') === 'kept';
     }
 
-    private function moved(): string
+    private function moved(): Message
     {
         $stay = $this->stay();
-        $how = [mb_strtolower($stay->method->label())];
-        if ($stay->celsius !== null) {
-            $how[] = sprintf('%s °C', Number::shown($stay->celsius, 0));
-        }
-        if ($stay->method->isHeated() && $stay->minutes !== null) {
-            $how[] = Number::counted($stay->minutes, 'minute', 1);
-        }
-        if ($stay->days !== null) {
-            $how[] = sprintf('%d %s', $stay->days, $stay->days === 1 ? 'day' : 'days');
-        }
+        $how = array_filter([
+            $stay->celsius === null ? null
+                : new Message('steep.entry.celsius', ['celsius' => Number::shown($stay->celsius, 0)]),
+            ! $stay->method->isHeated() || $stay->minutes === null ? null
+                : new Message('steep.entry.minutes', ['minutes' => round($stay->minutes, 1)]),
+            $stay->days === null ? null : new Message('steep.entry.days', ['days' => $stay->days]),
+        ]);
+        $words = [
+            mb_strtolower($stay->method->label()),
+            ...array_map(static fn (Message $m): string => $m->words(), array_values($how)),
+        ];
 
-        return sprintf('Moved: %s.', implode(', ', $how));
+        return new Message('steep.entry.moved', ['how' => implode(', ', $words)]);
     }
 
     private function method(): SteepMethod
@@ -125,32 +133,32 @@ final readonly class Entry
         return Name::inSentence($catalogue->has($id) ? $catalogue->get($id)->name : $id);
     }
 
-    private function seen(): string
+    private function seen(): Message
     {
         [$colour, $smell] = [$this->data->text('colour'), $this->data->text('smell')];
 
         return match (true) {
-            $colour !== '' && $smell !== '' => sprintf('Colour %s; smell %s', $colour, $smell),
-            $colour !== '' => sprintf('Colour %s', $colour),
-            $smell !== '' => sprintf('smell %s', $smell),
-            default => 'Looked at.',
+            $colour !== '' && $smell !== '' => new Message('steep.entry.colour-smell', [
+                'colour' => $colour,
+                'smell' => $smell,
+            ]),
+            $colour !== '' => new Message('steep.entry.colour', ['colour' => $colour]),
+            $smell !== '' => new Message('steep.entry.smell', ['smell' => $smell]),
+            default => new Message('steep.entry.looked'),
         };
     }
 
-    private function strained(): string
+    private function strained(): Message
     {
-        return $this->data->text('herb') === 'kept'
-            ? 'Strained. The herb is kept for another draw.'
-            : 'Strained. The herb is composted.';
+        return $this->keepsHerb() ? new Message('steep.entry.strained-kept') : new Message('steep.entry.strained');
     }
 
-    private function weighed(): string
+    private function weighed(): Message
     {
-        return sprintf(
-            'The bowl: %s g before heating, %s g after; %s g of water driven off.',
-            Number::shown($this->data->number('before') ?? 0.0, 3),
-            Number::shown($this->data->number('after') ?? 0.0, 3),
-            Number::shown($this->weighing()->lossGrams(), 1),
-        );
+        return new Message('steep.entry.bowl', [
+            'before' => Number::shown($this->data->number('before') ?? 0.0, 3),
+            'after' => Number::shown($this->data->number('after') ?? 0.0, 3),
+            'loss' => Number::shown($this->weighing()->lossGrams(), 1),
+        ]);
     }
 }

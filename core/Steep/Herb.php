@@ -9,6 +9,7 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Measure\CannotTell;
 use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** One plant in a jar: its form, what was done to it, and since when it is in. */
@@ -44,16 +45,16 @@ final readonly class Herb
             throw SteepError::field('form', implode(', ', array_keys($plant->forms)));
         }
         if ($grams <= 0.0 || $grams > 100_000.0) {
-            throw SteepError::field('amount', 'a mass above 0 and at most 100,000 g');
+            throw SteepError::field('amount', new Message('steep.allowed.mass'));
         }
         if ($draw < 1 || $draw > self::MOST_DRAWS) {
-            throw SteepError::field('draw', 'a first, second or third draw');
+            throw SteepError::field('draw', new Message('steep.allowed.draw'));
         }
         if ($preparation === Preparation::Bagged && $form !== 'powder') {
-            throw SteepError::field('preparation', 'a bag is for powder');
+            throw SteepError::field('preparation', new Message('steep.allowed.bagged'));
         }
         if ($preparation === Preparation::Wilted && $form !== 'fresh') {
-            throw SteepError::field('preparation', 'only what is fresh can be wilted');
+            throw SteepError::field('preparation', new Message('steep.allowed.wilted'));
         }
     }
 

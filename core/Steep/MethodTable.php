@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Measure\Property;
+use Crown\Words\Message;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -49,21 +50,19 @@ final readonly class MethodTable implements JsonSerializable
         $first = match (true) {
             $fresh => new Recommended(
                 SteepMethod::WaterBath,
-                'A fresh plant brings water. Dry or wilt it first, and cold and dark is best; if it must be fresh, the '
-                .'water bath with the bowl weighed before and after.',
+                new Message('steep.method.fresh'),
             ),
             $this->plans[0]->charge->solidPercent(SteepMethod::ColdDark->celsius()) >= self::SETS => new Recommended(
                 SteepMethod::WaterBath,
-                'This fat is set at room temperature, and what is set draws nothing: melt it.',
+                new Message('steep.method.set'),
             ),
             $short => new Recommended(
                 SteepMethod::WaterBath,
-                'This oil keeps too short a time for weeks of standing; an hour of warmth costs it little more than a '
-                .'day.',
+                new Message('steep.method.short'),
             ),
             default => new Recommended(
                 SteepMethod::ColdDark,
-                'It costs the least of the oil\'s life for what it draws, and needs no watching.',
+                new Message('steep.method.cold'),
             ),
         };
         foreach ($this->plans as $plan) {
@@ -75,14 +74,14 @@ final readonly class MethodTable implements JsonSerializable
             if ($plan->timeline->method === SteepMethod::WaterBath && $this->makesIt($plan)) {
                 return new Recommended(
                     SteepMethod::WaterBath,
-                    'Weeks of standing would be ready too late; the water bath is ready in time.',
+                    new Message('steep.method.late'),
                 );
             }
         }
 
         return new Recommended(
             $first->method,
-            'Nothing is ready by the day wanted. This is the best for a later day.',
+            new Message('steep.method.none'),
         );
     }
 

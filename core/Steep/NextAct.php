@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-use Crown\Measure\Number;
+use Crown\Words\Message;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -18,7 +18,7 @@ final readonly class NextAct implements JsonSerializable
         public NextKind $kind,
         public DateTimeImmutable $on,
         private DateTimeImmutable $today,
-        private string $sentence,
+        private Message $message,
     ) {
     }
 
@@ -26,14 +26,14 @@ final readonly class NextAct implements JsonSerializable
     public static function of(SteepPlan $plan, Standing $standing, DateTimeImmutable $today): self
     {
         $days = $plan->timeline;
-        $is = static fn (NextKind $kind, DateTimeImmutable $on, string $sentence): self => new self(
+        $is = static fn (NextKind $kind, DateTimeImmutable $on, Message $message): self => new self(
             $kind,
             $on,
             $today,
-            $sentence,
+            $message,
         );
         if ($standing->state === JarState::Spoiled) {
-            return $is(NextKind::Spoiled, $today, 'Spoiled: throw it away.');
+            return $is(NextKind::Spoiled, $today, new Message('steep.next.spoiled'));
         }
         if ($standing->state === JarState::Strained) {
             return self::afterStraining($is, $days->readyDay(), $today, $standing->putAway);
@@ -41,20 +41,24 @@ final readonly class NextAct implements JsonSerializable
         $settles = ! $days->method->isHeated() && $today >= $days->stopShaking();
 
         return match (true) {
-            $today >= $days->strainDay() => $is(NextKind::Strain, $days->strainDay(), 'Strain it{late}.'),
+            $today >= $days->strainDay() => $is(
+                NextKind::Strain,
+                $days->strainDay(),
+                new Message('steep.next.strain', ['late' => self::late($days->strainDay(), $today)]),
+            ),
             $settles && ! $standing->settling => $is(
                 NextKind::StopShaking,
                 $days->stopShaking(),
-                'Leave it to settle: no more shaking{late}.',
+                new Message('steep.next.stop-shaking', ['late' => self::late($days->stopShaking(), $today)]),
             ),
-            $settles => $is(NextKind::Settling, $days->strainDay(), 'Settling, untouched, until it is strained.'),
+            $settles => $is(NextKind::Settling, $days->strainDay(), new Message('steep.next.settling')),
             $plan->way->shakenDaily && ! $days->method->isHeated() => self::shaking(
                 $is,
                 $standing->lastShaken(),
                 $days->start,
                 $today,
             ),
-            default => $is(NextKind::Waiting, $days->strainDay(), 'Nothing until it is strained.'),
+            default => $is(NextKind::Waiting, $days->strainDay(), new Message('steep.next.waiting')),
         };
     }
 
@@ -75,18 +79,17 @@ final readonly class NextAct implements JsonSerializable
     /** Days by which it is late; 0 when it is not. */
     public function daysLate(): int
     {
-        return $this->isOverdue() ? (int) $this->on->diff($this->today)->format('%a') : 0;
+        return self::late($this->on, $this->today);
+    }
+
+    private static function late(DateTimeImmutable $on, DateTimeImmutable $today): int
+    {
+        return $on < $today ? (int) $on->diff($today)->format('%a') : 0;
     }
 
     public function words(): string
     {
-        $late = $this->daysLate();
-
-        return str_replace(
-            '{late}',
-            $late === 0 ? '' : sprintf(', %d %s late', $late, $late === 1 ? 'day' : 'days'),
-            $this->sentence,
-        );
+        return $this->message->words();
     }
 
     /** @return array{kind: string, on: string, overdue: bool, words: string} */
@@ -100,7 +103,7 @@ final readonly class NextAct implements JsonSerializable
         ];
     }
 
-    /** @param  callable(NextKind, DateTimeImmutable, string): self  $is */
+    /** @param  callable(NextKind, DateTimeImmutable, Message): self  $is */
     private static function afterStraining(
         callable $is,
         DateTimeImmutable $ready,
@@ -108,13 +111,17 @@ final readonly class NextAct implements JsonSerializable
         bool $putAway,
     ): self {
         return match (true) {
-            $putAway => $is(NextKind::Done, $today, 'Strained and put away.'),
-            $today >= $ready => $is(NextKind::Ready, $ready, 'Ready: put it away{late}.'),
-            default => $is(NextKind::Ready, $ready, 'Clearing until it is ready.'),
+            $putAway => $is(NextKind::Done, $today, new Message('steep.next.done')),
+            $today >= $ready => $is(
+                NextKind::Ready,
+                $ready,
+                new Message('steep.next.ready', ['late' => self::late($ready, $today)]),
+            ),
+            default => $is(NextKind::Ready, $ready, new Message('steep.next.clearing')),
         };
     }
 
-    /** @param  callable(NextKind, DateTimeImmutable, string): self  $is */
+    /** @param  callable(NextKind, DateTimeImmutable, Message): self  $is */
     private static function shaking(
         callable $is,
         ?DateTimeImmutable $last,
@@ -128,14 +135,14 @@ final readonly class NextAct implements JsonSerializable
             $last !== null && $last->format('Y-m-d') === $today->format('Y-m-d') => $is(
                 NextKind::Waiting,
                 $today->modify('+1 day'),
-                'Shaken today.',
+                new Message('steep.next.shaken'),
             ),
             $missed >= self::MISSED => $is(
                 NextKind::Shake,
                 $since->modify('+1 day'),
-                sprintf('Shake it: not shaken for %s.', Number::counted($missed + 1, 'day')),
+                new Message('steep.next.missed', ['days' => $missed + 1]),
             ),
-            default => $is(NextKind::Shake, $today, 'Shake it today.'),
+            default => $is(NextKind::Shake, $today, new Message('steep.next.shake')),
         };
     }
 }

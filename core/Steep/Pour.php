@@ -10,6 +10,7 @@ use Crown\Measure\CannotTell;
 use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** One oil in a jar, and since when it is in. */
@@ -39,7 +40,7 @@ final readonly class Pour
             throw SteepError::stillStands($oil->name);
         }
         if ($grams <= 0.0 || $grams > 100_000.0) {
-            throw SteepError::field('amount', 'a mass above 0 and at most 100,000 g');
+            throw SteepError::field('amount', new Message('steep.allowed.mass'));
         }
     }
 

@@ -10,6 +10,7 @@ use Crown\Measure\CannotTell;
 use Crown\Measure\Converter;
 use Crown\Measure\Kitchen;
 use Crown\Measure\MeasureError;
+use Crown\Words\Message;
 
 /**
  * Grams of what goes into a jar, from an amount as it is written: "40 g", "1 cup", "24 capsules of 400 mg", "412 - 180
@@ -36,11 +37,11 @@ final class Quantity
         if ($difference !== null) {
             return $difference > 0.0
                 ? $difference
-                : throw SteepError::field('amount', 'a bottle that weighs more full than empty');
+                : throw SteepError::field('amount', new Message('steep.allowed.bottle'));
         }
         $amount = AmountReader::read($written);
         if ($amount->unit->isRelative()) {
-            throw SteepError::field('amount', 'an amount of its own, for example "40 g" or "1 cup"');
+            throw SteepError::field('amount', new Message('steep.allowed.own-amount'));
         }
 
         return (new Converter($kitchen))->grams($amount, $ingredient->substance($form))->band->best;

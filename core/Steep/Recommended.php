@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-/** The way that is recommended for a jar, and why, as a sentence. */
+use Crown\Words\Message;
+
+/** The way that is recommended for a jar, and why. */
 final readonly class Recommended
 {
-    public function __construct(public SteepMethod $method, public string $why)
+    public function __construct(public SteepMethod $method, public Message $why)
     {
     }
 }

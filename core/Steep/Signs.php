@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-use Crown\Catalogue\Name;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /**
  * Signs that a heated steep is done, for the maker to check and record. Never a promise. Method page:
@@ -19,7 +19,7 @@ final class Signs
     /** Water in a leaf that is flesh, as a share of its mass. */
     private const FLESHY = 0.93;
 
-    /** @return list<string> none for a steep that is not heated */
+    /** @return list<Message> none for a steep that is not heated */
     public static function of(SteepPlan $plan): array
     {
         if (! $plan->timeline->method->isHeated()) {
@@ -30,35 +30,35 @@ final class Signs
             array_push($signs, ...self::ofWater($plan));
         }
         foreach ($plan->charge->herbs as $herb) {
-            $name = Name::inSentence($herb->plant->name);
+            $with = ['plant' => $herb->plant->name];
             $signs[] = match (true) {
-                self::turnsCrisp($herb) => sprintf('%s is crisp and has turned olive, not brown.', ucfirst($name)),
-                $herb->form === 'fresh' => sprintf('%s has shrunk, and has not turned brown.', ucfirst($name)),
-                $herb->form === 'seed' => sprintf('%s is golden and smells of itself, not burnt.', ucfirst($name)),
-                $herb->form === 'powder' => 'The oil has taken the powder\'s colour and smell.',
-                default => sprintf('%s has given its colour up and looks pale.', ucfirst($name)),
+                self::turnsCrisp($herb) => new Message('steep.sign.crisp', $with),
+                $herb->form === 'fresh' => new Message('steep.sign.shrunk', $with),
+                $herb->form === 'seed' => new Message('steep.sign.golden', $with),
+                $herb->form === 'powder' => new Message('steep.sign.powder'),
+                default => new Message('steep.sign.pale', $with),
             };
         }
 
-        return array_values(array_unique($signs));
+        return array_values(array_unique($signs, SORT_REGULAR));
     }
 
     /**
      * Under 100 °C nothing bubbles of itself, and a closed jar keeps what rises: there only the bowl tells.
      *
-     * @return list<string>
+     * @return list<Message>
      */
     private static function ofWater(SteepPlan $plan): array
     {
         $open = $plan->timeline->method->drivesWaterOff();
 
         return match (true) {
-            ! $open => ['A closed jar keeps its water: nothing to be seen shows that it is gone.'],
+            ! $open => [new Message('steep.sign.closed')],
             $plan->timeline->heldAt() >= self::BOILS => [
-                'The bubbling has stopped: the water is gone.',
-                'The oil is clear, without fog.',
+                new Message('steep.sign.bubbles'),
+                new Message('steep.sign.clear'),
             ],
-            default => ['The bowl weighs no less after ten minutes more: the water is gone.'],
+            default => [new Message('steep.sign.weight')],
         };
     }
 

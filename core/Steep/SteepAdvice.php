@@ -12,6 +12,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\Name;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /** One thing to know of a planned or running steep. */
@@ -23,7 +24,7 @@ final readonly class SteepAdvice implements JsonSerializable
     /** Per cent solid from which a fat at rest hardly draws. */
     private const SETS = 10.0;
 
-    private function __construct(public string $code, public Severity $severity, public string $message)
+    private function __construct(public string $code, public Severity $severity, public Message $says)
     {
     }
 
@@ -75,72 +76,56 @@ final readonly class SteepAdvice implements JsonSerializable
             static fn (Pour $pour): self => new self(
                 'steep.wet-oil',
                 Severity::Stop,
-                sprintf(
-                    '%s bears water%s A wet oil steeped again stays wet, and nothing keeps in it: take a dry one.',
-                    $pour->oil->name,
-                    $pour->oil->provenance->inherited->grown === null
-                        ? '.'
-                        : ': '.lcfirst($pour->oil->provenance->inherited->grown),
-                ),
+                new Message('steep.advice.wet-oil', [
+                    'oil' => $pour->oil->name,
+                    'grown' => $pour->oil->provenance->inherited->grown ?? 'none',
+                ]),
             ),
             $plan->charge->wetPours(),
         );
+        $stands = ! $plan->timeline->method->isHeated();
         if ($plan->charge->hasFresh()) {
-            $advice[] = new self(
-                'steep.fresh',
-                Severity::Caution,
-                'A fresh plant under oil brings water and, at room temperature, can grow dangerous microbes. Dry it '
-                    .'first: spread it thinly in the shade for days, until a leaf crumbles and a stem snaps. Or wilt '
-                    .'it: 12 to 24 hours, until it is limp and a third lighter, then a water bath, weighing the bowl '
-                    .'before and after. Never eat it.',
-            );
-            if (! $plan->timeline->method->isHeated() && ! $plan->water->isDry()) {
-                $advice[] = new self(
-                    'steep.fresh-cold',
-                    Severity::Stop,
-                    'Do not leave a fresh plant under oil for weeks: dry it first, or use the water bath.',
-                );
-            }
+            $advice[] = new self('steep.fresh', Severity::Caution, new Message('steep.advice.fresh'));
+        }
+        if ($plan->charge->hasFresh() && $stands && ! $plan->water->isDry()) {
+            $advice[] = new self('steep.fresh-cold', Severity::Stop, new Message('steep.advice.fresh-cold'));
         }
         if ($plan->charge->waterGrams > 0.0) {
-            $stands = ! $plan->timeline->method->isHeated();
             $advice[] = new self(
                 'steep.water-added',
                 $stands ? Severity::Stop : Severity::Caution,
-                sprintf(
-                    '%s g of water or gel go in on purpose. It draws nothing into oil that stays; all of it counts '
-                        .'until the bowl shows it gone.%s',
-                    Amount::number($plan->charge->waterGrams),
-                    $stands ? ' Over days it spoils the oil: leave it out.' : '',
-                ),
-            );
-        }
-        if (
-            $plan->timeline->method->isHeated()
-            && $plan->water->inGrams()->best > 0.0
-            && $plan->journal->weighings === []
-        ) {
-            $advice[] = new self(
-                'steep.weigh-bowl',
-                Severity::Caution,
-                'Weigh the bowl before and after heating: oil does not evaporate at these temperatures, so the loss is '
-                    .'water driven off. Without it all the water counts as still there.',
-            );
-        }
-        if ($plan->journal->weighings !== [] && ! $plan->water->isDry()) {
-            $advice[] = new self(
-                'steep.water-left',
-                Severity::Caution,
-                sprintf(
-                    'By the weighing about %s g of water are still in it, %s at worst. Heat on for ten minutes and '
-                        .'weigh again: no further loss shows it dry, and so does a scale of 0.1 g. Or treat it as wet.',
-                    Amount::number(round($plan->water->leftGrams()->best, 1)),
-                    Amount::number(round($plan->water->leftGrams()->high, 1)),
-                ),
+                new Message('steep.advice.water-added', [
+                    'grams' => Amount::number($plan->charge->waterGrams),
+                    'stands' => $stands ? 'yes' : 'no',
+                ]),
             );
         }
 
-        return $advice;
+        return [...$advice, ...self::ofBowl($plan)];
+    }
+
+    /** @return list<self> what the bowl tells, or would tell */
+    private static function ofBowl(SteepPlan $plan): array
+    {
+        $isWeighed = $plan->journal->weighings !== [];
+        if ($plan->timeline->method->isHeated() && $plan->water->inGrams()->best > 0.0 && ! $isWeighed) {
+            return [new self('steep.weigh-bowl', Severity::Caution, new Message('steep.advice.weigh-bowl'))];
+        }
+        if (! $isWeighed || $plan->water->isDry()) {
+            return [];
+        }
+        $left = $plan->water->leftGrams();
+
+        return [
+            new self(
+                'steep.water-left',
+                Severity::Caution,
+                new Message('steep.advice.water-left', [
+                    'likely' => Amount::number(round($left->best, 1)),
+                    'most' => Amount::number(round($left->high, 1)),
+                ]),
+            ),
+        ];
     }
 
     /** @return list<self> */
@@ -156,21 +141,19 @@ final readonly class SteepAdvice implements JsonSerializable
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Caution,
-                sprintf(
-                    '1 part to %s of oil is less than 1 to %s: the plant will not be covered.',
-                    $words($plan->ratio()),
-                    $words($usual->low),
-                ),
+                new Message('steep.advice.ratio-low', [
+                    'ratio' => $words($plan->ratio()),
+                    'least' => $words($usual->low),
+                ]),
             );
         } elseif ($plan->ratio() > $usual->high && ! self::isStrong($plan)) {
             $advice[] = new self(
                 'steep.ratio',
                 Severity::Note,
-                sprintf(
-                    '1 part to %s of oil is more than 1 to %s: the charge is thin.',
-                    $words($plan->ratio()),
-                    $words($usual->high),
-                ),
+                new Message('steep.advice.ratio-high', [
+                    'ratio' => $words($plan->ratio()),
+                    'most' => $words($usual->high),
+                ]),
             );
         }
         foreach ($plan->charge->herbs as $herb) {
@@ -178,22 +161,17 @@ final readonly class SteepAdvice implements JsonSerializable
                 $advice[] = new self(
                     'steep.toast',
                     Severity::Caution,
-                    sprintf(
-                        'Toasting %s: seconds matter. Off the heat at the first wisp of smoke; what has burnt smells '
-                            .'burnt for good.',
-                        Name::inSentence($herb->plant->name),
-                    ),
+                    new Message('steep.advice.toast', ['plant' => Name::inSentence($herb->plant->name)]),
                 );
             }
             if ($herb->draw > 1) {
                 $advice[] = new self(
                     'steep.reuse',
                     Severity::Note,
-                    sprintf(
-                        '%s was drawn before: this draw gives about %d %% of the first.',
-                        $herb->plant->name,
-                        (int) round(100 * $herb->reach()),
-                    ),
+                    new Message('steep.advice.reuse', [
+                        'plant' => $herb->plant->name,
+                        'percent' => (int) round(100 * $herb->reach()),
+                    ]),
                 );
             }
         }
@@ -202,13 +180,11 @@ final readonly class SteepAdvice implements JsonSerializable
             $advice[] = new self(
                 'steep.outlived',
                 Severity::Caution,
-                sprintf(
-                    '%s will hardly outlive this steep: %s to %s months are left of it. A shorter way, or an oil that '
-                        .'keeps longer, is better.',
-                    $plan->charge->oil()->name,
-                    $words($left->low),
-                    $words($left->high),
-                ),
+                new Message('steep.advice.outlived', [
+                    'oil' => $plan->charge->oil()->name,
+                    'least' => $words($left->low),
+                    'most' => $words($left->high),
+                ]),
             );
         }
         foreach ($plan->charge->pours as $pour) {
@@ -217,18 +193,20 @@ final readonly class SteepAdvice implements JsonSerializable
                 $advice[] = new self(
                     'steep.past',
                     Severity::Stop,
-                    sprintf(
-                        '%s on the shelf was to be used by %s: take a fresh one.',
-                        $pour->oil->name,
-                        $bottle->useBy->format('j F Y'),
-                    ),
+                    new Message('steep.advice.past', [
+                        'oil' => $pour->oil->name,
+                        'day' => $bottle->useBy->format('j F Y'),
+                    ]),
                 );
             }
             if ($pour->oil->provenance->withdrawn !== null) {
                 $advice[] = new self(
                     'steep.withdrawn',
                     Severity::Stop,
-                    sprintf('%s must not be used: %s', $pour->oil->name, $pour->oil->provenance->withdrawn),
+                    new Message('steep.advice.withdrawn', [
+                        'oil' => $pour->oil->name,
+                        'why' => $pour->oil->provenance->withdrawn,
+                    ]),
                 );
             }
         }
@@ -246,44 +224,49 @@ final readonly class SteepAdvice implements JsonSerializable
         }
         $advice = [];
         if ($air < 0.0) {
-            $advice[] = new self('steep.jar', Severity::Stop, 'The jar is too small for this much plant and oil.');
+            $advice[] = new self('steep.jar', Severity::Stop, new Message('steep.advice.jar-small'));
         } elseif ($air < $plan->geometry->wantedAirCm()) {
             $advice[] = new self(
                 'steep.jar',
                 Severity::Caution,
-                sprintf(
-                    'Only %.1f cm of air over the oil; leave %.1f cm%s.',
-                    $air,
-                    $plan->geometry->wantedAirCm(),
-                    $plan->charge->hasFresh() ? ', for a fresh plant swells' : '',
-                ),
+                new Message('steep.advice.jar-air', [
+                    'air' => sprintf('%.1f', $air),
+                    'wanted' => sprintf('%.1f', $plan->geometry->wantedAirCm()),
+                    'swells' => $plan->charge->hasFresh() ? 'yes' : 'no',
+                ]),
             );
         }
         if (round($cover, 1) < Geometry::LEAST_COVER) {
-            $more = $plan->geometry->gramsToCover($plan->charge->oil()) ?? 0.0;
-            $rises = Geometry::LEAST_COVER - $cover;
-            $advice[] = new self(
-                'steep.cover',
-                Severity::Caution,
-                sprintf('Only %.1f cm of oil over the plant; it needs %.1f cm. ', $cover, Geometry::LEAST_COVER)
-                    .($air - $rises < $plan->geometry->wantedAirCm()
-                        ? 'The jar has no room for more: a bigger jar, or less plant.'
-                        : sprintf(
-                            'About %s g more of %s would cover it.',
-                            Amount::number(round($more)),
-                            Name::inSentence($plan->charge->oil()->name),
-                        )),
-            );
+            $advice[] = new self('steep.cover', Severity::Caution, self::uncovered($plan, $air, $cover));
         }
         if ($plan->vessel->isNarrow()) {
             $advice[] = new self(
                 'steep.mouth',
                 Severity::Note,
-                'The jar\'s mouth is narrow: strain into a wide bowl or jug, then fill the bottle through a funnel.',
+                new Message('steep.advice.mouth'),
             );
         }
 
         return $advice;
+    }
+
+    /**
+     * @param  float  $air over the oil, cm
+     * @param  float  $cover oil over the plant, cm
+     */
+    private static function uncovered(SteepPlan $plan, float $air, float $cover): Message
+    {
+        $oil = $plan->charge->oil();
+        $with = ['cover' => sprintf('%.1f', $cover), 'needed' => sprintf('%.1f', Geometry::LEAST_COVER)];
+        $isFull = $air - (Geometry::LEAST_COVER - $cover) < $plan->geometry->wantedAirCm();
+
+        return $isFull
+            ? new Message('steep.advice.cover-full', $with)
+            : new Message('steep.advice.cover-room', [
+                ...$with,
+                'grams' => Amount::number(round($plan->geometry->gramsToCover($oil) ?? 0.0)),
+                'oil' => Name::inSentence($oil->name),
+            ]);
     }
 
     /** @return list<self> */
@@ -297,23 +280,21 @@ final readonly class SteepAdvice implements JsonSerializable
                 $plan->charge->oil()->composition->fattyAcids->polyunsaturated() > 40.0
                     ? Severity::Caution
                     : Severity::Note,
-                'Light oxidises oil: the weeks on the sill count double against its life.',
+                new Message('steep.advice.light'),
             );
         }
         if (array_filter($plan->journal->stays, static fn (Stay $s): bool => $s->method->isHeated()) !== []) {
             $advice[] = new self(
                 'steep.heat',
                 Severity::Caution,
-                'Hot oil and steam burn. Never leave oil on heat, keep every drop of water out of it, and warm a cold '
-                    .'jar slowly: it cracks in boiling water.',
+                new Message('steep.advice.heat'),
             );
         }
         if ($plan->timeline->method === SteepMethod::DirectHeat) {
             $advice[] = new self(
                 'steep.direct',
                 Severity::Caution,
-                'Direct heat burns a herb in seconds and an oil in minutes: lowest flame, stirring without a pause, '
-                    .'off at the first smoke. The water bath does the same with less risk.',
+                new Message('steep.advice.direct'),
             );
         }
 
@@ -333,12 +314,10 @@ final readonly class SteepAdvice implements JsonSerializable
             new self(
                 'steep.sets',
                 Severity::Caution,
-                sprintf(
-                    'About %.0f %% of the oil is solid at %s °C, and what is set draws nothing. Hold it warmer, or '
-                        .'take the water bath.',
-                    $solid,
-                    Amount::number($held),
-                ),
+                new Message('steep.advice.sets', [
+                    'percent' => sprintf('%.0f', $solid),
+                    'celsius' => Amount::number($held),
+                ]),
             ),
         ];
     }
@@ -363,18 +342,25 @@ final readonly class SteepAdvice implements JsonSerializable
                 $says[] = rtrim($precautions->pregnancy->words().' '.$precautions->pregnancyReason);
             }
             if ($precautions->allergens !== []) {
-                $says[] = sprintf('It holds %s: ask before giving it away.', implode(', ', $precautions->allergens));
+                $allergens = implode(', ', $precautions->allergens);
+                $says[] = (new Message('steep.advice.allergens', ['allergens' => $allergens]))->words();
             }
             $age = $part->facts->best(Property::MinimumAge, 0.0);
             if ($age > 0.0) {
-                $says[] = rtrim(sprintf('Not for children under %g. %s', $age, $precautions->ageReason));
+                $says[] = rtrim((new Message('steep.advice.age', [
+                    'years' => $age,
+                    'why' => $precautions->ageReason ?? '',
+                ]))->words());
             }
             if ($says !== []) {
                 $grave = array_filter($cautions, static fn (Caution $c): bool => $c->kind->isGrave()) !== [];
                 $advice[$part->id] = new self(
                     'steep.caution',
                     $grave ? Severity::Caution : Severity::Note,
-                    sprintf('%s: %s', $part->name, lcfirst(implode(' ', array_unique($says)))),
+                    new Message('steep.advice.caution', [
+                        'part' => $part->name,
+                        'says' => implode(' ', array_unique($says)),
+                    ]),
                 );
             }
         }
@@ -406,14 +392,12 @@ final readonly class SteepAdvice implements JsonSerializable
             $advice[] = new self(
                 'steep.constituent',
                 Severity::Caution,
-                sprintf(
-                    'It may hold %s %% of %s at worst; on skin its limit is %s %%. Let it be at most %s %% of what it '
-                        .'goes into.',
-                    Amount::number(round($percent, 2)),
-                    $name,
-                    Amount::number($allowed),
-                    Amount::number(max(0.1, floor(1000.0 * $allowed / $percent) / 10.0)),
-                ),
+                new Message('steep.advice.constituent', [
+                    'percent' => Amount::number(round($percent, 2)),
+                    'name' => $name,
+                    'limit' => Amount::number($allowed),
+                    'share' => Amount::number(max(0.1, floor(1000.0 * $allowed / $percent) / 10.0)),
+                ]),
             );
         }
 
@@ -440,7 +424,7 @@ final readonly class SteepAdvice implements JsonSerializable
             $advice[] = new self(
                 'steep.press',
                 Severity::Caution,
-                'Pressing a fresh or powdered charge drives water and fines through. Let it drip.',
+                new Message('steep.advice.press'),
             );
         }
         foreach ($plan->charge->pours as $pour) {
@@ -448,10 +432,7 @@ final readonly class SteepAdvice implements JsonSerializable
                 $advice[] = new self(
                     'steep.rags',
                     Severity::Caution,
-                    sprintf(
-                        '%s dries in air: cloths soaked with it can heat themselves. Wash them at once.',
-                        $pour->oil->name,
-                    ),
+                    new Message('steep.advice.rags', ['oil' => $pour->oil->name]),
                 );
             }
         }
@@ -459,9 +440,15 @@ final readonly class SteepAdvice implements JsonSerializable
         return $advice;
     }
 
+    /** What it says, in words. */
+    public function message(): string
+    {
+        return $this->says->words();
+    }
+
     /** @return array{code: string, severity: string, message: string} */
     public function jsonSerialize(): array
     {
-        return ['code' => $this->code, 'severity' => $this->severity->value, 'message' => $this->message];
+        return ['code' => $this->code, 'severity' => $this->severity->value, 'message' => $this->message()];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Steep;
 
 use Crown\Measure\Bounds;
+use Crown\Words\Message;
 
 /** The schools of drawing a plant into oil. Method page: docs/methods/steeps.md. */
 enum SteepMethod: string
@@ -95,29 +96,33 @@ enum SteepMethod: string
 
     public function label(): string
     {
-        return match ($this) {
-            self::ColdDark => 'Cold and dark',
-            self::SunnySill => 'Sunny sill',
-            self::WaterBath => 'Water bath',
-            self::HotJar => 'Closed jar in hot water',
-            self::DirectHeat => 'Gentle direct heat',
-            self::BlendHeat => 'Blend, then heat',
-            self::LeaveIn => 'Leave the herb in',
+        $label = match ($this) {
+            self::ColdDark => new Message('steep.way.cold-dark'),
+            self::SunnySill => new Message('steep.way.sunny-sill'),
+            self::WaterBath => new Message('steep.way.water-bath'),
+            self::HotJar => new Message('steep.way.hot-jar'),
+            self::DirectHeat => new Message('steep.way.direct-heat'),
+            self::BlendHeat => new Message('steep.way.blend-heat'),
+            self::LeaveIn => new Message('steep.way.leave-in'),
         };
+
+        return $label->words();
     }
 
     /** How much hands and eyes it asks for. */
     public function watching(): string
     {
-        return match ($this) {
-            self::ColdDark => 'a shake a day',
-            self::SunnySill => 'a shake a day, and a look at the lid for mist',
-            self::LeaveIn => 'a shake now and then; the herb must stay under the oil',
-            self::WaterBath => 'stay beside it for the hour',
-            self::HotJar => 'pour once, and leave it',
-            self::DirectHeat => 'stir without a pause',
-            self::BlendHeat => 'blend, then stay beside it',
+        $label = match ($this) {
+            self::ColdDark => new Message('steep.watch.cold-dark'),
+            self::SunnySill => new Message('steep.watch.sunny-sill'),
+            self::LeaveIn => new Message('steep.watch.leave-in'),
+            self::WaterBath => new Message('steep.watch.water-bath'),
+            self::HotJar => new Message('steep.watch.hot-jar'),
+            self::DirectHeat => new Message('steep.watch.direct-heat'),
+            self::BlendHeat => new Message('steep.watch.blend-heat'),
         };
+
+        return $label->words();
     }
 
     /** 1 least to 5 most: what can go wrong for hands and oil. */

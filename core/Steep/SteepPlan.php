@@ -6,7 +6,7 @@ namespace Crown\Steep;
 
 use Crown\Measure\Band;
 use Crown\Measure\Months;
-use Crown\Measure\Number;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /**
@@ -109,17 +109,15 @@ final readonly class SteepPlan
         foreach ($this->charge->herbs as $herb) {
             $days = $herb->form === 'fresh' ? $this->daysUnheated($herb->since) : 0.0;
             if ($days > self::STANDS_WET) {
-                return sprintf(
-                    '%s stood fresh under oil for %s: microbes may have grown.',
-                    $herb->plant->name,
-                    Number::counted($days, 'day'),
-                );
+                $with = ['plants' => $herb->plant->name, 'days' => (int) round($days)];
+
+                return (new Message('steep.grown.fresh', $with))->words();
             }
         }
         $days = $this->charge->waterGrams > 0.0 ? $this->daysUnheated($this->timeline->start) : 0.0;
 
         return $days > self::STANDS_WET
-            ? sprintf('Water stood in the oil for %s: microbes may have grown.', Number::counted($days, 'day'))
+            ? (new Message('steep.grown.water', ['days' => (int) round($days)]))->words()
             : null;
     }
 

@@ -28,7 +28,7 @@ final class SteepStart
         $decided = $before === null ? [] : array_map(self::words(...), self::stops($before, $limits));
         $stops = array_values(array_filter(
             self::stops($plan, $limits),
-            static fn (SteepAdvice $a): bool => ! in_array($a->message, $decided, true),
+            static fn (SteepAdvice $a): bool => ! in_array($a->message(), $decided, true),
         ));
         $said = array_map(self::words(...), $stops);
         foreach ($stops as $stop) {
@@ -43,7 +43,7 @@ final class SteepStart
 
     private static function words(SteepAdvice $advice): string
     {
-        return $advice->message;
+        return $advice->message();
     }
 
     /**

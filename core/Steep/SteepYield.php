@@ -23,6 +23,7 @@ use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Months;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** What came out of a steep: an oil that carries its water, its age, its parents and its plants' constituents. */
@@ -60,14 +61,11 @@ final readonly class SteepYield
         if ($grams <= 0.0 || $grams > $plan->charge->oilGrams() * 1.5) {
             throw SteepError::field(
                 'yield_grams',
-                sprintf(
-                    'more than 0 and at most %g g, half again the oil that went in',
-                    $plan->charge->oilGrams() * 1.5,
-                ),
+                new Message('steep.allowed.yield', ['most' => sprintf('%g', $plan->charge->oilGrams() * 1.5)]),
             );
         }
         if ($lossGrams < 0.0) {
-            throw SteepError::field('loss_grams', 'zero or more');
+            throw SteepError::field('loss_grams', new Message('steep.allowed.zero-or-more'));
         }
     }
 

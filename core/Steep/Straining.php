@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Measure\Number;
 use Crown\Measure\Tools;
 use Crown\Measure\Weave;
+use Crown\Words\Message;
 
 /**
  * How a steep is strained, step by step, from its particle size, its water and its jar. Method page:
@@ -28,52 +30,51 @@ final class Straining
             new StrainStep(
                 'bowl',
                 $plan->vessel->isNarrow()
-                    ? 'Set out a wide bowl or jug: the jar\'s mouth is too narrow to strain into.'
-                    : 'Set out a wide bowl or jug to strain into.',
-                'A narrow bottle is filled through a funnel afterwards, and nothing runs down its side.',
+                    ? new Message('steep.strain.bowl-narrow')
+                    : new Message('steep.strain.bowl'),
+                [new Message('steep.strain.bowl-why')],
             ),
             self::settling($plan),
         ];
         if ($plan->charge->hasFines() && self::settles($plan)) {
             $steps[] = new StrainStep(
                 'pour',
-                'Pour the clear oil off the top, slowly, and stop when the first cloud comes.',
-                'The fines lie at the bottom; what was settled stays settled only while it is not shaken.',
+                new Message('steep.strain.pour'),
+                [new Message('steep.strain.pour-why')],
             );
         }
         $steps[] = self::withOwn(self::cloth($plan), $plan, $own ?? new Tools());
         $steps[] = self::pressing($plan);
         $steps[] = new StrainStep(
             'weigh',
-            'Weigh what came out.',
-            sprintf(
-                'Foretold: %d g, between %d and %d. What stays in the herb is what you learn from.',
-                round($plan->recovery->yieldGrams()->best),
-                round($plan->recovery->yieldGrams()->low),
-                round($plan->recovery->yieldGrams()->high),
-            ),
+            new Message('steep.strain.weigh'),
+            [
+                new Message('steep.strain.weigh-why', [
+                    'likely' => Number::shown($plan->recovery->yieldGrams()->best, 0),
+                    'least' => Number::shown($plan->recovery->yieldGrams()->low, 0),
+                    'most' => Number::shown($plan->recovery->yieldGrams()->high, 0),
+                ]),
+            ],
         );
         if (! $plan->water->isDry()) {
             $steps[] = new StrainStep(
                 'water',
-                'Look for water: let it stand in a glass. Drops or a cloudy layer at the bottom are water, a brown '
-                    .'powder is sediment.',
-                'Water was brought in and not shown driven off. Leave the last centimetre behind, or freeze it and '
-                    .'pour the oil off, or treat the lot as bearing water.',
+                new Message('steep.strain.water'),
+                [new Message('steep.strain.water-why')],
             );
         }
         $steps[] = new StrainStep(
             'bottle',
-            'Fill a dry bottle through a funnel, and label it.',
-            'Wet glass puts the water back.',
+            new Message('steep.strain.bottle'),
+            [new Message('steep.strain.bottle-why')],
         );
         $steps[] = new StrainStep(
             'herb',
             max([1, ...array_map(static fn (Herb $h): int => $h->draw, $plan->charge->herbs)]) < Herb::MOST_DRAWS
             && ! $plan->charge->hasFresh()
-                ? 'Keep the herb for another draw today, or compost it.'
-                : 'Compost the herb.',
-            'A second draw gives about half of the first, a third a quarter; a wet herb does not keep.',
+                ? new Message('steep.strain.herb-keep')
+                : new Message('steep.strain.herb-compost'),
+            [new Message('steep.strain.herb-why')],
         );
 
         return $steps;
@@ -85,7 +86,10 @@ final class Straining
         $cloth = self::cloth($plan);
         $settle = self::settling($plan);
 
-        return implode(' ', [$settle->does, $cloth->does, self::pressing($plan)->does]);
+        return implode(' ', array_map(
+            static fn (StrainStep $step): string => $step->does->words(),
+            [$settle, $cloth, self::pressing($plan)],
+        ));
     }
 
     private static function settling(SteepPlan $plan): StrainStep
@@ -93,43 +97,43 @@ final class Straining
         return match (true) {
             $plan->charge->hasFresh() && $plan->timeline->method->isHeated() => new StrainStep(
                 'settle',
-                'Strain it warm, the same day. It does not stand at room temperature.',
-                'A fresh plant gives water for as long as it lies in the oil, and things grow in it.',
+                new Message('steep.strain.settle-fresh-warm'),
+                [new Message('steep.strain.settle-fresh-warm-why')],
                 0,
                 0,
             ),
             $plan->charge->hasFresh() => new StrainStep(
                 'settle',
-                'Lift the plant out at once, and let the oil stand in the fridge for half a day.',
-                'Water sinks; the last centimetre is left behind.',
+                new Message('steep.strain.settle-fresh'),
+                [new Message('steep.strain.settle-fresh-why')],
                 12,
                 24,
             ),
             self::isSet($plan) => new StrainStep(
                 'settle',
-                'Warm it until it is liquid, and strain it warm.',
-                'This fat is set at room temperature; nothing runs through a cloth then.',
+                new Message('steep.strain.settle-set'),
+                [new Message('steep.strain.settle-set-why')],
                 0,
                 0,
             ),
             $plan->charge->hasFines() => new StrainStep(
                 'settle',
-                'Let it settle untouched for 36 to 48 hours.',
-                'Powder goes straight through a strainer; it has to lie down first.',
+                new Message('steep.strain.settle-fines'),
+                [new Message('steep.strain.settle-fines-why')],
                 36,
                 48,
             ),
             $plan->timeline->method->isHeated() => new StrainStep(
                 'settle',
-                'Let it cool until it is lukewarm, then strain it.',
-                'Warm oil runs through a cloth more easily, and burns nobody.',
+                new Message('steep.strain.settle-warm'),
+                [new Message('steep.strain.settle-warm-why')],
                 0,
                 0,
             ),
             default => new StrainStep(
                 'settle',
-                'Strain it after two days without a shake.',
-                'What floats comes down.',
+                new Message('steep.strain.settle'),
+                [new Message('steep.strain.settle-why')],
                 0,
                 0,
             ),
@@ -152,20 +156,23 @@ final class Straining
         return match (true) {
             $plan->charge->hasFines() => new StrainStep(
                 'filter',
-                'Filter the rest through paper or a double cloth. Never a stocking or a coarse sieve: powder goes '
-                    .'straight through.',
-                'The fines are finer than any weave but paper.',
+                new Message('steep.strain.filter-fines'),
+                [new Message('steep.strain.filter-fines-why')],
             ),
             self::isBagged($plan) => new StrainStep(
                 'filter',
-                'Lift the bag out and let it drip.',
-                'The powder stayed in its bag; press it and it does not.',
+                new Message('steep.strain.filter-bag'),
+                [new Message('steep.strain.filter-bag-why')],
             ),
-            self::isCoarse($plan) => new StrainStep('filter', 'A strainer is enough.', 'The pieces are coarse.'),
+            self::isCoarse($plan) => new StrainStep(
+                'filter',
+                new Message('steep.strain.filter-coarse'),
+                [new Message('steep.strain.filter-coarse-why')],
+            ),
             default => new StrainStep(
                 'filter',
-                'Strain through a cloth, gently.',
-                'Cut herb has small pieces that a strainer lets through.',
+                new Message('steep.strain.filter'),
+                [new Message('steep.strain.filter-why')],
             ),
         };
     }
@@ -178,12 +185,14 @@ final class Straining
             return $step;
         }
         $fits = $own->strainerFor($weave);
+        $own = $fits === null
+            ? new Message('steep.strain.own-none')
+            : new Message('steep.strain.own', ['strainer' => $fits->name]);
 
         return new StrainStep(
             $step->id,
             $step->does,
-            $step->why
-                .($fits === null ? ' None of your strainers is fine enough.' : sprintf(' Yours: %s.', $fits->name)),
+            [...$step->why, $own],
             $step->fewestHours,
             $step->mostHours,
         );
@@ -214,19 +223,23 @@ final class Straining
     private static function pressing(SteepPlan $plan): StrainStep
     {
         if ($plan->charge->hasFresh() || $plan->charge->hasFines()) {
-            return new StrainStep('press', 'Do not press: let it drip.', 'Pressing drives water and fines through.');
+            return new StrainStep(
+                'press',
+                new Message('steep.strain.press-not'),
+                [new Message('steep.strain.press-not-why')],
+            );
         }
 
         return $plan->way->pressed
             ? new StrainStep(
                 'press',
-                'Press it, gently, for the last of it.',
-                'A third of the oil stays in a dry herb that only drips.',
+                new Message('steep.strain.press'),
+                [new Message('steep.strain.press-why')],
             )
             : new StrainStep(
                 'press',
-                'Let it drip for an hour.',
-                'Pressing would give about half of what stays behind; you chose not to.',
+                new Message('steep.strain.drip'),
+                [new Message('steep.strain.drip-why')],
             );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
-use Crown\Measure\Number;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** Whether a plan still fits today and the day it is wanted; and if it does not, what still can. */
@@ -20,7 +20,7 @@ final class Timing
         if ($latest >= $today) {
             return [
                 'fits' => true,
-                'message' => sprintf('Begin by %s.', $latest->format('j F')),
+                'message' => (new Message('steep.timing.begin', ['day' => $latest->format('j F')]))->words(),
                 'latest_start' => $latest->format('Y-m-d'),
             ];
         }
@@ -32,18 +32,17 @@ final class Timing
             $shorter < $plan->timeline->standsDays()
             && $plan->standing($shorter)->startingOn($today)->timeline->readyDay() <= $wanted
         ) {
-            $still[] = sprintf(
-                'let it stand %s instead of %d',
-                Number::counted($shorter, 'day'),
-                $plan->timeline->standsDays(),
-            );
+            $still[] = new Message('steep.timing.shorter', [
+                'days' => $shorter,
+                'planned' => $plan->timeline->standsDays(),
+            ]);
         }
         foreach ([SteepMethod::WaterBath, SteepMethod::HotJar] as $method) {
             if (
                 $plan->timeline->method !== $method
                 && $plan->by($method)->startingOn($today)->timeline->readyDay() <= $wanted
             ) {
-                $still[] = sprintf('use the way "%s"', mb_strtolower($method->label()));
+                $still[] = new Message('steep.timing.other-way', ['way' => mb_strtolower($method->label())]);
 
                 break;
             }
@@ -51,12 +50,13 @@ final class Timing
 
         return [
             'fits' => false,
-            'message' => sprintf(
-                'It should have begun on %s. Begun today it is ready on %s.%s',
-                $latest->format('j F'),
-                $earliest->format('j F'),
-                $still === [] ? '' : ' To be in time: '.implode(', or ', $still).'.',
-            ),
+            'message' => implode(' ', array_map(static fn (Message $m): string => $m->words(), [
+                new Message('steep.timing.late', [
+                    'begun' => $latest->format('j F'),
+                    'ready' => $earliest->format('j F'),
+                ]),
+                ...$still,
+            ])),
             'latest_start' => $latest->format('Y-m-d'),
         ];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Words\Message;
+
 /** A jar with straight sides. What is not known is null. */
 final readonly class Vessel
 {
@@ -18,7 +20,7 @@ final readonly class Vessel
     ) {
         $outside = static fn (?float $size, float $most): bool => $size !== null && ($size <= 0.0 || $size > $most);
         if ($outside($millilitres, 100_000.0) || $outside($diameterCm, 100.0) || $outside($mouthCm, 100.0)) {
-            throw SteepError::field('jar_ml', 'a jar of up to 100,000 ml and 100 cm, or nothing where it is not known');
+            throw SteepError::field('jar_ml', new Message('steep.allowed.jar'));
         }
     }
 

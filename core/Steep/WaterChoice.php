@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Words\Message;
+
 /** What was done about water that the weighing test did not show driven off. */
 enum WaterChoice: string
 {
@@ -16,10 +18,12 @@ enum WaterChoice: string
 
     public function label(): string
     {
-        return match ($this) {
-            self::Kept => 'Treat it as bearing water',
-            self::DrawnOff => 'Settled, drawn off, the last centimetre left',
-            self::FrozenPoured => 'Frozen, and the oil poured off',
+        $label = match ($this) {
+            self::Kept => new Message('steep.water.kept'),
+            self::DrawnOff => new Message('steep.water.drawn-off'),
+            self::FrozenPoured => new Message('steep.water.frozen-poured'),
         };
+
+        return $label->words();
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Steep;
 
+use Crown\Words\Message;
+
 /** How a jar is looked after, and for how long. */
 final readonly class Way
 {
@@ -28,15 +30,15 @@ final readonly class Way
         public bool $shakenSometimes = false,
     ) {
         if ($celsius < 0.0 || $celsius > 150.0) {
-            throw SteepError::field('celsius', '0 to 150 °C');
+            throw SteepError::field('celsius', new Message('steep.allowed.celsius'));
         }
         if ($minutes < 0.0 || $minutes > 1440.0) {
-            throw SteepError::field('held_for', 'a time of at most a day');
+            throw SteepError::field('held_for', new Message('steep.allowed.held-for'));
         }
         if ($days !== null && ($days < 1 || $days > self::MOST_DAYS)) {
             throw SteepError::field(
                 'days',
-                sprintf('1 to %d days, or nothing for as the method has it', self::MOST_DAYS),
+                new Message('steep.allowed.days', ['most' => self::MOST_DAYS]),
             );
         }
     }

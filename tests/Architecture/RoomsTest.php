@@ -15,6 +15,7 @@ final class RoomsTest
     /** The rooms of core: each may import those before it, and none after it. */
     private const CORE = [
         'Json',
+        'Words',
         'Measure',
         'Catalogue',
         'Formula',

@@ -165,7 +165,7 @@ final class MethodPagesTest extends CoreTestCase
         );
         $does = static fn (Preparation $preparation): string => implode(
             ' ',
-            array_map(static fn (StrainStep $s): string => $s->does, Straining::steps($plan($preparation))),
+            array_map(static fn (StrainStep $s): string => $s->does->words(), Straining::steps($plan($preparation))),
         );
 
         self::assertSame(

@@ -45,6 +45,9 @@ final class NameIndex
     /** Likeness up to which a name is listened to, and what one is like that only sounds so. */
     private const SOUNDS = 0.78;
 
+    /** Share of the letters that may be written otherwise in what sounds alike. */
+    private const OTHERWISE = 0.6;
+
     /** Signs of a sound from which it tells one name from another. */
     private const SOUND = 4;
 
@@ -248,13 +251,20 @@ final class NameIndex
         }
         foreach ([$words, str_replace('h', 'j', $words)] as $spoken) {
             foreach (self::soundsOf($spoken) as $sound) {
-                if (strlen($sound) >= self::SOUND && isset($this->sounds[$sound])) {
-                    return $this->sounds[$sound];
+                $name = strlen($sound) >= self::SOUND ? $this->sounds[$sound] ?? '' : '';
+                if ($name !== '' && self::isWrittenAlike(implode(' ', $words), $name)) {
+                    return $name;
                 }
             }
         }
 
         return null;
+    }
+
+    /** Whether at least a few of its letters stand where they are written: "toghurt" is no green tea. */
+    private static function isWrittenAlike(string $wanted, string $name): bool
+    {
+        return levenshtein($wanted, $name) <= self::OTHERWISE * max(strlen($wanted), strlen($name));
     }
 
     /**

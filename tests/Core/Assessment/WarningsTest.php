@@ -71,7 +71,7 @@ final class WarningsTest extends CoreTestCase
         $herb = new Herb(self::catalogue()->get('st-johns-wort'), 'dried', 40, new DateTimeImmutable('2027-03-01'));
         $pour = new Pour(self::catalogue()->get('olive-oil'), 300, new DateTimeImmutable('2027-03-01'));
         $plan = SteepPlan::begun(Charge::of($herb, $pour), SteepMethod::ColdDark);
-        $says = array_map(static fn (SteepAdvice $a): string => $a->message, SteepAdvice::on($plan, []));
+        $says = array_map(static fn (SteepAdvice $a): string => $a->message(), SteepAdvice::on($plan, []));
         self::assertNotSame([], array_filter($says, static fn (string $s): bool => str_contains($s, 'sunlight')));
 
         $oil = (new SteepYield($plan, 240))->ingredient('steep-1', "St John's wort in olive oil");

@@ -196,7 +196,7 @@ final class FiguresTest extends CoreTestCase
                 $plan->timeline->daysUntilReady(),
             ],
             'advice' => array_map(
-                static fn (SteepAdvice $a): array => [$a->code, $a->severity->value, self::numbersIn($a->message)],
+                static fn (SteepAdvice $a): array => [$a->code, $a->severity->value, self::numbersIn($a->message())],
                 SteepAdvice::on($plan, []),
             ),
             'strain' => array_map(

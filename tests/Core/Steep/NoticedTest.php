@@ -17,6 +17,7 @@ use Crown\Steep\SteepError;
 use Crown\Steep\SteepMethod;
 use Crown\Steep\SteepYield;
 use Crown\Steep\Way;
+use Crown\Words\Message;
 use DateTimeImmutable;
 use Tests\Core\CoreTestCase;
 
@@ -30,34 +31,35 @@ final class NoticedTest extends CoreTestCase
 
     public function test_a_heated_jar_has_the_signs_of_what_is_in_it_and_a_cold_one_none(): void
     {
-        $of = static fn (string $plant, string $form, SteepMethod $method): array => Signs::of(self::onePlant(
-            self::catalogue()->get($plant),
-            $form,
-            40.0,
-            self::catalogue()->get('olive-oil'),
-            400.0,
-            $method,
-            self::start(),
-        ));
+        $of = static fn (string $plant, string $form, SteepMethod $method): array => array_map(
+            static fn (Message $sign): string => $sign->key,
+            Signs::of(self::onePlant(
+                self::catalogue()->get($plant),
+                $form,
+                40.0,
+                self::catalogue()->get('olive-oil'),
+                400.0,
+                $method,
+                self::start(),
+            )),
+        );
         self::assertSame([], $of('fenugreek', 'seed', SteepMethod::ColdDark));
         self::assertSame(
-            ['Fenugreek seed is golden and smells of itself, not burnt.'],
+            ['steep.sign.golden'],
             $of('fenugreek', 'seed', SteepMethod::WaterBath),
         );
         self::assertSame(
-            ['The oil has taken the powder\'s colour and smell.'],
+            ['steep.sign.powder'],
             $of('rosemary', 'powder', SteepMethod::WaterBath),
         );
         self::assertSame(
-            ['Rosemary leaf has given its colour up and looks pale.'],
+            ['steep.sign.pale'],
             $of('rosemary', 'dried', SteepMethod::WaterBath),
         );
         $fresh = $of('rosemary', 'fresh', SteepMethod::WaterBath);
-        self::assertCount(2, $fresh);
-        self::assertStringContainsString('weighs no less', $fresh[0]);
-        self::assertStringContainsString('crisp', $fresh[1]);
-        self::assertStringContainsString('nothing to be seen', $of('rosemary', 'fresh', SteepMethod::HotJar)[0]);
-        self::assertStringNotContainsString('crisp', implode(' ', $of('garlic', 'fresh', SteepMethod::WaterBath)));
+        self::assertSame(['steep.sign.weight', 'steep.sign.crisp'], $fresh);
+        self::assertContains('steep.sign.closed', $of('rosemary', 'fresh', SteepMethod::HotJar));
+        self::assertNotContains('steep.sign.crisp', $of('garlic', 'fresh', SteepMethod::WaterBath));
     }
 
     public function test_a_method_is_held_at_its_own_edges_and_not_beyond(): void

@@ -212,15 +212,15 @@ final class SteepPlanTest extends CoreTestCase
         $cover = static function (SteepPlan $plan): string {
             foreach (SteepAdvice::on($plan, []) as $advice) {
                 if ($advice->code === 'steep.cover') {
-                    return $advice->message;
+                    return $advice->says->key;
                 }
             }
 
             return '';
         };
 
-        self::assertStringContainsString('a bigger jar, or less plant', $cover(self::plan(jar: 500, wide: 9)));
-        self::assertStringContainsString('g more of olive oil would cover it', $cover(self::plan(jar: 900, wide: 9)));
+        self::assertSame('steep.advice.cover-full', $cover(self::plan(jar: 500, wide: 9)));
+        self::assertSame('steep.advice.cover-room', $cover(self::plan(jar: 900, wide: 9)));
     }
 
     public function test_a_wet_plant_left_cold_is_the_highest_risk(): void

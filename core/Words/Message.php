@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crown\Words;
+
+use Crown\Words\Internal\MessageFiles;
+use JsonSerializable;
+use LogicException;
+use MessageFormatter;
+
+/**
+ * What is said, apart from its words: the key of a sentence and what stands in it. The words stand in
+ * data/words/<language>/<room>.json, in ICU's message format, and are put together only when they are shown.
+ */
+final readonly class Message implements JsonSerializable
+{
+    /**
+     * @param  string  $key the room's file, a point, and the sentence in it: "steep.advice.fresh"
+     * @param  array<string, int|float|string>  $with what stands in it by its name; numbers only where they are counted
+     */
+    public function __construct(public string $key, public array $with = [])
+    {
+    }
+
+    /** @throws LogicException where the file has no such sentence, or what stands in it is not given */
+    public function words(): string
+    {
+        $pattern = MessageFiles::pattern($this->key);
+        if ($this->with === [] && ! str_contains($pattern, '{')) {
+            return $pattern;
+        }
+        $words = MessageFormatter::formatMessage(MessageFiles::LOCALE, $pattern, $this->with);
+        if ($words === false) {
+            throw new LogicException(sprintf('"%s": %s', $this->key, intl_get_error_message()));
+        }
+
+        return $words;
+    }
+
+    public function jsonSerialize(): string
+    {
+        return $this->words();
+    }
+}
