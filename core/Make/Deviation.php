@@ -6,6 +6,7 @@ namespace Crown\Make;
 
 use Crown\Measure\Amount;
 use Crown\Measure\Number;
+use Crown\Words\Message;
 
 /** One thing that went otherwise than planned. */
 final readonly class Deviation
@@ -39,14 +40,13 @@ final readonly class Deviation
                 Number::counted((float) $found, 'drop'),
                 $planned,
             ),
-            'left-out' => sprintf('%s was left out.', $this->subject),
+            'left-out' => Message::said('make.deviation.was-left-out', ['subject' => $this->subject]),
             'passed-over' => sprintf('Passed over: %s (%s).', $this->subject, rtrim($this->note, '.')),
-            default => sprintf(
-                'Ticked too warm: %s, at %s °C and not at %s or less.',
-                $this->subject,
-                $found,
-                $planned,
-            ),
+            default => Message::said('make.deviation.ticked-too-warm-c', [
+                'subject' => $this->subject,
+                'found' => $found,
+                'planned' => $planned,
+            ]),
         };
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Make;
 
-use Crown\Measure\Number;
 use Crown\Problem;
+use Crown\Words\Message;
 
 /** A batch that cannot be closed, or something that cannot be said of it. */
 final class MakeError extends Problem
@@ -15,8 +15,7 @@ final class MakeError extends Problem
         return new self(
             'weighings',
             'not-weighed',
-            sprintf('%s has not been weighed yet. Weigh it, or say that it was left out.', $name),
-            ['name' => $name],
+            new Message('make.problem.not-weighed', ['name' => $name]),
         );
     }
 
@@ -25,27 +24,23 @@ final class MakeError extends Problem
         return new self(
             'grams',
             'nothing-shown',
-            'Nothing is no amount. Say that it was left out, or that it is in and too little for this scale.',
+            new Message('make.problem.nothing-shown'),
         );
     }
 
     public static function noDrops(string $name): self
     {
-        return new self('drops', 'no-drops', sprintf('%s is not written in drops: weigh it.', $name), [
-            'name' => $name,
-        ]);
+        return new self('drops', 'no-drops', new Message('make.problem.no-drops', ['name' => $name]));
     }
 
     public static function canBeWeighed(string $name): self
     {
-        return new self('how', 'can-be-weighed', sprintf('The scale can show this much of %s: weigh it.', $name), [
-            'name' => $name,
-        ]);
+        return new self('how', 'can-be-weighed', new Message('make.problem.can-be-weighed', ['name' => $name]));
     }
 
     public static function nothingWeighed(): self
     {
-        return new self('weighings', 'nothing-weighed', 'Nothing was weighed, so there is no batch.');
+        return new self('weighings', 'nothing-weighed', new Message('make.problem.nothing-weighed'));
     }
 
     public static function moreThanWeighed(int $jars, float $netGrams, float $weighed): self
@@ -53,12 +48,11 @@ final class MakeError extends Problem
         return new self(
             'net_grams',
             'more-than-weighed',
-            sprintf(
-                '%s of %g g come to more than the %.0f g that were weighed.',
-                Number::counted($jars, 'jar'),
-                $netGrams,
-                $weighed,
-            ),
+            new Message('make.problem.more-than-weighed', [
+                'jars' => $jars,
+                'net_grams' => sprintf('%g', $netGrams),
+                'weighed' => sprintf('%.0f', $weighed),
+            ]),
             ['jars' => $jars, 'net_grams' => $netGrams, 'weighed' => $weighed],
         );
     }
@@ -68,11 +62,10 @@ final class MakeError extends Problem
         return new self(
             'remainder_grams',
             'more-left-than-weighed',
-            sprintf(
-                'The jars and %g g left over come to more than the %.0f g that were weighed.',
-                $remainder,
-                $weighed,
-            ),
+            new Message('make.problem.more-left-than-weighed', [
+                'remainder' => sprintf('%g', $remainder),
+                'weighed' => sprintf('%.0f', $weighed),
+            ]),
             ['remainder_grams' => $remainder, 'weighed' => $weighed],
         );
     }
@@ -82,7 +75,10 @@ final class MakeError extends Problem
         return new self(
             'full_grams',
             'not-full',
-            sprintf('%s weighs %g g empty: weighed full it is more than that.', $jar, $tareGrams),
+            new Message('make.problem.not-full', [
+                'jar' => $jar,
+                'tare_grams' => sprintf('%g', $tareGrams),
+            ]),
             ['jar' => $jar, 'tare_grams' => $tareGrams],
         );
     }
@@ -92,7 +88,7 @@ final class MakeError extends Problem
         return new self(
             'full_grams',
             'no-tare',
-            'What this jar weighs empty is not written down: enter the net contents.',
+            new Message('make.problem.no-tare'),
         );
     }
 
@@ -101,14 +97,14 @@ final class MakeError extends Problem
         return new self(
             'on',
             'not-within',
-            sprintf('A day from %s, when it was made, to today.', $from),
+            new Message('make.problem.not-within', ['from' => $from]),
             ['from' => $from],
         );
     }
 
     public static function takesNoAir(): self
     {
-        return new self('overrun_percent', 'takes-no-air', 'Only a whipped butter takes in air.');
+        return new self('overrun_percent', 'takes-no-air', new Message('make.problem.takes-no-air'));
     }
 
     public static function keptNoTime(): self
@@ -116,7 +112,7 @@ final class MakeError extends Problem
         return new self(
             'state',
             'kept-no-time',
-            'On the day it was made nothing can be said of how long it keeps.',
+            new Message('make.problem.kept-no-time'),
         );
     }
 
@@ -126,7 +122,7 @@ final class MakeError extends Problem
         return new self(
             'although',
             'stopped',
-            sprintf('%s Say why it is made all the same, or settle it on the bench first.', implode(' ', $stops)),
+            new Message('make.problem.stopped', ['stops' => implode(' ', $stops)]),
         );
     }
 
@@ -136,18 +132,18 @@ final class MakeError extends Problem
         return new self(
             'although',
             'never-made',
-            sprintf('%s No reason outweighs this: settle it on the bench first.', implode(' ', $stops)),
+            new Message('make.problem.never-made', ['stops' => implode(' ', $stops)]),
         );
     }
 
     public static function tooFewReadings(): self
     {
-        return new self('readings', 'too-few-readings', 'Two readings at different times are wanted.');
+        return new self('readings', 'too-few-readings', new Message('make.problem.too-few-readings'));
     }
 
     public static function doesNotCool(): self
     {
-        return new self('readings', 'does-not-cool', 'Cannot tell: by these readings it does not cool.');
+        return new self('readings', 'does-not-cool', new Message('make.problem.does-not-cool'));
     }
 
     public static function asColdAsAround(float $celsius): self
@@ -155,7 +151,7 @@ final class MakeError extends Problem
         return new self(
             'readings',
             'as-cold-as-around',
-            sprintf('Cannot tell: by these readings it is no warmer than where it stands, %g °C.', $celsius),
+            new Message('make.problem.as-cold-as-around', ['celsius' => sprintf('%g', $celsius)]),
             ['celsius' => $celsius],
         );
     }

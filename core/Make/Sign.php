@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Make;
 
+use Crown\Words\Message;
+
 /** What is seen or smelt of a jar that has stood for a while. */
 enum Sign: string
 {
@@ -27,10 +29,10 @@ enum Sign: string
     public function words(): string
     {
         return match ($this) {
-            self::BadSmell => 'it smells bad',
-            self::Colour => 'its colour has changed',
-            self::Separated => 'it has separated',
-            self::Mould => 'something grows in it',
+            self::BadSmell => Message::said('make.sign.smells-bad'),
+            self::Colour => Message::said('make.sign.its-colour-has-changed'),
+            self::Separated => Message::said('make.sign.has-separated'),
+            self::Mould => Message::said('make.sign.something-grows'),
         };
     }
 }

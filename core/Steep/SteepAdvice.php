@@ -343,14 +343,14 @@ final readonly class SteepAdvice implements JsonSerializable
             }
             if ($precautions->allergens !== []) {
                 $allergens = implode(', ', $precautions->allergens);
-                $says[] = (new Message('steep.advice.allergens', ['allergens' => $allergens]))->words();
+                $says[] = Message::said('steep.advice.allergens', ['allergens' => $allergens]);
             }
             $age = $part->facts->best(Property::MinimumAge, 0.0);
             if ($age > 0.0) {
-                $says[] = rtrim((new Message('steep.advice.age', [
+                $says[] = rtrim(Message::said('steep.advice.age', [
                     'years' => $age,
                     'why' => $precautions->ageReason ?? '',
-                ]))->words());
+                ]));
             }
             if ($says !== []) {
                 $grave = array_filter($cautions, static fn (Caution $c): bool => $c->kind->isGrave()) !== [];

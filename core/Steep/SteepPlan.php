@@ -111,13 +111,13 @@ final readonly class SteepPlan
             if ($days > self::STANDS_WET) {
                 $with = ['plants' => $herb->plant->name, 'days' => (int) round($days)];
 
-                return (new Message('steep.grown.fresh', $with))->words();
+                return Message::said('steep.grown.fresh', $with);
             }
         }
         $days = $this->charge->waterGrams > 0.0 ? $this->daysUnheated($this->timeline->start) : 0.0;
 
         return $days > self::STANDS_WET
-            ? (new Message('steep.grown.water', ['days' => (int) round($days)]))->words()
+            ? Message::said('steep.grown.water', ['days' => (int) round($days)])
             : null;
     }
 

@@ -20,7 +20,7 @@ final class Timing
         if ($latest >= $today) {
             return [
                 'fits' => true,
-                'message' => (new Message('steep.timing.begin', ['day' => $latest->format('j F')]))->words(),
+                'message' => Message::said('steep.timing.begin', ['day' => $latest->format('j F')]),
                 'latest_start' => $latest->format('Y-m-d'),
             ];
         }

@@ -23,6 +23,16 @@ final readonly class Message implements JsonSerializable
     {
     }
 
+    /**
+     * The words at once, where a text is wanted.
+     *
+     * @param  array<string, int|float|string>  $with
+     */
+    public static function said(string $key, array $with = []): string
+    {
+        return (new self($key, $with))->words();
+    }
+
     /** @throws LogicException where the file has no such sentence, or what stands in it is not given */
     public function words(): string
     {

@@ -17,6 +17,7 @@ use Crown\Make\Task;
 use Crown\Make\TaskKind;
 use Crown\Measure\Band;
 use Crown\Reading\PlainWords;
+use Crown\Words\Message;
 
 /** The maker's own method as tasks: her order and her times, and the safe way where hers would do harm. */
 final class HerMethod
@@ -240,21 +241,20 @@ final class HerMethod
         $this->filled = $this->filled || $kind === TaskKind::Fill;
         [$lines, $tooHot, $later] = $this->lines($step, $hottestAfter, $kind);
         if ($later !== []) {
-            $doubts[] = sprintf(
-                '%s would be heated with the rest: %s after it, at or under %s °C.',
-                self::names($later),
-                count($later) > 1 ? 'they go in' : 'it goes in',
-                self::limits($later),
-            );
+            $doubts[] = Message::said('make.her-method.heated-with-rest', [
+                'names' => self::names($later),
+                'count' => count($later),
+                'limits' => self::limits($later),
+            ]);
         }
         if ($tooHot !== []) {
-            $before[] = $this->house->cool()->doubting(sprintf(
-                'You wrote: "%s". It is still about %d °C then, and %s at most %s °C, so it is let cool first.',
-                rtrim($step->text, '.'),
-                (int) $this->celsius,
-                self::names($tooHot).(count($tooHot) > 1 ? ' bear' : ' bears'),
-                self::limits($tooHot),
-            ));
+            $before[] = $this->house->cool()->doubting(Message::said('make.her-method.too-hot', [
+                'step' => rtrim($step->text, '.'),
+                'celsius' => (int) $this->celsius,
+                'names' => self::names($tooHot),
+                'count' => count($tooHot),
+                'limits' => self::limits($tooHot),
+            ]));
             $this->celsius = $this->house->gate()->high;
         }
         $task = $this->built($kind, $step, $lines, [...$doubts, ...$this->cautions($kind, $step, $lines)]);
@@ -297,8 +297,8 @@ final class HerMethod
 
         return array_values(array_filter([
             $cold,
-            $slow ? HouseMethod::GRAINS : null,
-            $goes > 1 ? sprintf('The bowl holds it in %d goes: whip one after the other.', $goes) : null,
+            $slow ? HouseMethod::grains() : null,
+            $goes > 1 ? Message::said('make.her-method.bowl-holds-goes-whip', ['goes' => $goes]) : null,
         ]));
     }
 
@@ -346,12 +346,11 @@ final class HerMethod
             return [$wanted, []];
         }
         if ($said > HouseMethod::HOTTEST) {
-            return [$wanted, [sprintf(
-                'You wrote %d °C. A fat ages fast over %d °C: about %d °C melts all of it.',
-                (int) $said,
-                (int) HouseMethod::HOTTEST,
-                (int) $wanted,
-            )]];
+            return [$wanted, [Message::said('make.her-method.you-wrote-c-fat', [
+                'said' => (int) $said,
+                'hottest' => (int) HouseMethod::HOTTEST,
+                'wanted' => (int) $wanted,
+            ])]];
         }
         $stays = array_filter(
             $this->assessment->subject->composition->weighed(),
@@ -359,12 +358,11 @@ final class HerMethod
                 && (HouseMethod::melting($p) ?? -INF) > $said,
         );
 
-        return $stays === [] ? [$said, []] : [$wanted, [sprintf(
-            'You wrote %d °C. %s does not melt there: it wants about %d °C.',
-            (int) $said,
-            self::names(array_values($stays)),
-            (int) $wanted,
-        )]];
+        return $stays === [] ? [$said, []] : [$wanted, [Message::said('make.her-method.you-wrote-c-does', [
+            'said' => (int) $said,
+            'stays' => self::names(array_values($stays)),
+            'wanted' => (int) $wanted,
+        ])]];
     }
 
     /** @return array{float, list<string>} */
@@ -376,11 +374,10 @@ final class HerMethod
             return [$said ?? $gate->high, []];
         }
 
-        return [$gate->high, [sprintf(
-            'You wrote %d °C. It sets before that: stir and pour at about %d °C.',
-            (int) $said,
-            (int) $gate->best,
-        )]];
+        return [$gate->high, [Message::said('make.her-method.you-wrote-c-sets', [
+            'said' => (int) $said,
+            'gate_best' => (int) $gate->best,
+        ])]];
     }
 
     /**
@@ -400,7 +397,7 @@ final class HerMethod
             $doubts === [] || $ours === null ? $step->text : $this->safe($ours, $lines),
             $gate,
             $lines,
-            $ours->caution ?? ($this->isHeat($kind, $step) ? HouseMethod::HOT : null),
+            $ours->caution ?? ($this->isHeat($kind, $step) ? HouseMethod::hot() : null),
             new Hers($step->text, implode(' ', $doubts)),
         );
     }
@@ -422,7 +419,10 @@ final class HerMethod
     {
         $in = $ours->kind === TaskKind::Cool ? $this->portions($lines) : [];
 
-        return $in === [] ? $ours->act : sprintf('%s Then stir in: %s.', $ours->act, self::names($in));
+        return $in === [] ? $ours->act : Message::said('make.her-method.then-stir', [
+            'act' => $ours->act,
+            'in' => self::names($in),
+        ]);
     }
 
     /**

@@ -22,6 +22,7 @@ use Crown\Measure\Band;
 use Crown\Measure\Kitchen;
 use Crown\Measure\Property;
 use Crown\Measure\Vessel;
+use Crown\Words\Message;
 
 /** How a formula is made where its maker has not said: phase by phase, with her own kit. */
 final readonly class HouseMethod
@@ -49,16 +50,22 @@ final readonly class HouseMethod
     /** How far above where it still pours oils and melt come together, °C. */
     private const TO_SPARE = 5.0;
 
-    public const HOT = 'Hot oil and steam burn; never leave it on heat.';
-
-    public const GRAINS = 'Cooled slowly it can set in grains.';
-
     private Kitchen $kitchen;
 
     /** @param  bool  $heated whether her own method heats it, whatever is melted */
     public function __construct(private Assessment $assessment, private bool $heated = false)
     {
         $this->kitchen = $assessment->subject->context->kitchen;
+    }
+
+    public static function hot(): string
+    {
+        return Message::said('make.house-method.hot');
+    }
+
+    public static function grains(): string
+    {
+        return Message::said('make.house-method.grains');
     }
 
     /** @return list<Task> */
@@ -80,16 +87,16 @@ final readonly class HouseMethod
             ...$this->setting($hot),
             new Task(
                 TaskKind::Wipe,
-                'Wipe every rim and container, and close them.',
+                Message::said('make.house-method.wipe-every-rim-container'),
                 new Gate(
-                    'Dry outside and on the rim.',
-                    reason: 'What sticks to a rim draws dust; no label holds on fat.',
+                    Message::said('make.house-method.dry-outside-on-rim'),
+                    reason: Message::said('make.house-method.what-sticks-rim-draws'),
                 ),
             ),
             new Task(
                 TaskKind::Label,
-                'Label with lot and date, keep one small jar back as the sample.',
-                new Gate('Every jar has its label.'),
+                Message::said('make.house-method.label-with-lot-date'),
+                new Gate(Message::said('make.house-method.every-jar-has-its')),
             ),
         ];
 
@@ -199,8 +206,11 @@ final readonly class HouseMethod
     {
         return new Task(
             TaskKind::Clean,
-            'Wash hands, wipe the bowl and the jars dry, put on an apron.',
-            new Gate('Every tool is dry.', reason: 'Water drops are the enemy: what grows needs them.'),
+            Message::said('make.house-method.wash-hands-wipe-bowl'),
+            new Gate(
+                Message::said('make.house-method.every-tool-dry'),
+                reason: Message::said('make.house-method.water-drops-are-enemy'),
+            ),
         );
     }
 
@@ -210,14 +220,18 @@ final readonly class HouseMethod
 
         return new Task(
             TaskKind::Melt,
-            sprintf('Melt the melt phase in %s, foil or lid on.', $this->overWater()),
+            Message::said('make.house-method.melt-melt-phase-foil', [
+                'over_water' => $this->overWater(),
+            ]),
             new Gate(
-                sprintf('All clear at about %d °C, no grains left.', (int) $celsius),
+                Message::said('make.house-method.all-clear-about-c', [
+                    'celsius' => (int) $celsius,
+                ]),
                 Band::of($celsius - 5.0, $celsius, min(self::HOTTEST, $celsius + 5.0)),
-                reason: 'What is left as a grain is felt as one for ever; hotter than it needs, a fat ages.',
+                reason: Message::said('make.house-method.what-left-as-grain'),
             ),
             $this->lines(Phase::Melt),
-            self::HOT,
+            self::hot(),
         );
     }
 
@@ -227,12 +241,12 @@ final readonly class HouseMethod
         $bowl = $this->bowl();
         $pan = $bowl === null ? null : $this->kitchen->tools->panFor($bowl);
         $tare = $bowl?->tareGrams;
-        $empty = $tare === null ? '' : sprintf(', %s g empty', Amount::number($tare));
 
-        return 'a bowl'
-            .($bowl === null ? '' : sprintf(' (%s%s)', $bowl->name, $empty))
-            .' over hot water'
-            .($pan === null ? '' : sprintf(' (%s)', $pan->name));
+        return Message::said('make.house-method.bowl-over-water', [
+            'bowl' => $bowl->name ?? 'none',
+            'empty' => $tare === null ? 'none' : Amount::number($tare),
+            'pan' => $pan->name ?? 'none',
+        ]);
     }
 
     private function bowl(): ?Vessel
@@ -246,22 +260,20 @@ final readonly class HouseMethod
         return $this->isEmulsion()
             ? new Task(
                 TaskKind::WarmWater,
-                'Warm the water phase in its own vessel and bring both to 70 °C before you join them, stirring.',
-                new Gate('Even, no oil floating.', Band::of(68.0, 70.0, 75.0)),
+                Message::said('make.house-method.warm-water-phase-its'),
+                new Gate(Message::said('make.house-method.even-no-oil-floating'), Band::of(68.0, 70.0, 75.0)),
                 $this->lines(Phase::Water),
-                'Steam burns.',
+                Message::said('make.house-method.steam-burns'),
             )
             : new Task(
                 TaskKind::WarmWater,
-                'Mix the watery part by itself and add it last, cool. Nothing holds it in the oil: it stands apart, so '
-                    .'shake before each use.',
+                Message::said('make.house-method.mix-watery-part-by'),
                 new Gate($this->assessment->subject->water->class === WaterClass::Free
-                    ? sprintf(
-                        'It keeps %d days in the fridge at most, or %d days frozen.',
-                        WaterCap::FREE_DAYS,
-                        WaterCap::FROZEN_DAYS,
-                    )
-                    : 'No flame and no heat near it where it holds alcohol.'),
+                    ? Message::said('make.house-method.keeps-days-fridge-most', [
+                        'freedays' => WaterCap::FREE_DAYS,
+                        'frozendays' => WaterCap::FROZEN_DAYS,
+                    ])
+                    : Message::said('make.house-method.no-flame-no-heat')),
                 $this->lines(Phase::Water),
             );
     }
@@ -276,18 +288,21 @@ final readonly class HouseMethod
         return new Task(
             TaskKind::Combine,
             match (true) {
-                $cold => sprintf(
-                    'Warm the oils to %.0f °C too, and stir them in off the heat.',
-                    $warm,
-                ),
-                $melted => 'Take it off the heat and stir the oils in.',
-                default => 'Stir the oils together.',
+                $cold => Message::said('make.house-method.warm-oils-c-too', [
+                    'warm' => sprintf('%.0f', $warm),
+                ]),
+                $melted => Message::said('make.house-method.take-off-heat-stir'),
+                default => Message::said('make.house-method.stir-oils-together'),
             },
-            new Gate('One clear liquid.', reason: $cold ? sprintf(
-                'Oils at %.0f °C would set it in lumps, at about %.0f °C.',
-                self::ROOM,
-                $mixed,
-            ) : null),
+            new Gate(
+                Message::said('make.house-method.one-clear-liquid'),
+                reason: $cold
+                    ? Message::said('make.house-method.oils-set', [
+                        'room' => sprintf('%.0f', self::ROOM),
+                        'mixed' => sprintf('%.0f', $mixed),
+                    ])
+                    : null,
+            ),
             $this->lines(Phase::Warm),
         );
     }
@@ -313,12 +328,11 @@ final readonly class HouseMethod
     {
         $mixed = $this->lines(Phase::Melt) === [] ? null : $this->tooCold();
 
-        return $mixed === null ? null : sprintf(
-            'Oils at %.0f °C would set it in lumps, at about %.0f °C: warm them to %.0f °C first.',
-            self::ROOM,
-            $mixed,
-            $this->coolest() + self::TO_SPARE,
-        );
+        return $mixed === null ? null : Message::said('make.house-method.oils-set-warm', [
+            'room' => sprintf('%.0f', self::ROOM),
+            'mixed' => sprintf('%.0f', $mixed),
+            'coolest' => sprintf('%.0f', $this->coolest() + self::TO_SPARE),
+        ]);
     }
 
     /**
@@ -349,16 +363,16 @@ final readonly class HouseMethod
         $warm = $hot && ! $this->isWhipped();
         $bears = $warm && $this->bears($lines, max($this->meltCelsius(), Phase::Water->celsius()));
         $act = match (true) {
-            $this->isWhipped() => 'Stir in the cool-down phase, then whip.',
-            ! $warm => 'Stir in the cool-down phase; nothing here needs heat.',
-            $bears => 'Stir in the cool-down phase: all of it bears the heat.',
-            $this->isSoft() => 'Stir in the cool-down phase.',
-            default => 'Stir in the cool-down phase and pour at once.',
+            $this->isWhipped() => Message::said('make.house-method.cool-down-whip'),
+            ! $warm => Message::said('make.house-method.cool-down-cold'),
+            $bears => Message::said('make.house-method.cool-down-bears'),
+            $this->isSoft() => Message::said('make.house-method.cool-down'),
+            default => Message::said('make.house-method.cool-down-pour'),
         };
         $stir = new Task(
             TaskKind::CoolDown,
             $act,
-            $bears ? new Gate('Off the heat, one clear liquid.') : $this->delicate($hot),
+            $bears ? new Gate(Message::said('make.house-method.off-heat-one-clear')) : $this->delicate($hot),
             $lines,
         );
 
@@ -388,13 +402,19 @@ final readonly class HouseMethod
 
         return match (true) {
             $window !== null => new Gate(
-                sprintf('At the warmth at which it is whipped, %s.', self::between($window)),
+                Message::said('make.house-method.warmth-which-whipped', [
+                    'window' => self::between($window),
+                ]),
                 $window->atMost(self::GATE),
             ),
             $this->isWhipped() || $this->isSoft() || ! $hot => new Gate($this->atMost(self::GATE)),
             default => new Gate(
-                sprintf('About %d °C on the probe.', (int) $this->coolest()),
-                reason: sprintf('It sets before %d °C; some of the scent is lost.', (int) self::GATE),
+                Message::said('make.house-method.probe-coolest', [
+                    'coolest' => (int) $this->coolest(),
+                ]),
+                reason: Message::said('make.house-method.sets-before-c-some', [
+                    'gate' => (int) self::GATE,
+                ]),
             ),
         };
     }
@@ -415,14 +435,18 @@ final readonly class HouseMethod
         return new Task(
             TaskKind::Cool,
             $soft
-                ? 'Let it cool.'
-                : sprintf('Let it cool to about %d °C, just above where it sets.', (int) $gate->best),
+                ? Message::said('make.house-method.let-cool')
+                : Message::said('make.house-method.let-cool-about-c', [
+                    'gate_best' => (int) $gate->best,
+                ]),
             new Gate(
-                $soft ? $this->atMost(self::GATE) : sprintf('About %d °C on the probe.', (int) $gate->best),
+                $soft ? $this->atMost(self::GATE) : Message::said('make.house-method.probe-gate', [
+                    'gate_best' => (int) $gate->best,
+                ]),
                 $gate,
                 $this->cooling($hot, Surroundings::Air)->minutesTo($gate->high),
                 $soft
-                    ? 'What is delicate bears no more.'
+                    ? Message::said('make.house-method.what-delicate-bears-no')
                     : sprintf('It sets before %d °C.', (int) self::GATE),
             ),
         );
@@ -451,8 +475,11 @@ final readonly class HouseMethod
         if ($this->window() === null) {
             return new Task(
                 TaskKind::Chill,
-                'Chill it.',
-                new Gate('The rim is firm.', reason: 'It is hardly one that takes air.'),
+                Message::said('make.house-method.chill'),
+                new Gate(
+                    Message::said('make.house-method.rim-firm'),
+                    reason: Message::said('make.house-method.hardly-one-takes-air'),
+                ),
             );
         }
         $chilled = $this->assessment->subject->whipping()->chilled;
@@ -462,16 +489,20 @@ final readonly class HouseMethod
 
         return new Task(
             TaskKind::Chill,
-            sprintf(match (true) {
-                $fast => 'Chill it fast, in the fridge or a cold bath, stirring: to %s.',
-                $where === Surroundings::Air => 'Let it cool to %s, no colder.',
-                default => 'Chill to %s.',
-            }, self::between($chilled)),
+            match (true) {
+                $fast => Message::said('make.house-method.chill-fast', ['to' => self::between($chilled)]),
+                $where === Surroundings::Air => Message::said('make.house-method.cool-in-room', [
+                    'to' => self::between($chilled),
+                ]),
+                default => Message::said('make.house-method.chill-to', ['to' => self::between($chilled)]),
+            },
             new Gate(
-                'The rim is firm and the middle gives to a finger.',
+                Message::said('make.house-method.rim-firm-middle-gives'),
                 $chilled,
                 $chilled->high < $from ? $this->cooling($from, $where)->minutesTo($chilled->high) : null,
-                'Warmer it takes no air, colder it breaks'.($fast ? '; cooled slowly it sets in grains.' : '.'),
+                $fast
+                    ? Message::said('make.house-method.window-grains')
+                    : Message::said('make.house-method.window'),
             ),
         );
     }
@@ -515,23 +546,21 @@ final readonly class HouseMethod
 
         return new Task(
             TaskKind::Whip,
-            sprintf(
-                'Whip %s %s%s%s.',
-                $short ? '8 to 12 minutes' : sprintf('about %s minutes', Amount::number(round($liked))),
-                $mixer?->way() ?? 'at medium speed',
-                $mixer === null ? '' : sprintf(' (%s)', $mixer->name),
-                $goes > 1 ? sprintf(', in %d bowlfuls one after the other', $goes) : '',
-            ),
+            Message::said('make.house-method.whip', [
+                'minutes' => $short ? 'short' : Amount::number(round($liked)),
+                'way' => $mixer?->way() ?? 'none',
+                'mixer' => $mixer->name ?? 'none',
+                'goes' => $goes,
+            ]),
             new Gate(
                 $worth > self::FALLS_AFTER
-                    ? 'Soft as a lotion: it has lost height again, and fills fewer jars.'
-                    : 'Soft peaks. Stop before it begins to fall.',
+                    ? Message::said('make.house-method.soft-as-lotion-has')
+                    : Message::said('make.house-method.soft-peaks-stop-before'),
                 $window,
                 $short ? Band::of(...self::SHORT_MINUTES) : Band::within($liked, self::ABOUT),
-                sprintf(
-                    'It takes in the most air at about %s minutes; beaten on, it loses it.',
-                    Amount::number(round(self::SHORT_MINUTES[1] / Whipping::paceOf($mixer))),
-                ),
+                Message::said('make.house-method.takes-most-air-about', [
+                    'shortminutes' => Amount::number(round(self::SHORT_MINUTES[1] / Whipping::paceOf($mixer))),
+                ]),
             ),
         );
     }
@@ -550,10 +579,10 @@ final readonly class HouseMethod
     {
         return new Task(
             TaskKind::Sift,
-            'Sift in the powders and whip briefly.',
-            new Gate('No white specks.'),
+            Message::said('make.house-method.sift-powders-whip-briefly'),
+            new Gate(Message::said('make.house-method.no-white-specks')),
             $this->lines(Phase::WhipIn),
-            'Fine powder in the air is breathed in: sift it low over the bowl.',
+            Message::said('make.house-method.fine-powder-air-breathed'),
         );
     }
 
@@ -569,11 +598,11 @@ final readonly class HouseMethod
             return new Task(
                 TaskKind::Fill,
                 match (true) {
-                    $bar => 'Pour it into the moulds before it sets.',
-                    $kind->isSolid() => 'Fill the jars before it sets.',
-                    default => 'Fill the bottles through a funnel.',
+                    $bar => Message::said('make.house-method.pour-into-moulds-before'),
+                    $kind->isSolid() => Message::said('make.house-method.fill-jars-before-sets'),
+                    default => Message::said('make.house-method.fill-bottles-through-funnel'),
                 },
-                new Gate('Each container looked at: no chip, no crack.'),
+                new Gate(Message::said('make.house-method.each-container-looked-no')),
             );
         }
         $bars = (int) floor($millilitres / $mould->millilitres + 1e-9);
@@ -581,16 +610,16 @@ final readonly class HouseMethod
         return new Task(
             TaskKind::Fill,
             $bars < 1
-                ? sprintf('Pour it into the mould (%s): it is less than one bar.', $mould->name)
-                : sprintf(
-                    'Pour it into the mould (%s) before it sets: %d %s of about %s g%s.',
-                    $mould->name,
-                    $bars,
-                    $bars === 1 ? 'bar' : 'bars',
-                    Amount::number(round($mould->millilitres * $composition->density())),
-                    $bars > $mould->hollows ? sprintf(', in %d rounds', (int) ceil($bars / $mould->hollows)) : '',
-                ),
-            new Gate('Each hollow dry and clean.'),
+                ? Message::said('make.house-method.pour-into-mould-less', [
+                    'mould' => $mould->name,
+                ])
+                : Message::said('make.house-method.pour-into-mould', [
+                    'mould' => $mould->name,
+                    'bars' => $bars,
+                    'grams' => Amount::number(round($mould->millilitres * $composition->density())),
+                    'rounds' => max(1, (int) ceil($bars / $mould->hollows)),
+                ]),
+            new Gate(Message::said('make.house-method.each-hollow-dry-clean')),
         );
     }
 
@@ -613,14 +642,14 @@ final readonly class HouseMethod
         $set = new Task(
             TaskKind::Set,
             match (true) {
-                $bar => 'Let the bars cool in the room until they are firm, then in the fridge.',
-                $fast => 'Cool the jars fast: open, into the fridge or a cold bath at once, until they have set.',
-                default => 'Leave the jars open and still until they have set.',
+                $bar => Message::said('make.house-method.let-bars-cool-room'),
+                $fast => Message::said('make.house-method.cool-jars-fast-open'),
+                default => Message::said('make.house-method.leave-jars-open-still'),
             },
-            new Gate('Cold through, no warm middle.', null, $minutes, match (true) {
-                $bar => 'A bar that is taken out warm bends, and its skin tears.',
-                $fast => self::GRAINS,
-                default => 'A lid on a warm jar gathers drops of water; one that is moved sets with a dent.',
+            new Gate(Message::said('make.house-method.cold-through-no-warm'), null, $minutes, match (true) {
+                $bar => Message::said('make.house-method.bar-taken-out-warm'),
+                $fast => self::grains(),
+                default => Message::said('make.house-method.lid-on-warm-jar'),
             }),
         );
 
@@ -629,13 +658,16 @@ final readonly class HouseMethod
                 $set,
                 new Task(
                     TaskKind::Unmould,
-                    'Take the bars out.',
-                    new Gate('The edge has let go of the mould.'),
+                    Message::said('make.house-method.take-bars-out'),
+                    new Gate(Message::said('make.house-method.edge-has-let-go')),
                 ),
                 new Task(
                     TaskKind::Wrap,
-                    'Wrap each bar when it is dry.',
-                    new Gate('No drop of water on it.', reason: 'A bar that is wrapped damp grows spots.'),
+                    Message::said('make.house-method.wrap-each-bar-when'),
+                    new Gate(
+                        Message::said('make.house-method.no-drop-water-on'),
+                        reason: Message::said('make.house-method.bar-wrapped-damp-grows'),
+                    ),
                 ),
             ]
             : [$set];
@@ -661,12 +693,13 @@ final readonly class HouseMethod
         $own = $this->kitchen->tools->thermometer;
 
         return $own === null
-            ? sprintf('At or under %g °C on the probe.', $celsius)
-            : sprintf(
-                'At or under %s °C on the probe (%s%s).',
-                Amount::number($own->atMost($celsius)),
-                $own->name,
-                $own->stepCelsius === null ? '' : sprintf(', in steps of %s', Amount::number($own->stepCelsius)),
-            );
+            ? Message::said('make.house-method.under-c-on-probe', [
+                'celsius' => sprintf('%g', $celsius),
+            ])
+            : Message::said('make.house-method.under-c-on-own', [
+                'celsius' => Amount::number($own->atMost($celsius)),
+                'probe' => $own->name,
+                'step' => $own->stepCelsius === null ? 'none' : Amount::number($own->stepCelsius),
+            ]);
     }
 }

@@ -10,7 +10,9 @@ use LogicException;
 use PhpParser\Node;
 use PhpParser\Node\Expr\Array_;
 use PhpParser\Node\Expr\New_;
+use PhpParser\Node\Expr\StaticCall;
 use PhpParser\Node\Expr\Variable;
+use PhpParser\Node\Identifier;
 use PhpParser\Node\Name;
 use PhpParser\Node\Scalar\String_;
 use PhpParser\NodeFinder;
@@ -23,8 +25,11 @@ use SplFileInfo;
 /** What is said in code and the message files belong together: no sentence without words, and no words unsaid. */
 final class MessagesTest extends TestCase
 {
+    /** Written into the record of a batch, or looked for in what a maker wrote. */
+    private const NOT_SAID = ["'One fresh dose, used at once. What is left is thrown away.'", "'let it cool'"];
+
     /** Rooms of core whose words stand in message files. */
-    private const ROOMS = ['Steep'];
+    private const ROOMS = ['Steep', 'Make'];
 
     public function test_every_sentence_of_the_code_has_words_and_all_words_are_said(): void
     {
@@ -68,7 +73,7 @@ final class MessagesTest extends TestCase
                 // A sentence: three words of small letters beside each other.
                 $sentence = '/\'[^\'\n]*[a-z]{2,} [a-z]{2,} [a-z]{2,}[^\'\n]*\'/';
                 preg_match_all($sentence, self::withoutComments($code), $found);
-                self::assertSame([], $found[0], basename($file));
+                self::assertSame([], array_diff($found[0], self::NOT_SAID), basename($file));
             }
         }
     }
@@ -130,14 +135,40 @@ final class MessagesTest extends TestCase
     /** @return list<string> names of what stands in a pattern, sorted */
     private static function named(string $pattern): array
     {
-        preg_match_all('/\{(\w+)(?=[,}])/', $pattern, $names);
-        $named = array_values(array_unique($names[1]));
-        sort($named);
+        $place = 0;
+        $names = array_values(array_unique(self::namesIn($pattern, $place)));
+        sort($names);
 
-        return $named;
+        return $names;
     }
 
-    /** @return list<New_> */
+    /**
+     * @param  int  $place the character to read on from; afterwards the one behind the sentence's closing brace
+     * @return list<string>
+     */
+    private static function namesIn(string $pattern, int &$place): array
+    {
+        $names = [];
+        while ($place < strlen($pattern) && $pattern[$place] !== '}') {
+            if ($pattern[$place++] !== '{') {
+                continue;
+            }
+            $names[] = substr($pattern, $place, $length = strcspn($pattern, ',}', $place));
+            $place += $length;
+            while ($pattern[$place] !== '}') {
+                // The choices of "select" and "plural" are sentences of their own.
+                if ($pattern[$place++] === '{') {
+                    array_push($names, ...self::namesIn($pattern, $place));
+                }
+            }
+            $place++;
+        }
+        $place++;
+
+        return $names;
+    }
+
+    /** @return list<New_|StaticCall> */
     private static function messages(): array
     {
         static $found = null;
@@ -153,11 +184,13 @@ final class MessagesTest extends TestCase
             );
             foreach ($files as $file) {
                 $code = $file instanceof SplFileInfo ? (string) file_get_contents($file->getPathname()) : '';
-                if (str_contains($code, 'new Message(')) {
+                if (str_contains($code, 'Crown\\Words\\Message')) {
                     array_push($found, ...(new NodeFinder())->find(
                         $parser->parse($code) ?? [],
-                        static fn (Node $n): bool => $n instanceof New_ && $n->class instanceof Name
-                            && $n->class->getLast() === 'Message',
+                        static fn (Node $n): bool => ($n instanceof New_
+                                || ($n instanceof StaticCall && $n->name instanceof Identifier
+                                    && $n->name->name === 'said'))
+                            && $n->class instanceof Name && $n->class->getLast() === 'Message',
                     ));
                 }
             }
@@ -166,7 +199,7 @@ final class MessagesTest extends TestCase
         return $found;
     }
 
-    private static function key(New_ $message): string
+    private static function key(New_|StaticCall $message): string
     {
         $key = $message->getArgs()[0]->value;
         self::assertInstanceOf(String_::class, $key, 'the key is written where it is said');
@@ -175,7 +208,7 @@ final class MessagesTest extends TestCase
     }
 
     /** @return list<string>|null the names that are given; null where they are handed on */
-    private static function given(New_ $message): ?array
+    private static function given(New_|StaticCall $message): ?array
     {
         $with = $message->getArgs()[1]->value ?? null;
         if ($with instanceof Variable) {
