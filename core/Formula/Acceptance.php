@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Words\Message;
+
 /**
  * A finding that the maker has decided to live with, and why. It holds for what was said: once the finding says
  * something else (a higher share, another line), it is open again. Method page: docs/methods/accepting.md.
@@ -23,7 +25,7 @@ final readonly class Acceptance
     public function __construct(public FindingKey $key, public string $reason, public ?string $sentence = null)
     {
         if (trim($reason) === '') {
-            throw FormulaError::field('reason', 'your reason, in a few words');
+            throw FormulaError::field('reason', new Message('formula.acceptance.your-reason-few-words'));
         }
     }
 }

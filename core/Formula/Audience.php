@@ -8,6 +8,7 @@ use Crown\Catalogue\Advice;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** Who it is for and where it stays, which sets the ceiling for essential oils. Method page: docs/methods/load.md. */
 enum Audience: string
@@ -56,10 +57,15 @@ enum Audience: string
         $age = $ingredient->facts->best(Property::MinimumAge, 0.0);
 
         return match (true) {
-            $this === self::Infant && $ingredient->kind === IngredientKind::EssentialOil => 'not for children under 2',
-            $age > $this->youngestYears() => sprintf('not for children under %g', $age),
-            $this === self::Pregnancy
-                && $ingredient->precautions->pregnancy === Advice::Avoid => 'to be avoided in pregnancy and nursing',
+            $this === self::Infant && $ingredient->kind === IngredientKind::EssentialOil => Message::said(
+                'formula.audience.no-infant',
+            ),
+            $age > $this->youngestYears() => Message::said('formula.audience.too-young', [
+                'age' => sprintf('%g', $age),
+            ]),
+            $this === self::Pregnancy && $ingredient->precautions->pregnancy === Advice::Avoid => Message::said(
+                'formula.audience.not-pregnant',
+            ),
             default => null,
         };
     }
@@ -72,14 +78,14 @@ enum Audience: string
     public function label(): string
     {
         return match ($this) {
-            self::AdultLeaveOn => 'Adult, left on',
-            self::AdultRinseOff => 'Adult, rinsed off',
-            self::Face => 'Hairline and face',
-            self::Body => 'Hair and body',
-            self::Pregnancy => 'Pregnancy or nursing',
-            self::Child6To12 => 'Child of 6 to 12',
-            self::Child2To6 => 'Child of 2 to 6',
-            self::Infant => 'Under 2',
+            self::AdultLeaveOn => Message::said('formula.audience.adult-left-on'),
+            self::AdultRinseOff => Message::said('formula.audience.adult-rinsed-off'),
+            self::Face => Message::said('formula.audience.hairline-face'),
+            self::Body => Message::said('formula.audience.hair-body'),
+            self::Pregnancy => Message::said('formula.audience.pregnancy-nursing'),
+            self::Child6To12 => Message::said('formula.audience.child'),
+            self::Child2To6 => Message::said('formula.audience.child-2'),
+            self::Infant => Message::said('formula.audience.under'),
         };
     }
 }

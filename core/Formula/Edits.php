@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 use Crown\Catalogue\Name;
+use Crown\Words\Message;
 
 /** What was changed from one state of a formula to another, in sentences. Lines are the same line while their id is. */
 final class Edits
@@ -21,20 +22,18 @@ final class Edits
                 ...isset($before[$id])
                     ? self::ofLine($before[$id], $line)
                     : [
-                        sprintf(
-                            '%s added%s.',
-                            self::name($line),
-                            $line->amount->isBlank() ? '' : ', '.$line->amount->text,
-                        ),
+                        Message::said('formula.edits.added', [
+                            'name' => self::name($line),
+                            'amount' => $line->amount->isBlank() ? 'none' : $line->amount->text,
+                        ]),
                     ],
             ];
         }
         foreach (array_diff_key($before, $after) as $line) {
-            $said[] = sprintf(
-                '%s taken out, %s.',
-                self::name($line),
-                $line->amount->isBlank() ? 'without an amount' : $line->amount->text,
-            );
+            $said[] = Message::said('formula.edits.taken-out', [
+                'name' => self::name($line),
+                'amount' => $line->amount->isBlank() ? 'none' : $line->amount->text,
+            ]);
         }
 
         return [...$said, ...self::ofWhole($from, $to)];
@@ -45,33 +44,30 @@ final class Edits
     {
         if ($from->ingredient !== $to->ingredient || ($from->ingredient === null && $from->name !== $to->name)) {
             return [
-                sprintf(
-                    '%s in the place of %s, %s.',
-                    self::name($to),
-                    Name::inSentence(self::name($from)),
-                    $to->amount->text,
-                ),
+                Message::said('formula.edits.place', [
+                    'to' => self::name($to),
+                    'from' => Name::inSentence(self::name($from)),
+                    'amount' => $to->amount->text,
+                ]),
             ];
         }
         $said = [];
         if (! $from->amount->equals($to->amount)) {
-            $said[] = sprintf(
-                '%s %s instead of %s.',
-                self::name($to),
-                $to->amount->isBlank() ? 'without an amount' : $to->amount->text,
-                $from->amount->isBlank() ? 'none' : $from->amount->text,
-            );
+            $said[] = Message::said('formula.edits.amount', [
+                'name' => self::name($to),
+                'amount' => $to->amount->isBlank() ? 'none' : $to->amount->text,
+                'before' => $from->amount->isBlank() ? 'none' : $from->amount->text,
+            ]);
         }
         if ($from->form !== $to->form && $to->form !== '') {
-            $said[] = sprintf('%s %s.', self::name($to), $to->form);
+            $said[] = Message::said('formula.edits.form', ['name' => self::name($to), 'form' => $to->form]);
         }
         if ($from->phase !== $to->phase) {
-            $said[] = sprintf(
-                '%s goes in at %s instead of %s.',
-                self::name($to),
-                $to->phase->value,
-                $from->phase->value,
-            );
+            $said[] = Message::said('formula.edits.goes-instead', [
+                'to' => self::name($to),
+                'phase' => $to->phase->value,
+                'phase_other' => $from->phase->value,
+            ]);
         }
 
         return $said;
@@ -82,29 +78,40 @@ final class Edits
     {
         $said = [];
         if ($from->kind !== $to->kind) {
-            $said[] = sprintf('%s instead of %s.', $to->kind->label(), lcfirst($from->kind->label()));
+            $said[] = Message::said('formula.edits.kind', [
+                'kind' => $to->kind->label(),
+                'before' => lcfirst($from->kind->label()),
+            ]);
         }
         if ($from->audience !== $to->audience) {
-            $said[] = sprintf(
-                'For: %s instead of %s.',
-                lcfirst($to->audience->label()),
-                lcfirst($from->audience->label()),
-            );
+            $said[] = Message::said('formula.edits.instead', [
+                'audience' => lcfirst($to->audience->label()),
+                'audience_other' => lcfirst($from->audience->label()),
+            ]);
         }
         if ($from->wetUse !== $to->wetUse) {
-            $said[] = $to->wetUse ? 'Meets wet fingers now.' : 'Kept dry now.';
+            $said[] = $to->wetUse
+                ? Message::said('formula.edits.meets-wet-fingers-now')
+                : Message::said('formula.edits.kept-dry-now');
         }
         if ($from->forSale !== $to->forSale) {
-            $said[] = $to->forSale ? 'For sale now.' : 'No longer for sale.';
+            $said[] = $to->forSale
+                ? Message::said('formula.edits.sale-now')
+                : Message::said('formula.edits.no-longer-sale');
         }
         if (abs($from->storageCelsius - $to->storageCelsius) > 0.01) {
-            $said[] = sprintf('Stored at %g °C instead of %g.', $to->storageCelsius, $from->storageCelsius);
+            $said[] = Message::said('formula.edits.stored', [
+                'celsius' => sprintf('%g', $to->storageCelsius),
+                'before' => sprintf('%g', $from->storageCelsius),
+            ]);
         }
         if ($from->clearGlass !== $to->clearGlass) {
-            $said[] = $to->clearGlass ? 'In clear glass now.' : 'No longer in clear glass.';
+            $said[] = $to->clearGlass
+                ? Message::said('formula.edits.clear-glass-now')
+                : Message::said('formula.edits.no-longer-clear-glass');
         }
         if ($from->size != $to->size) {
-            $said[] = 'Another batch size.';
+            $said[] = Message::said('formula.edits.another-batch-size');
         }
 
         return $said;
@@ -118,6 +125,6 @@ final class Edits
 
     private static function name(Line $line): string
     {
-        return $line->name === '' ? 'A line without a name' : $line->name;
+        return $line->name === '' ? Message::said('formula.edits.line-without-name') : $line->name;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Words\Message;
+
 /** A composition as the maker has written it, with what it is meant for. Everything else is computed from it. */
 final readonly class Formula
 {
@@ -40,7 +42,9 @@ final readonly class Formula
         public bool $clearGlass = false,
     ) {
         if (count($accepted) > self::MOST_LINES) {
-            throw FormulaError::field('accepted', sprintf('at most %d accepted findings', self::MOST_LINES));
+            throw FormulaError::field('accepted', new Message('formula.formula.most-accepted-findings', [
+                'mostlines' => self::MOST_LINES,
+            ]));
         }
         if (count($lines) > self::MOST_LINES) {
             throw FormulaError::tooManyLines(count($lines));

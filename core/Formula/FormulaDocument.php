@@ -9,6 +9,7 @@ use Crown\Json\JsonError;
 use Crown\Json\Node;
 use Crown\Measure\WrittenAmount;
 use Crown\Problem;
+use Crown\Words\Message;
 
 /** Formulas as open JSON, as they are kept and exchanged: $defs/Formula in docs/formats/crown.schema.json. */
 final class FormulaDocument
@@ -124,7 +125,7 @@ final class FormulaDocument
                 $size->number('overfill') ?? Size::OVERFILL,
                 $size->number('loss') ?? Size::LOSS,
             ),
-            default => throw FormulaError::field('size.mode', 'as-written, mass, jars'),
+            default => throw FormulaError::field('size.mode', new Message('formula.formula-document.size-modes')),
         };
     }
 
@@ -135,7 +136,7 @@ final class FormulaDocument
         foreach ($formula->objects('lines') as $i => $row) {
             $id = $row->text('id', 'l'.($i + 1), 40);
             if (isset($lines[$id])) {
-                throw FormulaError::field('lines.'.$i.'.id', 'an id that no other line has');
+                throw FormulaError::field('lines.'.$i.'.id', new Message('formula.formula-document.id-no-other-line'));
             }
             $ingredient = $row->text('ingredient', '', 80);
             $lines[$id] = new Line(
@@ -169,7 +170,9 @@ final class FormulaDocument
     {
         $rows = $formula->objects('steps');
         if (count($rows) > Formula::MOST_STEPS) {
-            throw FormulaError::field('steps', sprintf('a list of at most %d steps', Formula::MOST_STEPS));
+            throw FormulaError::field('steps', new Message('formula.formula-document.list-most-steps', [
+                'moststeps' => Formula::MOST_STEPS,
+            ]));
         }
 
         return array_map(
@@ -190,7 +193,9 @@ final class FormulaDocument
         if (count($rows) > Formula::MOST_ACCEPTED) {
             throw FormulaError::field(
                 'accepted',
-                sprintf('a list of at most %d accepted findings', Formula::MOST_ACCEPTED),
+                new Message('formula.formula-document.list-most-accepted-findings', [
+                    'mostaccepted' => Formula::MOST_ACCEPTED,
+                ]),
             );
         }
         $accepted = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Formula;
 
 use Crown\Problem;
+use Crown\Words\Message;
 
 /** A formula, or a change to one, that cannot be. */
 final class FormulaError extends Problem
@@ -14,7 +15,10 @@ final class FormulaError extends Problem
         return new self(
             'lines',
             'too-many-lines',
-            sprintf('A formula holds at most %d lines; this one has %d.', Formula::MOST_LINES, $count),
+            new Message('formula.problem.too-many-lines', [
+                'mostlines' => Formula::MOST_LINES,
+                'count' => $count,
+            ]),
             ['most' => Formula::MOST_LINES, 'lines' => $count],
         );
     }
@@ -26,7 +30,7 @@ final class FormulaError extends Problem
         return new self(
             'lines',
             'no-such-line',
-            sprintf('This formula has no line "%s" any more.', $id),
+            new Message('formula.problem.no-such-line', ['id' => $id]),
             ['line' => $id],
         );
     }
@@ -34,7 +38,7 @@ final class FormulaError extends Problem
     /** @param  string  $needed in words */
     public static function batchSize(string $path, string $needed): self
     {
-        return new self($path, 'batch-size', sprintf('The batch size needs %s.', $needed), ['needed' => $needed]);
+        return new self($path, 'batch-size', new Message('formula.problem.batch-size', ['needed' => $needed]));
     }
 
     public static function doesNotPour(string $name): self
@@ -42,10 +46,7 @@ final class FormulaError extends Problem
         return new self(
             'lines',
             'does-not-pour',
-            sprintf(
-                '%s does not pour, or its density is not known, so no height on a bottle can be told for it.',
-                $name,
-            ),
+            new Message('formula.problem.does-not-pour', ['name' => $name]),
             ['name' => $name],
         );
     }

@@ -7,6 +7,7 @@ namespace Crown\Formula;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\Part;
+use Crown\Words\Message;
 
 /** When a line goes in. */
 enum Phase: string
@@ -52,11 +53,11 @@ enum Phase: string
     public function label(): string
     {
         return match ($this) {
-            self::Melt => 'Melt',
-            self::Warm => 'Warm oils',
-            self::CoolDown => 'Cool-down',
-            self::WhipIn => 'Whip in',
-            self::Water => 'Water',
+            self::Melt => Message::said('formula.phase.melt'),
+            self::Warm => Message::said('formula.phase.warm-oils'),
+            self::CoolDown => Message::said('formula.phase.cool-down'),
+            self::WhipIn => Message::said('formula.phase.whip'),
+            self::Water => Message::said('formula.phase.water'),
         };
     }
 

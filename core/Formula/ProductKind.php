@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Words\Message;
+
 /** What is being made. */
 enum ProductKind: string
 {
@@ -21,16 +23,16 @@ enum ProductKind: string
     public function label(): string
     {
         return match ($this) {
-            self::ScalpOil => 'Scalp oil',
-            self::HairOil => 'Hair oil',
-            self::SealingOil => 'Sealing oil',
-            self::HotOil => 'Hot-oil treatment',
-            self::Balm => 'Pomade or balm',
-            self::WhippedButter => 'Whipped butter',
-            self::StirredButter => 'Stirred butter',
-            self::ConditionerBar => 'Conditioner bar',
-            self::RinseOutBalm => 'Rinse-out balm',
-            self::Emulsion => 'Emulsion',
+            self::ScalpOil => Message::said('formula.product-kind.scalp-oil'),
+            self::HairOil => Message::said('formula.product-kind.hair-oil'),
+            self::SealingOil => Message::said('formula.product-kind.sealing-oil'),
+            self::HotOil => Message::said('formula.product-kind.hot-oil-treatment'),
+            self::Balm => Message::said('formula.product-kind.pomade-balm'),
+            self::WhippedButter => Message::said('formula.product-kind.whipped-butter'),
+            self::StirredButter => Message::said('formula.product-kind.stirred-butter'),
+            self::ConditionerBar => Message::said('formula.product-kind.conditioner-bar'),
+            self::RinseOutBalm => Message::said('formula.product-kind.rinse-out-balm'),
+            self::Emulsion => Message::said('formula.product-kind.emulsion'),
         };
     }
 

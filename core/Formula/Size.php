@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Formula;
 
+use Crown\Words\Message;
+
 /** How much is to be made: as written, a mass, or jars to fill. */
 final readonly class Size
 {
@@ -55,7 +57,7 @@ final readonly class Size
     public static function mass(float $grams): self
     {
         if (! is_finite($grams) || $grams <= 0.0 || $grams > 1_000_000.0) {
-            throw FormulaError::batchSize('size.grams', 'a mass above 0 and at most 1,000,000 g');
+            throw FormulaError::batchSize('size.grams', Message::said('formula.size.mass-above-most-g'));
         }
 
         return new self('mass', $grams, 0, 0.0, self::OVERFILL, self::LOSS);
@@ -80,7 +82,7 @@ final readonly class Size
             throw FormulaError::batchSize('size.millilitres', 'jars of 1 to 20,000 ml');
         }
         if ($overfill < 0.0 || $overfill > 0.5 || $loss < 0.0 || $loss > 0.9) {
-            throw FormulaError::batchSize('size.loss', 'an overfill of 0 to 50 % and a loss of 0 to 90 %');
+            throw FormulaError::batchSize('size.loss', Message::said('formula.size.overfill-loss'));
         }
 
         return new self('jars', 0.0, $jars, $millilitres, $overfill, $loss);

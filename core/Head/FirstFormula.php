@@ -24,6 +24,7 @@ use Crown\Measure\Property;
 use Crown\Measure\School;
 use Crown\Measure\Ways;
 use Crown\Measure\WrittenAmount;
+use Crown\Words\Message;
 
 /**
  * A sensible first version of a product for one head, from chosen ingredients: a skeleton of its kind, filled with what
@@ -94,10 +95,7 @@ final readonly class FirstFormula
         }
         foreach ($usable as $plant) {
             if ($plant->kind->isPlant()) {
-                $remarks[] = sprintf(
-                    '%s is a plant: steep it in one of the oils first, and the steeped oil can take that oil\'s place.',
-                    $plant->name,
-                );
+                $remarks[] = Message::said('head.first-formula.plant-steep-one-oils', ['plant' => $plant->name]);
             }
         }
 
@@ -144,7 +142,10 @@ final readonly class FirstFormula
             if ($against === []) {
                 $usable[] = $ingredient;
             } else {
-                $remarks[] = sprintf('%s was left out: %s', $ingredient->name, $against[0]);
+                $remarks[] = Message::said('head.first-formula.was-left-out', [
+                    'ingredient' => $ingredient->name,
+                    'against' => $against[0],
+                ]);
             }
         }
 
@@ -181,38 +182,40 @@ final readonly class FirstFormula
             $rows[] = new Drafted($this->catalogue->get($id), $percent, $why);
         };
         if ($kind === ProductKind::ConditionerBar) {
-            $add('cetyl-alcohol', 15.0, 'Hardens the bar and helps its slip.');
-            $add('caprylyl-glycol-phenoxyethanol', 1.0, 'It meets water in use: an oil-soluble broad preservative.');
+            $add('cetyl-alcohol', 15.0, Message::said('head.first-formula.hardens-bar-helps-its'));
+            $add('caprylyl-glycol-phenoxyethanol', 1.0, Message::said('head.first-formula.meets-water-use-oil'));
         }
         if ($kind === ProductKind::RinseOutBalm) {
-            $add('cetyl-alcohol', 8.0, 'Gives body.');
-            $add('caprylyl-glycol-phenoxyethanol', 1.0, 'It meets water in use: an oil-soluble broad preservative.');
+            $add('cetyl-alcohol', 8.0, Message::said('head.first-formula.gives-body'));
+            $add('caprylyl-glycol-phenoxyethanol', 1.0, Message::said('head.first-formula.meets-water-use-oil'));
         }
         if ($kind === ProductKind::Emulsion) {
-            $add('water', 74.0, 'The water of the emulsion, boiled or distilled.');
-            $add('emulsifying-wax', 6.0, 'Holds oil and water together.');
-            $add('glycerine', 3.0, 'Holds water on the hair.');
+            $add('water', 74.0, Message::said('head.first-formula.water-emulsion-boiled-distilled'));
+            $add('emulsifying-wax', 6.0, Message::said('head.first-formula.holds-oil-water-together'));
+            $add('glycerine', 3.0, Message::said('head.first-formula.holds-water-on-hair'));
             $add(
                 'phenoxyethanol-ehg',
                 1.0,
-                'Water feeds microbes: a broad preservative, within its pH. For sale a challenge test comes first.',
+                Message::said('head.first-formula.water-feeds-microbes-broad'),
             );
         }
         $watered = [ProductKind::ConditionerBar, ProductKind::RinseOutBalm, ProductKind::Emulsion];
         if ($this->ways?->is(School::Preserving, 'always') === true && ! in_array($kind, $watered, true)) {
-            $add('caprylyl-glycol-phenoxyethanol', 1.0, 'Your way: always preserved. It dissolves in oil.');
+            $add('caprylyl-glycol-phenoxyethanol', 1.0, Message::said('head.first-formula.your-way-always-preserved'));
         }
         if ($kind === ProductKind::WhippedButter) {
-            $add('arrowroot', 4.0, 'Takes the grease out of the feel; sift it in last.');
+            $add('arrowroot', 4.0, Message::said('head.first-formula.takes-grease-out-feel'));
         }
-        $add('vitamin-e', 0.5, 'An antioxidant: keeps the oils longer. It preserves nothing.');
+        $add('vitamin-e', 0.5, Message::said('head.first-formula.antioxidant-keeps-oils-longer'));
         $scents = $wanted(IngredientKind::EssentialOil);
         $ceiling = $audience->essentialOilCeiling() / 2;
         foreach ($scents as $scent) {
             $half = $scent->facts->best(Property::DermalMax, 100.0) / 2;
             $percent = floor(min($ceiling / count($scents), $half) * 100) / 100;
             if ($percent > 0.0) {
-                $rows[] = new Drafted($scent, $percent, $this->reason($scent).' Half of what is allowed: begin low.');
+                $rows[] = new Drafted($scent, $percent, Message::said('head.first-formula.begin-low', [
+                    'reason' => $this->reason($scent),
+                ]));
             }
         }
         foreach ($wanted(IngredientKind::OilActive) as $active) {
@@ -245,7 +248,7 @@ final readonly class FirstFormula
             fn (MixturePart $one): Drafted => new Drafted(
                 $one->ingredient,
                 $one->amount,
-                $given ? $this->reason($one->ingredient) : 'A plain base that many heads bear.',
+                $given ? $this->reason($one->ingredient) : Message::said('head.first-formula.plain-base-many-heads'),
             ),
             $this->shared($oils, $percent),
         );
@@ -270,12 +273,11 @@ final readonly class FirstFormula
         $rows[] = new Drafted(
             $fillers[0],
             $percent * $part,
-            sprintf(
-                '%s it to the weight that suits this hair (%.1f to %.1f).',
-                $light ? 'Lightens' : 'Brings',
-                $target->low,
-                $target->high,
-            ),
+            Message::said('head.first-formula.weight-suits-this-hair', [
+                'light' => $light ? 'yes' : 'no',
+                'target_low' => sprintf('%.1f', $target->low),
+                'target_high' => sprintf('%.1f', $target->high),
+            ]),
         );
 
         return $rows;
@@ -329,7 +331,7 @@ final readonly class FirstFormula
                 $kind === ProductKind::ConditionerBar || $kind === ProductKind::RinseOutBalm,
                 false,
                 20.0,
-                implode("\n", ['Why these lines', ...$notes, ...$remarks]),
+                implode("\n", [Message::said('head.first-formula.why-these-lines'), ...$notes, ...$remarks]),
             ),
             $reasons,
             $remarks,
@@ -377,34 +379,37 @@ final readonly class FirstFormula
             }
         }
         $action = match ($ingredient->onHair->action) {
-            HairAction::Penetrating => 'goes into the fibre',
-            HairAction::PartlyPenetrating => 'goes partly into the fibre',
-            HairAction::Sealing => 'seals',
-            HairAction::Conditioning => 'eases combing',
-            HairAction::None => 'scents',
+            HairAction::Penetrating => Message::said('head.first-formula.goes-into-fibre'),
+            HairAction::PartlyPenetrating => Message::said('head.first-formula.goes-partly-into-fibre'),
+            HairAction::Sealing => Message::said('head.first-formula.seals'),
+            HairAction::Conditioning => Message::said('head.first-formula.eases-combing'),
+            HairAction::None => Message::said('head.first-formula.scents'),
         };
 
         return $serving === []
-            ? sprintf('Chosen; it %s.', $action)
-            : sprintf('For %s; it %s.', implode(', ', $serving), $action);
+            ? Message::said('head.first-formula.chosen', ['action' => $action])
+            : Message::said('head.first-formula.chosen-for', [
+                'needs' => implode(', ', $serving),
+                'action' => $action,
+            ]);
     }
 
     private static function grade(Evidence $evidence): string
     {
         return match ($evidence->worth()) {
-            4 => 'well established',
-            3 => 'trials on people',
-            2 => 'laboratory or animals',
-            default => 'by tradition',
+            4 => Message::said('head.first-formula.well-established'),
+            3 => Message::said('head.first-formula.trials-on-people'),
+            2 => Message::said('head.first-formula.laboratory-animals'),
+            default => Message::said('head.first-formula.by-tradition'),
         };
     }
 
     private static function filler(string $part): string
     {
         return match ($part) {
-            'butter' => 'A plain butter for body.',
-            'wax' => 'Makes it stand.',
-            default => 'The conditioning agent that gives slip.',
+            'butter' => Message::said('head.first-formula.plain-butter-body'),
+            'wax' => Message::said('head.first-formula.makes-stand'),
+            default => Message::said('head.first-formula.conditioning-agent-gives-slip'),
         };
     }
 

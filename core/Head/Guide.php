@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+use Crown\Words\Message;
 use JsonSerializable;
 
 /**
@@ -19,84 +20,82 @@ final class Guide implements JsonSerializable
             new Question(
                 'strand-feel',
                 'strand',
-                'Roll one clean hair between finger and thumb. What do you feel?',
+                Message::said('head.guide.roll-one-clean-hair'),
                 [
                     new Answer('hardly', 'hardly anything', 'fine'),
                     new Answer('little', 'a little', 'medium'),
-                    new Answer('clearly', 'clearly, like a stiff thread', 'coarse'),
+                    new Answer('clearly', Message::said('head.guide.clearly-like-stiff-thread'), 'coarse'),
                 ],
-                'Heads mix strands: take three hairs from three places, and answer for most of them.',
+                Message::said('head.guide.heads-mix-strands-take'),
             ),
             new Question(
                 'strand-thread',
                 'strand',
-                'Lay it beside a sewing thread on white paper.',
+                Message::said('head.guide.lay-beside-sewing-thread'),
                 [
                     new Answer('thinner', 'much thinner', 'fine'),
-                    new Answer('alike', 'about half of it', 'medium'),
-                    new Answer('thicker', 'nearly as thick', 'coarse'),
+                    new Answer('alike', Message::said('head.guide.about-half'), 'medium'),
+                    new Answer('thicker', Message::said('head.guide.nearly-as-thick'), 'coarse'),
                 ],
-                'Threads differ too: this only supports the touch.',
+                Message::said('head.guide.threads-differ-too-this'),
             ),
             new Question(
                 'porosity-spray',
                 'porosity',
-                'Spray clean, dry hair without product once. What do the drops do?',
+                Message::said('head.guide.spray-clean-dry-hair'),
                 [
-                    new Answer('stay', 'stand as beads for minutes', 'low'),
-                    new Answer('spread', 'spread within a minute', 'normal'),
-                    new Answer('soak', 'soak in at once', 'high'),
+                    new Answer('stay', Message::said('head.guide.stand-as-beads-minutes'), 'low'),
+                    new Answer('spread', Message::said('head.guide.spread-within-minute'), 'normal'),
+                    new Answer('soak', Message::said('head.guide.soak-once'), 'high'),
                 ],
-                'Oil or product left on the hair makes every hair look water-shy: wash first. Roots and tips differ; '
-                    .'look at the middle.',
+                Message::said('head.guide.oil-product-left-on'),
             ),
             new Question(
                 'porosity-dry',
                 'porosity',
-                'After washing, how long does it take to dry in the air?',
+                Message::said('head.guide.after-washing-how-long'),
                 [
-                    new Answer('long', 'more than half a day', 'low'),
+                    new Answer('long', Message::said('head.guide.more-than-half-day'), 'low'),
                     new Answer('some', 'a few hours', 'normal'),
-                    new Answer('short', 'an hour or two', 'high'),
+                    new Answer('short', Message::said('head.guide.hour-two'), 'high'),
                 ],
-                'Thick hair dries slowly whatever its porosity; weather counts too.',
+                Message::said('head.guide.thick-hair-dries-slowly'),
             ),
             new Question(
                 'porosity-treated',
                 'porosity',
-                'Is it bleached, permanently coloured, relaxed or often straightened hot?',
+                Message::said('head.guide.bleached-permanently-coloured-relaxed'),
                 [new Answer('yes', 'yes', 'high'), new Answer('no', 'no', null)],
-                'A hair floating in a glass is not asked for: bubbles, oil and the water\'s surface decide that, not '
-                    .'the hair.',
+                Message::said('head.guide.hair-floating-glass-not'),
             ),
             new Question(
                 'scalp-tissue',
                 'scalp',
-                'Two days after washing, press a tissue to the scalp. What is on it?',
+                Message::said('head.guide.two-days-after-washing'),
                 [
-                    new Answer('clear', 'a clear patch of oil', 'oily'),
+                    new Answer('clear', Message::said('head.guide.clear-patch-oil'), 'oily'),
                     new Answer('faint', 'a faint mark', 'calm'),
-                    new Answer('none', 'nothing, and the skin feels tight', 'dry'),
+                    new Answer('none', Message::said('head.guide.nothing-skin-feels-tight'), 'dry'),
                 ],
-                'A scalp that was oiled in between tells nothing here.',
+                Message::said('head.guide.scalp-was-oiled-between'),
             ),
             new Question(
                 'scalp-scratch',
                 'scalp',
-                'Scratch gently at the parting. What comes off?',
+                Message::said('head.guide.scratch-gently-parting-what'),
                 [
                     new Answer('nothing', 'nothing', 'calm'),
-                    new Answer('dust', 'fine dry dust', 'dry'),
-                    new Answer('flakes', 'flakes, yellowish or greasy', 'flaking'),
+                    new Answer('dust', Message::said('head.guide.fine-dry-dust'), 'dry'),
+                    new Answer('flakes', Message::said('head.guide.flakes-yellowish-greasy'), 'flaking'),
                 ],
-                'Dried product looks like flakes: look again after a wash.',
+                Message::said('head.guide.dried-product-looks-like'),
             ),
             new Question(
                 'scalp-itch',
                 'scalp',
-                'Does it itch most days?',
+                Message::said('head.guide.does-itch-most-days'),
                 [new Answer('yes', 'yes', 'itchy'), new Answer('no', 'no', null)],
-                'Itch has many causes. If it stays for two weeks or keeps someone awake, a clinician should look.',
+                Message::said('head.guide.itch-has-many-causes'),
             ),
         ];
     }
@@ -138,7 +137,7 @@ final class Guide implements JsonSerializable
                 return new Suggestion(
                     $trait,
                     $found,
-                    'This was found by itself; the other answers do not take it away.',
+                    Message::said('head.guide.this-was-found-by'),
                 );
             }
         }
@@ -150,8 +149,8 @@ final class Guide implements JsonSerializable
                 $trait,
                 null,
                 $best === null
-                    ? 'Cannot tell from this alone.'
-                    : 'Cannot tell: the answers point different ways. It may be in between.',
+                    ? Message::said('head.guide.cannot-tell-from-this')
+                    : Message::said('head.guide.cannot-tell-answers-point'),
             );
         }
 
@@ -159,8 +158,11 @@ final class Guide implements JsonSerializable
             $trait,
             $best,
             $counts[0] === array_sum($counts)
-                ? 'All that was answered points to it.'
-                : sprintf('%d of %d answers point to it.', $counts[0], array_sum($counts)),
+                ? Message::said('head.guide.all-was-answered-points')
+                : Message::said('head.guide.answers-point', [
+                    'counts' => $counts[0],
+                    'counts_other' => array_sum($counts),
+                ]),
         );
     }
 

@@ -17,6 +17,7 @@ use Crown\Formula\Change;
 use Crown\Formula\Formula;
 use Crown\Head\Internal\HeadSentences;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** Does a formula suit one head: its red flags, allergies, dislikes of the season, conditions and weight? */
 final readonly class HeadCheck implements Check
@@ -67,7 +68,7 @@ final readonly class HeadCheck implements Check
                 [$portion],
                 [],
                 'unknown',
-                [new Cure('Take it out', Change::remove($portion->line->id))],
+                [new Cure(Message::said('head.head-check.take-out'), Change::remove($portion->line->id))],
                 said: $this->said($this->head->allergies),
             );
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+use Crown\Words\Message;
+
 /** How readily the hair takes up water: it moves the weight that suits it. */
 enum Porosity: string
 {
@@ -14,6 +16,6 @@ enum Porosity: string
 
     public function words(): string
     {
-        return $this === self::NotKnown ? 'porosity not yet known' : $this->value.' porosity';
+        return Message::said('head.porosity', ['porosity' => $this === self::NotKnown ? 'none' : $this->value]);
     }
 }

@@ -10,6 +10,7 @@ use Crown\Catalogue\Need;
 use Crown\Formula\Audience;
 use Crown\Formula\Formula;
 use Crown\Measure\Band;
+use Crown\Words\Message;
 
 /** A head of hair and its scalp, as far as it is known; only the name must be. Method page: docs/methods/fit.md. */
 final readonly class Profile
@@ -102,7 +103,7 @@ final readonly class Profile
         $flags = array_map(static fn (Sign $s): string => $s->label(), $this->signs);
 
         return $this->scalp->needsClinician() && $flags === []
-            ? ['sores, pain or a bare patch on the scalp']
+            ? [Message::said('head.profile.sores-pain-bare-patch')]
             : $flags;
     }
 

@@ -21,13 +21,4 @@ enum Season: string
 
         return $northernCold !== $southern ? self::Cold : self::Warm;
     }
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Any => '',
-            self::Cold => ' in the cold months',
-            self::Warm => ' in the warm months',
-        };
-    }
 }

@@ -17,19 +17,13 @@ use Crown\Catalogue\Route;
 use Crown\Measure\Property;
 use Crown\Measure\School;
 use Crown\Measure\Ways;
+use Crown\Words\Message;
 
 /** Which ingredients serve a need on this head, evidence first. Method page: docs/methods/fit.md. */
 final readonly class Shortlist
 {
     /** What a step of weight outside the target costs, in steps of evidence. */
     private const WEIGHT_COST = 1.0;
-
-    /** What comes before anything is put on, by need. */
-    private const BEFORE = [
-        'thin-edges' => 'First loosen the style: pulling is what thins edges. Where it is patchy, sudden or sore, see '
-            .'a clinician. ',
-        'shedding' => 'Where it is sudden, heavy or patchy, see a clinician first. ',
-    ];
 
     /** Solids at 25 °C from which a butter is too hard to be rubbed in by itself, per cent. */
     private const HARD = 55.0;
@@ -75,12 +69,11 @@ final readonly class Shortlist
             $off = $this->outside($ingredient, $target->low, $target->high);
             if ($off > 0.0) {
                 $score -= self::WEIGHT_COST * $off;
-                $reasons[] = sprintf(
-                    'Its weight %.1f lies outside %.1f to %.1f, which suits this hair.',
-                    $ingredient->facts->best(Property::Weight, 0.0),
-                    $target->low,
-                    $target->high,
-                );
+                $reasons[] = Message::said('head.shortlist.its-weight-lies-outside', [
+                    'facts' => sprintf('%.1f', $ingredient->facts->best(Property::Weight, 0.0)),
+                    'target_low' => sprintf('%.1f', $target->low),
+                    'target_high' => sprintf('%.1f', $target->high),
+                ]);
             }
             $ranked[] = [
                 'id' => $ingredient->id,
@@ -105,7 +98,7 @@ final readonly class Shortlist
         return new ShortlistResult(
             array_slice($ranked, 0, $limit),
             $leftOut,
-            (self::BEFORE[$need->value] ?? '').$this->first($ranked, $need),
+            trim(self::before($need).' '.$this->first($ranked, $need)),
         );
     }
 
@@ -138,16 +131,14 @@ final readonly class Shortlist
         foreach ($kept as $family => $row) {
             $others = array_slice($of[$family], 1);
             if ($others !== [] && $row['kind'] === IngredientKind::ReadySteep->value) {
-                $kept[$family]['reasons'][] = sprintf(
-                    'Of it there are %d lots; this one goes first.',
-                    count($others) + 1,
-                );
+                $kept[$family]['reasons'][] = Message::said('head.shortlist.there-are-lots-this', [
+                    'others' => count($others) + 1,
+                ]);
             } elseif ($others !== []) {
-                $kept[$family]['reasons'][] = sprintf(
-                    'So %s %s: one of them is enough.',
-                    count($others) > 1 ? 'do' : 'does',
-                    implode(', ', $others),
-                );
+                $kept[$family]['reasons'][] = Message::said('head.shortlist.one-is-enough', [
+                    'count' => count($others),
+                    'others' => implode(', ', $others),
+                ]);
             }
         }
 
@@ -169,14 +160,18 @@ final readonly class Shortlist
 
         return match (true) {
             $ingredient->kind === IngredientKind::EssentialOil && $this->ways?->is(School::Scents, 'none') === true => [
-                'You use no essential oils (Studio, Ways).',
+                Message::said('head.shortlist.you-use-no-essential'),
             ],
-            $ingredient->provenance->withdrawn !== null => ['Must not be used: '.$ingredient->provenance->withdrawn],
-            $refused !== [] => [sprintf('Bears %s.', $refused[0])],
+            $ingredient->provenance->withdrawn !== null => [
+                Message::said('head.shortlist.withdrawn', ['why' => $ingredient->provenance->withdrawn]),
+            ],
+            $refused !== [] => [Message::said('head.shortlist.bears', ['what' => $refused[0]])],
             $ingredient->provenance->inherited->grown !== null => [$ingredient->provenance->inherited->grown],
-            $ingredient->provenance->inherited->bottle?->past === true => ['What stands on the shelf is past its day.'],
-            self::bearsWater($ingredient) => ['It bears water, or may: it keeps for days, not for months.'],
-            $evidence->grade === 0 => ['No basis was found. '.$evidence->found],
+            $ingredient->provenance->inherited->bottle?->past === true => [
+                Message::said('head.shortlist.what-stands-on-shelf'),
+            ],
+            self::bearsWater($ingredient) => [Message::said('head.shortlist.bears-water-may-keeps')],
+            $evidence->grade === 0 => [Message::said('head.shortlist.no-basis', ['found' => $evidence->found])],
             default => $suitability->against($ingredient),
         };
     }
@@ -267,16 +262,24 @@ final readonly class Shortlist
 
     private static function sentence(Evidence $evidence): string
     {
-        $on = $evidence->on === null ? '' : sprintf(' Tried on: %s.', lcfirst($evidence->on));
+        $with = ['found' => $evidence->found, 'on' => $evidence->on === null ? 'none' : lcfirst($evidence->on)];
 
         return match (true) {
-            $evidence->route === Route::Eaten => sprintf(
-                '%s%s It was swallowed, not rubbed in.',
-                $evidence->found,
-                $on,
-            ),
-            $evidence->grade === Evidence::TRADITION => 'By tradition: '.lcfirst($evidence->found),
-            default => $evidence->found.$on,
+            $evidence->route === Route::Eaten => Message::said('head.shortlist.swallowed', $with),
+            $evidence->grade === Evidence::TRADITION => Message::said('head.shortlist.by-tradition', [
+                'found' => lcfirst($evidence->found),
+            ]),
+            default => Message::said('head.shortlist.found', $with),
+        };
+    }
+
+    /** What comes before anything is put on. */
+    private static function before(Need $need): ?string
+    {
+        return match ($need) {
+            Need::ThinEdges => Message::said('head.shortlist.before-thin-edges'),
+            Need::Shedding => Message::said('head.shortlist.before-shedding'),
+            default => null,
         };
     }
 
@@ -299,10 +302,9 @@ final readonly class Shortlist
                 true,
             );
             if ($plain && $ingredient->precautions->warnings() === [] && $ingredient->composition->water === null) {
-                return sprintf(
-                    'Try %s alone first, for two weeks: one new thing at a time tells what it does.',
-                    Name::inSentence($ingredient->name),
-                );
+                return Message::said('head.shortlist.try-alone-first-two', [
+                    'ingredient' => Name::inSentence($ingredient->name),
+                ]);
             }
         }
         foreach ($ranked as $row) {
@@ -312,20 +314,16 @@ final readonly class Shortlist
                 && $ingredient->precautions->warnings() === []
                 && $need->isOfScalp()
             ) {
-                return sprintf(
-                    'Try a plain steep of %s in one oil first, for two weeks: one new thing at a time tells what it '
-                        .'does.',
-                    Name::inSentence($ingredient->name),
-                );
+                return Message::said('head.shortlist.try-plain-steep-one', [
+                    'ingredient' => Name::inSentence($ingredient->name),
+                ]);
             }
         }
 
         if ($ranked === []) {
-            return 'Nothing in the catalogue is known to serve this need on this head. What is left out and why stands '
-                .'below.';
+            return Message::said('head.shortlist.nothing-catalogue-known-serve');
         }
 
-        return 'Nothing here can be tried plainly by itself: begin with one light oil and add one thing at a time, two '
-            .'weeks each.';
+        return Message::said('head.shortlist.nothing-here-can-be');
     }
 }

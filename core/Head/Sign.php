@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+use Crown\Words\Message;
+
 /** Signs that a clinician should see before any formula. */
 enum Sign: string
 {
@@ -17,12 +19,12 @@ enum Sign: string
     public function label(): string
     {
         return match ($this) {
-            self::SuddenLoss => 'sudden loss',
-            self::PatchyLoss => 'bare patches',
-            self::Pain => 'pain',
-            self::Sores => 'sores',
-            self::Fever => 'fever',
-            self::SpreadingRash => 'a spreading rash',
+            self::SuddenLoss => Message::said('head.sign.sudden-loss'),
+            self::PatchyLoss => Message::said('head.sign.bare-patches'),
+            self::Pain => Message::said('head.sign.pain'),
+            self::Sores => Message::said('head.sign.sores'),
+            self::Fever => Message::said('head.sign.fever'),
+            self::SpreadingRash => Message::said('head.sign.spreading-rash'),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Head;
 
+use Crown\Words\Message;
+
 /** How thick one hair is: it sets the weight that suits it. */
 enum Strand: string
 {
@@ -14,6 +16,6 @@ enum Strand: string
 
     public function words(): string
     {
-        return $this === self::NotKnown ? 'strands not yet known' : $this->value.' strands';
+        return $this === self::NotKnown ? Message::said('head.strand.strands-not-yet-known') : $this->value.' strands';
     }
 }

@@ -9,6 +9,7 @@ use Crown\Catalogue\Condition;
 use Crown\Catalogue\Ingredient;
 use Crown\Catalogue\IngredientKind;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** What speaks against an ingredient on one head, in the order in which it counts. Method page: docs/methods/fit.md. */
 final readonly class Suitability
@@ -27,39 +28,43 @@ final readonly class Suitability
         $reasons = [];
         foreach ($this->head->allergies as $allergy) {
             if ($ingredient->answersTo($allergy)) {
-                $reasons[] = sprintf('%s is allergic to %s.', $this->head->name, $allergy);
+                $reasons[] = Message::said('head.suitability.allergic', [
+                    'head' => $this->head->name,
+                    'allergy' => $allergy,
+                ]);
             }
         }
         $age = $ingredient->facts->best(Property::MinimumAge, 0.0);
         if ($this->head->age === AgeBand::Under2 && $ingredient->kind === IngredientKind::EssentialOil) {
-            $reasons[] = 'No essential oil under 2 years.';
+            $reasons[] = Message::said('head.suitability.no-essential-oil-under');
         } elseif ($age > $this->head->age->youngestYears()) {
-            $reasons[] = sprintf('Not under %g years. %s', $age, $ingredient->precautions->ageReason);
+            $reasons[] = Message::said('head.suitability.not-under-years', [
+                'age' => sprintf('%g', $age),
+                'why' => $ingredient->precautions->ageReason ?? '',
+            ]);
         }
         if ($this->head->pregnant && $ingredient->precautions->pregnancy !== Advice::Ok) {
-            $reasons[] = ($ingredient->precautions->pregnancy === Advice::Avoid
-                    ? 'To be avoided in pregnancy and nursing. '
-                    : 'In pregnancy and nursing, ask the clinician first. ')
-                .$ingredient->precautions->pregnancyReason;
+            $reasons[] = Message::said('head.suitability.pregnancy', [
+                'advice' => $ingredient->precautions->pregnancy->value,
+                'why' => $ingredient->precautions->pregnancyReason ?? '',
+            ]);
         }
         $asks = array_filter(
             $ingredient->precautions->askFirst,
             fn (Condition $c): bool => in_array($c, $this->head->conditions, true),
         );
         if ($asks !== []) {
-            $reasons[] = sprintf(
-                'With %s, ask the clinician first.',
-                implode(' and ', array_map(static fn (Condition $c): string => $c->label(), $asks)),
-            );
+            $reasons[] = Message::said('head.suitability.asks', [
+                'conditions' => implode(' and ', array_map(static fn (Condition $c): string => $c->label(), $asks)),
+            ]);
         }
         foreach ($this->head->dislikes as $dislike) {
             if ($dislike->holdsIn($this->season) && $ingredient->answersTo($dislike->what)) {
-                $reasons[] = sprintf(
-                    '%s does not like %s%s.',
-                    $this->head->name,
-                    $dislike->what,
-                    $dislike->season->words(),
-                );
+                $reasons[] = Message::said('head.suitability.does-not-like', [
+                    'head' => $this->head->name,
+                    'what' => $dislike->what,
+                    'season' => $dislike->season->value,
+                ]);
             }
         }
 

@@ -7,6 +7,7 @@ namespace Crown\Learning;
 use Crown\Assessment\Whipping;
 use Crown\Formula\FormulaError;
 use Crown\Measure\Bounds;
+use Crown\Words\Message;
 
 /** What a maker found on one of her batches. Anything she did not look at is left out. */
 final readonly class Observation
@@ -39,14 +40,14 @@ final readonly class Observation
         if ($overrunPercent !== null && (! $whipped->hold($overrunPercent) || ! $isTimed)) {
             throw FormulaError::field(
                 'overrun_percent',
-                'an overrun of 0 to 300 %, with the minutes it was whipped, more than 0 and at most 120',
+                new Message('learning.observation.overrun-with-minutes-was'),
             );
         }
         if ($months !== null && ($months <= 0.0 || $months > self::MOST_MONTHS)) {
-            throw FormulaError::field('months', 'an age of more than 0 and at most 120 months');
+            throw FormulaError::field('months', new Message('learning.observation.age-more-than-most'));
         }
         if ($texture === null && $overrunPercent === null && $months === null) {
-            throw FormulaError::field('texture', 'something that was found: texture, overrun, or how long it kept');
+            throw FormulaError::field('texture', new Message('learning.observation.something-was-found-texture'));
         }
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Learning;
 
+use Crown\Words\Message;
+
 /** How firm a batch turned out beside what was said of it. */
 enum TextureFound: string
 {
@@ -31,11 +33,11 @@ enum TextureFound: string
     public function label(): string
     {
         return match ($this) {
-            self::MuchSofter => 'much softer than said',
-            self::Softer => 'softer than said',
-            self::AsSaid => 'as said',
-            self::Firmer => 'firmer than said',
-            self::MuchFirmer => 'much firmer than said',
+            self::MuchSofter => Message::said('learning.texture-found.much-softer-than-said'),
+            self::Softer => Message::said('learning.texture-found.softer-than-said'),
+            self::AsSaid => Message::said('learning.texture-found.as-said'),
+            self::Firmer => Message::said('learning.texture-found.firmer-than-said'),
+            self::MuchFirmer => Message::said('learning.texture-found.much-firmer-than-said'),
         };
     }
 }

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Crown\Measure;
 
 use Crown\Problem;
+use Crown\Words\Message;
 
 /** A figure that cannot be known from what is at hand. Shown to the maker as "cannot tell", with the reason. */
 final class CannotTell extends Problem
 {
     public static function fact(string $substance, Property $property): self
     {
-        return new self('amount', 'fact', sprintf('The %s of %s is not known.', $property->label(), $substance), [
+        return new self('amount', 'fact', new Message('measure.problem.fact', [
+            'property' => $property->label(),
+            'substance' => $substance,
+        ]), [
             'substance' => $substance,
             'property' => $property->value,
         ]);
@@ -22,7 +26,11 @@ final class CannotTell extends Problem
         return new self(
             'amount',
             'mass',
-            sprintf('"%s" of %s cannot be turned into grams: %s', $amount, $substance, $missing),
+            new Message('measure.problem.mass', [
+                'amount' => $amount,
+                'substance' => $substance,
+                'missing' => $missing,
+            ]),
             ['substance' => $substance, 'amount' => $amount, 'missing' => $missing],
         );
     }

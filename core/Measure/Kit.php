@@ -6,6 +6,7 @@ namespace Crown\Measure;
 
 use Crown\Json\Format;
 use Crown\Json\Node;
+use Crown\Words\Message;
 
 /**
  * What a maker works with, as she has written it down. What she has takes the place of what is usual, and the working
@@ -55,7 +56,9 @@ final readonly class Kit
     public function with(Node $said): self
     {
         if (count($this->items) >= self::MOST) {
-            throw MeasureError::kit('name', sprintf('At most %d things in one kitchen.', self::MOST));
+            throw MeasureError::kit('name', Message::said('measure.kit.most-things-one-kitchen', [
+                'most' => self::MOST,
+            ]));
         }
 
         return new self([...$this->items, KitItem::from($this->last + 1, $said)], $this->last + 1);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Measure;
 
 use Crown\Json\Node;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /** One thing of a maker's kitchen. */
@@ -36,12 +37,14 @@ final readonly class KitItem implements JsonSerializable
         $kind = $said->one('kind', KitKind::class);
         $name = trim($said->text('name'));
         if ($name === '' || mb_strlen($name) > self::LONGEST_NAME) {
-            throw MeasureError::kit('name', sprintf('A name of 1 to %d letters.', self::LONGEST_NAME));
+            throw MeasureError::kit('name', Message::said('measure.kit-item.name-letters', [
+                'longestname' => self::LONGEST_NAME,
+            ]));
         }
         $ingredient = $kind->wantsIngredient() ? $said->text('ingredient') ?: null : null;
         $substance = $ingredient === null ? '' : $said->text('substance');
         if ($kind->wantsIngredient() && $ingredient === null) {
-            throw MeasureError::kit('ingredient', 'Say with what it was weighed.');
+            throw MeasureError::kit('ingredient', Message::said('measure.kit-item.say-with-what-was'));
         }
         $figures = $choices = [];
         foreach ($kind->figures() as $field => $asked) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Measure;
 
+use Crown\Words\Message;
+
 /** What stands in a maker's kitchen, and what is to be known of each. */
 enum KitKind: string
 {
@@ -74,10 +76,10 @@ enum KitKind: string
     public function label(): string
     {
         return match ($this) {
-            self::Dropper => 'Dropper or pump, calibrated',
-            self::Spoon => 'Spoon or cup of my own',
-            self::Jar => 'Jar or bottle',
-            self::Place => 'Place to keep things',
+            self::Dropper => Message::said('measure.kit-kind.dropper-pump-calibrated'),
+            self::Spoon => Message::said('measure.kit-kind.spoon-cup-my-own'),
+            self::Jar => Message::said('measure.kit-kind.jar-bottle'),
+            self::Place => Message::said('measure.kit-kind.place-keep-things'),
             default => ucfirst($this->value),
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Measure;
 
 use Crown\Problem;
+use Crown\Words\Message;
 
 /** A quantity that cannot be: the message says what was wrong and what is allowed. */
 final class MeasureError extends Problem
@@ -14,7 +15,11 @@ final class MeasureError extends Problem
         return new self(
             'amount',
             'disordered-band',
-            sprintf('A band must rise: low %g, best %g, high %g does not.', $low, $best, $high),
+            new Message('measure.problem.disordered-band', [
+                'low' => sprintf('%g', $low),
+                'best' => sprintf('%g', $best),
+                'high' => sprintf('%g', $high),
+            ]),
             ['low' => $low, 'best' => $best, 'high' => $high],
         );
     }
@@ -24,7 +29,7 @@ final class MeasureError extends Problem
         return new self(
             'amount',
             'not-finite',
-            'A quantity must be an ordinary number; this one is too large to work with.',
+            new Message('measure.problem.not-finite'),
         );
     }
 
@@ -39,13 +44,13 @@ final class MeasureError extends Problem
         return new self(
             'grams',
             'bad-spoon',
-            'A spoon or cup of your own is a teaspoon, a tablespoon or a cup, and weighs something when it is full.',
+            new Message('measure.problem.bad-spoon'),
         );
     }
 
     public static function divisionByNothing(): self
     {
-        return new self('amount', 'division-by-nothing', 'Cannot divide by a quantity that may be zero.');
+        return new self('amount', 'division-by-nothing', new Message('measure.problem.division-by-nothing'));
     }
 
     public static function unreadableAmount(string $text): self
@@ -55,11 +60,7 @@ final class MeasureError extends Problem
         return new self(
             'amount',
             'unreadable-amount',
-            sprintf(
-                'The amount "%s" could not be read. Write a number and a unit, for example 20 g, 2 tbsp, 1/2 cup, 12 '
-                    .'drops, 18 %%, 3 parts or to fill.',
-                $shown,
-            ),
+            new Message('measure.problem.unreadable-amount', ['shown' => $shown]),
             ['text' => $text],
         );
     }
@@ -69,11 +70,7 @@ final class MeasureError extends Problem
         return new self(
             'amount',
             'vague-amount',
-            sprintf(
-                '"%s" is another amount in every hand, so its mass cannot be told. Weigh it once, or write spoons, '
-                    .'cups, drops or grams.',
-                $text,
-            ),
+            new Message('measure.problem.vague-amount', ['text' => $text]),
             ['text' => $text],
         );
     }
@@ -83,7 +80,7 @@ final class MeasureError extends Problem
         return new self(
             'amount',
             'negative-amount',
-            sprintf('The amount "%s" is negative or zero; an amount must be more than nothing.', $text),
+            new Message('measure.problem.negative-amount', ['text' => $text]),
             ['text' => $text],
         );
     }
@@ -93,7 +90,7 @@ final class MeasureError extends Problem
         return new self(
             'amount',
             'enormous-amount',
-            sprintf('The amount "%s" is more than a tonne; amounts up to 1,000 kg are allowed.', $text),
+            new Message('measure.problem.enormous-amount', ['text' => $text]),
             ['text' => $text],
         );
     }
@@ -103,7 +100,7 @@ final class MeasureError extends Problem
         return new self(
             'scale_grams',
             'bad-scale',
-            sprintf('A scale resolution of %g g is not allowed; it must be above 0 and at most 100 g.', $grams),
+            new Message('measure.problem.bad-scale', ['grams' => sprintf('%g', $grams)]),
             ['grams' => $grams],
         );
     }
@@ -113,7 +110,7 @@ final class MeasureError extends Problem
         return new self(
             'bowl_ml',
             'bad-bowl',
-            sprintf('A bowl of %g ml is not allowed; it must be above 0 and at most 100,000 ml.', $millilitres),
+            new Message('measure.problem.bad-bowl', ['millilitres' => sprintf('%g', $millilitres)]),
             ['millilitres' => $millilitres],
         );
     }
@@ -123,7 +120,7 @@ final class MeasureError extends Problem
         return new self(
             'calibration',
             'bad-calibration',
-            'A drop calibration needs a count of drops and a weight, both more than nothing.',
+            new Message('measure.problem.bad-calibration'),
         );
     }
 
@@ -132,7 +129,7 @@ final class MeasureError extends Problem
         return new self(
             'held_for',
             'unreadable-time',
-            sprintf('"%s" is no time. Write it as "30 minutes", "45 to 60 min" or "2 hours".', $text),
+            new Message('measure.problem.unreadable-time', ['text' => $text]),
             ['text' => $text],
         );
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Measure;
 
+use Crown\Words\Message;
+
 /** What the maker whips with. */
 final readonly class Mixer
 {
@@ -37,6 +39,6 @@ final readonly class Mixer
     {
         return $this->sort === 'whisk'
             ? 'by hand'.($this->speed === 'medium' ? '' : sprintf(', %s', $this->speed === 'high' ? 'fast' : 'slowly'))
-            : sprintf('at %s speed', $this->speed);
+            : Message::said('measure.mixer.speed', ['speed' => $this->speed]);
     }
 }

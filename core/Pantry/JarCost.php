@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Pantry;
 
+use Crown\Words\Message;
 use JsonSerializable;
 
 /**
@@ -44,13 +45,17 @@ final readonly class JarCost implements JsonSerializable
         private float $rise = self::USUAL_RISE,
     ) {
         if ($jars < 1) {
-            throw PantryError::field('jars', 'at least one jar');
+            throw PantryError::field('jars', new Message('pantry.jar-cost.least-one-jar'));
         }
         if ($rise < self::LEAST_RISE) {
-            throw PantryError::field('rise', sprintf('%g per cent or more', self::LEAST_RISE));
+            throw PantryError::field('rise', new Message('pantry.jar-cost.per-cent-more', [
+                'leastrise' => sprintf('%g', self::LEAST_RISE),
+            ]));
         }
         if ($margin < 0.0 || $margin > self::MOST_MARGIN) {
-            throw PantryError::field('margin', sprintf('0 to %g per cent of the price', self::MOST_MARGIN));
+            throw PantryError::field('margin', new Message('pantry.jar-cost.per-cent-price', [
+                'mostmargin' => sprintf('%g', self::MOST_MARGIN),
+            ]));
         }
     }
 

@@ -12,6 +12,7 @@ use Crown\Catalogue\Ingredient;
 use Crown\Measure\Months;
 use Crown\Measure\Number;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 use DateTimeImmutable;
 use JsonSerializable;
 
@@ -59,13 +60,13 @@ final readonly class LotLife implements JsonSerializable
     ): self {
         $ends = [];
         if ($printed !== null) {
-            $ends[] = [LimitedBy::Printed, $printed, 'Best before, as it is printed on it.'];
+            $ends[] = [LimitedBy::Printed, $printed, Message::said('pantry.lot-life.best-before-as-printed')];
         }
         $keepsOpen = $openedMonths ?? ($what?->facts->has(Property::OpenedMonths) === true
             ? $what->facts->get(Property::OpenedMonths)->band->best
             : null);
         if ($opened !== null && $keepsOpen !== null) {
-            $why = sprintf('Once opened it keeps %s.', self::words($keepsOpen));
+            $why = Message::said('pantry.lot-life.once-opened-keeps', ['keeps_open' => self::words($keepsOpen)]);
             // A warm room shortens what is opened as it does what is closed; a cold one is what it is said for.
             $months = $keepsOpen * min(1.0, ShelfLife::byStorage($celsius));
             $ends[] = [LimitedBy::Opened, self::after($opened, $months), $why];
@@ -74,11 +75,11 @@ final readonly class LotLife implements JsonSerializable
             $months = $what->facts->get(Property::LifeMonths)->band->low * ShelfLife::byStorage($celsius);
             $spoils = self::spoils($what, $celsius);
             $months = $spoils === null ? $months : $spoils->months;
-            $ends[] = [LimitedBy::Kept, self::after($came, $months), $spoils->why ?? sprintf(
-                'Its kind keeps %s at %g °C, by the cautious end, from the day it came.',
-                self::words($months),
-                $celsius,
-            )];
+            $why = $spoils->why ?? Message::said('pantry.lot-life.its-kind-keeps-c', [
+                'months' => self::words($months),
+                'celsius' => sprintf('%g', $celsius),
+            ]);
+            $ends[] = [LimitedBy::Kept, self::after($came, $months), $why];
         }
         usort($ends, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
         $dates = [];
@@ -91,7 +92,7 @@ final readonly class LotLife implements JsonSerializable
                 null,
                 LimitedBy::Unknown,
                 [],
-                ['Cannot tell: no date is printed on it, and nothing is known of its kind.'],
+                [Message::said('pantry.lot-life.cannot-tell-no-date')],
             )
             : new self($ends[0][1], $ends[0][0], $dates, array_column($ends, 2));
     }
@@ -112,10 +113,15 @@ final readonly class LotLife implements JsonSerializable
         $factor = min(1.0, ShelfLife::byStorage($celsius) / ShelfLife::byStorage($assumedCelsius));
         $days = (int) floor((int) $made->diff($label)->format('%r%a') * $factor);
         $until = $factor < 1.0 ? $made->modify(sprintf('+%d days', max(0, $days))) : $label;
-        $kept = sprintf('Its label\'s day holds up to %g °C.', $assumedCelsius);
+        $kept = Message::said('pantry.lot-life.its-label-s-day', [
+            'assumed_celsius' => sprintf('%g', $assumedCelsius),
+        ]);
 
         return new self($until, LimitedBy::Kept, [LimitedBy::Kept->value => $until], $factor < 1.0
-            ? [sprintf('It stands at %g °C, and so keeps %s as long.', $celsius, number_format($factor, 2)), $kept]
+            ? [Message::said('pantry.lot-life.stands-c-so-keeps', [
+                'celsius' => sprintf('%g', $celsius),
+                'factor' => number_format($factor, 2),
+            ]), $kept]
             : [$kept]);
     }
 

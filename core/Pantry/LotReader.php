@@ -12,6 +12,7 @@ use Crown\Measure\Place;
 use Crown\Reading\ReadingError;
 use Crown\Reading\ReadLine;
 use Crown\Reading\RecipeReader;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /**
@@ -76,7 +77,9 @@ final readonly class LotReader
     {
         $rows = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $text) ?: [])));
         if (count($rows) > self::MOST_LINES) {
-            throw PantryError::field('text', sprintf('at most %d lines', self::MOST_LINES));
+            throw PantryError::field('text', new Message('pantry.lot-reader.most-lines', [
+                'mostlines' => self::MOST_LINES,
+            ]));
         }
         $drafts = [];
         $carriage = 0.0;
@@ -140,14 +143,18 @@ final readonly class LotReader
         $doubts = [];
         foreach (['printed', 'opened', 'bought'] as $field) {
             if ($said->of($field) !== '' && $this->date($said->of($field)) === null) {
-                $doubts[$field.'_on'] = sprintf('"%s" is no date that can be read.', $said->of($field));
+                $doubts[$field.'_on'] = Message::said('pantry.lot-reader.no-date-can-be', [
+                    'of' => $said->of($field),
+                ]);
             }
         }
 
         return [
             ...$doubts,
-            ...$read === null || $read->matches === [] ? ['ingredient' => 'Which ingredient is it?'] : [],
-            ...$grams === null ? ['grams' => 'How much is in it?'] : [],
+            ...$read === null || $read->matches === []
+                ? ['ingredient' => Message::said('pantry.lot-reader.which-ingredient')]
+                : [],
+            ...$grams === null ? ['grams' => Message::said('pantry.lot-reader.how-much')] : [],
         ];
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Pantry;
 
+use Crown\Words\Message;
+
 /** Why grams came to a lot, or left it. */
 enum MovementKind: string
 {
@@ -29,22 +31,6 @@ enum MovementKind: string
     /** It is not there any more. */
     case Gone = 'gone';
 
-    private const WORDS = [
-        'made' => 'made here',
-        'bought' => 'bought',
-        'counted' => 'weighed',
-        'corrected' => 'more was in it than was thought',
-        'steep' => 'into a steep',
-        'batch' => 'into a batch',
-        'given' => 'given away',
-        'sold' => 'sold',
-        'opened' => 'opened for use',
-        'spoiled' => 'went bad',
-        'wasted' => 'spilt or left over',
-        'unknown' => 'nobody knows how much there is',
-        'gone' => 'gone',
-    ];
-
     /** Whether a person says it of a lot; the others follow from what is made here. */
     public function isSaid(): bool
     {
@@ -56,6 +42,6 @@ enum MovementKind: string
 
     public function words(): string
     {
-        return self::WORDS[$this->value];
+        return Message::said('pantry.movement', ['kind' => $this->value]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Pantry;
 
+use Crown\Words\Message;
 use DateInterval;
 use DateTimeImmutable;
 use JsonSerializable;
@@ -50,15 +51,14 @@ final readonly class OrderPlan implements JsonSerializable
         $late = $make > 0 && ($by < $today || ($awaited !== null && $awaited > $by));
 
         return new self($from, $make, $by, $late, match (true) {
-            $make === 0 && $due < $today => 'It was due; enough jars stand there.',
-            $make === 0 => 'Enough jars stand there.',
-            $awaited !== null && $awaited > $by => sprintf(
-                'What steeps for it is ready on %s, too late to make it by %s.',
-                $awaited->format('j F'),
-                $by->format('j F'),
-            ),
-            $by < $today => sprintf('It had to be made by %s: say so to whoever waits.', $by->format('j F')),
-            default => sprintf('Make %d by %s.', $make, $by->format('j F')),
+            $make === 0 && $due < $today => Message::said('pantry.order-plan.was-due-enough-jars'),
+            $make === 0 => Message::said('pantry.order-plan.enough-jars-stand-there'),
+            $awaited !== null && $awaited > $by => Message::said('pantry.order-plan.what-steeps-ready-on', [
+                'day' => $awaited->format('j F'),
+                'day_other' => $by->format('j F'),
+            ]),
+            $by < $today => Message::said('pantry.order-plan.had-be-made-by', ['day' => $by->format('j F')]),
+            default => Message::said('pantry.order-plan.make-by', ['make' => $make, 'day' => $by->format('j F')]),
         });
     }
 

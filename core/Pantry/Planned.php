@@ -6,6 +6,7 @@ namespace Crown\Pantry;
 
 use Crown\Assessment\Composition;
 use Crown\Measure\Amount;
+use Crown\Words\Message;
 
 /** What is made now, or was ordered, against what there is of one thing. Method page: docs/methods/pantry.md. */
 final readonly class Planned
@@ -38,17 +39,19 @@ final readonly class Planned
     public function words(): string
     {
         $grams = static fn (float $g): string => Amount::number(round($g, 1)).' g';
-        $takes = sprintf('What is being made or was ordered takes %s', $grams($this->grams));
+        $takes = Message::said('pantry.planned.what-being-made-was', ['grams' => $grams($this->grams)]);
 
         return match (true) {
-            $this->grams < self::NOTHING => 'Nothing that is being made or was ordered takes any of it.',
+            $this->grams < self::NOTHING => Message::said('pantry.planned.nothing-being-made-was'),
             $this->left === null => $takes.'.',
-            $this->grams > $this->left + self::NOTHING => sprintf(
-                '%s, which is %s more than there is.',
-                $takes,
-                $grams($this->grams - $this->left),
-            ),
-            default => sprintf('%s; %s are in no plan.', $takes, $grams($this->left - $this->grams)),
+            $this->grams > $this->left + self::NOTHING => Message::said('pantry.planned.which-more-than-there', [
+                'takes' => $takes,
+                'grams' => $grams($this->grams - $this->left),
+            ]),
+            default => Message::said('pantry.planned.are-no-plan', [
+                'takes' => $takes,
+                'left' => $grams($this->left - $this->grams),
+            ]),
         };
     }
 }

@@ -20,6 +20,7 @@ use Crown\Catalogue\ScentAllergens;
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /**
@@ -30,11 +31,6 @@ final readonly class Label
 {
     /** What holds essential oils is not for the youngest, years. */
     private const SCENTED_YEARS = 6.0;
-
-    /** Where the bench stops at it, whoever holds the jar is told so. */
-    private const AGAINST_CHECKS = 'Made against its own checks: for its maker alone, not to be given away or sold.';
-
-    private const NO_DATE = 'How long it keeps is not known: use it up soon, throw it away if look or smell changes.';
 
     /** Share in the finished product above which a fragrance allergen is named, per cent: left on, rinsed off. */
     private const NAMED_LEAVE_ON = 0.001;
@@ -103,23 +99,19 @@ final readonly class Label
     {
         $formula = $this->assessment->subject->formula();
         if ($formula->audience === Audience::Face && ! $formula->kind->isRinsed()) {
-            return 'A few drops, or a fingertip of it, warmed between the fingers and smoothed over hairline and face.';
+            return Message::said('papers.label.few-drops-fingertip-warmed');
         }
 
         return match ($formula->kind) {
-            ProductKind::ScalpOil => 'Part the hair, a few drops along each part, massage with the fingertips. Wash it '
-                .'out after half an hour to an hour, or overnight. One to three times a week.',
-            ProductKind::HotOil => 'Stand the bottle in hot water 5 to 10 minutes, test on the wrist: lukewarm, not '
-                .'hot. Leave 20 to 60 minutes before washing.',
-            ProductKind::SealingOil => 'A few drops over damp lengths and ends, after water or a leave-in.',
-            ProductKind::ConditionerBar => 'Glide over wet hair after washing, comb through, rinse. Let the bar dry '
-                .'between uses.',
-            ProductKind::RinseOutBalm => 'After washing, smooth through the lengths, leave 2 to 3 minutes, rinse.',
-            ProductKind::Balm => 'Warm a little between the fingers, smooth over edges and ends.',
+            ProductKind::ScalpOil => Message::said('papers.label.part-hair-few-drops'),
+            ProductKind::HotOil => Message::said('papers.label.stand-bottle-hot-water'),
+            ProductKind::SealingOil => Message::said('papers.label.few-drops-over-damp'),
+            ProductKind::ConditionerBar => Message::said('papers.label.glide-over-wet-hair'),
+            ProductKind::RinseOutBalm => Message::said('papers.label.after-washing-smooth-through'),
+            ProductKind::Balm => Message::said('papers.label.warm-little-between-fingers'),
             ProductKind::WhippedButter,
-            ProductKind::StirredButter => 'Melt a fingertip of it in the palms and smooth over damp lengths. Dry '
-                .'fingers or a spatula.',
-            default => 'A little at a time over lengths and ends.',
+            ProductKind::StirredButter => Message::said('papers.label.melt-fingertip-palms-smooth'),
+            default => Message::said('papers.label.little-time-over-lengths'),
         };
     }
 
@@ -131,25 +123,24 @@ final readonly class Label
     {
         $formula = $this->assessment->subject->formula();
         $cautions = [
-            ...$this->isStopped() ? [self::AGAINST_CHECKS] : [],
-            sprintf('%s Keep out of eyes and from children.', match ($formula->audience) {
-                Audience::Face => 'For hairline and face.',
-                Audience::Body => 'For hair and body.',
-                default => 'For use on hair and scalp only.',
-            }),
+            // Where the bench stops at it, whoever holds the jar is told so.
+            ...$this->isStopped() ? [Message::said('papers.label.against-checks')] : [],
+            Message::said('papers.label.where-used', ['audience' => $formula->audience->value]),
             ...$this->notKnown(),
-            ...$this->hasSediment() ? ['Stir or shake it before use: what is in it sinks.'] : [],
-            'Patch test first: inner arm, 48 hours.',
+            ...$this->hasSediment() ? [Message::said('papers.label.stir-shake-before-use')] : [],
+            Message::said('papers.label.patch-test-first-inner'),
             ...array_unique($this->forWhomNot()),
         ];
         foreach ($this->scentsNotKnown() as $name) {
-            $cautions[] = sprintf('Scent allergens of %s: not known.', Name::inSentence($name));
+            $cautions[] = Message::said('papers.label.scent-allergens-not-known', [
+                'name' => Name::inSentence($name),
+            ]);
         }
         if ($this->keeping() === null && ! $isDated) {
-            $cautions[] = self::NO_DATE;
+            $cautions[] = Message::said('papers.label.no-date');
         }
 
-        return [...$cautions, ...$this->where(), 'Sudden or patchy hair loss, sores or a rash: see a clinician.'];
+        return [...$cautions, ...$this->where(), Message::said('papers.label.sudden-patchy-hair-loss')];
     }
 
     /** @return list<string> where and how it stands */
@@ -159,12 +150,14 @@ final readonly class Label
         $store = $this->keeping()->store ?? Store::Anywhere;
         $dry = [WaterClass::Dry, null];
         if (! in_array($this->assessment->subject->water->class, $dry, true) || $store !== Store::Anywhere) {
-            $cautions[] = ($store->words() ?? 'Keep it cool.').' Throw it away if look or smell changes.';
+            $cautions[] = Message::said('papers.label.kept', [
+                'store' => $store->words() ?? Message::said('papers.label.keep-cool'),
+            ]);
         }
         if (! $this->assessment->subject->formula()->kind->isRinsed()) {
             $cautions[] = in_array($store, [Store::Fridge, Store::Chilled, Store::Frozen], true)
-                ? 'Dark and dry. Dry fingers only.'
-                : 'Cool, dark and dry. Dry fingers only.';
+                ? Message::said('papers.label.dark-dry-dry-fingers')
+                : Message::said('papers.label.cool-dark-dry-dry');
         }
 
         return $cautions;
@@ -180,8 +173,10 @@ final readonly class Label
         }
 
         return [
-            ...$scented ? ['Holds essential oils.'] : [],
-            ...$years > 0.0 ? [sprintf('Not for children under %g.', $years)] : [],
+            ...$scented ? [Message::said('papers.label.holds-essential-oils')] : [],
+            ...$years > 0.0 ? [Message::said('papers.label.not-children-under', [
+                'years' => sprintf('%g', $years),
+            ])] : [],
             ...array_filter([
                 $this->inPregnancy($scented)->words(),
                 $this->burnsInSun() ? CautionKind::Sunlight->onLabel() : null,
@@ -224,10 +219,7 @@ final readonly class Label
 
         return $names === []
             ? []
-            : [sprintf(
-                'What %s is, is not known: not for children, in pregnancy, or with an allergy.',
-                implode(' and ', $names),
-            )];
+            : [Message::said('papers.label.not-known', ['names' => implode(' and ', $names)])];
     }
 
     /** Whether something in it sinks to the ground. */
@@ -260,7 +252,7 @@ final readonly class Label
             ...array_values(array_filter(array_unique($words))),
             ...$conditions === []
                 ? []
-                : [sprintf('Ask a clinician first with: %s.', implode(', ', array_unique($conditions)))],
+                : [Message::said('papers.label.asks', ['conditions' => implode(', ', array_unique($conditions))])],
         ];
     }
 

@@ -6,6 +6,7 @@ namespace Crown\Papers;
 
 use Crown\Formula\Audience;
 use Crown\Formula\ProductKind;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /**
@@ -35,58 +36,47 @@ final readonly class Passport implements JsonSerializable
     /** @return list<array{question: string, answer: string}> */
     public function questions(): array
     {
+        $keep = Message::said('papers.passport.kept', ['store' => $this->store ?? '']);
         $answers = [
-            'How long does it keep?' => $this->howLong(),
-            'Where do I keep it?' => ltrim(
-                $this->store.' Dark, dry and closed, away from the shower. Dry fingers only.',
-            ),
-            'How often?' => $this->howOften(),
-            'Do I leave it in or wash it out?' => $this->leftIn(),
-            'When would I see anything?' => 'Softness and shine at once, if at all. Shedding cannot be told before 6 '
-                .'to 12 weeks. Hair grows about a centimetre a month, so length cannot be told before 3 months.',
-            'May a child use it?' => $this->child(),
-            'May I mix it with something else?' => 'Better not: mixed, neither its date nor its cautions hold. Water '
-                .'in it spoils it.',
+            [Message::said('papers.passport.ask-how-long'), $this->howLong()],
+            [Message::said('papers.passport.ask-where'), ltrim($keep)],
+            [Message::said('papers.passport.ask-how-often'), $this->howOften()],
+            [Message::said('papers.passport.ask-left-in'), $this->leftIn()],
+            [Message::said('papers.passport.ask-when'), Message::said('papers.passport.softness-shine-once-if')],
+            [Message::said('papers.passport.ask-child'), $this->child()],
+            [Message::said('papers.passport.ask-mix'), Message::said('papers.passport.better-not-mixed-neither')],
         ];
 
-        return array_map(
-            static fn (string $q, string $a): array => ['question' => $q, 'answer' => $a],
-            array_keys($answers),
-            $answers,
-        );
+        return array_map(static fn (array $a): array => ['question' => $a[0], 'answer' => $a[1]], $answers);
     }
 
     private function howLong(): string
     {
         $opened = $this->opened === null ? null : preg_replace('/^(\d+) M$/', '$1 months', $this->opened);
 
-        return match (true) {
-            $this->bestBefore === null => 'Nobody can tell. Throw it away when look or smell changes.',
-            default => sprintf(
-                'Until %s%s. Throw it away sooner when look or smell changes.',
-                $this->bestBefore,
-                $opened === null ? '' : '; once opened, '.$opened,
-            ),
-        };
+        return $this->bestBefore === null
+            ? Message::said('papers.passport.nobody-can-tell-throw')
+            : Message::said('papers.passport.until', ['day' => $this->bestBefore, 'opened' => $opened ?? 'none']);
     }
 
     private function howOften(): string
     {
         return match ($this->kind) {
-            ProductKind::ScalpOil => 'One to three times a week, as often as the scalp stays clean. Light hair less.',
-            ProductKind::HotOil => 'Once every week or two, before washing.',
-            ProductKind::ConditionerBar, ProductKind::RinseOutBalm => 'After each wash, or every second one.',
-            ProductKind::Balm => 'A little, when edges or ends want it.',
-            default => 'After a wash, and a fingertip between washes where ends are dry. Light hair less.',
+            ProductKind::ScalpOil => Message::said('papers.passport.one-three-times-week'),
+            ProductKind::HotOil => Message::said('papers.passport.once-every-week-two'),
+            ProductKind::ConditionerBar,
+            ProductKind::RinseOutBalm => Message::said('papers.passport.after-each-wash-every'),
+            ProductKind::Balm => Message::said('papers.passport.little-when-edges-ends'),
+            default => Message::said('papers.passport.after-wash-fingertip-between'),
         };
     }
 
     private function leftIn(): string
     {
         return match (true) {
-            $this->kind === ProductKind::HotOil => 'Wash it out after 20 to 60 minutes.',
-            $this->kind->isRinsed() => 'Rinse it out after 2 to 3 minutes.',
-            default => 'It stays in, at longest until the next wash.',
+            $this->kind === ProductKind::HotOil => Message::said('papers.passport.wash-out-after-minutes'),
+            $this->kind->isRinsed() => Message::said('papers.passport.rinse-out-after-minutes'),
+            default => Message::said('papers.passport.stays-longest-until-next'),
         };
     }
 
@@ -96,10 +86,10 @@ final readonly class Passport implements JsonSerializable
         $said = array_filter($this->cautions, static fn (string $c): bool => str_contains($c, 'children under'));
 
         return match (true) {
-            $said !== [] => implode(' ', $said).' Ask a clinician where you are not sure.',
-            $this->audience === Audience::Child6To12 => 'It was made for a child of 6 to 12. Patch test first.',
-            $this->audience === Audience::Child2To6 => 'It was made for a child of 2 to 6. Patch test first.',
-            default => 'It was made for adults. Ask whoever made it first; under two years, a clinician.',
+            $said !== [] => Message::said('papers.passport.child-as-said', ['said' => implode(' ', $said)]),
+            $this->audience === Audience::Child6To12 => Message::said('papers.passport.was-made-child-patch'),
+            $this->audience === Audience::Child2To6 => Message::said('papers.passport.was-made-child-patch-2'),
+            default => Message::said('papers.passport.was-made-adults-ask'),
         };
     }
 

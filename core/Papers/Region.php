@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Papers;
 
 use Crown\Measure\Habits;
+use Crown\Words\Message;
 
 /**
  * Whose rules a label follows first. It changes how a label is written and never what it says of safety. Selling is
@@ -36,7 +37,10 @@ enum Region: string
         $metric = rtrim(rtrim(number_format($grams, 1, '.', ''), '0'), '.').' g';
 
         return $this === self::Us
-            ? sprintf('Net wt %s oz (%s)', rtrim(rtrim(number_format($grams / self::OUNCE, 2), '0'), '.'), $metric)
+            ? Message::said('papers.region.net-wt-oz', [
+                'grams' => rtrim(rtrim(number_format($grams / self::OUNCE, 2), '0'), '.'),
+                'metric' => $metric,
+            ])
             : $metric.' net';
     }
 
@@ -50,14 +54,10 @@ enum Region: string
     public function beforeSelling(): string
     {
         return match ($this) {
-            self::Eu => 'Before you sell in the EU: a safety assessment by a qualified person, a product file, a '
-                .'notification and a responsible person are asked for. Ask who is competent where you live.',
-            self::Uk => 'Before you sell in the United Kingdom: a safety assessment by a qualified person, a product '
-                .'file, a notification and a responsible person are asked for. Ask who is competent where you live.',
-            self::Us => 'Before you sell in the United States: federal and state rules on cosmetics apply, with '
-                .'exceptions for the smallest. Ask who is competent where you live.',
-            self::Other => 'Before you sell: local cosmetics law says what is asked for. Ask who is competent where '
-                .'you live.',
+            self::Eu => Message::said('papers.region.before-you-sell-eu'),
+            self::Uk => Message::said('papers.region.before-you-sell-united'),
+            self::Us => Message::said('papers.region.before-you-sell-united-2'),
+            self::Other => Message::said('papers.region.before-you-sell-local'),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Rhythm;
 
+use Crown\Words\Message;
+
 /** What a day of a routine asks for. */
 enum Act: string
 {
@@ -14,15 +16,9 @@ enum Act: string
     public function words(string $product): string
     {
         return match ($this) {
-            self::PatchTest => sprintf(
-                'Patch test %s: a smear on the inner arm or behind the ear, left for 48 hours.',
-                $product,
-            ),
-            self::PatchReading => sprintf(
-                'Read the patch test of %s. Redness, swelling or itch: wash it off and do not use it.',
-                $product,
-            ),
-            self::Application => sprintf('Apply %s.', $product),
+            self::PatchTest => Message::said('rhythm.act.patch-test-smear-on', ['product' => $product]),
+            self::PatchReading => Message::said('rhythm.act.read-patch-test-redness', ['product' => $product]),
+            self::Application => Message::said('rhythm.act.apply', ['product' => $product]),
         };
     }
 }

@@ -9,6 +9,7 @@ use Crown\Formula\ProductKind;
 use Crown\Measure\School;
 use Crown\Measure\Ways;
 use Crown\Steep\SteepMethod;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /**
@@ -17,14 +18,6 @@ use JsonSerializable;
  */
 final readonly class Beginnings implements JsonSerializable
 {
-    private const LENGTHS = 'Lengths only';
-
-    /** After water, in either order. */
-    private const LAYERS = [
-        'cream-oil' => 'After water and a cream, as the last',
-        'oil-cream' => 'After water, and a cream over it',
-    ];
-
     /** @param  Ways  $ways of the studio */
     private function __construct(private Ways $ways)
     {
@@ -55,8 +48,12 @@ final readonly class Beginnings implements JsonSerializable
     public function way(ProductKind $kind): ?string
     {
         return match (true) {
-            $kind === ProductKind::SealingOil => self::LAYERS[$this->ways->chosen(School::Order)],
-            $this->ways->is(School::Place, 'lengths') => self::LENGTHS,
+            // After water, in either order.
+            $kind === ProductKind::SealingOil && $this->ways->is(School::Order, 'oil-cream') => Message::said(
+                'rhythm.beginnings.oil-then-cream',
+            ),
+            $kind === ProductKind::SealingOil => Message::said('rhythm.beginnings.cream-then-oil'),
+            $this->ways->is(School::Place, 'lengths') => Message::said('rhythm.beginnings.lengths'),
             default => null,
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Rhythm;
 
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /**
@@ -27,12 +28,10 @@ final readonly class NewThings
         );
 
         return array_values(array_map(
-            static fn (string $name, DateTimeImmutable $on): string => sprintf(
-                '%s is new on this head too, from %s: leave two weeks between two new things, or nobody can tell which '
-                    .'it was.',
-                $name,
-                $on->format('j F Y'),
-            ),
+            static fn (string $name, DateTimeImmutable $on): string => Message::said('rhythm.new-things.too-near', [
+                'name' => $name,
+                'day' => $on->format('j F Y'),
+            ]),
             array_keys($near),
             $near,
         ));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Rhythm;
 
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /**
@@ -42,13 +43,13 @@ final readonly class Routine
         public array $others = [],
     ) {
         if ($perWeek < 1 || $perWeek > self::MOST_PER_WEEK) {
-            throw RoutineError::field('per_week', '1 to 7 applications a week');
+            throw RoutineError::field('per_week', new Message('rhythm.routine.applications-week'));
         }
         if ($weeks < 1 || $weeks > 52) {
             throw RoutineError::field('weeks', '1 to 52 weeks');
         }
         if ($gramsPerUse <= 0.0 || $gramsPerUse > 500.0) {
-            throw RoutineError::field('grams_per_use', 'more than 0 and at most 500 g');
+            throw RoutineError::field('grams_per_use', new Message('rhythm.routine.more-than-most-g'));
         }
     }
 
@@ -173,9 +174,11 @@ final readonly class Routine
             return null;
         }
 
-        $words = $last < $this->emptyOn() ? 'It keeps to %s' : 'The last of it is used on %s';
+        $day = ['day' => $last->format('j F Y')];
 
-        return sprintf($words.'. Make it again then.', $last->format('j F Y'));
+        return $last < $this->emptyOn()
+            ? Message::said('rhythm.routine.keeps-to', $day)
+            : Message::said('rhythm.routine.used-up', $day);
     }
 
     /** Grams that can be used up until the day to which it keeps: what is worth making; one use where made fresh. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Rhythm;
 
 use Crown\Problem;
+use Crown\Words\Message;
 use DateTimeImmutable;
 
 /** A routine that cannot be, or a day of it that cannot be ticked. */
@@ -12,14 +13,14 @@ final class RoutineError extends Problem
 {
     public static function reactionElsewhere(): self
     {
-        return self::state('reaction-elsewhere', 'A reaction is recorded at the reading of the patch test.');
+        return self::state('reaction-elsewhere', Message::said('rhythm.problem.reaction-recorded-reading-patch'));
     }
 
     public static function testFirst(): self
     {
         return self::state(
             'test-first',
-            'Tick the patch test itself first; its reading comes 48 hours later.',
+            Message::said('rhythm.problem.tick-patch-test-itself'),
         );
     }
 
@@ -27,7 +28,7 @@ final class RoutineError extends Problem
     {
         return self::state(
             'stopped',
-            'This routine was stopped because the patch test showed a reaction.',
+            Message::said('rhythm.problem.this-routine-was-stopped'),
         );
     }
 
@@ -35,7 +36,7 @@ final class RoutineError extends Problem
     {
         return self::state(
             'read-first',
-            'Wait for the patch test: read it first, 48 hours after it was put on.',
+            Message::said('rhythm.problem.wait-patch-test-read'),
         );
     }
 
@@ -44,12 +45,10 @@ final class RoutineError extends Problem
         return new self(
             'starts_on',
             'outlived',
-            sprintf(
-                'It keeps to %s, and a patch test put on then is read only so late that the first use would be on %s.'
-                    .' Put the test on earlier, or make it again.',
-                $lastDay->format('j F Y'),
-                $firstUse->format('j F Y'),
-            ),
+            new Message('rhythm.problem.outlived', [
+                'day' => $lastDay->format('j F Y'),
+                'day_other' => $firstUse->format('j F Y'),
+            ]),
             ['last_day' => $lastDay->format('Y-m-d'), 'first_use' => $firstUse->format('Y-m-d')],
         );
     }
@@ -60,7 +59,7 @@ final class RoutineError extends Problem
         return new self(
             'although',
             'never-used',
-            implode(' ', $said).' No reason outweighs this: it is not for this head.',
+            new Message('rhythm.problem.never-used', ['said' => implode(' ', $said)]),
         );
     }
 
@@ -70,24 +69,27 @@ final class RoutineError extends Problem
         return new self(
             'although',
             'wants-reason',
-            implode(' ', $said).' Say why it is used all the same, or choose something else.',
+            new Message('rhythm.problem.wants-reason', ['said' => implode(' ', $said)]),
         );
     }
 
     /** @param  list<string>  $because what is wrong with it, in sentences */
     public static function withdrawn(array $because): self
     {
-        return self::state('withdrawn', 'This must not be used any more. '.implode(' ', $because));
+        return self::state(
+            'withdrawn',
+            Message::said('rhythm.problem.withdrawn', ['because' => implode(' ', $because)]),
+        );
     }
 
     public static function over(): self
     {
-        return self::state('over', 'The jar is empty or past its day by then: make it again.');
+        return self::state('over', Message::said('rhythm.problem.jar-empty-past-its'));
     }
 
     public static function notYet(): self
     {
-        return self::state('not-yet', 'This day has not come yet.');
+        return self::state('not-yet', Message::said('rhythm.problem.this-day-has-not'));
     }
 
     private static function state(string $cause, string $sentence): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving;
 
 use Crown\Measure\Number;
+use Crown\Words\Message;
 
 /** Two ends that a figure is to lie between, in the figure's own unit; null for an end that is open. */
 final readonly class Between
@@ -18,7 +19,7 @@ final readonly class Between
             }
         }
         if ($least !== null && $most !== null && $least > $most) {
-            throw SolveError::field('min', 'a least that is no more than the most');
+            throw SolveError::field('min', new Message('solving.between.least-no-more-than'));
         }
     }
 
@@ -57,7 +58,7 @@ final readonly class Between
             ),
             $this->least !== null => 'at least '.Number::shown($this->least),
             $this->most !== null => 'at most '.Number::shown($this->most),
-            default => 'any',
+            default => Message::said('solving.between.any'),
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving;
 
 use Crown\Catalogue\Ingredient;
+use Crown\Words\Message;
 
 /** An ingredient that may be in the blend, and between which shares. */
 final readonly class Candidate
@@ -29,10 +30,10 @@ final readonly class Candidate
         public ?float $step = null,
     ) {
         if ($step !== null && ($step <= 0.0 || $step > 100.0)) {
-            throw SolveError::field('step', 'a step above 0 and at most 100 %');
+            throw SolveError::field('step', new Message('solving.candidate.step-above-most'));
         }
         if ($least < 0.0 || $most > 100.0 || $least > $most) {
-            throw SolveError::field('max', 'shares from 0 to 100 %, the least no more than the most');
+            throw SolveError::field('max', new Message('solving.candidate.shares-from-least-no'));
         }
     }
 

@@ -22,6 +22,7 @@ use Crown\Solving\Internal\Pool;
 use Crown\Solving\Internal\Wishes;
 use Crown\Solving\Requirement\CostOfHundredGrams;
 use Crown\Solving\Requirement\PointsForNeed;
+use Crown\Words\Message;
 
 /**
  * Wishes in a maker's words, turned into requirements that are shown, solved near the present formula, and written as a
@@ -150,7 +151,9 @@ final readonly class Design
             return $free;
         }
 
-        return $answer->status === 'impossible' ? $free : $answer->boundBy(sprintf('at most %d ingredients', $few));
+        return $answer->status === 'impossible'
+            ? $free
+            : $answer->boundBy(Message::said('solving.design.most-ingredients', ['few' => $few]));
     }
 
     /**
@@ -217,8 +220,8 @@ final readonly class Design
 
         return Answer::impossible(
             new Contradiction([
-                'only from the cupboard',
-                sprintf('the %s that stays in it', implode(', the ', $names)),
+                Message::said('solving.design.only-from-cupboard'),
+                Message::said('solving.design.stays', ['names' => implode(', the ', $names)]),
             ]),
         );
     }

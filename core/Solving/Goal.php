@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Solving;
 
+use Crown\Words\Message;
+
 /** What is made best, in the order in which goals are given. */
 enum Goal: string
 {
@@ -22,11 +24,11 @@ enum Goal: string
     public function none(): string
     {
         return match ($this) {
-            self::Cheapest => 'Nothing cheaper meets them.',
-            self::Service => 'Nothing that serves better meets them.',
-            self::Nearest => 'Nothing nearer to the present formula meets them.',
-            self::Lasting => 'Nothing that keeps longer meets them.',
-            self::Lightest => 'Nothing lighter meets them.',
+            self::Cheapest => Message::said('solving.goal.nothing-cheaper-meets-them'),
+            self::Service => Message::said('solving.goal.nothing-serves-better-meets'),
+            self::Nearest => Message::said('solving.goal.nothing-nearer-present-formula'),
+            self::Lasting => Message::said('solving.goal.nothing-keeps-longer-meets'),
+            self::Lightest => Message::said('solving.goal.nothing-lighter-meets-them'),
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving;
 
 use Crown\Problem;
+use Crown\Words\Message;
 
 /** Something that cannot be asked of the solver. */
 final class SolveError extends Problem
@@ -17,7 +18,7 @@ final class SolveError extends Problem
         return new self(
             'goal',
             'unpriced',
-            sprintf('What it costs cannot be told before every line has a price. None is known of %s.', $named),
+            new Message('solving.problem.unpriced', ['named' => $named]),
             ['names' => $named],
         );
     }
@@ -27,7 +28,7 @@ final class SolveError extends Problem
         return new self(
             'goal',
             'no-need',
-            'Serves the most of what? Choose a head that has needs, or ask for points for a need.',
+            new Message('solving.problem.no-need'),
         );
     }
 }

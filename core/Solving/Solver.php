@@ -14,6 +14,7 @@ use Crown\Solving\Internal\Row;
 use Crown\Solving\Internal\SimpleParts;
 use Crown\Solving\Internal\Softening;
 use Crown\Solving\Internal\Solution;
+use Crown\Words\Message;
 
 /**
  * Finds the shares that do best under all requirements, or says which of them contradict each other and what would give
@@ -124,22 +125,25 @@ final readonly class Solver
     private static function check(array $candidates, array $requirements, array $goals, ?int $fewest): void
     {
         if ($candidates === []) {
-            throw SolveError::field('ingredients', 'at least one ingredient');
+            throw SolveError::field('ingredients', new Message('solving.solver.least-one-ingredient'));
         }
         if (count($candidates) > self::MOST_CANDIDATES || count($requirements) > self::MOST_REQUIREMENTS) {
             throw SolveError::field(
                 'ingredients',
-                sprintf('at most %d ingredients and %d demands', self::MOST_CANDIDATES, self::MOST_REQUIREMENTS),
+                new Message('solving.solver.most-ingredients-demands', [
+                    'mostcandidates' => self::MOST_CANDIDATES,
+                    'mostrequirements' => self::MOST_REQUIREMENTS,
+                ]),
             );
         }
         if ($fewest !== null && $fewest < 1) {
-            throw SolveError::field('most_ingredients', '1 or more, or nothing for any number');
+            throw SolveError::field('most_ingredients', new Message('solving.solver.more-nothing-any-number'));
         }
         foreach ($candidates as $j => $candidate) {
             if (in_array(Goal::Cheapest, $goals, true) && $candidate->supply->price === null) {
                 throw SolveError::field(
                     "ingredients.$j.price",
-                    'a price for every ingredient, when the cheapest is wanted',
+                    new Message('solving.solver.price-every-ingredient-when'),
                 );
             }
         }

@@ -18,9 +18,9 @@ use Crown\Catalogue\StandIns;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
 use Crown\Formula\Phase;
-use Crown\Measure\Number;
 use Crown\Solving\Requirement\EffectiveSolids;
 use Crown\Solving\Requirement\Heaviness;
+use Crown\Words\Message;
 
 /**
  * One line of a formula with something else in its place, the other shares moved as little as keeps texture and weight
@@ -60,7 +60,7 @@ final readonly class Swap
         $subject = $now->subject;
         $old = $subject->formula()->line($line);
         if ($old->ingredient === null || ! $catalogue->has($old->ingredient)) {
-            throw SolveError::field('line', 'a line whose ingredient is in the catalogue');
+            throw SolveError::field('line', new Message('solving.swap.line-whose-ingredient-catalogue'));
         }
         $swaps = [];
         foreach ((new StandIns($catalogue))->for($catalogue->get($old->ingredient), [], $most, $held) as $standIn) {
@@ -79,28 +79,37 @@ final readonly class Swap
         $a = $was->texture->solids(25.0)->best;
         $b = $is->texture->solids(25.0)->best;
         if (abs($a - $b) >= 1.0) {
-            $said[] = sprintf('Effective solids at 25 °C %.0f %% instead of %.0f.', $b, $a);
+            $said[] = Message::said('solving.swap.effective-solids-c-instead', [
+                'b' => sprintf('%.0f', $b),
+                'a' => sprintf('%.0f', $a),
+            ]);
         }
         [$heavy, $heavier] = [$was->heaviness(), $is->heaviness()];
         if ($heavy !== null && $heavier !== null && abs($heavy - $heavier) >= 0.1) {
-            $said[] = sprintf('Weight on the hair %.1f instead of %.1f.', $heavier, $heavy);
+            $said[] = Message::said('solving.swap.weight-on-hair-instead', [
+                'heavier' => sprintf('%.1f', $heavier),
+                'heavy' => sprintf('%.1f', $heavy),
+            ]);
         }
         [$long, $longer] = [$was->life->months?->best, $is->life->months?->best];
         if ($long !== null && $longer !== null && abs($long - $longer) >= 1.0) {
-            $said[] = sprintf('Keeps %s instead of %.0f.', Number::counted($longer, 'month'), $long);
+            $said[] = Message::said('solving.swap.keeps-instead', [
+                'longer' => $longer,
+                'long' => sprintf('%.0f', $long),
+            ]);
         }
         [$lost, $won] = [self::allergens($was), self::allergens($is)];
         foreach (array_diff($won, $lost) as $allergen) {
-            $said[] = sprintf('Brings an allergen: %s.', $allergen);
+            $said[] = Message::said('solving.swap.brings-allergen', ['allergen' => $allergen]);
         }
         foreach (array_diff($lost, $won) as $allergen) {
-            $said[] = sprintf('No %s any more.', $allergen);
+            $said[] = Message::said('solving.swap.no-any-more', ['allergen' => $allergen]);
         }
         foreach (self::graver($this->assessment, $this->before) as $finding) {
             $said[] = sprintf('New %s: %s', $finding->severity->value, $finding->message());
         }
 
-        return $said === [] ? ['Nothing that can be told apart.'] : $said;
+        return $said === [] ? [Message::said('solving.swap.nothing-can-be-told')] : $said;
     }
 
     /** @return array{Formula, bool} */

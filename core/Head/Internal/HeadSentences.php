@@ -9,7 +9,7 @@ use Crown\Assessment\Finding;
 use Crown\Assessment\FindingWords;
 use Crown\Catalogue\Condition;
 use Crown\Catalogue\Name;
-use Crown\Head\Season;
+use Crown\Words\Message;
 use LogicException;
 
 /** What each finding about a head says, made of its code, its line and its figures; no rule is decided here. */
@@ -20,38 +20,37 @@ final readonly class HeadSentences implements FindingWords
         $who = $f->about[0];
 
         return match ($f->code) {
-            'head.clinician' => sprintf(
-                '%s has signs that a clinician should see before any formula is used: %s.',
-                $who,
-                implode(', ', array_slice($f->about, 1)),
-            ),
-            'head.allergy' => sprintf('%s is allergic to %s; %s bears it.', $who, $f->about[1], self::line($f)),
-            'head.unknown' => sprintf(
-                '%s is allergic to %s: whether "%s" bears it nobody can tell.',
-                $who,
-                implode(' and ', array_slice($f->about, 1)),
-                mb_substr($f->portions[0]->name(), 0, 60),
-            ),
-            'head.age' => sprintf(
-                '%s is younger than %g: %s is not for children under that.',
-                $who,
-                $f->figure(FigureName::LeastAge)->best,
-                self::line($f),
-            ),
-            'head.condition' => sprintf(
-                'With %s, %s asks the clinician before using %s.',
-                Condition::from($f->about[1])->label(),
-                $who,
-                self::line($f),
-            ),
-            'head.dislike' => sprintf(
-                '%s does not like %s%s.',
-                $who,
-                $f->about[1],
-                Season::from($f->term('season'))->words(),
-            ),
+            'head.clinician' => Message::said('head.head-sentences.clinician', [
+                'who' => $who,
+                'signs' => implode(', ', array_slice($f->about, 1)),
+            ]),
+            'head.allergy' => Message::said('head.head-sentences.allergic-bears', [
+                'who' => $who,
+                'about' => $f->about[1],
+                'name' => self::line($f),
+            ]),
+            'head.unknown' => Message::said('head.head-sentences.unknown', [
+                'who' => $who,
+                'allergies' => implode(' and ', array_slice($f->about, 1)),
+                'name' => mb_substr($f->portions[0]->name(), 0, 60),
+            ]),
+            'head.age' => Message::said('head.head-sentences.younger-than-not-children', [
+                'who' => $who,
+                'years' => sprintf('%g', $f->figure(FigureName::LeastAge)->best),
+                'name' => self::line($f),
+            ]),
+            'head.condition' => Message::said('head.head-sentences.with-asks-clinician-before', [
+                'about' => Condition::from($f->about[1])->label(),
+                'who' => $who,
+                'name' => self::line($f),
+            ]),
+            'head.dislike' => Message::said('head.head-sentences.does-not-like', [
+                'who' => $who,
+                'about' => $f->about[1],
+                'season' => $f->term('season'),
+            ]),
             'head.weight' => self::weight($f, $who),
-            default => throw new LogicException(sprintf('There is no sentence for "%s".', $f->code)),
+            default => throw new LogicException("No words for $f->code."),
         };
     }
 
@@ -60,18 +59,16 @@ final readonly class HeadSentences implements FindingWords
         [$index, $target] = [$f->figure(FigureName::WeightIndex)->best, $f->figure(FigureName::WeightTarget)];
 
         return $index > $target->high
-            ? sprintf(
-                'Its weight index is %.1f; for %s up to %.1f suits. It may weigh the hair down.',
-                $index,
-                $hair,
-                $target->high,
-            )
-            : sprintf(
-                'Its weight index is %.1f; for %s from %.1f suits. It may do too little.',
-                $index,
-                $hair,
-                $target->low,
-            );
+            ? Message::said('head.head-sentences.its-weight-index-up', [
+                'index' => sprintf('%.1f', $index),
+                'hair' => $hair,
+                'target_high' => sprintf('%.1f', $target->high),
+            ])
+            : Message::said('head.head-sentences.its-weight-index-from', [
+                'index' => sprintf('%.1f', $index),
+                'hair' => $hair,
+                'target_low' => sprintf('%.1f', $target->low),
+            ]);
     }
 
     private static function line(Finding $f): string

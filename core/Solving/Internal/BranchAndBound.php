@@ -6,6 +6,7 @@ namespace Crown\Solving\Internal;
 
 use Crown\Solving\Candidate;
 use Crown\Solving\SolveError;
+use Crown\Words\Message;
 
 /**
  * The best point that is whole where it must be: no more ingredients than allowed, and whole steps (drops). The linear
@@ -80,8 +81,7 @@ final class BranchAndBound
         if (! $best->feasible && $open !== []) {
             throw SolveError::field(
                 'demands',
-                'wider ends, more ingredients, or fewer lines in drops: the search was cut short before it found a '
-                    .'blend or could prove that there is none',
+                new Message('solving.branch-and-bound.wider-ends-more-ingredients'),
             );
         }
 

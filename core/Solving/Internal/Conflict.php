@@ -7,6 +7,7 @@ namespace Crown\Solving\Internal;
 use Crown\Solving\Contradiction;
 use Crown\Solving\Requirement;
 use Crown\Solving\SolveError;
+use Crown\Words\Message;
 
 /** Why nothing meets all requirements: a smallest set that contradicts itself, and what would give way least. */
 final readonly class Conflict
@@ -44,7 +45,7 @@ final readonly class Conflict
         );
 
         return $byNumber && $this->programme->requirements !== []
-            ? [...$words, sprintf('at most %d ingredients', $this->fewest)]
+            ? [...$words, Message::said('solving.conflict.most-ingredients', ['fewest' => $this->fewest])]
             : $words;
     }
 
@@ -139,9 +140,13 @@ final readonly class Conflict
         $most = array_sum(array_slice($this->programme->upper, 0, $count));
 
         return match (true) {
-            $least > 100.0 => sprintf('the least shares come to %g %%, more than the whole', round($least, 2)),
-            $most < 100.0 => sprintf('the most shares come to %g %%, less than the whole', round($most, 2)),
-            default => 'the shares and the number of ingredients allowed',
+            $least > 100.0 => Message::said('solving.conflict.least-shares-come-more', [
+                'least' => sprintf('%g', round($least, 2)),
+            ]),
+            $most < 100.0 => Message::said('solving.conflict.most-shares-come-less', [
+                'most' => sprintf('%g', round($most, 2)),
+            ]),
+            default => Message::said('solving.conflict.shares-number-ingredients-allowed'),
         };
     }
 }

@@ -13,6 +13,7 @@ use Crown\Solving\Contradiction;
 use Crown\Solving\Goal;
 use Crown\Solving\Requirement;
 use Crown\Solving\Requirement\EffectiveSolids;
+use Crown\Words\Message;
 
 /**
  * Demands on solids: how soft a fat is hangs on what it is blended with, which no linear programme can say. So each
@@ -394,13 +395,12 @@ final readonly class Softening
 
         return [
             ...array_map(static fn (Requirement $r): string => $r->words(), $solids),
-            sprintf(
-                'how soft %s become in what is beside them',
-                implode(
+            Message::said('solving.softening.together', [
+                'fats' => implode(
                     ' and ',
                     array_map(static fn (Candidate $c): string => Name::inSentence($c->ingredient->name), $fats),
                 ),
-            ),
+            ]),
         ];
     }
 

@@ -23,6 +23,7 @@ use Crown\Solving\Requirement\ShareOf;
 use Crown\Solving\SolveError;
 use Crown\Solving\Wish;
 use Crown\Solving\Wished;
+use Crown\Words\Message;
 
 /** A maker's wishes for a formula, and what they ask of it in figures. */
 final readonly class Wishes
@@ -200,7 +201,7 @@ final readonly class Wishes
     private function usedUp(string $id): Requirement
     {
         if (! $this->catalogue->has($id)) {
-            throw SolveError::field('wishes.of', 'an ingredient to use up');
+            throw SolveError::field('wishes.of', new Message('solving.wishes.ingredient-use-up'));
         }
         $share = 0.0;
         foreach ($this->subject->composition->weighed() as $portion) {

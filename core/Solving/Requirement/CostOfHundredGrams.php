@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Solving\Requirement;
 
 use Crown\Solving\Candidate;
+use Crown\Words\Message;
 
 /** Money for 100 g of it. */
 final readonly class CostOfHundredGrams extends Sum
@@ -21,6 +22,6 @@ final readonly class CostOfHundredGrams extends Sum
 
     public function words(): string
     {
-        return sprintf('costs %s for 100 g', $this->between->words());
+        return Message::said('solving.cost-of-hundred-grams.costs-g', ['between' => $this->between->words()]);
     }
 }

@@ -11,6 +11,7 @@ use Crown\Measure\Property;
 use Crown\Solving\Internal\Programme;
 use Crown\Solving\Internal\Row;
 use Crown\Solving\Requirement;
+use Crown\Words\Message;
 
 /** Every essential oil at or under its own dermal maximum (docs/methods/load.md). It has no ends of its own. */
 final readonly class DermalMaxima extends Requirement
@@ -48,6 +49,6 @@ final readonly class DermalMaxima extends Requirement
 
     public function words(): string
     {
-        return 'every essential oil under its own dermal maximum';
+        return Message::said('solving.dermal-maxima.every-essential-oil-under');
     }
 }

@@ -11,6 +11,7 @@ use Crown\Measure\Number;
 use Crown\Solving\Between;
 use Crown\Solving\Candidate;
 use Crown\Solving\Internal\Programme;
+use Crown\Words\Message;
 
 /**
  * What is solid of it at a temperature, weighed by how much structure it gives, per cent (docs/methods/texture.md). The
@@ -78,7 +79,10 @@ final readonly class EffectiveSolids extends Sum
 
     public function words(): string
     {
-        return sprintf('effective solids at %s °C %s %%', Number::shown($this->celsius), $this->between->words());
+        return Message::said('solving.effective-solids.effective-solids-c', [
+            'celsius' => Number::shown($this->celsius),
+            'between' => $this->between->words(),
+        ]);
     }
 
     /**

@@ -9,6 +9,7 @@ use Crown\Solving\Candidate;
 use Crown\Solving\Internal\Programme;
 use Crown\Solving\Internal\Row;
 use Crown\Solving\Requirement;
+use Crown\Words\Message;
 
 /** How heavy it lies on the hair, 1 to 5: a mean over what has a heaviness (docs/methods/fit.md). */
 final readonly class Heaviness extends Requirement
@@ -39,7 +40,7 @@ final readonly class Heaviness extends Requirement
 
     public function words(): string
     {
-        return sprintf('weight on the hair %s', $this->between->words());
+        return Message::said('solving.heaviness.weight-on-hair', ['between' => $this->between->words()]);
     }
 
     /** @return callable(Candidate): float */

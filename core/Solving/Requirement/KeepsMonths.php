@@ -10,6 +10,7 @@ use Crown\Solving\Candidate;
 use Crown\Solving\Internal\Programme;
 use Crown\Solving\Internal\Row;
 use Crown\Solving\Requirement;
+use Crown\Words\Message;
 
 /** The blend keeps so many months: its life is the harmonic mean of its parts (docs/methods/life.md). */
 final readonly class KeepsMonths extends Requirement
@@ -69,7 +70,7 @@ final readonly class KeepsMonths extends Requirement
 
     public function words(): string
     {
-        return sprintf('keeps %s months', $this->between->words());
+        return Message::said('solving.keeps-months.keeps-months', ['between' => $this->between->words()]);
     }
 
     private function life(Candidate $candidate): float

@@ -28,8 +28,11 @@ final class MessagesTest extends TestCase
     /** Written into the record of a batch, or looked for in what a maker wrote. */
     private const NOT_SAID = ["'One fresh dose, used at once. What is left is thrown away.'", "'let it cool'"];
 
+    /** Knows the words of documents as they were kept once. */
+    private const OLD_DOCUMENTS = 'FormulaFormat.php';
+
     /** Rooms of core whose words stand in message files. */
-    private const ROOMS = ['Steep', 'Make'];
+    private const ROOMS = ['Steep', 'Make', 'Rhythm', 'Pantry', 'Solving', 'Formula', 'Head', 'Papers', 'Learning'];
 
     public function test_every_sentence_of_the_code_has_words_and_all_words_are_said(): void
     {
@@ -69,6 +72,9 @@ final class MessagesTest extends TestCase
     {
         foreach (self::ROOMS as $room) {
             foreach (glob(dirname(__DIR__, 3)."/core/$room/{,Internal/}*.php", GLOB_BRACE) ?: [] as $file) {
+                if (basename($file) === self::OLD_DOCUMENTS) {
+                    continue;
+                }
                 $code = (string) file_get_contents($file);
                 // A sentence: three words of small letters beside each other.
                 $sentence = '/\'[^\'\n]*[a-z]{2,} [a-z]{2,} [a-z]{2,}[^\'\n]*\'/';
