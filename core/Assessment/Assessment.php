@@ -9,6 +9,7 @@ use Crown\Formula\Acceptance;
 use Crown\Formula\Formula;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Shares;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /** Everything that can be said of a formula. As JSON: $defs/Assessment in docs/formats/crown.schema.json. */
@@ -83,7 +84,9 @@ final readonly class Assessment implements JsonSerializable
             'open' => $composition->unknown->open(),
             'settled' => $composition->unknown->none(),
             'texture' => $texture->isKnown() ? $texture->class()->value : null,
-            'texture_label' => $texture->isKnown() ? $texture->class()->label() : 'Cannot tell',
+            'texture_label' => $texture->isKnown()
+                ? $texture->class()->label()
+                : Message::said('assessment.cannot-tell'),
             'texture_known' => $texture->isKnown(),
             'pours_from_c' => self::celsius($texture, $texture->poursFrom()),
             'melts_at_c' => self::celsius($texture, $texture->meltsAt()),

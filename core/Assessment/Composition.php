@@ -28,6 +28,7 @@ use Crown\Measure\Property;
 use Crown\Measure\Shares;
 use Crown\Measure\Unit;
 use Crown\Measure\Working;
+use Crown\Words\Message;
 
 /** A formula's lines turned into grams and shares. Method page: docs/methods/shares.md. */
 final readonly class Composition
@@ -429,7 +430,9 @@ final readonly class Composition
                 self::atSize($figure, $amounts[$i], $factor, $half, $placedHalf),
                 'g',
                 $figure->basis,
-                new Working($figure->working->method, $figure->working->words.' Scaled to the batch.', [
+                new Working($figure->working->method, Message::said('assessment.composition.scaled', [
+                    'words' => $figure->working->words,
+                ]), [
                     ...$figure->working->inputs,
                     new Input('scaled by', Band::exact($factor), '', 'batch size'),
                 ]),
@@ -499,7 +502,7 @@ final readonly class Composition
             Band::exact(0.0),
             'g',
             Basis::Estimated,
-            new Working('amounts', 'The mass of this line cannot be told.', []),
+            new Working('amounts', Message::said('assessment.composition.mass-this-line-cannot'), []),
         );
         $bands = array_map(static fn (Figure $f): Band => $f->band, $masses);
         $shares = array_combine(array_keys($bands), Shares::of(array_values($bands)));

@@ -57,7 +57,7 @@ final readonly class Finding implements JsonSerializable
                 return $figure->band;
             }
         }
-        throw new LogicException(sprintf('"%s" rests on no figure "%s".', $this->code, $name->value));
+        throw new LogicException("\"$this->code\" rests on no figure \"$name->value\".");
     }
 
     public function term(string $name): string

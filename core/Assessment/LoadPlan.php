@@ -8,6 +8,7 @@ use Crown\Measure\Amount;
 use Crown\Measure\Property;
 use Crown\Measure\Unit;
 use Crown\Measure\WrittenAmount;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /**
@@ -80,7 +81,7 @@ final readonly class LoadPlan implements JsonSerializable
             return self::UNTOLD;
         }
         if (Load::isOver($load->percent()->high, $this->subject->formula()->audience->essentialOilCeiling())) {
-            return 'all scents together are over';
+            return Message::said('assessment.load-plan.all-scents-together-are');
         }
         foreach ($mine as $one) {
             $over = $this->ownOver($one);
@@ -100,8 +101,8 @@ final readonly class LoadPlan implements JsonSerializable
             && Load::isOver($percent, $oil->ingredient->facts->best(Property::PhototoxicMax, 100.0));
 
         return match (true) {
-            $burns => 'sunlight may burn the skin',
-            Load::isOver($percent, Load::dermalMax($oil)) => 'its own maximum is over',
+            $burns => Message::said('assessment.load-plan.sunlight-may-burn-skin'),
+            Load::isOver($percent, Load::dermalMax($oil)) => Message::said('assessment.load-plan.its-own-maximum-over'),
             default => null,
         };
     }

@@ -11,6 +11,7 @@ use Crown\Measure\Amount;
 use Crown\Measure\Number;
 use Crown\Measure\Unit;
 use Crown\Measure\WrittenAmount;
+use Crown\Words\Message;
 
 /**
  * Share moved from one line to another, as when the edge between two bands of the jar is dragged: all other shares
@@ -33,7 +34,7 @@ final class Reshare
     public static function between(Formula $formula, Context $context, string $from, string $to, float $points): Formula
     {
         if ($from === $to) {
-            throw FormulaError::field('to', 'another line than the one that gives');
+            throw FormulaError::field('to', new Message('assessment.reshare.another-line-than-one'));
         }
         if ($points < 0.0) {
             return self::between($formula, $context, $to, $from, -$points);
@@ -84,11 +85,11 @@ final class Reshare
     {
         $portion = $composition->portion($id);
         if (! $portion->counts()) {
-            throw FormulaError::field($field, 'a line whose share is known');
+            throw FormulaError::field($field, new Message('assessment.reshare.line-whose-share-known'));
         }
 
         return $portion->line->locked
-            ? throw FormulaError::field($field, 'a line that is not locked')
+            ? throw FormulaError::field($field, new Message('assessment.reshare.line-not-locked'))
             : $portion;
     }
 

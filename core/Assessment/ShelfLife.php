@@ -11,6 +11,7 @@ use Crown\Measure\Months;
 use Crown\Measure\Place;
 use Crown\Measure\Property;
 use Crown\Measure\Temperature;
+use Crown\Words\Message;
 
 /** How long a product keeps, in months, with the chain of reasons. Method page: docs/methods/life.md. An estimate. */
 final readonly class ShelfLife
@@ -85,7 +86,7 @@ final readonly class ShelfLife
             return new self($months, $reasons, $capped, [], $capped ? $limit->store : Store::at($celsius));
         }
         if (! $capped && ! $clear) {
-            $reasons[] = 'In clear glass in the light it would be half of that.';
+            $reasons[] = Message::said('assessment.shelf-life.clear-glass-light-would');
         }
 
         $then = static fn (Band $of, bool $protected, float $at, bool $lit): Band => self::stored(
@@ -133,7 +134,7 @@ final readonly class ShelfLife
         $ways = [];
         if ($clear) {
             $ways[] = [
-                'words' => 'In dark glass, or in a cupboard',
+                'words' => Message::said('assessment.shelf-life.dark-glass-cupboard'),
                 'months' => $then($blend, false, $celsius, false),
             ];
         }
@@ -142,14 +143,18 @@ final readonly class ShelfLife
         }
         if ($celsius > self::FRIDGE) {
             $ways[] = [
-                'words' => sprintf('Kept in the fridge, %g °C', self::FRIDGE),
+                'words' => Message::said('assessment.shelf-life.kept-fridge-c', [
+                    'fridge' => sprintf('%g', self::FRIDGE),
+                ]),
                 'months' => $then($blend, false, self::FRIDGE, $clear),
             ];
         }
         $others = array_values(array_filter($oils, static fn (array $o): bool => $o[0] !== $weakest));
         if ($weakest !== null && $others !== []) {
             $ways[] = [
-                'words' => sprintf('Without %s, the other lines in its place', $weakest->name()),
+                'words' => Message::said('assessment.shelf-life.without-other-lines-its', [
+                    'weakest' => $weakest->name(),
+                ]),
                 'months' => $then(self::blended($others)[0], false, $celsius, $clear),
             ];
         }
@@ -179,11 +184,10 @@ final readonly class ShelfLife
                         min($months->best, max($life->low, $life->best)),
                         min($months->high, max($life->low, $life->high)),
                     );
-                    $reasons[] = sprintf(
-                        'How much %s is in it is open, so it counts as all: %s months.',
-                        Name::inSentence($part->name()),
-                        self::words($life),
-                    );
+                    $reasons[] = Message::said('assessment.shelf-life.how-much-open-so', [
+                        'part' => Name::inSentence($part->name()),
+                        'life' => self::words($life),
+                    ]);
                 }
             }
         }
@@ -195,11 +199,10 @@ final readonly class ShelfLife
     private static function untold(array $unplaced): self
     {
         $names = array_map(static fn (Portion $p): string => sprintf('"%s"', mb_substr($p->name(), 0, 60)), $unplaced);
-        $why = sprintf(
-            'Cannot tell: %s %s not known.',
-            implode(' and ', $names),
-            count($names) === 1 ? 'is' : 'are',
-        );
+        $why = Message::said('assessment.shelf-life.not-known', [
+            'names' => implode(' and ', $names),
+            'count' => count($names),
+        ]);
 
         return new self(null, [$why], false, [], Store::Anywhere);
     }
@@ -214,7 +217,7 @@ final readonly class ShelfLife
 
         return is_finite($limit->months)
             ? new self(Band::exact($limit->months), array_filter([$limit->why]), true, [], $limit->store)
-            : new self(null, ['Cannot tell: no line has a known life.'], false, [], Store::Anywhere);
+            : new self(null, [Message::said('assessment.shelf-life.cannot-tell-no-line')], false, [], Store::Anywhere);
     }
 
     /** @return list<array{Portion, Band}> what can go rancid, with its months; what water does is the cap's business */
@@ -245,16 +248,15 @@ final readonly class ShelfLife
         }
         $blend = Blend::of(...array_column($oils, 0))->life() ?? Band::exact(0.0);
         $reasons = [
-            sprintf('The blend as a whole: %s months, the lives of its lines weighed by share.', self::words($blend)),
+            Message::said('assessment.shelf-life.blend-as-whole-months', ['blend' => self::words($blend)]),
         ];
         if ($weakest === null || $least === null) {
             return [$blend, $reasons, null];
         }
-        $reasons[] = sprintf(
-            'Its weakest line of 5 %% or more is %s: %s months.',
-            $weakest->name(),
-            self::words($least),
-        );
+        $reasons[] = Message::said('assessment.shelf-life.its-weakest-line-more', [
+            'weakest' => $weakest->name(),
+            'least' => self::words($least),
+        ]);
 
         return [$least->best < $blend->best ? $least : $blend, $reasons, $weakest];
     }
@@ -294,8 +296,8 @@ final readonly class ShelfLife
     ): array {
         $reasons = [
             $antioxidant === null
-                ? 'No antioxidant of 0.1 % or more.'
-                : $antioxidant.': times 1.2 to 1.5. More than 1 % adds no life.',
+                ? Message::said('assessment.shelf-life.no-antioxidant-more')
+                : Message::said('assessment.shelf-life.antioxidant', ['antioxidant' => $antioxidant]),
         ];
         if ($antioxidant !== null) {
             $months = $months->times(Band::of(1.2, 1.35, 1.5));
@@ -303,21 +305,22 @@ final readonly class ShelfLife
         if (abs($celsius - 20.0) > 0.01) {
             $factor = self::byStorage($celsius);
             $months = $months->scaled($factor);
-            $reasons[] = sprintf('Stored at %g °C instead of 20: times %s.', $celsius, number_format($factor, 2));
+            $reasons[] = Message::said('assessment.shelf-life.stored', [
+                'celsius' => sprintf('%g', $celsius),
+                'factor' => number_format($factor, 2),
+            ]);
         }
         if ($clear) {
             $months = $months->scaled(0.5);
-            $reasons[] = 'In clear glass in the light: half of that.';
+            $reasons[] = Message::said('assessment.shelf-life.clear-glass-light-half');
         }
         if ($learned->count > 0) {
             $months = $months->scaled($learned->factor);
-            $reasons[] = sprintf(
-                'Your own batches kept %s than said: times %s, from %d finding%s.',
-                $learned->factor < 1.0 ? 'shorter' : 'longer',
-                number_format($learned->factor, 2),
-                $learned->count,
-                $learned->count === 1 ? '' : 's',
-            );
+            $reasons[] = Message::said('assessment.shelf-life.your-own-batches-kept', [
+                'kept' => $learned->factor < 1.0 ? 'shorter' : 'longer',
+                'factor' => number_format($learned->factor, 2),
+                'count' => $learned->count,
+            ]);
         }
 
         return [$months, $reasons];

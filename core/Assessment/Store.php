@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Measure\Place;
+use Crown\Words\Message;
 
 /** Where a thing must stand for its date to hold. */
 enum Store: string
@@ -34,13 +35,14 @@ enum Store: string
     {
         return match ($this) {
             self::Anywhere => null,
-            self::Cool => 'Keep it cool.',
-            self::Chilled => 'Keep it in the fridge: its date rests on that.',
-            self::Frozen => sprintf(
-                'Keep it frozen. Once thawed, in the fridge and at most %d days.',
-                WaterCap::FREE_DAYS,
-            ),
-            self::Fridge => sprintf('Keep it in the fridge, or frozen for up to %d days.', WaterCap::FROZEN_DAYS),
+            self::Cool => Message::said('assessment.store.keep-cool'),
+            self::Chilled => Message::said('assessment.store.keep-fridge-its-date'),
+            self::Frozen => Message::said('assessment.store.keep-frozen-once-thawed', [
+                'freedays' => WaterCap::FREE_DAYS,
+            ]),
+            self::Fridge => Message::said('assessment.store.keep-fridge-frozen-up', [
+                'frozendays' => WaterCap::FROZEN_DAYS,
+            ]),
         };
     }
 }

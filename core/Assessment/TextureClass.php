@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Words\Message;
+
 /** How a blend stands at 25 °C, by its effective solids. Method page: docs/methods/texture.md. */
 enum TextureClass: string
 {
@@ -32,13 +34,13 @@ enum TextureClass: string
     public function label(): string
     {
         return match ($this) {
-            self::Liquid => 'liquid',
-            self::Pourable => 'thick but pourable',
-            self::SoftSalve => 'soft salve',
-            self::Butter => 'butter or soft balm',
-            self::FirmBalm => 'firm balm',
-            self::Stick => 'stick',
-            self::Bar => 'bar',
+            self::Liquid => Message::said('assessment.texture-class.liquid'),
+            self::Pourable => Message::said('assessment.texture-class.thick-but-pourable'),
+            self::SoftSalve => Message::said('assessment.texture-class.soft-salve'),
+            self::Butter => Message::said('assessment.texture-class.butter-soft-balm'),
+            self::FirmBalm => Message::said('assessment.texture-class.firm-balm'),
+            self::Stick => Message::said('assessment.texture-class.stick'),
+            self::Bar => Message::said('assessment.texture-class.bar'),
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Assessment;
 
 use Crown\Catalogue\IngredientKind;
+use Crown\Words\Message;
 
 /**
  * What holds a product together: products held by the same matter err in the same way, so they are corrected together.
@@ -38,10 +39,10 @@ enum TextureFamily: string
     public function label(): string
     {
         return match ($this) {
-            self::Wax => 'held by wax',
-            self::Conditioner => 'held by a conditioning agent',
-            self::Butter => 'held by butter',
-            self::Oil => 'oils',
+            self::Wax => Message::said('assessment.texture-family.held-by-wax'),
+            self::Conditioner => Message::said('assessment.texture-family.held-by-conditioning-agent'),
+            self::Butter => Message::said('assessment.texture-family.held-by-butter'),
+            self::Oil => Message::said('assessment.texture-family.oils'),
         };
     }
 }

@@ -8,6 +8,7 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** Which line brings how much water, and the class that results. Method page: docs/methods/water.md. */
 final readonly class WaterBalance
@@ -191,10 +192,13 @@ final readonly class WaterBalance
     /** Its class in words; a water with what dissolves in it is no emulsion. */
     public function label(): string
     {
+        $isOpen = $this->class === WaterClass::Free && ! $this->isSurelyWet();
+        $isOnePhase = $this->class === WaterClass::Emulsion && $this->isOnePhase;
+
         return match (true) {
-            $this->class === null => 'Cannot tell',
-            $this->class === WaterClass::Free && ! $this->isSurelyWet() => 'May be wet',
-            $this->class === WaterClass::Emulsion && $this->isOnePhase => 'Preserved water',
+            $this->class === null => Message::said('assessment.cannot-tell'),
+            $isOpen => Message::said('assessment.water-balance.may-be-wet'),
+            $isOnePhase => Message::said('assessment.water-balance.preserved-water'),
             default => $this->class->label(),
         };
     }

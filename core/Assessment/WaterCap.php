@@ -6,6 +6,7 @@ namespace Crown\Assessment;
 
 use Crown\Measure\Months;
 use Crown\Measure\Place;
+use Crown\Words\Message;
 
 /**
  * How long water lets a thing keep, whatever its oils would: the one rule for formula, jar, lot, pantry, batch, label
@@ -50,40 +51,44 @@ final readonly class WaterCap
             $spoils && $celsius <= Place::FROZEN => new self(
                 Months::ofDays(self::FROZEN_DAYS),
                 Store::Frozen,
-                sprintf(
-                    'Free water without a fitting preservative, frozen: %d days, and %d in the fridge once thawed.',
-                    self::FROZEN_DAYS,
-                    self::FREE_DAYS,
-                ),
-                'Without the water: the plant dried first, or an oil extract in its place',
+                Message::said('assessment.water-cap.free-water-without-fitting', [
+                    'frozendays' => self::FROZEN_DAYS,
+                    'freedays' => self::FREE_DAYS,
+                ]),
+                Message::said('assessment.water-cap.without-water-plant-dried'),
             ),
             $spoils => new self(
                 Months::ofDays(self::FREE_DAYS),
                 Store::Fridge,
-                sprintf(
-                    'Free water without a fitting preservative: %d days in the fridge, or %d days frozen.',
-                    self::FREE_DAYS,
-                    self::FROZEN_DAYS,
-                ),
-                'Without the water: the plant dried first, or an oil extract in its place',
+                Message::said('assessment.water-cap.free-water-without-fitting-2', [
+                    'freedays' => self::FREE_DAYS,
+                    'frozendays' => self::FROZEN_DAYS,
+                ]),
+                Message::said('assessment.water-cap.without-water-plant-dried'),
             ),
             $class === WaterClass::Traces && ! $preserved => new self(
                 self::TRACES_MONTHS,
                 Store::Cool,
-                sprintf('Traces of water without a preservative: %g months at most, kept cool.', self::TRACES_MONTHS),
-                'Shown to be dry',
+                Message::said('assessment.water-cap.traces-water-without-preservative', [
+                    'tracesmonths' => sprintf('%g', self::TRACES_MONTHS),
+                ]),
+                Message::said('assessment.water-cap.shown-be-dry'),
             ),
             $class === WaterClass::Spirit => new self(
                 self::SPIRIT_MONTHS,
                 Store::Anywhere,
-                sprintf('Water held by alcohol: %g months at most, tightly closed.', self::SPIRIT_MONTHS),
+                Message::said('assessment.water-cap.water-held-by-alcohol', [
+                    'spiritmonths' => sprintf('%g', self::SPIRIT_MONTHS),
+                ]),
                 null,
             ),
             // What testing an emulsion would give cannot be told beforehand.
             $class === WaterClass::Emulsion => new self(
                 self::TRACES_MONTHS,
                 Store::Anywhere,
-                sprintf('A preserved emulsion that has not been tested: %g months at most.', self::TRACES_MONTHS),
+                Message::said('assessment.water-cap.preserved-emulsion-has-not', [
+                    'tracesmonths' => sprintf('%g', self::TRACES_MONTHS),
+                ]),
                 null,
             ),
             default => new self(INF, Store::Anywhere, null, null),
@@ -97,7 +102,9 @@ final readonly class WaterCap
             ? new self(
                 0.0,
                 Store::Fridge,
-                sprintf('It holds water and nothing keeps it: at %g °C not for a day. Fridge or freezer.', $celsius),
+                Message::said('assessment.water-cap.holds-water-nothing-keeps', [
+                    'celsius' => sprintf('%g', $celsius),
+                ]),
                 $this->cure,
             )
             : $this;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Assessment;
 
+use Crown\Words\Message;
+
 /** How much water a product holds or meets. Method page: docs/methods/water.md. */
 enum WaterClass: string
 {
@@ -42,12 +44,12 @@ enum WaterClass: string
     public function label(): string
     {
         return match ($this) {
-            self::Dry => 'No water, kept dry',
-            self::WetInUse => 'No water, but wet in use',
-            self::Traces => 'Traces of water',
-            self::Free => 'Free water',
-            self::Emulsion => 'Emulsion',
-            self::Spirit => 'Water held by alcohol',
+            self::Dry => Message::said('assessment.water-class.no-water-kept-dry'),
+            self::WetInUse => Message::said('assessment.water-class.no-water-but-wet'),
+            self::Traces => Message::said('assessment.water-class.traces-water'),
+            self::Free => Message::said('assessment.water-class.free-water'),
+            self::Emulsion => Message::said('assessment.water-class.emulsion'),
+            self::Spirit => Message::said('assessment.water-class.water-held-by-alcohol'),
         };
     }
 }

@@ -10,6 +10,7 @@ use Crown\Catalogue\IngredientKind;
 use Crown\Catalogue\PreservationKind;
 use Crown\Measure\Property;
 use Crown\Measure\School;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /**
@@ -28,27 +29,33 @@ final readonly class WaterPlan implements JsonSerializable
     public function next(): array
     {
         return match ($this->subject->water->class) {
-            null => ['Settle what is not known first: until then nobody can say that it is dry.'],
+            null => [Message::said('assessment.water-plan.settle-what-not-known')],
             WaterClass::Dry => [
-                'Nothing more. Keep water out of it: dry hands, dry jars, no shower shelf. An antioxidant is advised.',
+                Message::said('assessment.water-plan.nothing-more-keep-water'),
             ],
             WaterClass::WetInUse => $this->isWay('always')
-                ? ['An oil-soluble, broad-spectrum preservative.', 'Or a dry spatula or a pump, and a dry place.']
-                : ['A dry spatula or a pump, and a dry place.', 'Or an oil-soluble, broad-spectrum preservative.'],
+                ? [
+                    Message::said('assessment.water-plan.preserve-oil'),
+                    Message::said('assessment.water-plan.or-keep-dry'),
+                ]
+                : [
+                    Message::said('assessment.water-plan.keep-dry'),
+                    Message::said('assessment.water-plan.or-preserve-oil'),
+                ],
             WaterClass::Traces => [
-                'Show that it is dry.',
-                'Or an oil-soluble, broad-spectrum preservative.',
-                'As it is: at most 3 months, kept cool.',
+                Message::said('assessment.water-plan.show-dry'),
+                Message::said('assessment.water-plan.or-preserve-oil'),
+                Message::said('assessment.water-plan.as-most-months-kept'),
             ],
             WaterClass::Free => $this->free(),
             WaterClass::Spirit => [
-                'Nothing more: so much alcohol keeps its water. Close it tightly, away from flame and children.',
-                'Less than a fifth of alcohol in the water, by volume, keeps nothing.',
+                Message::said('assessment.water-plan.nothing-more-so-much'),
+                Message::said('assessment.water-plan.less-than-fifth-alcohol'),
             ],
             WaterClass::Emulsion => [
-                'A broad-spectrum preservative within its range and its pH.',
-                'For sale, a challenge test by a laboratory; local law says which.',
-                'Until tested: at most 3 months.',
+                Message::said('assessment.water-plan.broad-spectrum-preservative-within'),
+                Message::said('assessment.water-plan.sale-challenge-test-by'),
+                Message::said('assessment.water-plan.until-tested-most-months'),
             ],
         };
     }
@@ -57,11 +64,10 @@ final readonly class WaterPlan implements JsonSerializable
     private function free(): array
     {
         $formula = $this->subject->formula();
-        $frozen = 'For your own use only, freeze it in portions: 30 days, thawed as needed, never frozen again. Never '
-            .'for sale, a child or broken skin.';
+        $frozen = Message::said('assessment.water-plan.your-own-use-only');
         $others = [
-            'Take the water out: dry the plant first, or use an oil extract in its place.',
-            'Or make it an emulsion: an emulsifier for the water there is, and a broad-spectrum preservative.',
+            Message::said('assessment.water-plan.take-water-out-dry'),
+            Message::said('assessment.water-plan.make-emulsion-emulsifier-water'),
         ];
 
         return $this->isWay('frozen') && ! $formula->forSale && ! $formula->audience->isChild()
@@ -135,16 +141,16 @@ final readonly class WaterPlan implements JsonSerializable
         $against = [];
         if ($ingredient->preservation->kind !== PreservationKind::Broad) {
             $against[] = $ingredient->preservation->kind === PreservationKind::Antioxidant
-                    ? 'not a preservative: it slows rancidity only'
-                    : 'does not cover bacteria, yeast and mould alike';
+                    ? Message::said('assessment.water-plan.not-preservative-slows-rancidity')
+                    : Message::said('assessment.water-plan.does-not-cover-bacteria');
         }
         if (! Preservative::dissolves($ingredient->preservation->solubility, $class)) {
             $against[] = $water
-                ? 'goes into the oil only, and it is the water that spoils'
-                : 'does not dissolve in oil';
+                ? Message::said('assessment.water-plan.goes-into-oil-only')
+                : Message::said('assessment.water-plan.does-not-dissolve-oil');
         }
         if ($class === WaterClass::Free) {
-            $against[] = 'water without an emulsifier separates, and nothing preserves what separates';
+            $against[] = Message::said('assessment.water-plan.water-without-emulsifier-separates');
         }
 
         return $against;

@@ -17,6 +17,7 @@ use Crown\Measure\Property;
 use Crown\Measure\Shares;
 use Crown\Measure\Unit;
 use Crown\Measure\WrittenAmount;
+use Crown\Words\Message;
 
 /**
  * A formula measured with spoons, cups and whole drops, or poured to marks on a bottle. Method page:
@@ -105,7 +106,7 @@ final readonly class WithoutScale
     public function strip(float $innerMillimetres): array
     {
         if ($innerMillimetres < 10.0 || $innerMillimetres > 300.0) {
-            throw FormulaError::field('bottle_mm', 'an inner width from 10 to 300 mm');
+            throw FormulaError::field('bottle_mm', new Message('assessment.without-scale.inner-width-from-mm'));
         }
         $area = M_PI * ($innerMillimetres / 2) ** 2;
         $height = 0.0;

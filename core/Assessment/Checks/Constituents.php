@@ -13,6 +13,7 @@ use Crown\Assessment\Portion;
 use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\IngredientKind;
+use Crown\Words\Message;
 
 /** Does each restricted constituent, summed over every oil and steep that bears it, stay at or under its limit? */
 final readonly class Constituents implements Check
@@ -39,7 +40,7 @@ final readonly class Constituents implements Check
                 [FigureName::Constituent->exactly($sum->ofLimit * $allowed), FigureName::Limit->exactly($allowed)],
                 'load',
                 $oils === [] ? [] : [new Cure(
-                    'Cut the oils that bring it',
+                    Message::said('assessment.constituents.cut-oils-bring'),
                     $subject->load->reduceToPart(0.98 / $sum->ofLimit, $oils),
                 )],
                 said: new Said([$limit->name]),

@@ -15,6 +15,7 @@ use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Formula\Audience;
 use Crown\Formula\Change;
+use Crown\Words\Message;
 
 /** Are all essential oils together under the audience's ceiling, in the worst case? */
 final readonly class EssentialOilTotal implements Check
@@ -36,7 +37,7 @@ final readonly class EssentialOilTotal implements Check
                     'load',
                     [
                         new Cure(
-                            'Take the essential oils out',
+                            Message::said('assessment.essential-oil-total.take-essential-oils-out'),
                             Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $oils)),
                         ),
                     ],
@@ -55,7 +56,7 @@ final readonly class EssentialOilTotal implements Check
                     'load',
                     [
                         new Cure(
-                            'Take them out',
+                            Message::said('assessment.essential-oil-total.take-them-out'),
                             Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $open)),
                         ),
                     ],
@@ -92,7 +93,7 @@ final readonly class EssentialOilTotal implements Check
                 'load',
                 [
                     new Cure(
-                        'Cut the essential oils to the largest safe amount',
+                        Message::said('assessment.essential-oil-total.cut-essential-oils-largest'),
                         $subject->load->reduceTo($ceiling, $oils),
                     ),
                 ],

@@ -16,6 +16,7 @@ use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Formula\Formula;
 use Crown\Formula\Line;
+use Crown\Words\Message;
 
 /**
  * Beside the maker's own earlier version: is a line missing that was in it, or is an amount another by a whole order?
@@ -56,7 +57,14 @@ final readonly class Forgotten implements Check
                 [],
                 [],
                 'amounts',
-                $back ? [new Cure('Put it back', Change::add($line->ingredient, $line->amount->text))] : [],
+                $back
+                    ? [
+                        new Cure(
+                            Message::said('assessment.forgotten.put-back'),
+                            Change::add($line->ingredient, $line->amount->text),
+                        ),
+                    ]
+                    : [],
                 said: new Said([$line->name, $line->amount->text]),
             );
         }

@@ -16,6 +16,7 @@ use Crown\Assessment\WaterClass;
 use Crown\Catalogue\Name;
 use Crown\Formula\Change;
 use Crown\Formula\ProductKind;
+use Crown\Words\Message;
 
 /** Does water come in, and can the product hold it? */
 final readonly class FreeWater implements Check
@@ -104,13 +105,15 @@ final readonly class FreeWater implements Check
         foreach ($bearers as $portion) {
             if ($portion->form() === 'fresh' && isset($portion->ingredient->forms['dried'])) {
                 $cures[] = new Cure(
-                    sprintf('Use %s dried', Name::inSentence($portion->ingredient->name)),
+                    Message::said('assessment.free-water.use-dried', [
+                        'ingredient' => Name::inSentence($portion->ingredient->name),
+                    ]),
                     Change::form($portion->line->id, 'dried'),
                 );
             }
         }
         $cures[] = new Cure(
-            'Take the wet lines out',
+            Message::said('assessment.free-water.take-wet-lines-out'),
             Change::remove(...array_map(static fn (Portion $p): string => $p->line->id, $bearers)),
         );
 

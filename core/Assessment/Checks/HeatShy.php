@@ -14,6 +14,7 @@ use Crown\Assessment\Severity;
 use Crown\Formula\Change;
 use Crown\Formula\Phase;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** Does a line go in hotter than it bears? */
 final readonly class HeatShy implements Check
@@ -42,7 +43,12 @@ final readonly class HeatShy implements Check
                 [$portion],
                 [FigureName::WarmthOfPhase->exactly($phase->celsius()), FigureName::HighestAddition->is($limit)],
                 'phases',
-                [new Cure('Move it to the cool-down', Change::phase(Phase::CoolDown, $portion->line->id))],
+                [
+                    new Cure(
+                        Message::said('assessment.heat-shy.move-cool-down'),
+                        Change::phase(Phase::CoolDown, $portion->line->id),
+                    ),
+                ],
             );
         }
 

@@ -15,6 +15,7 @@ use Crown\Assessment\Severity;
 use Crown\Catalogue\Ingredient;
 use Crown\Formula\Change;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** Is an oil that burns skin in sunlight above its limit on a product that stays on? */
 final readonly class Phototoxic implements Check
@@ -41,10 +42,10 @@ final readonly class Phototoxic implements Check
                 $over
                     ? [
                         new Cure(
-                            'Cut it to the largest safe amount',
+                            Message::said('assessment.phototoxic.cut-largest-safe-amount'),
                             $subject->load->reduceTo($limit->best, [$portion]),
                         ),
-                        new Cure('Take it out', Change::remove($portion->line->id)),
+                        new Cure(Message::said('assessment.phototoxic.take-out'), Change::remove($portion->line->id)),
                     ]
                     : [],
             );
@@ -82,7 +83,12 @@ final readonly class Phototoxic implements Check
                 $oils,
                 [FigureName::PartOfPhototoxicMaximum->exactly($sum * 100)],
                 'load',
-                [new Cure('Cut them to the largest safe amount', $subject->load->reduceToPart(0.98 / $sum, $oils))],
+                [
+                    new Cure(
+                        Message::said('assessment.phototoxic.cut-them-largest-safe'),
+                        $subject->load->reduceToPart(0.98 / $sum, $oils),
+                    ),
+                ],
             ),
         ];
     }

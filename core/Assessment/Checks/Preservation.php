@@ -20,6 +20,7 @@ use Crown\Formula\Change;
 use Crown\Measure\Amount;
 use Crown\Measure\Band;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** Is the product preserved where it must be, by something that fits, in the right dose of the finished mass? */
 final readonly class Preservation implements Check
@@ -58,7 +59,10 @@ final readonly class Preservation implements Check
         [$severity, $cures] = match ($class) {
             WaterClass::WetInUse => [
                 Severity::Caution,
-                [new Cure('Keep it dry: spatula or pump, dry shelf', Change::keptDry()), ...$add(self::FOR_OIL)],
+                [
+                    new Cure(Message::said('assessment.preservation.keep-dry-spatula-pump'), Change::keptDry()),
+                    ...$add(self::FOR_OIL),
+                ],
             ],
             WaterClass::Traces => [Severity::Caution, $add(self::FOR_OIL)],
             default => [Severity::Stop, $add(self::FOR_WATER)],
@@ -122,7 +126,9 @@ final readonly class Preservation implements Check
                     $portion->of === null && $subject->context->catalogue->has($instead)
                         ? [
                             new Cure(
-                                sprintf('Use %s preservative instead', $watery ? 'a water-soluble' : 'an oil-soluble'),
+                                Message::said('assessment.preservation.use-instead', [
+                                    'soluble' => $watery ? 'water' : 'oil',
+                                ]),
                                 Change::ingredient($portion->line->id, $instead),
                             ),
                         ]
@@ -174,7 +180,9 @@ final readonly class Preservation implements Check
             // As a share, so that it stays right whatever the batch becomes.
             [
                 new Cure(
-                    sprintf('Dose it at %g %% of the finished mass', $use->best),
+                    Message::said('assessment.preservation.dose-finished-mass', [
+                        'use' => sprintf('%g', $use->best),
+                    ]),
                     Change::amounts([
                         $portion->line->id => Amount::percent(
                             round($portion->percentOfLineFor($use->best), 3),

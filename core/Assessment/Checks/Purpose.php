@@ -17,6 +17,7 @@ use Crown\Formula\Change;
 use Crown\Formula\ProductKind;
 use Crown\Measure\Amount;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** Is there anything in it that does what this kind of product is for? */
 final readonly class Purpose implements Check
@@ -81,7 +82,10 @@ final readonly class Purpose implements Check
             }
             $percent = Amount::number(round($agent->facts->get($range)->band->best)).' %';
             $cures[] = new Cure(
-                sprintf('Put in %s of %s', $percent, Name::inSentence($agent->name)),
+                Message::said('assessment.purpose.put', [
+                    'percent' => $percent,
+                    'agent' => Name::inSentence($agent->name),
+                ]),
                 Change::add($agent->id, $percent),
             );
         }

@@ -14,6 +14,7 @@ use Crown\Assessment\Said;
 use Crown\Assessment\Severity;
 use Crown\Catalogue\PreservationKind;
 use Crown\Formula\Change;
+use Crown\Words\Message;
 
 /** Does it keep long enough to be used up? */
 final readonly class ShortLife implements Check
@@ -45,7 +46,14 @@ final readonly class ShortLife implements Check
                 [],
                 [FigureName::Life->is($months)],
                 'life',
-                $helps ? [new Cure('Add 0.5 % vitamin E as an antioxidant', Change::add('vitamin-e', '0.5 %'))] : [],
+                $helps
+                    ? [
+                        new Cure(
+                            Message::said('assessment.short-life.add-vitamin-e-as'),
+                            Change::add('vitamin-e', '0.5 %'),
+                        ),
+                    ]
+                    : [],
                 said: new Said(
                     [$subject->life->capped ? 'capped' : 'by itself'],
                     ['reason' => $reasons[count($reasons) - 1]],

@@ -16,6 +16,7 @@ use Crown\Catalogue\Name;
 use Crown\Catalogue\Nature;
 use Crown\Formula\Audience;
 use Crown\Formula\Change;
+use Crown\Words\Message;
 
 /** Is every line a known ingredient with a mass? */
 final readonly class Understood implements Check
@@ -66,8 +67,10 @@ final readonly class Understood implements Check
         $isAboutWhat = $doubt !== null && $doubt->isAboutWhat($portion->line);
         $cures = [new Cure(
             $isAboutWhat
-                ? sprintf('Yes, it is %s', Name::inSentence($portion->ingredient->name))
-                : sprintf('Yes, it is %s', $portion->line->amount->text),
+                ? Message::said('assessment.understood.yes', [
+                    'ingredient' => Name::inSentence($portion->ingredient->name),
+                ])
+                : Message::said('assessment.understood.yes-2', ['amount' => $portion->line->amount->text]),
             Change::confirm($portion->line->id),
         )];
         foreach ($subject->composition->unknown->meanings as $other) {
@@ -128,7 +131,7 @@ final readonly class Understood implements Check
 
     private static function out(Portion $portion): Cure
     {
-        return new Cure('Take it out', Change::remove($portion->line->id));
+        return new Cure(Message::said('assessment.understood.take-out'), Change::remove($portion->line->id));
     }
 
     /** @return list<Cure> what the name may mean; what a blend is made of is put right where it is written down */

@@ -13,6 +13,7 @@ use Crown\Measure\Figure;
 use Crown\Measure\Input;
 use Crown\Measure\Unit;
 use Crown\Measure\Working;
+use Crown\Words\Message;
 
 /**
  * Gives shares, parts and "to fill" their grams beside what was weighed or measured out. Method page:
@@ -77,7 +78,7 @@ final class RelativeAmounts
         );
         $this->percent = array_sum(array_map(static fn (Amount $a): float => $a->count->best, $this->percents)) / 100;
         foreach (array_slice(array_keys($this->fills), 1) as $i) {
-            $this->problems[$i] = 'Only one line can be the one "to fill".';
+            $this->problems[$i] = Message::said('assessment.relative-amounts.only-one-line-can');
             unset($this->fills[$i]);
         }
         $this->stated = $this->stated();
@@ -145,7 +146,7 @@ final class RelativeAmounts
         foreach ($this->percents as $i => $amount) {
             $this->masses[$i] = $this->proportion(
                 $amount->count->scaled($this->total / 100),
-                'Share of the whole times its mass.',
+                Message::said('assessment.relative-amounts.share-whole-times-its'),
             );
         }
     }
@@ -157,11 +158,11 @@ final class RelativeAmounts
         foreach ($this->parts as $i => $amount) {
             if ($beside) {
                 $this->problems[$i]
-                    = 'Parts stand beside weighed lines, so one part cannot be told. Say how much one part is.';
+                    = Message::said('assessment.relative-amounts.parts-stand-beside-weighed');
             } else {
                 $this->masses[$i] = $this->proportion(
                     $amount->count->scaled(($this->total * (1 - $this->percent)) / $count),
-                    'Parts of what the shares leave, by mass.',
+                    Message::said('assessment.relative-amounts.parts-what-shares-leave'),
                 );
             }
         }
@@ -172,11 +173,10 @@ final class RelativeAmounts
         $shares = $this->percent * $this->total;
         $rest = $this->total - $this->absolute->best - $shares;
         if ($rest <= 0.0) {
-            $this->problems[$line] = sprintf(
-                'The other lines already come to %s g of the %s g to fill.',
-                Amount::number($this->absolute->best + $shares),
-                Amount::number($this->total),
-            );
+            $this->problems[$line] = Message::said('assessment.relative-amounts.other-lines-already-come', [
+                'absolute' => Amount::number($this->absolute->best + $shares),
+                'total' => Amount::number($this->total),
+            ]);
 
             return;
         }
@@ -193,11 +193,17 @@ final class RelativeAmounts
             Basis::Converted,
             new Working(
                 'shares',
-                'What the other lines leave of the whole.'
-                    .($byVolume ? ' Its mass follows from the densities of the lines.' : ''),
+                Message::said('assessment.relative-amounts.what-is-left', ['by' => $byVolume ? 'volume' : 'mass']),
                 [
                     ...$fill->millilitres !== null
-                        ? [new Input('volume of the whole', Band::exact($fill->millilitres), 'ml', 'the maker')]
+                        ? [
+                            new Input(
+                                Message::said('assessment.relative-amounts.volume-whole'),
+                                Band::exact($fill->millilitres),
+                                'ml',
+                                'the maker',
+                            ),
+                        ]
                         : [],
                     new Input('whole', $whole, 'g', $this->whoSays($byVolume)),
                     new Input('other lines', $this->absolute->plus(Band::exact($shares)), 'g', 'this formula'),
@@ -209,7 +215,7 @@ final class RelativeAmounts
     private function whoSays(bool $byVolume): string
     {
         return match (true) {
-            $byVolume => 'densities of the lines at 20 °C',
+            $byVolume => Message::said('assessment.relative-amounts.densities-lines-c'),
             $this->stated !== null => 'the maker',
             default => 'batch size',
         };
@@ -270,7 +276,10 @@ final class RelativeAmounts
             Band::of(max(0.0, $grams->low - $half), $grams->best, $grams->high + $half),
             'g',
             Basis::Converted,
-            new Working('shares', $half > 0.0 ? $words.' Weighing it adds half the resolution of the scale.' : $words, [
+            new Working('shares', Message::said('assessment.relative-amounts.weighed', [
+                'words' => $words,
+                'weighed' => $half > 0.0 ? 'yes' : 'no',
+            ]), [
                 new Input('whole', Band::exact($this->total), 'g', 'batch size'),
                 ...$half > 0.0
                     ? [new Input('scale resolution', Band::exact($this->scale), 'g', 'studio setting')]
