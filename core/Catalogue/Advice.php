@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Words\Message;
+
 /** Advice for pregnancy and nursing. */
 enum Advice: string
 {
@@ -15,8 +17,8 @@ enum Advice: string
     public function words(): ?string
     {
         return match ($this) {
-            self::Avoid => 'Not in pregnancy or while nursing.',
-            self::Caution => 'In pregnancy or while nursing ask first.',
+            self::Avoid => Message::said('catalogue.advice.not-pregnancy-while-nursing'),
+            self::Caution => Message::said('catalogue.advice.pregnancy-while-nursing-ask'),
             self::Ok => null,
         };
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Words\Message;
+
 /** What a caution of an ingredient is about. */
 enum CautionKind: string
 {
@@ -40,11 +42,11 @@ enum CautionKind: string
     public function onLabel(): ?string
     {
         return match ($this) {
-            self::Burns => 'Can sting or irritate: not on sore skin; wash it off if it burns.',
-            self::Alkaloids => 'Not on broken skin, and not for long.',
-            self::Sunlight => 'Keep skin that it was on out of the sun for a day.',
-            self::Stains => 'Colours light hair, skin and cloth.',
-            self::AskFirst => 'Not with blood thinners or an allergy to aspirin.',
+            self::Burns => Message::said('catalogue.caution-kind.can-sting-irritate-not'),
+            self::Alkaloids => Message::said('catalogue.caution-kind.not-on-broken-skin'),
+            self::Sunlight => Message::said('catalogue.caution-kind.keep-skin-was-on'),
+            self::Stains => Message::said('catalogue.caution-kind.colours-light-hair-skin'),
+            self::AskFirst => Message::said('catalogue.caution-kind.not-with-blood-thinners'),
             default => null,
         };
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Words\Message;
+
 /** Conditions and medicines with which some ingredients call for the clinician's word first. */
 enum Condition: string
 {
@@ -20,15 +22,15 @@ enum Condition: string
     public function label(): string
     {
         return match ($this) {
-            self::Epilepsy => 'epilepsy',
-            self::Asthma => 'asthma',
-            self::BloodPressure => 'heart or blood pressure',
-            self::Bleeding => 'blood thinners or bleeding',
-            self::Hormones => 'hormone-sensitive illness',
-            self::Thyroid => 'thyroid illness',
-            self::Liver => 'liver illness',
-            self::G6pd => 'G6PD deficiency',
-            self::Medicines => 'regular medicines',
+            self::Epilepsy => Message::said('catalogue.condition.epilepsy'),
+            self::Asthma => Message::said('catalogue.condition.asthma'),
+            self::BloodPressure => Message::said('catalogue.condition.heart-blood-pressure'),
+            self::Bleeding => Message::said('catalogue.condition.blood-thinners-bleeding'),
+            self::Hormones => Message::said('catalogue.condition.hormone-sensitive-illness'),
+            self::Thyroid => Message::said('catalogue.condition.thyroid-illness'),
+            self::Liver => Message::said('catalogue.condition.liver-illness'),
+            self::G6pd => Message::said('catalogue.condition.g-pd-deficiency'),
+            self::Medicines => Message::said('catalogue.condition.regular-medicines'),
         };
     }
 }

@@ -8,6 +8,7 @@ use Crown\Measure\Band;
 use Crown\Measure\Bounds;
 use Crown\Measure\Fact;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /** A studio's own figure in place of the catalogue's, with where it comes from. The reference stays as it is. */
 final readonly class Correction
@@ -52,22 +53,28 @@ final readonly class Correction
         if (! in_array($property, self::ALLOWED, true)) {
             throw CatalogueError::field(
                 'property',
-                'a physical figure: '
-                    .implode(', ', array_map(static fn (Property $p): string => $p->value, self::ALLOWED))
-                    .'. Safety limits are not corrected here',
+                new Message('catalogue.correction.properties', [
+                    'properties' => implode(', ', array_column(self::ALLOWED, 'value')),
+                ]),
             );
         }
         if (trim($source) === '' || mb_strlen($source) > self::LONGEST_SOURCE) {
             throw CatalogueError::field(
                 'source',
-                sprintf('where the figure comes from, in 1 to %d characters', self::LONGEST_SOURCE),
+                new Message('catalogue.correction.where-figure-comes-from', [
+                    'longestsource' => self::LONGEST_SOURCE,
+                ]),
             );
         }
         $allowed = self::allowed($property);
         if (! $allowed->hold($band->low) || ! $allowed->hold($band->high)) {
             throw CatalogueError::field(
                 $allowed->hold($band->low) ? 'high' : 'low',
-                sprintf('%s from %g to %g', $property->label(), $allowed->least, $allowed->most),
+                new Message('catalogue.correction.from', [
+                    'property' => $property->label(),
+                    'least' => sprintf('%g', $allowed->least),
+                    'most' => sprintf('%g', $allowed->most),
+                ]),
             );
         }
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
-use Crown\Measure\Number;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 use JsonSerializable;
 
 /** One way in which an ingredient differs from another, as a sentence with its two figures. */
@@ -62,15 +62,16 @@ final readonly class Difference implements JsonSerializable
     {
         $found = [];
         if ($from->vegan !== $to->vegan) {
-            $found[] = new self('vegan', $to->vegan ? 'Vegan.' : 'Not vegan.');
+            $vegan = ['vegan' => $to->vegan ? 'yes' : 'no'];
+            $found[] = new self('vegan', Message::said('catalogue.difference.vegan', $vegan));
         }
         if ($from->precautions->pregnancy !== $to->precautions->pregnancy) {
             $found[] = new self(
                 'pregnancy',
                 match ($to->precautions->pregnancy) {
-                    Advice::Ok => 'Nothing known against it in pregnancy.',
-                    Advice::Caution => 'Calls for advice in pregnancy.',
-                    Advice::Avoid => 'To be avoided in pregnancy.',
+                    Advice::Ok => Message::said('catalogue.difference.nothing-known-against-pregnancy'),
+                    Advice::Caution => Message::said('catalogue.difference.calls-advice-pregnancy'),
+                    Advice::Avoid => Message::said('catalogue.difference.be-avoided-pregnancy'),
                 },
             );
         }
@@ -106,12 +107,11 @@ final readonly class Difference implements JsonSerializable
         if ($was !== null && $is !== null && abs($is - $was) >= self::HEAVINESS) {
             $found[] = new self(
                 'weight',
-                sprintf(
-                    '%s on the hair: %s instead of %s.',
-                    $is > $was ? 'Richer' : 'Lighter',
-                    self::shown($is),
-                    self::shown($was),
-                ),
+                Message::said('catalogue.difference.on-hair-instead', [
+                    'feels' => $is > $was ? 'richer' : 'lighter',
+                    'is' => self::shown($is),
+                    'was' => self::shown($was),
+                ]),
             );
         }
         [$did, $does] = [$from->onHair->action, $to->onHair->action];
@@ -129,11 +129,10 @@ final readonly class Difference implements JsonSerializable
         $found = [];
         [$was, $is] = self::both($from, $to, Property::LifeMonths);
         if ($was !== null && $is !== null && abs($is / $was - 1.0) >= self::LIFE) {
-            $found[] = new self('life', sprintf(
-                'Keeps %s instead of %s.',
-                Number::counted($is, 'month', 1),
-                self::shown($was),
-            ));
+            $found[] = new self('life', Message::said('catalogue.difference.keeps-instead', [
+                'is' => round($is, 1),
+                'was' => self::shown($was),
+            ]));
         }
         [$was, $is] = [
             $from->composition->fattyAcids->polyunsaturated(),
@@ -162,8 +161,12 @@ final readonly class Difference implements JsonSerializable
         $won = array_diff(self::served($to), self::served($from));
 
         return [
-            ...$lost === [] ? [] : [new self('needs', sprintf('Not known to serve: %s.', implode(', ', $lost)))],
-            ...$won === [] ? [] : [new self('needs', sprintf('Also serves: %s.', implode(', ', $won)))],
+            ...$lost === [] ? [] : [
+                new self('needs', Message::said('catalogue.difference.not-served', ['needs' => implode(', ', $lost)])),
+            ],
+            ...$won === [] ? [] : [
+                new self('needs', Message::said('catalogue.difference.also-serves', ['needs' => implode(', ', $won)])),
+            ],
         ];
     }
 
@@ -175,10 +178,9 @@ final readonly class Difference implements JsonSerializable
         return $lost === [] ? [] : [
             new self(
                 'job',
-                sprintf(
-                    'Does not do: %s.',
-                    implode(', ', array_map(static fn (Job $j): string => $j->label(), array_values($lost))),
-                ),
+                Message::said('catalogue.difference.does-not-do', [
+                    'jobs' => implode(', ', array_map(static fn (Job $j): string => $j->label(), array_values($lost))),
+                ]),
             ),
         ];
     }
@@ -191,7 +193,7 @@ final readonly class Difference implements JsonSerializable
 
         return $isKnown($from) && $isKnown($to)
             ? []
-            : [new self('unknown', 'What is in both is not known: they may do otherwise. Try it small.')];
+            : [new self('unknown', Message::said('catalogue.difference.what-both-not-known'))];
     }
 
     /** @return list<string> */

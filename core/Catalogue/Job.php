@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Words\Message;
+
 /** What a thing is put in for, where that is not a need of the hair: what takes its place has to do the same. */
 enum Job: string
 {
@@ -40,13 +42,13 @@ enum Job: string
     public function label(): string
     {
         return match ($this) {
-            self::Base => 'what the rest is stirred into',
-            self::LowersPh => 'makes acid',
-            self::RaisesPh => 'makes alkaline',
-            self::KitchenMask => 'a mask from the kitchen',
-            self::Slippery => 'makes water slippery',
-            self::Silkens => 'a dry, silky touch',
-            self::Spreads => 'spreads thin and dry, as silicones do',
+            self::Base => Message::said('catalogue.job.what-rest-stirred-into'),
+            self::LowersPh => Message::said('catalogue.job.makes-acid'),
+            self::RaisesPh => Message::said('catalogue.job.makes-alkaline'),
+            self::KitchenMask => Message::said('catalogue.job.mask-from-kitchen'),
+            self::Slippery => Message::said('catalogue.job.makes-water-slippery'),
+            self::Silkens => Message::said('catalogue.job.dry-silky-touch'),
+            self::Spreads => Message::said('catalogue.job.spreads-thin-dry-as'),
             default => str_replace('-', ' ', $this->value),
         };
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crown\Catalogue;
 
+use Crown\Words\Message;
+
 /**
  * The most of a preservative that law allows, in the unit in which law counts it: often the acid, where the salt is
  * weighed.
@@ -26,7 +28,7 @@ final readonly class LegalLimit
             throw CatalogueError::wrong(
                 'a preservative',
                 'preservation.law',
-                'a maximum above 0 and a share above 0 and at most 1',
+                Message::said('catalogue.legal-limit.maximum-above-share-above'),
             );
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Catalogue;
 
 use Crown\Catalogue\Internal\NatureOfName;
+use Crown\Words\Message;
 
 /**
  * What a thing is of which nothing else is known: what its name says, or what the maker says of it. Method page:
@@ -49,11 +50,11 @@ enum Nature: string
     public function words(): string
     {
         return match ($this) {
-            self::Oil => 'an oil',
-            self::Fat => 'a butter or a wax',
-            self::Dry => 'something dry',
-            self::Watery => 'something watery',
-            self::Scent => 'an essential oil or a scent',
+            self::Oil => Message::said('catalogue.nature.oil'),
+            self::Fat => Message::said('catalogue.nature.butter-wax'),
+            self::Dry => Message::said('catalogue.nature.something-dry'),
+            self::Watery => Message::said('catalogue.nature.something-watery'),
+            self::Scent => Message::said('catalogue.nature.essential-oil-scent'),
         };
     }
 

@@ -10,6 +10,7 @@ use Crown\Measure\Band;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
 use Crown\Problem;
+use Crown\Words\Message;
 
 /**
  * An ingredient that a studio writes itself: what it is like, and the figures by which it differs. What is taken over
@@ -44,7 +45,9 @@ final readonly class OwnEntry
         public ?ReadyBlend $blend = null,
     ) {
         if (trim($name) === '' || mb_strlen($name) > self::LONGEST) {
-            throw CatalogueError::field('name', sprintf('1 to %d characters', self::LONGEST));
+            throw CatalogueError::field('name', new Message('catalogue.own-entry.characters', [
+                'longest' => self::LONGEST,
+            ]));
         }
         if ($blend !== null) {
             return;
@@ -52,13 +55,16 @@ final readonly class OwnEntry
         if ($kind === IngredientKind::Unknown || $kind === IngredientKind::ReadySteep) {
             throw CatalogueError::field(
                 'kind',
-                'a kind of the catalogue; a steeped oil is made by straining a steep',
+                new Message('catalogue.own-entry.kind-catalogue-steeped-oil'),
             );
         }
         if ($like !== null && $like->kind !== $kind && ! self::isAlike($like, $kind)) {
             throw CatalogueError::field(
                 'like',
-                sprintf('an ingredient of the same kind; %s is "%s"', $like->name, $like->kind->value),
+                new Message('catalogue.own-entry.ingredient-same-kind', [
+                    'like' => $like->name,
+                    'kind' => $like->kind->value,
+                ]),
             );
         }
     }

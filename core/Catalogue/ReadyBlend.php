@@ -9,6 +9,7 @@ use Crown\Measure\Band;
 use Crown\Measure\Fact;
 use Crown\Measure\FactSheet;
 use Crown\Measure\Property;
+use Crown\Words\Message;
 
 /**
  * What is bought or kept as one and is made of several: a scent blend, a base oil of three. On the scale and on the
@@ -35,7 +36,9 @@ final readonly class ReadyBlend
     public static function read(array $rows, Catalogue $catalogue): self
     {
         if (count($rows) < 2 || count($rows) > self::MOST_PARTS) {
-            throw CatalogueError::blend('parts', sprintf('Name 2 to %d things that are in it.', self::MOST_PARTS));
+            throw CatalogueError::blend('parts', Message::said('catalogue.ready-blend.name-things-are', [
+                'mostparts' => self::MOST_PARTS,
+            ]));
         }
         $known = 0.0;
         $silent = 0;
@@ -45,11 +48,14 @@ final readonly class ReadyBlend
             if ($percent !== null && ($percent <= 0.0 || $percent > 100.0)) {
                 throw CatalogueError::blend(
                     "parts.$n.percent",
-                    'A share is above 0 and at most 100 %, or empty where it is not known.',
+                    Message::said('catalogue.ready-blend.share-above-most-empty'),
                 );
             }
             if (isset($seen[$row->text('ingredient')])) {
-                throw CatalogueError::blend("parts.$n.ingredient", 'It is named twice: add its shares up.');
+                throw CatalogueError::blend(
+                    "parts.$n.ingredient",
+                    Message::said('catalogue.ready-blend.named-twice-add-its'),
+                );
             }
             $seen[$row->text('ingredient')] = true;
             $known += $percent ?? 0.0;
@@ -57,10 +63,10 @@ final readonly class ReadyBlend
         }
         $rest = 100.0 - $known;
         if ($silent === 0 ? abs($rest) > self::ROUNDED : $rest <= 0.0) {
-            $sentence = $silent === 0
-                ? 'These come to %g %%, and have to come to 100 %%. Leave a share empty where it is not known.'
-                : 'These come to %g %%: nothing is left for those without a share.';
-            throw CatalogueError::blend('parts', sprintf($sentence, $known));
+            $sum = ['percent' => sprintf('%g', $known)];
+            throw CatalogueError::blend('parts', $silent === 0
+                ? Message::said('catalogue.ready-blend.not-hundred', $sum)
+                : Message::said('catalogue.ready-blend.nothing-left', $sum));
         }
 
         return new self(array_map(
@@ -85,7 +91,9 @@ final readonly class ReadyBlend
             if ($part->ingredient->isBlend()) {
                 throw CatalogueError::blend(
                     "parts.$n.ingredient",
-                    sprintf('%s is a blend itself: name what is in it.', $part->ingredient->name),
+                    Message::said('catalogue.ready-blend.blend-itself-name-what', [
+                        'ingredient' => $part->ingredient->name,
+                    ]),
                 );
             }
         }

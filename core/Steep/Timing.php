@@ -42,7 +42,10 @@ final class Timing
                 $plan->timeline->method !== $method
                 && $plan->by($method)->startingOn($today)->timeline->readyDay() <= $wanted
             ) {
-                $still[] = new Message('steep.timing.other-way', ['way' => mb_strtolower($method->label())]);
+                $still[] = new Message('steep.timing.other-way', [
+                    'also' => $still === [] ? 'no' : 'yes',
+                    'way' => mb_strtolower($method->label()),
+                ]);
 
                 break;
             }

@@ -40,7 +40,7 @@ test('a steep is planned by what is written, and its days are drawn from either 
     // Wanted too soon: it says what still can.
     const soon = new Date(Date.now() + 6 * 86_400_000).toISOString().slice(0, 10);
     await page.getByLabel('Wanted by (optional)').fill(soon);
-    await expect(page.getByText(/It should have begun on .* To be in time: use the way "water bath"/)).toBeVisible();
+    await expect(page.getByText(/It should have begun on .* To be in time, use the way "water bath"/)).toBeVisible();
     await page.getByRole('button', { name: 'Water bath' }).click();
     await expect(page.getByText(/^Begin by/)).toBeVisible();
 });
