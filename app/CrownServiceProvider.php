@@ -87,6 +87,7 @@ final class CrownServiceProvider extends ServiceProvider
                 base_path('data'),
                 storage_path('framework/cache/catalogue.php'),
                 storage_path('framework/cache/lexicons.php'),
+                storage_path('framework/cache/words.php'),
             ),
         );
     }

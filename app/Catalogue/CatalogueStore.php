@@ -8,12 +8,13 @@ use Crown\Catalogue\Catalogue;
 use Crown\Catalogue\CatalogueReader;
 use Crown\Catalogue\Compiled;
 use Crown\Reading\Grammar\Lexicons;
+use Crown\Words\KeptWords;
 use Error;
 
 /**
  * The reference catalogue, read and checked once, then kept as PHP that makes each entry when it is asked for, and the
- * words of recipes beside it. Opcache holds such files in memory that all workers share, so that opening them costs a
- * request next to nothing.
+ * words of recipes and of messages beside it. Opcache holds such files in memory that all workers share, so that opening
+ * them costs a request next to nothing.
  */
 final class CatalogueStore
 {
@@ -23,8 +24,10 @@ final class CatalogueStore
         private readonly string $directory,
         private readonly string $file,
         private readonly string $lexicons,
+        private readonly string $words,
     ) {
         Lexicons::keepIn($lexicons);
+        KeptWords::in($words);
     }
 
     public function reference(): Catalogue
@@ -48,6 +51,7 @@ final class CatalogueStore
         $catalogue = (new CatalogueReader($this->directory))->read();
         self::write($this->file, Compiled::file($catalogue));
         self::write($this->lexicons, Lexicons::compiled());
+        self::write($this->words, KeptWords::compiled());
 
         return $catalogue;
     }

@@ -40,12 +40,36 @@ final readonly class Message implements JsonSerializable
         if ($this->with === [] && ! str_contains($pattern, '{')) {
             return $pattern;
         }
+        if (self::isPlain($pattern, $this->with)) {
+            return self::filled($pattern, $this->with);
+        }
         $words = MessageFormatter::formatMessage(MessageFiles::LOCALE, $pattern, $this->with);
         if ($words === false) {
             throw new LogicException(sprintf('"%s": %s', $this->key, intl_get_error_message()));
         }
 
         return $words;
+    }
+
+    /**
+     * Whether texts are put where their names stand, and nothing else: most sentences, which ICU need not read anew.
+     *
+     * @param  array<string, int|float|string>  $with
+     */
+    private static function isPlain(string $pattern, array $with): bool
+    {
+        return preg_match('/\{\w+,|\'[{}\']/', $pattern) !== 1 && array_filter($with, is_string(...)) === $with;
+    }
+
+    /** @param  array<string, int|float|string>  $with */
+    private static function filled(string $pattern, array $with): string
+    {
+        $filled = [];
+        foreach ($with as $name => $text) {
+            $filled['{'.$name.'}'] = (string) $text;
+        }
+
+        return strtr($pattern, $filled);
     }
 
     public function jsonSerialize(): string

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Words;
 
+use Crown\Words\KeptWords;
 use Crown\Words\Message;
 use FilesystemIterator;
 use LogicException;
+use MessageFormatter;
 use PhpParser\Node;
 use PhpParser\Node\Expr\Array_;
 use PhpParser\Node\Expr\New_;
@@ -17,6 +19,7 @@ use PhpParser\Node\Name;
 use PhpParser\Node\Scalar\String_;
 use PhpParser\NodeFinder;
 use PhpParser\ParserFactory;
+use PHPUnit\Framework\Attributes\RunInSeparateProcess;
 use PHPUnit\Framework\TestCase;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
@@ -104,6 +107,42 @@ final class MessagesTest extends TestCase
 
         self::assertStringEndsWith('for 1 day.', $missed(1));
         self::assertStringEndsWith('for 3 days.', $missed(3));
+    }
+
+    public function test_a_plain_sentence_is_put_together_as_icu_does(): void
+    {
+        foreach (self::files() as $room => $patterns) {
+            foreach ($patterns as $key => $pattern) {
+                $with = array_fill_keys(self::named($pattern), "shea's {own} 2.50");
+                $words = MessageFormatter::formatMessage('en_GB', $pattern, $with);
+                if (! str_contains($pattern, ', plural,') && ! str_contains($pattern, ', number')) {
+                    self::assertSame($words, (new Message("$room.$key", $with))->words(), "$room.$key");
+                }
+            }
+        }
+    }
+
+    #[RunInSeparateProcess]
+    public function test_words_kept_as_php_are_used_while_they_are_as_new_as_their_files(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'words');
+        file_put_contents($file, str_replace('Shake it today.', 'Shake it now.', KeptWords::compiled()));
+        KeptWords::in($file);
+
+        self::assertSame('Shake it now.', (new Message('steep.next.shake'))->words());
+        unlink($file);
+    }
+
+    #[RunInSeparateProcess]
+    public function test_words_kept_as_php_that_are_older_than_a_file_are_not_used(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'words');
+        $old = preg_replace("/'steep' => \\d+/", "'steep' => 1", KeptWords::compiled());
+        file_put_contents($file, str_replace('Shake it today.', 'Shake it now.', (string) $old));
+        KeptWords::in($file);
+
+        self::assertSame('Shake it today.', (new Message('steep.next.shake'))->words());
+        unlink($file);
     }
 
     public function test_a_sentence_that_nobody_wrote_is_refused(): void
