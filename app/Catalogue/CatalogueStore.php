@@ -13,8 +13,8 @@ use Error;
 
 /**
  * The reference catalogue, read and checked once, then kept as PHP that makes each entry when it is asked for, and the
- * words of recipes and of messages beside it. Opcache holds such files in memory that all workers share, so that opening
- * them costs a request next to nothing.
+ * words of recipes and of messages beside it. Opcache holds such files in memory that all workers share, so that to
+ * open them costs a request next to nothing.
  */
 final class CatalogueStore
 {
