@@ -48,7 +48,7 @@ const MAKING = [
     { label: 'Begin a formula', key: 'n', run: () => void router.push('/formulas/new') },
     { label: 'Paste a recipe', key: 'p', run: () => void router.push('/formulas/paste') },
     { label: 'Start a steep', key: 's', run: () => void router.push('/steeps/start') },
-    { label: 'Describe a head', key: 'h', run: () => void router.push('/heads/new') },
+    { label: 'Add a person', key: 'h', run: () => void router.push('/heads/new') },
 ];
 watch(
     () => session.may('make'),

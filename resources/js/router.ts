@@ -22,7 +22,7 @@ export const router = createRouter({
             path: '/recover',
             name: 'recover',
             component: () => import('./places/studio/RecoverPlace.vue'),
-            meta: { open: true, title: 'The password is lost' },
+            meta: { open: true, title: 'Forgot your password?' },
         },
         {
             path: '/join/:token([A-Za-z0-9_-]{22})',

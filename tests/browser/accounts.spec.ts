@@ -142,14 +142,14 @@ test('a lost password is replaced by a code, and a studio that is left can be ke
     await skip(page);
     await page.goto('/studio?part=safety');
     const form = page.locator('form').filter({ hasText: 'Make ten new codes' });
-    await form.getByLabel('Present password').fill(PASSWORD);
+    await form.getByLabel('Current password').fill(PASSWORD);
     await form.getByRole('button', { name: 'Make ten new codes' }).click();
     const codes = page.getByRole('list', { name: 'Codes' }).getByRole('listitem');
     await expect(codes).toHaveCount(10);
     const code = ((await codes.nth(2).textContent()) ?? '').trim();
     await page.getByRole('button', { name: 'Sign out', exact: true }).click();
-    await page.getByRole('link', { name: 'The password is lost' }).click();
-    await expect(page.getByRole('heading', { name: 'The password is lost' })).toBeVisible();
+    await page.getByRole('link', { name: 'Forgot your password?' }).click();
+    await expect(page.getByRole('heading', { name: 'Forgot your password?' })).toBeVisible();
     await page.getByLabel('Address or name').fill(as);
     await page.getByLabel('Code').fill(code);
     await page.getByLabel(/^New password/).fill('Password1234');

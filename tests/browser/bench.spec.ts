@@ -8,7 +8,7 @@ test('ask for softer, see both jars, take it, take it back', async ({ page }) =>
     await page.getByRole('button', { name: 'Softer', exact: true }).click();
     const panel = page.getByRole('region', { name: 'Design' });
     await expect(panel.getByText(/effective solids/).first()).toBeVisible();
-    await panel.getByRole('button', { name: /Put it on the bench/ }).click();
+    await panel.getByRole('button', { name: /Open it as a new version/ }).click();
     // What moves is written in grams as it stood, what does not is left as it was written.
     await expect(page.getByLabel('Amount of Cocoa butter')).not.toHaveValue('20 g');
     await expect(page.getByLabel('Amount of Cocoa butter')).toHaveValue(/ g$/);
@@ -26,7 +26,7 @@ test('ask for a figure of your own, say what is best, take it in simple parts', 
     await panel.getByRole('button', { name: 'Work it out with these' }).click();
     await expect(panel.getByText('3 olive oil, 2 castor oil, 1 jojoba oil')).toBeVisible();
     await panel.getByRole('button', { name: 'In parts instead' }).click();
-    await panel.getByRole('button', { name: /Put it on the bench/ }).click();
+    await panel.getByRole('button', { name: /Open it as a new version/ }).click();
     await expect(page.getByLabel('Amount of Castor oil')).toHaveValue('33.3 g');
     await expect(page.getByText('On the bench as a new version: new demands.')).toBeVisible();
 
@@ -40,7 +40,7 @@ test('accept a caution with a reason; it opens again when it says something else
     await enter(page);
     await onBench(page, 'Trial oil\n100 g olive oil\n0.4 g vitamin e');
     const finding = page.getByRole('listitem').filter({ hasText: 'on a 1 g scale' });
-    await finding.getByRole('button', { name: 'Accept it with a reason' }).click();
+    await finding.getByRole('button', { name: 'Keep it anyway, and say why' }).click();
     await finding.getByRole('textbox').fill('I count drops.');
     await finding.getByRole('button', { name: 'Accept', exact: true }).click();
     await expect(finding.getByText('Because: I count drops.')).toBeVisible();
@@ -48,7 +48,7 @@ test('accept a caution with a reason; it opens again when it says something else
     await page.reload();
     await expect(finding.getByText('Because: I count drops.')).toBeVisible();
     await page.getByLabel(/Amount of Vitamin E/).fill('0.3 g');
-    await expect(finding.getByRole('button', { name: 'Accept it with a reason' })).toBeVisible();
+    await expect(finding.getByRole('button', { name: 'Keep it anyway, and say why' })).toBeVisible();
 });
 
 test('measure without a scale, keep versions and put them side by side', async ({ page }) => {

@@ -50,7 +50,7 @@ test("a studio's own figure, ingredient and cupboard", async ({ page }) => {
     await page.getByRole('button', { name: "the catalogue's", exact: true }).click();
     await expect(ours).toHaveCount(0);
 
-    await page.getByRole('link', { name: 'Mine is like this, but …' }).click();
+    await page.getByRole('link', { name: 'Copy this as my own' }).click();
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByText('An ingredient needs a name.')).toBeVisible();
     await page.getByLabel('Name', { exact: true }).fill('Island olive oil');

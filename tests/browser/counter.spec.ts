@@ -288,7 +288,7 @@ test('a rehearsal with the stand-ins keeps nothing, and says what would have gon
     const { formula } = await ask<{ formula: object }>(page, 'POST', 'read', { text: 'Oil\n80 g olive oil\n20 g castor oil' });
     const kept = await ask<{ id: number }>(page, 'POST', 'formulas', { formula, head_id: null, hair: null });
     await page.goto(`/formulas/${kept.id}`);
-    await page.getByRole('button', { name: 'Rehearse it' }).click();
+    await page.getByRole('button', { name: 'Practise it' }).click();
     await expect(page.getByText(/A rehearsal: nothing of it is kept/)).toBeVisible();
     await goTo(page, /Weigh: Castor oil/);
     await step(page).getByRole('button', { name: 'Use the stand-in scale' }).click();

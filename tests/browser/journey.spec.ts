@@ -53,7 +53,7 @@ test('from sign-in to label and rhythm', async ({ page }) => {
     await page.getByRole('combobox', { name: 'Ingredient for 5 g zorblax butter' }).fill('mango');
     await page.getByRole('option', { name: /Mango butter/ }).click();
     await expect(page.getByText('Every line was understood.')).toBeVisible();
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await page.getByRole('button', { name: 'Open it' }).click();
 
     // On the bench: what is wrong, its cure, undo and redo.
     await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Wanjiru scalp oil');

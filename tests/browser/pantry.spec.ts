@@ -111,7 +111,7 @@ test('a bottle is weighed with its glass, opened, moved, and called back everywh
     await page.getByRole('button', { name: 'Put it on the shelf' }).click();
     await expect(page.getByText('1 bottle stands on the shelf.')).toBeVisible();
     await page
-        .getByRole('region', { name: 'Nobody said where' })
+        .getByRole('region', { name: 'No place given' })
         .getByRole('link', { name: /Argan oil/ })
         .last()
         .click();

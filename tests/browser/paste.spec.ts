@@ -106,7 +106,7 @@ test('one fresh dose goes straight to the counter, on a phone too', async ({ pag
     await expect(page.getByLabel('Amount of Olive oil')).toHaveValue('30 g');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     expect(wide).toBeLessThanOrEqual(0);
-    await page.getByRole('button', { name: /Make one fresh dose/ }).click();
+    await page.getByRole('button', { name: /Make just one use/ }).click();
     await expect(page).toHaveURL(/\/make\/\d+$/);
     await expect(page.getByText(/used at once/).first()).toBeVisible();
 });

@@ -22,7 +22,7 @@ export async function enter(page: Page): Promise<void> {
 export async function onBench(page: Page, text: string): Promise<void> {
     await page.goto('/formulas/paste');
     await page.getByLabel("The recipe's text").fill(text);
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await page.getByRole('button', { name: 'Open it' }).click();
     await expect(page).toHaveURL(/\/formulas\/\d+$/);
 }
 

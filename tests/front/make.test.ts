@@ -191,7 +191,7 @@ describe('weighing', () => {
         expect(server.to('/api/batches/5/weighings')[0]?.body).toMatchObject({ line: 'l1', how: 'too-little', grams: null });
         expect(said(wrapper)).toContain('Jojoba 60.0 g');
         expect(said(wrapper)).not.toContain('too little to show');
-        await click('Left it out');
+        await click('I left it out');
         await settled();
         expect(server.to('/api/batches/5/weighings')[1]?.body).toMatchObject({ line: 'l2', how: 'left-out' });
         await at(/Weigh: Jojoba/);
@@ -395,7 +395,7 @@ describe('what is done', () => {
             return { ...weighed, revision: 2, tasks: [{ ...cool, done: true, skipped: 'Cold already.' }, weighed.tasks[1]] };
         });
         const { wrapper } = await counter(weighed);
-        await click('Pass it over');
+        await click('Skip this step');
         await wrapper.get('input[maxlength="200"]').setValue('Cold already.');
         await submit(/Why it is passed over/);
         await settled();

@@ -70,7 +70,7 @@ describe('findings', () => {
         by('button', cure.label).dispatchEvent(new Event('focus'));
         await flushPromises();
         expect(preview).toHaveBeenCalledWith(cure.change);
-        expect(said(wrapper)).toContain('Then: no stop, 1 to decide, 98 g in all.');
+        expect(said(wrapper)).toContain('Then: no stops, 1 caution, 98 g in all.');
         expect(wrapper.emitted('then')?.at(-1)).toEqual([after]);
         by('button', cure.label).dispatchEvent(new Event('blur'));
         expect(wrapper.emitted('then')?.at(-1)).toEqual([null]);
@@ -90,8 +90,8 @@ describe('findings', () => {
 
     it('can be accepted with a reason and not without; a stop that no reason outweighs cannot', async () => {
         const { wrapper } = await show(FindingsList, { findings: [load, smell], decides: true });
-        expect(said(wrapper)).toContain('No reason outweighs this one.');
-        await click('Accept it with a reason');
+        expect(said(wrapper)).toContain('This cannot be accepted, only changed.');
+        await click('Keep it anyway, and say why');
         await fill(/^Why you accept/, '   ');
         by('form', /Accept/).dispatchEvent(new Event('submit', { cancelable: true }));
         expect(wrapper.emitted('accept')).toBeUndefined();
@@ -263,7 +263,7 @@ describe('variants', () => {
         server.on('POST', '/api/formulas/7/family/pass', { passed: [passed(8, 4), passed(9, 6)] });
         const { wrapper } = await show(FamilyPanel, { bench: bench(), id: 7 });
         await click('Pass it on to 2 variants');
-        expect(said(wrapper)).toContain('Variant 8. Jojoba 60 to 50 g. Now 1 to stop for.');
+        expect(said(wrapper)).toContain('Variant 8. Jojoba 60 to 50 g. Now 1 stop.');
         expect(said(wrapper)).toContain('Variant 9. Jojoba 60 to 50 g. Nothing new speaks against it.');
         server.on('PUT', '/api/formulas/8', new Status(409, { message: 'It was changed since then.' }));
         server.on('PUT', '/api/formulas/9', () => aPage({ id: 9 }));
@@ -432,7 +432,7 @@ describe('room for strong oils', () => {
 
     it('says how many drops there may be and what holds them; too many are brought down with one press', async () => {
         server.on('POST', '/api/load', {
-            audience: 'Adult, left on',
+            audience: 'Adult, stays in the hair',
             percent: band(1.5, 1.1, 2.3),
             ceiling: 2,
             oils: [
@@ -529,7 +529,7 @@ describe('design', () => {
         await click('Softer');
         expect(said(wrapper)).toContain('These cannot be met together: solids at most 2; beeswax locked at 10.');
         expect(said(wrapper)).toContain('It would be possible if "solids" were 9.');
-        expect(document.body.textContent).not.toContain('Put it on the bench');
+        expect(document.body.textContent).not.toContain('Open it');
     });
 
     it('goes on the bench as a new version, the old one kept before it', async () => {
@@ -538,7 +538,7 @@ describe('design', () => {
         const it = bench();
         await show(DesignPanel, { bench: it });
         await click('Softer');
-        await click('Put it on the bench as a new version');
+        await click('Open it as a new version');
         await flushPromises();
         expect(server.to('/api/formulas/7/versions').map((c) => (c.body as { note: string }).note)).toEqual(['Before: softer', 'softer']);
         expect(it.formula.value.title).toBe('Softer');
@@ -583,7 +583,7 @@ describe('design', () => {
         const { wrapper } = await show(DesignPanel, { bench: bench() });
         await click('Only from my cupboard');
         expect(said(wrapper)).toContain('The present formula meets this already: nothing changes.');
-        expect(said(wrapper)).not.toContain('Put it on the bench');
+        expect(said(wrapper)).not.toContain('Open it');
     });
 
     it('shows about the same in simple parts, and takes them when they are chosen', async () => {
@@ -601,7 +601,7 @@ describe('design', () => {
         expect(by('tr', /^Jojoba/).textContent).toMatch(/60\s*%\s*80\s*%/);
         await click('In parts instead');
         expect(by('tr', /^Jojoba/).textContent).toMatch(/60\s*%\s*75\s*%/);
-        await click('Put it on the bench as a new version');
+        await click('Open it as a new version');
         await flushPromises();
         expect(it.formula.value.title).toBe('In parts');
     });
@@ -635,7 +635,7 @@ describe('beginning a formula', () => {
 
     it('from what it should be, for a type of hair', async () => {
         const { router } = await show(NewFormula);
-        await submit(/Put the skeleton on the bench/);
+        await submit(/Start from this basic recipe/);
         expect(server.to('/api/formulas/skeleton')[0]?.body).toEqual({
             kind: 'whipped-butter',
             hair: { strand: 'medium', porosity: 'normal' },
@@ -675,7 +675,7 @@ describe('beginning a formula', () => {
     it('says why it could not, and stays', async () => {
         server.on('POST', '/api/formulas/skeleton', new Status(422, { message: 'No oil of the catalogue suits that.' }));
         const { router } = await show(NewFormula, {}, '/formulas/new');
-        await submit(/Put the skeleton on the bench/);
+        await submit(/Start from this basic recipe/);
         expect(notice.value?.words).toBe('No oil of the catalogue suits that.');
         expect(router.currentRoute.value.path).toBe('/formulas/new');
     });

@@ -217,7 +217,7 @@ describe('a pasted recipe', () => {
         const wrapper = await pasted(lines, { reading: { steep } });
         expect(said(wrapper)).toContain('Nettle leaf in Olive oil is a steep of its own: 28 days.');
         server.on('POST', '/api/read/dose', new Response(JSON.stringify({ message: 'Not for a child.' }), { status: 422 }));
-        await click(/one fresh dose, 6 g/);
+        await click(/just one use, 6 g/);
         await settle();
         expect((by('textarea', /recipe's text/) as HTMLTextAreaElement).value).toBe('any');
         server.on('POST', '/api/read/steep', { steep_id: 3, formula_id: 4, name: 'Nettle in olive' });
@@ -228,7 +228,7 @@ describe('a pasted recipe', () => {
         await fill(/recipe's text/, 'again');
         await settle();
         server.on('POST', '/api/formulas', aPage());
-        await click('Put it on the bench');
+        await click('Open it');
         await settle();
         expect(server.to('/api/formulas', 'POST')[0]?.body).toMatchObject({ formula: { title: aFormula({}).title } });
     });

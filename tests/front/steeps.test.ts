@@ -130,7 +130,7 @@ describe('the days of a steep', () => {
     it('a heated way has only its day', async () => {
         const { wrapper } = await strip({ range: [1, 1] });
         expect(wrapper.findAll('[role=slider]')).toHaveLength(1);
-        expect(said(wrapper)).toContain('Draw the left end to another day.');
+        expect(said(wrapper)).toContain('Drag the left end to another day.');
     });
 
     it('goes over the end of a month and of a year', async () => {
@@ -180,11 +180,11 @@ describe('strain day', () => {
         await click('Done, next');
         expect(wrapper.get('[role=alert]').text()).toContain('Weigh what came out: more than 0 g.');
         await weigh('250');
-        expect(said(wrapper)).toContain('68 % of the oil. Less than foretold');
+        expect(said(wrapper)).toContain('68 % of the oil. Less than expected');
         await weigh('340');
-        expect(said(wrapper)).toContain('More than foretold: look for water.');
+        expect(said(wrapper)).toContain('More than expected: look for water.');
         await weigh('300');
-        expect(said(wrapper)).toContain('As foretold.');
+        expect(said(wrapper)).toContain('As expected.');
     });
 
     async function toTheEnd(): Promise<void> {

@@ -140,8 +140,8 @@ export const KINDS: Record<string, string> = {
 };
 
 export const AUDIENCES: Record<Schemas['Formula']['audience'], string> = {
-    'adult-leave-on': 'Adult, left on',
-    'adult-rinse-off': 'Adult, rinsed off',
+    'adult-leave-on': 'Adult, stays in the hair',
+    'adult-rinse-off': 'Adult, rinsed out',
     face: 'Hairline and face',
     body: 'Hair and body',
     pregnancy: 'Pregnancy or nursing',

@@ -160,7 +160,7 @@ final class AcceptanceTest extends CoreTestCase
             self::assess(self::formula(['shea-butter' => '60 g', 'olive-oil' => '40 g'], ProductKind::Balm)),
         );
 
-        self::assertStringContainsString("Test\nPomade or balm, adult, left on.", $text);
+        self::assertStringContainsString("Test\nPomade or balm, adult, stays in the hair.", $text);
         self::assertStringContainsString('    60.0 g   60.0 %  Shea butter (melt, weighed)', $text);
         self::assertStringContainsString('   100.0 g  100.0 %', $text);
         self::assertStringContainsString('cannot tell        who knows', $text);

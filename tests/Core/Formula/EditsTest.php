@@ -59,7 +59,7 @@ final class EditsTest extends CoreTestCase
         self::assertSame(
             [
                 'Scalp oil instead of hair oil.',
-                'For: '.lcfirst(Audience::Child6To12->label()).' instead of adult, left on.',
+                'For: '.lcfirst(Audience::Child6To12->label()).' instead of adult, stays in the hair.',
                 'Meets wet fingers now.',
                 'For sale now.',
                 'Stored at 5 °C instead of 20.',

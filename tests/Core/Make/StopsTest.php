@@ -39,7 +39,7 @@ final class StopsTest extends CoreTestCase
                 self::fail('made without a reason');
             } catch (MakeError $e) {
                 self::assertSame(['although', 'stopped'], [$e->path, $e->cause]);
-                self::assertStringContainsString('the ceiling for "Adult, left on" is 2 %', $e->getMessage());
+                self::assertStringContainsString('the ceiling for "Adult, stays in the hair" is 2 %', $e->getMessage());
             }
         }
     }

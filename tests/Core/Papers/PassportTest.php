@@ -95,7 +95,7 @@ final class PassportTest extends CoreTestCase
             array_map(Region::of(...), ['US', 'GB', 'FR', 'NG', '']),
         );
         foreach (Region::cases() as $region) {
-            self::assertStringContainsString('Ask who is competent', $region->beforeSelling());
+            self::assertStringContainsString('Ask the authority', $region->beforeSelling());
         }
     }
 }

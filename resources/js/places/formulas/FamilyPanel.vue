@@ -9,6 +9,7 @@ import JarView from '../../jar/JarView.vue';
 import { tell, tellProblem } from '../../ui/notice';
 import type { Bench } from './useBench';
 import HowLink from '../../ui/HowLink.vue';
+import { counted } from '../../ui/words';
 
 /** The variants of this formula: one base, several scents or herbs, and what a change of the base does to each. */
 const props = defineProps<{ bench: Bench; id: number }>();
@@ -68,8 +69,8 @@ async function leave(): Promise<void> {
 function grew(one: Schemas['FamilyPassed']['passed'][number]): string {
     const stops = one.stops - one.stops_before;
     const cautions = one.cautions - one.cautions_before;
-    if (stops > 0) return `Now ${one.stops} to stop for.`;
-    if (cautions > 0) return `Now ${one.cautions} to decide.`;
+    if (stops > 0) return `Now ${counted(one.stops, 'stop')}.`;
+    if (cautions > 0) return `Now ${counted(one.cautions, 'caution')}.`;
     return stops < 0 || cautions < 0 ? 'Better than before.' : 'Nothing new speaks against it.';
 }
 </script>
@@ -98,8 +99,8 @@ function grew(one: Schemas['FamilyPassed']['passed'][number]): string {
                     </RouterLink>
                     <span v-else class="font-head text-[16px] leading-tight font-semibold">{{ v.title }} (this one)</span>
                     <p class="text-[13px]">
-                        <span v-if="v.stops > 0" class="said-stop font-semibold">{{ v.stops }} to stop for</span>
-                        <span v-else-if="v.cautions > 0" class="said-caution font-semibold">{{ v.cautions }} to decide</span>
+                        <span v-if="v.stops > 0" class="said-stop font-semibold">{{ counted(v.stops, 'stop') }}</span>
+                        <span v-else-if="v.cautions > 0" class="said-caution font-semibold">{{ counted(v.cautions, 'caution') }}</span>
                         <span v-else class="text-good font-semibold">in order</span>
                     </p>
                     <p v-if="v.waiting.length > 0" class="quiet text-[13px]">Waiting: {{ v.waiting.join(' ') }}</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Schemas } from '../../api/client';
-import { ABOUT, num, SEVERITIES } from '../../ui/words';
+import { ABOUT, counted, num, SEVERITIES } from '../../ui/words';
 
 /** What the checks say, by what it is about, the worst first: sentences, the figures they rest on, and the cures. */
 const props = defineProps<{
@@ -66,7 +66,7 @@ async function show(
     emit('then', answer.assessment);
     const stops = answer.assessment.findings.filter((f) => f.severity === 'stop' && f.accepted === '').length;
     const cautions = answer.assessment.findings.filter((f) => f.severity === 'caution' && f.accepted === '').length;
-    effect.value = `Then: ${stops === 0 ? 'no stop' : `${stops} to stop for`}, ${cautions === 0 ? 'no caution' : `${cautions} to decide`}, ${num(answer.assessment.total_grams.best)} g in all.`;
+    effect.value = `Then: ${stops === 0 ? 'no stops' : counted(stops, 'stop')}, ${cautions === 0 ? 'no cautions' : counted(cautions, 'caution')}, ${num(answer.assessment.total_grams.best)} g in all.`;
 }
 
 function leave(): void {
@@ -151,9 +151,9 @@ function leave(): void {
                             :aria-expanded="deciding === keyOf(finding)"
                             @click="decide(finding)"
                         >
-                            Accept it with a reason
+                            Keep it anyway, and say why
                         </button>
-                        <p v-else class="quiet text-[13px]">No reason outweighs this one.</p>
+                        <p v-else class="quiet text-[13px]">This cannot be accepted, only changed.</p>
                         <form v-if="deciding === keyOf(finding)" class="mt-1 flex gap-2" @submit.prevent="accept(finding)">
                             <input
                                 v-model="reason"

@@ -6,7 +6,7 @@ import MoreRows from '../../ui/MoreRows.vue';
 import { FORMULAS } from '../../queries/lists';
 import { useList } from '../../ui/useList';
 import WaitOrProblem from '../../ui/WaitOrProblem.vue';
-import { KINDS, sayDate, sayMonths } from '../../ui/words';
+import { counted, KINDS, sayDate, sayMonths } from '../../ui/words';
 
 /** All formulas of the studio. */
 
@@ -48,8 +48,10 @@ const { query, rows, none } = useList(FORMULAS, () => ({ q: wanted.value }));
                             {{ sayMonths(row.life_months) }}
                         </span>
                         <span class="hidden text-right sm:block">
-                            <span v-if="row.stops > 0" class="said-stop font-semibold">{{ row.stops }} to stop for</span>
-                            <span v-else-if="row.cautions > 0" class="said-caution font-semibold">{{ row.cautions }} to decide</span>
+                            <span v-if="row.stops > 0" class="said-stop font-semibold">{{ counted(row.stops, 'stop') }}</span>
+                            <span v-else-if="row.cautions > 0" class="said-caution font-semibold">
+                                {{ counted(row.cautions, 'caution') }}
+                            </span>
                             <span v-else-if="!row.settled || row.water_class === null" class="quiet">cannot tell yet</span>
                             <span v-else class="text-good font-semibold">in order</span>
                         </span>

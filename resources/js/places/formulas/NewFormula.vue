@@ -100,7 +100,7 @@ async function copy(): Promise<void> {
                             <option v-for="type in HAIR_TYPES" :key="type.key" :value="type.hair">{{ type.words }}</option>
                         </select>
                     </label>
-                    <div class="col-span-2"><button class="act" :disabled="busy">Put the skeleton on the bench</button></div>
+                    <div class="col-span-2"><button class="act" :disabled="busy">Start from this basic recipe</button></div>
                 </form>
             </section>
             <section aria-labelledby="from-text">
@@ -116,7 +116,7 @@ async function copy(): Promise<void> {
                         <RouterLink :to="`/heads/${head.id}`">{{ head.name }}</RouterLink>
                     </li>
                 </ul>
-                <RouterLink v-else to="/heads/new" class="act-quiet mt-2 -ml-2.5">Describe a head first</RouterLink>
+                <RouterLink v-else to="/heads/new" class="act-quiet mt-2 -ml-2.5">Add a person first</RouterLink>
             </section>
             <section aria-labelledby="from-steep">
                 <h2 id="from-steep">From a ready steep</h2>

@@ -92,7 +92,7 @@ async function remove(): Promise<void> {
     <div>
         <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
             <div>
-                <h1>{{ kept?.name || 'Describe a head' }}</h1>
+                <h1>{{ kept?.name || 'Add a person' }}</h1>
                 <TouchedBy v-if="kept" :touched="kept.touched" />
                 <TakeAlong v-if="kept" :what="{ kind: 'head', body: kept }" />
                 <p v-if="kept" class="quiet mt-1">
@@ -102,7 +102,7 @@ async function remove(): Promise<void> {
                 </p>
             </div>
             <div v-if="kept" class="flex">
-                <a :href="`/api/heads/${kept.id}/export`" download class="act-quiet">Take its data away</a>
+                <a :href="`/api/heads/${kept.id}/export`" download class="act-quiet">Download the data</a>
                 <button type="button" class="act-quiet act-stop" @click="asking = true">Delete</button>
             </div>
         </div>

@@ -16,7 +16,7 @@ const many = computed(() => wanted.value !== '' || rows.value.length > 12);
     <div>
         <div class="mb-4 flex flex-wrap items-end justify-between gap-3">
             <h1>Heads</h1>
-            <RouterLink to="/heads/new" class="act">Describe a head</RouterLink>
+            <RouterLink to="/heads/new" class="act">Add a person</RouterLink>
         </div>
         <label v-if="many" class="mb-3 block max-w-md">
             <span class="label">Find by name</span>

@@ -108,7 +108,7 @@ function words(f: Schemas['BatchFinding']): string {
                 </button>
             </li>
         </ul>
-        <p v-else class="quiet mt-1">Firmer than said? Less air? Gone off early? Say so, and the next ones are foretold better.</p>
+        <p v-else class="quiet mt-1">Firmer than said? Less air? Gone off early? Say so, and the next forecast is better.</p>
         <form class="no-print mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2" @submit.prevent="say">
             <FormField v-slot="{ field }" label="Its texture" :problem="errors['texture']">
                 <select v-bind="field" v-model="form.texture" class="field">

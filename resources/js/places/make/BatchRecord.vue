@@ -129,7 +129,7 @@ function printIt(): void {
                         stayed in bowl and spout.
                     </template>
                     <RouterLink v-if="batch.shelf_lot && session.may('make')" :to="`/pantry/lots/${batch.shelf_lot}`">
-                        Where its jars went
+                        Who has a jar
                     </RouterLink>
                 </p>
                 <p v-if="batch.note" class="mt-3">

@@ -79,7 +79,7 @@ async function settle(order: Schemas['Order'], state: Schemas['OrderState']['sta
                                     Make it
                                 </RouterLink>
                                 <button v-else type="button" class="act-quiet" @click="settle(order, 'given')">Handed over</button>
-                                <button type="button" class="act-quiet" @click="settle(order, 'off')">It is off</button>
+                                <button type="button" class="act-quiet" @click="settle(order, 'off')">Cancelled</button>
                             </span>
                         </li>
                     </ul>

@@ -20,7 +20,7 @@ const { held, like, draft, synonyms, allergens, isBlend, parts, errors, save, bu
         </p>
         <p v-else-if="!isBlend" class="quiet mb-4 max-w-prose">
             Of a kind alone little is known, and what cannot be told is asked about where it is needed. If it is like something in the
-            catalogue, open that and choose "Mine is like this, but …".
+            catalogue, open that and choose "Copy this as my own".
         </p>
         <FormField v-slot="{ field }" label="Name" :problem="errors['name']">
             <input v-bind="field" v-model="draft.name" class="field" maxlength="120" />

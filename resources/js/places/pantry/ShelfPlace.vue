@@ -52,8 +52,8 @@ const boards = computed(() => {
                     Steep something in the {{ leftOvers.length }} oils of these together
                 </RouterLink>
             </p>
-            <section v-for="[place, lots] in boards" :key="place" class="mb-6" :aria-label="place || 'Nobody said where'">
-                <h2>{{ place || 'Nobody said where' }}</h2>
+            <section v-for="[place, lots] in boards" :key="place" class="mb-6" :aria-label="place || 'No place given'">
+                <h2>{{ place || 'No place given' }}</h2>
                 <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
                     <ShelfBottle v-for="lot in lots" :key="lot.id" :lot="lot" />
                 </div>

@@ -161,7 +161,7 @@ const points = computed(() =>
                     ? `, best before ${sayDate(bestBefore)}`
                     : '. Water comes in: it has no date before it is strained and shown dry'
             }}.
-            {{ fixed ? 'Draw the left end to another day.' : 'Draw either end, or use the arrow keys.' }}
+            {{ fixed ? 'Drag the left end to another day.' : 'Drag either end, or use the arrow keys.' }}
         </figcaption>
     </figure>
 </template>

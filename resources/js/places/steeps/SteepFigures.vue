@@ -10,18 +10,18 @@ defineProps<{ plan: Schemas['SteepPlan']; usual?: Schemas['Band']; learned?: Sch
 <template>
     <div>
         <dl class="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-1.5">
-            <dt class="quiet">Charge</dt>
+            <dt class="quiet">Plant to oil</dt>
             <dd>1 to {{ num(plan.ratio, 1) }}{{ usual ? `, usual 1 to ${num(usual.low, 1)} to ${num(usual.high, 1)}` : '' }}</dd>
             <dt class="quiet">Strain</dt>
             <dd>{{ sayDate(plan.dates.strain) }}</dd>
             <dt class="quiet">Ready</dt>
             <dd>{{ sayDate(plan.dates.ready) }}</dd>
-            <dt class="quiet">Comes out</dt>
+            <dt class="quiet">You will get</dt>
             <dd>
                 <HonestFigure :band="plan.yield_grams" unit="g" basis="estimated" show-band what="Yield" />
                 <span v-if="learned" class="quiet block text-[13px]">as your own past steeps kept {{ num(learned.best) }} g a gram</span>
             </dd>
-            <dt class="quiet">Drawn by then</dt>
+            <dt class="quiet">Given by then</dt>
             <dd><HonestFigure :band="plan.extraction_percent" unit="%" basis="estimated" show-band what="Extraction" /></dd>
             <dt class="quiet">Water brought in</dt>
             <dd>
@@ -35,7 +35,7 @@ defineProps<{ plan: Schemas['SteepPlan']; usual?: Schemas['Band']; learned?: Sch
                 />
                 <template v-else>none, it is dry</template>
             </dd>
-            <dt class="quiet">Costs its life</dt>
+            <dt class="quiet">Shortens how long it keeps</dt>
             <dd><HonestFigure :band="plan.age_spent_days" unit="days" basis="estimated" show-band what="Age spent" /></dd>
         </dl>
         <ul class="mt-4 space-y-2">

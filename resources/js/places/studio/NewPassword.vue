@@ -12,7 +12,7 @@ const hint = computed(() => {
     const length = [...password.value].length;
     const different = new Set(password.value.toLowerCase()).size;
     if (length === 0) return `At least ${SHORTEST} characters. Three or four words that have nothing to do with each other are good.`;
-    if (length < SHORTEST) return `${SHORTEST - length} more to go.`;
+    if (length < SHORTEST) return `${SHORTEST - length} more characters.`;
     if (different < 6) return 'Long enough, but of too few letters.';
     return length < ENOUGH ? 'It will do. Longer is better.' : 'Good.';
 });

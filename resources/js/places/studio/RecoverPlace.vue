@@ -34,7 +34,7 @@ async function send(): Promise<void> {
 <template>
     <FrontPage>
         <form class="space-y-3" @submit.prevent="enter(open, 'code')">
-            <h1 class="!text-[24px]">{{ mailed ? 'A new password' : 'The password is lost' }}</h1>
+            <h1 class="!text-[24px]">{{ mailed ? 'A new password' : 'Forgot your password?' }}</h1>
             <p v-if="!mailed" class="quiet">
                 One of your ten codes opens the studio once. Without a code, whoever runs this installation can give you a new password.
             </p>

@@ -55,7 +55,7 @@ const demo = useEnterDemo();
             <HiddenField v-model="password" label="Password" autocomplete="current-password" :problem="errors['password']" />
             <div class="flex flex-wrap items-center gap-x-3">
                 <button class="act" :disabled="busy">Sign in</button>
-                <RouterLink to="/recover" class="act-quiet">The password is lost</RouterLink>
+                <RouterLink to="/recover" class="act-quiet">Forgot your password?</RouterLink>
             </div>
         </form>
     </FrontPage>

@@ -97,7 +97,7 @@ const print = (): void => window.print();
         <form class="no-print space-y-3" @submit.prevent="change">
             <h2>Change the password of {{ session.session?.user?.email }}</h2>
             <div class="grid gap-4 sm:grid-cols-2">
-                <HiddenField v-model="current" label="Present password" autocomplete="current-password" :problem="errors['current']" />
+                <HiddenField v-model="current" label="Current password" autocomplete="current-password" :problem="errors['current']" />
                 <NewPassword v-model="fresh" label="New password" :problem="errors['new']" />
             </div>
             <button class="act" :disabled="changing.isPending.value">Change it</button>
@@ -119,7 +119,7 @@ const print = (): void => window.print();
                 <HiddenField
                     v-model="forCodes"
                     class="w-64"
-                    label="Present password"
+                    label="Current password"
                     autocomplete="current-password"
                     :problem="codeErrors['current']"
                 />

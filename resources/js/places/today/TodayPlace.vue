@@ -139,7 +139,7 @@ async function tick(item: Schemas['TodayItem']): Promise<void> {
                 <div v-if="data.items.length === 0 && session.may('make')" class="mt-3 flex flex-wrap gap-x-3">
                     <RouterLink to="/formulas/paste" class="act no-underline">Paste a recipe</RouterLink>
                     <RouterLink to="/steeps/start" class="act-quiet">Start a steep</RouterLink>
-                    <RouterLink to="/heads/new" class="act-quiet">Describe a head</RouterLink>
+                    <RouterLink to="/heads/new" class="act-quiet">Add a person</RouterLink>
                 </div>
             </section>
         </div>

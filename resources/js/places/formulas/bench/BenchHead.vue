@@ -45,7 +45,7 @@ const saved = computed(() => SAVED[status.value]);
             <button type="button" class="act-quiet" @click="emit('copy')">Copy as text</button>
             <a :href="`/papers/formulas/${page.id}/sheet.pdf`" target="_blank" class="act-quiet">Print</a>
             <button type="button" class="act-quiet" @click="emit('put-away')">Put away</button>
-            <button type="button" class="act-quiet" :disabled="rehearsing" @click="emit('rehearse')">Rehearse it</button>
+            <button type="button" class="act-quiet" :disabled="rehearsing" @click="emit('rehearse')">Practise it</button>
             <button type="button" class="act ml-2" :disabled="making" @click="emit('make')">Make it</button>
         </div>
     </div>

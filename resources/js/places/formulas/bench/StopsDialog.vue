@@ -8,7 +8,7 @@ import UiDialog from '../../../ui/UiDialog.vue';
 const props = defineProps<{ open: boolean; stops: Schemas['Finding'][]; busy: boolean }>();
 const emit = defineEmits<{ close: []; make: [although: string] }>();
 const mayBeMade = computed(() => props.stops.every((s) => s.acceptable));
-const TITLE = 'The bench stops at this';
+const TITLE = 'Settle these before making it';
 </script>
 
 <template>
@@ -28,7 +28,7 @@ const TITLE = 'The bench stops at this';
         <ul class="space-y-1">
             <li v-for="stop in stops" :key="stop.code + stop.message" class="said-stop">{{ stop.message }}</li>
         </ul>
-        <p class="mt-3">No reason outweighs this. Settle it on the bench first.</p>
+        <p class="mt-3">This cannot be accepted, only changed: settle it on the bench first.</p>
         <button type="button" class="act mt-3" @click="emit('close')">Back to the bench</button>
     </UiDialog>
 </template>

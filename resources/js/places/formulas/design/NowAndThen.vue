@@ -81,6 +81,6 @@ const facts = computed(() => {
             </tbody>
         </table>
         <p v-if="changes.length === 0" class="mt-3">The present formula meets this already: nothing changes.</p>
-        <button v-else type="button" class="act mt-3" @click="design.apply">Put it on the bench as a new version</button>
+        <button v-else type="button" class="act mt-3" @click="design.apply">Open it as a new version</button>
     </div>
 </template>

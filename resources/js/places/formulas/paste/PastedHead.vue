@@ -34,10 +34,10 @@ const names = (of: number[]): string => of.map((n) => lines.value[n - 1]?.name).
         </div>
     </div>
     <div class="mt-2 flex flex-wrap items-center gap-x-2 gap-y-1">
-        <button type="button" class="act" :disabled="busy || lines.length === 0" @click="emit('bench')">Put it on the bench</button>
+        <button type="button" class="act" :disabled="busy || lines.length === 0" @click="emit('bench')">Open it</button>
         <button v-if="steep" type="button" class="act" :disabled="busy" @click="emit('steep')">Begin its steep</button>
         <button type="button" class="act-quiet" :disabled="busy || lines.length === 0" @click="emit('dose')">
-            Make one fresh dose, {{ num(answer.dose_grams) }} g
+            Make just one use, {{ num(answer.dose_grams) }} g
         </button>
     </div>
     <p v-if="steep" class="quiet mt-1 text-[13px]">

@@ -44,7 +44,7 @@ const spoons = (): number[] => {
             >
                 Take this
             </button>
-            <button type="button" class="counter-quiet" @click="scale.tare()">To nothing</button>
+            <button type="button" class="counter-quiet" @click="scale.tare()">Zero</button>
             <template v-if="standIn">
                 <button type="button" class="counter-quiet" :aria-pressed="pouring" @click="pour(!pouring)">
                     {{ pouring ? 'Stop pouring' : 'Pour' }}

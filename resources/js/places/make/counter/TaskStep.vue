@@ -94,14 +94,14 @@ const tick = (done: boolean, skipped = ''): void =>
     <div class="mt-5 flex flex-wrap gap-3">
         <button v-if="!task.done" type="button" class="counter-act" @click="tick(true)">Done</button>
         <button v-else type="button" class="counter-quiet" @click="tick(false)">It is not done after all</button>
-        <button v-if="!task.done && !asks" type="button" class="counter-quiet" @click="asks = true">Pass it over</button>
+        <button v-if="!task.done && !asks" type="button" class="counter-quiet" @click="asks = true">Skip this step</button>
     </div>
     <form v-if="asks && !task.done" class="mt-3 flex flex-wrap items-end gap-3" @submit.prevent="tick(true, reason)">
         <label class="min-w-64 flex-1">
             <span class="label">Why it is passed over</span>
             <input v-model="reason" class="field !min-h-14" maxlength="200" required />
         </label>
-        <button class="counter-quiet">Pass it over</button>
+        <button class="counter-quiet">Skip this step</button>
     </form>
     <ProbePanel
         v-if="cools"

@@ -126,7 +126,7 @@ function enter(): void {
                 <button v-if="line.target_drops !== null" type="button" class="counter-quiet" @click="byScale = !byScale">
                     {{ byScale ? 'Count drops' : 'Weigh it instead' }}
                 </button>
-                <button type="button" class="counter-quiet" @click="put({ grams: null, how: 'left-out' })">Left it out</button>
+                <button type="button" class="counter-quiet" @click="put({ grams: null, how: 'left-out' })">I left it out</button>
             </div>
         </template>
     </form>

@@ -40,7 +40,7 @@ const emit = defineEmits<{ stock: [now: boolean]; count: [text: string]; remove:
                 <RouterLink :to="`/pantry/own/${id}`" class="act-quiet">Change it</RouterLink>
                 <button type="button" class="act-quiet act-stop" @click="emit('remove')">Take it out</button>
             </template>
-            <RouterLink v-else :to="`/pantry/own/new?like=${id}`" class="act-quiet">Mine is like this, but …</RouterLink>
+            <RouterLink v-else :to="`/pantry/own/new?like=${id}`" class="act-quiet">Copy this as my own</RouterLink>
         </div>
     </div>
 </template>

@@ -16,7 +16,7 @@ const emit = defineEmits<{ bad: [] }>();
                 <span class="fig fig-measured">{{ num(steep.measured.yield_grams) }}</span>
                 <span class="unit">g, {{ num(steep.measured.recovered_percent, 0) }} % of the oil</span>
             </dd>
-            <dt class="quiet">Foretold</dt>
+            <dt class="quiet">Expected</dt>
             <dd>
                 <span class="fig fig-estimated">{{ num(steep.measured.foretold_grams.best) }}</span>
                 <span class="unit">g, {{ num(steep.measured.foretold_grams.low) }} to {{ num(steep.measured.foretold_grams.high) }}</span>

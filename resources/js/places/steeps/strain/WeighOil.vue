@@ -6,12 +6,12 @@ import { num } from '../../../ui/words';
 
 /** What came out, beside what was foretold. */
 const props = defineProps<{ steep: Schemas['Steep']; problem: string[] | undefined }>();
-const typed = defineModel<string>({ required: true });
+const typed = defineModel<string | number>({ required: true });
 const grams = computed(() => Number(typed.value));
 const beside = computed(() => {
     const foretold = props.steep.plan.yield_grams;
-    if (grams.value < foretold.low) return 'Less than foretold: the herb kept more, or some is still in it.';
-    return grams.value > foretold.high ? 'More than foretold: look for water.' : 'As foretold.';
+    if (grams.value < foretold.low) return 'Less than expected: the herb kept more, or some is still in it.';
+    return grams.value > foretold.high ? 'More than expected: look for water.' : 'As expected.';
 });
 </script>
 
