@@ -11,7 +11,7 @@ defineProps<{ plan: Schemas['SteepPlan']; usual?: Schemas['Band']; learned?: Sch
     <div>
         <dl class="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-1.5">
             <dt class="quiet">Plant to oil</dt>
-            <dd>1 to {{ num(plan.ratio, 1) }}{{ usual ? `, usual 1 to ${num(usual.low, 1)} to ${num(usual.high, 1)}` : '' }}</dd>
+            <dd>1 to {{ num(plan.ratio, 1) }}{{ usual ? `, usual ${num(usual.low, 1)} to ${num(usual.high, 1)}` : '' }}</dd>
             <dt class="quiet">Strain</dt>
             <dd>{{ sayDate(plan.dates.strain) }}</dd>
             <dt class="quiet">Ready</dt>
