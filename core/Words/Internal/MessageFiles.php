@@ -52,8 +52,14 @@ final class MessageFiles
     {
         /** @var array{"made of": array<string, int|false>, words: array<string, array<string, string>>}|null $kept */
         $kept = is_file($file) ? include $file : null;
+        foreach ($kept['made of'] ?? [] as $room => $written) {
+            $now = self::folder()."/$room.json";
+            if (! is_file($now) || filemtime($now) !== $written) {
+                return [];
+            }
+        }
 
-        return $kept !== null && $kept['made of'] === self::madeOf() ? $kept['words'] : [];
+        return $kept['words'] ?? [];
     }
 
     /** @return array<string, int|false> when each room's file was last written */
