@@ -62,7 +62,7 @@ final readonly class Correction
             throw CatalogueError::field(
                 'source',
                 new Message('catalogue.correction.where-figure-comes-from', [
-                    'longestsource' => self::LONGEST_SOURCE,
+                    'most' => self::LONGEST_SOURCE,
                 ]),
             );
         }

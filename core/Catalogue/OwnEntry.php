@@ -46,7 +46,7 @@ final readonly class OwnEntry
     ) {
         if (trim($name) === '' || mb_strlen($name) > self::LONGEST) {
             throw CatalogueError::field('name', new Message('catalogue.own-entry.characters', [
-                'longest' => self::LONGEST,
+                'most' => self::LONGEST,
             ]));
         }
         if ($blend !== null) {

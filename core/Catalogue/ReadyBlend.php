@@ -37,7 +37,7 @@ final readonly class ReadyBlend
     {
         if (count($rows) < 2 || count($rows) > self::MOST_PARTS) {
             throw CatalogueError::blend('parts', Message::said('catalogue.ready-blend.name-things-are', [
-                'mostparts' => self::MOST_PARTS,
+                'most' => self::MOST_PARTS,
             ]));
         }
         $known = 0.0;

@@ -66,7 +66,7 @@ final class Edits
             $said[] = Message::said('formula.edits.goes-instead', [
                 'to' => self::name($to),
                 'phase' => $to->phase->value,
-                'phase_other' => $from->phase->value,
+                'before' => $from->phase->value,
             ]);
         }
 
@@ -86,7 +86,7 @@ final class Edits
         if ($from->audience !== $to->audience) {
             $said[] = Message::said('formula.edits.instead', [
                 'audience' => lcfirst($to->audience->label()),
-                'audience_other' => lcfirst($from->audience->label()),
+                'before' => lcfirst($from->audience->label()),
             ]);
         }
         if ($from->wetUse !== $to->wetUse) {

@@ -43,7 +43,7 @@ final readonly class Formula
     ) {
         if (count($accepted) > self::MOST_LINES) {
             throw FormulaError::field('accepted', new Message('formula.formula.most-accepted-findings', [
-                'mostlines' => self::MOST_LINES,
+                'most' => self::MOST_LINES,
             ]));
         }
         if (count($lines) > self::MOST_LINES) {

@@ -171,7 +171,7 @@ final class FormulaDocument
         $rows = $formula->objects('steps');
         if (count($rows) > Formula::MOST_STEPS) {
             throw FormulaError::field('steps', new Message('formula.formula-document.list-most-steps', [
-                'moststeps' => Formula::MOST_STEPS,
+                'most' => Formula::MOST_STEPS,
             ]));
         }
 
@@ -194,7 +194,7 @@ final class FormulaDocument
             throw FormulaError::field(
                 'accepted',
                 new Message('formula.formula-document.list-most-accepted-findings', [
-                    'mostaccepted' => Formula::MOST_ACCEPTED,
+                    'most' => Formula::MOST_ACCEPTED,
                 ]),
             );
         }

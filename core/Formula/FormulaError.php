@@ -16,7 +16,7 @@ final class FormulaError extends Problem
             'lines',
             'too-many-lines',
             new Message('formula.problem.too-many-lines', [
-                'mostlines' => Formula::MOST_LINES,
+                'most' => Formula::MOST_LINES,
                 'count' => $count,
             ]),
             ['most' => Formula::MOST_LINES, 'lines' => $count],

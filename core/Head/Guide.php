@@ -160,8 +160,8 @@ final class Guide implements JsonSerializable
             $counts[0] === array_sum($counts)
                 ? Message::said('head.guide.all-was-answered-points')
                 : Message::said('head.guide.answers-point', [
-                    'counts' => $counts[0],
-                    'counts_other' => array_sum($counts),
+                    'agree' => $counts[0],
+                    'of' => array_sum($counts),
                 ]),
         );
     }

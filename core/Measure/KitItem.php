@@ -38,7 +38,7 @@ final readonly class KitItem implements JsonSerializable
         $name = trim($said->text('name'));
         if ($name === '' || mb_strlen($name) > self::LONGEST_NAME) {
             throw MeasureError::kit('name', Message::said('measure.kit-item.name-letters', [
-                'longestname' => self::LONGEST_NAME,
+                'most' => self::LONGEST_NAME,
             ]));
         }
         $ingredient = $kind->wantsIngredient() ? $said->text('ingredient') ?: null : null;

@@ -60,7 +60,7 @@ final class MeasureError extends Problem
         return new self(
             'amount',
             'unreadable-amount',
-            new Message('measure.problem.unreadable-amount', ['shown' => $shown]),
+            new Message('measure.problem.unreadable-amount', ['text' => $shown]),
             ['text' => $text],
         );
     }

@@ -49,12 +49,12 @@ final readonly class JarCost implements JsonSerializable
         }
         if ($rise < self::LEAST_RISE) {
             throw PantryError::field('rise', new Message('pantry.jar-cost.per-cent-more', [
-                'leastrise' => sprintf('%g', self::LEAST_RISE),
+                'least' => sprintf('%g', self::LEAST_RISE),
             ]));
         }
         if ($margin < 0.0 || $margin > self::MOST_MARGIN) {
             throw PantryError::field('margin', new Message('pantry.jar-cost.per-cent-price', [
-                'mostmargin' => sprintf('%g', self::MOST_MARGIN),
+                'most' => sprintf('%g', self::MOST_MARGIN),
             ]));
         }
     }

@@ -78,7 +78,7 @@ final readonly class LotReader
         $rows = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $text) ?: [])));
         if (count($rows) > self::MOST_LINES) {
             throw PantryError::field('text', new Message('pantry.lot-reader.most-lines', [
-                'mostlines' => self::MOST_LINES,
+                'most' => self::MOST_LINES,
             ]));
         }
         $drafts = [];
@@ -144,7 +144,7 @@ final readonly class LotReader
         foreach (['printed', 'opened', 'bought'] as $field) {
             if ($said->of($field) !== '' && $this->date($said->of($field)) === null) {
                 $doubts[$field.'_on'] = Message::said('pantry.lot-reader.no-date-can-be', [
-                    'of' => $said->of($field),
+                    'text' => $said->of($field),
                 ]);
             }
         }

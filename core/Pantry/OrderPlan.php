@@ -54,8 +54,8 @@ final readonly class OrderPlan implements JsonSerializable
             $make === 0 && $due < $today => Message::said('pantry.order-plan.was-due-enough-jars'),
             $make === 0 => Message::said('pantry.order-plan.enough-jars-stand-there'),
             $awaited !== null && $awaited > $by => Message::said('pantry.order-plan.what-steeps-ready-on', [
-                'day' => $awaited->format('j F'),
-                'day_other' => $by->format('j F'),
+                'ready' => $awaited->format('j F'),
+                'make_by' => $by->format('j F'),
             ]),
             $by < $today => Message::said('pantry.order-plan.had-be-made-by', ['day' => $by->format('j F')]),
             default => Message::said('pantry.order-plan.make-by', ['make' => $make, 'day' => $by->format('j F')]),

@@ -46,8 +46,8 @@ final class RoutineError extends Problem
             'starts_on',
             'outlived',
             new Message('rhythm.problem.outlived', [
-                'day' => $lastDay->format('j F Y'),
-                'day_other' => $firstUse->format('j F Y'),
+                'last' => $lastDay->format('j F Y'),
+                'first_use' => $firstUse->format('j F Y'),
             ]),
             ['last_day' => $lastDay->format('Y-m-d'), 'first_use' => $firstUse->format('Y-m-d')],
         );

@@ -131,8 +131,8 @@ final readonly class Solver
             throw SolveError::field(
                 'ingredients',
                 new Message('solving.solver.most-ingredients-demands', [
-                    'mostcandidates' => self::MOST_CANDIDATES,
-                    'mostrequirements' => self::MOST_REQUIREMENTS,
+                    'ingredients' => self::MOST_CANDIDATES,
+                    'demands' => self::MOST_REQUIREMENTS,
                 ]),
             );
         }

@@ -67,7 +67,7 @@ final readonly class Sentences implements FindingWords
                 'name' => $f->portions[0]->name(),
                 'share_now' => self::rough($f->figure(FigureName::ShareNow)->best),
                 'share_before' => self::rough($f->figure(FigureName::ShareBefore)->best),
-                'about' => $f->about[0],
+                'version' => $f->about[0],
             ]),
             'purpose' => $this->purpose($f),
             'allergen' => Message::said('assessment.finding.allergen', [
@@ -82,7 +82,7 @@ final readonly class Sentences implements FindingWords
     private function ofWhom(Finding $f): ?string
     {
         return match ($f->code) {
-            'claim.illness' => Message::said('assessment.finding.claim.illness', ['about' => $f->about[0]]),
+            'claim.illness' => Message::said('assessment.finding.claim.illness', ['illness' => $f->about[0]]),
             'sale.law' => Message::said('assessment.finding.sale.law'),
             default => null,
         };
@@ -106,7 +106,7 @@ final readonly class Sentences implements FindingWords
             ]),
             'lot.withdrawn' => Message::said('assessment.finding.lot.withdrawn', [
                 'names' => self::names($f),
-                'about' => $f->about[0],
+                'why' => $f->about[0],
             ]),
             default => null,
         };
@@ -145,7 +145,7 @@ final readonly class Sentences implements FindingWords
                 'ceiling' => sprintf('%g', $f->figure(FigureName::Ceiling)->best),
             ]),
             'load.constituent' => Message::said('assessment.finding.load.constituent', [
-                'about' => ucfirst($f->about[0]),
+                'constituent_name' => ucfirst($f->about[0]),
                 'names' => self::lower($f),
                 'constituent' => sprintf('%.3g', $f->figure(FigureName::Constituent)->best),
                 'limit' => sprintf('%g', $f->figure(FigureName::Limit)->best),

@@ -26,7 +26,7 @@ final readonly class HeadSentences implements FindingWords
             ]),
             'head.allergy' => Message::said('head.head-sentences.allergic-bears', [
                 'who' => $who,
-                'about' => $f->about[1],
+                'allergy' => $f->about[1],
                 'name' => self::line($f),
             ]),
             'head.unknown' => Message::said('head.head-sentences.unknown', [
@@ -40,13 +40,13 @@ final readonly class HeadSentences implements FindingWords
                 'name' => self::line($f),
             ]),
             'head.condition' => Message::said('head.head-sentences.with-asks-clinician-before', [
-                'about' => Condition::from($f->about[1])->label(),
+                'condition' => Condition::from($f->about[1])->label(),
                 'who' => $who,
                 'name' => self::line($f),
             ]),
             'head.dislike' => Message::said('head.head-sentences.does-not-like', [
                 'who' => $who,
-                'about' => $f->about[1],
+                'what' => $f->about[1],
                 'season' => $f->term('season'),
             ]),
             'head.weight' => self::weight($f, $who),
