@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crown\Reading\Grammar;
 
 use Crown\Catalogue\Name;
+use Crown\Json\KeptAsPhp;
 use RuntimeException;
 
 /**
@@ -54,13 +55,13 @@ final class Lexicons
     /** All languages as PHP to be included. */
     public static function compiled(): string
     {
-        $all = ['made of' => self::madeOf(), 'words' => [], 'numbers' => []];
+        $all = ['words' => [], 'numbers' => []];
         foreach (Vocabulary::LANGUAGES as $language) {
             $all['words'][$language] = self::fromFile($language);
             $all['numbers'][$language] = self::figures($language);
         }
 
-        return '<?php return '.var_export($all, true).";\n";
+        return KeptAsPhp::written($all, array_map(self::path(...), Vocabulary::LANGUAGES));
     }
 
     /**
@@ -73,23 +74,13 @@ final class Lexicons
     {
         /**
          * @var array{
-         *     "made of": list<int|false>,
          *     words: array<string, array<string, array<string, float|string|true>>>,
          *     numbers: array<string, array<string, float>>,
          * }|null $kept
          */
-        $kept = self::$file !== null && is_file(self::$file) ? include self::$file : null;
+        $kept = KeptAsPhp::read(self::$file);
 
-        return $kept !== null && $kept['made of'] === self::madeOf() ? $kept : [];
-    }
-
-    /** @return list<int|false> when each file was last written */
-    private static function madeOf(): array
-    {
-        return array_map(
-            static fn (string $language): int|false => filemtime(self::path($language)),
-            Vocabulary::LANGUAGES,
-        );
+        return $kept ?? [];
     }
 
     /** @return array<string, array<string, float|string|true>> */

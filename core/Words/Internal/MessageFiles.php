@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crown\Words\Internal;
 
+use Crown\Json\KeptAsPhp;
 use LogicException;
 
 /** The message files of one language, each read when a sentence of it is first wanted. */
@@ -27,12 +28,10 @@ final class MessageFiles
     /** All rooms as PHP to be included, which opcache holds in memory that all processes share. */
     public static function compiled(): string
     {
-        $all = ['made of' => self::madeOf(), 'words' => []];
-        foreach (self::rooms() as $room => $file) {
-            $all['words'][$room] = self::read($room);
-        }
+        $rooms = self::rooms();
+        $words = array_combine(array_keys($rooms), array_map(self::read(...), array_keys($rooms)));
 
-        return '<?php return '.var_export($all, true).";\n";
+        return KeptAsPhp::written(['words' => $words], array_values($rooms));
     }
 
     /** @throws LogicException where there is no such sentence */
@@ -50,22 +49,10 @@ final class MessageFiles
     /** @return array<string, array<string, string>> by room: pattern by key */
     private static function kept(string $file): array
     {
-        /** @var array{"made of": array<string, int|false>, words: array<string, array<string, string>>}|null $kept */
-        $kept = is_file($file) ? include $file : null;
-        foreach ($kept['made of'] ?? [] as $room => $written) {
-            $now = self::folder()."/$room.json";
-            if (! is_file($now) || filemtime($now) !== $written) {
-                return [];
-            }
-        }
+        /** @var array{words: array<string, array<string, string>>}|null $kept */
+        $kept = KeptAsPhp::read($file);
 
         return $kept['words'] ?? [];
-    }
-
-    /** @return array<string, int|false> when each room's file was last written */
-    private static function madeOf(): array
-    {
-        return array_map(filemtime(...), self::rooms());
     }
 
     /** @return array<string, string> the file of each room */

@@ -35,7 +35,7 @@ final class LexiconsTest extends TestCase
     {
         $kept = self::included(Lexicons::compiled());
         $kept['words']['en']['tuppence'] = ['unit' => 'oz'];
-        $kept['made of'][0]--;
+        $kept['made of'][array_key_first($kept['made of'])]--;
         Lexicons::keepIn(self::written($kept));
 
         self::assertArrayNotHasKey('tuppence', Lexicons::of('en'));
